@@ -1,0 +1,97 @@
+import { clockOf } from '../core/build/buildPlan';
+import type { Commission } from '../core/commission/schema';
+import { orderByOf } from '../core/ordering/order';
+import type { Plan } from '../core/pipeline/plan';
+import { rounded, type Quantity } from '../core/units/quantity';
+
+export type Part = 'takeoff' | 'order' | 'build' | 'care';
+
+/** A command's answer for reading in a terminal. */
+export function table(part: Part | 'validate', commission: Commission, plan: Plan): string {
+  const body = {
+    validate: () => ['The document is complete.'],
+    takeoff: () => takeOffRows(commission, plan),
+    order: () => orderRows(commission, plan),
+    build: () => buildRows(plan),
+    care: () => careRows(plan),
+  }[part]();
+  return [heading(commission, plan), '', ...body, '', ...findingRows(plan)].join('\n') + '\n';
+}
+
+function heading({ title, brief }: Commission, { survey }: Plan): string {
+  return `${title} · build day ${brief.buildDay} · ${rounded(survey.freeWaterL, 1)} L free water · ${rounded(survey.floorKg, 0)} kg on the floor`;
+}
+
+function figure({ value, unit }: Quantity): string {
+  return `${rounded(value, unit === 'm²' ? 4 : 2)} ${unit}`;
+}
+
+function money(commission: Commission, minor: number): string {
+  return `${(minor / 100).toFixed(2)} ${commission.currency}`;
+}
+
+/** Columns padded to their widest cell. */
+function aligned(rows: string[][]): string[] {
+  const widths = rows[0]?.map((_, i) => Math.max(...rows.map((r) => r[i].length))) ?? [];
+  return rows.map((r) => r.map((cell, i) => cell.padEnd(widths[i])).join('  ').trimEnd());
+}
+
+function takeOffRows(commission: Commission, { takeOff, order }: Plan): string[] {
+  const rows = takeOff.lines.map((l) => [
+    l.name,
+    figure(l.measured),
+    figure(l.needed),
+    l.packWords || (l.priced ? 'nothing to buy' : 'no pack in the catalogue'),
+    orderByOf(order, l.id) ?? '',
+    money(commission, l.priceMinor),
+  ]);
+  return [
+    ...aligned([['item', 'measured', 'needed', 'packs', 'order by', 'price'], ...rows]),
+    `total ${money(commission, takeOff.totalMinor)}`,
+  ];
+}
+
+function orderRows(commission: Commission, { order }: Plan): string[] {
+  return order.suppliers.flatMap((s) => [
+    `${s.name}: order by ${s.orderBy ?? 'no day'}, ${money(commission, s.totalMinor)}`,
+    ...aligned(
+      s.lines.map((l) => [`  ${l.packWords}`, l.name, `arrives by ${l.arriveBy ?? 'no day'}`, `order by ${l.orderBy ?? 'no day'}`]),
+    ),
+  ]);
+}
+
+function buildRows({ build }: Plan): string[] {
+  const clock = (min: number) => clockOf(build.startTime, min);
+  return [
+    ...build.beforehand.map((b) => `${b.day}  ${b.title} (${b.detail})`),
+    ...aligned(
+      build.tasks.map((t) => [
+        `${clock(t.startMin)}–${clock(t.endMin)}`,
+        t.crew.map((p) => build.crew[p]).join(' + '),
+        t.title,
+        t.caution ? `! ${t.caution}` : '',
+      ]),
+    ),
+    `water in by ${clock(build.waterInMin)}, done at ${clock(build.doneMin)}`,
+  ];
+}
+
+function careRows({ care }: Plan): string[] {
+  return care.weeks.flatMap((w) => [
+    `week ${w.week}: light ${w.hours} h at ${rounded(w.outputShare * 100, 0)} %, ${w.minutes} min`,
+    ...w.days.flatMap((d) => {
+      const what = [
+        d.change && `change ${rounded(d.change.litres, 1)} L`,
+        d.test && 'test',
+        d.doses > 0 && `${d.doses} ${d.doses === 1 ? 'dose' : 'doses'}`,
+        ...d.events,
+      ].filter(Boolean);
+      return what.length > 0 ? [`  ${d.day}  ${what.join(', ')}`] : [];
+    }),
+  ]);
+}
+
+function findingRows({ findings }: Plan): string[] {
+  if (findings.length === 0) return ['no findings'];
+  return findings.map((f) => `${f.severity.padEnd(4)}  ${f.id}  ${f.says} ${f.because}`);
+}

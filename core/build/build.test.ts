@@ -1,0 +1,129 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import type { Layer } from '../commission/schema';
+import { survey } from '../survey/survey';
+import { takeOff } from '../takeoff/takeOff';
+import { example, scape } from '../testing/scape';
+import { buildPlan, clockOf } from './buildPlan';
+import { RATES } from './rates';
+import { longestChain, schedule, type Scheduled } from './schedule';
+import type { Task } from './task';
+
+const planned = (commission: ReturnType<typeof scape>) => {
+  const s = survey(commission);
+  return buildPlan(commission, s, takeOff(commission, s));
+};
+const task = (id: string, minutes: number, needs: string[] = [], rest: Partial<Task> = {}): Task => ({
+  id, minutes, needs, phase: 'prepare', title: id, detail: '', people: 1, workings: [], ...rest,
+});
+
+/** Every need done and cured before, nobody in two places. */
+function sound(list: readonly Scheduled[]): void {
+  for (const t of list) {
+    for (const id of t.needs) {
+      const need = list.find((n) => n.id === id)!;
+      expect(t.startMin).toBeGreaterThanOrEqual(need.endMin + (need.cure?.minutes ?? 0));
+    }
+    for (const other of list)
+      if (other !== t && other.crew.some((p) => t.crew.includes(p)))
+        expect(other.endMin <= t.startMin || t.endMin <= other.startMin).toBe(true);
+  }
+}
+
+describe('schedule', () => {
+  it('shares work between two and waits for what cures', () => {
+    const list = schedule([task('glue', 10, [], { cure: { what: 'joint', minutes: 30 } }), task('other', 15), task('load', 5, ['glue'])], 2);
+    expect(list.map((t) => [t.id, t.startMin, t.endMin])).toEqual([['glue', 0, 10], ['other', 0, 15], ['load', 40, 45]]);
+    expect(longestChain(list).map((t) => t.id)).toEqual(['glue', 'load']);
+  });
+
+  it('keeps every need and never asks a person twice, for any tasks and crew', () => {
+    const tasks = fc.array(fc.record({ minutes: fc.integer({ min: 1, max: 90 }), needs: fc.array(fc.nat(30), { maxLength: 3 }), two: fc.boolean(), cure: fc.nat(60) }), { minLength: 1, maxLength: 14 });
+    fc.assert(
+      fc.property(tasks, fc.integer({ min: 1, max: 4 }), (drafts, crew) => {
+        const list = schedule(
+          drafts.map((d, i) => task(`t${i}`, d.minutes, d.needs.filter((n) => n < i).map((n) => `t${n}`), { people: d.two ? 2 : 1, cure: { what: 'x', minutes: d.cure } })),
+          crew,
+        );
+        expect(list).toHaveLength(drafts.length);
+        sound(list);
+        const chain = longestChain(list);
+        expect(chain[0].startMin).toBe(0);
+        expect(chain.at(-1)!.endMin).toBe(Math.max(...list.map((t) => t.endMin)));
+      }),
+    );
+  });
+
+  it('refuses tasks that need each other', () => {
+    expect(() => schedule([task('a', 1, ['b']), task('b', 1, ['a'])], 1)).toThrow(/ring/);
+  });
+});
+
+describe('build day', () => {
+  it('has a step for what there is, and none for what there is not', () => {
+    const cube = planned(example('level-cube')).tasks.map((t) => t.id);
+    expect(cube).toEqual(expect.arrayContaining(['protect', 'soil', 'equipment', 'fill', 'start']));
+    for (const id of ['sand', 'rinse', 'stones', 'wood', 'joints', 'filler', 'prepare-plants', 'gaps']) expect(cube).not.toContain(id);
+    const root = planned(example('held-root')).tasks.map((t) => t.id);
+    expect(root).toEqual(expect.arrayContaining(['stones', 'wood', 'joints', 'wiggle', 'gaps', 'prepare-plants', 'plant-P-1-0', 'plant-P-1-1']));
+    expect(root).not.toContain('sand');
+    const path: Layer = { id: 'p', material: 'sand', top: { kind: 'level', mm: 20 } };
+    expect(planned(scape({ option: { bed: [path] } })).tasks.map((t) => t.id)).toEqual(expect.arrayContaining(['rinse', 'sand']));
+  });
+
+  it('goes in the trade’s order and is sound for a crew of one to four', () => {
+    for (const crew of [1, 2, 3, 4]) {
+      const commission = structuredClone(example('held-root'));
+      commission.brief.crew = crew;
+      const { tasks, doneMin } = planned(commission);
+      sound(tasks);
+      const at = (id: string) => tasks.find((t) => t.id === id)!.startMin;
+      const order = ['protect', 'soil', 'stones', 'wood', 'joints', 'wiggle', 'gaps', 'plant-P-1-0', 'fill', 'start'];
+      order.slice(1).filter((id) => tasks.some((t) => t.id === id)).forEach((id, i) => expect(at(id)).toBeGreaterThan(at(order[i])));
+      expect(tasks.every((t) => t.crew.every((p) => p < crew))).toBe(true);
+      expect(doneMin).toBeGreaterThan(120);
+    }
+  });
+
+  it('takes its durations from measured quantities and stated rates', () => {
+    const commission = example('level-cube');
+    const s = survey(commission);
+    const { tasks } = planned(commission);
+    expect(tasks.find((t) => t.id === 'soil')!.minutes).toBe(Math.round(3.6 * RATES.pourPerL));
+    expect(tasks.find((t) => t.id === 'fill')!.minutes).toBe(Math.round((s.freeWaterL + s.poreWaterL) / RATES.fillLPerMin));
+  });
+
+  it('asks two people and says why for a heavy stone', () => {
+    const heavy = scape({ option: { pieces: [{ id: 'S', material: 'granite', shape: { kind: 'box', sizeMm: [200, 150, 200] }, at: [300, 180], turnDeg: 0, stand: { kind: 'floor' } }] } });
+    const lift = planned(heavy).tasks.find((t) => t.id === 'floor-stones')!;
+    expect(lift.people).toBe(2);
+    expect(lift.crew).toEqual([0, 1]);
+    expect(lift.caution).toMatch(/S 15\.9 kg.*two people/);
+  });
+
+  it('keeps a list of days before, a lane for what waits, and the caution at power and glue', () => {
+    const commission = structuredClone(example('held-root'));
+    commission.catalogue.materials[2].soakDays = 14;
+    commission.options[0].joints.push({ id: 'J-2', pieces: ['S-1', 'R-1'], method: 'silicone' });
+    const { beforehand, lanes, tasks } = planned(commission);
+    expect(beforehand.map((b) => [b.day, b.title])).toEqual([
+      ['2026-12-17', 'Start maturing the filter media'],
+      ['2026-12-31', 'Into the tub: R-1'],
+      ['2027-01-12', 'Silicone joints: J-2'],
+    ]);
+    expect(lanes.map((l) => l.kind)).toEqual(['cures', 'plants', 'media']);
+    expect(tasks.find((t) => t.id === 'start')!.caution).toMatch(/residual-current device/);
+    expect(tasks.find((t) => t.id === 'joints')!.caution).toMatch(/gloves/);
+  });
+
+  it('tells clock times', () => {
+    expect(clockOf('08:30', 95)).toBe('10:05');
+    expect(clockOf('23:50', 20)).toBe('00:10');
+  });
+
+  it('finds a day that is too long', () => {
+    const commission = scape({ inner: [1800, 600, 600], option: { bed: [{ id: 's', material: 'soil', top: { kind: 'ramp', frontMm: 50, backMm: 150 } }], plants: [{ id: 'P', plant: 'grass', count: 900 }] } });
+    commission.brief.crew = 1;
+    expect(planned(commission).findings.map((f) => f.id)).toEqual(['build.long']);
+  });
+});

@@ -1,0 +1,136 @@
+import { dayPlus, type Day } from '../calendar/day';
+import { materialOf, optionOf } from '../commission/lookup';
+import type { Commission } from '../commission/schema';
+import type { Survey } from '../survey/survey';
+import type { TakeOff } from '../takeoff/takeOff';
+import type { Finding } from '../units/finding';
+import { CAUTIONS } from './cautions';
+import { MEDIA_OUT_MIN } from './rates';
+import { longestChain, schedule, type Scheduled } from './schedule';
+import { buildTasks } from './tasks';
+import type { Beforehand } from './task';
+
+/** A stretch of the day during which something cures, or is out of water. Minutes from the start. */
+export interface Lane {
+  kind: 'cures' | 'plants' | 'media';
+  what: string;
+  fromMin: number;
+  toMin: number;
+  /** Longest it should last, when there is such a limit. */
+  limitMin?: number;
+}
+
+export interface BuildPlan {
+  buildDay: Day;
+  /** Clock time of minute 0. */
+  startTime: string;
+  crew: string[];
+  tasks: Scheduled[];
+  lanes: Lane[];
+  /** Ids of the tasks that fix the length of the day, first to last. */
+  chain: string[];
+  beforehand: Beforehand[];
+  waterInMin: number;
+  doneMin: number;
+  findings: Finding[];
+}
+
+/** A working day beyond this is too long for good hands, minutes (common practice). */
+const LONG_DAY_MIN = 10 * 60;
+/** Days before the build on which filter media start to mature (common practice: four weeks). */
+const MATURE_DAYS = 28;
+const USUAL_START = '08:30';
+
+/** The build day of a scape: its tasks with a time for each of the crew, and what cures or dries meanwhile. */
+export function buildPlan(commission: Commission, survey: Survey, takeOff: TakeOff): BuildPlan {
+  const { brief } = commission;
+  const tasks = schedule(buildTasks(commission, survey, takeOff), brief.crew);
+  const doneMin = Math.max(...tasks.map((t) => t.endMin));
+  const lanes = lanesOf(tasks);
+  return {
+    buildDay: brief.buildDay,
+    startTime: brief.startTime ?? USUAL_START,
+    crew: Array.from({ length: brief.crew }, (_, i) => brief.crewNames?.[i] ?? `Person ${i + 1}`),
+    tasks,
+    lanes,
+    chain: longestChain(tasks).map((t) => t.id),
+    beforehand: beforehandOf(commission, survey),
+    waterInMin: tasks.find((t) => t.id === 'fill')!.endMin,
+    doneMin,
+    findings: dayFindings(doneMin, brief.crew),
+  };
+}
+
+/** Clock time of a minute of the day: minute 95 after 08:30 is 10:05. */
+export function clockOf(startTime: string, minute: number): string {
+  const [h, m] = startTime.split(':').map(Number);
+  const total = h * 60 + m + Math.round(minute);
+  const two = (n: number) => String(n).padStart(2, '0');
+  return `${two(Math.floor(total / 60) % 24)}:${two(total % 60)}`;
+}
+
+function lanesOf(tasks: readonly Scheduled[]): Lane[] {
+  const cures = tasks.flatMap((t): Lane[] =>
+    t.cure ? [{ kind: 'cures', what: t.cure.what, fromMin: t.endMin, toMin: t.endMin + t.cure.minutes }] : [],
+  );
+  const find = (id: string) => tasks.find((t) => t.id === id);
+  const prepared = find('prepare-plants');
+  const filled = find('fill')!;
+  const started = find('start')!;
+  return [
+    ...cures,
+    ...(prepared
+      ? [{ kind: 'plants' as const, what: 'plants out of water', fromMin: prepared.startMin, toMin: filled.endMin }]
+      : []),
+    { kind: 'media', what: 'filter media out', fromMin: started.startMin, toMin: started.endMin, limitMin: MEDIA_OUT_MIN },
+  ];
+}
+
+function beforehandOf(commission: Commission, survey: Survey): Beforehand[] {
+  const { buildDay } = commission.brief;
+  const option = optionOf(commission, survey.optionId);
+  const list: Beforehand[] = [
+    {
+      day: dayPlus(buildDay, -MATURE_DAYS),
+      title: 'Start maturing the filter media',
+      detail: 'in a running tank; it moves over wet on the build day',
+    },
+  ];
+  const soaking = new Map<number, string[]>();
+  for (const piece of option.pieces) {
+    const days = materialOf(commission, piece.material).soakDays;
+    if (days) soaking.set(days, [...(soaking.get(days) ?? []), piece.id]);
+  }
+  for (const [days, ids] of soaking)
+    list.push({
+      day: dayPlus(buildDay, -days),
+      title: `Into the tub: ${ids.join(', ')}`,
+      detail: `${days} days of soaking before it stays down`,
+    });
+  const silicone = option.joints.filter((j) => j.method === 'silicone');
+  if (silicone.length > 0)
+    list.push({
+      day: dayPlus(buildDay, -2),
+      title: `Silicone joints: ${silicone.map((j) => j.id).join(', ')}`,
+      detail: `24 h to cure. ${CAUTIONS.silicone}`,
+    });
+  return list.sort((a, b) => a.day.localeCompare(b.day));
+}
+
+function dayFindings(doneMin: number, crew: number): Finding[] {
+  if (doneMin <= LONG_DAY_MIN) return [];
+  const hours = Math.round(doneMin / 6) / 10;
+  return [
+    {
+      id: 'build.long',
+      severity: 'warn',
+      at: { field: 'brief.crew' },
+      measured: hours,
+      limit: LONG_DAY_MIN / 60,
+      unit: 'h',
+      says: `The build day takes ${hours} h with ${crew === 1 ? 'one person' : `${crew} people`}.`,
+      because: 'Plants wait out of water while hands get tired. Add a person, or set the hardscape the day before.',
+      source: 'common practice',
+    },
+  ];
+}

@@ -1,0 +1,59 @@
+/**
+ * How long work takes, minutes; starting values (common practice) that a studio replaces by its own pace.
+ * Every duration of the build plan is one of these times something measured.
+ */
+export const RATES = {
+  /** Floor sheet, stand level, mat. */
+  protect: 20,
+  /** Soil, base or gravel, for each litre poured and shaped. */
+  pourPerL: 1.9,
+  /** Filler: each litre rinsed, and each bag tied and laid. */
+  fillerPerL: 1.2,
+  perBag: 3,
+  /** Sand: each litre rinsed, and each litre laid and brushed. */
+  rinsePerL: 1.5,
+  sandPerL: 5,
+  /** A piece chosen, turned and seated, and each kilogram of it. */
+  setPerPiece: 5,
+  setPerKg: 0.7,
+  /** Soaked wood dried enough for glue and fitted. */
+  setPerWood: 12,
+  /** One contact of a joint. */
+  jointFibre: 4,
+  jointGel: 5,
+  jointTie: 6,
+  jointSilicone: 6,
+  /** Nothing may move when scrubbed: each joint. */
+  wigglePerJoint: 1,
+  /** Floss in the gaps: each stone in the bed. */
+  gapPerPiece: 2,
+  /** A cup or pot rinsed, split and trimmed. */
+  preparePerPack: 3,
+  /** One plug set. */
+  plug: 0.4,
+  /** One epiphyte or patch of moss glued, tied or wedged. */
+  epiphyte: 2,
+  /** Intake, outflow, heater, diffuser, unpowered. */
+  equipment: 25,
+  /** Slow fill over a stone or through a bag, litres a minute. */
+  fillLPerMin: 3,
+  refloat: 20,
+  start: 20,
+  clearUp: 25,
+  photograph: 20,
+} as const;
+
+/** Share of the soil laid before the hardscape; the rest closes gaps and makes the slope (common practice). */
+export const FIRST_SOIL_SHARE = 0.6;
+
+/** Minutes until a contact may be loaded: fibre one minute, gel with bicarbonate and mist, silicone a day. */
+export const CURE_MIN = { 'fibre-glue': 1, 'gel-glue': 30, silicone: 24 * 60, tie: 0 } as const;
+
+/** Minutes that filter media may be out of water (common practice: one to two hours). */
+export const MEDIA_OUT_MIN = 120;
+
+/**
+ * Mass one person lifts over a rim at arm's length, kg: the load constant of the NIOSH lifting equation,
+ * 23 kg, times its horizontal multiplier 25/H at 50 cm (Waters et al., Ergonomics 36, 1993; from memory).
+ */
+export const ONE_PERSON_KG = 23 * (25 / 50);

@@ -1,0 +1,189 @@
+import { dayPlus, type Day } from '../calendar/day';
+import { optionOf, plantOf } from '../commission/lookup';
+import type { Commission, DosingSchool, Plant, WaterSchool } from '../commission/schema';
+import type { Survey } from '../survey/survey';
+import type { Finding } from '../units/finding';
+import { rounded } from '../units/quantity';
+import { DOSING_RULES, dosesOf } from './dosing';
+import { CO2_AHEAD_HOURS, lightOf, LIGHTS_ON_HOUR, type LightWeek } from './light';
+import { CARE_DAYS, SCHOOLS, type Change } from './waterSchools';
+
+export interface CareDay {
+  day: Day;
+  afterDays: number;
+  /** Water to take out and replace, L, and its share of the free water. */
+  change?: { litres: number; share: number };
+  doses: number;
+  test: boolean;
+  /** What happens once: a trim, stocking, gaps replanted. */
+  events: string[];
+}
+
+export interface CareWeek extends LightWeek {
+  week: number;
+  days: CareDay[];
+  /** What the week asks of the client, min. */
+  minutes: number;
+}
+
+export interface CarePlan {
+  buildDay: Day;
+  until: Day;
+  water: { school: WaterSchool; title: string; rule: string; litres: number; share: number };
+  dosing: { school: DosingSchool; rule: string; forLitres: number };
+  light: { on: string; off: string; co2On?: string };
+  stock: { shrimpsFrom: Day; fishFrom: Day; condition: string };
+  weeks: CareWeek[];
+  findings: Finding[];
+}
+
+/** Minutes the client's work takes (common practice): a change at its fixed part and by litres, out and in. */
+const CHANGE_MIN = 10;
+const MIN_PER_LITRE = 0.35;
+const TEST_MIN = 10;
+const DOSE_MIN = 1;
+/** Wiping the panes, once a week. */
+const PANES_MIN = 8;
+
+/** Earliest days for animals, after the build (common practice: two weeks; three or more). */
+const SHRIMPS_AFTER = 14;
+const FISH_AFTER = 21;
+/** A month after planting, gaps in the carpet are replanted. */
+const GAPS_AFTER = 30;
+
+/** Days to the first trim by habit, when the plant's entry does not say (common practice). */
+const TRIM_AFTER: Partial<Record<NonNullable<Plant['habit']>, number>> = {
+  stem: 21,
+  carpet: 28,
+  creeper: 28,
+  grass: 35,
+  moss: 42,
+};
+
+/** The first eight weeks: dated water changes, light, dosing, tests, animals, trims, and what it asks. */
+export function carePlan(commission: Commission, survey: Survey): CarePlan {
+  const { brief } = commission;
+  const school = brief.schools?.water ?? 'taper';
+  const dosing = brief.schools?.dosing ?? 'lean';
+  const changes = SCHOOLS[school].changes();
+  const doses = new Map(dosesOf(dosing, changes, CARE_DAYS).map((d) => [d.afterDays, d.doses]));
+  const tests = testDays(changes);
+  const fishIn = school === 'fish-in';
+  const events = eventsOf(commission, survey, tests, fishIn);
+  const day = (afterDays: number): CareDay => {
+    const change = changes.find((c) => c.afterDays === afterDays);
+    return {
+      day: dayPlus(brief.buildDay, afterDays),
+      afterDays,
+      ...(change ? { change: { litres: change.share * survey.freeWaterL, share: change.share } } : {}),
+      doses: doses.get(afterDays) ?? 0,
+      test: tests.includes(afterDays),
+      events: events.get(afterDays) ?? [],
+    };
+  };
+  const weeks = Array.from({ length: CARE_DAYS / 7 }, (_, i): CareWeek => {
+    const days = Array.from({ length: 7 }, (_, d) => day(i * 7 + d + 1));
+    return { week: i + 1, ...lightOf(commission, i + 1), days, minutes: minutesOf(days) };
+  });
+  const usual = changes[changes.length - 1];
+  return {
+    buildDay: brief.buildDay,
+    until: dayPlus(brief.buildDay, CARE_DAYS),
+    water: {
+      school,
+      title: SCHOOLS[school].title,
+      rule: SCHOOLS[school].rule,
+      share: usual.share,
+      litres: usual.share * survey.freeWaterL,
+    },
+    dosing: { school: dosing, rule: DOSING_RULES[dosing], forLitres: survey.freeWaterL },
+    light: hours(commission),
+    stock: {
+      shrimpsFrom: dayPlus(brief.buildDay, fishIn ? 0 : SHRIMPS_AFTER),
+      fishFrom: dayPlus(brief.buildDay, fishIn ? 0 : fishGate(tests)),
+      condition: 'only after ammonia and nitrite have read zero twice in a row',
+    },
+    weeks,
+    findings: minuteFindings(commission, weeks),
+  };
+}
+
+function hours(commission: Commission): CarePlan['light'] {
+  const clock = (h: number) => `${String(h).padStart(2, '0')}:00`;
+  const off = LIGHTS_ON_HOUR + lightOf(commission, 1).hours;
+  return {
+    on: clock(LIGHTS_ON_HOUR),
+    off: clock(off),
+    ...(commission.brief.co2 ? { co2On: clock(LIGHTS_ON_HOUR - CO2_AHEAD_HOURS) } : {}),
+  };
+}
+
+/** One test a week: the day furthest after a change, so that the reading is not that of fresh water. */
+function testDays(changes: readonly Change[]): number[] {
+  return Array.from({ length: CARE_DAYS / 7 }, (_, week) => {
+    let best = { day: week * 7 + 4, since: -1 };
+    for (let day = week * 7 + 1; day <= week * 7 + 7; day++) {
+      if (changes.some((c) => c.afterDays === day)) continue;
+      const last = Math.max(0, ...changes.map((c) => c.afterDays).filter((d) => d < day));
+      if (day - last > best.since) best = { day, since: day - last };
+    }
+    return best.day;
+  });
+}
+
+/** The day after the second test of those from the second week on, not before three weeks. */
+function fishGate(tests: readonly number[]): number {
+  const second = tests.filter((d) => d > 7)[1];
+  return Math.max(FISH_AFTER, second + 1);
+}
+
+function eventsOf(
+  commission: Commission,
+  survey: Survey,
+  tests: readonly number[],
+  fishIn: boolean,
+): Map<number, string[]> {
+  const events = new Map<number, string[]>();
+  const add = (afterDays: number, what: string) => {
+    if (afterDays <= CARE_DAYS) events.set(afterDays, [...(events.get(afterDays) ?? []), what]);
+  };
+  if (!fishIn) {
+    add(SHRIMPS_AFTER, 'shrimps and snails may come, if tests allow');
+    add(fishGate(tests), 'fish may come, if tests allow');
+  }
+  const plants = new Set(optionOf(commission, survey.optionId).plants.map((p) => p.plant));
+  for (const id of plants) {
+    const plant = plantOf(commission, id);
+    const after = plant.firstTrimDays ?? (plant.habit && TRIM_AFTER[plant.habit]);
+    if (after !== undefined) add(after, `first trim: ${plant.name}`);
+  }
+  if ([...plants].some((id) => plantOf(commission, id).habit === 'carpet')) add(GAPS_AFTER, 'replant gaps in the carpet');
+  return events;
+}
+
+function minutesOf(days: readonly CareDay[]): number {
+  const total = days.reduce((sum, d) => {
+    const change = d.change ? CHANGE_MIN + d.change.litres * MIN_PER_LITRE : 0;
+    return sum + change + (d.test ? TEST_MIN : 0) + d.doses * DOSE_MIN;
+  }, PANES_MIN);
+  return Math.round(total);
+}
+
+function minuteFindings({ brief }: Commission, weeks: readonly CareWeek[]): Finding[] {
+  const promised = brief.minutesAWeek;
+  const most = weeks.reduce((a, b) => (b.minutes > a.minutes ? b : a));
+  if (promised === undefined || most.minutes <= promised) return [];
+  return [
+    {
+      id: 'care.minutes',
+      severity: 'warn',
+      at: { field: 'brief.minutesAWeek' },
+      measured: most.minutes,
+      limit: rounded(promised, 0),
+      unit: 'min',
+      says: `${most.minutes} minutes asked in week ${most.week}, ${rounded(promised, 0)} promised.`,
+      because: 'Offer visits by the studio, a tap and drain nearby, or a school with fewer changes.',
+      source: 'the brief',
+    },
+  ];
+}

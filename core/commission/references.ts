@@ -1,0 +1,100 @@
+import type { Fault } from './fault';
+import type { Commission, Option } from './schema';
+
+/** Names that refer to nothing, names given twice, and pieces that stand on each other in a ring. */
+export function referenceFaults(commission: Commission): Fault[] {
+  const { materials, plants, suppliers } = commission.catalogue;
+  return [
+    ...twice('catalogue.materials', materials),
+    ...twice('catalogue.plants', plants),
+    ...twice('catalogue.suppliers', suppliers),
+    ...packFaults(commission),
+    ...twice('options', commission.options),
+    ...(commission.options.some((o) => o.id === commission.chosen)
+      ? []
+      : [unknown('chosen', commission.chosen, 'the id of one of the options')]),
+    ...commission.options.flatMap((option, i) => optionFaults(commission, option, `options[${i}]`)),
+  ];
+}
+
+function unknown(path: string, id: string, allowed: string): Fault {
+  return { path, says: `is "${id}", must be ${allowed}` };
+}
+
+function twice(path: string, list: readonly { id: string }[]): Fault[] {
+  const seen = new Set<string>();
+  return list.flatMap(({ id }, i) => {
+    if (seen.has(id)) return [{ path: `${path}[${i}].id`, says: `is "${id}" a second time, must be its own` }];
+    seen.add(id);
+    return [];
+  });
+}
+
+function packFaults({ catalogue }: Commission): Fault[] {
+  const known = new Set(catalogue.suppliers.map((s) => s.id));
+  const lists = { materials: catalogue.materials, plants: catalogue.plants };
+  return Object.entries(lists).flatMap(([name, entries]) =>
+    entries.flatMap((entry, i) =>
+      (entry.packs ?? []).flatMap((pack, p) =>
+        known.has(pack.supplier)
+          ? []
+          : [
+              unknown(
+                `catalogue.${name}[${i}].packs[${p}].supplier`,
+                pack.supplier,
+                'the id of a supplier in catalogue.suppliers',
+              ),
+            ],
+      ),
+    ),
+  );
+}
+
+function optionFaults({ catalogue }: Commission, option: Option, path: string): Fault[] {
+  const materials = new Set(catalogue.materials.map((m) => m.id));
+  const plants = new Set(catalogue.plants.map((p) => p.id));
+  const pieces = new Set(option.pieces.map((p) => p.id));
+  const faults = [
+    ...twice(`${path}.bed`, option.bed),
+    ...twice(`${path}.pieces`, option.pieces),
+    ...twice(`${path}.joints`, option.joints),
+    ...twice(`${path}.plants`, option.plants),
+  ];
+  const want = (set: Set<string>, at: string, id: string, allowed: string) => {
+    if (!set.has(id)) faults.push(unknown(at, id, allowed));
+  };
+  const material = 'the id of a material in catalogue.materials';
+  const piece = `the id of a piece in ${path}.pieces`;
+  option.bed.forEach((l, i) => want(materials, `${path}.bed[${i}].material`, l.material, material));
+  option.pieces.forEach((p, i) => {
+    want(materials, `${path}.pieces[${i}].material`, p.material, material);
+    if (p.stand.kind === 'on') want(pieces, `${path}.pieces[${i}].stand.piece`, p.stand.piece, piece);
+  });
+  option.joints.forEach((j, i) =>
+    j.pieces.forEach((id, k) => want(pieces, `${path}.joints[${i}].pieces[${k}]`, id, piece)),
+  );
+  option.plants.forEach((p, i) => {
+    want(plants, `${path}.plants[${i}].plant`, p.plant, 'the id of a plant in catalogue.plants');
+    if (p.on !== undefined) want(pieces, `${path}.plants[${i}].on`, p.on, piece);
+  });
+  return [...faults, ...ringFaults(option, path)];
+}
+
+function ringFaults(option: Option, path: string): Fault[] {
+  const below = new Map(option.pieces.map((p) => [p.id, p.stand.kind === 'on' ? p.stand.piece : undefined]));
+  return option.pieces.flatMap((piece, i) => {
+    const passed = new Set<string>();
+    let id: string | undefined = piece.id;
+    while (id !== undefined && !passed.has(id)) {
+      passed.add(id);
+      id = below.get(id);
+    }
+    if (id !== piece.id) return [];
+    return [
+      {
+        path: `${path}.pieces[${i}].stand.piece`,
+        says: `brings "${piece.id}" back to stand on itself, must end on the bed, the floor or a height`,
+      },
+    ];
+  });
+}

@@ -1,0 +1,275 @@
+import { z } from 'zod';
+import { isDay } from '../calendar/day';
+
+/*
+ * The commission document, version 1, as Zod schemas; the types the rest of the code uses are inferred from
+ * them. Objects are loose: a field this version does not know is kept, so that a newer file loses nothing by
+ * being opened and saved. Lengths mm, volumes L, masses kg, temperatures °C, money in minor units.
+ */
+
+export const FORMAT = 'utsuwa.commission';
+export const VERSION = 1;
+
+const id = z.string().min(1).max(80);
+const words = z.string().max(200);
+const text = z.string().max(20_000);
+const day = z.string().refine(isDay, 'must be a day that exists, written YYYY-MM-DD');
+const lengthMm = z.number().min(0).max(10_000);
+const sizeMm = z.number().gt(0).max(10_000);
+const innerMm = z.number().min(20).max(10_000);
+const positionMm = z.number().min(-10_000).max(10_000);
+const point = z.tuple([positionMm, positionMm]);
+const region = z.array(point).min(3).max(2_000);
+const degrees = z.number().min(-3_600).max(3_600);
+const share = z.number().min(0).max(0.9);
+const minor = z.number().int().min(0).max(1e12);
+const weekday = z.enum(['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun']);
+
+export const WATER_SCHOOLS = ['taper', 'large-ro', 'weekly', 'light', 'fish-in'] as const;
+export const DOSING_SCHOOLS = ['none', 'ramp', 'lean', 'excess'] as const;
+export const MOISTURE_SCHOOLS = ['dry', 'misted', 'wet', 'flooded'] as const;
+
+const schools = z.looseObject({
+  water: z.enum(WATER_SCHOOLS).optional(),
+  dosing: z.enum(DOSING_SCHOOLS).optional(),
+  moisture: z.enum(MOISTURE_SCHOOLS).optional(),
+});
+
+export const briefSchema = z.looseObject({
+  buildDay: day,
+  co2: z.boolean(),
+  crew: z.number().int().min(1).max(4),
+  /** Clock time at which the crew starts, `08:30` unless told otherwise. */
+  startTime: z
+    .string()
+    .regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'must be a clock time from 00:00 to 23:59')
+    .optional(),
+  crewNames: z.array(words).max(4).optional(),
+  client: z.looseObject({ name: words, contact: words.optional(), place: words.optional() }).optional(),
+  handover: day.optional(),
+  story: text.optional(),
+  budgetMinor: minor.optional(),
+  /** Light that falls on the tank from outside: beside a window the photoperiod starts shorter. */
+  daylight: z.enum(['none', 'indirect', 'window']).optional(),
+  keeper: words.optional(),
+  minutesAWeek: z.number().min(0).max(10_000).optional(),
+  schools: schools.optional(),
+});
+
+export const vesselSchema = z.looseObject({
+  kind: z.literal('box'),
+  innerMm: z.object({ length: innerMm, width: innerMm, height: innerMm }),
+  glassMm: z.number().gt(0).max(60),
+  waterLineMm: lengthMm,
+  labelL: z.number().gt(0).max(1_000_000).optional(),
+  standKg: z.number().min(0).max(5_000).optional(),
+  /** What stands on the floor, when it is not the size of the tank's base. */
+  footprintMm: z.object({ length: sizeMm, width: sizeMm }).optional(),
+});
+
+const mound = z.looseObject({ at: point, radiusMm: sizeMm, heightMm: z.number().min(-2_000).max(2_000) });
+
+const topSchema = z.discriminatedUnion('kind', [
+  z.looseObject({ kind: z.literal('level'), mm: lengthMm }),
+  z.looseObject({ kind: z.literal('ramp'), frontMm: lengthMm, backMm: lengthMm }),
+  z.looseObject({
+    kind: z.literal('grid'),
+    stepMm: sizeMm,
+    columns: z.number().int().min(2).max(2_000),
+    rows: z.number().int().min(2).max(2_000),
+    mm: z.array(lengthMm).max(1_000_000),
+  }),
+]);
+
+export const layerSchema = z.looseObject({
+  id,
+  material: id,
+  top: topSchema,
+  mounds: z.array(mound).max(100).optional(),
+  region: region.optional(),
+  cuts: z.boolean().optional(),
+  floorMm: lengthMm.optional(),
+});
+
+const meshSchema = z.looseObject({
+  kind: z.literal('mesh'),
+  vertices: z.array(z.tuple([positionMm, positionMm, positionMm])).max(200_000),
+  faces: z.array(z.tuple([z.int().min(0), z.int().min(0), z.int().min(0)])).max(400_000),
+});
+
+export const shapeSchema = z.discriminatedUnion('kind', [
+  z.looseObject({ kind: z.literal('ellipsoid'), sizeMm: z.tuple([sizeMm, sizeMm, sizeMm]) }),
+  z.looseObject({ kind: z.literal('box'), sizeMm: z.tuple([sizeMm, sizeMm, sizeMm]) }),
+  meshSchema,
+]);
+
+const standSchema = z.discriminatedUnion('kind', [
+  z.looseObject({ kind: z.literal('bed'), buryMm: z.number().min(-2_000).max(2_000) }),
+  z.looseObject({ kind: z.literal('floor'), padMm: z.number().min(0).max(100).optional() }),
+  z.looseObject({ kind: z.literal('at'), zMm: positionMm }),
+  z.looseObject({ kind: z.literal('on'), piece: id }),
+]);
+
+export const pieceSchema = z.looseObject({
+  id,
+  material: id,
+  shape: shapeSchema,
+  at: point,
+  turnDeg: degrees,
+  /** Tilt about x, then about y, before turning. */
+  tiltDeg: z.tuple([degrees, degrees]).optional(),
+  stand: standSchema,
+  /** As weighed; otherwise volume times density. */
+  massKg: z.number().gt(0).max(2_000).optional(),
+  /** From the studio's own yard or the client: not bought. */
+  owned: z.boolean().optional(),
+});
+
+export const jointSchema = z.looseObject({
+  id,
+  pieces: z.array(id).min(2).max(20),
+  method: z.enum(['fibre-glue', 'gel-glue', 'silicone', 'tie']),
+});
+
+export const plantingSchema = z.looseObject({
+  id,
+  plant: id,
+  region: region.optional(),
+  spacingMm: z.number().min(5).max(2_000).optional(),
+  /** Placed one by one instead of by area: so many, on a piece or in the bed. */
+  count: z.number().int().min(0).max(100_000).optional(),
+  on: id.optional(),
+});
+
+export const optionSchema = z.looseObject({
+  id,
+  title: words,
+  bed: z.array(layerSchema).max(20),
+  pieces: z.array(pieceSchema).max(300),
+  joints: z.array(jointSchema).max(300),
+  plants: z.array(plantingSchema).max(200),
+  /** Stone bought for each kilogram placed; spare plants as a share of those planted. */
+  allowances: z
+    .looseObject({ stoneFactor: z.number().min(1).max(5).optional(), plantSpare: share.optional() })
+    .optional(),
+});
+
+export const packSchema = z.looseObject({
+  id,
+  size: z.number().gt(0).max(1e6),
+  unit: z.enum(['L', 'kg', 'piece', 'plug', 'mL', 'g', 'm']),
+  priceMinor: minor,
+  supplier: id,
+  leadDays: z.number().int().min(0).max(365),
+  keepsDays: z.number().int().min(0).max(3_650).optional(),
+  /** What it is sold as: bag, cup, pot, bunch, bottle. */
+  name: words.optional(),
+});
+
+export const MATERIAL_KINDS = [
+  'soil',
+  'base',
+  'sand',
+  'gravel',
+  'filler',
+  'stone',
+  'wood',
+  'glue',
+  'fibre',
+  'mesh-bag',
+  'conditioner',
+  'pad',
+  'tie',
+  'equipment',
+] as const;
+
+export const materialSchema = z.looseObject({
+  id,
+  kind: z.enum(MATERIAL_KINDS),
+  name: words,
+  bulkKgPerL: z.number().gt(0).max(12).optional(),
+  densityKgPerL: z.number().gt(0).max(12).optional(),
+  /** Wood after soaking, when it differs from dry. */
+  soakedKgPerL: z.number().gt(0).max(12).optional(),
+  soakDays: z.number().int().min(0).max(365).optional(),
+  settles: share.optional(),
+  reposeDeg: z.number().gt(0).lt(90).optional(),
+  /** Share of the poured volume that water fills. */
+  pores: share.optional(),
+  /** Conditioner: millilitres for each 100 L. */
+  dosePer100L: z.number().gt(0).max(10_000).optional(),
+  colour: words.optional(),
+  packs: z.array(packSchema).max(40).optional(),
+  notes: text.optional(),
+});
+
+export const plantSchema = z.looseObject({
+  id,
+  name: words,
+  roots: z.enum(['bed', 'epiphyte', 'float']),
+  minBedMm: z.number().min(0).max(1_000).optional(),
+  habit: z
+    .enum(['carpet', 'rosette', 'stem', 'epiphyte', 'moss', 'bulb', 'grass', 'float', 'creeper'])
+    .optional(),
+  heightMm: z.tuple([lengthMm, lengthMm]).optional(),
+  light: z.enum(['low', 'medium', 'high']).optional(),
+  needsCo2: z.boolean().optional(),
+  growth: z.enum(['slow', 'medium', 'fast']).optional(),
+  spacingMm: z.number().min(5).max(2_000).optional(),
+  firstTrimDays: z.number().int().min(1).max(365).optional(),
+  colour: words.optional(),
+  packs: z.array(packSchema).max(40).optional(),
+  notes: text.optional(),
+});
+
+const closedSpan = z.union([day, z.looseObject({ from: day, to: day })]);
+
+export const supplierSchema = z.looseObject({
+  id,
+  name: words,
+  /** Days on which it delivers; every day when left out. */
+  days: z.array(weekday).max(7).optional(),
+  /** Days on which it neither works nor delivers: single days or spans, both ends included. */
+  closed: z.array(closedSpan).max(400).optional(),
+});
+
+export const catalogueSchema = z.looseObject({
+  materials: z.array(materialSchema).max(2_000),
+  plants: z.array(plantSchema).max(2_000),
+  suppliers: z.array(supplierSchema).max(500),
+});
+
+export const logEntrySchema = z.looseObject({ id, date: day, text });
+
+export const commissionSchema = z.looseObject({
+  format: z.literal(FORMAT),
+  version: z.literal(VERSION),
+  title: words.min(1),
+  currency: z.string().regex(/^[A-Z]{3}$/, 'must be an ISO 4217 code of three capitals, e.g. GBP'),
+  studio: z.looseObject({ name: words, phone: words.optional() }).optional(),
+  brief: briefSchema,
+  vessel: vesselSchema,
+  chosen: id,
+  options: z.array(optionSchema).min(1).max(50),
+  catalogue: catalogueSchema,
+  log: z.array(logEntrySchema).max(10_000).optional(),
+});
+
+export type Commission = z.infer<typeof commissionSchema>;
+export type Brief = z.infer<typeof briefSchema>;
+export type Vessel = z.infer<typeof vesselSchema>;
+export type Option = z.infer<typeof optionSchema>;
+export type Layer = z.infer<typeof layerSchema>;
+export type LayerTop = Layer['top'];
+export type Piece = z.infer<typeof pieceSchema>;
+export type Shape = z.infer<typeof shapeSchema>;
+export type Joint = z.infer<typeof jointSchema>;
+export type Planting = z.infer<typeof plantingSchema>;
+export type Material = z.infer<typeof materialSchema>;
+export type Plant = z.infer<typeof plantSchema>;
+export type Pack = z.infer<typeof packSchema>;
+export type Supplier = z.infer<typeof supplierSchema>;
+export type Catalogue = z.infer<typeof catalogueSchema>;
+export type LogEntry = z.infer<typeof logEntrySchema>;
+export type WaterSchool = (typeof WATER_SCHOOLS)[number];
+export type DosingSchool = (typeof DOSING_SCHOOLS)[number];

@@ -1,0 +1,65 @@
+import { firstCrossing } from '../geometry/polygon';
+import { meshFault, meshVolume } from '../geometry/mesh';
+import type { Fault } from './fault';
+import { facesOf, verticesOf } from './meshArrays';
+import type { Commission, Option, Shape } from './schema';
+
+/** Regions that cross themselves, surfaces that enclose nothing, water above the rim and the like. */
+export function geometryFaults(commission: Commission): Fault[] {
+  const { vessel } = commission;
+  const faults: Fault[] = [];
+  if (vessel.waterLineMm > vessel.innerMm.height)
+    faults.push({
+      path: 'vessel.waterLineMm',
+      says: `is ${vessel.waterLineMm}, must be at most the inner height, ${vessel.innerMm.height}`,
+    });
+  return [...faults, ...commission.options.flatMap((o, i) => optionFaults(o, `options[${i}]`))];
+}
+
+function optionFaults(option: Option, path: string): Fault[] {
+  return [
+    ...option.bed.flatMap((layer, i) => [
+      ...regionFaults(layer.region, `${path}.bed[${i}].region`),
+      ...gridFaults(layer.top, `${path}.bed[${i}].top.mm`),
+    ]),
+    ...option.plants.flatMap((planting, i) => [
+      ...regionFaults(planting.region, `${path}.plants[${i}].region`),
+      ...plantingFaults(planting, `${path}.plants[${i}]`),
+    ]),
+    ...option.pieces.flatMap((piece, i) => shapeFaults(piece.shape, `${path}.pieces[${i}].shape`)),
+  ];
+}
+
+function regionFaults(region: readonly (readonly [number, number])[] | undefined, path: string): Fault[] {
+  const crossing = region && firstCrossing(region);
+  if (!crossing) return [];
+  const [a, b] = crossing;
+  return [{ path, says: `crosses itself: edge ${a} meets edge ${b}, must be a ring that does not` }];
+}
+
+function gridFaults(top: Option['bed'][number]['top'], path: string): Fault[] {
+  if (top.kind !== 'grid' || top.mm.length === top.columns * top.rows) return [];
+  return [
+    {
+      path,
+      says: `has ${top.mm.length} heights, must have columns × rows = ${top.columns * top.rows}`,
+    },
+  ];
+}
+
+function plantingFaults(planting: Option['plants'][number], path: string): Fault[] {
+  if (planting.count !== undefined || (planting.region && planting.spacingMm !== undefined)) return [];
+  if (planting.region)
+    return [{ path: `${path}.spacingMm`, says: 'is missing, must be the distance between plugs in mm' }];
+  return [{ path: `${path}.region`, says: 'is missing, must be a ring of points, or give a count instead' }];
+}
+
+function shapeFaults(shape: Shape, path: string): Fault[] {
+  if (shape.kind !== 'mesh') return [];
+  const faces = facesOf(shape);
+  const fault = meshFault(shape.vertices.length, faces);
+  if (fault) return [{ path: `${path}.faces`, says: fault }];
+  if (meshVolume({ vertices: verticesOf(shape), faces }) <= 0)
+    return [{ path: `${path}.faces`, says: 'face inwards, must be wound anticlockwise seen from outside' }];
+  return [];
+}

@@ -1,0 +1,66 @@
+/** A closed surface of triangles, wound anticlockwise seen from outside. */
+export interface Mesh {
+  /** x, y, z of each corner, mm. */
+  vertices: Float64Array;
+  /** Three corner numbers a triangle. */
+  faces: Uint32Array;
+}
+
+/** What is wrong with a surface that should enclose a solid, or undefined. */
+export function meshFault(vertexCount: number, faces: ArrayLike<number>): string | undefined {
+  if (faces.length < 12) return 'has fewer than four triangles, must enclose a solid';
+  const seen = new Set<number>();
+  for (let f = 0; f < faces.length; f += 3) {
+    for (let k = 0; k < 3; k++) {
+      const a = faces[f + k];
+      const b = faces[f + ((k + 1) % 3)];
+      if (a >= vertexCount || b >= vertexCount)
+        return `triangle ${f / 3} names corner ${Math.max(a, b)}, must be below ${vertexCount}`;
+      if (a === b) return `triangle ${f / 3} names corner ${a} twice, must have three corners`;
+      const edge = a * vertexCount + b;
+      if (seen.has(edge))
+        return `two triangles run the same way along the edge ${a}-${b}, must be wound alike all over`;
+      seen.add(edge);
+    }
+  }
+  for (const edge of seen) {
+    const a = Math.floor(edge / vertexCount);
+    const b = edge % vertexCount;
+    if (!seen.has(b * vertexCount + a)) return `is open along the edge ${a}-${b}, must be a closed surface`;
+  }
+  return undefined;
+}
+
+/**
+ * Enclosed volume in mm³ as the sum of signed tetrahedra to the origin (the divergence theorem; any text on
+ * vector calculus). Negative when the triangles face inwards; shells that overlap are counted twice.
+ */
+export function meshVolume(mesh: Mesh): number {
+  const { vertices: v, faces } = mesh;
+  let six = 0;
+  for (let f = 0; f < faces.length; f += 3) {
+    const a = faces[f] * 3;
+    const b = faces[f + 1] * 3;
+    const c = faces[f + 2] * 3;
+    six +=
+      v[a] * (v[b + 1] * v[c + 2] - v[b + 2] * v[c + 1]) +
+      v[a + 1] * (v[b + 2] * v[c] - v[b] * v[c + 2]) +
+      v[a + 2] * (v[b] * v[c + 1] - v[b + 1] * v[c]);
+  }
+  return six / 6;
+}
+
+/** How many separate shells the surface has: triangles that share a corner belong to one. */
+export function shellCount(mesh: Mesh): number {
+  const parent = new Uint32Array(mesh.vertices.length / 3).map((_, i) => i);
+  const root = (i: number): number => {
+    while (parent[i] !== i) i = parent[i] = parent[parent[i]];
+    return i;
+  };
+  for (let f = 0; f < mesh.faces.length; f += 3) {
+    const a = root(mesh.faces[f]);
+    parent[root(mesh.faces[f + 1])] = a;
+    parent[root(mesh.faces[f + 2])] = a;
+  }
+  return new Set(Array.from(mesh.faces, root)).size;
+}

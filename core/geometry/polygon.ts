@@ -1,0 +1,99 @@
+/** A point on the floor in mm: x from the left, y from the front glass. */
+export type Point = readonly [number, number];
+/** A closed ring of corners in order; the last is joined to the first and not repeated. */
+export type Polygon = readonly Point[];
+
+/** Area in mm², whichever way round the corners run. A 300 × 100 rectangle has 30 000. */
+export function polygonArea(polygon: Polygon): number {
+  return Math.abs(signedArea(polygon));
+}
+
+function signedArea(polygon: Polygon): number {
+  let twice = 0;
+  for (let i = 0, j = polygon.length - 1; i < polygon.length; j = i++) {
+    twice += polygon[j][0] * polygon[i][1] - polygon[i][0] * polygon[j][1];
+  }
+  return twice / 2;
+}
+
+/** True when the point lies inside, by counting the edges that a ray to the right crosses. */
+export function polygonContains(polygon: Polygon, x: number, y: number): boolean {
+  let inside = false;
+  for (let i = 0, j = polygon.length - 1; i < polygon.length; j = i++) {
+    const [xi, yi] = polygon[i];
+    const [xj, yj] = polygon[j];
+    // Half-open in y, so that a ray through a corner counts it once.
+    if (yi > y !== yj > y && x < ((xj - xi) * (y - yi)) / (yj - yi) + xi) inside = !inside;
+  }
+  return inside;
+}
+
+/** Left, front, right and back of a polygon, mm. */
+export function polygonBounds(polygon: Polygon): [number, number, number, number] {
+  let [left, front, right, back] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (const [x, y] of polygon) {
+    left = Math.min(left, x);
+    right = Math.max(right, x);
+    front = Math.min(front, y);
+    back = Math.max(back, y);
+  }
+  return [left, front, right, back];
+}
+
+/**
+ * The part of a polygon on one side of a line parallel to an axis (Sutherland and Hodgman's clip, one side
+ * of it). For a polygon with bays the result may run along the line and back, which leaves its area right.
+ */
+export function clippedAlong(polygon: Polygon, axis: 0 | 1, limit: number, keep: 'below' | 'above'): Point[] {
+  const sign = keep === 'below' ? 1 : -1;
+  const out: Point[] = [];
+  for (let i = 0; i < polygon.length; i++) {
+    const a = polygon[i];
+    const b = polygon[(i + 1) % polygon.length];
+    const da = sign * (a[axis] - limit);
+    const db = sign * (b[axis] - limit);
+    if (da <= 0) out.push(a);
+    if (da < 0 !== db < 0 && da !== 0 && db !== 0) {
+      const t = da / (da - db);
+      out.push([a[0] + t * (b[0] - a[0]), a[1] + t * (b[1] - a[1])]);
+    }
+  }
+  return out;
+}
+
+/** The first pair of edges that cross or touch other than at their shared corner, or undefined. */
+export function firstCrossing(polygon: Polygon): [number, number] | undefined {
+  const n = polygon.length;
+  for (let i = 0; i < n; i++) {
+    for (let j = i + 1; j < n; j++) {
+      const neighbours = j === i + 1 || (i === 0 && j === n - 1);
+      const meet = segmentsMeet(polygon[i], polygon[(i + 1) % n], polygon[j], polygon[(j + 1) % n]);
+      if (!neighbours && meet) return [i, j];
+    }
+  }
+  return undefined;
+}
+
+function turn(a: Point, b: Point, c: Point): number {
+  return Math.sign((b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0]));
+}
+
+function within(a: Point, b: Point, p: Point): boolean {
+  return (
+    Math.min(a[0], b[0]) <= p[0] &&
+    p[0] <= Math.max(a[0], b[0]) &&
+    Math.min(a[1], b[1]) <= p[1] &&
+    p[1] <= Math.max(a[1], b[1])
+  );
+}
+
+function segmentsMeet(a: Point, b: Point, c: Point, d: Point): boolean {
+  const [c1, c2, d1, d2] = [turn(a, b, c), turn(a, b, d), turn(c, d, a), turn(c, d, b)];
+  if (c1 !== c2 && d1 !== d2) return true;
+  return (
+    (c1 === 0 && within(a, b, c)) ||
+    (c2 === 0 && within(a, b, d)) ||
+    (d1 === 0 && within(c, d, a)) ||
+    (d2 === 0 && within(c, d, b))
+  );
+}

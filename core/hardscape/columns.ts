@@ -1,0 +1,190 @@
+import type { Shape } from '../commission/schema';
+import type { Mesh } from '../geometry/mesh';
+import { rotation, turned, type Matrix } from '../geometry/rotation';
+import { extentOf, type Extent } from './extent';
+import { exactVolumeMm3, solidMesh } from './solid';
+
+/**
+ * A turned solid as upright columns over its own plan, around its own origin. Each column holds the spans of
+ * height in which it is solid: `lo[k]` to `hi[k]` for k from `first[c]` to `first[c + 1]`.
+ */
+export interface Columns {
+  columns: number;
+  rows: number;
+  /** Position of the middle of the first column, mm. */
+  x0: number;
+  y0: number;
+  dxMm: number;
+  dyMm: number;
+  first: Uint32Array;
+  lo: Float64Array;
+  hi: Float64Array;
+  extent: Extent;
+  volumeMm3: number;
+  /** Floor area that one column stands for, mm², scaled so that the columns add up to `volumeMm3`. */
+  columnMm2: number;
+}
+
+/** Columns along the longer side: at 96 the cap of a half-buried stone is right to about 0.1 %. */
+const COLUMNS_ALONG = 96;
+/** Never coarser than this, so that thin limbs are met. */
+const COARSEST_MM = 2.5;
+const MOST_ALONG = 400;
+
+/** Cuts a shape, tilted and turned, into columns. A mesh of overlapping shells counts as their union. */
+export function columnsOf(
+  shape: Shape,
+  turnDeg: number,
+  tiltDeg: readonly [number, number] = [0, 0],
+): Columns {
+  const matrix = rotation(turnDeg, tiltDeg);
+  const extent = extentOf(shape, matrix);
+  const width = extent.hi[0] - extent.lo[0];
+  const depth = extent.hi[1] - extent.lo[1];
+  const wanted = Math.min(COARSEST_MM, Math.max(width, depth) / COLUMNS_ALONG);
+  const step = Math.max(wanted, Math.max(width, depth) / MOST_ALONG);
+  const columns = Math.max(4, Math.ceil(width / step));
+  const rows = Math.max(4, Math.ceil(depth / step));
+  const dxMm = width / columns;
+  const dyMm = depth / rows;
+  const grid = { columns, rows, dxMm, dyMm, x0: extent.lo[0] + dxMm / 2, y0: extent.lo[1] + dyMm / 2 };
+  const spans =
+    shape.kind === 'ellipsoid'
+      ? ellipsoidSpans(grid, shape.sizeMm, matrix)
+      : meshSpans(grid, { ...solidMesh(shape), vertices: turned(solidMesh(shape).vertices, matrix) });
+  let sum = 0;
+  for (let k = 0; k < spans.lo.length; k++) sum += spans.hi[k] - spans.lo[k];
+  const counted = sum * dxMm * dyMm;
+  const volumeMm3 = exactVolumeMm3(shape) ?? counted;
+  return { ...grid, ...spans, extent, volumeMm3, columnMm2: sum > 0 ? volumeMm3 / sum : 0 };
+}
+
+type Grid = Pick<Columns, 'columns' | 'rows' | 'x0' | 'y0' | 'dxMm' | 'dyMm'>;
+type Spans = Pick<Columns, 'first' | 'lo' | 'hi'>;
+
+/** Where an upright line meets xᵀAx = 1 with A = R·diag(1/d²)·Rᵀ: a quadratic in z. */
+function ellipsoidSpans(grid: Grid, sizeMm: readonly number[], m: Matrix): Spans {
+  const w = sizeMm.map((s) => 4 / (s * s));
+  const a = (i: number, j: number) =>
+    m[i * 3] * w[0] * m[j * 3] + m[i * 3 + 1] * w[1] * m[j * 3 + 1] + m[i * 3 + 2] * w[2] * m[j * 3 + 2];
+  const [xx, xy, xz, yy, yz, zz] = [a(0, 0), a(0, 1), a(0, 2), a(1, 1), a(1, 2), a(2, 2)];
+  const count = grid.columns * grid.rows;
+  const first = new Uint32Array(count + 1);
+  const lo = new Float64Array(count);
+  const hi = new Float64Array(count);
+  let n = 0;
+  for (let row = 0, c = 0; row < grid.rows; row++) {
+    const y = grid.y0 + row * grid.dyMm;
+    for (let column = 0; column < grid.columns; column++, c++) {
+      const x = grid.x0 + column * grid.dxMm;
+      const halfB = xz * x + yz * y;
+      const d = halfB * halfB - zz * (xx * x * x + 2 * xy * x * y + yy * y * y - 1);
+      first[c] = n;
+      if (d <= 0) continue;
+      const root = Math.sqrt(d) / zz;
+      lo[n] = -halfB / zz - root;
+      hi[n] = -halfB / zz + root;
+      n++;
+    }
+  }
+  first[count] = n;
+  return { first, lo: lo.slice(0, n), hi: hi.slice(0, n) };
+}
+
+/**
+ * Each triangle marks the columns whose middle lies under it with the height at which it is crossed, upward
+ * or downward facing; sorted, the crossings open and close the spans.
+ */
+function meshSpans(grid: Grid, mesh: Mesh): Spans {
+  const count = grid.columns * grid.rows;
+  const crossings = new Uint32Array(count + 1);
+  eachCrossing(grid, mesh, (c) => crossings[c + 1]++);
+  for (let c = 0; c < count; c++) crossings[c + 1] += crossings[c];
+  const heights = new Float64Array(crossings[count]);
+  const facing = new Int8Array(crossings[count]);
+  const next = crossings.slice();
+  eachCrossing(grid, mesh, (c, z, sign) => {
+    // Kept in order while they are filled in; a column is crossed a handful of times.
+    let k = next[c]++;
+    for (; k > crossings[c] && heights[k - 1] > z; k--) {
+      heights[k] = heights[k - 1];
+      facing[k] = facing[k - 1];
+    }
+    heights[k] = z;
+    facing[k] = sign;
+  });
+  return unionSpans(count, crossings, heights, facing);
+}
+
+function unionSpans(count: number, crossings: Uint32Array, heights: Float64Array, facing: Int8Array): Spans {
+  const first = new Uint32Array(count + 1);
+  const lo = new Float64Array(heights.length / 2 + 1);
+  const hi = new Float64Array(heights.length / 2 + 1);
+  let n = 0;
+  for (let c = 0; c < count; c++) {
+    first[c] = n;
+    let depth = 0;
+    for (let k = crossings[c]; k < crossings[c + 1]; k++) {
+      const before = depth;
+      // A surface that faces down is entered from below, one that faces up is left.
+      depth -= facing[k];
+      if (before <= 0 && depth > 0) lo[n] = heights[k];
+      if (before > 0 && depth <= 0) hi[n++] = heights[k];
+    }
+  }
+  first[count] = n;
+  return { first, lo: lo.slice(0, n), hi: hi.slice(0, n) };
+}
+
+type OnCrossing = (column: number, zMm: number, facing: 1 | -1) => void;
+
+/** Calls back for every column middle that lies in the plan of a triangle; shared edges count once. */
+function eachCrossing(grid: Grid, { vertices: v, faces }: Mesh, onCrossing: OnCrossing): void {
+  for (let f = 0; f < faces.length; f += 3) {
+    const [a, b, c] = [faces[f] * 3, faces[f + 1] * 3, faces[f + 2] * 3];
+    const [ax, ay, bx, by, cx, cy] = [v[a], v[a + 1], v[b], v[b + 1], v[c], v[c + 1]];
+    const area = (bx - ax) * (cy - ay) - (by - ay) * (cx - ax);
+    if (area === 0) continue;
+    const rowFrom = Math.max(0, Math.ceil((Math.min(ay, by, cy) - grid.y0) / grid.dyMm));
+    const rowTo = Math.min(grid.rows - 1, Math.floor((Math.max(ay, by, cy) - grid.y0) / grid.dyMm));
+    for (let row = rowFrom; row <= rowTo; row++) {
+      const y = grid.y0 + row * grid.dyMm;
+      const cut = rowCut(ax, ay, bx, by, cx, cy, y);
+      if (cut === undefined) continue;
+      const from = Math.max(0, Math.ceil((cut[0] - grid.x0) / grid.dxMm));
+      const to = Math.min(grid.columns - 1, Math.ceil((cut[1] - grid.x0) / grid.dxMm) - 1);
+      for (let column = from; column <= to; column++) {
+        const x = grid.x0 + column * grid.dxMm;
+        const wb = ((x - ax) * (cy - ay) - (y - ay) * (cx - ax)) / area;
+        const wc = ((bx - ax) * (y - ay) - (by - ay) * (x - ax)) / area;
+        const z = v[a + 2] + wb * (v[b + 2] - v[a + 2]) + wc * (v[c + 2] - v[a + 2]);
+        onCrossing(row * grid.columns + column, z, area > 0 ? 1 : -1);
+      }
+    }
+  }
+}
+
+/**
+ * Where a triangle is cut by the line at y: from x (included) to x (excluded). An edge counts when exactly
+ * one of its ends lies at or below y, and its crossing is computed from the same end whichever triangle
+ * asks, so that two triangles sharing an edge get the same figure and no column falls between them.
+ */
+function rowCut(
+  ax: number,
+  ay: number,
+  bx: number,
+  by: number,
+  cx: number,
+  cy: number,
+  y: number,
+): [number, number] | undefined {
+  const x: number[] = [];
+  if (ay <= y !== by <= y) x.push(edgeX(ax, ay, bx, by, y));
+  if (by <= y !== cy <= y) x.push(edgeX(bx, by, cx, cy, y));
+  if (cy <= y !== ay <= y) x.push(edgeX(cx, cy, ax, ay, y));
+  return x.length === 2 ? [Math.min(x[0], x[1]), Math.max(x[0], x[1])] : undefined;
+}
+
+function edgeX(ax: number, ay: number, bx: number, by: number, y: number): number {
+  return ay < by ? ax + ((y - ay) / (by - ay)) * (bx - ax) : bx + ((y - by) / (ay - by)) * (ax - bx);
+}

@@ -1,0 +1,149 @@
+import { layersAt, regionsAt } from '../substrate/stack';
+import type { BedField } from '../substrate/bedField';
+import type { Vessel } from '../commission/schema';
+import type { Standing } from './settle';
+
+/** What one standing piece takes up, mm³. The `own` figures leave out what an earlier piece already fills. */
+export interface Displaced {
+  inBed: number;
+  underWater: number;
+  outside: number;
+  overlap: number;
+  /** Own volume within each layer. */
+  ownInLayer: Float64Array;
+  ownInFreeWater: number;
+  /** Own volume above both the bed and the water line, below the rim. */
+  ownInAir: number;
+  /** Columns in which the bed's surface meets the piece: x, y in a row, mm. */
+  footXY: Float64Array;
+  footMm2: number;
+}
+
+/** Measures a piece against the bed, the water and the pieces counted before it, column by column. */
+export function displace(
+  standing: Standing,
+  field: BedField,
+  vessel: Vessel,
+  earlier: readonly Standing[],
+): Displaced {
+  const { columns: col, xMm, yMm, zMm } = standing;
+  const { length, width, height } = vessel.innerMm;
+  const { stack } = field;
+  const inside = new Uint8Array(stack.count);
+  const tops = new Float64Array(stack.count);
+  const spans = new Float64Array(64);
+  const out = { inBed: 0, underWater: 0, outside: 0, overlap: 0, ownInFreeWater: 0, ownInAir: 0 };
+  const ownInLayer = new Float64Array(stack.count);
+  const foot: number[] = [];
+  for (let row = 0, c = 0; row < col.rows; row++) {
+    const y = yMm + col.y0 + row * col.dyMm;
+    for (let column = 0; column < col.columns; column++, c++) {
+      const from = col.first[c];
+      const to = col.first[c + 1];
+      if (from === to) continue;
+      const x = xMm + col.x0 + column * col.dxMm;
+      if (x < 0 || x > length || y < 0 || y > width) {
+        for (let k = from; k < to; k++) out.outside += col.hi[k] - col.lo[k];
+        continue;
+      }
+      regionsAt(stack, x, y, inside);
+      const surface = layersAt(stack, x, y, inside, tops);
+      const line = Math.max(surface, vessel.waterLineMm);
+      let onSurface = false;
+      for (let k = from; k < to; k++) {
+        const lo = col.lo[k] + zMm;
+        const hi = col.hi[k] + zMm;
+        const clear = shared(lo, hi, 0, height);
+        out.outside += hi - lo - clear;
+        out.inBed += shared(lo, hi, 0, surface);
+        out.underWater += shared(lo, hi, 0, vessel.waterLineMm);
+        if (surface > 0 && lo < surface && hi > surface) onSurface = true;
+        const n = earlier.length === 0 ? whole(spans, lo, hi) : ownSpans(spans, lo, hi, x, y, earlier);
+        let own = 0;
+        for (let s = 0; s < n; s += 2) {
+          const a = spans[s];
+          const b = spans[s + 1];
+          own += shared(a, b, 0, height);
+          let below = 0;
+          for (let i = 0; i < stack.count; i++) {
+            ownInLayer[i] += shared(a, b, below, tops[i]);
+            below = tops[i];
+          }
+          out.ownInFreeWater += shared(a, b, surface, line);
+          out.ownInAir += shared(a, b, line, height);
+        }
+        out.overlap += clear - own;
+      }
+      if (onSurface) foot.push(x, y);
+    }
+  }
+  const scale = col.columnMm2;
+  for (const key of Object.keys(out) as (keyof typeof out)[]) out[key] *= scale;
+  return {
+    ...out,
+    ownInLayer: ownInLayer.map((v) => v * scale),
+    footXY: Float64Array.from(foot),
+    footMm2: scale,
+  };
+}
+
+/** Length that two spans of height have in common. */
+function shared(lo: number, hi: number, from: number, to: number): number {
+  const length = Math.min(hi, to) - Math.max(lo, from);
+  return length > 0 ? length : 0;
+}
+
+function whole(spans: Float64Array, lo: number, hi: number): number {
+  spans[0] = lo;
+  spans[1] = hi;
+  return 2;
+}
+
+/** The span lo to hi less what earlier pieces fill at this spot, as pairs in `spans`; returns how many. */
+function ownSpans(
+  spans: Float64Array,
+  lo: number,
+  hi: number,
+  x: number,
+  y: number,
+  earlier: readonly Standing[],
+): number {
+  let n = whole(spans, lo, hi);
+  for (const { columns: e, xMm, yMm, zMm } of earlier) {
+    const column = Math.round((x - xMm - e.x0) / e.dxMm);
+    const row = Math.round((y - yMm - e.y0) / e.dyMm);
+    if (column < 0 || row < 0 || column >= e.columns || row >= e.rows) continue;
+    const c = row * e.columns + column;
+    for (let k = e.first[c]; k < e.first[c + 1]; k++) n = without(spans, n, e.lo[k] + zMm, e.hi[k] + zMm);
+  }
+  return n;
+}
+
+/** Takes one span out of a list of them; a span that is split leaves two. */
+function without(spans: Float64Array, n: number, lo: number, hi: number): number {
+  let count = n;
+  for (let s = 0; s < n; s += 2) {
+    const a = spans[s];
+    const b = spans[s + 1];
+    if (hi <= a || lo >= b) continue;
+    if (lo > a && hi < b && count + 2 <= spans.length) {
+      spans[count] = hi;
+      spans[count + 1] = b;
+      count += 2;
+      spans[s + 1] = lo;
+    } else if (lo > a) spans[s + 1] = lo;
+    else if (hi < b) spans[s] = hi;
+    else spans[s + 1] = a;
+  }
+  return count;
+}
+
+/** True when the upright boxes around two standing pieces have space in common. */
+export function mayOverlap(a: Standing, b: Standing): boolean {
+  const at = (s: Standing) => [s.xMm, s.yMm, s.zMm];
+  return [0, 1, 2].every(
+    (i) =>
+      at(a)[i] + a.columns.extent.lo[i] < at(b)[i] + b.columns.extent.hi[i] &&
+      at(b)[i] + b.columns.extent.lo[i] < at(a)[i] + a.columns.extent.hi[i],
+  );
+}

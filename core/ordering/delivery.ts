@@ -1,0 +1,36 @@
+import type { Supplier } from '../commission/schema';
+import { dayPlus, weekdayOf, type Day } from '../calendar/day';
+
+/** How far back a delivery day is looked for before it is said that there is none. */
+const LOOK_BACK_DAYS = 400;
+
+/** True on a day on which the supplier neither works nor delivers. */
+export function isClosed(supplier: Supplier, day: Day): boolean {
+  return (supplier.closed ?? []).some((span) =>
+    typeof span === 'string' ? span === day : span.from <= day && day <= span.to,
+  );
+}
+
+/** The last day before `before` on which the supplier delivers, or undefined when there is none. */
+export function lastDelivery(supplier: Supplier, before: Day): Day | undefined {
+  const days: readonly string[] | undefined = supplier.days;
+  for (let back = 1; back <= LOOK_BACK_DAYS; back++) {
+    const day = dayPlus(before, -back);
+    if ((!days || days.includes(weekdayOf(day))) && !isClosed(supplier, day)) return day;
+  }
+  return undefined;
+}
+
+/**
+ * The last day on which an order must reach the supplier for it to deliver on a day: lead days are counted
+ * back over every day on which it is not closed, and an order is not taken on a closed day. Four days before
+ * Tuesday 12 January is Friday the 8th.
+ */
+export function orderDay(supplier: Supplier, delivery: Day, leadDays: number): Day {
+  let day = delivery;
+  for (let left = leadDays; left > 0; left--) {
+    do day = dayPlus(day, -1);
+    while (isClosed(supplier, day));
+  }
+  return day;
+}

@@ -1,0 +1,163 @@
+import { daysFrom, dayPlus, type Day } from '../calendar/day';
+import { supplierOf } from '../commission/lookup';
+import type { Commission, Material, Pack, Plant } from '../commission/schema';
+import type { TakeOffLine } from '../takeoff/line';
+import type { TakeOff } from '../takeoff/takeOff';
+import { type Finding } from '../units/finding';
+import { lastDelivery, orderDay } from './delivery';
+
+/** Packs of one line from one supplier, with the days that follow. */
+export interface OrderLine {
+  line: string;
+  name: string;
+  pack: string;
+  packWords: string;
+  count: number;
+  priceMinor: number;
+  /** Last day on which it can be ordered, the delivery that then brings it, and the day it is needed for. */
+  orderBy?: Day;
+  arriveBy?: Day;
+  neededOn: Day;
+  soakDays: number;
+  keepsDays?: number;
+}
+
+export interface SupplierOrder {
+  supplier: string;
+  name: string;
+  lines: OrderLine[];
+  totalMinor: number;
+  /** The earliest of its lines' days: one order, sent once. */
+  orderBy?: Day;
+}
+
+export interface Order {
+  buildDay: Day;
+  suppliers: SupplierOrder[];
+  totalMinor: number;
+  /** Lines for which the catalogue has no pack. */
+  unpriced: string[];
+  findings: Finding[];
+}
+
+/**
+ * The take-off by supplier, with order-by days back from the build day: delivery days, lead times, soaking
+ * before the build, and not earlier than it keeps. With `today`, what can no longer be had in time is found.
+ */
+export function order(commission: Commission, takeOff: TakeOff, today?: Day): Order {
+  const lines = takeOff.lines.flatMap((line) => orderLines(commission, line));
+  const ids = [...new Set(lines.map(({ supplier }) => supplier))];
+  const suppliers = ids.map((id): SupplierOrder => {
+    const own = lines.filter((l) => l.supplier === id).map((l) => l.orderLine);
+    return {
+      supplier: id,
+      name: supplierOf(commission, id).name,
+      lines: own,
+      totalMinor: own.reduce((sum, l) => sum + l.priceMinor, 0),
+      orderBy: earliest(own),
+    };
+  });
+  return {
+    buildDay: commission.brief.buildDay,
+    suppliers,
+    totalMinor: takeOff.totalMinor,
+    unpriced: takeOff.lines.filter((l) => !l.priced).map((l) => l.id),
+    findings: suppliers.flatMap((s) => s.lines.flatMap((l) => orderFindings(s, l, today))),
+  };
+}
+
+/** The earliest order-by day of a take-off line, or undefined when nothing of it is ordered. */
+export function orderByOf(order: Order, line: string): Day | undefined {
+  const days = order.suppliers.flatMap((s) => s.lines).filter((l) => l.line === line);
+  return earliest(days);
+}
+
+function earliest(lines: readonly OrderLine[]): Day | undefined {
+  return lines.flatMap((l) => (l.orderBy ? [l.orderBy] : [])).sort()[0];
+}
+
+function orderLines(commission: Commission, line: TakeOffLine): { supplier: string; orderLine: OrderLine }[] {
+  const entry = entryOf(commission, line.id);
+  return line.packs.map(({ pack: packId, count }) => {
+    const pack = entry!.packs!.find((p) => p.id === packId)!;
+    return { supplier: pack.supplier, orderLine: orderLine(commission, line, pack, count, soakDaysOf(entry)) };
+  });
+}
+
+function orderLine(
+  commission: Commission,
+  line: TakeOffLine,
+  pack: Pack,
+  count: number,
+  soakDays: number,
+): OrderLine {
+  const supplier = supplierOf(commission, pack.supplier);
+  const neededOn = dayPlus(commission.brief.buildDay, -soakDays);
+  const arriveBy = lastDelivery(supplier, neededOn);
+  return {
+    line: line.id,
+    name: line.name,
+    pack: pack.id,
+    packWords: `${count} × ${pack.size} ${pack.unit}`,
+    count,
+    priceMinor: count * pack.priceMinor,
+    orderBy: arriveBy && orderDay(supplier, arriveBy, pack.leadDays),
+    arriveBy,
+    neededOn,
+    soakDays,
+    keepsDays: pack.keepsDays,
+  };
+}
+
+function entryOf(commission: Commission, id: string): Material | Plant | undefined {
+  const { materials, plants } = commission.catalogue;
+  return materials.find((m) => m.id === id) ?? plants.find((p) => p.id === id);
+}
+
+function soakDaysOf(entry: Material | Plant | undefined): number {
+  return entry && 'soakDays' in entry ? ((entry.soakDays as number | undefined) ?? 0) : 0;
+}
+
+function orderFindings(supplier: SupplierOrder, line: OrderLine, today: Day | undefined): Finding[] {
+  const at = { line: line.line, supplier: supplier.supplier };
+  const found: Finding[] = [];
+  if (!line.orderBy || !line.arriveBy)
+    found.push({
+      id: 'order.never',
+      severity: 'stop',
+      at,
+      measured: 0,
+      limit: 1,
+      unit: 'deliveries',
+      says: `${supplier.name} does not deliver ${line.name} before ${line.neededOn}.`,
+      because: 'It is closed on every delivery day of the year before. Choose another supplier.',
+      source: `the entry of ${supplier.name}`,
+    });
+  else if (today !== undefined && line.orderBy < today) {
+    const late = daysFrom(line.orderBy, today);
+    found.push({
+      id: 'order.late',
+      severity: 'stop',
+      at,
+      measured: late,
+      limit: 0,
+      unit: 'days',
+      says: `${line.name} had to be ordered by ${line.orderBy}, ${late} ${late === 1 ? 'day' : 'days'} ago.`,
+      because: `${supplier.name} cannot bring it before ${line.neededOn}. Ask for it sooner, choose another supplier, or move the build day.`,
+      source: `lead time and delivery days of ${supplier.name}`,
+    });
+  }
+  if (line.arriveBy && line.keepsDays !== undefined && daysFrom(line.arriveBy, line.neededOn) > line.keepsDays)
+    found.push({
+      id: 'order.keeps',
+      severity: 'warn',
+      at,
+      measured: daysFrom(line.arriveBy, line.neededOn),
+      limit: line.keepsDays,
+      unit: 'days',
+      says: `${line.name} arrives ${daysFrom(line.arriveBy, line.neededOn)} days before it is needed and keeps ${line.keepsDays}.`,
+      because: 'The last delivery is too early. Choose another supplier or move the build day.',
+      source: `the pack's entry`,
+    });
+  return found;
+}

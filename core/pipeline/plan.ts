@@ -1,0 +1,65 @@
+import type { Day } from '../calendar/day';
+import { buildPlan, type BuildPlan } from '../build/buildPlan';
+import { carePlan, type CarePlan } from '../care/carePlan';
+import type { Commission } from '../commission/schema';
+import { order, type Order } from '../ordering/order';
+import { surveyFindings } from '../survey/findings';
+import { survey, type Survey, type SurveyAsk } from '../survey/survey';
+import { takeOff, type TakeOff } from '../takeoff/takeOff';
+import { bySeverity, type Finding } from '../units/finding';
+
+/** Everything that follows from one option of a commission. */
+export interface Plan {
+  survey: Survey;
+  takeOff: TakeOff;
+  order: Order;
+  build: BuildPlan;
+  care: CarePlan;
+  findings: Finding[];
+}
+
+export interface PlanAsk extends SurveyAsk {
+  /** The day against which order-by days are held; without it nothing is late. */
+  today?: Day;
+}
+
+/** The whole road from a drawn scape to its care, in one call. */
+export function plan(commission: Commission, ask: PlanAsk = {}): Plan {
+  const measured = survey(commission, ask);
+  const taken = takeOff(commission, measured);
+  const ordered = order(commission, taken, ask.today);
+  const build = buildPlan(commission, measured, taken);
+  const care = carePlan(commission, measured);
+  return {
+    survey: measured,
+    takeOff: taken,
+    order: ordered,
+    build,
+    care,
+    findings: bySeverity([
+      ...surveyFindings(commission, measured),
+      ...ordered.findings,
+      ...build.findings,
+      ...care.findings,
+      ...budgetFindings(commission, taken),
+    ]),
+  };
+}
+
+function budgetFindings({ brief, currency }: Commission, { totalMinor }: TakeOff): Finding[] {
+  if (brief.budgetMinor === undefined || totalMinor <= brief.budgetMinor) return [];
+  const money = (minor: number) => (minor / 100).toFixed(2);
+  return [
+    {
+      id: 'cost.budget',
+      severity: 'warn',
+      at: { field: 'brief.budgetMinor' },
+      measured: totalMinor / 100,
+      limit: brief.budgetMinor / 100,
+      unit: currency,
+      says: `Material for ${currency} ${money(totalMinor)}, ${money(brief.budgetMinor)} agreed.`,
+      because: 'Agree the difference, use more from the yard, or plant more economically.',
+      source: 'the brief',
+    },
+  ];
+}

@@ -1,0 +1,32 @@
+import { orderByOf } from '../ordering/order';
+import { rounded } from '../units/quantity';
+import type { Plan } from './plan';
+
+/** Decimals of figures handed to other programs. */
+const PLACES = 4;
+
+/**
+ * The answer of every command as plain data: the survey, the take-off's lines with their order-by days, and
+ * the findings; with the part asked for beside them. The height field and the workings of drawing stay out.
+ */
+export function report(plan: Plan, part: 'takeoff' | 'order' | 'build' | 'care'): unknown {
+  const { field: _field, standing: _standing, ...survey } = plan.survey;
+  const whole = {
+    survey,
+    lines: plan.takeOff.lines.map((line) => ({ ...line, orderBy: orderByOf(plan.order, line.id) })),
+    totalMinor: plan.takeOff.totalMinor,
+    ...(part === 'order' ? { order: plan.order } : {}),
+    ...(part === 'build' ? { build: plan.build } : {}),
+    ...(part === 'care' ? { care: plan.care } : {}),
+    findings: plan.findings,
+  };
+  return roundedThroughout(whole);
+}
+
+function roundedThroughout(value: unknown): unknown {
+  if (typeof value === 'number') return rounded(value, PLACES);
+  if (Array.isArray(value)) return value.map(roundedThroughout);
+  if (value !== null && typeof value === 'object')
+    return Object.fromEntries(Object.entries(value).map(([k, v]) => [k, roundedThroughout(v)]));
+  return value;
+}

@@ -1,0 +1,7 @@
+/** A plug for which less than this is missing is not bought: it is rounding, not area. */
+const ROUNDING = 1e-6;
+
+/** Whole plugs for an area, mm², at a spacing: 0.03 m² at 25 mm take 48. */
+export function plugsFor(areaMm2: number, spacingMm: number): number {
+  return Math.max(0, Math.ceil(areaMm2 / spacingMm ** 2 - ROUNDING));
+}

@@ -1,0 +1,96 @@
+import { cellCoverage } from '../geometry/coverage';
+import { polygonBounds, polygonContains, type Polygon } from '../geometry/polygon';
+import { layerTopsAt, type BedField } from '../substrate/bedField';
+import { cellGradient } from '../substrate/slope';
+
+/**
+ * Area of the bed's surface inside a region, mm², measured along the slope: each cell's plan area is divided
+ * by the cosine of its steepness. On a 45° bed it is √2 times the plan.
+ */
+export function slopedAreaMm2(field: BedField, region: Polygon): number {
+  const share = cellCoverage(field, region);
+  const cellMm2 = field.dxMm * field.dyMm;
+  let area = 0;
+  for (let row = 0, cell = 0; row < field.rows; row++) {
+    for (let column = 0; column < field.columns; column++, cell++) {
+      if (share[cell] > 0) area += share[cell] * cellMm2 * slopeFactor(field, column, row);
+    }
+  }
+  return area;
+}
+
+/**
+ * Surface for each square of plan, at most that of a 45° bed: where the bed ends in a step the corners of
+ * one cell stand on both of its sides, and nobody plants the face of a step.
+ */
+export function slopeFactor(field: BedField, column: number, row: number): number {
+  const [gx, gy] = cellGradient(field, column, row);
+  return Math.min(Math.SQRT2, Math.sqrt(1 + gx * gx + gy * gy));
+}
+
+/** A depth of soil and where it was found. */
+export interface DepthSpot {
+  mm: number;
+  xyMm: [number, number];
+}
+
+/** Distance between the spots at which an outline is asked along its edges, mm. */
+const EDGE_STEP_MM = 5;
+
+/**
+ * The thinnest soil under a region, mm: asked in the middle of every cell inside it and along its outline.
+ * `rooting` tells which layers roots can use (bagged filler is none). Undefined when the region lies outside.
+ */
+export function thinnestUnder(
+  field: BedField,
+  region: Polygon,
+  rooting: readonly boolean[],
+): DepthSpot | undefined {
+  let thinnest: DepthSpot | undefined;
+  const ask = (x: number, y: number, mm: number) => {
+    if (!thinnest || mm < thinnest.mm) thinnest = { mm, xyMm: [x, y] };
+  };
+  const { columns, rows, dxMm, dyMm } = field;
+  const [left, front, right, back] = polygonBounds(region);
+  for (let row = Math.max(0, Math.floor(front / dyMm)); row < rows && row * dyMm < back; row++) {
+    for (let column = Math.max(0, Math.floor(left / dxMm)); column < columns; column++) {
+      const x = (column + 0.5) * dxMm;
+      const y = (row + 0.5) * dyMm;
+      if (x > right) break;
+      if (!polygonContains(region, x, y)) continue;
+      let mm = 0;
+      const cell = row * columns + column;
+      rooting.forEach((roots, i) => (mm += roots ? field.thicknessMm[i][cell] : 0));
+      ask(x, y, mm);
+    }
+  }
+  for (const [x, y] of outline(region)) {
+    if (x < 0 || y < 0 || x > columns * dxMm || y > rows * dyMm) continue;
+    const tops = layerTopsAt(field, x, y);
+    ask(x, y, rooting.reduce((mm, roots, i) => mm + (roots ? tops[i] - (tops[i - 1] ?? 0) : 0), 0));
+  }
+  return thinnest;
+}
+
+function* outline(region: Polygon): Generator<[number, number]> {
+  for (let i = 0; i < region.length; i++) {
+    const [ax, ay] = region[i];
+    const [bx, by] = region[(i + 1) % region.length];
+    const steps = Math.max(1, Math.ceil(Math.hypot(bx - ax, by - ay) / EDGE_STEP_MM));
+    for (let s = 0; s < steps; s++) yield [ax + ((bx - ax) * s) / steps, ay + ((by - ay) * s) / steps];
+  }
+}
+
+/** Floor positions of plugs set out in staggered rows at a spacing inside a region, mm; for drawing. */
+export function plugSpots(region: Polygon, spacingMm: number, most = 2_000): [number, number][] {
+  const spots: [number, number][] = [];
+  const [left, front, right, back] = polygonBounds(region);
+  for (let row = 0, y = front + spacingMm / 2; y < back; row++, y += spacingMm) {
+    const shift = row % 2 === 0 ? 0.25 : 0.75;
+    for (let x = left + spacingMm * shift; x < right; x += spacingMm) {
+      if (spots.length >= most) return spots;
+      if (polygonContains(region, x, y)) spots.push([x, y]);
+    }
+  }
+  return spots;
+}

@@ -1,0 +1,141 @@
+import { cellCoverage, type Cells } from '../geometry/coverage';
+import type { Layer, Vessel } from '../commission/schema';
+import { floorCells } from './cells';
+import { layersAt, regionsAt, stackOf, type Stack } from './stack';
+
+/**
+ * The bed as a height field over the floor, before pieces stand in it. Cells carry means, for volumes and
+ * areas; corners (one more a row and a column) carry the heights at points, for contours, slopes and depths.
+ */
+export interface BedField extends Cells {
+  stack: Stack;
+  cellMm: number;
+  /** Mean height of the bed's surface in each cell, mm. */
+  surfaceMm: Float64Array;
+  /** Mean thickness of each layer in each cell, mm. */
+  thicknessMm: Float64Array[];
+  /** Height of the bed's surface at each corner, mm. */
+  cornerMm: Float64Array;
+  /** Thickness of each layer at each corner, mm. */
+  cornerThicknessMm: Float64Array[];
+  /** Number of the uppermost layer at each corner, −1 on bare glass. */
+  cornerLayer: Int8Array;
+}
+
+/** Points a side at which a cell is asked in which several regions end. */
+const FINE = 16;
+
+/** Computes the field. `cellMm` is near 5 mm unless told otherwise. */
+export function bedField(vessel: Vessel, bed: readonly Layer[], cellMm?: number): BedField {
+  const cells = floorCells(vessel, cellMm);
+  const stack = stackOf(bed, vessel);
+  const size = cells.columns * cells.rows;
+  const corners = (cells.columns + 1) * (cells.rows + 1);
+  const field: BedField = {
+    ...cells,
+    stack,
+    cellMm: Math.max(cells.dxMm, cells.dyMm),
+    surfaceMm: new Float64Array(size),
+    thicknessMm: bed.map(() => new Float64Array(size)),
+    cornerMm: new Float64Array(corners),
+    cornerThicknessMm: bed.map(() => new Float64Array(corners)),
+    cornerLayer: new Int8Array(corners).fill(-1),
+  };
+  fillCells(field);
+  fillCorners(field);
+  return field;
+}
+
+function fillCells(field: BedField): void {
+  const { columns, rows, dxMm, dyMm, stack } = field;
+  const coverage = stack.regions.map((region) => (region ? cellCoverage(field, region) : undefined));
+  const inside = new Uint8Array(stack.count);
+  const tops = new Float64Array(stack.count);
+  const add = (cell: number, x: number, y: number, weight: number) => {
+    layersAt(stack, x, y, inside, tops);
+    let below = 0;
+    for (let i = 0; i < stack.count; i++) {
+      field.thicknessMm[i][cell] += weight * (tops[i] - below);
+      below = tops[i];
+    }
+    field.surfaceMm[cell] += weight * below;
+  };
+  for (let row = 0; row < rows; row++) {
+    for (let column = 0; column < columns; column++) {
+      const cell = row * columns + column;
+      const x = (column + 0.5) * dxMm;
+      const y = (row + 0.5) * dyMm;
+      let partial = -1;
+      let partials = 0;
+      for (let i = 0; i < stack.count; i++) {
+        const share = coverage[i]?.[cell] ?? 1;
+        inside[i] = share >= 0.5 ? 1 : 0;
+        if (share > 1e-9 && share < 1 - 1e-9) {
+          partial = i;
+          partials++;
+        }
+      }
+      if (partials === 0) add(cell, x, y, 1);
+      else if (partials === 1) {
+        // One region ends in this cell: the bed with and without it, in the exact proportion of areas.
+        const share = coverage[partial]![cell];
+        inside[partial] = 1;
+        add(cell, x, y, share);
+        inside[partial] = 0;
+        add(cell, x, y, 1 - share);
+      } else
+        for (let k = 0; k < FINE * FINE; k++) {
+          const px = (column + ((k % FINE) + 0.5) / FINE) * dxMm;
+          const py = (row + (Math.floor(k / FINE) + 0.5) / FINE) * dyMm;
+          regionsAt(stack, px, py, inside);
+          add(cell, px, py, 1 / (FINE * FINE));
+        }
+    }
+  }
+}
+
+function fillCorners(field: BedField): void {
+  const { columns, rows, dxMm, dyMm, stack } = field;
+  const inside = new Uint8Array(stack.count);
+  const tops = new Float64Array(stack.count);
+  for (let row = 0; row <= rows; row++) {
+    for (let column = 0; column <= columns; column++) {
+      const corner = row * (columns + 1) + column;
+      const x = column * dxMm;
+      const y = row * dyMm;
+      regionsWithin(field, x, y, inside);
+      field.cornerMm[corner] = layersAt(stack, x, y, inside, tops);
+      let below = 0;
+      for (let i = 0; i < stack.count; i++) {
+        field.cornerThicknessMm[i][corner] = tops[i] - below;
+        if (tops[i] - below > 1e-9) field.cornerLayer[corner] = i;
+        below = tops[i];
+      }
+    }
+  }
+}
+
+/** A hair, mm: a spot on a wall is looked up that far inside, so that a region ending at the glass has it. */
+const HAIR_MM = 1e-6;
+
+function regionsWithin({ stack, columns, rows, dxMm, dyMm }: BedField, x: number, y: number, inside: Uint8Array): void {
+  const within = (v: number, most: number) => Math.min(Math.max(v, HAIR_MM), most - HAIR_MM);
+  regionsAt(stack, within(x, columns * dxMm), within(y, rows * dyMm), inside);
+}
+
+/** Upper surface of every layer at one spot, mm; spots outside the floor are taken at the nearest wall. */
+export function layerTopsAt(field: BedField, xMm: number, yMm: number): Float64Array {
+  const x = Math.min(Math.max(xMm, 0), field.columns * field.dxMm);
+  const y = Math.min(Math.max(yMm, 0), field.rows * field.dyMm);
+  const inside = new Uint8Array(field.stack.count);
+  const tops = new Float64Array(field.stack.count);
+  regionsWithin(field, x, y, inside);
+  layersAt(field.stack, x, y, inside, tops);
+  return tops;
+}
+
+/** Height of the bed's surface at one spot, mm. */
+export function surfaceAt(field: BedField, xMm: number, yMm: number): number {
+  const tops = layerTopsAt(field, xMm, yMm);
+  return tops.length > 0 ? tops[tops.length - 1] : 0;
+}

@@ -1,0 +1,47 @@
+import type { BedField } from './bedField';
+
+/** A slope and where it was found. */
+export interface SlopeSpot {
+  deg: number;
+  xyMm: [number, number];
+}
+
+/** Rise of the bed's surface along x and y in one cell (mm a mm), from its four corners. */
+export function cellGradient(field: BedField, column: number, row: number): [number, number] {
+  const { columns, dxMm, dyMm, cornerMm } = field;
+  const near = row * (columns + 1) + column;
+  const far = near + columns + 1;
+  const [a, b, c, d] = [cornerMm[near], cornerMm[near + 1], cornerMm[far], cornerMm[far + 1]];
+  return [(b - a + d - c) / (2 * dxMm), (c - a + d - b) / (2 * dyMm)];
+}
+
+/**
+ * The steepest spot of one layer's own upper surface, degrees. Cells across which the layer ends are passed
+ * over: the edge of a sand path is a step that something holds, not a slope.
+ */
+export function steepestOf(field: BedField, layer: number): SlopeSpot {
+  const { columns, rows, dxMm, dyMm } = field;
+  const best: SlopeSpot = { deg: 0, xyMm: [0, 0] };
+  const top = (corner: number) => {
+    let z = 0;
+    for (let i = 0; i <= layer; i++) z += field.cornerThicknessMm[i][corner];
+    return z;
+  };
+  const present = (corner: number) => field.cornerThicknessMm[layer][corner] > 1e-9;
+  let steepest = 0;
+  for (let row = 0; row < rows; row++) {
+    for (let column = 0; column < columns; column++) {
+      const near = row * (columns + 1) + column;
+      const far = near + columns + 1;
+      if (!(present(near) && present(near + 1) && present(far) && present(far + 1))) continue;
+      const [a, b, c, d] = [top(near), top(near + 1), top(far), top(far + 1)];
+      const rise = Math.hypot((b - a + d - c) / (2 * dxMm), (c - a + d - b) / (2 * dyMm));
+      if (rise > steepest) {
+        steepest = rise;
+        best.xyMm = [(column + 0.5) * dxMm, (row + 0.5) * dyMm];
+      }
+    }
+  }
+  best.deg = (Math.atan(steepest) * 180) / Math.PI;
+  return best;
+}

@@ -1,0 +1,58 @@
+import type { Layer } from '../commission/schema';
+import { MM3_PER_L } from '../units/volume';
+import type { BedField } from '../substrate/bedField';
+import { steepestOf } from '../substrate/slope';
+
+export interface LayerSurvey {
+  id: string;
+  material: string;
+  /** Space between its surfaces. */
+  grossL: number;
+  /** What pieces take up in it. */
+  takenByPiecesL: number;
+  /** Gross less pieces: what there is of it. */
+  volumeL: number;
+  /** Floor that it covers, m². */
+  areaM2: number;
+  /** Thinnest and thickest spot where it is present; both 0 where it is nowhere. */
+  minMm: number;
+  maxMm: number;
+  steepestDeg: number;
+  steepestAt: [number, number];
+}
+
+/** Below this a layer counts as absent, mm: it has run out under the next one. */
+const ABSENT_MM = 0.01;
+
+/** Measures every layer of the bed, before pieces. */
+export function surveyLayers(field: BedField, bed: readonly Layer[]): LayerSurvey[] {
+  const cellMm2 = field.dxMm * field.dyMm;
+  return bed.map((layer, i) => {
+    let volume = 0;
+    let covered = 0;
+    for (const mm of field.thicknessMm[i]) {
+      volume += mm;
+      if (mm > ABSENT_MM) covered++;
+    }
+    let min = Infinity;
+    let max = 0;
+    for (const mm of field.cornerThicknessMm[i]) {
+      if (mm > ABSENT_MM && mm < min) min = mm;
+      if (mm > max) max = mm;
+    }
+    const steepest = steepestOf(field, i);
+    const grossL = (volume * cellMm2) / MM3_PER_L;
+    return {
+      id: layer.id,
+      material: layer.material,
+      grossL,
+      takenByPiecesL: 0,
+      volumeL: grossL,
+      areaM2: (covered * cellMm2) / 1e6,
+      minMm: min === Infinity ? 0 : min,
+      maxMm: max,
+      steepestDeg: steepest.deg,
+      steepestAt: steepest.xyMm,
+    };
+  });
+}

@@ -1,0 +1,46 @@
+import type { Material, Vessel } from '../commission/schema';
+import { pouredL } from '../substrate/pour';
+import { kilonewtonsFromKg } from '../units/mass';
+import { footprintM2, glassKg } from '../vessel/box';
+import { FRESH_WATER_KG_PER_L } from '../hardscape/buoyancy';
+import type { LayerSurvey } from './layers';
+import type { PieceSurvey } from './pieces';
+
+/** What bears on the floor, kg, part by part, and spread over what stands on it. */
+export interface MassSurvey {
+  glassKg: number;
+  waterKg: number;
+  bedKg: number;
+  piecesKg: number;
+  standKg: number;
+  totalKg: number;
+  footprintM2: number;
+  knPerM2: number;
+}
+
+/** Bulk density of a bed material that has none, kg/L: between soil and gravel (from memory). */
+const USUAL_BULK_KG_PER_L = 1.2;
+
+/** Adds up glass, water in the vessel (in the bed's pores too), bed as poured, pieces and stand. */
+export function weigh(
+  vessel: Vessel,
+  materials: readonly Material[],
+  layers: readonly LayerSurvey[],
+  pieces: readonly PieceSurvey[],
+  waterL: number,
+): MassSurvey {
+  const parts = {
+    glassKg: glassKg(vessel),
+    waterKg: waterL * FRESH_WATER_KG_PER_L,
+    bedKg: layers.reduce(
+      (kg, l, i) =>
+        kg + pouredL(l.volumeL, materials[i].settles) * (materials[i].bulkKgPerL ?? USUAL_BULK_KG_PER_L),
+      0,
+    ),
+    piecesKg: pieces.reduce((kg, p) => kg + p.massKg, 0),
+    standKg: vessel.standKg ?? 0,
+  };
+  const totalKg = Object.values(parts).reduce((a, b) => a + b, 0);
+  const area = footprintM2(vessel);
+  return { ...parts, totalKg, footprintM2: area, knPerM2: kilonewtonsFromKg(totalKg) / area };
+}

@@ -1,0 +1,49 @@
+import type { Shape } from '../commission/schema';
+import type { Columns } from '../hardscape/columns';
+import type { Displaced } from '../hardscape/displace';
+import type { BedField } from '../substrate/bedField';
+import type { LayerSurvey } from './layers';
+
+/** One remembered result and what it was made from. */
+export interface Slot<T> {
+  key?: readonly unknown[];
+  value?: T;
+}
+
+/**
+ * What a survey may take over from the one before: everything whose inputs are the same. Objects are
+ * compared by identity, so a document must be changed by replacing what changes. It never alters a result.
+ */
+export interface SurveyMemo {
+  field: Slot<BedField>;
+  layers: Slot<LayerSurvey[]>;
+  columns: WeakMap<Shape, Map<string, Columns>>;
+  displaced: Map<string, Slot<Displaced>>;
+  areas: Map<string, Slot<unknown>>;
+  slot<T>(slots: Map<string, Slot<T>>, id: string): Slot<T>;
+}
+
+export function newMemo(): SurveyMemo {
+  return {
+    field: {},
+    layers: {},
+    columns: new WeakMap(),
+    displaced: new Map(),
+    areas: new Map(),
+    slot(slots, id) {
+      const slot = slots.get(id) ?? {};
+      slots.set(id, slot);
+      return slot;
+    },
+  };
+}
+
+/** The slot's value when it was made from the same key, otherwise a new one, which it then keeps. */
+export function remembered<T>(slot: Slot<T>, key: readonly unknown[], make: () => T): T {
+  const same = slot.key?.length === key.length && slot.key.every((k, i) => Object.is(k, key[i]));
+  if (!same) {
+    slot.value = make();
+    slot.key = key;
+  }
+  return slot.value as T;
+}

@@ -1,0 +1,172 @@
+import { materialOf, optionOf, plantOf } from '../commission/lookup';
+import type { Commission, Material, Option, Vessel } from '../commission/schema';
+import { columnsOf } from '../hardscape/columns';
+import { displace, mayOverlap, type Displaced } from '../hardscape/displace';
+import { settle, settlingOrder, type Standing } from '../hardscape/settle';
+import { bedField, type BedField } from '../substrate/bedField';
+import { MM3_PER_L } from '../units/volume';
+import { litresToHeight } from '../vessel/box';
+import { surveyGroups, type GroupSurvey } from './groups';
+import { surveyLayers, type LayerSurvey } from './layers';
+import { weigh, type MassSurvey } from './masses';
+import { newMemo, remembered, type SurveyMemo } from './memo';
+import { surveyPieces, type PieceSurvey } from './pieces';
+import { surveyPlantings, type PlantingSurvey } from './plantings';
+
+/** What is there: volumes in L, masses in kg, lengths in mm, measured from the drawing. */
+export interface Survey {
+  optionId: string;
+  /** Size of the cells the floor was read in, mm. */
+  cellMm: number;
+  cells: number;
+  brimL: number;
+  waterLineL: number;
+  /** Water above the bed, less pieces. */
+  freeWaterL: number;
+  /** Water between the grains of the bed, below the water line. */
+  poreWaterL: number;
+  /** Layers, less the pieces that stand in them. */
+  bedL: number;
+  /** Pieces inside the vessel, space they share counted once. */
+  piecesL: number;
+  /** Above the bed and the water line, less pieces. */
+  airL: number;
+  floorKg: number;
+  floorKnPerM2: number;
+  masses: MassSurvey;
+  layers: LayerSurvey[];
+  pieces: PieceSurvey[];
+  groups: GroupSurvey[];
+  plantings: PlantingSurvey[];
+  /** The height field it was measured on, and the pieces as they stand; for drawing. */
+  field: BedField;
+  standing: Standing[];
+}
+
+export interface SurveyInput {
+  commission: Commission;
+  option: Option;
+  vessel: Vessel;
+  field: BedField;
+  /** The bed's materials, from the bottom up. */
+  bedMaterials: Material[];
+  standing: Standing[];
+  displaced: Displaced[];
+}
+
+export interface SurveyAsk {
+  optionId?: string;
+  /** Size of the cells; near 5 mm when left out. */
+  cellMm?: number;
+  /** Keeps what has not changed between surveys of a scape that is being worked on. */
+  memo?: SurveyMemo;
+}
+
+/**
+ * Measures an option of a commission. The bed is read as a height field over the floor; each piece as
+ * upright columns that are held against the bed's layers, the water line and the pieces before it. Layers,
+ * pieces, free water and air add up to the brim exactly.
+ */
+export function survey(commission: Commission, ask: SurveyAsk = {}): Survey {
+  const memo = ask.memo ?? newMemo();
+  const option = optionOf(commission, ask.optionId);
+  const { vessel } = commission;
+  const field = remembered(memo.field, [option.bed, JSON.stringify([vessel.innerMm, ask.cellMm])], () =>
+    bedField(vessel, option.bed, ask.cellMm),
+  );
+  const standing = stand(option, field, memo);
+  const displaced = measure(standing, field, vessel, memo);
+  const bedMaterials = option.bed.map((layer) => materialOf(commission, layer.material));
+  const input: SurveyInput = { commission, option, vessel, field, bedMaterials, standing, displaced };
+
+  const layers = remembered(memo.layers, [field, option.bed], () => surveyLayers(field, option.bed));
+  const nettoLayers = layers.map((layer, i) => {
+    const takenL = sum(displaced, (d) => d.ownInLayer[i]) / MM3_PER_L;
+    return { ...layer, takenByPiecesL: takenL, volumeL: layer.grossL - takenL };
+  });
+  const pieces = surveyPieces(input);
+  const waterLineL = litresToHeight(vessel, vessel.waterLineMm);
+  const brimL = litresToHeight(vessel, vessel.innerMm.height);
+  const open = openMm3(field, vessel);
+  const freeWaterL = (open.water - sum(displaced, (d) => d.ownInFreeWater)) / MM3_PER_L;
+  const airL = (open.air - sum(displaced, (d) => d.ownInAir)) / MM3_PER_L;
+  const bedL = nettoLayers.reduce((total, l) => total + l.volumeL, 0);
+  const poreWaterL = poreWater(nettoLayers, bedMaterials);
+  const piecesL =
+    sum(displaced, (d) => d.ownInLayer.reduce((a, b) => a + b, 0) + d.ownInFreeWater + d.ownInAir) / MM3_PER_L;
+  const masses = weigh(vessel, bedMaterials, nettoLayers, pieces, freeWaterL + poreWaterL);
+  return {
+    optionId: option.id,
+    cellMm: field.cellMm,
+    cells: field.columns * field.rows,
+    brimL,
+    waterLineL,
+    freeWaterL,
+    poreWaterL,
+    bedL,
+    piecesL,
+    airL,
+    floorKg: masses.totalKg,
+    floorKnPerM2: masses.knPerM2,
+    masses,
+    layers: nettoLayers,
+    pieces,
+    groups: surveyGroups(input),
+    plantings: surveyPlantings(input, memo, (id) => plantOf(commission, id)),
+    field,
+    standing,
+  };
+}
+
+function stand(option: Option, field: BedField, memo: SurveyMemo): Standing[] {
+  const placed = new Map<string, Standing>();
+  for (const piece of settlingOrder(option.pieces)) {
+    const key = JSON.stringify([piece.turnDeg, piece.tiltDeg]);
+    const shapes = memo.columns.get(piece.shape) ?? new Map();
+    memo.columns.set(piece.shape, shapes);
+    // A piece that is being turned would leave columns of every angle behind: only the last few are kept.
+    if (!shapes.has(key) && shapes.size > 4) shapes.clear();
+    const columns = shapes.get(key) ?? columnsOf(piece.shape, piece.turnDeg, piece.tiltDeg);
+    shapes.set(key, columns);
+    placed.set(piece.id, settle(piece, columns, field, placed));
+  }
+  return option.pieces.map((piece) => placed.get(piece.id)!);
+}
+
+function measure(standing: Standing[], field: BedField, vessel: Vessel, memo: SurveyMemo): Displaced[] {
+  return standing.map((s, i) => {
+    const earlier = standing.slice(0, i).filter((e) => mayOverlap(e, s));
+    const place = (p: Standing) => [p.xMm, p.yMm, p.zMm];
+    const key = [
+      field,
+      s.columns,
+      ...earlier.map((e) => e.columns),
+      JSON.stringify([vessel.waterLineMm, place(s), earlier.map(place)]),
+    ];
+    return remembered(memo.slot(memo.displaced, s.piece.id), key, () => displace(s, field, vessel, earlier));
+  });
+}
+
+/** Space above the bed, below and above the water line, before pieces, mm³. */
+function openMm3(field: BedField, vessel: Vessel): { water: number; air: number } {
+  const cellMm2 = field.dxMm * field.dyMm;
+  let water = 0;
+  let air = 0;
+  for (const surface of field.surfaceMm) {
+    const line = Math.max(vessel.waterLineMm, surface);
+    water += line - surface;
+    air += vessel.innerMm.height - line;
+  }
+  return { water: water * cellMm2, air: air * cellMm2 };
+}
+
+/** Space between grains when the material does not say: loosely packed grains, 0.40 (common practice). */
+const USUAL_PORES = 0.4;
+
+function poreWater(layers: readonly LayerSurvey[], materials: readonly Material[]): number {
+  return layers.reduce((total, l, i) => total + (materials[i].pores ?? USUAL_PORES) * l.volumeL, 0);
+}
+
+function sum(displaced: readonly Displaced[], pick: (d: Displaced) => number): number {
+  return displaced.reduce((total, d) => total + pick(d), 0);
+}

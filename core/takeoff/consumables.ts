@@ -1,0 +1,141 @@
+import { materialOf, optionOf } from '../commission/lookup';
+import type { Commission, Joint, Material } from '../commission/schema';
+import type { Survey } from '../survey/survey';
+import { rounded, type Working } from '../units/quantity';
+import { pouredL } from '../substrate/pour';
+import { lineOf, type TakeOffLine } from './line';
+
+type ConsumableKind = Extract<
+  Material['kind'],
+  'glue' | 'fibre' | 'mesh-bag' | 'conditioner' | 'pad' | 'tie'
+>;
+
+interface Consumable {
+  kind: ConsumableKind;
+  name: string;
+  value: number;
+  unit: string;
+  workings: Working[];
+}
+
+/** Glue a contact takes, g: liquid soaked into a wad, gel, or silicone (common practice). */
+const GLUE_G: Record<Joint['method'], number> = { 'fibre-glue': 4, 'gel-glue': 3, silicone: 25, tie: 0 };
+/** Fibre in a wad, g (common practice). */
+const FIBRE_G = 1.5;
+/** Length of line for one tie, m (common practice). */
+const TIE_M = 0.6;
+/** Filler that one mesh bag holds, L, so that it can still be shaped (common practice). */
+const BAG_L = 2.5;
+/** Conditioner when its entry does not say, mL for each 100 L (common practice; the label decides). */
+const USUAL_DOSE_ML = 25;
+
+/** What follows from joints, filler, pieces on bare glass and litres: small things that stop a day if forgotten. */
+export function consumableLines(commission: Commission, survey: Survey): TakeOffLine[] {
+  const wanted = [
+    ...gluing(commission, survey),
+    bags(commission, survey),
+    pads(commission, survey),
+    conditioner(commission, survey),
+  ];
+  return wanted.flatMap((c) => {
+    if (!c || c.value <= 0) return [];
+    const material = commission.catalogue.materials.find((m) => m.kind === c.kind);
+    return [
+      lineOf({
+        id: material?.id ?? c.kind,
+        kind: 'consumables',
+        name: material?.name ?? c.name,
+        measured: { value: c.value, unit: c.unit },
+        needed: { value: c.value, unit: c.unit },
+        packs: material?.packs,
+        workings: c.workings,
+      }),
+    ];
+  });
+}
+
+/** Contacts in a joint: one fewer than the pieces it brings together. */
+function contacts(joints: readonly Joint[]): number {
+  return joints.reduce((sum, j) => sum + j.pieces.length - 1, 0);
+}
+
+function gluing(commission: Commission, survey: Survey): Consumable[] {
+  const { joints } = optionOf(commission, survey.optionId);
+  const byMethod = (method: Joint['method']) => contacts(joints.filter((j) => j.method === method));
+  const glued = joints.filter((j) => j.method !== 'tie');
+  const grams = glued.reduce((sum, j) => sum + GLUE_G[j.method] * (j.pieces.length - 1), 0);
+  const wads = byMethod('fibre-glue');
+  const ties = byMethod('tie');
+  const count = (n: number) => ({ step: 'contacts', value: n, unit: 'contact' });
+  return [
+    {
+      kind: 'glue',
+      name: 'Glue for joints',
+      value: grams,
+      unit: 'g',
+      workings: [
+        count(contacts(glued)),
+        { step: 'glue at each: 4 g liquid, 3 g gel, 25 g silicone', value: grams, unit: 'g', note: 'common practice' },
+      ],
+    },
+    {
+      kind: 'fibre',
+      name: 'Fibre for wads',
+      value: wads * FIBRE_G,
+      unit: 'g',
+      workings: [count(wads), { step: `${FIBRE_G} g a wad`, value: wads * FIBRE_G, unit: 'g', note: 'common practice' }],
+    },
+    {
+      kind: 'tie',
+      name: 'Line for ties',
+      value: ties * TIE_M,
+      unit: 'm',
+      workings: [count(ties), { step: `${TIE_M} m each`, value: ties * TIE_M, unit: 'm', note: 'common practice' }],
+    },
+  ];
+}
+
+function bags(commission: Commission, survey: Survey): Consumable {
+  const litres = survey.layers
+    .filter((l) => materialOf(commission, l.material).kind === 'filler')
+    .reduce((sum, l) => sum + pouredL(l.volumeL, materialOf(commission, l.material).settles), 0);
+  const count = Math.ceil(litres / BAG_L - 1e-9);
+  return {
+    kind: 'mesh-bag',
+    name: 'Mesh bags for filler',
+    value: count,
+    unit: 'piece',
+    workings: [
+      { step: 'filler', value: litres, unit: 'L' },
+      { step: `${BAG_L} L a bag, so that it can be shaped`, value: count, unit: 'piece', note: 'common practice' },
+    ],
+  };
+}
+
+function pads(commission: Commission, survey: Survey): Consumable {
+  const standing = optionOf(commission, survey.optionId).pieces.filter((p) => p.stand.kind === 'floor');
+  return {
+    kind: 'pad',
+    name: 'Foam or grid under pieces on the glass',
+    value: standing.length,
+    unit: 'piece',
+    workings: [{ step: 'pieces on bare glass', value: standing.length, unit: 'piece' }],
+  };
+}
+
+function conditioner(commission: Commission, survey: Survey): Consumable {
+  const material = commission.catalogue.materials.find((m) => m.kind === 'conditioner');
+  const dose = material?.dosePer100L ?? USUAL_DOSE_ML;
+  const litres = survey.freeWaterL + survey.poreWaterL;
+  const millilitres = (litres * dose) / 100;
+  return {
+    kind: 'conditioner',
+    name: 'Water conditioner',
+    value: millilitres,
+    unit: 'mL',
+    workings: [
+      { step: 'water of the first fill', value: rounded(litres, 1), unit: 'L', note: 'free and in the bed' },
+      { step: `${dose} mL for each 100 L`, value: millilitres, unit: 'mL', note: 'the label decides' },
+    ],
+  };
+}

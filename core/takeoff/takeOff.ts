@@ -1,0 +1,26 @@
+import type { Commission } from '../commission/schema';
+import type { Survey } from '../survey/survey';
+import { consumableLines } from './consumables';
+import { hardscapeLines } from './hardscape';
+import type { LineKind, TakeOffLine } from './line';
+import { plantLines } from './plants';
+import { substrateLines } from './substrate';
+
+/** What the scape takes, with the workings of every line; money in minor units of the document's currency. */
+export interface TakeOff {
+  lines: TakeOffLine[];
+  totalMinor: number;
+}
+
+export const LINE_KINDS: readonly LineKind[] = ['substrate', 'hardscape', 'plants', 'consumables'];
+
+/** From what was measured to whole packs at the least price. */
+export function takeOff(commission: Commission, survey: Survey): TakeOff {
+  const lines = [
+    ...substrateLines(commission, survey),
+    ...hardscapeLines(commission, survey),
+    ...plantLines(commission, survey),
+    ...consumableLines(commission, survey),
+  ];
+  return { lines, totalMinor: lines.reduce((sum, line) => sum + line.priceMinor, 0) };
+}

@@ -1,0 +1,40 @@
+export type Severity = 'stop' | 'warn' | 'note';
+
+/** What a finding is about; the interface puts its mark there. */
+export interface FindingPlace {
+  piece?: string;
+  pieces?: string[];
+  plant?: string;
+  layer?: string;
+  line?: string;
+  supplier?: string;
+  field?: string;
+  /** Floor position in mm from the inner front-left corner. */
+  xyMm?: [number, number];
+}
+
+/**
+ * Something measured that lies outside a limit. It states both figures and leaves the judgement to the
+ * designer.
+ */
+export interface Finding {
+  id: string;
+  severity: Severity;
+  at: FindingPlace;
+  measured: number;
+  limit: number;
+  unit: string;
+  /** What is the matter, one sentence. */
+  says: string;
+  /** Why it matters and what would settle it. */
+  because: string;
+  /** Where the limit comes from: a publication, `common practice`, or the document's own figure. */
+  source: string;
+}
+
+const RANK: Record<Severity, number> = { stop: 0, warn: 1, note: 2 };
+
+/** Most severe first, otherwise in the order in which they were found. */
+export function bySeverity(findings: readonly Finding[]): Finding[] {
+  return [...findings].sort((a, b) => RANK[a.severity] - RANK[b.severity]);
+}

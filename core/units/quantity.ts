@@ -1,0 +1,23 @@
+/** A figure with its unit, e.g. `{ value: 3.58, unit: 'L' }`. */
+export interface Quantity {
+  value: number;
+  unit: string;
+}
+
+/**
+ * One named step on the way from the drawing to the pack. A line of the take-off carries them in order, so
+ * that every figure on a screen can be followed back to what was measured.
+ */
+export interface Working extends Quantity {
+  step: string;
+  /** Where the step's factor comes from, e.g. "settles 7 % on flooding, material". */
+  note?: string;
+}
+
+/** Decimal places by which a figure is handed out; the computation itself is never rounded. */
+export function rounded(value: number, places: number): number {
+  const scale = 10 ** places;
+  const scaled = value * scale;
+  // Nudged by a billionth so that 1.005, stored as 1.00499999…, still rounds as it is written.
+  return (Math.round(scaled + Math.sign(scaled) * 1e-9) + 0) / scale;
+}
