@@ -1,5 +1,5 @@
-import { layersAt, regionsAt } from '../substrate/stack';
-import type { BedField } from '../substrate/bedField';
+import { cellAt, regionHas, type BedField } from '../substrate/bedField';
+import { layersAt } from '../substrate/stack';
 import type { Vessel } from '../commission/schema';
 import type { Standing } from './settle';
 
@@ -46,7 +46,11 @@ export function displace(
         for (let k = from; k < to; k++) out.outside += col.hi[k] - col.lo[k];
         continue;
       }
-      regionsAt(stack, x, y, inside);
+      const cell = cellAt(field, x, y);
+      for (let i = 0; i < stack.count; i++) {
+        const region = stack.regions[i];
+        inside[i] = !region || regionHas(region, field.coverage[i]![cell], x, y) ? 1 : 0;
+      }
       const surface = layersAt(stack, x, y, inside, tops);
       const line = Math.max(surface, vessel.waterLineMm);
       let onSurface = false;

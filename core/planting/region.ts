@@ -1,14 +1,13 @@
-import { cellCoverage } from '../geometry/coverage';
 import { polygonBounds, polygonContains, type Polygon } from '../geometry/polygon';
 import { layerTopsAt, type BedField } from '../substrate/bedField';
 import { cellGradient } from '../substrate/slope';
 
 /**
  * Area of the bed's surface inside a region, mm², measured along the slope: each cell's plan area is divided
- * by the cosine of its steepness. On a 45° bed it is √2 times the plan.
+ * by the cosine of its steepness. On a 45° bed it is √2 times the plan. `share` tells which part of each
+ * cell the region covers.
  */
-export function slopedAreaMm2(field: BedField, region: Polygon): number {
-  const share = cellCoverage(field, region);
+export function slopedAreaMm2(field: BedField, share: Float64Array): number {
   const cellMm2 = field.dxMm * field.dyMm;
   let area = 0;
   for (let row = 0, cell = 0; row < field.rows; row++) {

@@ -1,4 +1,5 @@
 import { cellCoverage, type Cells } from '../geometry/coverage';
+import { polygonContains, type Polygon } from '../geometry/polygon';
 import type { Layer, Vessel } from '../commission/schema';
 import { floorCells } from './cells';
 import { layersAt, regionsAt, stackOf, type Stack } from './stack';
@@ -9,6 +10,8 @@ import { layersAt, regionsAt, stackOf, type Stack } from './stack';
  */
 export interface BedField extends Cells {
   stack: Stack;
+  /** Which part of each cell a layer's region covers; left out for a layer without one. */
+  coverage: (Float64Array | undefined)[];
   cellMm: number;
   /** Mean height of the bed's surface in each cell, mm. */
   surfaceMm: Float64Array;
@@ -20,6 +23,8 @@ export interface BedField extends Cells {
   cornerThicknessMm: Float64Array[];
   /** Number of the uppermost layer at each corner, −1 on bare glass. */
   cornerLayer: Int8Array;
+  /** Number of the last layer that cuts at each corner, −1 where none does: the edge of a cut is a step. */
+  cornerCut: Int8Array;
 }
 
 /** Points a side at which a cell is asked in which several regions end. */
@@ -34,12 +39,14 @@ export function bedField(vessel: Vessel, bed: readonly Layer[], cellMm?: number)
   const field: BedField = {
     ...cells,
     stack,
+    coverage: stack.regions.map((region) => (region ? cellCoverage(cells, region) : undefined)),
     cellMm: Math.max(cells.dxMm, cells.dyMm),
     surfaceMm: new Float64Array(size),
     thicknessMm: bed.map(() => new Float64Array(size)),
     cornerMm: new Float64Array(corners),
     cornerThicknessMm: bed.map(() => new Float64Array(corners)),
     cornerLayer: new Int8Array(corners).fill(-1),
+    cornerCut: new Int8Array(corners).fill(-1),
   };
   fillCells(field);
   fillCorners(field);
@@ -47,8 +54,7 @@ export function bedField(vessel: Vessel, bed: readonly Layer[], cellMm?: number)
 }
 
 function fillCells(field: BedField): void {
-  const { columns, rows, dxMm, dyMm, stack } = field;
-  const coverage = stack.regions.map((region) => (region ? cellCoverage(field, region) : undefined));
+  const { columns, rows, dxMm, dyMm, stack, coverage } = field;
   const inside = new Uint8Array(stack.count);
   const tops = new Float64Array(stack.count);
   const add = (cell: number, x: number, y: number, weight: number) => {
@@ -109,10 +115,24 @@ function fillCorners(field: BedField): void {
       for (let i = 0; i < stack.count; i++) {
         field.cornerThicknessMm[i][corner] = tops[i] - below;
         if (tops[i] - below > 1e-9) field.cornerLayer[corner] = i;
+        if (inside[i] === 1 && stack.cutsToMm[i] >= 0) field.cornerCut[corner] = i;
         below = tops[i];
       }
     }
   }
+}
+
+/** Number of the cell that a spot on the floor lies in. */
+export function cellAt({ columns, rows, dxMm, dyMm }: Cells, x: number, y: number): number {
+  const column = Math.min(columns - 1, Math.floor(x / dxMm));
+  const row = Math.min(rows - 1, Math.floor(y / dyMm));
+  return row * columns + column;
+}
+
+/** Whether a region has a spot, from its cover of the spot's cell; only at its edge is the outline asked. */
+export function regionHas(region: Polygon, share: number, x: number, y: number): boolean {
+  if (share < 1e-9) return false;
+  return share > 1 - 1e-9 || polygonContains(region, x, y);
 }
 
 /** A hair, mm: a spot on a wall is looked up that far inside, so that a region ending at the glass has it. */

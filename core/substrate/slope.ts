@@ -28,12 +28,14 @@ export function steepestOf(field: BedField, layer: number): SlopeSpot {
     return z;
   };
   const present = (corner: number) => field.cornerThicknessMm[layer][corner] > 1e-9;
+  const { cornerCut: cut } = field;
   let steepest = 0;
   for (let row = 0; row < rows; row++) {
     for (let column = 0; column < columns; column++) {
       const near = row * (columns + 1) + column;
       const far = near + columns + 1;
       if (!(present(near) && present(near + 1) && present(far) && present(far + 1))) continue;
+      if (cut[near] !== cut[near + 1] || cut[near] !== cut[far] || cut[near] !== cut[far + 1]) continue;
       const [a, b, c, d] = [top(near), top(near + 1), top(far), top(far + 1)];
       const rise = Math.hypot((b - a + d - c) / (2 * dxMm), (c - a + d - b) / (2 * dyMm));
       if (rise > steepest) {

@@ -1,5 +1,7 @@
-import type { Plant, Planting } from '../commission/schema';
-import { polygonContains, type Polygon } from '../geometry/polygon';
+import type { Plant } from '../commission/schema';
+import { cellCoverage } from '../geometry/coverage';
+import type { Polygon } from '../geometry/polygon';
+import { cellAt, regionHas } from '../substrate/bedField';
 import { slopedAreaMm2, slopeFactor, thinnestUnder, type DepthSpot } from '../planting/region';
 import { plugsFor } from '../planting/plugs';
 import { remembered, type SurveyMemo } from './memo';
@@ -29,11 +31,12 @@ export function surveyPlantings(
     const counted = { id, plant, slopedM2: 0, standingM2: 0, netM2: 0, plugs: planting.count ?? 0 };
     if (!region) return counted;
     const key = [input.field, JSON.stringify(region), rooting.join()];
-    const bare = remembered(memo.slot(memo.areas, `planting ${id}`), key, () => ({
-      sloped: slopedAreaMm2(input.field, region),
-      thinnest: thinnestUnder(input.field, region, rooting),
-    })) as { sloped: number; thinnest?: DepthSpot };
-    const standing = standingMm2(input, planting, region, memo);
+    const bare = remembered(memo.slot(memo.areas, `planting ${id}`), key, () => {
+      const share = cellCoverage(input.field, region);
+      const sloped = slopedAreaMm2(input.field, share);
+      return { share, sloped, thinnest: thinnestUnder(input.field, region, rooting) };
+    }) as { share: Float64Array; sloped: number; thinnest?: DepthSpot };
+    const standing = standingMm2(input, id, region, bare.share, memo);
     const net = Math.max(0, bare.sloped - standing);
     return {
       ...counted,
@@ -47,20 +50,23 @@ export function surveyPlantings(
 }
 
 /** Surface inside a region that pieces stand on, mm², measured along the slope like the region itself. */
-function standingMm2(input: SurveyInput, planting: Planting, region: Polygon, memo: SurveyMemo): number {
-  const { field, standing, displaced } = input;
-  const shape = JSON.stringify(region);
+function standingMm2(
+  { field, standing, displaced }: SurveyInput,
+  id: string,
+  region: Polygon,
+  share: Float64Array,
+  memo: SurveyMemo,
+): number {
   let area = 0;
   displaced.forEach((d, i) => {
-    const slot = memo.slot(memo.areas, `standing ${planting.id} ${standing[i].piece.id}`);
-    area += remembered(slot, [d, shape, field], () => {
+    const slot = memo.slot(memo.areas, `standing ${id} ${standing[i].piece.id}`);
+    area += remembered(slot, [d, share], () => {
       let mm2 = 0;
       for (let k = 0; k < d.footXY.length; k += 2) {
         const [x, y] = [d.footXY[k], d.footXY[k + 1]];
-        if (!polygonContains(region, x, y)) continue;
-        const column = Math.min(field.columns - 1, Math.floor(x / field.dxMm));
-        const row = Math.min(field.rows - 1, Math.floor(y / field.dyMm));
-        mm2 += d.footMm2 * slopeFactor(field, column, row);
+        const cell = cellAt(field, x, y);
+        if (!regionHas(region, share[cell], x, y)) continue;
+        mm2 += d.footMm2 * slopeFactor(field, cell % field.columns, Math.floor(cell / field.columns));
       }
       return mm2;
     }) as number;

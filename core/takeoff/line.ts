@@ -74,8 +74,12 @@ function wordsFor(count: number, pack: Pack): string {
   // Sold singly or by the kilogram: the count is the quantity itself.
   if (pack.size === 1 && pack.unit !== 'piece' && pack.unit !== 'plug') return `${count} ${pack.unit}`;
   if (pack.unit === 'piece' && pack.size === 1) return `${count} ${what || (count === 1 ? 'piece' : 'pieces')}`;
-  if (pack.unit === 'plug') return `${count} ${what || 'pack'}${count === 1 ? '' : 's'}`;
+  if (pack.unit === 'plug') return `${count} ${count === 1 ? what || 'pack' : plural(what || 'pack')}`;
   return `${count} × ${trimmed(pack.size)} ${pack.unit}${what ? ` ${what}` : ''}`;
+}
+
+function plural(word: string): string {
+  return /(ch|sh|s|x)$/.test(word) ? `${word}es` : `${word}s`;
 }
 
 function trimmed(value: number): string {

@@ -1,0 +1,36 @@
+import type { Day } from '../core/calendar/day';
+import { parseCommission } from '../core/commission/parse';
+import { createCommission, listCommissions } from '../server/store/commissions';
+import type { Store } from '../server/store/store';
+import { readStudio, writeStudio } from '../server/store/studio';
+import { MATERIALS } from './catalogue/materials';
+import { PLANTS } from './catalogue/plants';
+import { suppliers } from './catalogue/suppliers';
+import { YARD } from './catalogue/yard';
+import { demoCommissions } from './commissions';
+import { STUDIO } from './commissions/parts';
+
+/** Puts the made-up studio and its commissions into a database that has none. */
+export async function seedDemo(store: Store, today: Day = localToday()): Promise<void> {
+  const known = await readStudio(store);
+  if (known.name === '')
+    await writeStudio(store, {
+      ...STUDIO,
+      currency: 'GBP',
+      catalogue: { materials: [...MATERIALS], plants: [...PLANTS], suppliers: suppliers(Number(today.slice(0, 4)) + 1) },
+      yard: [...YARD],
+    });
+  if ((await listCommissions(store, {})).length > 0) return;
+  const ids = ['demo-valley', 'demo-cliff', 'demo-cube'];
+  for (const [i, draft] of demoCommissions(today).entries()) {
+    const parsed = parseCommission(draft);
+    if (!parsed.ok) throw new Error(`the demo's own document is refused: ${parsed.faults[0].path}: ${parsed.faults[0].says}`);
+    await createCommission(store, parsed.commission, ids[i]);
+  }
+}
+
+function localToday(): Day {
+  const now = new Date();
+  const two = (n: number) => String(n).padStart(2, '0');
+  return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`;
+}

@@ -1,0 +1,72 @@
+import { createHash } from 'node:crypto';
+import ical from 'ical-generator';
+import { dayPlus, type Day } from '../../core/calendar/day';
+import { clockOf } from '../../core/build/buildPlan';
+import type { Commission } from '../../core/commission/schema';
+import type { Plan } from '../../core/pipeline/plan';
+import { rounded } from '../../core/units/quantity';
+
+interface Entry {
+  key: string;
+  day: Day;
+  title: string;
+  detail: string;
+}
+
+/** Which dates a calendar is to carry: the studio's (orders, build) or the client's (care), or all. */
+export type CalendarPart = 'all' | 'care';
+
+/** Order-by days, the build day and care dates as iCalendar (RFC 5545), whole days without a time zone. */
+export function calendarFile(id: string, commission: Commission, plan: Plan, part: CalendarPart = 'all'): string {
+  const calendar = ical({ name: commission.title, prodId: '//Utsuwa//commission//EN' });
+  const list = part === 'care' ? careEntries(plan) : [...studioEntries(plan), ...careEntries(plan)];
+  for (const { key, day, title, detail } of list) {
+    calendar.createEvent({
+      // The same for the same entry, so that a newer file replaces what an older one brought.
+      id: `${createHash('sha256').update(`${id} ${key}`).digest('hex').slice(0, 24)}@utsuwa`,
+      start: utc(day),
+      end: utc(dayPlus(day, 1)),
+      allDay: true,
+      timezone: 'UTC',
+      summary: `${title} · ${commission.title}`,
+      description: detail,
+    });
+  }
+  return calendar.toString();
+}
+
+function utc(day: Day): Date {
+  return new Date(`${day}T00:00:00Z`);
+}
+
+function studioEntries({ order, build }: Plan): Entry[] {
+  const orders = order.suppliers.flatMap((s): Entry[] =>
+    s.orderBy
+      ? [{ key: `order ${s.supplier}`, day: s.orderBy, title: `Order from ${s.name}`, detail: s.lines.map((l) => `${l.packWords} ${l.name}`).join('\n') }]
+      : [],
+  );
+  const before = build.beforehand.map((b, i) => ({ key: `before ${i}`, day: b.day, title: b.title, detail: b.detail }));
+  const day = {
+    key: 'build',
+    day: build.buildDay,
+    title: 'Build day',
+    detail: `${build.startTime}, water in by ${clockOf(build.startTime, build.waterInMin)}, done at ${clockOf(build.startTime, build.doneMin)}`,
+  };
+  return [...orders, ...before, day];
+}
+
+function careEntries({ care }: Plan): Entry[] {
+  return care.weeks
+    .flatMap((w) => w.days.map((d) => ({ d, w })))
+    .flatMap(({ d, w }): Entry[] => {
+      const what = [
+        ...(d.change ? [`change ${rounded(d.change.litres, 0)} L of water`] : []),
+        ...(d.test ? ['test the water, write it down'] : []),
+        ...(d.doses > 0 ? [`feed the plants: ${d.doses} ${d.doses === 1 ? 'dose' : 'doses'}`] : []),
+        ...d.events,
+      ];
+      if (what.length === 0) return [];
+      const title = what[0][0].toUpperCase() + what[0].slice(1);
+      return [{ key: `care ${d.afterDays}`, day: d.day, title, detail: [...what, `light ${w.hours} h at ${rounded(w.outputShare * 100, 0)} %`].join('\n') }];
+    });
+}

@@ -1,0 +1,25 @@
+import Papa from 'papaparse';
+import type { Commission } from '../../core/commission/schema';
+import { orderByOf } from '../../core/ordering/order';
+import type { Plan } from '../../core/pipeline/plan';
+import { rounded } from '../../core/units/quantity';
+
+/**
+ * The take-off as CSV (RFC 4180), a line a row. Cells that begin like a formula get an apostrophe in front,
+ * so that no spreadsheet computes what somebody typed as a name.
+ */
+export function takeOffCsv(commission: Commission, plan: Plan): string {
+  const rows = plan.takeOff.lines.map((line) => ({
+    group: line.kind,
+    item: line.name,
+    measured: rounded(line.measured.value, 4),
+    'measured unit': line.measured.unit,
+    needed: rounded(line.needed.value, 4),
+    'needed unit': line.needed.unit,
+    packs: line.packWords,
+    [`price ${commission.currency}`]: (line.priceMinor / 100).toFixed(2),
+    'order by': orderByOf(plan.order, line.id) ?? '',
+    workings: line.workings.map((w) => `${w.step}: ${rounded(w.value, 3)} ${w.unit}`).join('; '),
+  }));
+  return Papa.unparse(rows, { escapeFormulae: true, newline: '\r\n' });
+}

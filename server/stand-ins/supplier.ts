@@ -1,0 +1,101 @@
+import { setTimeout as wait } from 'node:timers/promises';
+import { dayPlus, weekdayOf } from '../../core/calendar/day';
+import { isClosed } from '../../core/ordering/delivery';
+import {
+  SupplierRefusal,
+  SupplierUnreachable,
+  type Confirmation,
+  type SupplierLink,
+  type SupplierRequest,
+} from '../supplierLink';
+
+/** How the simulated suppliers behave. */
+export interface Behaviour {
+  /** Shortest and longest time to an answer, ms. */
+  latencyMs: [number, number];
+  /** Every so many requests, one is lost on the way; 0 for never. */
+  lostEvery: number;
+  /** What is in stock of each pack; others are made up from the pack's name. */
+  stock: Record<string, number>;
+  /** Suppliers that refuse everything, with their reason. */
+  refusing: Record<string, string>;
+}
+
+export const USUAL_BEHAVIOUR: Behaviour = { latencyMs: [400, 1800], lostEvery: 7, stock: {}, refusing: {} };
+
+/**
+ * Simulated suppliers with their own stock, lead times, refusals and slowness. They remember references, so
+ * that an order that is sent again gets the same answer and is not delivered twice.
+ */
+export class SimulatedSuppliers implements SupplierLink {
+  private readonly answers = new Map<string, Confirmation>();
+  private readonly stock = new Map<string, number>();
+  private requests = 0;
+
+  constructor(private readonly behaviour: Behaviour = USUAL_BEHAVIOUR) {}
+
+  async place(request: SupplierRequest, signal: AbortSignal): Promise<Confirmation> {
+    this.requests++;
+    const lost = this.behaviour.lostEvery > 0 && this.requests % this.behaviour.lostEvery === 0;
+    await this.pause(request.reference, signal);
+    if (lost) throw new SupplierUnreachable(`${request.supplier.name} did not answer.`);
+    const known = this.answers.get(request.reference);
+    if (known) return known;
+    const refusal = this.behaviour.refusing[request.supplier.id];
+    if (refusal) throw new SupplierRefusal(refusal);
+    const confirmation = this.confirm(request);
+    this.answers.set(request.reference, confirmation);
+    return confirmation;
+  }
+
+  private async pause(reference: string, signal: AbortSignal): Promise<void> {
+    const [shortest, longest] = this.behaviour.latencyMs;
+    try {
+      await wait(shortest + (longest - shortest) * fraction(reference), undefined, { signal });
+    } catch {
+      throw new SupplierUnreachable('The supplier took too long to answer.');
+    }
+  }
+
+  private confirm(request: SupplierRequest): Confirmation {
+    const lines = request.lines.map(({ pack, name, count }) => {
+      const left = this.left(request.supplier.id, pack);
+      const given = Math.min(count, left);
+      this.stock.set(`${request.supplier.id}/${pack}`, left - given);
+      const remark = given < count ? `${given === 0 ? 'none' : `only ${given}`} in stock` : undefined;
+      return { pack, name, asked: count, given, ...(remark ? { remark } : {}) };
+    });
+    if (lines.every((l) => l.given === 0))
+      throw new SupplierRefusal(`${request.supplier.name} has nothing of this order in stock.`);
+    const prices = new Map(request.lines.map((l) => [l.pack, l.priceMinor / l.count]));
+    return {
+      supplierReference: `${request.supplier.id.slice(0, 2).toUpperCase()}-${Math.floor(fraction(request.reference) * 90_000 + 10_000)}`,
+      deliveryDay: this.deliveryDay(request),
+      totalMinor: Math.round(lines.reduce((sum, l) => sum + l.given * prices.get(l.pack)!, 0)),
+      lines,
+    };
+  }
+
+  /** The first of its delivery days after the longest lead time of the order. */
+  private deliveryDay({ supplier, today, lines }: SupplierRequest): string | null {
+    const lead = Math.max(...lines.map((l) => l.leadDays));
+    const days: readonly string[] | undefined = supplier.days;
+    for (let ahead = lead; ahead < lead + 60; ahead++) {
+      const day = dayPlus(today, ahead);
+      if ((!days || days.includes(weekdayOf(day))) && !isClosed(supplier, day)) return day;
+    }
+    return null;
+  }
+
+  private left(supplier: string, pack: string): number {
+    const key = `${supplier}/${pack}`;
+    return this.stock.get(key) ?? this.behaviour.stock[pack] ?? 4 + Math.floor(fraction(key) * 60);
+  }
+}
+
+/** A number from 0 to 1 that is always the same for a text. */
+function fraction(text: string): number {
+  let h = 2166136261;
+  for (let i = 0; i < text.length; i++) h = Math.imul(h ^ text.charCodeAt(i), 16777619);
+  return (h >>> 0) / 4294967296;
+}

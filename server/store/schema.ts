@@ -1,0 +1,63 @@
+import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import type { Commission } from '../../core/commission/schema';
+import type { Confirmation, SupplierRequest } from '../supplierLink';
+
+/** A commission: what is searched and listed in columns, the whole as its validated document. */
+export const commissions = sqliteTable(
+  'commissions',
+  {
+    id: text('id').primaryKey(),
+    title: text('title').notNull(),
+    client: text('client').notNull(),
+    place: text('place').notNull(),
+    buildDay: text('build_day').notNull(),
+    lengthMm: real('length_mm').notNull(),
+    widthMm: real('width_mm').notNull(),
+    heightMm: real('height_mm').notNull(),
+    waterLineMm: real('water_line_mm').notNull(),
+    /** Title, client and place in lower case, for the search. */
+    searched: text('searched').notNull(),
+    revision: integer('revision').notNull(),
+    document: text('document', { mode: 'json' }).$type<Commission>().notNull(),
+    createdAt: text('created_at').notNull(),
+    updatedAt: text('updated_at').notNull(),
+    /** When it was removed; brought back by clearing it. */
+    removedAt: text('removed_at'),
+  },
+  (t) => [index('commissions_build_day').on(t.removedAt, t.buildDay)],
+);
+
+export const ORDER_STATES = ['sending', 'confirmed', 'partly', 'refused', 'unreachable'] as const;
+
+/** An order sent to a supplier, and what came back. */
+export const orders = sqliteTable(
+  'orders',
+  {
+    /** The reference that the supplier sees: sent again, it is the same order. */
+    reference: text('reference').primaryKey(),
+    commissionId: text('commission_id')
+      .notNull()
+      .references(() => commissions.id, { onDelete: 'cascade' }),
+    supplier: text('supplier').notNull(),
+    state: text('state', { enum: ORDER_STATES }).notNull(),
+    request: text('request', { mode: 'json' }).$type<SupplierRequest>().notNull(),
+    confirmation: text('confirmation', { mode: 'json' }).$type<Confirmation>(),
+    /** Why it was not confirmed, in words. */
+    reason: text('reason'),
+    sentAt: text('sent_at').notNull(),
+    answeredAt: text('answered_at'),
+  },
+  (t) => [index('orders_commission').on(t.commissionId)],
+);
+
+/** The studio's own catalogue, yard and settings, one entry a row. */
+export const entries = sqliteTable('entries', {
+  /** `material/slate`, `plant/…`, `supplier/…`, `yard/S-14`, `studio/self`. */
+  key: text('key').primaryKey(),
+  kind: text('kind').notNull(),
+  position: integer('position').notNull(),
+  value: text('value', { mode: 'json' }).$type<unknown>().notNull(),
+});
+
+export type CommissionRow = typeof commissions.$inferSelect;
+export type OrderRow = typeof orders.$inferSelect;
