@@ -1,0 +1,16 @@
+<script setup lang="ts">
+import { storeToRefs } from 'pinia';
+import CommandPalette from './shell/CommandPalette.vue';
+import ShortcutSheet from './shell/ShortcutSheet.vue';
+import { usePreferences } from './shell/preferences';
+
+const { theme } = storeToRefs(usePreferences());
+</script>
+
+<template>
+  <v-app :theme="theme">
+    <router-view />
+    <CommandPalette />
+    <ShortcutSheet />
+  </v-app>
+</template>

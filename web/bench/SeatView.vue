@@ -1,0 +1,124 @@
+<script setup lang="ts">
+import { AmbientLight, BufferAttribute, BufferGeometry, Color, DirectionalLight, DoubleSide, LineBasicMaterial, LineSegments, EdgesGeometry, BoxGeometry, Mesh, MeshLambertMaterial, PerspectiveCamera, Scene, WebGLRenderer } from 'three';
+import { onBeforeUnmount, onMounted, ref, watch } from 'vue';
+import type { Material, Option, Vessel } from '../../core/commission/schema';
+import { rotation, turned } from '../../core/geometry/rotation';
+import { solidMesh } from '../../core/hardscape/solid';
+import type { FieldView, PlanView } from '../workers/planWorker';
+import { colourOf } from './colour';
+import { materialFor } from './useBenchEdit';
+
+/** The scape in perspective, from a seat in front of it. */
+const props = defineProps<{ vessel: Vessel; option: Option; materials: Material[]; field: FieldView; survey: PlanView['survey']; size: number }>();
+
+const canvas = ref<HTMLCanvasElement>();
+const failed = ref(false);
+let renderer: WebGLRenderer | undefined;
+let waiting = 0;
+
+/** A seat in front and a little left, at this distance and above the tank's middle, in tank lengths. */
+const SEAT = { left: 0.42, away: 1.55, above: 0.52 };
+
+function scene(): Scene {
+  const s = new Scene();
+  s.add(new AmbientLight('#ffffff', 1.5));
+  const sun = new DirectionalLight('#fff4e0', 2.2);
+  sun.position.set(-0.5, 1, 0.7);
+  s.add(sun, bed(), ...pieces(), glass());
+  return s;
+}
+
+/** Three.js has y up and z towards the eye: x, y, z of the document become x, z, −y. */
+function bed(): Mesh {
+  const { columns, rows, dxMm, dyMm, cornerMm, cornerLayer } = props.field;
+  const n = columns + 1;
+  const position = new Float32Array(n * (rows + 1) * 3);
+  const colour = new Float32Array(position.length);
+  const layers = props.option.bed.map((l) => new Color(colourOf(materialFor(props.materials, l.material))));
+  const glassColour = new Color('#cfdfe3');
+  for (let i = 0; i < n * (rows + 1); i++) {
+    position.set([(i % n) * dxMm, cornerMm[i], -Math.floor(i / n) * dyMm], i * 3);
+    const c = layers[cornerLayer[i]] ?? glassColour;
+    colour.set([c.r, c.g, c.b], i * 3);
+  }
+  const index: number[] = [];
+  for (let r = 0; r < rows; r++) for (let c = 0; c < columns; c++) {
+    const k = r * n + c;
+    index.push(k, k + 1, k + n, k + 1, k + n + 1, k + n);
+  }
+  const geometry = new BufferGeometry();
+  geometry.setAttribute('position', new BufferAttribute(position, 3));
+  geometry.setAttribute('color', new BufferAttribute(colour, 3));
+  geometry.setIndex(index);
+  geometry.computeVertexNormals();
+  return new Mesh(geometry, new MeshLambertMaterial({ vertexColors: true, side: DoubleSide }));
+}
+
+function pieces(): Mesh[] {
+  return props.option.pieces.map((p) => {
+    const mesh = solidMesh(p.shape);
+    const v = turned(mesh.vertices, rotation(p.turnDeg, p.tiltDeg));
+    const z = props.survey.pieces.find((s) => s.id === p.id)?.zMm ?? 0;
+    const position = new Float32Array(v.length);
+    for (let i = 0; i < v.length; i += 3) position.set([v[i] + p.at[0], v[i + 2] + z, -v[i + 1] - p.at[1]], i);
+    const geometry = new BufferGeometry();
+    geometry.setAttribute('position', new BufferAttribute(position, 3));
+    geometry.setIndex(new BufferAttribute(mesh.faces, 1));
+    geometry.computeVertexNormals();
+    return new Mesh(geometry, new MeshLambertMaterial({ color: colourOf(materialFor(props.materials, p.material)), flatShading: true }));
+  });
+}
+
+function glass(): LineSegments {
+  const { length, width, height } = props.vessel.innerMm;
+  const lines = new LineSegments(new EdgesGeometry(new BoxGeometry(length, height, width)), new LineBasicMaterial({ color: '#7fa3af' }));
+  lines.position.set(length / 2, height / 2, -width / 2);
+  return lines;
+}
+
+function render(): void {
+  waiting = 0;
+  if (!renderer) return;
+  const { length, width, height } = props.vessel.innerMm;
+  const camera = new PerspectiveCamera(38, 1, 10, 20_000);
+  const reach = Math.max(length, height * 1.2);
+  camera.position.set(length * (0.5 - SEAT.left), height * 0.5 + reach * SEAT.above, reach * SEAT.away * 0.86);
+  camera.lookAt(length / 2, height * 0.3, -width / 2);
+  renderer.setSize(props.size, props.size, false);
+  const s = scene();
+  renderer.render(s, camera);
+  s.traverse((o) => {
+    if (o instanceof Mesh || o instanceof LineSegments) o.geometry.dispose();
+  });
+}
+
+/** At most one picture a frame. */
+function soon(): void {
+  if (waiting === 0) waiting = requestAnimationFrame(render);
+}
+
+onMounted(() => {
+  try {
+    renderer = new WebGLRenderer({ canvas: canvas.value!, antialias: true, alpha: true, preserveDrawingBuffer: true });
+    renderer.setPixelRatio(Math.min(2, window.devicePixelRatio));
+    soon();
+  } catch {
+    failed.value = true;
+  }
+});
+watch(() => [props.option, props.field, props.survey, props.size], soon);
+onBeforeUnmount(() => {
+  cancelAnimationFrame(waiting);
+  renderer?.dispose();
+});
+</script>
+
+<template>
+  <p v-if="failed" class="quiet">This browser draws no perspective. The other three views have everything.</p>
+  <canvas v-else ref="canvas" role="img" aria-label="The scape in perspective, from in front and a little left" :style="{ width: `${size}px`, height: `${size}px` }" />
+</template>
+
+<style scoped>
+canvas { display: block; background: linear-gradient(var(--water), var(--ash)); }
+p { padding: 12px 0; }
+</style>

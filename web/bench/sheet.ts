@@ -1,0 +1,49 @@
+import { computed, type Ref } from 'vue';
+import type { Vessel } from '../../core/commission/schema';
+
+/** Where the three views lie on the sheet, px; all share one scale, so that a piece stands above itself. */
+export interface Sheet {
+  /** Pixels a millimetre. */
+  k: number;
+  width: number;
+  height: number;
+  front: { x: number; y: number; w: number; h: number };
+  plan: { x: number; y: number; w: number; h: number };
+  section: { x: number; y: number; w: number; h: number };
+  seat: { x: number; y: number; w: number; h: number };
+}
+
+const LEFT = 66;
+const TOP = 44;
+const BETWEEN_X = 32;
+const BETWEEN_Y = 44;
+const RIGHT = 18;
+const BOTTOM = 30;
+
+/** The sheet that fits an area: front above plan, section beside the front, the seat below it. */
+export function useSheet(vessel: Ref<Vessel>, area: { width: Ref<number>; height: Ref<number> }) {
+  return computed((): Sheet => {
+    const { length, width, height } = vessel.value.innerMm;
+    const k = Math.max(
+      0.12,
+      Math.min(
+        (area.width.value - LEFT - BETWEEN_X - RIGHT) / (length + width),
+        (area.height.value - TOP - BETWEEN_Y - BOTTOM) / (height + width),
+      ),
+    );
+    const [w, d, h] = [length * k, width * k, height * k];
+    // What is left over beside a small sheet goes half to its left.
+    const spare = Math.max(0, area.width.value - LEFT - BETWEEN_X - RIGHT - w - d) / 2;
+    const x = LEFT + spare;
+    const front = { x, y: TOP, w, h };
+    const plan = { x, y: TOP + h + BETWEEN_Y, w, h: d };
+    const section = { x: x + w + BETWEEN_X, y: TOP, w: d, h };
+    const seat = { x: section.x, y: plan.y, w: d, h: d };
+    return { k, front, plan, section, seat, width: section.x + d + RIGHT, height: plan.y + d + BOTTOM };
+  });
+}
+
+/** Round distances for the marks of an axis, mm. */
+export function marks(lengthMm: number, every = lengthMm > 700 ? 100 : 50): number[] {
+  return Array.from({ length: Math.floor(lengthMm / every) + 1 }, (_, i) => i * every);
+}

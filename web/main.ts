@@ -1,0 +1,12 @@
+import '@fontsource-variable/newsreader';
+import '@fontsource-variable/newsreader/wght-italic.css';
+import '@fontsource-variable/ibm-plex-sans';
+import { createPinia } from 'pinia';
+import { createApp } from 'vue';
+import App from './App.vue';
+import './design/tokens.css';
+import { vuetify } from './design/vuetify';
+import './design/base.css';
+import { router } from './router';
+
+createApp(App).use(createPinia()).use(router).use(vuetify).mount('#app');

@@ -1,0 +1,34 @@
+import { onScopeDispose, ref, shallowReactive } from 'vue';
+
+/** Something that can be done by name or by key. */
+export interface Command {
+  id: string;
+  title: string;
+  /** Keys as shown, e.g. `Ctrl Z`. */
+  keys?: string;
+  run: () => void;
+}
+
+const known = shallowReactive(new Map<string, Command>());
+
+/** Makes commands known for as long as the calling component lives. */
+export function useCommands(list: readonly Command[]): void {
+  for (const command of list) known.set(command.id, command);
+  onScopeDispose(() => {
+    for (const command of list) if (known.get(command.id) === command) known.delete(command.id);
+  });
+}
+
+export function allCommands(): Command[] {
+  return [...known.values()];
+}
+
+/** Whether the palette and the list of keys are open. */
+export const paletteOpen = ref(false);
+export const shortcutsOpen = ref(false);
+
+/** True while somebody types: single-letter keys are then text. */
+export function typing(event: KeyboardEvent): boolean {
+  const el = event.target as HTMLElement | null;
+  return !!el && (el.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(el.tagName));
+}

@@ -1,0 +1,30 @@
+import { daysFrom, type Day } from '../../core/calendar/day';
+
+const date = (day: Day) => new Date(`${day}T12:00:00`);
+const format = (options: Intl.DateTimeFormatOptions) => {
+  const f = new Intl.DateTimeFormat('en-GB', options);
+  return (day: Day) => f.format(date(day));
+};
+
+/** `14 Jan`, `Thu 14 Jan`, `Thursday 14 January`, `Thu`. */
+export const shortDay = format({ day: 'numeric', month: 'short' });
+export const weekDay = format({ weekday: 'short', day: 'numeric', month: 'short' });
+export const longDay = format({ weekday: 'long', day: 'numeric', month: 'long' });
+export const dayName = format({ weekday: 'short' });
+export const longDate = format({ weekday: 'long', day: 'numeric', month: 'long', year: 'numeric' });
+
+/** Today in this place. */
+export function today(): Day {
+  const now = new Date();
+  const two = (n: number) => String(n).padStart(2, '0');
+  return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`;
+}
+
+/** `in 50 days`, `tomorrow`, `today`, `3 days ago`. */
+export function daysAway(day: Day, from: Day = today()): string {
+  const n = daysFrom(from, day);
+  if (n === 0) return 'today';
+  if (n === 1) return 'tomorrow';
+  if (n === -1) return 'yesterday';
+  return n > 0 ? `in ${n} days` : `${-n} days ago`;
+}

@@ -1,0 +1,84 @@
+import { computed } from 'vue';
+import { inchesFromMm, MM_PER_INCH } from '../../core/units/length';
+import { KG_PER_POUND, poundsFromKg } from '../../core/units/mass';
+import { L_PER_US_GALLON, ML_PER_US_FLUID_OUNCE, usGallonsFromL } from '../../core/units/volume';
+import { usePreferences } from './preferences';
+
+/** A figure as it is shown: text and unit apart, so that the unit can be set smaller. */
+export interface Shown {
+  text: string;
+  unit: string;
+}
+
+const formats = new Map<number, Intl.NumberFormat>();
+
+/** A number by the reader's locale with so many decimals. */
+export function decimal(value: number, places: number): string {
+  if (!formats.has(places))
+    formats.set(places, new Intl.NumberFormat(undefined, { minimumFractionDigits: places, maximumFractionDigits: places }));
+  return formats.get(places)!.format(value);
+}
+
+/** Decimals that show about three figures of a value. */
+function sensible(value: number): number {
+  const size = Math.abs(value);
+  if (size === 0 || size >= 100) return 0;
+  return size >= 10 ? 1 : 2;
+}
+
+/** Each metric unit and how it is shown in US units. */
+const US: Record<string, { unit: string; per: number; places?: number }> = {
+  mm: { unit: 'in', per: MM_PER_INCH, places: 2 },
+  m: { unit: 'ft', per: MM_PER_INCH * 12e-3 },
+  'm²': { unit: 'ft²', per: (MM_PER_INCH * 12e-3) ** 2 },
+  L: { unit: 'US gal', per: L_PER_US_GALLON },
+  mL: { unit: 'fl oz', per: ML_PER_US_FLUID_OUNCE },
+  kg: { unit: 'lb', per: KG_PER_POUND },
+  g: { unit: 'oz', per: (KG_PER_POUND * 1000) / 16 },
+  kgf: { unit: 'lbf', per: KG_PER_POUND },
+  'kN/m²': { unit: 'psf', per: 0.04788026, places: 0 },
+  'L/min': { unit: 'gal/min', per: L_PER_US_GALLON },
+};
+
+/** Figures and money in the units and the locale of the reader. */
+export function useFigures() {
+  const preferences = usePreferences();
+  const us = computed(() => preferences.units === 'us');
+
+  function shown(value: number, unit: string, places?: number): Shown {
+    const other = us.value ? US[unit] : undefined;
+    const v = other ? value / other.per : value;
+    const fixed = other ? (other.places ?? sensible(v)) : (places ?? sensible(v));
+    const count = ['plug', 'piece', 'pack', 'contact', 'joint', 'bag', 'stone', 'portion', 'cell'].includes(unit);
+    const many = count && Math.abs(v) !== 1 ? `${unit}s` : unit;
+    return { text: decimal(v, count && Number.isInteger(v) ? 0 : fixed), unit: other?.unit ?? many };
+  }
+  const said = (value: number, unit: string, places?: number) => {
+    const { text, unit: u } = shown(value, unit, places);
+    return `${text} ${u}`;
+  };
+  return {
+    us,
+    shown,
+    said,
+    length: (mm: number) => said(mm, 'mm', 0),
+    volume: (l: number, places = 1) => said(l, 'L', places),
+    mass: (kg: number) => said(kg, 'kg', kg >= 100 ? 0 : 1),
+    /** A typed length in the reader's unit, back in mm; and the other way round. */
+    toMm: (typed: number) => (us.value ? typed * MM_PER_INCH : typed),
+    fromMm: (mm: number) => (us.value ? Math.round(inchesFromMm(mm) * 100) / 100 : Math.round(mm * 10) / 10),
+    lengthUnit: computed(() => (us.value ? 'in' : 'mm')),
+    toL: (typed: number) => (us.value ? typed * L_PER_US_GALLON : typed),
+    fromL: (l: number) => Math.round((us.value ? usGallonsFromL(l) : l) * 100) / 100,
+    volumeUnit: computed(() => (us.value ? 'US gal' : 'L')),
+    toKg: (typed: number) => (us.value ? typed * KG_PER_POUND : typed),
+    fromKg: (kg: number) => Math.round((us.value ? poundsFromKg(kg) : kg) * 100) / 100,
+    massUnit: computed(() => (us.value ? 'lb' : 'kg')),
+  };
+}
+
+/** Money in its currency, whole units without pence when asked. */
+export function money(minor: number, currency: string, whole = false): string {
+  const places = whole ? { maximumFractionDigits: 0, minimumFractionDigits: 0 } : {};
+  return new Intl.NumberFormat(undefined, { style: 'currency', currency, ...places }).format(minor / 100);
+}

@@ -1,0 +1,42 @@
+import { wrap } from 'comlink';
+import { onScopeDispose, shallowRef, watch, type Ref } from 'vue';
+import type { Commission } from '../../core/commission/schema';
+import { packer } from '../workers/parcel';
+import type { FieldView, PlanView, PlanWorker } from '../workers/planWorker';
+import { today } from './days';
+
+/**
+ * The plan of an option, computed in a worker and renewed as the document changes. While one is under way
+ * only the newest wish waits, so that a drag never queues up.
+ */
+export function useLivePlan(commission: Ref<Commission | undefined>, optionId: Ref<string>) {
+  const worker = new Worker(new URL('../workers/planWorker.ts', import.meta.url), { type: 'module' });
+  const remote = wrap<PlanWorker>(worker);
+  const pack = packer();
+  const plan = shallowRef<PlanView>();
+  const field = shallowRef<FieldView>();
+  const trouble = shallowRef<string>();
+  let busy = false;
+  let again = false;
+
+  async function renew(): Promise<void> {
+    again = busy;
+    const option = commission.value?.options.find((o) => o.id === optionId.value);
+    if (busy || !commission.value || !option) return;
+    busy = true;
+    try {
+      const answer = await remote.compute(pack(commission.value, option), today());
+      if (answer.field) field.value = answer.field;
+      plan.value = answer.plan;
+      trouble.value = undefined;
+    } catch (error) {
+      trouble.value = error instanceof Error ? error.message : String(error);
+    }
+    busy = false;
+    if (again) await renew();
+  }
+
+  watch([commission, optionId], () => void renew(), { immediate: true });
+  onScopeDispose(() => worker.terminate());
+  return { plan, field, trouble };
+}

@@ -1,0 +1,19 @@
+import { inject, type InjectionKey, type ShallowRef } from 'vue';
+import type { FieldView, PlanView } from '../workers/planWorker';
+import type { SentOrder } from './api';
+
+/** What the frame gives to every stage. */
+export interface Frame {
+  plan: ShallowRef<PlanView | undefined>;
+  field: ShallowRef<FieldView | undefined>;
+  orders: ShallowRef<SentOrder[]>;
+  reloadOrders: () => Promise<void>;
+}
+
+export const FRAME: InjectionKey<Frame> = Symbol('frame');
+
+export function useFrame(): Frame {
+  const frame = inject(FRAME);
+  if (!frame) throw new Error('a stage is shown inside the commission frame');
+  return frame;
+}

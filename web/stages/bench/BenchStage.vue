@@ -1,0 +1,186 @@
+<script setup lang="ts">
+import { useElementSize } from '@vueuse/core';
+import { computed, defineAsyncComponent, ref, toRef, watch } from 'vue';
+import type { Piece } from '../../../core/commission/schema';
+import FrontView from '../../bench/FrontView.vue';
+import PlanView from '../../bench/PlanView.vue';
+import SectionView from '../../bench/SectionView.vue';
+import { marks, useSheet } from '../../bench/sheet';
+import { useBenchEdit } from '../../bench/useBenchEdit';
+import { usePointerDrag } from '../../bench/usePointerDrag';
+import type { YardPiece } from '../../shell/api';
+import { useCommission } from '../../shell/commissionStore';
+import { useCommands } from '../../shell/commands';
+import { useFigures } from '../../shell/figures';
+import { useFrame } from '../../shell/planKey';
+import { selectedLayer, selectedPiece } from '../../shell/selection';
+import BedHandles from './BedHandles.vue';
+import BenchTray from './BenchTray.vue';
+import FindingMarks from './FindingMarks.vue';
+import PieceInspector from './PieceInspector.vue';
+import { pieceKey } from './pieceKeys';
+
+const SeatView = defineAsyncComponent(() => import('../../bench/SeatView.vue'));
+
+const commission = useCommission();
+const { plan, field } = useFrame();
+const edit = useBenchEdit();
+const f = useFigures();
+
+const area = ref<HTMLElement>();
+const { width, height } = useElementSize(area);
+const vessel = computed(() => commission.document!.vessel);
+const option = computed(() => commission.option!);
+const materials = computed(() => commission.document!.catalogue.materials);
+const sheet = useSheet(vessel, { width, height });
+const cutMm = ref(vessel.value.innerMm.length / 3);
+const tray = ref<'yard' | 'bed' | 'pieces'>('yard');
+const said = ref('');
+
+const ready = computed(() => plan.value && field.value && plan.value.survey.optionId === option.value.id);
+const piece = computed(() => option.value.pieces.find((p) => p.id === selectedPiece.value));
+const axis = (mm: number) => String(f.fromMm(mm));
+
+watch(() => commission.optionId, () => (selectedPiece.value = undefined));
+watch(selectedLayer, (id) => id && (tray.value = 'bed'), { immediate: true });
+
+/** In the plan a piece follows the pointer over the floor; in the front view sideways and up or down. */
+const drag = usePointerDrag<{ piece: Piece; view: 'front' | 'above'; lifted: number }>({
+  start: (event) => {
+    const target = (event.currentTarget as Element).closest('[data-piece],[data-plan-piece]');
+    const id = target?.getAttribute('data-piece') ?? target?.getAttribute('data-plan-piece');
+    const found = option.value.pieces.find((p) => p.id === id);
+    if (!found) return undefined;
+    selectedPiece.value = found.id;
+    commission.endStep();
+    return { piece: found, view: target!.hasAttribute('data-piece') ? 'front' : 'above', lifted: 0 };
+  },
+  move: (from, { dx, dy }) => {
+    const { k } = sheet.value;
+    const [x, y] = from.piece.at;
+    if (from.view === 'above') return edit.place(from.piece.id, x + dx / k, y - dy / k);
+    edit.place(from.piece.id, x + dx / k, y);
+    const up = Math.round(-dy / k);
+    // A drag that is mostly sideways does not bury.
+    if (Math.abs(dy) < 6 && from.lifted === 0) return;
+    edit.lift(from.piece.id, up - from.lifted);
+    from.lifted = up;
+  },
+  end: () => {
+    commission.endStep();
+    announce();
+  },
+});
+
+const dragCut = usePointerDrag<number>({
+  start: () => cutMm.value,
+  move: (from, { dx }) => moveCut(from + dx / sheet.value.k),
+});
+function moveCut(mm: number): void {
+  cutMm.value = Math.round(Math.min(Math.max(mm, 0), vessel.value.innerMm.length));
+}
+function cutKey(event: KeyboardEvent): void {
+  const step = { ArrowLeft: -5, ArrowRight: 5 }[event.key];
+  if (!step) return;
+  event.preventDefault();
+  moveCut(cutMm.value + step * (event.shiftKey ? 4 : 1));
+}
+
+function onKey(event: KeyboardEvent, p: Piece, view: 'front' | 'above'): void {
+  if (pieceKey(event, p, view, edit)) announce();
+  else if (event.key === 'Escape') selectedPiece.value = undefined;
+}
+
+/** Says where the selected piece is and what is wrong, for those who do not see the sheet. */
+function announce(): void {
+  const p = piece.value;
+  if (!p) return;
+  const findings = plan.value?.findings.filter((n) => n.at.piece === p.id).length ?? 0;
+  said.value = `${p.id} at ${f.length(p.at[0])} from the left, ${f.length(p.at[1])} from the front${findings ? `, ${findings} findings` : ''}`;
+}
+
+function take(source: YardPiece, at?: [number, number]): void {
+  selectedPiece.value = edit.add(source, at);
+}
+/** A piece of the yard dropped on the plan lies where it was dropped. */
+function dropped(source: YardPiece, clientX: number, clientY: number): void {
+  const box = area.value!.getBoundingClientRect();
+  const { k, plan: p } = sheet.value;
+  const x = (clientX - box.left - p.x) / k;
+  const y = (p.y + p.h - (clientY - box.top)) / k;
+  const { length, width: deep } = vessel.value.innerMm;
+  if (x >= 0 && y >= 0 && x <= length && y <= deep) take(source, [Math.round(x), Math.round(y)]);
+}
+
+useCommands([
+  { id: 'bench yard', title: 'Bench: the yard', run: () => (tray.value = 'yard') },
+  { id: 'bench bed', title: 'Bench: the bed and its hills', run: () => (tray.value = 'bed') },
+  { id: 'bench pieces', title: 'Bench: list of pieces', run: () => (tray.value = 'pieces') },
+]);
+const doc = toRef(commission, 'document');
+</script>
+
+<template>
+  <div class="bench">
+    <div ref="area" class="area" @pointerdown="selectedPiece = undefined">
+      <p v-if="!ready" class="wait quiet">Measuring the bed…</p>
+      <svg v-else :width="sheet.width" :height="sheet.height" class="sheet" data-test="sheet" :data-scale="sheet.k">
+        <g :transform="`translate(${sheet.front.x} ${sheet.front.y})`">
+          <text class="caption" y="-18">From the front</text>
+          <g class="axis">
+            <g v-for="m in marks(vessel.innerMm.height)" :key="m" :transform="`translate(0 ${sheet.front.h - m * sheet.k})`"><path d="M-12 0 h8" /><text x="-16" y="4" text-anchor="end">{{ axis(m) }}</text></g>
+            <text v-if="true" x="-16" :y="sheet.front.h - vessel.waterLineMm * sheet.k - 5" text-anchor="end" class="water">water {{ axis(vessel.waterLineMm) }}</text>
+          </g>
+          <FrontView :vessel="vessel" :option="option" :materials="materials" :field="field!" :survey="plan!.survey" :k="sheet.k" :selected="selectedPiece" interactive data-test="front" @grab="drag" @key="(e: KeyboardEvent, p: Piece) => onKey(e, p, 'front')" @choose="selectedPiece = $event" />
+          <path :d="`M0 -4 V ${sheet.front.h} H ${sheet.front.w} V -4`" class="glass" />
+          <g v-for="n in [1, 2]" :key="n" class="third"><path :d="`M${(sheet.front.w * n) / 3} -7 v14`" /><path v-for="m in [1, 2]" :key="m" :d="`M${(sheet.front.w * n) / 3 - 4} ${(sheet.front.h * m) / 3} h8 m-4 -4 v8`" /></g>
+        </g>
+        <g :transform="`translate(${sheet.section.x} ${sheet.section.y})`">
+          <text class="caption" y="-18">Cut at C</text><text x="66" y="-18" class="note">{{ f.length(cutMm) }} from the left</text>
+          <SectionView :vessel="vessel" :option="option" :materials="materials" :field="field!" :survey="plan!.survey" :k="sheet.k" :cut-mm="cutMm" />
+          <BedHandles view="section" :option="option" :vessel="vessel" :k="sheet.k" :active="tray === 'bed'" />
+          <text class="note" y="14" :dy="sheet.section.h">front</text><text class="note" text-anchor="end" :x="sheet.section.w" y="14" :dy="sheet.section.h">back</text>
+        </g>
+        <g :transform="`translate(${sheet.plan.x} ${sheet.plan.y})`">
+          <text class="caption" y="-12">From above</text><text x="84" y="-12" class="note">depth of bed in {{ f.lengthUnit.value }}</text>
+          <PlanView :vessel="vessel" :option="option" :materials="materials" :field="field!" :survey="plan!.survey" :k="sheet.k" :selected="selectedPiece" interactive data-test="plan" @grab="drag" @key="(e: KeyboardEvent, p: Piece) => onKey(e, p, 'above')" @turn="(e: WheelEvent, p: Piece) => edit.turn(p.id, (e.deltaY > 0 ? 1 : -1) * (e.shiftKey ? 1 : 5))" />
+          <BedHandles view="plan" :option="option" :vessel="vessel" :k="sheet.k" :active="tray === 'bed'" />
+          <FindingMarks :findings="plan!.findings" :option="option" :vessel="vessel" :k="sheet.k" />
+          <g class="axis"><g v-for="m in marks(vessel.innerMm.length)" :key="m" :transform="`translate(${m * sheet.k} ${sheet.plan.h})`"><path d="M0 4 v6" /><text y="24" text-anchor="middle">{{ axis(m) }}</text></g></g>
+          <g class="cutline" tabindex="0" role="slider" aria-label="Section line, from the left" :aria-valuenow="cutMm" aria-valuemin="0" :aria-valuemax="vessel.innerMm.length" data-test="cutline" :transform="`translate(${cutMm * sheet.k} 0)`" @pointerdown="dragCut" @keydown="cutKey">
+            <path :d="`M0 -8 V ${sheet.plan.h}`" class="grip" /><path :d="`M0 -2 V ${sheet.plan.h}`" />
+            <circle cy="-12" r="8.5" /><text y="-8" text-anchor="middle">C</text>
+          </g>
+        </g>
+      </svg>
+      <div v-if="ready" class="seat" :style="{ left: `${sheet.seat.x}px`, top: `${sheet.seat.y - 26}px`, width: `${sheet.seat.w}px` }">
+        <p class="caption">From a seat <span class="note">in front, a little left</span></p>
+        <SeatView :vessel="vessel" :option="option" :materials="materials" :field="field!" :survey="plan!.survey" :size="sheet.seat.h" />
+      </div>
+      <PieceInspector v-if="piece && ready" :piece="piece" :option="option" :sheet="sheet" :survey="plan!.survey" @remove="edit.remove(piece.id)" @pointerdown.stop />
+      <p class="sr" aria-live="polite">{{ said }}</p>
+    </div>
+    <BenchTray v-if="doc" v-model:tray="tray" :option="option" :materials="materials" :survey="plan?.survey" @take="take" @drop-piece="dropped" />
+  </div>
+</template>
+
+<style scoped>
+.bench { display: flex; flex-direction: column; height: 100%; }
+.area { flex: 1; min-height: 0; position: relative; overflow: hidden; touch-action: none; }
+.wait { padding: 40px; }
+.sheet { position: absolute; inset: 0; user-select: none; overflow: visible; }
+.caption { font: italic 15px var(--title); fill: var(--ink); margin: 0; }
+.note { font: 400 12px var(--text); fill: var(--ink-2); color: var(--ink-2); }
+.axis text { font: 400 11.5px var(--text); fill: var(--ink-2); }
+.axis path { stroke: var(--ink-3); fill: none; }
+.axis .water { fill: #44717f; }
+.glass { fill: none; stroke: var(--ink); stroke-width: 2; pointer-events: none; }
+.third { stroke: var(--celadon); opacity: 0.75; fill: none; pointer-events: none; }
+.cutline { cursor: ew-resize; outline: none; }
+.cutline path { stroke: #23211e; stroke-dasharray: 9 4 2 4; fill: none; }
+.cutline .grip { stroke: transparent; stroke-width: 14; stroke-dasharray: none; }
+.cutline circle { fill: var(--paper); stroke: var(--ink); }
+.cutline text { font: 600 11px var(--text); fill: var(--ink); }
+.cutline:focus-visible circle { stroke: var(--celadon); stroke-width: 2.5; }
+.seat { position: absolute; }
+</style>

@@ -1,0 +1,87 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { Option } from '../../../core/commission/schema';
+import { rotation } from '../../../core/geometry/rotation';
+import { columnsOf } from '../../../core/hardscape/columns';
+import { extentOf } from '../../../core/hardscape/extent';
+import { colourOf } from '../../bench/colour';
+import PieceDrawing from '../../bench/PieceDrawing.vue';
+import { usePointerDrag } from '../../bench/usePointerDrag';
+import type { YardPiece } from '../../shell/api';
+import { useFigures } from '../../shell/figures';
+import { useStudio } from '../../shell/studioStore';
+
+/** The studio's own measured pieces: drag one on the plan, or press it. */
+const props = defineProps<{ option: Option }>();
+const emit = defineEmits<{ take: [piece: YardPiece]; dropPiece: [piece: YardPiece, x: number, y: number] }>();
+const studio = useStudio();
+const f = useFigures();
+
+const MARK = 46;
+const measured = computed(() =>
+  (studio.studio?.yard ?? []).map((piece) => {
+    const material = studio.studio?.catalogue.materials.find((m) => m.id === piece.material);
+    const { lo, hi } = extentOf(piece.shape, rotation(0));
+    const size = [0, 1, 2].map((i) => hi[i] - lo[i]);
+    const litres = columnsOf(piece.shape, 0).volumeMm3 / 1e6;
+    const k = Math.min(MARK / size[2], 76 / size[0]);
+    return {
+      piece,
+      colour: colourOf(material),
+      massKg: piece.massKg ?? litres * (material?.densityKgPerL ?? 2.65),
+      size: size.map((v) => f.fromMm(Math.round(v))).join('×'),
+      k,
+      lift: (MARK / 2 + 4) - ((lo[2] + hi[2]) / 2) * -k,
+      kind: material?.kind === 'wood' ? material.name.toLowerCase() : '',
+    };
+  }),
+);
+const used = computed(() => new Set(props.option.pieces.map((p) => p.id.replace(/\.\d+$/, ''))));
+
+const drag = usePointerDrag<{ piece: YardPiece; far: boolean; x: number; y: number }>({
+  start: (event) => {
+    const id = (event.currentTarget as Element).getAttribute('data-yard');
+    const found = measured.value.find((m) => m.piece.id === id);
+    return found ? { piece: found.piece, far: false, x: 0, y: 0 } : undefined;
+  },
+  move: (from, { dx, dy, event }) => {
+    from.far ||= Math.hypot(dx, dy) > 8;
+    [from.x, from.y] = [event.clientX, event.clientY];
+    last = from;
+  },
+  end: () => {
+    if (last?.far) emit('dropPiece', last.piece, last.x, last.y);
+    skipClick = last?.far ?? false;
+    last = undefined;
+  },
+});
+let last: { piece: YardPiece; far: boolean; x: number; y: number } | undefined;
+let skipClick = false;
+
+function pressed(piece: YardPiece): void {
+  if (!skipClick) emit('take', piece);
+  skipClick = false;
+}
+</script>
+
+<template>
+  <ul v-if="measured.length" class="yard">
+    <li v-for="m in measured" :key="m.piece.id" :class="{ used: used.has(m.piece.id) }">
+      <button class="plain" :data-yard="m.piece.id" :title="`Set ${m.piece.id} on the bench`" @pointerdown="drag" @click="pressed(m.piece)">
+        <svg width="88" height="56" aria-hidden="true"><g :transform="`translate(44 ${m.lift}) scale(${m.k})`"><PieceDrawing :piece="{ shape: m.piece.shape, turnDeg: 0 }" view="front" :colour="m.colour" /></g></svg>
+        <b>{{ m.piece.id }}&ensp;{{ f.mass(m.massKg) }}</b>
+        <span class="quiet">{{ used.has(m.piece.id) ? 'on the bench' : m.size }}</span>
+      </button>
+    </li>
+  </ul>
+  <p v-else class="quiet empty">The yard is empty. Pieces come with the studio’s catalogue, or inside an imported commission.</p>
+</template>
+
+<style scoped>
+.yard { display: flex; list-style: none; margin: 0; padding: 0; height: 100%; }
+li { border-left: 1px solid var(--rule); height: 100%; }
+button { width: 92px; height: 100%; display: flex; flex-direction: column; align-items: center; padding-top: 8px; cursor: grab; text-align: center; font-size: 12px; line-height: 1.35; touch-action: none; }
+button:hover { background: var(--celadon-wash); }
+.used svg, .used b { opacity: 0.45; }
+.empty { padding: 20px; }
+</style>

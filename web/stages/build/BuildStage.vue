@@ -1,0 +1,48 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { clockOf } from '../../../core/build/buildPlan';
+import { longDay, weekDay } from '../../shell/days';
+import { useFrame } from '../../shell/planKey';
+import DayChart from './DayChart.vue';
+import DayNotes from './DayNotes.vue';
+import RunSheet from './RunSheet.vue';
+
+const { plan } = useFrame();
+const sheet = ref(false);
+
+const build = computed(() => plan.value?.build);
+const clock = (min: number) => clockOf(build.value!.startTime, min);
+const NUMBERS = ['', 'one person', 'two people', 'three people', 'four people'];
+const print = () => window.print();
+</script>
+
+<template>
+  <div v-if="build" class="build">
+    <div class="main">
+      <header class="screen-only">
+        <h1>Build day</h1>
+        <p class="quiet">{{ longDay(build.buildDay) }}, {{ NUMBERS[build.crew.length] }} from {{ build.startTime }}; water in by {{ clock(build.waterInMin) }}, done at {{ clock(build.doneMin) }}</p>
+        <button class="act" data-test="run-sheet" @click="sheet = !sheet">{{ sheet ? '← The day' : 'Run sheet →' }}</button>
+        <button v-if="sheet" class="act" @click="print">Print</button>
+      </header>
+      <ul v-if="!sheet && build.beforehand.length" class="before screen-only">
+        <li v-for="b in build.beforehand" :key="b.title"><b>{{ weekDay(b.day) }}</b> {{ b.title }} <span class="quiet">{{ b.detail }}</span></li>
+      </ul>
+      <DayChart v-if="!sheet" class="screen-only" :build="build" />
+      <RunSheet :class="{ printed: !sheet }" :build="build" />
+    </div>
+    <DayNotes class="screen-only" :build="build" />
+  </div>
+</template>
+
+<style scoped>
+.build { display: flex; min-height: 100%; }
+.main { flex: 1; min-width: 0; padding: 16px 24px 30px 30px; }
+header { display: flex; align-items: baseline; gap: 16px; flex-wrap: wrap; }
+header .act { margin-left: auto; }
+header .act + .act { margin-left: 0; }
+.before { list-style: none; margin: 8px 0 0; padding: 0; display: flex; flex-wrap: wrap; gap: 3px 26px; font-size: 12.5px; }
+@media screen { .printed { display: none; } }
+@media print { .build { display: block; } .main { padding: 0; } }
+@media (max-width: 700px) { .build { display: block; } .main { padding: 12px; } }
+</style>

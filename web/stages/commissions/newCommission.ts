@@ -1,0 +1,38 @@
+import { dayPlus } from '../../../core/calendar/day';
+import type { Commission } from '../../../core/commission/schema';
+import type { Studio } from '../../shell/api';
+import { today } from '../../shell/days';
+
+/** Days until the build of a commission that has just been begun: what soaking wood and lead times need. */
+const USUAL_NOTICE = 42;
+
+/** An empty commission: a 600 mm box with a rising bed of the studio's first soil, everything else open. */
+export function newCommission(studio: Studio): Commission {
+  const soil = studio.catalogue.materials.find((m) => m.kind === 'soil');
+  return {
+    format: 'utsuwa.commission',
+    version: 1,
+    title: 'New commission',
+    currency: studio.currency,
+    ...(studio.name ? { studio: { name: studio.name, ...(studio.phone ? { phone: studio.phone } : {}) } } : {}),
+    brief: { buildDay: dayPlus(today(), USUAL_NOTICE), co2: false, crew: 1 },
+    vessel: { kind: 'box', innerMm: { length: 600, width: 360, height: 360 }, glassMm: 8, waterLineMm: 330 },
+    chosen: 'a',
+    options: [
+      {
+        id: 'a',
+        title: 'First sketch',
+        bed: soil ? [{ id: 'soil', material: soil.id, top: { kind: 'ramp', frontMm: 50, backMm: 90 } }] : [],
+        pieces: [],
+        joints: [],
+        plants: [],
+      },
+    ],
+    catalogue: {
+      materials: studio.catalogue.materials.filter((m) => m.id === soil?.id || ['glue', 'fibre', 'mesh-bag', 'conditioner', 'pad', 'tie'].includes(m.kind)),
+      plants: [],
+      suppliers: studio.catalogue.suppliers,
+    },
+    log: [],
+  };
+}

@@ -1,0 +1,58 @@
+import { computed, ref } from 'vue';
+
+type Corner = [number, number];
+
+/** Near enough to the first corner to close the region, mm. */
+const CLOSE_MM = 14;
+/** Corners this near to a wall are set on it, mm. */
+const WALL_MM = 8;
+
+/**
+ * Painting a region corner by corner. `done` takes the finished ring and answers with what is wrong with it,
+ * if anything; the corners then stay, so that they can be mended.
+ */
+export function usePainting(on: { size: () => { length: number; width: number }; done: (region: Corner[]) => string | undefined }) {
+  const corners = ref<Corner[]>([]);
+  const pointer = ref<Corner>();
+  const fault = ref('');
+  const path = computed(() => (pointer.value && corners.value.length ? [...corners.value, pointer.value] : corners.value));
+
+  function begin(): void {
+    corners.value = [];
+    pointer.value = undefined;
+    fault.value = '';
+  }
+
+  function onFloor([x, y]: Corner): Corner {
+    const { length, width } = on.size();
+    const to = (v: number, most: number) => Math.round(v < WALL_MM ? 0 : v > most - WALL_MM ? most : v);
+    return [to(x, length), to(y, width)];
+  }
+
+  function corner(at: Corner): void {
+    const [x, y] = onFloor(at);
+    const first = corners.value[0];
+    if (corners.value.length > 2 && Math.hypot(x - first[0], y - first[1]) < CLOSE_MM) return close();
+    corners.value = [...corners.value, [x, y]];
+    fault.value = '';
+  }
+
+  function close(): void {
+    if (corners.value.length < 3) return void (fault.value = 'A region needs three corners at least.');
+    const says = on.done(corners.value);
+    if (says) fault.value = `The region ${says}.`;
+    else begin();
+  }
+
+  function key(event: KeyboardEvent, leave: () => void): void {
+    if (event.key === 'Enter') close();
+    else if (event.key === 'Backspace') corners.value = corners.value.slice(0, -1);
+    else if (event.key === 'Escape') {
+      begin();
+      leave();
+    } else return;
+    event.preventDefault();
+  }
+
+  return { corners, path, fault, begin, corner, close, key, hover: (at: Corner) => (pointer.value = onFloor(at)) };
+}

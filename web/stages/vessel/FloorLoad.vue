@@ -1,0 +1,55 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { useFigures } from '../../shell/figures';
+import type { PlanView } from '../../workers/planWorker';
+
+/** What bears on the floor, part by part, beside what rooms are usually designed for. */
+const props = defineProps<{ survey: PlanView['survey'] }>();
+const f = useFigures();
+
+const WIDTH = 300;
+const parts = computed(() => {
+  const m = props.survey.masses;
+  return [
+    { name: 'water', kg: m.waterKg, fill: 'var(--water-2)' },
+    { name: 'glass', kg: m.glassKg, fill: '#c5d3d0' },
+    { name: 'bed', kg: m.bedKg, fill: 'var(--clay-2)' },
+    { name: 'stone and wood', kg: m.piecesKg, fill: '#a9aba7' },
+    { name: 'stand', kg: m.standKg, fill: 'var(--sand)' },
+  ].filter((p) => p.kg > 0);
+});
+const most = computed(() => Math.max(props.survey.floorKnPerM2 * 1.08, 2.4));
+const X = (kn: number) => (kn / most.value) * WIDTH;
+const segments = computed(() => {
+  let x = 0;
+  return parts.value.map((p) => {
+    const w = X(props.survey.floorKnPerM2) * (p.kg / props.survey.floorKg);
+    x += w;
+    return { ...p, x: x - w, w };
+  });
+});
+/** Characteristic imposed loads of homes: EN 1991-1-1 category A, 1.5 to 2.0 kN/m² (from memory). */
+const USUAL = [1.5, 2];
+</script>
+
+<template>
+  <div>
+    <p><b class="fig">{{ f.mass(survey.floorKg) }}</b>, {{ f.said(survey.floorKnPerM2, 'kN/m²', 1) }} under the base of {{ f.said(survey.masses.footprintM2, 'm²', 2) }}</p>
+    <svg :width="WIDTH" height="66" class="bar" role="img" aria-label="Load on the floor beside usual design loads">
+      <rect v-for="s in segments" :key="s.name" :x="s.x" y="20" :width="s.w" height="20" :fill="s.fill" stroke="var(--ash)" />
+      <path v-for="u in USUAL" :key="u" :d="`M${X(u)} 10 V46`" stroke="var(--ink)" stroke-dasharray="2 2" />
+      <text :x="X(2) + 6" y="14">{{ f.us.value ? '31 to 42 psf' : '1.5 to 2.0 kN/m²' }}: usual for homes (EN 1991-1-1)</text>
+      <text v-if="segments[0]" x="4" y="34" class="in">water {{ f.mass(segments[0].kg) }}</text>
+    </svg>
+    <ul><li v-for="p in parts" :key="p.name"><i :style="{ background: p.fill }" />{{ p.name }} <b>{{ f.mass(p.kg) }}</b></li></ul>
+    <p class="quiet">Shown beside what rooms are usually designed for. Whether this floor carries it is for a structural engineer to say.</p>
+  </div>
+</template>
+
+<style scoped>
+.bar { display: block; margin: 8px 0 0; overflow: visible; }
+text { font: 400 11px var(--text); fill: var(--ink-2); }
+.in { fill: #23211e; font-weight: 600; }
+ul { list-style: none; padding: 0; margin: 0 0 8px; display: flex; flex-wrap: wrap; gap: 2px 14px; font-size: 12px; }
+i { display: inline-block; width: 10px; height: 10px; margin-right: 5px; }
+</style>

@@ -1,0 +1,37 @@
+import { expose } from 'comlink';
+import type { Day } from '../../core/calendar/day';
+import { plan, type Plan } from '../../core/pipeline/plan';
+import { newMemo } from '../../core/survey/memo';
+import type { Survey } from '../../core/survey/survey';
+import type { BedField } from '../../core/substrate/bedField';
+import { unpacker, type Parcel } from './parcel';
+
+/** The height field as the drawing views need it. */
+export type FieldView = Pick<BedField, 'columns' | 'rows' | 'dxMm' | 'dyMm' | 'cornerMm' | 'cornerThicknessMm' | 'cornerLayer'>;
+/** A plan without what only the computation needs. */
+export type PlanView = Omit<Plan, 'survey'> & { survey: Omit<Survey, 'field' | 'standing'> };
+export interface Computed {
+  plan: PlanView;
+  /** Only when the bed has changed since the last answer. */
+  field?: FieldView;
+}
+
+const unpack = unpacker();
+const memo = newMemo();
+let sent: BedField | undefined;
+
+function compute(parcel: Parcel, today: Day): Computed {
+  const { survey, ...rest } = plan(unpack(parcel), { today, memo });
+  const { field, standing: _standing, ...figures } = survey;
+  const answer: Computed = { plan: { ...rest, survey: figures } };
+  if (field !== sent) {
+    const { columns, rows, dxMm, dyMm, cornerMm, cornerThicknessMm, cornerLayer } = field;
+    answer.field = { columns, rows, dxMm, dyMm, cornerMm, cornerThicknessMm, cornerLayer };
+    sent = field;
+  }
+  return answer;
+}
+
+const worker = { compute };
+export type PlanWorker = typeof worker;
+expose(worker);
