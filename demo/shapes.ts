@@ -65,7 +65,7 @@ export interface StoneLook {
 }
 
 /** A broken stone: a ball, roughened, cut by planes, narrowed upward, brought to its size. */
-export function stone({ seed, sizeMm, breaks = 9, taper = 0.4 }: StoneLook): MeshShape {
+export function stone({ seed, sizeMm, breaks = 14, taper = 0.4 }: StoneLook): MeshShape {
   const random = seeded(seed);
   const { vertices, faces } = icosphere(2);
   const planes = Array.from({ length: breaks }, () => {
@@ -73,17 +73,18 @@ export function stone({ seed, sizeMm, breaks = 9, taper = 0.4 }: StoneLook): Mes
     // Mostly upright faces: slate breaks along its grain.
     const up = (random() - 0.4) * 1.1;
     const flat = Math.sqrt(Math.max(0, 1 - up * up));
-    return { n: [Math.cos(around) * flat, Math.sin(around) * flat, up] as Vector, d: 0.55 + random() * 0.25 };
+    return { n: [Math.cos(around) * flat, Math.sin(around) * flat, up] as Vector, d: 0.4 + random() * 0.32 };
   });
   const shift = (random() - 0.5) * 0.7;
   const rough = vertices.map((v): Vector => {
-    let p: Vector = v.map((x) => x * (1 + (random() - 0.5) * 0.1)) as Vector;
+    let p: Vector = v.map((x) => x * (1 + (random() - 0.5) * 0.07)) as Vector;
     for (const { n, d } of planes) {
       const out = p[0] * n[0] + p[1] * n[1] + p[2] * n[2] - d;
       if (out > 0) p = p.map((x, i) => x - out * n[i]) as Vector;
     }
-    const height = (p[2] + 1) / 2;
-    const narrow = 1 - taper * height;
+    const height = Math.max(0, (p[2] + 1) / 2);
+    // Broad below, drawn in towards the top.
+    const narrow = 1 - taper * height ** 1.2;
     return [p[0] * narrow + shift * height * taper, p[1] * narrow, p[2]];
   });
   return fitted(rough, faces, sizeMm);

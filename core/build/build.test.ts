@@ -63,9 +63,9 @@ describe('build day', () => {
   it('has a step for what there is, and none for what there is not', () => {
     const cube = planned(example('level-cube')).tasks.map((t) => t.id);
     expect(cube).toEqual(expect.arrayContaining(['protect', 'soil', 'equipment', 'fill', 'start']));
-    for (const id of ['sand', 'rinse', 'stones', 'wood', 'joints', 'filler', 'prepare-plants', 'gaps']) expect(cube).not.toContain(id);
+    for (const id of ['sand', 'rinse', 'stones', 'wood', 'joints', 'filler', 'prepare-cups', 'prepare-pots', 'wash', 'gaps']) expect(cube).not.toContain(id);
     const root = planned(example('held-root')).tasks.map((t) => t.id);
-    expect(root).toEqual(expect.arrayContaining(['stones', 'wood', 'joints', 'wiggle', 'gaps', 'prepare-plants', 'plant-P-1-0', 'plant-P-1-1']));
+    expect(root).toEqual(expect.arrayContaining(['stones', 'wood', 'joints', 'wiggle', 'gaps', 'wash', 'prepare-cups', 'plant-carpet-grass-0', 'plant-carpet-grass-1']));
     expect(root).not.toContain('sand');
     const path: Layer = { id: 'p', material: 'sand', top: { kind: 'level', mm: 20 } };
     expect(planned(scape({ option: { bed: [path] } })).tasks.map((t) => t.id)).toEqual(expect.arrayContaining(['rinse', 'sand']));
@@ -78,7 +78,7 @@ describe('build day', () => {
       const { tasks, doneMin } = planned(commission);
       sound(tasks);
       const at = (id: string) => tasks.find((t) => t.id === id)!.startMin;
-      const order = ['protect', 'soil', 'stones', 'wood', 'joints', 'wiggle', 'gaps', 'plant-P-1-0', 'fill', 'start'];
+      const order = ['protect', 'soil', 'stones', 'wood', 'joints', 'wiggle', 'gaps', 'plant-carpet-grass-0', 'fill', 'start'];
       order.slice(1).filter((id) => tasks.some((t) => t.id === id)).forEach((id, i) => expect(at(id)).toBeGreaterThan(at(order[i])));
       expect(tasks.every((t) => t.crew.every((p) => p < crew))).toBe(true);
       expect(doneMin).toBeGreaterThan(120);

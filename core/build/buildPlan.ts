@@ -74,7 +74,7 @@ function lanesOf(tasks: readonly Scheduled[]): Lane[] {
     t.cure ? [{ kind: 'cures', what: t.cure.what, fromMin: t.endMin, toMin: t.endMin + t.cure.minutes }] : [],
   );
   const find = (id: string) => tasks.find((t) => t.id === id);
-  const prepared = find('prepare-plants');
+  const prepared = tasks.filter((t) => t.id.startsWith('prepare-')).sort((a, b) => a.startMin - b.startMin)[0];
   const filled = find('fill')!;
   const started = find('start')!;
   return [

@@ -5,6 +5,8 @@
 export const RATES = {
   /** Floor sheet, stand level, mat. */
   protect: 20,
+  /** Gear unpacked, rinsed, laid out. */
+  unpack: 25,
   /** Soil, base or gravel, for each litre poured and shaped. */
   pourPerL: 1.9,
   /** Filler: each litre rinsed, and each bag tied and laid. */
@@ -12,29 +14,36 @@ export const RATES = {
   perBag: 3,
   /** Sand: each litre rinsed, and each litre laid and brushed. */
   rinsePerL: 1.5,
+  bucket: 5,
   sandPerL: 5,
+  /** A piece scrubbed and laid out. */
+  washPerPiece: 2,
   /** A piece chosen, turned and seated, and each kilogram of it. */
   setPerPiece: 5,
   setPerKg: 0.7,
+  /** Share of that time when a second person hands, holds and looks from the seat. */
+  setWithHelper: 0.7,
   /** Soaked wood dried enough for glue and fitted. */
   setPerWood: 12,
   /** One contact of a joint. */
   jointFibre: 4,
   jointGel: 5,
   jointTie: 6,
-  jointSilicone: 6,
   /** Nothing may move when scrubbed: each joint. */
   wigglePerJoint: 1,
+  wiggle: 5,
   /** Floss in the gaps: each stone in the bed. */
   gapPerPiece: 2,
   /** A cup or pot rinsed, split and trimmed. */
   preparePerPack: 3,
+  /** The same where packs are unknown: each plug. */
+  preparePerPlug: 0.4,
   /** One plug set. */
   plug: 0.4,
   /** One epiphyte or patch of moss glued, tied or wedged. */
   epiphyte: 2,
   /** Intake, outflow, heater, diffuser, unpowered. */
-  equipment: 25,
+  equipment: 20,
   /** Slow fill over a stone or through a bag, litres a minute. */
   fillLPerMin: 3,
   refloat: 20,

@@ -1,7 +1,7 @@
 import { daysFrom, dayPlus, type Day } from '../calendar/day';
 import { supplierOf } from '../commission/lookup';
 import type { Commission, Material, Pack, Plant } from '../commission/schema';
-import type { TakeOffLine } from '../takeoff/line';
+import { packWordsOf, type TakeOffLine } from '../takeoff/line';
 import type { TakeOff } from '../takeoff/takeOff';
 import { type Finding } from '../units/finding';
 import { lastDelivery, orderDay } from './delivery';
@@ -98,7 +98,7 @@ function orderLine(
     line: line.id,
     name: line.name,
     pack: pack.id,
-    packWords: `${count} × ${pack.size} ${pack.unit}`,
+    packWords: packWordsOf(count, pack),
     count,
     priceMinor: count * pack.priceMinor,
     orderBy: arriveBy && orderDay(supplier, arriveBy, pack.leadDays),

@@ -45,7 +45,7 @@ export function lineOf(need: Need): TakeOffLine {
   const counts = chosen ?? [];
   const price = counts.reduce((sum, c) => sum + c.count * packOf(packs, c.pack).priceMinor, 0);
   const bought = counts.reduce((sum, c) => sum + c.count * usable.find((p) => p.id === c.pack)!.size, 0);
-  const packWords = counts.map((c) => wordsFor(c.count, packOf(packs, c.pack))).join(' + ');
+  const packWords = counts.map((c) => packWordsOf(c.count, packOf(packs, c.pack))).join(' + ');
   const steps = [...need.workings];
   if (counts.length > 0)
     steps.push({
@@ -69,7 +69,8 @@ function packOf(packs: readonly Pack[] | undefined, id: string): Pack {
   return packs!.find((p) => p.id === id)!;
 }
 
-function wordsFor(count: number, pack: Pack): string {
+/** `3 × 9 L bag`, `14 cups`, `2 pieces`, `45 kg`. */
+export function packWordsOf(count: number, pack: Pack): string {
   const what = pack.name ?? '';
   // Sold singly or by the kilogram: the count is the quantity itself.
   if (pack.size === 1 && pack.unit !== 'piece' && pack.unit !== 'plug') return `${count} ${pack.unit}`;

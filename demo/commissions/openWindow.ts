@@ -29,7 +29,7 @@ export function openWindow(today: Day): Commission {
         ],
         pieces: [
           set('S-14', [170, 215], 26, { turnDeg: 20 }),
-          set('S-22', [455, 62], 30, { turnDeg: 10 }),
+          set('S-22', [455, 57], 30, { turnDeg: 10 }),
           set('R-02', [400, 215], 18, { turnDeg: 170, owned: false }),
           set('S-31', [300, 120], 20),
         ],

@@ -32,7 +32,7 @@ const X = (mm: number) => mm * props.k;
 const Z = (mm: number) => (H.value - mm) * props.k;
 
 /** Bands of bed from back to front. */
-const BANDS = 12;
+const BANDS = 22;
 const bedColour = computed(() => colourOf(materialFor(props.materials, props.option.bed.find((l) => !l.cuts && materialFor(props.materials, l.material)?.kind !== 'filler')?.material ?? '')));
 
 interface Band {
@@ -100,7 +100,7 @@ const mark = computed(() => {
         <g v-if="t.band" class="band">
           <path :d="t.band.d" :fill="t.band.fill" />
           <path v-for="(r, n) in t.band.runs" :key="n" :d="r.d" :fill="r.fill" />
-          <PlantsFront v-if="plants" :option="option" :plants="plants" :field="field" :from="t.band.y" :depth="W / BANDS" :x-scale="X" :z-scale="Z" />
+          <PlantsFront v-if="plants" :option="option" :plants="plants" :field="field" :from="t.band.y" :depth="W / BANDS" :x-scale="X" :z-scale="Z" :highest-mm="vessel.waterLineMm" />
         </g>
         <g
           v-else-if="t.piece"

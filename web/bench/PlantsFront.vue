@@ -14,6 +14,8 @@ const props = defineProps<{
   depth: number;
   xScale: (mm: number) => number;
   zScale: (mm: number) => number;
+  /** Nothing is drawn growing above this, mm. */
+  highestMm: number;
 }>();
 
 /** How far towards its grown height a plant is drawn. */
@@ -32,13 +34,13 @@ const drawn = computed(() =>
       const z = surfaceAt(props.field, x, y);
       // Repeatable unevenness from the spot itself.
       const r = Math.abs(Math.sin(x * 12.9898 + y * 78.233) * 43758.5453) % 1;
-      const h = tall * (0.7 + 0.5 * r);
+      const h = Math.min(tall * (0.7 + 0.5 * r), props.highestMm - z - 6 - 18 * r);
       for (const lean of leans(plant.habit)) {
         const tip = x + lean * h * 0.34 + (r - 0.5) * 8;
         d += `M${props.xScale(x).toFixed(1)} ${props.zScale(z - 2).toFixed(1)}Q${props.xScale(x + (tip - x) * 0.3).toFixed(1)} ${props.zScale(z + h * 0.7).toFixed(1)} ${props.xScale(tip).toFixed(1)} ${props.zScale(z + h * (1 - Math.abs(lean) * 0.3)).toFixed(1)}`;
       }
     }
-    return d ? [{ id: p.id, d, colour: plant.colour ?? '#4f7f6b', width: plant.habit === 'rosette' ? 2.6 : plant.habit === 'stem' ? 2 : 1.3 }] : [];
+    return d ? [{ id: p.id, d, colour: plant.colour ?? '#4f7f6b', width: plant.habit === 'rosette' ? 2.6 : plant.habit === 'stem' ? 5 : 1.3, leaves: plant.habit === 'stem' ? '1.8 2.2' : undefined }] : [];
   }),
 );
 
@@ -50,5 +52,5 @@ function leans(habit: string | undefined): number[] {
 </script>
 
 <template>
-  <path v-for="p in drawn" :key="p.id" :d="p.d" fill="none" :stroke="p.colour" :stroke-width="p.width" stroke-linecap="round" pointer-events="none" />
+  <path v-for="p in drawn" :key="p.id" :d="p.d" fill="none" :stroke="p.colour" :stroke-width="p.width" :stroke-dasharray="p.leaves" :stroke-linecap="p.leaves ? 'butt' : 'round'" pointer-events="none" />
 </template>

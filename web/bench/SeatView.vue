@@ -17,7 +17,7 @@ let renderer: WebGLRenderer | undefined;
 let waiting = 0;
 
 /** A seat in front and a little left, at this distance and above the tank's middle, in tank lengths. */
-const SEAT = { left: 0.42, away: 1.55, above: 0.52 };
+const SEAT = { left: 0.42, away: 1.42, above: 0.4 };
 
 function scene(): Scene {
   const s = new Scene();
@@ -119,6 +119,6 @@ onBeforeUnmount(() => {
 </template>
 
 <style scoped>
-canvas { display: block; background: linear-gradient(var(--water), var(--ash)); }
+canvas { display: block; box-sizing: border-box; border: 1px solid var(--rule); background: linear-gradient(var(--water), var(--ash)); }
 p { padding: 12px 0; }
 </style>

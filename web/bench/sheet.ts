@@ -16,7 +16,7 @@ export interface Sheet {
 const LEFT = 66;
 const TOP = 44;
 const BETWEEN_X = 32;
-const BETWEEN_Y = 44;
+const BETWEEN_Y = 58;
 const RIGHT = 18;
 const BOTTOM = 30;
 

@@ -6,7 +6,7 @@ const commission = useCommission();
 const open = computed(() => commission.state === 'conflict');
 const when = computed(() => {
   const at = commission.theirs?.updatedAt;
-  return at ? new Date(at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' }) : 'meanwhile';
+  return at ? new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' }) : 'meanwhile';
 });
 </script>
 

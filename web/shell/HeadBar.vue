@@ -17,7 +17,7 @@ const size = computed(() => {
   return `${[length, width, height].map(fromMm).join(' × ')} ${lengthUnit.value}`;
 });
 const saved = computed(() => {
-  const at = commission.savedAt ? new Date(commission.savedAt).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' }) : '';
+  const at = commission.savedAt ? new Date(commission.savedAt).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' }) : '';
   return {
     saved: `saved ${at}`,
     unsaved: 'not saved yet',

@@ -43,7 +43,7 @@ const blocks = computed((): Block[] =>
 /** How many lines of words a block has room for. */
 const room = (t: Scheduled) => Math.floor(((t.endMin - t.startMin) * PX_PER_MIN.value - 2) / 15);
 /** Lanes are drawn at least this high, so that a minute's cure can be seen and read. */
-const laneHeight = (l: Lane) => Math.max(34, (l.toMin - l.fromMin) * PX_PER_MIN.value);
+const laneHeight = (l: Lane) => Math.max(52, (l.toMin - l.fromMin) * PX_PER_MIN.value);
 const laneX = (kind: Lane['kind']) => LEFT + people.value * columnW.value + 6 + LANES.findIndex(([k]) => k === kind) * (LANE_W + 8);
 const hoursOf = (min: number) => (min >= 60 ? `${Math.floor(min / 60)} h ${String(min % 60).padStart(2, '0')}` : `${min} min`);
 </script>
@@ -57,14 +57,14 @@ const hoursOf = (min: number) => (min >= 60 ? `${Math.floor(min / 60)} h ${Strin
       <g v-for="h in hours" :key="h.min"><path :d="`M${LEFT - 8} ${Y(h.min)} H ${width}`" stroke="var(--rule)" /><text :x="LEFT - 12" :y="Y(h.min) + 4" text-anchor="end" class="hour">{{ h.says }}</text></g>
       <foreignObject v-for="b in blocks" :key="b.task.id" :x="b.x" :y="Y(b.task.startMin)" :width="b.w" :height="Math.max(14, (b.task.endMin - b.task.startMin) * PX_PER_MIN - 2)">
         <div class="task" :class="[b.task.phase, { chain: chain.has(b.task.id), slim: room(b.task) < 1 }]" :data-task="b.task.id" :title="`${b.task.title}, ${b.task.minutes} min: ${b.task.detail}`">
-          <b>{{ b.task.title }}</b> <span class="min">{{ b.task.minutes }} min</span>
-          <div v-if="room(b.task) > 1" class="detail">{{ b.task.detail }}<template v-if="b.task.people > 1">; two people</template></div>
+          <div class="title"><b>{{ b.task.title }}</b><span class="min">{{ b.task.minutes }} min</span></div>
+          <div v-if="room(b.task) > 1" class="detail" :style="{ maxHeight: `${(room(b.task) - 1) * 15}px` }">{{ b.task.detail }}<template v-if="b.task.people > 1">; two people</template></div>
         </div>
       </foreignObject>
       <foreignObject v-for="(l, i) in build.lanes" :key="i" :x="laneX(l.kind)" :y="Y(l.fromMin)" :width="LANE_W" :height="laneHeight(l)">
         <div class="wait" :class="l.kind"><span>{{ l.what }} {{ hoursOf(l.toMin - l.fromMin) }}<template v-if="l.limitMin"> of {{ l.limitMin }}</template><template v-if="l.kind === 'plants'">, mist each 10 min</template></span></div>
       </foreignObject>
-      <g><path :d="`M${LEFT} ${Y(build.waterInMin)} H ${width}`" stroke="#5f93a6" stroke-width="2" /><text :x="width - 2" :y="Y(build.waterInMin) - 5" text-anchor="end" class="water">water in {{ clockOf(build.startTime, build.waterInMin) }}</text></g>
+      <g><path :d="`M${LEFT} ${Y(build.waterInMin)} H ${width}`" stroke="#5f93a6" stroke-width="2" /><text :x="width - 2" :y="Y(build.waterInMin) - 5" text-anchor="end" class="waterline">water in {{ clockOf(build.startTime, build.waterInMin) }}</text></g>
     </svg>
   </div>
 </template>
@@ -74,12 +74,13 @@ const hoursOf = (min: number) => (min >= 60 ? `${Math.floor(min / 60)} h ${Strin
 svg { display: block; }
 .person { font: 500 16px var(--title); fill: var(--ink); }
 .lane, .hour { font: 400 12px var(--text); fill: var(--ink-2); }
-.water { font: 600 12px var(--text); fill: #3f7285; paint-order: stroke; stroke: var(--ash); stroke-width: 4px; }
+.waterline { font: 600 12px var(--text); fill: #3f7285; paint-order: stroke; stroke: var(--ash); stroke-width: 4px; }
 .task { height: 100%; box-sizing: border-box; padding: 1px 8px; font-size: 12.5px; line-height: 15px; overflow: hidden; background: #ece5d8; color: #23211e; border-left: 3px solid transparent; }
 .task.slim { line-height: 12px; font-size: 11px; padding-top: 0; }
-.task b { font-weight: 600; }
+.title { display: flex; justify-content: space-between; gap: 6px; white-space: nowrap; }
+.title b { font-weight: 600; overflow: hidden; text-overflow: ellipsis; }
 .min { color: #5d564d; font-size: 11.5px; }
-.detail { color: #5d564d; }
+.detail { color: #5d564d; overflow: hidden; }
 .task.substrate { background: #e4d8bf; }
 .task.hardscape { background: #cfc4b3; }
 .task.planting { background: #cfe0d6; }

@@ -57,7 +57,7 @@ const print = () => window.print();
 .desk { flex: 1; min-width: 0; padding: 20px 28px 40px; }
 .side { width: 272px; flex: none; background: var(--paper); border-left: 1px solid var(--rule); padding: 16px 18px; }
 .acts { display: flex; gap: 18px; align-items: center; margin-bottom: 14px; }
-header { display: flex; justify-content: space-between; align-items: baseline; }
+header { display: flex; justify-content: space-between; align-items: baseline; margin-bottom: 10px; }
 dl { display: grid; grid-template-columns: 66px 1fr; margin: 8px 0 18px; }
 dt { font-weight: 600; font-size: 12.5px; }
 dt, dd { padding: 6px 0; border-bottom: 1px solid var(--rule); margin: 0; }

@@ -67,7 +67,11 @@ header { display: flex; align-items: baseline; gap: 14px; }
 .state { margin: 6px 0; padding: 5px 10px; border-left: 3px solid var(--clay-2); background: var(--paper); }
 .state.confirmed { border-color: var(--celadon); }
 .state.partly, .state.refused, .state.unreachable { border-color: var(--warn); }
-table { width: 100%; border-collapse: collapse; }
+table { width: 100%; border-collapse: collapse; table-layout: fixed; }
+td:nth-child(3) { width: 176px; }
+td:nth-child(4) { width: 130px; }
+td:nth-child(5) { width: 84px; }
+td:nth-child(6) { width: 74px; }
 td { padding: 4px 10px 4px 0; border-bottom: 1px solid var(--rule); }
 td.right { text-align: right; padding-right: 0; }
 .count { white-space: nowrap; width: 120px; }

@@ -3,6 +3,7 @@ import { useElementSize } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import type { Plant, Planting } from '../../../core/commission/schema';
 import { plugSpots } from '../../../core/planting/region';
+import FrontView from '../../bench/FrontView.vue';
 import PlanViewDrawing from '../../bench/PlanView.vue';
 import { useCommission } from '../../shell/commissionStore';
 import { useFigures } from '../../shell/figures';
@@ -23,8 +24,9 @@ const vessel = computed(() => commission.document!.vessel);
 const option = computed(() => commission.option!);
 const materials = computed(() => commission.document!.catalogue.materials);
 const LEFT = 22;
+/** Room above the plan for the title, and between plan and front view. */
 const TOP = 64;
-const k = computed(() => Math.max(0.1, Math.min((width.value - 2 * LEFT) / vessel.value.innerMm.length, (height.value - TOP - 40) / vessel.value.innerMm.width)));
+const k = computed(() => Math.max(0.1, Math.min((width.value - 2 * LEFT) / vessel.value.innerMm.length, (height.value - TOP - 76) / (vessel.value.innerMm.width + vessel.value.innerMm.height))));
 const X = (mm: number) => mm * k.value;
 const Y = (mm: number) => (vessel.value.innerMm.width - mm) * k.value;
 
@@ -110,7 +112,12 @@ function begin(plant: Plant): void {
           </PlanViewDrawing>
           <path v-if="brush && painting.path.value.length" :d="`M${painting.path.value.map(([x, y]) => `${X(x)} ${Y(y)}`).join('L')}`" class="draft" />
           <circle v-for="(p, i) in brush ? painting.corners.value : []" :key="i" :cx="X(p[0])" :cy="Y(p[1])" r="4" class="corner" />
-          <text :x="X(vessel.innerMm.length) / 2" :y="Y(0) + 18" text-anchor="middle" class="note">front glass</text>
+          <text :x="X(vessel.innerMm.length)" :y="Y(0) + 18" text-anchor="end" class="note">front glass</text>
+        </g>
+        <g :transform="`translate(${LEFT} ${TOP + Y(0) + 44})`" pointer-events="none">
+          <text class="caption" y="-10">From the front, grown half-way</text>
+          <FrontView :vessel="vessel" :option="option" :materials="materials" :field="field" :survey="plan.survey" :k="k" :plants="plants" />
+          <path :d="`M0 -4 V ${X(vessel.innerMm.height)} H ${X(vessel.innerMm.length)} V -4`" class="glass" />
         </g>
       </svg>
       <section v-if="current" class="card" data-test="planting-card" @click.stop>
@@ -137,6 +144,8 @@ function begin(plant: Plant): void {
 .chosen path:first-child { stroke: var(--ink); stroke-width: 2; }
 .draft { fill: #42715e44; stroke: var(--celadon); stroke-width: 2; stroke-dasharray: 5 3; }
 .corner { fill: var(--paper); stroke: var(--celadon); stroke-width: 2; }
+.caption { font: italic 15px var(--title); fill: var(--ink); }
+.glass { fill: none; stroke: var(--ink); stroke-width: 1.6; }
 .note { font: 400 12px var(--text); fill: var(--ink-2); }
 .card { position: absolute; right: 14px; bottom: 14px; width: 240px; background: var(--paper); border: 1px solid var(--celadon); padding: 10px 14px; }
 .card header { display: flex; justify-content: space-between; }

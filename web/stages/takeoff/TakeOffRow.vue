@@ -60,10 +60,10 @@ td.right { text-align: right; }
 .line.open .name { font-weight: 600; }
 .name { display: flex; gap: 9px; align-items: baseline; }
 .name i { width: 10px; height: 10px; flex: none; }
-.packs { white-space: nowrap; }
+.packs { white-space: nowrap; padding-left: 14px; }
 .workings td { background: var(--paper); padding: 4px 0 14px 19px; }
 ol { list-style: none; padding: 0; margin: 0; display: flex; flex-wrap: wrap; row-gap: 10px; }
-li { display: flex; flex-direction: column; padding: 0 13px; border-left: 1px solid var(--clay-2); max-width: 190px; font-size: 12.5px; line-height: 1.35; }
+li { display: flex; flex-direction: column; padding: 0 11px; border-left: 1px solid var(--clay-2); max-width: 152px; font-size: 12.5px; line-height: 1.35; }
 li:first-child { border: 0; padding-left: 0; }
 li b { font-size: 15px; white-space: nowrap; }
 li.last b, li.last span { color: var(--celadon); }

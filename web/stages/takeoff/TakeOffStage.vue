@@ -57,7 +57,7 @@ const late = computed(() => new Set(plan.value?.order.findings.filter((x) => x.i
       <router-link class="act" :to="`/c/${commission.id}/order`">Order {{ packCount }} packs →</router-link>
     </header>
     <table v-if="plan">
-      <thead><tr><th>Item</th><th class="right">Measured</th><th class="right">Needed</th><th>Packs</th><th>From</th><th class="right">Order by</th><th class="right">Price</th></tr></thead>
+      <thead><tr><th>Item</th><th class="right">Measured</th><th class="right">Needed</th><th class="packs">Packs</th><th>From</th><th class="right">Order by</th><th class="right">Price</th></tr></thead>
       <tbody v-for="g in groups" :key="g.kind">
         <tr class="group"><td colspan="7"><h3>{{ g.title }}</h3> <span class="quiet">{{ g.says }}</span></td></tr>
         <TakeOffRow v-for="l in g.lines" :key="l.id" :line="l" :commission="doc" :order-by="orderByOf(plan.order, l.id)" :late="late.has(l.id)" :open="openLine === l.id" @toggle="openLine = openLine === l.id ? undefined : l.id" />
@@ -73,6 +73,7 @@ header { display: flex; align-items: baseline; gap: 16px; }
 .csv { margin-left: auto; }
 table { width: 100%; border-collapse: collapse; margin-top: 10px; }
 th { text-align: left; font-weight: 400; font-size: 12px; color: var(--ink-2); padding: 6px 8px 8px 0; border-bottom: 1.5px solid var(--ink); }
+th.packs { padding-left: 14px; }
 th.right, td.right { text-align: right; }
 .group td { padding: 13px 0 5px; }
 .group h3 { display: inline; font-size: 17px; margin-right: 10px; }

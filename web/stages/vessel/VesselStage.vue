@@ -19,7 +19,9 @@ const { width } = useElementSize(area);
 
 const vessel = computed(() => commission.document!.vessel);
 const inner = computed(() => vessel.value.innerMm);
-const k = computed(() => Math.min(Math.max(160, width.value - 150) / inner.value.length, 250 / inner.value.height, 260 / inner.value.width));
+/** Height the two drawings have together, px. */
+const DRAWN_PX = 460;
+const k = computed(() => Math.min(Math.max(160, width.value - 150) / inner.value.length, DRAWN_PX / (inner.value.height + inner.value.width)));
 const W = computed(() => inner.value.length * k.value);
 const H = computed(() => inner.value.height * k.value);
 const D = computed(() => inner.value.width * k.value);
@@ -70,7 +72,7 @@ const sentences = computed(() => {
     <header><h1>Vessel</h1><p class="quiet">inner sizes; drag the water line or type over a figure</p></header>
     <div class="columns">
       <div ref="area" class="drawing">
-        <svg :width="W + 150" :height="H + D + 120" class="sheet">
+        <svg :width="W + 150" :height="H + D + 116" class="sheet">
           <g transform="translate(62 34)">
             <text class="caption" y="-14">From the front</text>
             <rect :width="W" :height="H" fill="var(--paper)" />
@@ -87,8 +89,9 @@ const sentences = computed(() => {
           <g :transform="`translate(62 ${H + 86})`">
             <text class="caption" y="-12">From above</text>
             <rect :width="W" :height="D" fill="var(--water)" stroke="var(--ink)" :stroke-width="Math.max(2, vessel.glassMm * k)" />
-            <text :x="W / 2" :y="D / 2" text-anchor="middle" class="quiet">{{ f.length(inner.length) }} × {{ f.length(inner.width) }} inside</text>
-            <text :x="W / 2" :y="D - 10" text-anchor="middle" class="quiet">front</text>
+            <text :x="W / 2" :y="D / 2 + 4" text-anchor="middle" class="quiet">inside, the front glass is below</text>
+            <g class="dim"><path :d="`M0 ${D + 16} H ${W / 2 - 40} M${W / 2 + 40} ${D + 16} H ${W} M0 ${D + 11} v10 M${W} ${D + 11} v10`" /><text :x="W / 2" :y="D + 20" text-anchor="middle">{{ f.length(inner.length) }}</text></g>
+            <g class="dim"><path :d="`M-22 0 V ${D / 2 - 12} M-22 ${D / 2 + 12} V ${D} M-27 0 h10 M-27 ${D} h10`" /><text x="-22" :y="D / 2 + 4" text-anchor="middle">{{ f.length(inner.width) }}</text></g>
           </g>
         </svg>
         <div class="sizes">
@@ -124,12 +127,14 @@ header { display: flex; align-items: baseline; gap: 16px; }
 .caption { font: italic 15px var(--title); fill: var(--ink); }
 .axis text, text.quiet { font: 400 11.5px var(--text); fill: var(--ink-2); }
 .axis path { stroke: var(--ink-3); }
+.dim path { stroke: var(--celadon); fill: none; }
+.dim text { font: 600 12.5px var(--text); fill: var(--celadon); }
 .line { cursor: ns-resize; outline: none; }
 .line path { stroke: var(--water-line); stroke-width: 1.6; }
 .line circle { fill: var(--paper); stroke: var(--water-line); stroke-width: 2; }
 .line:focus-visible circle { stroke: var(--celadon); stroke-width: 3; }
 .line text { font: 600 12px var(--text); fill: #3d6472; }
-.sizes { display: grid; grid-template-columns: repeat(3, 1fr); gap: 4px 24px; max-width: 560px; margin-top: 4px; }
+.sizes { padding-top: 10px; display: grid; grid-template-columns: repeat(3, 1fr); gap: 4px 24px; max-width: 560px; margin-top: 4px; }
 section { border-top: 1px solid var(--rule); padding: 10px 0 14px; }
 section p { margin-top: 6px; }
 .foot { display: grid; grid-template-columns: 1fr 1fr 1fr; gap: 0 16px; margin-top: 8px; }

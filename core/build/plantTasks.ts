@@ -1,0 +1,126 @@
+import { plantOf } from '../commission/lookup';
+import type { Plant } from '../commission/schema';
+import { polygonBounds } from '../geometry/polygon';
+import type { TakeOffLine } from '../takeoff/line';
+import { CAUTIONS } from './cautions';
+import { counted, step, type Job } from './job';
+import { RATES } from './rates';
+import type { Task } from './task';
+
+/** A plant takes longer than this: its patches are shared between two. */
+const SHARED_FROM_MIN = 40;
+/** Where plants are set only once these stand. */
+const HARDSCAPE = ['stones', 'wood', 'soil', 'floor-stones'];
+
+/** Plants made ready, then set front to back, then those that hold on to stone and wood. */
+export function plantTasks(job: Job): Task[] {
+  return [...prepareTasks(job), ...bedTasks(job), ...epiphyteTasks(job)];
+}
+
+/** Ids of the tasks that plant into the bed. */
+export function plantingTaskIds(job: Job): string[] {
+  return bedTasks(job).map((t) => t.id);
+}
+
+/** Cups (rinsed and split) and pots or bunches (wool off, roots trimmed) are two jobs for two people. */
+function prepareTasks({ commission, takeOff }: Job): Task[] {
+  const lines = takeOff.lines.filter((l) => l.kind === 'plants' && l.needed.value > 0);
+  const inCups = (l: TakeOffLine) => isCup(plantOf(commission, l.id));
+  const kinds = [
+    { id: 'prepare-cups', title: 'Prepare cups: rinse, split', detail: 'gel off in lukewarm water', own: lines.filter(inCups) },
+    { id: 'prepare-pots', title: 'Prepare pots and bunches', detail: 'wool off, rot cut, roots to 20 mm', own: lines.filter((l) => !inCups(l)) },
+  ];
+  return kinds.flatMap(({ id, title, detail, own }): Task[] => {
+    if (own.length === 0) return [];
+    const packs = own.reduce((sum, l) => sum + l.packs.reduce((n, p) => n + p.count, 0), 0);
+    const plugs = own.reduce((sum, l) => sum + l.needed.value, 0);
+    const minutes = packs > 0 ? packs * RATES.preparePerPack : plugs * RATES.preparePerPlug;
+    return [
+      {
+        id,
+        phase: 'planting',
+        title,
+        detail: `${counted(packs, 'pack')}, ${counted(plugs, 'plug')}; ${detail}, keep misted`,
+        minutes,
+        people: 1,
+        // Not before the hardscape stands and everything else is laid out: out of the pot they dry.
+        needs: [...HARDSCAPE, 'unpack', 'rinse'],
+        caution: CAUTIONS.mist,
+        workings: [step('packs', packs, 'pack', `${RATES.preparePerPack} min each`)],
+      },
+    ];
+  });
+}
+
+function isCup(plant: Plant): boolean {
+  const name = plant.packs?.[0]?.name;
+  return name === undefined || name === 'cup' || name === 'mat';
+}
+
+function prepareIdOf(plant: Plant): string {
+  return isCup(plant) ? 'prepare-cups' : 'prepare-pots';
+}
+
+interface Patch {
+  plant: Plant;
+  plugs: number;
+  frontMm: number;
+}
+
+/** What is planted of each species, the one nearest to the front glass first. */
+function patches({ commission, option, survey }: Job): Patch[] {
+  const byPlant = new Map<string, Patch>();
+  for (const { id, plant, plugs } of survey.plantings) {
+    if (plugs === 0) continue;
+    const region = option.plants.find((p) => p.id === id)?.region;
+    const frontMm = region ? polygonBounds(region)[1] : Infinity;
+    const known = byPlant.get(plant);
+    byPlant.set(plant, {
+      plant: plantOf(commission, plant),
+      plugs: (known?.plugs ?? 0) + plugs,
+      frontMm: Math.min(known?.frontMm ?? Infinity, frontMm),
+    });
+  }
+  return [...byPlant.values()].sort((a, b) => a.frontMm - b.frontMm);
+}
+
+function bedTasks(job: Job): Task[] {
+  return patches(job)
+    .filter(({ plant }) => plant.roots === 'bed')
+    .flatMap(({ plant, plugs }) => {
+      const shared = job.crew > 1 && plugs * RATES.plug > SHARED_FROM_MIN;
+      const parts = shared ? [Math.ceil(plugs / 2), Math.floor(plugs / 2)] : [plugs];
+      return parts.map(
+        (count, i): Task => ({
+          id: `plant-${plant.id}-${i}`,
+          phase: 'planting',
+          title: `${plant.name}${shared ? [', left half', ', right half'][i] : ''}`,
+          detail: `${counted(count, 'plug')}, front to back, ${RATES.plug * 60} s each`,
+          minutes: count * RATES.plug,
+          people: 1,
+          needs: [prepareIdOf(plant), 'gaps', 'soil', 'wiggle'],
+          caution: CAUTIONS.mist,
+          workings: [step('plugs', count, 'plug', `${RATES.plug} min each`)],
+        }),
+      );
+    });
+}
+
+function epiphyteTasks(job: Job): Task[] {
+  const on = patches(job).filter(({ plant }) => plant.roots === 'epiphyte');
+  const count = on.reduce((sum, p) => sum + p.plugs, 0);
+  if (count === 0) return [];
+  return [
+    {
+      id: 'epiphytes',
+      phase: 'planting',
+      title: 'Epiphytes and moss',
+      detail: `${counted(count, 'portion')}: ${on.map((p) => p.plant.name).join(', ')}; rhizomes stay free`,
+      minutes: count * RATES.epiphyte,
+      people: 1,
+      needs: [...new Set(on.map(({ plant }) => prepareIdOf(plant))), 'wiggle', 'stones', 'wood'],
+      caution: CAUTIONS.glue,
+      workings: [step('portions', count, 'portion', `${RATES.epiphyte} min each`)],
+    },
+  ];
+}

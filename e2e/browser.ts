@@ -1,0 +1,26 @@
+import { existsSync } from 'node:fs';
+import puppeteer, { type Browser } from 'puppeteer-core';
+
+const CHROMIUM = ['/usr/bin/chromium', '/usr/bin/chromium-browser'];
+
+/** Debian's Chromium without a window, kept from looking for anything outside this machine. */
+export async function openBrowser(): Promise<Browser> {
+  const executablePath = process.env.CHROMIUM ?? CHROMIUM.find((path) => existsSync(path));
+  if (!executablePath) throw new Error('Chromium is missing: apt-get install chromium, or set CHROMIUM to its path.');
+  return puppeteer.launch({
+    executablePath,
+    args: [
+      '--no-sandbox',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+      '--use-angle=swiftshader',
+      '--enable-unsafe-swiftshader',
+      '--font-render-hinting=none',
+      '--lang=en-GB',
+    ],
+    defaultViewport: { width: 1280, height: 800 },
+  });
+}
