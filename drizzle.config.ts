@@ -1,3 +1,7 @@
 import { defineConfig } from 'drizzle-kit';
 
-export default defineConfig({ dialect: 'sqlite', schema: './server/store/schema.ts', out: './server/store/migrations' });
+export default defineConfig({
+  dialect: 'sqlite',
+  schema: './server/store/schema.ts',
+  out: './server/store/migrations',
+});

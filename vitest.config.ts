@@ -3,5 +3,14 @@ import vue from '@vitejs/plugin-vue';
 
 export default defineConfig({
   plugins: [vue()],
-  test: { include: ['core/**/*.test.ts', 'cli/**/*.test.ts', 'server/**/*.test.ts', 'web/**/*.test.ts', 'demo/**/*.test.ts'], testTimeout: 60_000 },
+  test: {
+    include: [
+      'core/**/*.test.ts',
+      'cli/**/*.test.ts',
+      'server/**/*.test.ts',
+      'web/**/*.test.ts',
+      'demo/**/*.test.ts',
+    ],
+    testTimeout: 60_000,
+  },
 });

@@ -33,7 +33,12 @@ function money(commission: Commission, minor: number): string {
 /** Columns padded to their widest cell. */
 function aligned(rows: string[][]): string[] {
   const widths = rows[0]?.map((_, i) => Math.max(...rows.map((r) => r[i].length))) ?? [];
-  return rows.map((r) => r.map((cell, i) => cell.padEnd(widths[i])).join('  ').trimEnd());
+  return rows.map((r) =>
+    r
+      .map((cell, i) => cell.padEnd(widths[i]))
+      .join('  ')
+      .trimEnd(),
+  );
 }
 
 function takeOffRows(commission: Commission, { takeOff, order }: Plan): string[] {
@@ -55,7 +60,12 @@ function orderRows(commission: Commission, { order }: Plan): string[] {
   return order.suppliers.flatMap((s) => [
     `${s.name}: order by ${s.orderBy ?? 'no day'}, ${money(commission, s.totalMinor)}`,
     ...aligned(
-      s.lines.map((l) => [`  ${l.packWords}`, l.name, `arrives by ${l.arriveBy ?? 'no day'}`, `order by ${l.orderBy ?? 'no day'}`]),
+      s.lines.map((l) => [
+        `  ${l.packWords}`,
+        l.name,
+        `arrives by ${l.arriveBy ?? 'no day'}`,
+        `order by ${l.orderBy ?? 'no day'}`,
+      ]),
     ),
   ]);
 }

@@ -13,14 +13,23 @@ const [sound, faulty, small] = demoCommissions(TODAY);
 
 describe('the demo', () => {
   it('has documents that are read without a fault', () => {
-    for (const commission of [sound, faulty, small]) expect(parseCommission(commission)).toMatchObject({ ok: true });
+    for (const commission of [sound, faulty, small])
+      expect(parseCommission(commission)).toMatchObject({ ok: true });
   });
 
   it('has a sound commission, a small one, and one with every finding of the format', () => {
     expect(plan(sound, { today: TODAY }).findings).toEqual([]);
     expect(plan(small, { today: TODAY }).findings).toEqual([]);
     const found = new Set(plan(faulty, { today: TODAY }).findings.map((f) => f.id));
-    for (const id of ['bed.shallow', 'bed.steep', 'piece.floats', 'piece.glass', 'piece.above', 'order.late', 'vessel.label'])
+    for (const id of [
+      'bed.shallow',
+      'bed.steep',
+      'piece.floats',
+      'piece.glass',
+      'piece.above',
+      'order.late',
+      'vessel.label',
+    ])
       expect(found).toContain(id);
   });
 

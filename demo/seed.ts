@@ -17,14 +17,21 @@ export async function seedDemo(store: Store, today: Day = localToday()): Promise
     await writeStudio(store, {
       ...STUDIO,
       currency: 'GBP',
-      catalogue: { materials: [...MATERIALS], plants: [...PLANTS], suppliers: suppliers(Number(today.slice(0, 4)) + 1) },
+      catalogue: {
+        materials: [...MATERIALS],
+        plants: [...PLANTS],
+        suppliers: suppliers(Number(today.slice(0, 4)) + 1),
+      },
       yard: [...YARD],
     });
   if ((await listCommissions(store, {})).length > 0) return;
   const ids = ['demo-valley', 'demo-cliff', 'demo-cube'];
   for (const [i, draft] of demoCommissions(today).entries()) {
     const parsed = parseCommission(draft);
-    if (!parsed.ok) throw new Error(`the demo's own document is refused: ${parsed.faults[0].path}: ${parsed.faults[0].says}`);
+    if (!parsed.ok)
+      throw new Error(
+        `the demo's own document is refused: ${parsed.faults[0].path}: ${parsed.faults[0].says}`,
+      );
     await createCommission(store, parsed.commission, ids[i]);
   }
 }

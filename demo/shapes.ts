@@ -25,12 +25,40 @@ const tenths = (v: number) => Math.round(v * 10) / 10;
 function icosphere(cuts: number): { vertices: Vector[]; faces: Vector[] } {
   const t = (1 + Math.sqrt(5)) / 2;
   const vertices: Vector[] = [
-    [-1, t, 0], [1, t, 0], [-1, -t, 0], [1, -t, 0], [0, -1, t], [0, 1, t],
-    [0, -1, -t], [0, 1, -t], [t, 0, -1], [t, 0, 1], [-t, 0, -1], [-t, 0, 1],
+    [-1, t, 0],
+    [1, t, 0],
+    [-1, -t, 0],
+    [1, -t, 0],
+    [0, -1, t],
+    [0, 1, t],
+    [0, -1, -t],
+    [0, 1, -t],
+    [t, 0, -1],
+    [t, 0, 1],
+    [-t, 0, -1],
+    [-t, 0, 1],
   ];
   let faces: Vector[] = [
-    [0, 11, 5], [0, 5, 1], [0, 1, 7], [0, 7, 10], [0, 10, 11], [1, 5, 9], [5, 11, 4], [11, 10, 2], [10, 7, 6], [7, 1, 8],
-    [3, 9, 4], [3, 4, 2], [3, 2, 6], [3, 6, 8], [3, 8, 9], [4, 9, 5], [2, 4, 11], [6, 2, 10], [8, 6, 7], [9, 8, 1],
+    [0, 11, 5],
+    [0, 5, 1],
+    [0, 1, 7],
+    [0, 7, 10],
+    [0, 10, 11],
+    [1, 5, 9],
+    [5, 11, 4],
+    [11, 10, 2],
+    [10, 7, 6],
+    [7, 1, 8],
+    [3, 9, 4],
+    [3, 4, 2],
+    [3, 2, 6],
+    [3, 6, 8],
+    [3, 8, 9],
+    [4, 9, 5],
+    [2, 4, 11],
+    [6, 2, 10],
+    [8, 6, 7],
+    [9, 8, 1],
   ];
   for (let cut = 0; cut < cuts; cut++) {
     const middle = new Map<string, number>();
@@ -44,7 +72,12 @@ function icosphere(cuts: number): { vertices: Vector[]; faces: Vector[] } {
     };
     faces = faces.flatMap(([a, b, c]): Vector[] => {
       const [ab, bc, ca] = [between(a, b), between(b, c), between(c, a)];
-      return [[a, ab, ca], [b, bc, ab], [c, ca, bc], [ab, bc, ca]];
+      return [
+        [a, ab, ca],
+        [b, bc, ab],
+        [c, ca, bc],
+        [ab, bc, ca],
+      ];
     });
   }
   return {
@@ -108,12 +141,21 @@ export function root(seed: number, limbs: readonly Limb[]): MeshShape {
 function finer(path: Limb['path'], random: () => number): Limb['path'] {
   const out: Limb['path'] = [];
   for (let i = 0; i < path.length - 1; i++) {
-    const [p0, p1, p2, p3] = [path[Math.max(0, i - 1)], path[i], path[i + 1], path[Math.min(path.length - 1, i + 2)]];
+    const [p0, p1, p2, p3] = [
+      path[Math.max(0, i - 1)],
+      path[i],
+      path[i + 1],
+      path[Math.min(path.length - 1, i + 2)],
+    ];
     for (let s = 0; s < 4; s++) {
       const t = s / 4;
       // Catmull-Rom spline.
       const at = (k: number) =>
-        0.5 * (2 * p1[k] + (p2[k] - p0[k]) * t + (2 * p0[k] - 5 * p1[k] + 4 * p2[k] - p3[k]) * t * t + (3 * p1[k] - p0[k] - 3 * p2[k] + p3[k]) * t ** 3);
+        0.5 *
+        (2 * p1[k] +
+          (p2[k] - p0[k]) * t +
+          (2 * p0[k] - 5 * p1[k] + 4 * p2[k] - p3[k]) * t * t +
+          (3 * p1[k] - p0[k] - 3 * p2[k] + p3[k]) * t ** 3);
       const off = (k: number) => at(k) + (random() - 0.5) * at(3) * 0.35;
       out.push([off(0), off(1), off(2), Math.max(1.5, at(3) * (0.88 + random() * 0.24))]);
     }
@@ -145,7 +187,10 @@ function addTube(vertices: Vector[], faces: Vector[], path: Limb['path']): void 
   for (let k = 0; k < SIDES; k++) {
     faces.push([start, ring(0, k), ring(0, k + 1)]);
     for (let i = 0; i < last; i++) {
-      faces.push([ring(i, k), ring(i + 1, k), ring(i + 1, k + 1)], [ring(i, k), ring(i + 1, k + 1), ring(i, k + 1)]);
+      faces.push(
+        [ring(i, k), ring(i + 1, k), ring(i + 1, k + 1)],
+        [ring(i, k), ring(i + 1, k + 1), ring(i, k + 1)],
+      );
     }
     faces.push([end, ring(last, k + 1), ring(last, k)]);
   }
@@ -164,6 +209,7 @@ function unit(v: Vector): Vector {
 function fitted(vertices: Vector[], faces: Vector[], sizeMm: Vector): MeshShape {
   const lo = [0, 1, 2].map((i) => Math.min(...vertices.map((v) => v[i])));
   const hi = [0, 1, 2].map((i) => Math.max(...vertices.map((v) => v[i])));
-  const fit = (v: Vector) => v.map((x, i) => tenths(((x - lo[i]) / (hi[i] - lo[i]) - 0.5) * sizeMm[i])) as Vector;
+  const fit = (v: Vector) =>
+    v.map((x, i) => tenths(((x - lo[i]) / (hi[i] - lo[i]) - 0.5) * sizeMm[i])) as Vector;
   return { kind: 'mesh', vertices: vertices.map(fit), faces };
 }

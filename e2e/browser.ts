@@ -6,7 +6,8 @@ const CHROMIUM = ['/usr/bin/chromium', '/usr/bin/chromium-browser'];
 /** Debian's Chromium without a window, kept from looking for anything outside this machine. */
 export async function openBrowser(): Promise<Browser> {
   const executablePath = process.env.CHROMIUM ?? CHROMIUM.find((path) => existsSync(path));
-  if (!executablePath) throw new Error('Chromium is missing: apt-get install chromium, or set CHROMIUM to its path.');
+  if (!executablePath)
+    throw new Error('Chromium is missing: apt-get install chromium, or set CHROMIUM to its path.');
   return puppeteer.launch({
     executablePath,
     args: [

@@ -43,8 +43,10 @@ export function createApp({ store, suppliers, web }: AppParts): { app: Express; 
 function ownPagesOnly(req: Request, _res: Response, next: NextFunction): void {
   const host = (req.headers.host ?? '').replace(/:\d+$/, '');
   const { origin } = req.headers;
-  if (!['127.0.0.1', 'localhost', '[::1]'].includes(host)) throw new Problem(421, 'This address is not served here.');
-  if (origin && origin !== `http://${req.headers.host}`) throw new Problem(403, 'Requests from other pages are refused.');
+  if (!['127.0.0.1', 'localhost', '[::1]'].includes(host))
+    throw new Problem(421, 'This address is not served here.');
+  if (origin && origin !== `http://${req.headers.host}`)
+    throw new Problem(403, 'Requests from other pages are refused.');
   next();
 }
 

@@ -27,7 +27,12 @@ export function dispatchOf(store: Store, link: SupplierLink, patienceMs = PATIEN
   };
 }
 
-async function deliver(store: Store, link: SupplierLink, request: SupplierRequest, patienceMs: number): Promise<void> {
+async function deliver(
+  store: Store,
+  link: SupplierLink,
+  request: SupplierRequest,
+  patienceMs: number,
+): Promise<void> {
   let reason = '';
   for (let attempt = 1; attempt <= TRIES; attempt++) {
     try {
@@ -36,8 +41,11 @@ async function deliver(store: Store, link: SupplierLink, request: SupplierReques
       return await orderAnswered(store, request.reference, whole ? 'confirmed' : 'partly', { confirmation });
     } catch (error) {
       reason = error instanceof Error ? error.message : String(error);
-      if (error instanceof SupplierRefusal) return await orderAnswered(store, request.reference, 'refused', { reason });
+      if (error instanceof SupplierRefusal)
+        return await orderAnswered(store, request.reference, 'refused', { reason });
     }
   }
-  await orderAnswered(store, request.reference, 'unreachable', { reason: `${reason} Send it again: it keeps its reference.` });
+  await orderAnswered(store, request.reference, 'unreachable', {
+    reason: `${reason} Send it again: it keeps its reference.`,
+  });
 }

@@ -32,7 +32,6 @@ async function main(): Promise<void> {
   const { app, dispatch } = createApp({ store, suppliers: new SimulatedSuppliers(), web });
   const server = createServer(app);
   const port = await listen(server, host, portAsked());
-  console.log(`Utsuwa is ready: http://${host}:${port}/`);
 
   let stopping = false;
   const stop = async () => {
@@ -46,6 +45,8 @@ async function main(): Promise<void> {
   };
   process.on('SIGINT', () => void stop());
   process.on('SIGTERM', () => void stop());
+  // Said last: whoever reads it may already stop the server again.
+  console.log(`Utsuwa is ready: http://${host}:${port}/`);
 }
 
 function portAsked(): number {

@@ -29,7 +29,9 @@ export function problemHandler(error: unknown, _req: Request, res: Response, _ne
   res
     .status(problem.status)
     .type('application/problem+json')
-    .send(JSON.stringify({ type: 'about:blank', status: problem.status, title: problem.title, ...problem.more }));
+    .send(
+      JSON.stringify({ type: 'about:blank', status: problem.status, title: problem.title, ...problem.more }),
+    );
 }
 
 function asProblem(error: unknown): Problem {

@@ -14,7 +14,15 @@ const planned = (commission: ReturnType<typeof scape>) => {
   return buildPlan(commission, s, takeOff(commission, s));
 };
 const task = (id: string, minutes: number, needs: string[] = [], rest: Partial<Task> = {}): Task => ({
-  id, minutes, needs, phase: 'prepare', title: id, detail: '', people: 1, workings: [], ...rest,
+  id,
+  minutes,
+  needs,
+  phase: 'prepare',
+  title: id,
+  detail: '',
+  people: 1,
+  workings: [],
+  ...rest,
 });
 
 /** Every need done and cured before, nobody in two places. */
@@ -32,17 +40,43 @@ function sound(list: readonly Scheduled[]): void {
 
 describe('schedule', () => {
   it('shares work between two and waits for what cures', () => {
-    const list = schedule([task('glue', 10, [], { cure: { what: 'joint', minutes: 30 } }), task('other', 15), task('load', 5, ['glue'])], 2);
-    expect(list.map((t) => [t.id, t.startMin, t.endMin])).toEqual([['glue', 0, 10], ['other', 0, 15], ['load', 40, 45]]);
+    const list = schedule(
+      [
+        task('glue', 10, [], { cure: { what: 'joint', minutes: 30 } }),
+        task('other', 15),
+        task('load', 5, ['glue']),
+      ],
+      2,
+    );
+    expect(list.map((t) => [t.id, t.startMin, t.endMin])).toEqual([
+      ['glue', 0, 10],
+      ['other', 0, 15],
+      ['load', 40, 45],
+    ]);
     expect(longestChain(list).map((t) => t.id)).toEqual(['glue', 'load']);
   });
 
   it('keeps every need and never asks a person twice, for any tasks and crew', () => {
-    const tasks = fc.array(fc.record({ minutes: fc.integer({ min: 1, max: 90 }), needs: fc.array(fc.nat(30), { maxLength: 3 }), two: fc.boolean(), cure: fc.nat(60) }), { minLength: 1, maxLength: 14 });
+    const tasks = fc.array(
+      fc.record({
+        minutes: fc.integer({ min: 1, max: 90 }),
+        needs: fc.array(fc.nat(30), { maxLength: 3 }),
+        two: fc.boolean(),
+        cure: fc.nat(60),
+      }),
+      { minLength: 1, maxLength: 14 },
+    );
     fc.assert(
       fc.property(tasks, fc.integer({ min: 1, max: 4 }), (drafts, crew) => {
         const list = schedule(
-          drafts.map((d, i) => task(`t${i}`, d.minutes, d.needs.filter((n) => n < i).map((n) => `t${n}`), { people: d.two ? 2 : 1, cure: { what: 'x', minutes: d.cure } })),
+          drafts.map((d, i) =>
+            task(
+              `t${i}`,
+              d.minutes,
+              d.needs.filter((n) => n < i).map((n) => `t${n}`),
+              { people: d.two ? 2 : 1, cure: { what: 'x', minutes: d.cure } },
+            ),
+          ),
           crew,
         );
         expect(list).toHaveLength(drafts.length);
@@ -63,12 +97,38 @@ describe('build day', () => {
   it('has a step for what there is, and none for what there is not', () => {
     const cube = planned(example('level-cube')).tasks.map((t) => t.id);
     expect(cube).toEqual(expect.arrayContaining(['protect', 'soil', 'equipment', 'fill', 'start']));
-    for (const id of ['sand', 'rinse', 'stones', 'wood', 'joints', 'filler', 'prepare-cups', 'prepare-pots', 'wash', 'gaps']) expect(cube).not.toContain(id);
+    for (const id of [
+      'sand',
+      'rinse',
+      'stones',
+      'wood',
+      'joints',
+      'filler',
+      'prepare-cups',
+      'prepare-pots',
+      'wash',
+      'gaps',
+    ])
+      expect(cube).not.toContain(id);
     const root = planned(example('held-root')).tasks.map((t) => t.id);
-    expect(root).toEqual(expect.arrayContaining(['stones', 'wood', 'joints', 'wiggle', 'gaps', 'wash', 'prepare-cups', 'plant-carpet-grass-0', 'plant-carpet-grass-1']));
+    expect(root).toEqual(
+      expect.arrayContaining([
+        'stones',
+        'wood',
+        'joints',
+        'wiggle',
+        'gaps',
+        'wash',
+        'prepare-cups',
+        'plant-carpet-grass-0',
+        'plant-carpet-grass-1',
+      ]),
+    );
     expect(root).not.toContain('sand');
     const path: Layer = { id: 'p', material: 'sand', top: { kind: 'level', mm: 20 } };
-    expect(planned(scape({ option: { bed: [path] } })).tasks.map((t) => t.id)).toEqual(expect.arrayContaining(['rinse', 'sand']));
+    expect(planned(scape({ option: { bed: [path] } })).tasks.map((t) => t.id)).toEqual(
+      expect.arrayContaining(['rinse', 'sand']),
+    );
   });
 
   it('goes in the trade’s order and is sound for a crew of one to four', () => {
@@ -78,8 +138,22 @@ describe('build day', () => {
       const { tasks, doneMin } = planned(commission);
       sound(tasks);
       const at = (id: string) => tasks.find((t) => t.id === id)!.startMin;
-      const order = ['protect', 'soil', 'stones', 'wood', 'joints', 'wiggle', 'gaps', 'plant-carpet-grass-0', 'fill', 'start'];
-      order.slice(1).filter((id) => tasks.some((t) => t.id === id)).forEach((id, i) => expect(at(id)).toBeGreaterThan(at(order[i])));
+      const order = [
+        'protect',
+        'soil',
+        'stones',
+        'wood',
+        'joints',
+        'wiggle',
+        'gaps',
+        'plant-carpet-grass-0',
+        'fill',
+        'start',
+      ];
+      order
+        .slice(1)
+        .filter((id) => tasks.some((t) => t.id === id))
+        .forEach((id, i) => expect(at(id)).toBeGreaterThan(at(order[i])));
       expect(tasks.every((t) => t.crew.every((p) => p < crew))).toBe(true);
       expect(doneMin).toBeGreaterThan(120);
     }
@@ -90,11 +164,26 @@ describe('build day', () => {
     const s = survey(commission);
     const { tasks } = planned(commission);
     expect(tasks.find((t) => t.id === 'soil')!.minutes).toBe(Math.round(3.6 * RATES.pourPerL));
-    expect(tasks.find((t) => t.id === 'fill')!.minutes).toBe(Math.round((s.freeWaterL + s.poreWaterL) / RATES.fillLPerMin));
+    expect(tasks.find((t) => t.id === 'fill')!.minutes).toBe(
+      Math.round((s.freeWaterL + s.poreWaterL) / RATES.fillLPerMin),
+    );
   });
 
   it('asks two people and says why for a heavy stone', () => {
-    const heavy = scape({ option: { pieces: [{ id: 'S', material: 'granite', shape: { kind: 'box', sizeMm: [200, 150, 200] }, at: [300, 180], turnDeg: 0, stand: { kind: 'floor' } }] } });
+    const heavy = scape({
+      option: {
+        pieces: [
+          {
+            id: 'S',
+            material: 'granite',
+            shape: { kind: 'box', sizeMm: [200, 150, 200] },
+            at: [300, 180],
+            turnDeg: 0,
+            stand: { kind: 'floor' },
+          },
+        ],
+      },
+    });
     const lift = planned(heavy).tasks.find((t) => t.id === 'floor-stones')!;
     expect(lift.people).toBe(2);
     expect(lift.crew).toEqual([0, 1]);
@@ -122,7 +211,13 @@ describe('build day', () => {
   });
 
   it('finds a day that is too long', () => {
-    const commission = scape({ inner: [1800, 600, 600], option: { bed: [{ id: 's', material: 'soil', top: { kind: 'ramp', frontMm: 50, backMm: 150 } }], plants: [{ id: 'P', plant: 'grass', count: 900 }] } });
+    const commission = scape({
+      inner: [1800, 600, 600],
+      option: {
+        bed: [{ id: 's', material: 'soil', top: { kind: 'ramp', frontMm: 50, backMm: 150 } }],
+        plants: [{ id: 'P', plant: 'grass', count: 900 }],
+      },
+    });
     commission.brief.crew = 1;
     expect(planned(commission).findings.map((f) => f.id)).toEqual(['build.long']);
   });

@@ -74,15 +74,30 @@ function lanesOf(tasks: readonly Scheduled[]): Lane[] {
     t.cure ? [{ kind: 'cures', what: t.cure.what, fromMin: t.endMin, toMin: t.endMin + t.cure.minutes }] : [],
   );
   const find = (id: string) => tasks.find((t) => t.id === id);
-  const prepared = tasks.filter((t) => t.id.startsWith('prepare-')).sort((a, b) => a.startMin - b.startMin)[0];
+  const prepared = tasks
+    .filter((t) => t.id.startsWith('prepare-'))
+    .sort((a, b) => a.startMin - b.startMin)[0];
   const filled = find('fill')!;
   const started = find('start')!;
   return [
     ...cures,
     ...(prepared
-      ? [{ kind: 'plants' as const, what: 'plants out of water', fromMin: prepared.startMin, toMin: filled.endMin }]
+      ? [
+          {
+            kind: 'plants' as const,
+            what: 'plants out of water',
+            fromMin: prepared.startMin,
+            toMin: filled.endMin,
+          },
+        ]
       : []),
-    { kind: 'media', what: 'filter media out', fromMin: started.startMin, toMin: started.endMin, limitMin: MEDIA_OUT_MIN },
+    {
+      kind: 'media',
+      what: 'filter media out',
+      fromMin: started.startMin,
+      toMin: started.endMin,
+      limitMin: MEDIA_OUT_MIN,
+    },
   ];
 }
 
@@ -129,7 +144,8 @@ function dayFindings(doneMin: number, crew: number): Finding[] {
       limit: LONG_DAY_MIN / 60,
       unit: 'h',
       says: `The build day takes ${hours} h with ${crew === 1 ? 'one person' : `${crew} people`}.`,
-      because: 'Plants wait out of water while hands get tired. Add a person, or set the hardscape the day before.',
+      because:
+        'Plants wait out of water while hands get tired. Add a person, or set the hardscape the day before.',
       source: 'common practice',
     },
   ];

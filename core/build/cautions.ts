@@ -12,5 +12,6 @@ export const CAUTIONS = {
   power:
     'Power only after the fill, hands out, drip loops hung, residual-current device tested. Fixed wiring is an electrician’s.',
   gas: 'The CO2 cylinder stands upright and fixed in an aired room. Check every joint with soap water.',
-  animals: 'Nothing alive goes in today unless the filter is mature. Never release plants or animals outdoors.',
+  animals:
+    'Nothing alive goes in today unless the filter is mature. Never release plants or animals outdoors.',
 } as const;

@@ -8,7 +8,15 @@ import type { Task } from './task';
 /** What every build has: the floor and the gear before it, water and start after it. */
 export function openingTasks({ commission }: Job): Task[] {
   return [
-    whole('protect', 'prepare', 'Floor sheet, stand level, mat', '2 mm a metre at most; wipe the glass inside', RATES.protect, [], CAUTIONS.floor),
+    whole(
+      'protect',
+      'prepare',
+      'Floor sheet, stand level, mat',
+      '2 mm a metre at most; wipe the glass inside',
+      RATES.protect,
+      [],
+      CAUTIONS.floor,
+    ),
     whole(
       'unpack',
       'prepare',
@@ -32,7 +40,9 @@ export function closingTasks(job: Job): Task[] {
       ['unpack', 'gaps', 'stones', 'wood', 'soil'],
     ),
     fill(job),
-    whole('refloat', 'water', 'Re-plant floaters, net debris', 'cloudy: change 30 % now', RATES.refloat, ['fill']),
+    whole('refloat', 'water', 'Re-plant floaters, net debris', 'cloudy: change 30 % now', RATES.refloat, [
+      'fill',
+    ]),
     whole(
       'start',
       'finish',
@@ -42,8 +52,18 @@ export function closingTasks(job: Job): Task[] {
       ['fill', 'equipment'],
       co2 ? `${CAUTIONS.power} ${CAUTIONS.gas}` : CAUTIONS.power,
     ),
-    whole('photograph', 'finish', 'Photograph, hand over the guide', 'from where it will be looked at', RATES.photograph, ['refloat', 'start'], CAUTIONS.animals),
-    whole('clear-up', 'finish', 'Clear up', 'spare stone and soil to the yard, floor dry', RATES.clearUp, ['fill']),
+    whole(
+      'photograph',
+      'finish',
+      'Photograph, hand over the guide',
+      'from where it will be looked at',
+      RATES.photograph,
+      ['refloat', 'start'],
+      CAUTIONS.animals,
+    ),
+    whole('clear-up', 'finish', 'Clear up', 'spare stone and soil to the yard, floor dry', RATES.clearUp, [
+      'fill',
+    ]),
   ];
 }
 
@@ -58,7 +78,17 @@ function fill(job: Job): Task {
     minutes: volume / RATES.fillLPerMin,
     people: 1,
     // Everything that is done dry comes first.
-    needs: ['protect', 'filler', 'soil', 'gaps', 'sand', 'wiggle', 'epiphytes', 'equipment', ...plantingTaskIds(job)],
+    needs: [
+      'protect',
+      'filler',
+      'soil',
+      'gaps',
+      'sand',
+      'wiggle',
+      'epiphytes',
+      'equipment',
+      ...plantingTaskIds(job),
+    ],
     caution: CAUTIONS.siphon,
     workings: [
       step('water above the bed', freeWaterL, 'L'),

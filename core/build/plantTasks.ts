@@ -27,8 +27,18 @@ function prepareTasks({ commission, takeOff }: Job): Task[] {
   const lines = takeOff.lines.filter((l) => l.kind === 'plants' && l.needed.value > 0);
   const inCups = (l: TakeOffLine) => isCup(plantOf(commission, l.id));
   const kinds = [
-    { id: 'prepare-cups', title: 'Prepare cups: rinse, split', detail: 'gel off in lukewarm water', own: lines.filter(inCups) },
-    { id: 'prepare-pots', title: 'Prepare pots and bunches', detail: 'wool off, rot cut, roots to 20 mm', own: lines.filter((l) => !inCups(l)) },
+    {
+      id: 'prepare-cups',
+      title: 'Prepare cups: rinse, split',
+      detail: 'gel off in lukewarm water',
+      own: lines.filter(inCups),
+    },
+    {
+      id: 'prepare-pots',
+      title: 'Prepare pots and bunches',
+      detail: 'wool off, rot cut, roots to 20 mm',
+      own: lines.filter((l) => !inCups(l)),
+    },
   ];
   return kinds.flatMap(({ id, title, detail, own }): Task[] => {
     if (own.length === 0) return [];
@@ -90,19 +100,17 @@ function bedTasks(job: Job): Task[] {
     .flatMap(({ plant, plugs }) => {
       const shared = job.crew > 1 && plugs * RATES.plug > SHARED_FROM_MIN;
       const parts = shared ? [Math.ceil(plugs / 2), Math.floor(plugs / 2)] : [plugs];
-      return parts.map(
-        (count, i): Task => ({
-          id: `plant-${plant.id}-${i}`,
-          phase: 'planting',
-          title: `${plant.name}${shared ? [', left half', ', right half'][i] : ''}`,
-          detail: `${counted(count, 'plug')}, front to back, ${RATES.plug * 60} s each`,
-          minutes: count * RATES.plug,
-          people: 1,
-          needs: [prepareIdOf(plant), 'gaps', 'soil', 'wiggle'],
-          caution: CAUTIONS.mist,
-          workings: [step('plugs', count, 'plug', `${RATES.plug} min each`)],
-        }),
-      );
+      return parts.map((count, i): Task => ({
+        id: `plant-${plant.id}-${i}`,
+        phase: 'planting',
+        title: `${plant.name}${shared ? [', left half', ', right half'][i] : ''}`,
+        detail: `${counted(count, 'plug')}, front to back, ${RATES.plug * 60} s each`,
+        minutes: count * RATES.plug,
+        people: 1,
+        needs: [prepareIdOf(plant), 'gaps', 'soil', 'wiggle'],
+        caution: CAUTIONS.mist,
+        workings: [step('plugs', count, 'plug', `${RATES.plug} min each`)],
+      }));
     });
 }
 

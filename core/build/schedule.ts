@@ -101,7 +101,10 @@ function longestWays(tasks: readonly Task[]): Map<string, number> {
 /** The tasks that fix the length of the day, first to last: each had to wait for the one before it. */
 export function longestChain(scheduled: readonly Scheduled[]): Scheduled[] {
   const byId = new Map(scheduled.map((t) => [t.id, t]));
-  let task = scheduled.reduce<Scheduled | undefined>((l, t) => (!l || t.endMin > l.endMin ? t : l), undefined);
+  let task = scheduled.reduce<Scheduled | undefined>(
+    (l, t) => (!l || t.endMin > l.endMin ? t : l),
+    undefined,
+  );
   const chain: Scheduled[] = [];
   while (task) {
     chain.unshift(task);

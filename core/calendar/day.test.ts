@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { dayPlus, daysFrom, isDay, weekdayOf } from './day';
+import { dayPlus, daysFrom, dayWords, isDay, weekdayOf } from './day';
 
 describe('calendar days', () => {
   it('knows which days exist', () => {
@@ -13,6 +13,7 @@ describe('calendar days', () => {
   it('names the weekday', () => {
     expect(weekdayOf('2027-01-14')).toBe('thu');
     expect(weekdayOf('2000-01-01')).toBe('sat');
+    expect(dayWords('2027-01-04')).toBe('4 Jan 2027');
   });
 
   it('adds and counts days across months, leap days and clock changes', () => {

@@ -1,4 +1,4 @@
-import { addDays, differenceInCalendarDays, formatISO, getDay, isValid, parseISO } from 'date-fns';
+import { addDays, differenceInCalendarDays, format, formatISO, getDay, isValid, parseISO } from 'date-fns';
 
 /** A calendar day without a time zone, `YYYY-MM-DD`. */
 export type Day = string;
@@ -20,6 +20,11 @@ export function dayPlus(day: Day, days: number): Day {
 /** Whole days from one day to a later one: from 12 to 14 January is 2. */
 export function daysFrom(from: Day, to: Day): number {
   return differenceInCalendarDays(parseISO(to), parseISO(from));
+}
+
+/** A day as it is said in a sentence: `14 Jan 2027`. */
+export function dayWords(day: Day): string {
+  return format(parseISO(day), 'd MMM yyyy');
 }
 
 /** `2027-01-14` is a Thursday: `thu`. */

@@ -13,7 +13,8 @@ const cared = (water: WaterSchool, change: (c: ReturnType<typeof example>) => vo
   return { care: carePlan(commission, survey(commission)), s: survey(commission) };
 };
 const days = (school: WaterSchool) => SCHOOLS[school].changes().map((c) => c.afterDays);
-const inWeek = (school: WaterSchool, week: number) => days(school).filter((d) => Math.ceil(d / 7) === week).length;
+const inWeek = (school: WaterSchool, week: number) =>
+  days(school).filter((d) => Math.ceil(d / 7) === week).length;
 
 describe('schools of water change (common practice)', () => {
   it('taper: daily, every second, every third, twice a week for two weeks, then weekly', () => {
@@ -66,7 +67,9 @@ describe('care plan', () => {
     const { care } = cared('taper');
     expect(care.stock.shrimpsFrom).toBe('2027-01-28');
     expect(care.stock.fishFrom >= '2027-02-04').toBe(true);
-    const tests = care.weeks.flatMap((w) => w.days).filter((d) => d.test && d.afterDays > 7 && d.day < care.stock.fishFrom);
+    const tests = care.weeks
+      .flatMap((w) => w.days)
+      .filter((d) => d.test && d.afterDays > 7 && d.day < care.stock.fishFrom);
     expect(tests.length).toBeGreaterThanOrEqual(2);
     expect(cared('fish-in').care.stock.fishFrom).toBe('2027-01-14');
   });
@@ -74,8 +77,12 @@ describe('care plan', () => {
   it('doses by school', () => {
     const changes = SCHOOLS.taper.changes();
     const total = (school: Parameters<typeof dosesOf>[0], from: number, to: number) =>
-      dosesOf(school, changes, 56).filter((d) => d.afterDays >= from && d.afterDays <= to).reduce((sum, d) => sum + d.doses, 0);
-    expect([total('ramp', 1, 7), total('ramp', 8, 14), total('ramp', 29, 35), total('ramp', 50, 56)]).toEqual([7, 14, 35, 35]);
+      dosesOf(school, changes, 56)
+        .filter((d) => d.afterDays >= from && d.afterDays <= to)
+        .reduce((sum, d) => sum + d.doses, 0);
+    expect([total('ramp', 1, 7), total('ramp', 8, 14), total('ramp', 29, 35), total('ramp', 50, 56)]).toEqual(
+      [7, 14, 35, 35],
+    );
     expect(total('excess', 1, 56)).toBe(56);
     expect([total('lean', 1, 14), total('lean', 15, 21)]).toEqual([0, 2]);
     expect([total('none', 1, 28), total('none', 29, 35)]).toEqual([0, 2]);

@@ -157,7 +157,8 @@ function eventsOf(
     const after = plant.firstTrimDays ?? (plant.habit && TRIM_AFTER[plant.habit]);
     if (after !== undefined) add(after, `first trim: ${plant.name}`);
   }
-  if ([...plants].some((id) => plantOf(commission, id).habit === 'carpet')) add(GAPS_AFTER, 'replant gaps in the carpet');
+  if ([...plants].some((id) => plantOf(commission, id).habit === 'carpet'))
+    add(GAPS_AFTER, 'replant gaps in the carpet');
   return events;
 }
 

@@ -20,7 +20,9 @@ export function dosesOf(school: DosingSchool, changes: readonly Change[], days: 
   const daily = (count: (week: number) => number) =>
     Array.from({ length: days }, (_, i) => ({ afterDays: i + 1, doses: count(Math.floor(i / 7) + 1) }));
   const afterChanges = (fromWeek: number) =>
-    changes.filter((c) => c.afterDays > (fromWeek - 1) * 7).map((c) => ({ afterDays: c.afterDays, doses: 1 }));
+    changes
+      .filter((c) => c.afterDays > (fromWeek - 1) * 7)
+      .map((c) => ({ afterDays: c.afterDays, doses: 1 }));
   switch (school) {
     case 'none':
       return afterChanges(5);

@@ -15,7 +15,8 @@ export function migrated(input: unknown, steps = MIGRATIONS, newest: number = VE
   if (input === null || typeof input !== 'object' || Array.isArray(input))
     return refused('(document)', `is ${shown(input)}, must be an object`);
   let document = input as Record<string, unknown>;
-  if (document.format !== FORMAT) return refused('format', `is ${shown(document.format)}, must be "${FORMAT}"`);
+  if (document.format !== FORMAT)
+    return refused('format', `is ${shown(document.format)}, must be "${FORMAT}"`);
   const version = document.version;
   if (typeof version !== 'number' || !Number.isInteger(version) || version < 1)
     return refused('version', `is ${shown(version)}, must be a whole number from 1 to ${newest}`);

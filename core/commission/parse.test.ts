@@ -25,25 +25,121 @@ describe('reading a commission', () => {
 
   it.each<[string, (doc: any) => void, RegExp]>([
     ['a wrong type', (d) => (d.brief.crew = 'two'), /^brief\.crew: is "two" \(text\), must be a number$/],
-    ['a negative size', (d) => (d.vessel.innerMm.width = -1), /^vessel\.innerMm\.width: is -1, must be at least 20$/],
+    [
+      'a negative size',
+      (d) => (d.vessel.innerMm.width = -1),
+      /^vessel\.innerMm\.width: is -1, must be at least 20$/,
+    ],
     ['NaN', (d) => (d.vessel.glassMm = NaN), /^vessel\.glassMm: is NaN, must be a number$/],
     ['infinity', (d) => (d.vessel.waterLineMm = Infinity), /^vessel\.waterLineMm: is Infinity, must be/],
-    ['an unknown kind', (d) => (d.options[0].bed[0].top.kind = 'wavy'), /must have a kind of "level", "ramp", "grid"/],
+    [
+      'an unknown kind',
+      (d) => (d.options[0].bed[0].top.kind = 'wavy'),
+      /must have a kind of "level", "ramp", "grid"/,
+    ],
     ['something missing', (d) => delete d.title, /^title: is missing, must be text$/],
-    ['a day that is none', (d) => (d.brief.buildDay = '2027-02-30'), /^brief\.buildDay: .*must be a day that exists/],
-    ['a missing material', (d) => (d.options[0].pieces[0].material = 'marble'), /^options\[0\]\.pieces\[0\]\.material: is "marble", must be the id of a material/],
-    ['a missing plant', (d) => (d.options[0].plants[0].plant = 'kelp'), /^options\[0\]\.plants\[0\]\.plant: is "kelp"/],
-    ['an unknown supplier', (d) => (d.catalogue.plants[0].packs[0].supplier = 'nobody'), /^catalogue\.plants\[0\]\.packs\[0\]\.supplier: is "nobody", must be the id of a supplier/],
+    [
+      'a day that is none',
+      (d) => (d.brief.buildDay = '2027-02-30'),
+      /^brief\.buildDay: .*must be a day that exists/,
+    ],
+    [
+      'a missing material',
+      (d) => (d.options[0].pieces[0].material = 'marble'),
+      /^options\[0\]\.pieces\[0\]\.material: is "marble", must be the id of a material/,
+    ],
+    [
+      'a missing plant',
+      (d) => (d.options[0].plants[0].plant = 'kelp'),
+      /^options\[0\]\.plants\[0\]\.plant: is "kelp"/,
+    ],
+    [
+      'an unknown supplier',
+      (d) => (d.catalogue.plants[0].packs[0].supplier = 'nobody'),
+      /^catalogue\.plants\[0\]\.packs\[0\]\.supplier: is "nobody", must be the id of a supplier/,
+    ],
     ['an option that is not there', (d) => (d.chosen = 'z'), /^chosen: is "z"/],
-    ['a joint with no such piece', (d) => (d.options[0].joints[0].pieces[1] = 'X'), /^options\[0\]\.joints\[0\]\.pieces\[1\]: is "X"/],
-    ['an id given twice', (d) => (d.options[0].pieces[1].id = 'S-1'), /pieces\[1\]\.id: is "S-1" a second time/],
-    ['pieces standing on each other', (d) => (d.options[0].pieces[0].stand = { kind: 'on', piece: 'R-1' }), /pieces\[0\]\.stand\.piece: brings "S-1" back to stand on itself/],
-    ['water above the rim', (d) => (d.vessel.waterLineMm = 401), /^vessel\.waterLineMm: is 401, must be at most the inner height, 400$/],
-    ['a self-crossing region', (d) => (d.options[0].plants[0].region = [[0, 0], [100, 100], [100, 0], [0, 100]]), /^options\[0\]\.plants\[0\]\.region: crosses itself: edge 0 meets edge 2/],
-    ['a planting without spacing', (d) => delete d.options[0].plants[0].spacingMm, /plants\[0\]\.spacingMm: is missing/],
-    ['a grid of the wrong size', (d) => (d.options[0].bed[0].top = { kind: 'grid', stepMm: 100, columns: 3, rows: 3, mm: [1, 2] }), /bed\[0\]\.top\.mm: has 2 heights, must have columns × rows = 9/],
-    ['an open mesh', (d) => (d.options[0].pieces[0].shape = { kind: 'mesh', vertices: [[0, 0, 0], [1, 0, 0], [0, 1, 0], [0, 0, 1]], faces: [[0, 2, 1], [0, 1, 3], [1, 2, 3], [2, 0, 1]] }), /pieces\[0\]\.shape\.faces: /],
-    ['a mesh inside out', (d) => (d.options[0].pieces[0].shape = { kind: 'mesh', vertices: [[0, 0, 0], [1, 0, 0], [0, 1, 0], [0, 0, 1]], faces: [[0, 1, 2], [0, 3, 1], [1, 3, 2], [2, 3, 0]] }), /face inwards/],
+    [
+      'a joint with no such piece',
+      (d) => (d.options[0].joints[0].pieces[1] = 'X'),
+      /^options\[0\]\.joints\[0\]\.pieces\[1\]: is "X"/,
+    ],
+    [
+      'an id given twice',
+      (d) => (d.options[0].pieces[1].id = 'S-1'),
+      /pieces\[1\]\.id: is "S-1" a second time/,
+    ],
+    [
+      'pieces standing on each other',
+      (d) => (d.options[0].pieces[0].stand = { kind: 'on', piece: 'R-1' }),
+      /pieces\[0\]\.stand\.piece: brings "S-1" back to stand on itself/,
+    ],
+    [
+      'water above the rim',
+      (d) => (d.vessel.waterLineMm = 401),
+      /^vessel\.waterLineMm: is 401, must be at most the inner height, 400$/,
+    ],
+    [
+      'a self-crossing region',
+      (d) =>
+        (d.options[0].plants[0].region = [
+          [0, 0],
+          [100, 100],
+          [100, 0],
+          [0, 100],
+        ]),
+      /^options\[0\]\.plants\[0\]\.region: crosses itself: edge 0 meets edge 2/,
+    ],
+    [
+      'a planting without spacing',
+      (d) => delete d.options[0].plants[0].spacingMm,
+      /plants\[0\]\.spacingMm: is missing/,
+    ],
+    [
+      'a grid of the wrong size',
+      (d) => (d.options[0].bed[0].top = { kind: 'grid', stepMm: 100, columns: 3, rows: 3, mm: [1, 2] }),
+      /bed\[0\]\.top\.mm: has 2 heights, must have columns × rows = 9/,
+    ],
+    [
+      'an open mesh',
+      (d) =>
+        (d.options[0].pieces[0].shape = {
+          kind: 'mesh',
+          vertices: [
+            [0, 0, 0],
+            [1, 0, 0],
+            [0, 1, 0],
+            [0, 0, 1],
+          ],
+          faces: [
+            [0, 2, 1],
+            [0, 1, 3],
+            [1, 2, 3],
+            [2, 0, 1],
+          ],
+        }),
+      /pieces\[0\]\.shape\.faces: /,
+    ],
+    [
+      'a mesh inside out',
+      (d) =>
+        (d.options[0].pieces[0].shape = {
+          kind: 'mesh',
+          vertices: [
+            [0, 0, 0],
+            [1, 0, 0],
+            [0, 1, 0],
+            [0, 0, 1],
+          ],
+          faces: [
+            [0, 1, 2],
+            [0, 3, 1],
+            [1, 3, 2],
+            [2, 3, 0],
+          ],
+        }),
+      /face inwards/,
+    ],
   ])('refuses %s with its path and what is allowed', (_what, spoil, message) => {
     const faults = spoilt(spoil);
     expect(faults.length).toBeGreaterThan(0);

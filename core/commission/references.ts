@@ -24,7 +24,8 @@ function unknown(path: string, id: string, allowed: string): Fault {
 function twice(path: string, list: readonly { id: string }[]): Fault[] {
   const seen = new Set<string>();
   return list.flatMap(({ id }, i) => {
-    if (seen.has(id)) return [{ path: `${path}[${i}].id`, says: `is "${id}" a second time, must be its own` }];
+    if (seen.has(id))
+      return [{ path: `${path}[${i}].id`, says: `is "${id}" a second time, must be its own` }];
     seen.add(id);
     return [];
   });

@@ -50,9 +50,15 @@ describe('solids', () => {
     const vertices = [...box.vertices, ...second];
     const limbs: Shape = {
       kind: 'mesh',
-      vertices: Array.from({ length: 16 }, (_, i) => vertices.slice(i * 3, i * 3 + 3) as [number, number, number]),
+      vertices: Array.from(
+        { length: 16 },
+        (_, i) => vertices.slice(i * 3, i * 3 + 3) as [number, number, number],
+      ),
       faces: [0, 8].flatMap((shift) =>
-        Array.from({ length: 12 }, (_, f) => [...box.faces.slice(f * 3, f * 3 + 3)].map((v) => v + shift) as [number, number, number]),
+        Array.from(
+          { length: 12 },
+          (_, f) => [...box.faces.slice(f * 3, f * 3 + 3)].map((v) => v + shift) as [number, number, number],
+        ),
       ),
     };
     const litres = columnsOf(limbs, 0).volumeMm3;

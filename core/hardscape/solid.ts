@@ -45,7 +45,8 @@ function boxMesh([a, b, c]: readonly number[]): Mesh {
     vertices.set([((i & 1) - 0.5) * a, (((i >> 1) & 1) - 0.5) * b, ((i >> 2) - 0.5) * c], i * 3);
   // Corners are numbered by their bits: 1 right, 2 back, 4 up.
   const faces = new Uint32Array([
-    0, 2, 1, 1, 2, 3, 4, 5, 6, 5, 7, 6, 0, 1, 4, 1, 5, 4, 2, 6, 3, 3, 6, 7, 0, 4, 2, 2, 4, 6, 1, 3, 5, 3, 7, 5,
+    0, 2, 1, 1, 2, 3, 4, 5, 6, 5, 7, 6, 0, 1, 4, 1, 5, 4, 2, 6, 3, 3, 6, 7, 0, 4, 2, 2, 4, 6, 1, 3, 5, 3, 7,
+    5,
   ]);
   return { vertices, faces };
 }

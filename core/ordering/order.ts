@@ -1,4 +1,4 @@
-import { daysFrom, dayPlus, type Day } from '../calendar/day';
+import { daysFrom, dayPlus, dayWords, type Day } from '../calendar/day';
 import { supplierOf } from '../commission/lookup';
 import type { Commission, Material, Pack, Plant } from '../commission/schema';
 import { packWordsOf, type TakeOffLine } from '../takeoff/line';
@@ -62,7 +62,7 @@ export function order(commission: Commission, takeOff: TakeOff, today?: Day): Or
     suppliers,
     totalMinor: takeOff.totalMinor,
     unpriced: takeOff.lines.filter((l) => !l.priced).map((l) => l.id),
-    findings: suppliers.flatMap((s) => s.lines.flatMap((l) => orderFindings(s, l, today))),
+    findings: suppliers.flatMap((s) => firstOfEach(s.lines).flatMap((l) => orderFindings(s, l, today))),
   };
 }
 
@@ -70,6 +70,12 @@ export function order(commission: Commission, takeOff: TakeOff, today?: Day): Or
 export function orderByOf(order: Order, line: string): Day | undefined {
   const days = order.suppliers.flatMap((s) => s.lines).filter((l) => l.line === line);
   return earliest(days);
+}
+
+/** One order line for each take-off line, the one to be ordered first: two sizes of bag are late together. */
+function firstOfEach(lines: readonly OrderLine[]): OrderLine[] {
+  const sorted = [...lines].sort((a, b) => (a.orderBy ?? '').localeCompare(b.orderBy ?? ''));
+  return lines.filter((l) => sorted.find((s) => s.line === l.line) === l);
 }
 
 function earliest(lines: readonly OrderLine[]): Day | undefined {
@@ -80,7 +86,10 @@ function orderLines(commission: Commission, line: TakeOffLine): { supplier: stri
   const entry = entryOf(commission, line.id);
   return line.packs.map(({ pack: packId, count }) => {
     const pack = entry!.packs!.find((p) => p.id === packId)!;
-    return { supplier: pack.supplier, orderLine: orderLine(commission, line, pack, count, soakDaysOf(entry)) };
+    return {
+      supplier: pack.supplier,
+      orderLine: orderLine(commission, line, pack, count, soakDaysOf(entry)),
+    };
   });
 }
 
@@ -129,7 +138,7 @@ function orderFindings(supplier: SupplierOrder, line: OrderLine, today: Day | un
       measured: 0,
       limit: 1,
       unit: 'deliveries',
-      says: `${supplier.name} does not deliver ${line.name} before ${line.neededOn}.`,
+      says: `${supplier.name} does not deliver ${line.name} before ${dayWords(line.neededOn)}.`,
       because: 'It is closed on every delivery day of the year before. Choose another supplier.',
       source: `the entry of ${supplier.name}`,
     });
@@ -142,12 +151,16 @@ function orderFindings(supplier: SupplierOrder, line: OrderLine, today: Day | un
       measured: late,
       limit: 0,
       unit: 'days',
-      says: `${line.name} had to be ordered by ${line.orderBy}, ${late} ${late === 1 ? 'day' : 'days'} ago.`,
-      because: `${supplier.name} cannot bring it before ${line.neededOn}. Ask for it sooner, choose another supplier, or move the build day.`,
+      says: `${line.name} had to be ordered by ${dayWords(line.orderBy)}, ${late} ${late === 1 ? 'day' : 'days'} ago.`,
+      because: `${supplier.name} cannot bring it before ${dayWords(line.neededOn)}. Ask for it sooner, choose another supplier, or move the build day.`,
       source: `lead time and delivery days of ${supplier.name}`,
     });
   }
-  if (line.arriveBy && line.keepsDays !== undefined && daysFrom(line.arriveBy, line.neededOn) > line.keepsDays)
+  if (
+    line.arriveBy &&
+    line.keepsDays !== undefined &&
+    daysFrom(line.arriveBy, line.neededOn) > line.keepsDays
+  )
     found.push({
       id: 'order.keeps',
       severity: 'warn',

@@ -66,7 +66,11 @@ export function thinnestUnder(
   for (const [x, y] of outline(region)) {
     if (x < 0 || y < 0 || x > columns * dxMm || y > rows * dyMm) continue;
     const tops = layerTopsAt(field, x, y);
-    ask(x, y, rooting.reduce((mm, roots, i) => mm + (roots ? tops[i] - (tops[i - 1] ?? 0) : 0), 0));
+    ask(
+      x,
+      y,
+      rooting.reduce((mm, roots, i) => mm + (roots ? tops[i] - (tops[i - 1] ?? 0) : 0), 0),
+    );
   }
   return thinnest;
 }

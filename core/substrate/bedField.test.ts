@@ -6,7 +6,8 @@ import { layerTop, moundSteepestDeg } from './layerTop';
 import { pouredL } from './pour';
 import type { Layer, Vessel } from '../commission/schema';
 
-const layer = (rest: Partial<Layer>): Layer => ({ id: 'l', material: 'soil', top: { kind: 'level', mm: 40 }, ...rest }) as Layer;
+const layer = (rest: Partial<Layer>): Layer =>
+  ({ id: 'l', material: 'soil', top: { kind: 'level', mm: 40 }, ...rest }) as Layer;
 const layersOf = (inner: [number, number, number], bed: Layer[], cellMm?: number) =>
   survey(scape({ inner, option: { bed } }), { cellMm }).layers;
 
@@ -29,7 +30,10 @@ describe('the bed as a height field', () => {
 
   it('holds a mound of π r² h / 3 with the slope its profile has', () => {
     // ∫ h(1 − (d/r)²)² over the disc is π r² h / 3.
-    const hill = layer({ top: { kind: 'level', mm: 0 }, mounds: [{ at: [300, 180], radiusMm: 150, heightMm: 90 }] });
+    const hill = layer({
+      top: { kind: 'level', mm: 0 },
+      mounds: [{ at: [300, 180], radiusMm: 150, heightMm: 90 }],
+    });
     const [bed] = layersOf([600, 360, 400], [hill]);
     const litres = (Math.PI * 150 ** 2 * 90) / 3 / 1e6;
     expect(Math.abs(bed.volumeL / litres - 1)).toBeLessThan(0.001);
@@ -76,20 +80,52 @@ describe('the bed as a height field', () => {
   });
 
   it('cuts a path through soil down to its floor, exactly even off the cells', () => {
-    const path = layer({ id: 'p', material: 'sand', top: { kind: 'level', mm: 30 }, cuts: true, floorMm: 10, region: [[101.3, -10], [142.9, -10], [142.9, 400], [101.3, 400]] });
+    const path = layer({
+      id: 'p',
+      material: 'sand',
+      top: { kind: 'level', mm: 30 },
+      cuts: true,
+      floorMm: 10,
+      region: [
+        [101.3, -10],
+        [142.9, -10],
+        [142.9, 400],
+        [101.3, 400],
+      ],
+    });
     const [soil, sand] = layersOf([300, 300, 300], [layer({ top: { kind: 'level', mm: 60 } }), path]);
     const floor = 41.6 * 300;
     expect(sand.volumeL).toBeCloseTo((floor * 20) / 1e6, 6);
     expect(soil.volumeL).toBeCloseTo((300 * 300 * 60 - floor * 50) / 1e6, 6);
-    const field = bedField(scape({ inner: [300, 300, 300] }).vessel, [layer({ top: { kind: 'level', mm: 60 } }), path]);
+    const field = bedField(scape({ inner: [300, 300, 300] }).vessel, [
+      layer({ top: { kind: 'level', mm: 60 } }),
+      path,
+    ]);
     expect(surfaceAt(field, 120, 150)).toBe(30);
     expect(surfaceAt(field, 100, 150)).toBe(60);
   });
 
   it('does not change by more than 0.5 % with the size of its cells', () => {
     const bed = [
-      layer({ top: { kind: 'ramp', frontMm: 25, backMm: 90 }, mounds: [{ at: [150, 200], radiusMm: 140, heightMm: 60 }] }),
-      layer({ id: 'p', material: 'sand', cuts: true, floorMm: 0, top: { kind: 'level', mm: 20 }, region: [[300, 0], [380, 0], [330, 200], [400, 360], [370, 360], [290, 200]] }),
+      layer({
+        top: { kind: 'ramp', frontMm: 25, backMm: 90 },
+        mounds: [{ at: [150, 200], radiusMm: 140, heightMm: 60 }],
+      }),
+      layer({
+        id: 'p',
+        material: 'sand',
+        cuts: true,
+        floorMm: 0,
+        top: { kind: 'level', mm: 20 },
+        region: [
+          [300, 0],
+          [380, 0],
+          [330, 200],
+          [400, 360],
+          [370, 360],
+          [290, 200],
+        ],
+      }),
     ];
     const fine = layersOf([600, 360, 400], bed, 1.5);
     for (const cellMm of [3, 5, 10])

@@ -138,7 +138,12 @@ export function regionHas(region: Polygon, share: number, x: number, y: number):
 /** A hair, mm: a spot on a wall is looked up that far inside, so that a region ending at the glass has it. */
 const HAIR_MM = 1e-6;
 
-function regionsWithin({ stack, columns, rows, dxMm, dyMm }: BedField, x: number, y: number, inside: Uint8Array): void {
+function regionsWithin(
+  { stack, columns, rows, dxMm, dyMm }: BedField,
+  x: number,
+  y: number,
+  inside: Uint8Array,
+): void {
   const within = (v: number, most: number) => Math.min(Math.max(v, HAIR_MM), most - HAIR_MM);
   regionsAt(stack, within(x, columns * dxMm), within(y, rows * dyMm), inside);
 }

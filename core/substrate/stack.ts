@@ -38,7 +38,13 @@ export function regionsAt(stack: Stack, x: number, y: number, inside: Uint8Array
  * height of the one below it. Returns the bed's surface. A layer fills from what lies below it up to its own
  * top; one that cuts first takes away everything below it down to its floor.
  */
-export function layersAt(stack: Stack, x: number, y: number, inside: Uint8Array, topMm: Float64Array): number {
+export function layersAt(
+  stack: Stack,
+  x: number,
+  y: number,
+  inside: Uint8Array,
+  topMm: Float64Array,
+): number {
   let surface = 0;
   for (let i = 0; i < stack.count; i++) {
     if (inside[i] === 1) {

@@ -54,7 +54,9 @@ function floatFindings(commission: Commission, { groups, pieces }: Survey): Find
     if (!group.floats) return [];
     const members = pieces.filter((p) => group.pieces.includes(p.id));
     const stone = members.find((p) => materialOf(commission, p.material).kind === 'stone');
-    const density = densityOf(stone ? materialOf(commission, stone.material) : { id: '', kind: 'stone', name: '' });
+    const density = densityOf(
+      stone ? materialOf(commission, stone.material) : { id: '', kind: 'stone', name: '' },
+    );
     const shortKgf = group.liftKgf - group.holdKgf;
     const moreKg = rounded(stoneToHoldKg(shortKgf, density), 2);
     const light = members.find((p) => {
@@ -64,7 +66,8 @@ function floatFindings(commission: Commission, { groups, pieces }: Survey): Find
     const soak = light && materialOf(commission, light.material).soakDays;
     const soaking =
       group.floatsSoaked || soak === undefined ? '' : `, or soak it ${soak} days first: then it stays down`;
-    const tied = group.pieces.length > 1 ? 'what is joined to it holds' : 'nothing is joined to it, which holds';
+    const tied =
+      group.pieces.length > 1 ? 'what is joined to it holds' : 'nothing is joined to it, which holds';
     return [
       {
         id: 'piece.floats',

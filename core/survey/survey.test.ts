@@ -9,7 +9,12 @@ import { jointed } from './groups';
 import { newMemo } from './memo';
 import { survey } from './survey';
 
-const soil = (top: Layer['top'], rest: Partial<Layer> = {}): Layer => ({ id: 'soil', material: 'soil', top, ...rest });
+const soil = (top: Layer['top'], rest: Partial<Layer> = {}): Layer => ({
+  id: 'soil',
+  material: 'soil',
+  top,
+  ...rest,
+});
 const piece = (rest: Partial<Piece>): Piece => ({
   id: 'S-1',
   material: 'granite',
@@ -27,7 +32,10 @@ const ROUGH: Shape = (() => {
     const [x, y, z] = vertices.slice(i * 3, i * 3 + 3);
     return [x + 0.3 * z, y * (1 + z / 400), z];
   });
-  const triangles = Array.from({ length: faces.length / 3 }, (_, f) => [...faces.slice(f * 3, f * 3 + 3)] as [number, number, number]);
+  const triangles = Array.from(
+    { length: faces.length / 3 },
+    (_, f) => [...faces.slice(f * 3, f * 3 + 3)] as [number, number, number],
+  );
   return { kind: 'mesh', vertices: points, faces: triangles };
 })();
 
@@ -47,9 +55,17 @@ describe('survey', () => {
 
   it('finds the cap of an ellipsoid in a level bed within 0.5 %', () => {
     // A cap of depth t on half axes a, b, c is π·a·b·c·(h²·(3 − h))/3 with h = t / c.
-    for (const [buryMm, tilt] of [[20, 0], [35, 0], [70, 0], [20, 1]] as const) {
+    for (const [buryMm, tilt] of [
+      [20, 0],
+      [35, 0],
+      [70, 0],
+      [20, 1],
+    ] as const) {
       const shape: Shape = { kind: 'ellipsoid', sizeMm: [120, 80, 140] };
-      const option = { bed: [soil({ kind: 'level', mm: 75 })], pieces: [piece({ shape, turnDeg: 33, tiltDeg: [0, tilt * 90], stand: { kind: 'bed', buryMm } })] };
+      const option = {
+        bed: [soil({ kind: 'level', mm: 75 })],
+        pieces: [piece({ shape, turnDeg: 33, tiltDeg: [0, tilt * 90], stand: { kind: 'bed', buryMm } })],
+      };
       const c = tilt ? 60 : 70;
       const h = buryMm / c;
       const cap = (Math.PI * 60 * 40 * 70 * h * h * (3 - h)) / 3 / 1e6;
@@ -64,8 +80,14 @@ describe('survey', () => {
     wasm.setup();
     const { Manifold, Mesh } = wasm;
     const mesh = solidMesh(ROUGH);
-    const stone = Manifold.ofMesh(new Mesh({ numProp: 3, vertProperties: Float32Array.from(mesh.vertices), triVerts: mesh.faces }));
-    for (const [turnDeg, x, y] of [[25, 12, -8], [130, 40, 20], [-70, -25, 65]] as const) {
+    const stone = Manifold.ofMesh(
+      new Mesh({ numProp: 3, vertProperties: Float32Array.from(mesh.vertices), triVerts: mesh.faces }),
+    );
+    for (const [turnDeg, x, y] of [
+      [25, 12, -8],
+      [130, 40, 20],
+      [-70, -25, 65],
+    ] as const) {
       const option = {
         bed: [soil({ kind: 'ramp', frontMm: 30, backMm: 110 })],
         pieces: [piece({ shape: ROUGH, turnDeg, tiltDeg: [x, y], stand: { kind: 'bed', buryMm: 45 } })],
@@ -73,7 +95,16 @@ describe('survey', () => {
       const measured = survey(scape({ option })).pieces[0];
       const placed = stone.rotate([x, y, turnDeg]).translate([300, 180, measured.zMm]);
       // The bed as a prism: the profile of the ramp from front to back, as long as the vessel.
-      const bed = Manifold.hull([[0, 0, 0], [600, 0, 0], [0, 360, 0], [600, 360, 0], [0, 0, 30], [600, 0, 30], [0, 360, 110], [600, 360, 110]]);
+      const bed = Manifold.hull([
+        [0, 0, 0],
+        [600, 0, 0],
+        [0, 360, 0],
+        [600, 360, 0],
+        [0, 0, 30],
+        [600, 0, 30],
+        [0, 360, 110],
+        [600, 360, 110],
+      ]);
       const exact = placed.intersect(bed).volume() / 1e6;
       expect(exact).toBeGreaterThan(0.05);
       expect(Math.abs(measured.inBedL / exact - 1)).toBeLessThan(0.005);
@@ -84,20 +115,61 @@ describe('survey', () => {
   it('fills the vessel: layers, water, pieces and air add up over random scapes', () => {
     const mm = (min: number, max: number) => fc.double({ min, max, noNaN: true });
     const pieces = fc.array(
-      fc.record({ size: fc.tuple(mm(20, 200), mm(20, 200), mm(20, 300)), at: fc.tuple(mm(-30, 430), mm(-30, 330)), turn: mm(0, 360), bury: mm(-20, 80), box: fc.boolean() }),
+      fc.record({
+        size: fc.tuple(mm(20, 200), mm(20, 200), mm(20, 300)),
+        at: fc.tuple(mm(-30, 430), mm(-30, 330)),
+        turn: mm(0, 360),
+        bury: mm(-20, 80),
+        box: fc.boolean(),
+      }),
       { maxLength: 6 },
     );
-    const beds = fc.record({ front: mm(0, 120), back: mm(0, 200), hill: mm(-60, 120), path: fc.boolean(), pathMm: mm(0, 90) });
+    const beds = fc.record({
+      front: mm(0, 120),
+      back: mm(0, 200),
+      hill: mm(-60, 120),
+      path: fc.boolean(),
+      pathMm: mm(0, 90),
+    });
     fc.assert(
       fc.property(pieces, beds, mm(50, 300), (stones, bed, waterLineMm) => {
-        const path: Layer = { id: 'path', material: 'sand', top: { kind: 'level', mm: bed.pathMm }, cuts: true, floorMm: 5, region: [[120, -5], [190, -5], [230, 150], [210, 310], [150, 310], [160, 150]] };
+        const path: Layer = {
+          id: 'path',
+          material: 'sand',
+          top: { kind: 'level', mm: bed.pathMm },
+          cuts: true,
+          floorMm: 5,
+          region: [
+            [120, -5],
+            [190, -5],
+            [230, 150],
+            [210, 310],
+            [150, 310],
+            [160, 150],
+          ],
+        };
         const s = survey(
           scape({
             inner: [400, 300, 300],
             waterLineMm,
             option: {
-              bed: [soil({ kind: 'ramp', frontMm: bed.front, backMm: bed.back }, { mounds: [{ at: [90, 200], radiusMm: 120, heightMm: bed.hill }] }), ...(bed.path ? [path] : [])],
-              pieces: stones.map((p, i) => piece({ id: `P-${i}`, at: p.at, turnDeg: p.turn, tiltDeg: [p.turn / 3, 20], shape: { kind: p.box ? 'box' : 'ellipsoid', sizeMm: p.size }, stand: { kind: 'bed', buryMm: p.bury } })),
+              bed: [
+                soil(
+                  { kind: 'ramp', frontMm: bed.front, backMm: bed.back },
+                  { mounds: [{ at: [90, 200], radiusMm: 120, heightMm: bed.hill }] },
+                ),
+                ...(bed.path ? [path] : []),
+              ],
+              pieces: stones.map((p, i) =>
+                piece({
+                  id: `P-${i}`,
+                  at: p.at,
+                  turnDeg: p.turn,
+                  tiltDeg: [p.turn / 3, 20],
+                  shape: { kind: p.box ? 'box' : 'ellipsoid', sizeMm: p.size },
+                  stand: { kind: 'bed', buryMm: p.bury },
+                }),
+              ),
             },
           }),
           { cellMm: 10 },
@@ -115,7 +187,12 @@ describe('survey', () => {
     fc.assert(
       fc.property(coordinate, coordinate, fc.integer({ min: 0, max: 300 }), (x, y, turnDeg) => {
         const [option] = commission.options;
-        const moved = { ...option, pieces: option.pieces.map((p, i) => (i === 0 ? { ...p, at: [x, y] as [number, number], turnDeg } : p)) };
+        const moved = {
+          ...option,
+          pieces: option.pieces.map((p, i) =>
+            i === 0 ? { ...p, at: [x, y] as [number, number], turnDeg } : p,
+          ),
+        };
         commission = { ...commission, options: [moved] };
         const { field: _f, standing: _s, ...remembered } = survey(commission, { memo });
         const { field: _g, standing: _t, ...fresh } = survey(commission);
@@ -127,10 +204,29 @@ describe('survey', () => {
 
   it('sets pieces: on the glass, hanging, and let down upon another', () => {
     const pieces = [
-      piece({ id: 'top', at: [300, 180], shape: { kind: 'box', sizeMm: [200, 60, 40] }, stand: { kind: 'on', piece: 'foot' } }),
-      piece({ id: 'foot', shape: { kind: 'box', sizeMm: [80, 80, 100] }, stand: { kind: 'floor', padMm: 5 } }),
-      piece({ id: 'hung', shape: { kind: 'box', sizeMm: [40, 40, 40] }, at: [100, 100], stand: { kind: 'at', zMm: 222 } }),
-      piece({ id: 'astray', at: [500, 180], shape: { kind: 'box', sizeMm: [40, 40, 40] }, stand: { kind: 'on', piece: 'foot' } }),
+      piece({
+        id: 'top',
+        at: [300, 180],
+        shape: { kind: 'box', sizeMm: [200, 60, 40] },
+        stand: { kind: 'on', piece: 'foot' },
+      }),
+      piece({
+        id: 'foot',
+        shape: { kind: 'box', sizeMm: [80, 80, 100] },
+        stand: { kind: 'floor', padMm: 5 },
+      }),
+      piece({
+        id: 'hung',
+        shape: { kind: 'box', sizeMm: [40, 40, 40] },
+        at: [100, 100],
+        stand: { kind: 'at', zMm: 222 },
+      }),
+      piece({
+        id: 'astray',
+        at: [500, 180],
+        shape: { kind: 'box', sizeMm: [40, 40, 40] },
+        stand: { kind: 'on', piece: 'foot' },
+      }),
     ];
     const s = survey(scape({ option: { pieces } }));
     const bottoms = Object.fromEntries(s.pieces.map((p) => [p.id, p.bottomMm]));
@@ -141,7 +237,16 @@ describe('survey', () => {
   });
 
   it('weighs what bears on the floor', () => {
-    const s = survey(scape({ inner: [300, 300, 300], waterLineMm: 280, option: { bed: [soil({ kind: 'level', mm: 40 })], pieces: [piece({ at: [150, 150], massKg: 3, stand: { kind: 'at', zMm: 90 } })] } }));
+    const s = survey(
+      scape({
+        inner: [300, 300, 300],
+        waterLineMm: 280,
+        option: {
+          bed: [soil({ kind: 'level', mm: 40 })],
+          pieces: [piece({ at: [150, 150], massKg: 3, stand: { kind: 'at', zMm: 90 } })],
+        },
+      }),
+    );
     expect(s.masses.glassKg).toBeCloseTo(((316 * 316 * 308 - 27e6) / 1e6) * 2.5, 9);
     expect(s.masses.bedKg).toBeCloseTo((3.6 / 0.93) * 0.95, 6);
     expect(s.masses.piecesKg).toBe(3);
@@ -150,24 +255,42 @@ describe('survey', () => {
   });
 
   it('groups what joints bring together, through others too', () => {
-    expect(jointed(['a', 'b', 'c', 'd'], [['d', 'b'], ['b', 'a']])).toEqual([['a', 'b', 'd'], ['c']]);
+    expect(
+      jointed(
+        ['a', 'b', 'c', 'd'],
+        [
+          ['d', 'b'],
+          ['b', 'a'],
+        ],
+      ),
+    ).toEqual([['a', 'b', 'd'], ['c']]);
   });
 
   it('counts plugs along the slope, less what stands there', () => {
-    const region: [number, number][] = [[0, 0], [600, 0], [600, 360], [0, 360]];
+    const region: [number, number][] = [
+      [0, 0],
+      [600, 0],
+      [600, 360],
+      [0, 360],
+    ];
     const bed = [soil({ kind: 'ramp', frontMm: 0, backMm: 360 })];
     const plants = [{ id: 'P-1', plant: 'grass', region, spacingMm: 25 }];
     const bare = survey(scape({ inner: [600, 360, 600], option: { bed, plants } })).plantings[0];
     expect(bare.slopedM2).toBeCloseTo(0.6 * 0.36 * Math.SQRT2, 6);
-    const block = piece({ shape: { kind: 'box', sizeMm: [100, 100, 400] }, stand: { kind: 'bed', buryMm: 150 } });
-    const stood = survey(scape({ inner: [600, 360, 600], option: { bed, plants, pieces: [block] } })).plantings[0];
+    const block = piece({
+      shape: { kind: 'box', sizeMm: [100, 100, 400] },
+      stand: { kind: 'bed', buryMm: 150 },
+    });
+    const stood = survey(scape({ inner: [600, 360, 600], option: { bed, plants, pieces: [block] } }))
+      .plantings[0];
     expect(Math.abs(stood.standingM2 / (0.01 * Math.SQRT2) - 1)).toBeLessThan(0.005);
     expect(survey(example('held-root')).plantings[0].plugs).toBe(111);
   });
 });
 
 describe('findings of the survey', () => {
-  const ids = (commission: ReturnType<typeof scape>) => surveyFindings(commission, survey(commission)).map((f) => f.id);
+  const ids = (commission: ReturnType<typeof scape>) =>
+    surveyFindings(commission, survey(commission)).map((f) => f.id);
 
   it('says how thin the soil is under a plant, and where', () => {
     const commission = example('held-root');
@@ -177,20 +300,55 @@ describe('findings of the survey', () => {
   });
 
   it('does not count bagged filler as depth for roots', () => {
-    const plants = [{ id: 'P-1', plant: 'grass', region: [[100, 100], [200, 100], [200, 200], [100, 200]] as [number, number][], spacingMm: 25 }];
-    const bed = [soil({ kind: 'level', mm: 40 }, { id: 'f', material: 'scoria' }), soil({ kind: 'level', mm: 80 })];
+    const plants = [
+      {
+        id: 'P-1',
+        plant: 'grass',
+        region: [
+          [100, 100],
+          [200, 100],
+          [200, 200],
+          [100, 200],
+        ] as [number, number][],
+        spacingMm: 25,
+      },
+    ];
+    const bed = [
+      soil({ kind: 'level', mm: 40 }, { id: 'f', material: 'scoria' }),
+      soil({ kind: 'level', mm: 80 }),
+    ];
     const commission = scape({ option: { bed, plants } });
-    expect(surveyFindings(commission, survey(commission))[0]).toMatchObject({ id: 'bed.shallow', measured: 40 });
+    expect(surveyFindings(commission, survey(commission))[0]).toMatchObject({
+      id: 'bed.shallow',
+      measured: 40,
+    });
   });
 
   it('finds a bed over its angle of repose, and passes the edge of a path over', () => {
-    expect(ids(scape({ option: { bed: [soil({ kind: 'ramp', frontMm: 20, backMm: 250 })] } }))).toEqual(['bed.steep']);
-    const path: Layer = { id: 'p', material: 'sand', cuts: true, top: { kind: 'level', mm: 15 }, region: [[200, -5], [260, -5], [260, 400], [200, 400]] };
+    expect(ids(scape({ option: { bed: [soil({ kind: 'ramp', frontMm: 20, backMm: 250 })] } }))).toEqual([
+      'bed.steep',
+    ]);
+    const path: Layer = {
+      id: 'p',
+      material: 'sand',
+      cuts: true,
+      top: { kind: 'level', mm: 15 },
+      region: [
+        [200, -5],
+        [260, -5],
+        [260, 400],
+        [200, 400],
+      ],
+    };
     expect(ids(scape({ option: { bed: [soil({ kind: 'level', mm: 80 }), path] } }))).toEqual([]);
   });
 
   it('finds wood that floats, unless stone joined to it holds it or it is soaked', () => {
-    const root = piece({ id: 'R-1', material: 'branch', shape: { kind: 'ellipsoid', sizeMm: [320, 90, 80] } });
+    const root = piece({
+      id: 'R-1',
+      material: 'branch',
+      shape: { kind: 'ellipsoid', sizeMm: [320, 90, 80] },
+    });
     const stone = piece({ id: 'S-1', at: [200, 100] });
     const bed = [soil({ kind: 'level', mm: 60 })];
     const loose = scape({ option: { bed, pieces: [root, stone] } });
@@ -198,16 +356,39 @@ describe('findings of the survey', () => {
     expect(found).toMatchObject({ id: 'piece.floats', at: { piece: 'R-1' }, unit: 'kgf', limit: 0 });
     expect(found.measured).toBeCloseTo(0.3 * 1.2064, 3);
     expect(found.because).toMatch(/0\.58 kg more stone.*soak it 14 days/);
-    expect(ids(scape({ option: { bed, pieces: [root, stone], joints: [{ id: 'J', pieces: ['R-1', 'S-1'], method: 'fibre-glue' }] } }))).toEqual([]);
+    expect(
+      ids(
+        scape({
+          option: {
+            bed,
+            pieces: [root, stone],
+            joints: [{ id: 'J', pieces: ['R-1', 'S-1'], method: 'fibre-glue' }],
+          },
+        }),
+      ),
+    ).toEqual([]);
   });
 
   it('finds pieces through the glass, near the front pane, too tall, or in each other', () => {
-    expect(ids(scape({ option: { pieces: [piece({ at: [40, 180], stand: { kind: 'floor' } })] } }))).toEqual(['piece.glass']);
-    expect(ids(scape({ option: { pieces: [piece({ at: [300, 49], stand: { kind: 'floor' } })] } }))).toEqual(['piece.glass']);
-    expect(ids(scape({ option: { pieces: [piece({ at: [300, 51], stand: { kind: 'floor' } })] } }))).toEqual([]);
-    expect(ids(scape({ option: { pieces: [piece({ stand: { kind: 'bed', buryMm: 20 } })] } }))).toEqual(['piece.glass']);
-    expect(ids(scape({ option: { pieces: [piece({ stand: { kind: 'at', zMm: 225 } })] } }))).toEqual(['piece.above']);
-    const twice = [piece({ stand: { kind: 'floor' } }), piece({ id: 'S-2', at: [320, 180], stand: { kind: 'floor' } })];
+    expect(ids(scape({ option: { pieces: [piece({ at: [40, 180], stand: { kind: 'floor' } })] } }))).toEqual([
+      'piece.glass',
+    ]);
+    expect(ids(scape({ option: { pieces: [piece({ at: [300, 49], stand: { kind: 'floor' } })] } }))).toEqual([
+      'piece.glass',
+    ]);
+    expect(ids(scape({ option: { pieces: [piece({ at: [300, 51], stand: { kind: 'floor' } })] } }))).toEqual(
+      [],
+    );
+    expect(ids(scape({ option: { pieces: [piece({ stand: { kind: 'bed', buryMm: 20 } })] } }))).toEqual([
+      'piece.glass',
+    ]);
+    expect(ids(scape({ option: { pieces: [piece({ stand: { kind: 'at', zMm: 225 } })] } }))).toEqual([
+      'piece.above',
+    ]);
+    const twice = [
+      piece({ stand: { kind: 'floor' } }),
+      piece({ id: 'S-2', at: [320, 180], stand: { kind: 'floor' } }),
+    ];
     expect(ids(scape({ option: { pieces: twice } }))).toEqual(['piece.overlaps']);
   });
 

@@ -93,7 +93,8 @@ export function survey(commission: Commission, ask: SurveyAsk = {}): Survey {
   const bedL = nettoLayers.reduce((total, l) => total + l.volumeL, 0);
   const poreWaterL = poreWater(nettoLayers, bedMaterials);
   const piecesL =
-    sum(displaced, (d) => d.ownInLayer.reduce((a, b) => a + b, 0) + d.ownInFreeWater + d.ownInAir) / MM3_PER_L;
+    sum(displaced, (d) => d.ownInLayer.reduce((a, b) => a + b, 0) + d.ownInFreeWater + d.ownInAir) /
+    MM3_PER_L;
   const masses = weigh(vessel, bedMaterials, nettoLayers, pieces, freeWaterL + poreWaterL);
   return {
     optionId: option.id,

@@ -75,7 +75,12 @@ function gluing(commission: Commission, survey: Survey): Consumable[] {
       unit: 'g',
       workings: [
         count(contacts(glued)),
-        { step: 'glue at each: 4 g liquid, 3 g gel, 25 g silicone', value: grams, unit: 'g', note: 'common practice' },
+        {
+          step: 'glue at each: 4 g liquid, 3 g gel, 25 g silicone',
+          value: grams,
+          unit: 'g',
+          note: 'common practice',
+        },
       ],
     },
     {
@@ -83,14 +88,20 @@ function gluing(commission: Commission, survey: Survey): Consumable[] {
       name: 'Fibre for wads',
       value: wads * FIBRE_G,
       unit: 'g',
-      workings: [count(wads), { step: `${FIBRE_G} g a wad`, value: wads * FIBRE_G, unit: 'g', note: 'common practice' }],
+      workings: [
+        count(wads),
+        { step: `${FIBRE_G} g a wad`, value: wads * FIBRE_G, unit: 'g', note: 'common practice' },
+      ],
     },
     {
       kind: 'tie',
       name: 'Line for ties',
       value: ties * TIE_M,
       unit: 'm',
-      workings: [count(ties), { step: `${TIE_M} m each`, value: ties * TIE_M, unit: 'm', note: 'common practice' }],
+      workings: [
+        count(ties),
+        { step: `${TIE_M} m each`, value: ties * TIE_M, unit: 'm', note: 'common practice' },
+      ],
     },
   ];
 }
@@ -107,7 +118,12 @@ function bags(commission: Commission, survey: Survey): Consumable {
     unit: 'piece',
     workings: [
       { step: 'filler', value: litres, unit: 'L' },
-      { step: `${BAG_L} L a bag, so that it can be shaped`, value: count, unit: 'piece', note: 'common practice' },
+      {
+        step: `${BAG_L} L a bag, so that it can be shaped`,
+        value: count,
+        unit: 'piece',
+        note: 'common practice',
+      },
     ],
   };
 }

@@ -14,7 +14,9 @@ export function hardscapeLines(commission: Commission, survey: Survey): TakeOffL
     .map((id) => materialOf(commission, id))
     .sort((a, b) => Number(a.kind === 'wood') - Number(b.kind === 'wood'))
     .map((material) =>
-      material.kind === 'wood' ? woodLine(commission, survey, material) : stoneLine(commission, survey, material),
+      material.kind === 'wood'
+        ? woodLine(commission, survey, material)
+        : stoneLine(commission, survey, material),
     );
 }
 
@@ -31,8 +33,15 @@ function stoneLine(commission: Commission, survey: Survey, material: Material): 
   const own = pieces.filter((p) => owned.has(p.id)).reduce((sum, p) => sum + p.massKg, 0);
   const needed = (placed - own) * factor;
   const workings: Working[] = [
-    { step: 'placed', value: placed, unit: 'kg', note: `${pieces.length} pieces, volume × density or weighed` },
-    ...(own > 0 ? [{ step: 'less own pieces', value: -own, unit: 'kg', note: 'from the yard or the client' }] : []),
+    {
+      step: 'placed',
+      value: placed,
+      unit: 'kg',
+      note: `${pieces.length} pieces, volume × density or weighed`,
+    },
+    ...(own > 0
+      ? [{ step: 'less own pieces', value: -own, unit: 'kg', note: 'from the yard or the client' }]
+      : []),
     {
       step: `bought × ${factor} to choose from`,
       value: needed,

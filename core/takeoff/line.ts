@@ -54,7 +54,14 @@ export function lineOf(need: Need): TakeOffLine {
       unit: need.needed.unit,
       note: `${trimmed(bought - need.needed.value)} ${need.needed.unit} over; the least price in whole packs`,
     });
-  return { ...rest, workings: steps, packs: counts, packWords, priceMinor: price, priced: chosen !== undefined };
+  return {
+    ...rest,
+    workings: steps,
+    packs: counts,
+    packWords,
+    priceMinor: price,
+    priced: chosen !== undefined,
+  };
 }
 
 /** A pack's content in the unit of the need, or undefined when the two cannot be compared. */
@@ -74,7 +81,8 @@ export function packWordsOf(count: number, pack: Pack): string {
   const what = pack.name ?? '';
   // Sold singly or by the kilogram: the count is the quantity itself.
   if (pack.size === 1 && pack.unit !== 'piece' && pack.unit !== 'plug') return `${count} ${pack.unit}`;
-  if (pack.unit === 'piece' && pack.size === 1) return `${count} ${what || (count === 1 ? 'piece' : 'pieces')}`;
+  if (pack.unit === 'piece' && pack.size === 1)
+    return `${count} ${what || (count === 1 ? 'piece' : 'pieces')}`;
   if (pack.unit === 'plug') return `${count} ${count === 1 ? what || 'pack' : plural(what || 'pack')}`;
   return `${count} × ${trimmed(pack.size)} ${pack.unit}${what ? ` ${what}` : ''}`;
 }

@@ -40,16 +40,26 @@ describe('cheapest whole packs', () => {
   });
 
   it('agrees with trying every mix, and always holds enough', () => {
-    const choice = fc.record({ size: fc.integer({ min: 1, max: 24 }).map((n) => n / 2), priceMinor: fc.integer({ min: 1, max: 5000 }) });
+    const choice = fc.record({
+      size: fc.integer({ min: 1, max: 24 }).map((n) => n / 2),
+      priceMinor: fc.integer({ min: 1, max: 5000 }),
+    });
     fc.assert(
-      fc.property(fc.array(choice, { minLength: 1, maxLength: 3 }), fc.integer({ min: 1, max: 260 }), (list, tenths) => {
-        const choices = list.map((c, i) => ({ ...c, id: `p${i}` }));
-        const needed = tenths / 10;
-        const counts = cheapestPacks(needed, choices)!;
-        const held = counts.reduce((sum, c) => sum + c.count * choices.find((p) => p.id === c.pack)!.size, 0);
-        expect(held).toBeGreaterThanOrEqual(needed - 1e-9);
-        expect(priceOf(counts, choices)).toBe(bruteForce(needed, choices));
-      }),
+      fc.property(
+        fc.array(choice, { minLength: 1, maxLength: 3 }),
+        fc.integer({ min: 1, max: 260 }),
+        (list, tenths) => {
+          const choices = list.map((c, i) => ({ ...c, id: `p${i}` }));
+          const needed = tenths / 10;
+          const counts = cheapestPacks(needed, choices)!;
+          const held = counts.reduce(
+            (sum, c) => sum + c.count * choices.find((p) => p.id === c.pack)!.size,
+            0,
+          );
+          expect(held).toBeGreaterThanOrEqual(needed - 1e-9);
+          expect(priceOf(counts, choices)).toBe(bruteForce(needed, choices));
+        },
+      ),
       { numRuns: 200 },
     );
   });

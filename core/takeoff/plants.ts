@@ -26,7 +26,12 @@ function plantLine(commission: Commission, survey: Survey, id: string): TakeOffL
       ...(p.standingM2 > 0
         ? [{ step: 'less what stands in it', value: -rounded(p.standingM2, 5), unit: 'm²' }]
         : []),
-      { step: `plugs at ${spacing} mm`, value: p.plugs, unit: 'plug', note: 'area ÷ spacing², next whole plug' },
+      {
+        step: `plugs at ${spacing} mm`,
+        value: p.plugs,
+        unit: 'plug',
+        note: 'area ÷ spacing², next whole plug',
+      },
     ];
   });
   if (spare > 0)

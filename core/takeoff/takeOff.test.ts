@@ -11,7 +11,11 @@ const linesOf = (commission: ReturnType<typeof scape>) =>
 describe('take-off', () => {
   it('reads the level cube: 3.6 L, two bags of 3 L', () => {
     const { 'soil-granules': soil } = linesOf(example('level-cube'));
-    expect(soil).toMatchObject({ packs: [{ pack: 'soil-3', count: 2 }], priceMinor: 2800, needed: { unit: 'L' } });
+    expect(soil).toMatchObject({
+      packs: [{ pack: 'soil-3', count: 2 }],
+      priceMinor: 2800,
+      needed: { unit: 'L' },
+    });
     expect(soil.needed.value).toBeCloseTo(3.6, 9);
     expect(soil.workings[0]).toMatchObject({ step: 'under the drawn surface', unit: 'L' });
   });
@@ -21,7 +25,11 @@ describe('take-off', () => {
     const soil = lines['soil-granules'];
     expect(soil.needed.value).toBeCloseTo(soil.measured.value / 0.93, 9);
     expect(soil.packs).toEqual([{ pack: 'soil-9', count: 2 }]);
-    expect(lines['carpet-grass']).toMatchObject({ needed: { value: 111, unit: 'plug' }, packs: [{ pack: 'cup', count: 14 }], priceMinor: 9100 });
+    expect(lines['carpet-grass']).toMatchObject({
+      needed: { value: 111, unit: 'plug' },
+      packs: [{ pack: 'cup', count: 14 }],
+      priceMinor: 9100,
+    });
     expect(lines.branch).toMatchObject({ packs: [{ pack: 'branch-m', count: 1 }] });
   });
 
@@ -35,8 +43,21 @@ describe('take-off', () => {
 
   it('sells sand by mass, buys stone with a choice, and leaves own pieces out', () => {
     const path: Layer = { id: 'p', material: 'sand', top: { kind: 'level', mm: 20 } };
-    const stone = (id: string, owned: boolean) => ({ id, material: 'slate', shape: { kind: 'box', sizeMm: [100, 100, 100] }, at: [150, 180], turnDeg: 0, stand: { kind: 'floor' }, owned }) as Option['pieces'][number];
-    const lines = linesOf(scape({ option: { bed: [path], pieces: [stone('a', true), { ...stone('b', false), at: [400, 180] }] } }));
+    const stone = (id: string, owned: boolean) =>
+      ({
+        id,
+        material: 'slate',
+        shape: { kind: 'box', sizeMm: [100, 100, 100] },
+        at: [150, 180],
+        turnDeg: 0,
+        stand: { kind: 'floor' },
+        owned,
+      }) as Option['pieces'][number];
+    const lines = linesOf(
+      scape({
+        option: { bed: [path], pieces: [stone('a', true), { ...stone('b', false), at: [400, 180] }] },
+      }),
+    );
     // 600 × 360 × 20 mm less two blocks of 100 × 100 × 20 mm, at 1.55 kg/L: 6.08 kg, two bags of 5 kg.
     expect(lines.sand.needed.value).toBeCloseTo(4.32 - 0.4, 6);
     expect(lines.sand.packs).toEqual([{ pack: 'sand-5', count: 2 }]);
@@ -47,8 +68,16 @@ describe('take-off', () => {
   });
 
   it('brings the consumables that follow, priced where the catalogue has them', () => {
-    const commission = scape({ option: { bed: [{ id: 'f', material: 'scoria', top: { kind: 'level', mm: 30 } }] } });
-    commission.catalogue.materials.push({ id: 'drops', kind: 'conditioner', name: 'Conditioner', dosePer100L: 30, packs: [{ id: 'drops-250', size: 250, unit: 'mL', priceMinor: 900, supplier: 'yard', leadDays: 2 }] });
+    const commission = scape({
+      option: { bed: [{ id: 'f', material: 'scoria', top: { kind: 'level', mm: 30 } }] },
+    });
+    commission.catalogue.materials.push({
+      id: 'drops',
+      kind: 'conditioner',
+      name: 'Conditioner',
+      dosePer100L: 30,
+      packs: [{ id: 'drops-250', size: 250, unit: 'mL', priceMinor: 900, supplier: 'yard', leadDays: 2 }],
+    });
     const s = survey(commission);
     const lines = linesOf(commission);
     expect(lines['mesh-bag'].needed.value).toBe(Math.ceil((600 * 360 * 30) / 1e6 / 2.5));
@@ -65,7 +94,12 @@ describe('take-off', () => {
   });
 
   it('plants what is counted, with the spare that the option asks for', () => {
-    const commission = scape({ option: { plants: [{ id: 'P', plant: 'grass', count: 20 }], allowances: { plantSpare: 0.1 } } });
-    expect(linesOf(commission).grass).toMatchObject({ needed: { value: 22, unit: 'plug' }, packs: [{ pack: 'cup', count: 3 }] });
+    const commission = scape({
+      option: { plants: [{ id: 'P', plant: 'grass', count: 20 }], allowances: { plantSpare: 0.1 } },
+    });
+    expect(linesOf(commission).grass).toMatchObject({
+      needed: { value: 22, unit: 'plug' },
+      packs: [{ pack: 'cup', count: 3 }],
+    });
   });
 });

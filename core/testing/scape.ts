@@ -43,15 +43,63 @@ export function scape({ inner = [600, 360, 400], waterLineMm, option = {} }: Ske
     options: [{ id: 'a', title: 'A', bed: [], pieces: [], joints: [], plants: [], ...option }],
     catalogue: {
       materials: [
-        { id: 'soil', kind: 'soil', name: 'Soil', bulkKgPerL: 0.95, settles: 0.07, reposeDeg: 32, packs: soilPacks },
-        { id: 'sand', kind: 'sand', name: 'Sand', bulkKgPerL: 1.55, reposeDeg: 33, packs: [{ id: 'sand-5', size: 5, unit: 'kg', priceMinor: 650, supplier: 'yard', leadDays: 4 }] },
+        {
+          id: 'soil',
+          kind: 'soil',
+          name: 'Soil',
+          bulkKgPerL: 0.95,
+          settles: 0.07,
+          reposeDeg: 32,
+          packs: soilPacks,
+        },
+        {
+          id: 'sand',
+          kind: 'sand',
+          name: 'Sand',
+          bulkKgPerL: 1.55,
+          reposeDeg: 33,
+          packs: [{ id: 'sand-5', size: 5, unit: 'kg', priceMinor: 650, supplier: 'yard', leadDays: 4 }],
+        },
         { id: 'scoria', kind: 'filler', name: 'Scoria', bulkKgPerL: 0.8 },
         { id: 'granite', kind: 'stone', name: 'Granite', densityKgPerL: 2.65 },
-        { id: 'slate', kind: 'stone', name: 'Slate', densityKgPerL: 2.75, packs: [{ id: 'slate-kg', size: 1, unit: 'kg', priceMinor: 400, supplier: 'yard', leadDays: 4 }] },
-        { id: 'branch', kind: 'wood', name: 'Branch', densityKgPerL: 0.7, soakedKgPerL: 1.05, soakDays: 14, packs: [{ id: 'branch-1', size: 1, unit: 'piece', priceMinor: 4200, supplier: 'yard', leadDays: 4 }] },
+        {
+          id: 'slate',
+          kind: 'stone',
+          name: 'Slate',
+          densityKgPerL: 2.75,
+          packs: [{ id: 'slate-kg', size: 1, unit: 'kg', priceMinor: 400, supplier: 'yard', leadDays: 4 }],
+        },
+        {
+          id: 'branch',
+          kind: 'wood',
+          name: 'Branch',
+          densityKgPerL: 0.7,
+          soakedKgPerL: 1.05,
+          soakDays: 14,
+          packs: [
+            { id: 'branch-1', size: 1, unit: 'piece', priceMinor: 4200, supplier: 'yard', leadDays: 4 },
+          ],
+        },
       ],
       plants: [
-        { id: 'grass', name: 'Eleocharis pusilla', roots: 'bed', minBedMm: 50, habit: 'carpet', packs: [{ id: 'cup', size: 8, unit: 'plug', priceMinor: 650, supplier: 'grower', leadDays: 5, keepsDays: 14 }] },
+        {
+          id: 'grass',
+          name: 'Eleocharis pusilla',
+          roots: 'bed',
+          minBedMm: 50,
+          habit: 'carpet',
+          packs: [
+            {
+              id: 'cup',
+              size: 8,
+              unit: 'plug',
+              priceMinor: 650,
+              supplier: 'grower',
+              leadDays: 5,
+              keepsDays: 14,
+            },
+          ],
+        },
         { id: 'fern', name: 'Microsorum pteropus', roots: 'epiphyte' },
       ],
       suppliers: [

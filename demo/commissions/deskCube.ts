@@ -18,7 +18,13 @@ export function deskCube(today: Day): Commission {
       minutesAWeek: 140,
       schools: { water: 'light', dosing: 'lean' },
     },
-    vessel: { kind: 'box', innerMm: { length: 300, width: 300, height: 300 }, glassMm: 5, waterLineMm: 275, labelL: 27 },
+    vessel: {
+      kind: 'box',
+      innerMm: { length: 300, width: 300, height: 300 },
+      glassMm: 5,
+      waterLineMm: 275,
+      labelL: 27,
+    },
     options: [
       {
         id: 'a',
@@ -30,7 +36,19 @@ export function deskCube(today: Day): Commission {
           set('S-44', [150, 92], 10, { turnDeg: 15 }),
         ],
         joints: [],
-        plants: [{ id: 'P-1', plant: 'marsilea-hirsuta', region: [[12, 12], [288, 12], [288, 288], [12, 288]], spacingMm: 35 }],
+        plants: [
+          {
+            id: 'P-1',
+            plant: 'marsilea-hirsuta',
+            region: [
+              [12, 12],
+              [288, 12],
+              [288, 288],
+              [12, 288],
+            ],
+            spacingMm: 35,
+          },
+        ],
         allowances: { stoneFactor: 1.5 },
       },
     ],

@@ -19,27 +19,65 @@ export function openWindow(today: Day): Commission {
       minutesAWeek: 60,
       schools: { water: 'taper', dosing: 'none' },
     },
-    vessel: { kind: 'box', innerMm: { length: 600, width: 360, height: 360 }, glassMm: 8, waterLineMm: 335, labelL: 90, standKg: 30 },
+    vessel: {
+      kind: 'box',
+      innerMm: { length: 600, width: 360, height: 360 },
+      glassMm: 8,
+      waterLineMm: 335,
+      labelL: 90,
+      standKg: 30,
+    },
     options: [
       {
         id: 'a',
         title: 'Cliff',
         bed: [
-          { id: 'soil', material: 'soil-granules', top: { kind: 'ramp', frontMm: 28, backMm: 70 }, mounds: [{ at: [120, 300], radiusMm: 150, heightMm: 95 }] },
+          {
+            id: 'soil',
+            material: 'soil-granules',
+            top: { kind: 'ramp', frontMm: 28, backMm: 70 },
+            mounds: [{ at: [120, 300], radiusMm: 150, heightMm: 95 }],
+          },
         ],
         pieces: [
           set('S-14', [170, 215], 26, { turnDeg: 20 }),
-          set('S-22', [455, 57], 30, { turnDeg: 10 }),
+          set('S-22', [455, 51], 30, { turnDeg: 10 }),
           set('R-02', [400, 215], 18, { turnDeg: 170, owned: false }),
           set('S-31', [300, 120], 20),
         ],
         joints: [],
         plants: [
-          { id: 'P-1', plant: 'hemianthus-callitrichoides', region: [[20, 20], [420, 20], [420, 130], [20, 130]], spacingMm: 25 },
-          { id: 'P-2', plant: 'cryptocoryne-parva', region: [[430, 150], [580, 150], [580, 330], [430, 330]], spacingMm: 45 },
+          {
+            id: 'P-1',
+            plant: 'hemianthus-callitrichoides',
+            region: [
+              [20, 20],
+              [420, 20],
+              [420, 130],
+              [20, 130],
+            ],
+            spacingMm: 25,
+          },
+          {
+            id: 'P-2',
+            plant: 'cryptocoryne-parva',
+            region: [
+              [430, 150],
+              [580, 150],
+              [580, 330],
+              [430, 330],
+            ],
+            spacingMm: 45,
+          },
         ],
       },
     ],
-    log: [{ id: 'l-1', date: today, text: 'Opening moved forward a week. Check everything again before ordering.' }],
+    log: [
+      {
+        id: 'l-1',
+        date: today,
+        text: 'Opening moved forward a week. Check everything again before ordering.',
+      },
+    ],
   });
 }

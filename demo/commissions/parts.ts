@@ -17,12 +17,24 @@ export function dayFrom(today: Day, days: number, weekday = 'thu'): Day {
 /** A piece of the yard set in a scape. */
 export function set(tag: string, at: [number, number], buryMm: number, rest: Partial<Piece> = {}): Piece {
   const { id, material, shape, massKg } = fromYard(tag);
-  return { id, material, shape, ...(massKg ? { massKg } : {}), at, turnDeg: 0, stand: { kind: 'bed', buryMm }, owned: true, ...rest };
+  return {
+    id,
+    material,
+    shape,
+    ...(massKg ? { massKg } : {}),
+    at,
+    turnDeg: 0,
+    stand: { kind: 'bed', buryMm },
+    owned: true,
+    ...rest,
+  };
 }
 
 /** The entries that an option uses, and the consumables that may follow. */
 export function catalogueFor(options: readonly Option[], year: number): Catalogue {
-  const usedMaterials = new Set(options.flatMap((o) => [...o.bed.map((l) => l.material), ...o.pieces.map((p) => p.material)]));
+  const usedMaterials = new Set(
+    options.flatMap((o) => [...o.bed.map((l) => l.material), ...o.pieces.map((p) => p.material)]),
+  );
   const usedPlants = new Set(options.flatMap((o) => o.plants.map((p) => p.plant)));
   const always = ['glue', 'fibre', 'mesh-bag', 'conditioner', 'pad', 'tie'];
   return {
@@ -33,7 +45,9 @@ export function catalogueFor(options: readonly Option[], year: number): Catalogu
 }
 
 /** What every commission of the studio begins with. */
-export function commissionOf(rest: Pick<Commission, 'title' | 'brief' | 'vessel' | 'options' | 'log'>): Commission {
+export function commissionOf(
+  rest: Pick<Commission, 'title' | 'brief' | 'vessel' | 'options' | 'log'>,
+): Commission {
   return {
     format: 'utsuwa.commission',
     version: 1,

@@ -17,7 +17,12 @@ interface Entry {
 export type CalendarPart = 'all' | 'care';
 
 /** Order-by days, the build day and care dates as iCalendar (RFC 5545), whole days without a time zone. */
-export function calendarFile(id: string, commission: Commission, plan: Plan, part: CalendarPart = 'all'): string {
+export function calendarFile(
+  id: string,
+  commission: Commission,
+  plan: Plan,
+  part: CalendarPart = 'all',
+): string {
   const calendar = ical({ name: commission.title, prodId: '//Utsuwa//commission//EN' });
   const list = part === 'care' ? careEntries(plan) : [...studioEntries(plan), ...careEntries(plan)];
   for (const { key, day, title, detail } of list) {
@@ -42,10 +47,22 @@ function utc(day: Day): Date {
 function studioEntries({ order, build }: Plan): Entry[] {
   const orders = order.suppliers.flatMap((s): Entry[] =>
     s.orderBy
-      ? [{ key: `order ${s.supplier}`, day: s.orderBy, title: `Order from ${s.name}`, detail: s.lines.map((l) => `${l.packWords} ${l.name}`).join('\n') }]
+      ? [
+          {
+            key: `order ${s.supplier}`,
+            day: s.orderBy,
+            title: `Order from ${s.name}`,
+            detail: s.lines.map((l) => `${l.packWords} ${l.name}`).join('\n'),
+          },
+        ]
       : [],
   );
-  const before = build.beforehand.map((b, i) => ({ key: `before ${i}`, day: b.day, title: b.title, detail: b.detail }));
+  const before = build.beforehand.map((b, i) => ({
+    key: `before ${i}`,
+    day: b.day,
+    title: b.title,
+    detail: b.detail,
+  }));
   const day = {
     key: 'build',
     day: build.buildDay,
@@ -67,6 +84,13 @@ function careEntries({ care }: Plan): Entry[] {
       ];
       if (what.length === 0) return [];
       const title = what[0][0].toUpperCase() + what[0].slice(1);
-      return [{ key: `care ${d.afterDays}`, day: d.day, title, detail: [...what, `light ${w.hours} h at ${rounded(w.outputShare * 100, 0)} %`].join('\n') }];
+      return [
+        {
+          key: `care ${d.afterDays}`,
+          day: d.day,
+          title,
+          detail: [...what, `light ${w.hours} h at ${rounded(w.outputShare * 100, 0)} %`].join('\n'),
+        },
+      ];
     });
 }

@@ -3,7 +3,13 @@ import { z } from 'zod';
 import { MAX_DOCUMENT_BYTES, parseCommission } from '../../core/commission/parse';
 import type { Commission } from '../../core/commission/schema';
 import { notFound, Problem, refused } from '../problem';
-import { createCommission, getCommission, listCommissions, saveCommission, setRemoved } from '../store/commissions';
+import {
+  createCommission,
+  getCommission,
+  listCommissions,
+  saveCommission,
+  setRemoved,
+} from '../store/commissions';
 import type { CommissionRow } from '../store/schema';
 import type { Store } from '../store/store';
 

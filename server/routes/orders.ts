@@ -36,7 +36,8 @@ export function orderRoutes(store: Store, dispatch: Dispatch): Router {
     const request = requestOf(row, ask.data);
     const before = await orderByReference(store, request.reference);
     // Sent twice by an impatient hand: the first one is on its way or answered.
-    if (!before || before.state === 'unreachable' || before.state === 'refused') await dispatch.send(row.id, request);
+    if (!before || before.state === 'unreachable' || before.state === 'refused')
+      await dispatch.send(row.id, request);
     res.status(202).json({ reference: request.reference });
   });
 
@@ -49,7 +50,11 @@ function requestOf(row: CommissionRow, ask: z.infer<typeof sendAsk>): SupplierRe
   const group = order(document, takeOff).suppliers.find((s) => s.supplier === ask.supplier);
   if (!group) throw notFound('supplier in this order');
   const packs = [...document.catalogue.materials, ...document.catalogue.plants].flatMap((e) => e.packs ?? []);
-  const content = JSON.stringify([row.id, ask.option ?? document.chosen, group.lines.map((l) => [l.pack, l.count])]);
+  const content = JSON.stringify([
+    row.id,
+    ask.option ?? document.chosen,
+    group.lines.map((l) => [l.pack, l.count]),
+  ]);
   return {
     // Made from what is ordered: sent again it is recognised, changed it is a new order.
     reference: `${ask.supplier}-${createHash('sha256').update(content).digest('hex').slice(0, 10)}`,

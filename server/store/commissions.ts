@@ -30,10 +30,17 @@ const LISTED = {
 };
 
 /** Commissions by build day, soonest first; removed ones by when they were removed. */
-export function listCommissions({ db }: Store, { search, removed, limit = 2_000 }: ListAsk): Promise<Listed[]> {
+export function listCommissions(
+  { db }: Store,
+  { search, removed, limit = 2_000 }: ListAsk,
+): Promise<Listed[]> {
   const there = removed ? isNotNull(commissions.removedAt) : isNull(commissions.removedAt);
   // The wildcards of LIKE stand for themselves in what a person types.
-  const words = (search ?? '').toLowerCase().split(/\s+/).filter(Boolean).map((w) => w.replace(/[%_]/g, ''));
+  const words = (search ?? '')
+    .toLowerCase()
+    .split(/\s+/)
+    .filter(Boolean)
+    .map((w) => w.replace(/[%_]/g, ''));
   return db
     .select(LISTED)
     .from(commissions)
@@ -46,20 +53,30 @@ export async function getCommission({ db }: Store, id: string): Promise<Commissi
   return (await db.select().from(commissions).where(eq(commissions.id, id)).limit(1))[0];
 }
 
-export async function createCommission(store: Store, document: Commission, id: string = randomUUID()): Promise<CommissionRow> {
+export async function createCommission(
+  store: Store,
+  document: Commission,
+  id: string = randomUUID(),
+): Promise<CommissionRow> {
   const now = new Date().toISOString();
   const row = { ...columnsOf(document), id, revision: 1, createdAt: now, updatedAt: now, removedAt: null };
   await store.write((db) => db.insert(commissions).values(row));
   return row;
 }
 
-export type Saved = { saved: true; revision: number; updatedAt: string } | { saved: false; theirs?: CommissionRow };
+export type Saved =
+  { saved: true; revision: number; updatedAt: string } | { saved: false; theirs?: CommissionRow };
 
 /**
  * Saves a document that was based on a revision. When somebody else saved in between nothing is changed and
  * their row comes back; without a row there is no such commission.
  */
-export async function saveCommission(store: Store, id: string, basedOn: number, document: Commission): Promise<Saved> {
+export async function saveCommission(
+  store: Store,
+  id: string,
+  basedOn: number,
+  document: Commission,
+): Promise<Saved> {
   const updatedAt = new Date().toISOString();
   const { rowsAffected } = await store.write((db) =>
     db

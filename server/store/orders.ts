@@ -13,7 +13,14 @@ export async function orderByReference({ db }: Store, reference: string): Promis
 
 /** Notes that an order is on its way; a reference that is sent again keeps its row. */
 export async function orderSent(store: Store, commissionId: string, request: SupplierRequest): Promise<void> {
-  const sent = { supplier: request.supplier.id, request, state: 'sending' as const, sentAt: new Date().toISOString(), reason: null, answeredAt: null };
+  const sent = {
+    supplier: request.supplier.id,
+    request,
+    state: 'sending' as const,
+    sentAt: new Date().toISOString(),
+    reason: null,
+    answeredAt: null,
+  };
   await store.write((db) =>
     db
       .insert(orders)
@@ -28,7 +35,12 @@ export async function orderAnswered(
   state: OrderRow['state'],
   answer: { confirmation?: Confirmation; reason?: string },
 ): Promise<void> {
-  const set = { state, confirmation: answer.confirmation ?? null, reason: answer.reason ?? null, answeredAt: new Date().toISOString() };
+  const set = {
+    state,
+    confirmation: answer.confirmation ?? null,
+    reason: answer.reason ?? null,
+    answeredAt: new Date().toISOString(),
+  };
   await store.write((db) => db.update(orders).set(set).where(eq(orders.reference, reference)));
 }
 

@@ -23,7 +23,11 @@ const props = defineProps<{
   interactive?: boolean;
   plants?: { id: string; name: string; habit?: string; colour?: string; heightMm?: number[] }[];
 }>();
-const emit = defineEmits<{ grab: [event: PointerEvent, piece: Piece]; key: [event: KeyboardEvent, piece: Piece]; choose: [id: string] }>();
+const emit = defineEmits<{
+  grab: [event: PointerEvent, piece: Piece];
+  key: [event: KeyboardEvent, piece: Piece];
+  choose: [id: string];
+}>();
 const { length } = useFigures();
 
 const H = computed(() => props.vessel.innerMm.height);
@@ -33,7 +37,15 @@ const Z = (mm: number) => (H.value - mm) * props.k;
 
 /** Bands of bed from back to front. */
 const BANDS = 22;
-const bedColour = computed(() => colourOf(materialFor(props.materials, props.option.bed.find((l) => !l.cuts && materialFor(props.materials, l.material)?.kind !== 'filler')?.material ?? '')));
+const bedColour = computed(() =>
+  colourOf(
+    materialFor(
+      props.materials,
+      props.option.bed.find((l) => !l.cuts && materialFor(props.materials, l.material)?.kind !== 'filler')
+        ?.material ?? '',
+    ),
+  ),
+);
 
 interface Band {
   y: number;
@@ -52,7 +64,14 @@ const bands = computed((): Band[] =>
       d: ridge(props.field, row, X, Z),
       fill: shade(bedColour.value, 0.52 * far - 0.06),
       runs: props.option.bed.flatMap((layer, n) =>
-        layer.cuts ? [{ d: topRuns(props.field, row, n, X, Z), fill: shade(colourOf(materialFor(props.materials, layer.material)), -0.03 + 0.12 * far) }] : [],
+        layer.cuts
+          ? [
+              {
+                d: topRuns(props.field, row, n, X, Z),
+                fill: shade(colourOf(materialFor(props.materials, layer.material)), -0.03 + 0.12 * far),
+              },
+            ]
+          : [],
       ),
     };
   }),
@@ -70,7 +89,10 @@ const things = computed((): Thing[] =>
   ].sort((a, b) => b.y - a.y),
 );
 const cut = computed(() =>
-  layerCuts(props.field, 'row', 0, X, Z).map((d, i) => ({ d, fill: shade(colourOf(materialFor(props.materials, props.option.bed[i]?.material ?? '')), -0.16) })),
+  layerCuts(props.field, 'row', 0, X, Z).map((d, i) => ({
+    d,
+    fill: shade(colourOf(materialFor(props.materials, props.option.bed[i]?.material ?? '')), -0.16),
+  })),
 );
 const surveyed = computed(() => new Map(props.survey.pieces.map((p) => [p.id, p])));
 const colour = (piece: Piece) => colourOf(materialFor(props.materials, piece.material));
@@ -86,21 +108,54 @@ const mark = computed(() => {
   if (!piece || !s) return undefined;
   const [x0, , x1] = facetsOf(piece.shape, piece.turnDeg, piece.tiltDeg, 'front').box;
   const buried = piece.stand.kind === 'bed' ? ` · buried ${length(piece.stand.buryMm)}` : '';
-  return { left: X(piece.at[0] + x0) - 6, right: X(piece.at[0] + x1) + 6, top: Z(s.topMm) - 8, foot: Z(Math.max(0, s.bottomMm)), heightMm: s.topMm, says: `${piece.id} · ${s.massKg.toFixed(1)} kg${buried}` };
+  return {
+    left: X(piece.at[0] + x0) - 6,
+    right: X(piece.at[0] + x1) + 6,
+    top: Z(s.topMm) - 8,
+    foot: Z(Math.max(0, s.bottomMm)),
+    heightMm: s.topMm,
+    says: `${piece.id} · ${s.massKg.toFixed(1)} kg${buried}`,
+  };
 });
 </script>
 
 <template>
   <g>
-    <defs><clipPath :id="`glass-${option.id}-${k.toFixed(3)}`"><rect :x="-8" :y="-X(120)" :width="X(vessel.innerMm.length) + 16" :height="Z(0) + X(120)" /></clipPath></defs>
+    <defs
+      ><clipPath :id="`glass-${option.id}-${k.toFixed(3)}`"
+        ><rect
+          :x="-8"
+          :y="-X(120)"
+          :width="X(vessel.innerMm.length) + 16"
+          :height="Z(0) + X(120)" /></clipPath
+      ><clipPath :id="`inside-${option.id}-${k.toFixed(3)}`"
+        ><rect :width="X(vessel.innerMm.length)" :height="Z(0)" /></clipPath
+    ></defs>
     <rect x="0" y="0" :width="X(vessel.innerMm.length)" :height="X(H)" fill="var(--paper)" />
-    <rect x="0" :y="Z(vessel.waterLineMm)" :width="X(vessel.innerMm.length)" :height="X(vessel.waterLineMm)" fill="var(--water)" />
+    <rect
+      x="0"
+      :y="Z(vessel.waterLineMm)"
+      :width="X(vessel.innerMm.length)"
+      :height="X(vessel.waterLineMm)"
+      fill="var(--water)"
+    />
     <g :clip-path="`url(#glass-${option.id}-${k.toFixed(3)})`">
       <template v-for="(t, i) in things" :key="t.piece?.id ?? `band ${i}`">
         <g v-if="t.band" class="band">
           <path :d="t.band.d" :fill="t.band.fill" />
           <path v-for="(r, n) in t.band.runs" :key="n" :d="r.d" :fill="r.fill" />
-          <PlantsFront v-if="plants" :option="option" :plants="plants" :field="field" :from="t.band.y" :depth="W / BANDS" :x-scale="X" :z-scale="Z" :highest-mm="vessel.waterLineMm" />
+          <PlantsFront
+            v-if="plants"
+            :clip-path="`url(#inside-${option.id}-${k.toFixed(3)})`"
+            :option="option"
+            :plants="plants"
+            :field="field"
+            :from="t.band.y"
+            :depth="W / BANDS"
+            :x-scale="X"
+            :z-scale="Z"
+            :highest-mm="vessel.waterLineMm"
+          />
         </g>
         <g
           v-else-if="t.piece"
@@ -115,24 +170,53 @@ const mark = computed(() => {
           @keydown="interactive && emit('key', $event, t.piece)"
           @focus="interactive && emit('choose', t.piece.id)"
         >
-          <PieceDrawing :piece="t.piece" view="front" :colour="colour(t.piece)" :selected="t.piece.id === selected" />
+          <PieceDrawing
+            :piece="t.piece"
+            view="front"
+            :colour="colour(t.piece)"
+            :selected="t.piece.id === selected"
+          />
         </g>
       </template>
       <path v-for="(c, i) in cut" :key="i" :d="c.d" :fill="c.fill" class="cut" />
     </g>
     <path :d="`M0 ${Z(vessel.waterLineMm)} H ${X(vessel.innerMm.length)}`" stroke="var(--water-line)" />
     <g v-if="mark" class="mark" pointer-events="none">
-      <path :d="`M${mark.left} ${mark.top + 9} v-9 h9 M${mark.right} ${mark.top + 9} v-9 h-9`" fill="none" stroke="var(--celadon)" stroke-width="2.4" />
+      <path
+        :d="`M${mark.left} ${mark.top + 9} v-9 h9 M${mark.right} ${mark.top + 9} v-9 h-9`"
+        fill="none"
+        stroke="var(--celadon)"
+        stroke-width="2.4"
+      />
       <text :x="Math.max(4, mark.left)" :y="Math.max(12, mark.top - 7)">{{ mark.says }}</text>
-      <path :d="`M${mark.right + 12} ${mark.top + 8} h-5 M${mark.right + 9.5} ${mark.top + 8} V ${Z(0)} `" fill="none" stroke="var(--celadon)" />
+      <path
+        :d="`M${mark.right + 12} ${mark.top + 8} h-5 M${mark.right + 9.5} ${mark.top + 8} V ${Z(0)} `"
+        fill="none"
+        stroke="var(--celadon)"
+      />
       <text :x="mark.right + 15" :y="(mark.top + Z(0)) / 2">{{ length(mark.heightMm) }}</text>
     </g>
   </g>
 </template>
 
 <style scoped>
-.piece { cursor: grab; outline: none; }
-.piece:focus-visible :deep(path:last-child) { stroke: var(--celadon); stroke-width: 2.4px; }
-.cut { pointer-events: none; }
-.mark text { font: 600 12px var(--text); fill: var(--celadon); paint-order: stroke; stroke: var(--water); stroke-width: 4px; stroke-linejoin: round; }
+.piece {
+  cursor: grab;
+  outline: none;
+}
+.piece:focus-visible :deep(path:last-child) {
+  stroke: var(--celadon);
+  stroke-width: 2.4px;
+}
+.cut {
+  pointer-events: none;
+}
+.mark text {
+  font: 600 12px var(--text);
+  fill: var(--celadon);
+  paint-order: stroke;
+  stroke: var(--water);
+  stroke-width: 4px;
+  stroke-linejoin: round;
+}
 </style>

@@ -20,23 +20,48 @@ const props = defineProps<{
   /** Pieces drawn faintly, where something else is worked on. */
   faint?: boolean;
 }>();
-const emit = defineEmits<{ grab: [event: PointerEvent, piece: Piece]; key: [event: KeyboardEvent, piece: Piece]; turn: [event: WheelEvent, piece: Piece]; choose: [id: string] }>();
+const emit = defineEmits<{
+  grab: [event: PointerEvent, piece: Piece];
+  key: [event: KeyboardEvent, piece: Piece];
+  turn: [event: WheelEvent, piece: Piece];
+  choose: [id: string];
+}>();
 
 const X = (mm: number) => mm * props.k;
 const Y = (mm: number) => (props.vessel.innerMm.width - mm) * props.k;
-const BANDS = ['#d9cdbb', '#cbbba5', '#bca88f', '#ac947a', '#9a8167', '#886e56', '#765d48', '#654e3c', '#574334'];
+const BANDS = [
+  '#d9cdbb',
+  '#cbbba5',
+  '#bca88f',
+  '#ac947a',
+  '#9a8167',
+  '#886e56',
+  '#765d48',
+  '#654e3c',
+  '#574334',
+];
 
 const contours = computed(() => {
   const list = bedContours(props.field, X, Y);
-  return list.map((c, i) => ({ ...c, fill: BANDS[Math.min(BANDS.length - 1, Math.round(((i + 1) * (BANDS.length - 1)) / Math.max(1, list.length)))] }));
+  return list.map((c, i) => ({
+    ...c,
+    fill: BANDS[
+      Math.min(BANDS.length - 1, Math.round(((i + 1) * (BANDS.length - 1)) / Math.max(1, list.length)))
+    ],
+  }));
 });
 /** Every second contour says its height, at the first point of its longest stretch. */
 const labels = computed(() =>
   contours.value.flatMap((c, i) => {
     if (i % 2 === 1) return [];
     const ring = c.d.split('M').sort((a, b) => b.length - a.length)[0];
-    const points = ring.replace('Z', '').split('L').map((p) => p.trim().split(' ').map(Number));
-    const inside = points.filter(([x, y]) => x > 22 && y > 16 && x < X(props.vessel.innerMm.length) - 22 && y < Y(0) - 8);
+    const points = ring
+      .replace('Z', '')
+      .split('L')
+      .map((p) => p.trim().split(' ').map(Number));
+    const inside = points.filter(
+      ([x, y]) => x > 22 && y > 16 && x < X(props.vessel.innerMm.length) - 22 && y < Y(0) - 8,
+    );
     const at = inside[Math.floor(inside.length * 0.42)];
     return at ? [{ mm: c.mm, x: at[0], y: at[1] }] : [];
   }),
@@ -44,7 +69,13 @@ const labels = computed(() =>
 const cuts = computed(() =>
   props.option.bed.flatMap((layer) =>
     layer.region && layer.cuts
-      ? [{ id: layer.id, d: `M${layer.region.map(([x, y]) => `${X(x)} ${Y(y)}`).join('L')}Z`, fill: colourOf(materialFor(props.materials, layer.material)) }]
+      ? [
+          {
+            id: layer.id,
+            d: `M${layer.region.map(([x, y]) => `${X(x)} ${Y(y)}`).join('L')}Z`,
+            fill: colourOf(materialFor(props.materials, layer.material)),
+          },
+        ]
       : [],
   ),
 );
@@ -60,8 +91,15 @@ const clip = computed(() => `plan-${props.option.id}-${props.k.toFixed(3)}`);
 <template>
   <g>
     <defs>
-      <clipPath :id="clip"><rect width="100%" height="100%" :style="{ width: `${X(vessel.innerMm.length)}px`, height: `${Y(0)}px` }" /></clipPath>
-      <pattern id="grain" width="7" height="7" patternUnits="userSpaceOnUse"><circle cx="1.5" cy="2" r="0.7" fill="#b39f76" /><circle cx="5" cy="5.4" r="0.6" fill="#b39f76" /></pattern>
+      <clipPath :id="clip"
+        ><rect
+          width="100%"
+          height="100%"
+          :style="{ width: `${X(vessel.innerMm.length)}px`, height: `${Y(0)}px` }"
+      /></clipPath>
+      <pattern id="grain" width="7" height="7" patternUnits="userSpaceOnUse"
+        ><circle cx="1.5" cy="2" r="0.7" fill="#b39f76" /><circle cx="5" cy="5.4" r="0.6" fill="#b39f76"
+      /></pattern>
     </defs>
     <g :clip-path="`url(#${clip})`">
       <rect :width="X(vessel.innerMm.length)" :height="Y(0)" :fill="BANDS[0]" />
@@ -87,11 +125,29 @@ const clip = computed(() => `plan-${props.option.id}-${props.k.toFixed(3)}`);
         <PieceDrawing :piece="p" view="above" :colour="colour(p)" :selected="p.id === selected" />
       </g>
     </g>
-    <rect :width="X(vessel.innerMm.length)" :height="Y(0)" fill="none" stroke="var(--ink)" stroke-width="1.6" pointer-events="none" />
+    <rect
+      :width="X(vessel.innerMm.length)"
+      :height="Y(0)"
+      fill="none"
+      stroke="var(--ink)"
+      stroke-width="1.6"
+      pointer-events="none"
+    />
   </g>
 </template>
 
 <style scoped>
-.piece { cursor: grab; outline: none; }
-.height { font: 500 11px var(--text); fill: #fdf9f1; text-anchor: middle; pointer-events: none; paint-order: stroke; stroke: #00000030; stroke-width: 2px; }
+.piece {
+  cursor: grab;
+  outline: none;
+}
+.height {
+  font: 500 11px var(--text);
+  fill: #fdf9f1;
+  text-anchor: middle;
+  pointer-events: none;
+  paint-order: stroke;
+  stroke: #00000030;
+  stroke-width: 2px;
+}
 </style>

@@ -40,7 +40,17 @@ const drawn = computed(() =>
         d += `M${props.xScale(x).toFixed(1)} ${props.zScale(z - 2).toFixed(1)}Q${props.xScale(x + (tip - x) * 0.3).toFixed(1)} ${props.zScale(z + h * 0.7).toFixed(1)} ${props.xScale(tip).toFixed(1)} ${props.zScale(z + h * (1 - Math.abs(lean) * 0.3)).toFixed(1)}`;
       }
     }
-    return d ? [{ id: p.id, d, colour: plant.colour ?? '#4f7f6b', width: plant.habit === 'rosette' ? 2.6 : plant.habit === 'stem' ? 5 : 1.3, leaves: plant.habit === 'stem' ? '1.8 2.2' : undefined }] : [];
+    return d
+      ? [
+          {
+            id: p.id,
+            d,
+            colour: plant.colour ?? '#4f7f6b',
+            width: plant.habit === 'rosette' ? 2.6 : 1.3,
+            leaves: plant.habit === 'stem',
+          },
+        ]
+      : [];
   }),
 );
 
@@ -52,5 +62,9 @@ function leans(habit: string | undefined): number[] {
 </script>
 
 <template>
-  <path v-for="p in drawn" :key="p.id" :d="p.d" fill="none" :stroke="p.colour" :stroke-width="p.width" :stroke-dasharray="p.leaves" :stroke-linecap="p.leaves ? 'butt' : 'round'" pointer-events="none" />
+  <g
+    ><g v-for="p in drawn" :key="p.id" fill="none" :stroke="p.colour" pointer-events="none">
+      <path :d="p.d" :stroke-width="p.width" stroke-linecap="round" />
+      <path v-if="p.leaves" :d="p.d" stroke-width="7" stroke-dasharray="1.3 3.2" opacity="0.85" /> </g
+  ></g>
 </template>

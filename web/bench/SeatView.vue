@@ -1,5 +1,21 @@
 <script setup lang="ts">
-import { AmbientLight, BufferAttribute, BufferGeometry, Color, DirectionalLight, DoubleSide, LineBasicMaterial, LineSegments, EdgesGeometry, BoxGeometry, Mesh, MeshLambertMaterial, PerspectiveCamera, Scene, WebGLRenderer } from 'three';
+import {
+  AmbientLight,
+  BufferAttribute,
+  BufferGeometry,
+  Color,
+  DirectionalLight,
+  DoubleSide,
+  LineBasicMaterial,
+  LineSegments,
+  EdgesGeometry,
+  BoxGeometry,
+  Mesh,
+  MeshLambertMaterial,
+  PerspectiveCamera,
+  Scene,
+  WebGLRenderer,
+} from 'three';
 import { onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import type { Material, Option, Vessel } from '../../core/commission/schema';
 import { rotation, turned } from '../../core/geometry/rotation';
@@ -9,7 +25,14 @@ import { colourOf } from './colour';
 import { materialFor } from './useBenchEdit';
 
 /** The scape in perspective, from a seat in front of it. */
-const props = defineProps<{ vessel: Vessel; option: Option; materials: Material[]; field: FieldView; survey: PlanView['survey']; size: number }>();
+const props = defineProps<{
+  vessel: Vessel;
+  option: Option;
+  materials: Material[];
+  field: FieldView;
+  survey: PlanView['survey'];
+  size: number;
+}>();
 
 const canvas = ref<HTMLCanvasElement>();
 const failed = ref(false);
@@ -42,10 +65,11 @@ function bed(): Mesh {
     colour.set([c.r, c.g, c.b], i * 3);
   }
   const index: number[] = [];
-  for (let r = 0; r < rows; r++) for (let c = 0; c < columns; c++) {
-    const k = r * n + c;
-    index.push(k, k + 1, k + n, k + 1, k + n + 1, k + n);
-  }
+  for (let r = 0; r < rows; r++)
+    for (let c = 0; c < columns; c++) {
+      const k = r * n + c;
+      index.push(k, k + 1, k + n, k + 1, k + n + 1, k + n);
+    }
   const geometry = new BufferGeometry();
   geometry.setAttribute('position', new BufferAttribute(position, 3));
   geometry.setAttribute('color', new BufferAttribute(colour, 3));
@@ -60,18 +84,28 @@ function pieces(): Mesh[] {
     const v = turned(mesh.vertices, rotation(p.turnDeg, p.tiltDeg));
     const z = props.survey.pieces.find((s) => s.id === p.id)?.zMm ?? 0;
     const position = new Float32Array(v.length);
-    for (let i = 0; i < v.length; i += 3) position.set([v[i] + p.at[0], v[i + 2] + z, -v[i + 1] - p.at[1]], i);
+    for (let i = 0; i < v.length; i += 3)
+      position.set([v[i] + p.at[0], v[i + 2] + z, -v[i + 1] - p.at[1]], i);
     const geometry = new BufferGeometry();
     geometry.setAttribute('position', new BufferAttribute(position, 3));
     geometry.setIndex(new BufferAttribute(mesh.faces, 1));
     geometry.computeVertexNormals();
-    return new Mesh(geometry, new MeshLambertMaterial({ color: colourOf(materialFor(props.materials, p.material)), flatShading: true }));
+    return new Mesh(
+      geometry,
+      new MeshLambertMaterial({
+        color: colourOf(materialFor(props.materials, p.material)),
+        flatShading: true,
+      }),
+    );
   });
 }
 
 function glass(): LineSegments {
   const { length, width, height } = props.vessel.innerMm;
-  const lines = new LineSegments(new EdgesGeometry(new BoxGeometry(length, height, width)), new LineBasicMaterial({ color: '#7fa3af' }));
+  const lines = new LineSegments(
+    new EdgesGeometry(new BoxGeometry(length, height, width)),
+    new LineBasicMaterial({ color: '#7fa3af' }),
+  );
   lines.position.set(length / 2, height / 2, -width / 2);
   return lines;
 }
@@ -82,7 +116,11 @@ function render(): void {
   const { length, width, height } = props.vessel.innerMm;
   const camera = new PerspectiveCamera(38, 1, 10, 20_000);
   const reach = Math.max(length, height * 1.2);
-  camera.position.set(length * (0.5 - SEAT.left), height * 0.5 + reach * SEAT.above, reach * SEAT.away * 0.86);
+  camera.position.set(
+    length * (0.5 - SEAT.left),
+    height * 0.5 + reach * SEAT.above,
+    reach * SEAT.away * 0.86,
+  );
   camera.lookAt(length / 2, height * 0.3, -width / 2);
   renderer.setSize(props.size, props.size, false);
   const s = scene();
@@ -99,7 +137,12 @@ function soon(): void {
 
 onMounted(() => {
   try {
-    renderer = new WebGLRenderer({ canvas: canvas.value!, antialias: true, alpha: true, preserveDrawingBuffer: true });
+    renderer = new WebGLRenderer({
+      canvas: canvas.value!,
+      antialias: true,
+      alpha: true,
+      preserveDrawingBuffer: true,
+    });
     renderer.setPixelRatio(Math.min(2, window.devicePixelRatio));
     soon();
   } catch {
@@ -115,10 +158,23 @@ onBeforeUnmount(() => {
 
 <template>
   <p v-if="failed" class="quiet">This browser draws no perspective. The other three views have everything.</p>
-  <canvas v-else ref="canvas" role="img" aria-label="The scape in perspective, from in front and a little left" :style="{ width: `${size}px`, height: `${size}px` }" />
+  <canvas
+    v-else
+    ref="canvas"
+    role="img"
+    aria-label="The scape in perspective, from in front and a little left"
+    :style="{ width: `${size}px`, height: `${size}px` }"
+  />
 </template>
 
 <style scoped>
-canvas { display: block; box-sizing: border-box; border: 1px solid var(--rule); background: linear-gradient(var(--water), var(--ash)); }
-p { padding: 12px 0; }
+canvas {
+  display: block;
+  box-sizing: border-box;
+  border: 1px solid var(--rule);
+  background: linear-gradient(var(--water), var(--ash));
+}
+p {
+  padding: 12px 0;
+}
 </style>

@@ -22,7 +22,9 @@ const { length } = useFigures();
 
 const Z = (mm: number) => (props.vessel.innerMm.height - mm) * props.k;
 const U = (mm: number) => mm * props.k;
-const column = computed(() => Math.round(Math.min(Math.max(props.cutMm / props.field.dxMm, 0), props.field.columns)));
+const column = computed(() =>
+  Math.round(Math.min(Math.max(props.cutMm / props.field.dxMm, 0), props.field.columns)),
+);
 
 const layers = computed(() =>
   layerCuts(props.field, 'column', column.value, U, Z).map((d, i) => {
@@ -35,7 +37,12 @@ const cuts = computed(() =>
     const z = props.survey.pieces.find((s) => s.id === p.id)?.zMm ?? 0;
     const rings = sliceAt(p.shape, p.turnDeg, p.tiltDeg, props.cutMm - p.at[0]);
     if (rings.length === 0) return [];
-    const d = rings.map((ring) => `M${ring.map(([y, h]) => `${U(y + p.at[1]).toFixed(1)} ${Z(h + z).toFixed(1)}`).join('L')}Z`).join('');
+    const d = rings
+      .map(
+        (ring) =>
+          `M${ring.map(([y, h]) => `${U(y + p.at[1]).toFixed(1)} ${Z(h + z).toFixed(1)}`).join('L')}Z`,
+      )
+      .join('');
     return [{ id: p.id, d, fill: colourOf(materialFor(props.materials, p.material)) }];
   }),
 );
@@ -61,27 +68,59 @@ const depths = computed(() => {
 <template>
   <g>
     <defs>
-      <pattern id="soil-dots" width="8" height="8" patternUnits="userSpaceOnUse"><circle cx="2" cy="2" r="0.8" fill="#00000055" /><circle cx="6" cy="6" r="0.8" fill="#ffffff22" /></pattern>
-      <pattern id="filler-hatch" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path d="M0 0 V7" stroke="#ffffff55" stroke-width="2" /></pattern>
+      <pattern id="soil-dots" width="8" height="8" patternUnits="userSpaceOnUse"
+        ><circle cx="2" cy="2" r="0.8" fill="#00000055" /><circle cx="6" cy="6" r="0.8" fill="#ffffff22"
+      /></pattern>
+      <pattern
+        id="filler-hatch"
+        width="7"
+        height="7"
+        patternUnits="userSpaceOnUse"
+        patternTransform="rotate(45)"
+        ><path d="M0 0 V7" stroke="#ffffff55" stroke-width="2"
+      /></pattern>
     </defs>
     <rect :width="U(vessel.innerMm.width)" :height="Z(0)" fill="var(--paper)" />
-    <rect :y="Z(vessel.waterLineMm)" :width="U(vessel.innerMm.width)" :height="Z(0) - Z(vessel.waterLineMm)" fill="var(--water)" />
+    <rect
+      :y="Z(vessel.waterLineMm)"
+      :width="U(vessel.innerMm.width)"
+      :height="Z(0) - Z(vessel.waterLineMm)"
+      fill="var(--water)"
+    />
     <template v-for="(l, i) in layers" :key="i">
-      <path :d="l.d" :fill="l.fill" /><path v-if="l.kind !== 'sand'" :d="l.d" :fill="l.kind === 'filler' ? 'url(#filler-hatch)' : 'url(#soil-dots)'" />
+      <path :d="l.d" :fill="l.fill" /><path
+        v-if="l.kind !== 'sand'"
+        :d="l.d"
+        :fill="l.kind === 'filler' ? 'url(#filler-hatch)' : 'url(#soil-dots)'"
+      />
     </template>
     <path v-for="c in cuts" :key="c.id" :d="c.d" :fill="c.fill" stroke="#2b2825" fill-rule="evenodd" />
     <path :d="`M0 ${Z(vessel.waterLineMm)} H ${U(vessel.innerMm.width)}`" stroke="var(--water-line)" />
     <g v-for="d in depths" :key="d.y" pointer-events="none">
       <path :d="`M${U(d.y)} ${Z(0)} V ${Z(d.top)} m-5 0 h10`" stroke="#23211e" fill="none" />
-      <g v-for="p in d.parts" :key="p.name" :transform="`translate(${Math.min(U(d.y) + 6, U(vessel.innerMm.width) - 76)} ${Z(p.middle)})`">
+      <g
+        v-for="p in d.parts"
+        :key="p.name"
+        :transform="`translate(${Math.min(U(d.y) + 6, U(vessel.innerMm.width) - 76)} ${Z(p.middle)})`"
+      >
         <rect y="-8" :width="`${length(p.mm)} ${p.name}`.length * 6.1 + 8" height="16" fill="#fdfbf6" />
         <text x="4" y="4">{{ length(p.mm) }} {{ p.name }}</text>
       </g>
     </g>
-    <rect :width="U(vessel.innerMm.width)" :height="Z(0)" fill="none" stroke="var(--ink)" stroke-width="1.6" pointer-events="none" />
+    <rect
+      :width="U(vessel.innerMm.width)"
+      :height="Z(0)"
+      fill="none"
+      stroke="var(--ink)"
+      stroke-width="1.6"
+      pointer-events="none"
+    />
   </g>
 </template>
 
 <style scoped>
-text { font: 600 11px var(--text); fill: #23211e; }
+text {
+  font: 600 11px var(--text);
+  fill: #23211e;
+}
 </style>

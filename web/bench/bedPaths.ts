@@ -13,7 +13,8 @@ const px = (v: number) => v.toFixed(1);
 export function ridge(field: FieldView, row: number, X: Scale, Z: Scale): string {
   const n = field.columns + 1;
   let d = `M${px(X(0))} ${px(Z(0))}`;
-  for (let c = 0; c < n; c += c === n - 2 ? 1 : 2) d += `L${px(X(c * field.dxMm))} ${px(Z(field.cornerMm[row * n + c]))}`;
+  for (let c = 0; c < n; c += c === n - 2 ? 1 : 2)
+    d += `L${px(X(c * field.dxMm))} ${px(Z(field.cornerMm[row * n + c]))}`;
   if (n % 2 === 0) d += `L${px(X((n - 1) * field.dxMm))} ${px(Z(field.cornerMm[row * n + n - 1]))}`;
   return `${d}L${px(X(field.columns * field.dxMm))} ${px(Z(0))}Z`;
 }
@@ -35,7 +36,13 @@ export function topRuns(field: FieldView, row: number, layer: number, X: Scale, 
 }
 
 /** Every layer as it is cut along a row (from the left) or a column (from the front), bottom up. */
-export function layerCuts(field: FieldView, along: 'row' | 'column', index: number, U: Scale, Z: Scale): string[] {
+export function layerCuts(
+  field: FieldView,
+  along: 'row' | 'column',
+  index: number,
+  U: Scale,
+  Z: Scale,
+): string[] {
   const n = field.columns + 1;
   const count = along === 'row' ? n : field.rows + 1;
   const corner = (i: number) => (along === 'row' ? index * n + i : i * n + index);

@@ -23,7 +23,12 @@ const LIGHT = [-0.46, -0.5, 0.73];
 const cache = new WeakMap<Shape, Map<string, Facets>>();
 
 /** The facets of a turned shape. Remembered by shape, so that moving a piece costs nothing. */
-export function facetsOf(shape: Shape, turnDeg: number, tiltDeg: readonly [number, number] | undefined, view: View): Facets {
+export function facetsOf(
+  shape: Shape,
+  turnDeg: number,
+  tiltDeg: readonly [number, number] | undefined,
+  view: View,
+): Facets {
   const key = `${view} ${turnDeg} ${tiltDeg?.join()}`;
   const known = cache.get(shape) ?? new Map<string, Facets>();
   cache.set(shape, known);
@@ -33,7 +38,12 @@ export function facetsOf(shape: Shape, turnDeg: number, tiltDeg: readonly [numbe
   return facets;
 }
 
-function draw(shape: Shape, turnDeg: number, tiltDeg: readonly [number, number] | undefined, view: View): Facets {
+function draw(
+  shape: Shape,
+  turnDeg: number,
+  tiltDeg: readonly [number, number] | undefined,
+  view: View,
+): Facets {
   const mesh = solidMesh(shape);
   const v = turned(mesh.vertices, rotation(turnDeg, tiltDeg));
   const { faces } = mesh;
@@ -46,7 +56,12 @@ function draw(shape: Shape, turnDeg: number, tiltDeg: readonly [number, number] 
     const [a, b, c] = [faces[f], faces[f + 1], faces[f + 2]];
     const n = normal(v, a, b, c);
     const seen = view === 'front' ? n[1] < 0 : n[2] > 0;
-    for (const [p, q] of [[a, b], [b, c], [c, a]]) facing.set(p * count + q, seen);
+    for (const [p, q] of [
+      [a, b],
+      [b, c],
+      [c, a],
+    ])
+      facing.set(p * count + q, seen);
     if (!seen) continue;
     const light = n[0] * LIGHT[0] + n[1] * LIGHT[1] + n[2] * LIGHT[2];
     const tone = Math.min(TONES - 1, Math.max(0, Math.floor(((light + 0.55) / 1.5) * TONES)));
@@ -58,7 +73,16 @@ function draw(shape: Shape, turnDeg: number, tiltDeg: readonly [number, number] 
     const [a, b] = [Math.floor(edge / count), edge % count];
     if (seen && facing.get(b * count + a) === false) outline += `M${at(a)}L${at(b)}`;
   }
-  return { tones: tones.map((list) => list.sort((p, q) => p.depth - q.depth).map((t) => t.d).join('')), outline, box: boxOf(v, down) };
+  return {
+    tones: tones.map((list) =>
+      list
+        .sort((p, q) => p.depth - q.depth)
+        .map((t) => t.d)
+        .join(''),
+    ),
+    outline,
+    box: boxOf(v, down),
+  };
 }
 
 function normal(v: Float64Array, a: number, b: number, c: number): [number, number, number] {

@@ -6,7 +6,12 @@ import { solidMesh } from '../../core/hardscape/solid';
  * Where an upright plane at `xMm` (from the shape's own origin) cuts a turned solid: closed rings of y, z in
  * mm. Each triangle that crosses the plane gives one step from edge to edge; the steps are strung together.
  */
-export function sliceAt(shape: Shape, turnDeg: number, tiltDeg: readonly [number, number] | undefined, xMm: number): [number, number][][] {
+export function sliceAt(
+  shape: Shape,
+  turnDeg: number,
+  tiltDeg: readonly [number, number] | undefined,
+  xMm: number,
+): [number, number][][] {
   const { vertices, faces } = solidMesh(shape);
   const v = turned(vertices, rotation(turnDeg, tiltDeg));
   const count = v.length / 3;
@@ -23,7 +28,8 @@ export function sliceAt(shape: Shape, turnDeg: number, tiltDeg: readonly [number
       if (da < 0 && db >= 0) enter = name;
       if (da >= 0 && db < 0) leave = name;
     }
-    if (enter !== undefined && leave !== undefined) next.set(enter, { to: leave, point: crossing(v, enter, count, xMm) });
+    if (enter !== undefined && leave !== undefined)
+      next.set(enter, { to: leave, point: crossing(v, enter, count, xMm) });
   }
   return strung(next);
 }

@@ -9,11 +9,17 @@ export function useBenchEdit() {
   const studio = useStudio();
 
   function piece(id: string, key: string, change: (piece: Piece) => Piece): void {
-    commission.editOption(`${key} ${id}`, (o) => ({ ...o, pieces: o.pieces.map((p) => (p.id === id ? change(p) : p)) }));
+    commission.editOption(`${key} ${id}`, (o) => ({
+      ...o,
+      pieces: o.pieces.map((p) => (p.id === id ? change(p) : p)),
+    }));
   }
 
   function tryPiece(id: string, key: string, change: (piece: Piece) => Piece): string | undefined {
-    return commission.tryEditOption(`${key} ${id}`, (o) => ({ ...o, pieces: o.pieces.map((p) => (p.id === id ? change(p) : p)) }));
+    return commission.tryEditOption(`${key} ${id}`, (o) => ({
+      ...o,
+      pieces: o.pieces.map((p) => (p.id === id ? change(p) : p)),
+    }));
   }
 
   /** Moves a piece to a spot, kept over the floor. */
@@ -49,7 +55,14 @@ export function useBenchEdit() {
     const taken = new Set(commission.option!.pieces.map((p) => p.id));
     let id = source.id;
     for (let n = 2; taken.has(id); n++) id = `${source.id}.${n}`;
-    const fresh: Piece = { ...source, id, at: at ?? [length / 2, width / 2], turnDeg: 0, stand: { kind: 'bed', buryMm: 20 }, owned: true };
+    const fresh: Piece = {
+      ...source,
+      id,
+      at: at ?? [length / 2, width / 2],
+      turnDeg: 0,
+      stand: { kind: 'bed', buryMm: 20 },
+      owned: true,
+    };
     const material = doc.catalogue.materials.some((m) => m.id === source.material)
       ? undefined
       : studio.studio?.catalogue.materials.find((m) => m.id === source.material);
@@ -57,17 +70,25 @@ export function useBenchEdit() {
     commission.edit(`add ${id}`, (d) => ({
       ...d,
       catalogue: material ? { ...d.catalogue, materials: [...d.catalogue.materials, material] } : d.catalogue,
-      options: d.options.map((o) => (o.id === commission.optionId ? { ...o, pieces: [...o.pieces, fresh] } : o)),
+      options: d.options.map((o) =>
+        o.id === commission.optionId ? { ...o, pieces: [...o.pieces, fresh] } : o,
+      ),
     }));
     return id;
   }
 
   function layer(id: string, key: string, change: (layer: Layer) => Layer): void {
-    commission.editOption(`${key} ${id}`, (o) => ({ ...o, bed: o.bed.map((l) => (l.id === id ? change(l) : l)) }));
+    commission.editOption(`${key} ${id}`, (o) => ({
+      ...o,
+      bed: o.bed.map((l) => (l.id === id ? change(l) : l)),
+    }));
   }
 
   function tryLayer(id: string, key: string, change: (layer: Layer) => Layer): string | undefined {
-    return commission.tryEditOption(`${key} ${id}`, (o) => ({ ...o, bed: o.bed.map((l) => (l.id === id ? change(l) : l)) }));
+    return commission.tryEditOption(`${key} ${id}`, (o) => ({
+      ...o,
+      bed: o.bed.map((l) => (l.id === id ? change(l) : l)),
+    }));
   }
 
   /** Joins a piece to another, or takes the joint away. */
@@ -101,7 +122,11 @@ function lifted(p: Piece, dz: number): Piece {
 function withoutPiece(o: Option, id: string): Option {
   const pieces = o.pieces
     .filter((p) => p.id !== id)
-    .map((p) => (p.stand.kind === 'on' && p.stand.piece === id ? { ...p, stand: { kind: 'bed' as const, buryMm: 0 } } : p));
+    .map((p) =>
+      p.stand.kind === 'on' && p.stand.piece === id
+        ? { ...p, stand: { kind: 'bed' as const, buryMm: 0 } }
+        : p,
+    );
   return {
     ...o,
     pieces,

@@ -9,7 +9,11 @@ export interface Drag {
  * Follows a pointer from where it goes down until it goes up, whatever it passes over meanwhile. Returns a
  * handler for `pointerdown`; `end` is called once, also when the system takes the pointer away.
  */
-export function usePointerDrag<T>(on: { start: (event: PointerEvent) => T | undefined; move: (from: T, drag: Drag) => void; end?: () => void }) {
+export function usePointerDrag<T>(on: {
+  start: (event: PointerEvent) => T | undefined;
+  move: (from: T, drag: Drag) => void;
+  end?: () => void;
+}) {
   return (down: PointerEvent): void => {
     if (down.button !== 0) return;
     const from = on.start(down);

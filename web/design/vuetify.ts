@@ -6,8 +6,26 @@ export const vuetify = createVuetify({
   theme: {
     defaultTheme: 'paper',
     themes: {
-      paper: { dark: false, colors: { background: '#f4f1ea', surface: '#fbfaf6', primary: '#42715e', error: '#b84d12', warning: '#b84d12' } },
-      dim: { dark: true, colors: { background: '#211f1c', surface: '#292623', primary: '#86b8a3', error: '#e58a55', warning: '#e58a55' } },
+      paper: {
+        dark: false,
+        colors: {
+          background: '#f4f1ea',
+          surface: '#fbfaf6',
+          primary: '#42715e',
+          error: '#b84d12',
+          warning: '#b84d12',
+        },
+      },
+      dim: {
+        dark: true,
+        colors: {
+          background: '#211f1c',
+          surface: '#292623',
+          primary: '#86b8a3',
+          error: '#e58a55',
+          warning: '#e58a55',
+        },
+      },
     },
   },
   defaults: {

@@ -69,21 +69,55 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
       <input ref="field" v-model="text" aria-label="Find or do" placeholder="Find or do" autocomplete="off" />
       <ul>
         <li v-for="(command, i) in found" :key="command.id">
-          <button class="plain" :class="{ chosen: i === chosen }" @click="run(command)" @mousemove="chosen = i">
+          <button
+            class="plain"
+            :class="{ chosen: i === chosen }"
+            @click="run(command)"
+            @mousemove="chosen = i"
+          >
             <span>{{ command.title }}</span><span class="quiet">{{ command.keys }}</span>
           </button>
         </li>
-        <li v-if="found.length === 0" class="none">Nothing of that name. Try a commission, a stage or a command.</li>
+        <li v-if="found.length === 0" class="none">
+          Nothing of that name. Try a commission, a stage or a command.
+        </li>
       </ul>
     </div>
   </v-dialog>
 </template>
 
 <style scoped>
-.sheet { border: 1px solid var(--rule); }
-input { width: 100%; padding: 14px 18px; font: 500 17px var(--text); border: 0; border-bottom: 1px solid var(--rule); background: none; color: inherit; outline: none; }
-ul { list-style: none; margin: 0; padding: 6px 0; max-height: 420px; overflow: auto; }
-button { display: flex; justify-content: space-between; width: 100%; padding: 7px 18px; }
-button.chosen { background: var(--celadon-wash); }
-.none { padding: 8px 18px; color: var(--ink-2); }
+.sheet {
+  border: 1px solid var(--rule);
+}
+input {
+  width: 100%;
+  padding: 14px 18px;
+  font: 500 17px var(--text);
+  border: 0;
+  border-bottom: 1px solid var(--rule);
+  background: none;
+  color: inherit;
+  outline: none;
+}
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 6px 0;
+  max-height: 420px;
+  overflow: auto;
+}
+button {
+  display: flex;
+  justify-content: space-between;
+  width: 100%;
+  padding: 7px 18px;
+}
+button.chosen {
+  background: var(--celadon-wash);
+}
+.none {
+  padding: 8px 18px;
+  color: var(--ink-2);
+}
 </style>

@@ -50,22 +50,38 @@ watch(
 
 const strata = computed(() => {
   if (!commission.document) return [];
-  const confirmed = new Set(orders.value.filter((o) => ['confirmed', 'partly'].includes(o.state)).map((o) => o.supplier));
+  const confirmed = new Set(
+    orders.value.filter((o) => ['confirmed', 'partly'].includes(o.state)).map((o) => o.supplier),
+  );
   return strataOf(commission.document, plan.value, { confirmed: confirmed.size }, (l) => volume(l, 0));
 });
-const tallied = computed(() => ['vessel', 'bench', 'planting', 'take-off', 'order'].includes(String(route.name)));
+const tallied = computed(() =>
+  ['vessel', 'bench', 'planting', 'take-off', 'order'].includes(String(route.name)),
+);
 
 function show(finding: Finding): void {
   selectedPiece.value = finding.at.piece;
   selectedLayer.value = finding.at.layer;
-  const stage = finding.at.plant ? 'planting' : finding.at.supplier ? 'order' : (finding.at.field ?? '').startsWith('brief') ? 'brief' : finding.at.field ? 'vessel' : 'bench';
+  const stage = finding.at.plant
+    ? 'planting'
+    : finding.at.supplier
+      ? 'order'
+      : (finding.at.field ?? '').startsWith('brief')
+        ? 'brief'
+        : finding.at.field
+          ? 'vessel'
+          : 'bench';
   void router.push(`/c/${props.id}/${stage}`);
 }
 
 useCommands([
   { id: 'undo', title: 'Undo', keys: 'Ctrl Z', run: () => commission.undo() },
   { id: 'redo', title: 'Redo', keys: 'Ctrl Shift Z', run: () => commission.redo() },
-  ...STAGES.map(([name, title]) => ({ id: `go ${name}`, title: `Go to ${title}`, run: () => void router.push(`/c/${props.id}/${name}`) })),
+  ...STAGES.map(([name, title]) => ({
+    id: `go ${name}`,
+    title: `Go to ${title}`,
+    run: () => void router.push(`/c/${props.id}/${name}`),
+  })),
 ]);
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z' || typing(event)) return;
@@ -79,13 +95,17 @@ onBeforeUnmount(() => void commission.flush());
 
 <template>
   <div class="frame">
-    <StrataRail :strata="strata" :id="id" />
+    <StrataRail :id="id" :strata="strata" />
     <div class="rest">
       <HeadBar />
       <div class="body">
         <main class="workbench">
-          <p v-if="failure" class="failure">{{ failure }} <router-link to="/" class="act">All commissions</router-link></p>
-          <p v-else-if="trouble" class="failure">The figures could not be computed: {{ trouble }}. The drawing is kept.</p>
+          <p v-if="failure" class="failure">
+            {{ failure }} <router-link to="/" class="act">All commissions</router-link>
+          </p>
+          <p v-else-if="trouble" class="failure">
+            The figures could not be computed: {{ trouble }}. The drawing is kept.
+          </p>
           <router-view v-else-if="commission.document && commission.id === id" />
         </main>
         <TallyColumn v-if="tallied && commission.document" :plan="plan" @show="show" />
@@ -96,12 +116,43 @@ onBeforeUnmount(() => void commission.flush());
 </template>
 
 <style scoped>
-.frame { display: flex; height: 100vh; overflow: hidden; }
-.rest { flex: 1; display: flex; flex-direction: column; min-width: 0; }
-.body { flex: 1; display: flex; min-height: 0; }
-.workbench { flex: 1; min-width: 0; overflow: auto; background: var(--ash); position: relative; }
-.failure { padding: 32px; color: var(--warn); font-weight: 600; }
+.frame {
+  display: flex;
+  height: 100vh;
+  overflow: hidden;
+}
+.rest {
+  flex: 1;
+  display: flex;
+  flex-direction: column;
+  min-width: 0;
+}
+.body {
+  flex: 1;
+  display: flex;
+  min-height: 0;
+}
+.workbench {
+  flex: 1;
+  min-width: 0;
+  overflow: auto;
+  background: var(--ash);
+  position: relative;
+}
+.failure {
+  padding: 32px;
+  color: var(--warn);
+  font-weight: 600;
+}
 @media print {
-  .frame, .rest, .body, .workbench { display: block; height: auto; overflow: visible; background: #fff; }
+  .frame,
+  .rest,
+  .body,
+  .workbench {
+    display: block;
+    height: auto;
+    overflow: visible;
+    background: #fff;
+  }
 }
 </style>

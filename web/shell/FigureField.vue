@@ -23,12 +23,33 @@ const fault = ref('');
 const unit = computed(
   () =>
     props.unit ??
-    { length: f.lengthUnit.value, volume: f.volumeUnit.value, mass: f.massUnit.value, degrees: '°', plain: '', money: '' }[props.kind],
+    {
+      length: f.lengthUnit.value,
+      volume: f.volumeUnit.value,
+      mass: f.massUnit.value,
+      degrees: '°',
+      plain: '',
+      money: '',
+    }[props.kind],
 );
 const outward = (v: number) =>
-  ({ length: f.fromMm, volume: f.fromL, mass: f.fromKg, degrees: tenth, plain: (x: number) => x, money: (x: number) => x / 100 })[props.kind](v);
+  ({
+    length: f.fromMm,
+    volume: f.fromL,
+    mass: f.fromKg,
+    degrees: tenth,
+    plain: (x: number) => x,
+    money: (x: number) => x / 100,
+  })[props.kind](v);
 const inward = (v: number) =>
-  ({ length: f.toMm, volume: f.toL, mass: f.toKg, degrees: (x: number) => x, plain: (x: number) => x, money: (x: number) => Math.round(x * 100) })[props.kind](v);
+  ({
+    length: f.toMm,
+    volume: f.toL,
+    mass: f.toKg,
+    degrees: (x: number) => x,
+    plain: (x: number) => x,
+    money: (x: number) => Math.round(x * 100),
+  })[props.kind](v);
 
 function tenth(v: number): number {
   return Math.round(v * 10) / 10;
@@ -82,7 +103,20 @@ function stepBy(event: KeyboardEvent): void {
 </template>
 
 <style scoped>
-.narrow { max-width: 96px; }
-:deep(input) { font-weight: 600; text-align: right; }
-:deep(.v-text-field__suffix) { padding-inline-start: 5px; color: var(--ink-2); opacity: 1; font-size: 12px; min-height: 28px; padding-top: 2px; padding-bottom: 2px; }
+.narrow {
+  max-width: 96px;
+}
+:deep(input) {
+  font-weight: 600;
+  text-align: right;
+}
+:deep(.v-text-field__suffix) {
+  padding-inline-start: 5px;
+  color: var(--ink-2);
+  opacity: 1;
+  font-size: 12px;
+  min-height: 28px;
+  padding-top: 2px;
+  padding-bottom: 2px;
+}
 </style>

@@ -17,7 +17,9 @@ const size = computed(() => {
   return `${[length, width, height].map(fromMm).join(' × ')} ${lengthUnit.value}`;
 });
 const saved = computed(() => {
-  const at = commission.savedAt ? new Date(commission.savedAt).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' }) : '';
+  const at = commission.savedAt
+    ? new Date(commission.savedAt).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
+    : '';
   return {
     saved: `saved ${at}`,
     unsaved: 'not saved yet',
@@ -53,14 +55,33 @@ const saved = computed(() => {
       <p class="quiet">build day, {{ daysAway(doc.brief.buildDay) }}</p>
     </div>
     <div class="tools">
-      <span class="state" :class="commission.state" role="status" data-test="save-state"><i />{{ saved }}</span>
-      <button class="plain icon" aria-label="Undo" title="Undo, Ctrl Z" :disabled="!commission.past.length" @click="commission.undo()">
+      <span class="state" :class="commission.state" role="status" data-test="save-state"
+        ><i />{{ saved }}</span
+      >
+      <button
+        class="plain icon"
+        aria-label="Undo"
+        title="Undo, Ctrl Z"
+        :disabled="!commission.past.length"
+        @click="commission.undo()"
+      >
         <svg viewBox="0 0 24 24"><path :d="mdiUndo" /></svg>
       </button>
-      <button class="plain icon" aria-label="Redo" title="Redo, Ctrl Shift Z" :disabled="!commission.future.length" @click="commission.redo()">
+      <button
+        class="plain icon"
+        aria-label="Redo"
+        title="Redo, Ctrl Shift Z"
+        :disabled="!commission.future.length"
+        @click="commission.redo()"
+      >
         <svg viewBox="0 0 24 24"><path :d="mdiRedo" /></svg>
       </button>
-      <button class="plain units" aria-label="Units" :title="preferences.units === 'metric' ? 'Metric; change to US units' : 'US units; change to metric'" @click="preferences.toggleUnits()">
+      <button
+        class="plain units"
+        aria-label="Units"
+        :title="preferences.units === 'metric' ? 'Metric; change to US units' : 'US units; change to metric'"
+        @click="preferences.toggleUnits()"
+      >
         {{ preferences.units === 'metric' ? 'mm' : 'in' }}
       </button>
       <button class="plain find" @click="paletteOpen = true">Find or do <span>Ctrl K</span></button>
@@ -69,27 +90,146 @@ const saved = computed(() => {
 </template>
 
 <style scoped>
-.head { display: flex; align-items: stretch; height: var(--head); background: var(--paper); border-bottom: 1px solid var(--rule); padding: 0 18px 0 20px; gap: 22px; flex: none; min-width: 0; }
-.who { padding-top: 5px; min-width: 0; }
-.who h2 { white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }
-.who p { font-size: 12px; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }
-.options { display: flex; align-items: flex-end; }
-.options button { padding: 7px 14px 8px; color: var(--ink-2); white-space: nowrap; }
-.options .chosen { background: var(--ash); color: var(--ink); border: 1px solid var(--rule); border-bottom: 0; margin-bottom: -1px; font-weight: 600; }
-.when { padding-top: 8px; white-space: nowrap; line-height: 1.3; }
-.when p { font-size: 12px; }
-.tools { margin-left: auto; display: flex; align-items: center; gap: 12px; white-space: nowrap; }
-.state { font-size: 12px; color: var(--ink-2); display: flex; align-items: center; gap: 6px; }
-.state i { width: 7px; height: 7px; border-radius: 50%; background: var(--celadon); }
-.state.unsaved i, .state.saving i { background: var(--clay); }
-.state.offline, .state.refused, .state.conflict { color: var(--warn); font-weight: 600; }
-.state.offline i, .state.refused i, .state.conflict i { background: var(--warn); }
-.icon svg { width: 18px; height: 18px; fill: currentColor; display: block; }
-.icon { padding: 6px; }
-.icon:disabled { opacity: 0.35; cursor: default; }
-.units { padding: 5px 9px; border-left: 1px solid var(--rule); border-right: 1px solid var(--rule); color: var(--ink-2); }
-.find { border: 1px solid var(--rule); background: var(--ash); padding: 4px 9px; color: var(--ink-2); }
-.find span { font-size: 11px; padding-left: 8px; }
-@media (max-width: 1150px) { .find span, .when p { display: none; } .head { gap: 12px; } .who { max-width: 190px; } .options button { padding-left: 8px; padding-right: 8px; } .tools { gap: 6px; } }
-@media (max-width: 700px) { .options, .when, .find, .units { display: none; } }
+.head {
+  display: flex;
+  align-items: stretch;
+  height: var(--head);
+  background: var(--paper);
+  border-bottom: 1px solid var(--rule);
+  padding: 0 18px 0 20px;
+  gap: 22px;
+  flex: none;
+  min-width: 0;
+}
+.who {
+  padding-top: 5px;
+  min-width: 0;
+}
+.who h2 {
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.who p {
+  font-size: 12px;
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.options {
+  display: flex;
+  align-items: flex-end;
+}
+.options button {
+  padding: 7px 14px 8px;
+  color: var(--ink-2);
+  white-space: nowrap;
+}
+.options .chosen {
+  background: var(--ash);
+  color: var(--ink);
+  border: 1px solid var(--rule);
+  border-bottom: 0;
+  margin-bottom: -1px;
+  font-weight: 600;
+}
+.when {
+  padding-top: 8px;
+  white-space: nowrap;
+  line-height: 1.3;
+}
+.when p {
+  font-size: 12px;
+}
+.tools {
+  margin-left: auto;
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  white-space: nowrap;
+}
+.state {
+  font-size: 12px;
+  color: var(--ink-2);
+  display: flex;
+  align-items: center;
+  gap: 6px;
+}
+.state i {
+  width: 7px;
+  height: 7px;
+  border-radius: 50%;
+  background: var(--celadon);
+}
+.state.unsaved i,
+.state.saving i {
+  background: var(--clay);
+}
+.state.offline,
+.state.refused,
+.state.conflict {
+  color: var(--warn);
+  font-weight: 600;
+}
+.state.offline i,
+.state.refused i,
+.state.conflict i {
+  background: var(--warn);
+}
+.icon svg {
+  width: 18px;
+  height: 18px;
+  fill: currentColor;
+  display: block;
+}
+.icon {
+  padding: 6px;
+}
+.icon:disabled {
+  opacity: 0.35;
+  cursor: default;
+}
+.units {
+  padding: 5px 9px;
+  border-left: 1px solid var(--rule);
+  border-right: 1px solid var(--rule);
+  color: var(--ink-2);
+}
+.find {
+  border: 1px solid var(--rule);
+  background: var(--ash);
+  padding: 4px 9px;
+  color: var(--ink-2);
+}
+.find span {
+  font-size: 11px;
+  padding-left: 8px;
+}
+@media (max-width: 1150px) {
+  .find span,
+  .when p {
+    display: none;
+  }
+  .head {
+    gap: 12px;
+  }
+  .who {
+    max-width: 190px;
+  }
+  .options button {
+    padding-left: 8px;
+    padding-right: 8px;
+  }
+  .tools {
+    gap: 6px;
+  }
+}
+@media (max-width: 700px) {
+  .options,
+  .when,
+  .find,
+  .units {
+    display: none;
+  }
+}
 </style>

@@ -2,7 +2,15 @@
 import { shortcutsOpen } from './commands';
 
 const KEYS: [string, [string, string][]][] = [
-  ['Everywhere', [['Ctrl K', 'find or do'], ['Ctrl Z', 'undo'], ['Ctrl Shift Z', 'redo'], ['?', 'this list']]],
+  [
+    'Everywhere',
+    [
+      ['Ctrl K', 'find or do'],
+      ['Ctrl Z', 'undo'],
+      ['Ctrl Shift Z', 'redo'],
+      ['?', 'this list'],
+    ],
+  ],
   [
     'On the bench',
     [
@@ -14,7 +22,15 @@ const KEYS: [string, [string, string][]][] = [
       ['Esc', 'let go'],
     ],
   ],
-  ['Planting', [['click', 'set a corner'], ['Enter', 'close the region'], ['Backspace', 'take back the last corner'], ['Esc', 'leave it']]],
+  [
+    'Planting',
+    [
+      ['click', 'set a corner'],
+      ['Enter', 'close the region'],
+      ['Backspace', 'take back the last corner'],
+      ['Esc', 'leave it'],
+    ],
+  ],
 ];
 </script>
 
@@ -25,7 +41,8 @@ const KEYS: [string, [string, string][]][] = [
         <h2>{{ where }}</h2>
         <dl>
           <template v-for="[key, what] in keys" :key="key">
-            <dt>{{ key }}</dt><dd>{{ what }}</dd>
+            <dt>{{ key }}</dt>
+            <dd>{{ what }}</dd>
           </template>
         </dl>
       </section>
@@ -35,8 +52,21 @@ const KEYS: [string, [string, string][]][] = [
 </template>
 
 <style scoped>
-.sheet { padding: 22px 26px; border: 1px solid var(--rule); }
-dl { display: grid; grid-template-columns: 150px 1fr; gap: 4px 12px; margin: 6px 0 16px; }
-dt { font-weight: 600; }
-dd { margin: 0; color: var(--ink-2); }
+.sheet {
+  padding: 22px 26px;
+  border: 1px solid var(--rule);
+}
+dl {
+  display: grid;
+  grid-template-columns: 150px 1fr;
+  gap: 4px 12px;
+  margin: 6px 0 16px;
+}
+dt {
+  font-weight: 600;
+}
+dd {
+  margin: 0;
+  color: var(--ink-2);
+}
 </style>

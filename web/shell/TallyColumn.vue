@@ -27,30 +27,71 @@ interface Row {
 /** A row for a take-off line: what is measured, and the packs below it. */
 function rowOf(line: TakeOffLine, name: string): Row {
   const measured = line.kind === 'plants' ? line.needed : line.measured;
-  return { key: line.id, name, ...f.shown(measured.value, measured.unit, 1), below: line.packWords || (line.priced ? 'nothing to buy' : 'no pack known'), line: line.id };
+  return {
+    key: line.id,
+    name,
+    ...f.shown(measured.value, measured.unit, 1),
+    below: line.packWords || (line.priced ? 'nothing to buy' : 'no pack known'),
+    line: line.id,
+  };
 }
 
-const NAMES: Record<string, string> = { soil: 'Soil', base: 'Base', sand: 'Sand', gravel: 'Gravel', filler: 'Filler' };
+const NAMES: Record<string, string> = {
+  soil: 'Soil',
+  base: 'Base',
+  sand: 'Sand',
+  gravel: 'Gravel',
+  filler: 'Filler',
+};
 const rows = computed<Row[]>(() => {
   const plan = props.plan;
   const doc = commission.document;
   if (!plan || !doc) return [];
   const kindOf = (id: string) => doc.catalogue.materials.find((m) => m.id === id)?.kind;
   const lines = plan.takeOff.lines;
-  const substrate = lines.filter((l) => l.kind === 'substrate').map((l) => rowOf(l, NAMES[kindOf(l.id) ?? ''] ?? l.name));
-  const stone = lines.filter((l) => l.kind === 'hardscape').map((l) => rowOf(l, kindOf(l.id) === 'wood' ? 'Wood' : 'Stone'));
+  const substrate = lines
+    .filter((l) => l.kind === 'substrate')
+    .map((l) => rowOf(l, NAMES[kindOf(l.id) ?? ''] ?? l.name));
+  const stone = lines
+    .filter((l) => l.kind === 'hardscape')
+    .map((l) => rowOf(l, kindOf(l.id) === 'wood' ? 'Wood' : 'Stone'));
   const plants = lines.filter((l) => l.kind === 'plants');
   const plugs = plants.reduce((sum, l) => sum + l.needed.value, 0);
   const packs = plants.reduce((sum, l) => sum + l.packs.reduce((n, p) => n + p.count, 0), 0);
   const s = plan.survey;
   const budget = doc.brief.budgetMinor;
   return [
-    { key: 'water', name: 'Water', ...f.shown(s.freeWaterL, 'L', 1), below: `${f.volume(s.waterLineL)} to the line` },
+    {
+      key: 'water',
+      name: 'Water',
+      ...f.shown(s.freeWaterL, 'L', 1),
+      below: `${f.volume(s.waterLineL)} to the line`,
+    },
     ...substrate,
     ...stone,
-    ...(plants.length ? [{ key: 'plants', name: 'Plants', ...f.shown(plugs, 'plug'), below: `${packs} packs of ${plants.length} species`, line: plants[0].id }] : []),
-    { key: 'floor', name: 'On the floor', ...f.shown(s.floorKg, 'kg', 0), below: `${f.said(s.floorKnPerM2, 'kN/m²', 1)}: ask a structural engineer` },
-    { key: 'cost', name: 'Material', text: money(plan.takeOff.totalMinor, doc.currency, true), unit: budget ? `of ${money(budget, doc.currency, true)}` : '' },
+    ...(plants.length
+      ? [
+          {
+            key: 'plants',
+            name: 'Plants',
+            ...f.shown(plugs, 'plug'),
+            below: `${packs} packs of ${plants.length} species`,
+            line: plants[0].id,
+          },
+        ]
+      : []),
+    {
+      key: 'floor',
+      name: 'On the floor',
+      ...f.shown(s.floorKg, 'kg', 0),
+      below: `${f.said(s.floorKnPerM2, 'kN/m²', 1)}: ask a structural engineer`,
+    },
+    {
+      key: 'cost',
+      name: 'Material',
+      text: money(plan.takeOff.totalMinor, doc.currency, true),
+      unit: budget ? `of ${money(budget, doc.currency, true)}` : '',
+    },
   ];
 });
 
@@ -63,8 +104,20 @@ function open(row: Row): void {
 <template>
   <aside class="tally screen-only" aria-label="Tally" data-test="tally">
     <dl>
-      <button v-for="row in rows" :key="row.key" class="plain row" :data-row="row.key" title="Show the workings" @click="open(row)">
-        <span class="line"><dt>{{ row.name }}</dt><dd><b>{{ row.text }}</b> <span class="unit">{{ row.unit }}</span></dd></span>
+      <button
+        v-for="row in rows"
+        :key="row.key"
+        class="plain row"
+        :data-row="row.key"
+        title="Show the workings"
+        @click="open(row)"
+      >
+        <span class="line"
+          ><dt>{{ row.name }}</dt>
+          <dd>
+            <b>{{ row.text }}</b> <span class="unit">{{ row.unit }}</span>
+          </dd></span
+        >
         <span v-if="row.below" class="below">{{ row.below }}</span>
       </button>
     </dl>
@@ -73,15 +126,58 @@ function open(row: Row): void {
 </template>
 
 <style scoped>
-.tally { width: var(--tally); flex: none; background: var(--paper); border-left: 1px solid var(--rule); padding: 14px 18px 24px; overflow-y: auto; }
-dl { margin: 0 0 16px; }
-.row { display: block; width: 100%; border-bottom: 1px solid var(--rule); padding: 6px 0 7px; }
-.row:hover dt { color: var(--celadon); }
-.line { display: flex; justify-content: space-between; align-items: baseline; }
-dt { font-size: 12px; color: var(--ink-2); }
-dd { margin: 0; }
-dd b { font-size: 15px; font-weight: 600; }
-.below { display: block; text-align: right; font-size: 12px; color: var(--ink-2); line-height: 1.3; }
-@media (max-width: 1150px) { .tally { width: 226px; padding: 12px 14px 20px; } }
-@media (max-width: 700px) { .tally { display: none; } }
+.tally {
+  width: var(--tally);
+  flex: none;
+  background: var(--paper);
+  border-left: 1px solid var(--rule);
+  padding: 14px 18px 24px;
+  overflow-y: auto;
+}
+dl {
+  margin: 0 0 16px;
+}
+.row {
+  display: block;
+  width: 100%;
+  border-bottom: 1px solid var(--rule);
+  padding: 6px 0 7px;
+}
+.row:hover dt {
+  color: var(--celadon);
+}
+.line {
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
+}
+dt {
+  font-size: 12px;
+  color: var(--ink-2);
+}
+dd {
+  margin: 0;
+}
+dd b {
+  font-size: 15px;
+  font-weight: 600;
+}
+.below {
+  display: block;
+  text-align: right;
+  font-size: 12px;
+  color: var(--ink-2);
+  line-height: 1.3;
+}
+@media (max-width: 1150px) {
+  .tally {
+    width: 226px;
+    padding: 12px 14px 20px;
+  }
+}
+@media (max-width: 700px) {
+  .tally {
+    display: none;
+  }
+}
 </style>

@@ -2,7 +2,13 @@
 import { ref, watch } from 'vue';
 
 /** Typed words. `apply` answers with what is wrong, if anything; what was typed stays in the field. */
-const props = defineProps<{ label: string; value: string | undefined; apply: (value: string) => string | undefined; lines?: number; type?: string }>();
+const props = defineProps<{
+  label: string;
+  value: string | undefined;
+  apply: (value: string) => string | undefined;
+  lines?: number;
+  type?: string;
+}>();
 const typed = ref('');
 const fault = ref('');
 watch(
@@ -20,6 +26,24 @@ function commit(): void {
 </script>
 
 <template>
-  <v-textarea v-if="lines" v-model="typed" :label="label" :rows="lines" auto-grow :error-messages="fault" @blur="commit" @keydown.stop />
-  <v-text-field v-else v-model="typed" :label="label" :type="type" :error-messages="fault" @blur="commit" @keydown.enter="commit" @keydown.stop />
+  <v-textarea
+    v-if="lines"
+    v-model="typed"
+    :label="label"
+    :rows="lines"
+    auto-grow
+    :error-messages="fault"
+    @blur="commit"
+    @keydown.stop
+  />
+  <v-text-field
+    v-else
+    v-model="typed"
+    :label="label"
+    :type="type"
+    :error-messages="fault"
+    @blur="commit"
+    @keydown.enter="commit"
+    @keydown.stop
+  />
 </template>

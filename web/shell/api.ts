@@ -59,12 +59,21 @@ export interface Studio {
 async function call<T>(method: string, path: string, body?: string, type = 'application/json'): Promise<T> {
   let response: Response;
   try {
-    response = await fetch(`/api${path}`, { method, body, headers: body === undefined ? {} : { 'Content-Type': type } });
+    response = await fetch(`/api${path}`, {
+      method,
+      body,
+      headers: body === undefined ? {} : { 'Content-Type': type },
+    });
   } catch {
     throw new ApiProblem(0, 'The server does not answer. What you typed is kept in this browser.');
   }
-  const answer = (await response.json().catch(() => ({}))) as { title?: string; faults?: Fault[]; theirs?: Stored };
-  if (!response.ok) throw new ApiProblem(response.status, answer.title ?? `The server answered ${response.status}.`, answer);
+  const answer = (await response.json().catch(() => ({}))) as {
+    title?: string;
+    faults?: Fault[];
+    theirs?: Stored;
+  };
+  if (!response.ok)
+    throw new ApiProblem(response.status, answer.title ?? `The server answered ${response.status}.`, answer);
   return answer as T;
 }
 
@@ -74,7 +83,10 @@ const at = (id: string) => `/commissions/${encodeURIComponent(id)}`;
 /** The server, one function an address. */
 export const api = {
   list: (q: string, removed: boolean) =>
-    call<{ commissions: Listed[] }>('GET', `/commissions?${new URLSearchParams({ q, removed: removed ? '1' : '0' })}`),
+    call<{ commissions: Listed[] }>(
+      'GET',
+      `/commissions?${new URLSearchParams({ q, removed: removed ? '1' : '0' })}`,
+    ),
   read: (id: string) => call<Stored & { removedAt: string | null }>('GET', at(id)),
   create: (document: Commission) => call<{ id: string }>('POST', '/commissions', json(document)),
   save: (id: string, revision: number, document: Commission) =>
@@ -87,5 +99,6 @@ export const api = {
   orders: (id: string) => call<{ orders: SentOrder[] }>('GET', `${at(id)}/orders`),
   sendOrder: (id: string, supplier: string, option: string, today: string) =>
     call<{ reference: string }>('POST', `${at(id)}/orders`, json({ supplier, option, today })),
-  file: (id: string, name: string, option?: string) => `/api${at(id)}/${name}${option ? `${name.includes('?') ? '&' : '?'}option=${encodeURIComponent(option)}` : ''}`,
+  file: (id: string, name: string, option?: string) =>
+    `/api${at(id)}/${name}${option ? `${name.includes('?') ? '&' : '?'}option=${encodeURIComponent(option)}` : ''}`,
 };

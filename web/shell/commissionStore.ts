@@ -70,7 +70,8 @@ export const useCommission = defineStore('commission', () => {
     const next = change(before);
     if (next === before) return;
     const now = Date.now();
-    if (key !== lastStep.key || now - lastStep.at > SAME_STEP_MS) past.value = [...past.value, before].slice(-MOST_STEPS);
+    if (key !== lastStep.key || now - lastStep.at > SAME_STEP_MS)
+      past.value = [...past.value, before].slice(-MOST_STEPS);
     lastStep = { key, at: now };
     future.value = [];
     document.value = next;
@@ -173,7 +174,8 @@ export const useCommission = defineStore('commission', () => {
     if (error instanceof ApiProblem && error.status === 409 && error.body.theirs) {
       const stored = error.body.theirs;
       // Our own save had arrived, only its answer was lost.
-      if (JSON.stringify(stored.document) === JSON.stringify(sent)) confirmed(stored.revision, stored.updatedAt, sent);
+      if (JSON.stringify(stored.document) === JSON.stringify(sent))
+        confirmed(stored.revision, stored.updatedAt, sent);
       else meet(stored);
     } else if (error instanceof ApiProblem && error.status === 422) {
       faults.value = error.body.faults ?? [];
@@ -219,12 +221,36 @@ export const useCommission = defineStore('commission', () => {
   }
 
   return {
-    id, document, revision, state, savedAt, message, faults, theirs, past, future, optionId, option,
-    open, edit, tryEdit, editOption, tryEditOption, endStep, undo, redo, settle, flush, keep,
+    id,
+    document,
+    revision,
+    state,
+    savedAt,
+    message,
+    faults,
+    theirs,
+    past,
+    future,
+    optionId,
+    option,
+    open,
+    edit,
+    tryEdit,
+    editOption,
+    tryEditOption,
+    endStep,
+    undo,
+    redo,
+    settle,
+    flush,
+    keep,
   };
 });
 
-function withOption(optionId: string, change: (option: Option) => Option): (document: Commission) => Commission {
+function withOption(
+  optionId: string,
+  change: (option: Option) => Option,
+): (document: Commission) => Commission {
   return (document) => {
     let same = true;
     const options = document.options.map((o) => {

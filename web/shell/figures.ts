@@ -15,7 +15,10 @@ const formats = new Map<number, Intl.NumberFormat>();
 /** A number by the reader's locale with so many decimals. */
 export function decimal(value: number, places: number): string {
   if (!formats.has(places))
-    formats.set(places, new Intl.NumberFormat(undefined, { minimumFractionDigits: places, maximumFractionDigits: places }));
+    formats.set(
+      places,
+      new Intl.NumberFormat(undefined, { minimumFractionDigits: places, maximumFractionDigits: places }),
+    );
   return formats.get(places)!.format(value);
 }
 
@@ -49,7 +52,9 @@ export function useFigures() {
     const other = us.value ? US[unit] : undefined;
     const v = other ? value / other.per : value;
     const fixed = other ? (other.places ?? sensible(v)) : (places ?? sensible(v));
-    const count = ['plug', 'piece', 'pack', 'contact', 'joint', 'bag', 'stone', 'portion', 'cell'].includes(unit);
+    const count = ['plug', 'piece', 'pack', 'contact', 'joint', 'bag', 'stone', 'portion', 'cell'].includes(
+      unit,
+    );
     const many = count && Math.abs(v) !== 1 ? `${unit}s` : unit;
     return { text: decimal(v, count && Number.isInteger(v) ? 0 : fixed), unit: other?.unit ?? many };
   }

@@ -31,24 +31,48 @@ export function strataOf(
   sent: { confirmed: number },
   volume: (l: number) => string,
 ): Stratum[] {
-  const option = document.options.find((o) => o.id === (plan?.survey.optionId ?? document.chosen)) ?? document.options[0];
+  const option =
+    document.options.find((o) => o.id === (plan?.survey.optionId ?? document.chosen)) ?? document.options[0];
   const { brief } = document;
-  const answers = [brief.client?.name, brief.story, brief.budgetMinor, brief.keeper, brief.minutesAWeek, brief.daylight];
+  const answers = [
+    brief.client?.name,
+    brief.story,
+    brief.budgetMinor,
+    brief.keeper,
+    brief.minutesAWeek,
+    brief.daylight,
+  ];
   const answered = answers.filter((a) => a !== undefined && a !== '').length / answers.length;
-  const stops = plan?.findings.filter((f) => f.at.piece !== undefined || f.at.layer !== undefined).length ?? 0;
-  const priced = plan ? plan.takeOff.lines.filter((l) => l.priced).length / Math.max(1, plan.takeOff.lines.length) : 0;
+  const stops =
+    plan?.findings.filter((f) => f.at.piece !== undefined || f.at.layer !== undefined).length ?? 0;
+  const priced = plan
+    ? plan.takeOff.lines.filter((l) => l.priced).length / Math.max(1, plan.takeOff.lines.length)
+    : 0;
   const plugs = plan?.survey.plantings.reduce((sum, p) => sum + p.plugs, 0) ?? 0;
   const suppliers = plan?.order.suppliers.length ?? 0;
   const orderBy = plan?.order.suppliers.flatMap((s) => (s.orderBy ? [s.orderBy] : [])).sort()[0];
   const log = document.log?.length ?? 0;
   const drawn = option.bed.length > 0 || option.pieces.length > 0;
   const said: Record<string, Saying> = {
-    brief: { says: answered === 1 ? 'complete' : `${answers.length - Math.round(answered * answers.length)} open`, filled: 0.2 + 0.8 * answered },
+    brief: {
+      says: answered === 1 ? 'complete' : `${answers.length - Math.round(answered * answers.length)} open`,
+      filled: 0.2 + 0.8 * answered,
+    },
     vessel: { says: plan ? `${volume(plan.survey.waterLineL)} at the line` : '', filled: 1 },
-    bench: { says: drawn ? (stops ? `${stops} ${stops === 1 ? 'finding' : 'findings'}` : 'sound') : 'empty', filled: drawn ? (stops ? 0.7 : 1) : 0 },
+    bench: {
+      says: drawn ? (stops ? `${stops} ${stops === 1 ? 'finding' : 'findings'}` : 'sound') : 'empty',
+      filled: drawn ? (stops ? 0.7 : 1) : 0,
+    },
     planting: { says: plugs ? `${plugs} plugs` : 'nothing planted', filled: plugs ? 1 : 0 },
     'take-off': { says: priced === 1 ? 'priced' : `${Math.round(priced * 100)} % priced`, filled: priced },
-    order: { says: sent.confirmed ? `${sent.confirmed} of ${suppliers} confirmed` : orderBy ? `by ${shortDay(orderBy)}` : 'nothing to order', filled: suppliers ? sent.confirmed / suppliers : 0 },
+    order: {
+      says: sent.confirmed
+        ? `${sent.confirmed} of ${suppliers} confirmed`
+        : orderBy
+          ? `by ${shortDay(orderBy)}`
+          : 'nothing to order',
+      filled: suppliers ? sent.confirmed / suppliers : 0,
+    },
     build: { says: `${shortDay(brief.buildDay)}, ${daysAway(brief.buildDay)}`, filled: drawn ? 0.5 : 0 },
     handover: { says: '8 weeks', filled: brief.schools?.water ? 0.5 : 0.2 },
     log: { says: log ? `${log} ${log === 1 ? 'note' : 'notes'}` : '', filled: log ? 0.3 : 0 },

@@ -6,6 +6,10 @@ import { api, type Studio } from './api';
 export const useStudio = defineStore('studio', () => {
   const studio = shallowRef<Studio>();
   let asked: Promise<void> | undefined;
-  const load = () => (asked ??= api.studio().then((s) => void (studio.value = s), () => void (asked = undefined)));
+  const load = () =>
+    (asked ??= api.studio().then(
+      (s) => void (studio.value = s),
+      () => void (asked = undefined),
+    ));
   return { studio, load };
 });

@@ -6,7 +6,10 @@ import type { Commission, Option } from '../../core/commission/schema';
  */
 export interface Parcel {
   commission: Omit<Commission, 'options'>;
-  option: Omit<Option, 'bed' | 'pieces'> & { bed: number; pieces: (Omit<Option['pieces'][number], 'shape'> & { shape: number })[] };
+  option: Omit<Option, 'bed' | 'pieces'> & {
+    bed: number;
+    pieces: (Omit<Option['pieces'][number], 'shape'> & { shape: number })[];
+  };
   fresh: [number, object][];
 }
 
@@ -28,7 +31,11 @@ export function packer(): (commission: Commission, option: Option) => Parcel {
     const { options: _options, ...rest } = commission;
     return {
       commission: rest as Parcel['commission'],
-      option: { ...option, bed: named(option.bed), pieces: option.pieces.map((p) => ({ ...p, shape: named(p.shape) })) } as Parcel['option'],
+      option: {
+        ...option,
+        bed: named(option.bed),
+        pieces: option.pieces.map((p) => ({ ...p, shape: named(p.shape) })),
+      } as Parcel['option'],
       fresh,
     };
   };
@@ -40,6 +47,10 @@ export function unpacker(): (parcel: Parcel) => Commission {
   return ({ commission, option, fresh }) => {
     for (const [name, part] of fresh) parts.set(name, part);
     const pieces = option.pieces.map((p) => ({ ...p, shape: parts.get(p.shape) }));
-    return { ...commission, chosen: option.id, options: [{ ...option, bed: parts.get(option.bed), pieces }] } as unknown as Commission;
+    return {
+      ...commission,
+      chosen: option.id,
+      options: [{ ...option, bed: parts.get(option.bed), pieces }],
+    } as unknown as Commission;
   };
 }

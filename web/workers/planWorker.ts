@@ -7,7 +7,10 @@ import type { BedField } from '../../core/substrate/bedField';
 import { unpacker, type Parcel } from './parcel';
 
 /** The height field as the drawing views need it. */
-export type FieldView = Pick<BedField, 'columns' | 'rows' | 'dxMm' | 'dyMm' | 'cornerMm' | 'cornerThicknessMm' | 'cornerLayer'>;
+export type FieldView = Pick<
+  BedField,
+  'columns' | 'rows' | 'dxMm' | 'dyMm' | 'cornerMm' | 'cornerThicknessMm' | 'cornerLayer'
+>;
 /** A plan without what only the computation needs. */
 export type PlanView = Omit<Plan, 'survey'> & { survey: Omit<Survey, 'field' | 'standing'> };
 export interface Computed {

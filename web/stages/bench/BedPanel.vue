@@ -13,16 +13,27 @@ const props = defineProps<{ option: Option; materials: Material[]; survey?: Plan
 const edit = useBenchEdit();
 const f = useFigures();
 
-const layer = computed(() => props.option.bed.find((l) => l.id === selectedLayer.value) ?? props.option.bed.find((l) => !l.cuts && l.top.kind === 'ramp') ?? props.option.bed[0]);
+const layer = computed(
+  () =>
+    props.option.bed.find((l) => l.id === selectedLayer.value) ??
+    props.option.bed.find((l) => !l.cuts && l.top.kind === 'ramp') ??
+    props.option.bed[0],
+);
 const materialOf = (l: Layer) => props.materials.find((m) => m.id === l.material);
 const surveyed = (l: Layer) => props.survey?.layers.find((s) => s.id === l.id);
 
 const setTop = (key: 'mm' | 'frontMm' | 'backMm') => (v: number | undefined) =>
   edit.tryLayer(layer.value!.id, `typed ${key}`, (l) => ({ ...l, top: { ...l.top, [key]: v } }) as Layer);
 const setMound = (i: number, key: 'radiusMm' | 'heightMm') => (v: number | undefined) =>
-  edit.tryLayer(layer.value!.id, `typed hill ${i} ${key}`, (l) => ({ ...l, mounds: l.mounds!.map((m, n) => (n === i ? { ...m, [key]: v! } : m)) }));
+  edit.tryLayer(layer.value!.id, `typed hill ${i} ${key}`, (l) => ({
+    ...l,
+    mounds: l.mounds!.map((m, n) => (n === i ? { ...m, [key]: v! } : m)),
+  }));
 function addHill(): void {
-  edit.layer(layer.value!.id, 'add hill', (l) => ({ ...l, mounds: [...(l.mounds ?? []), { at: [150, 250], radiusMm: 150, heightMm: 40 }] }));
+  edit.layer(layer.value!.id, 'add hill', (l) => ({
+    ...l,
+    mounds: [...(l.mounds ?? []), { at: [150, 250], radiusMm: 150, heightMm: 40 }],
+  }));
 }
 function dropHill(i: number): void {
   edit.layer(layer.value!.id, 'drop hill', (l) => ({ ...l, mounds: l.mounds!.filter((_, n) => n !== i) }));
@@ -34,21 +45,53 @@ function dropHill(i: number): void {
     <ul>
       <li v-for="l in option.bed" :key="l.id">
         <button class="plain" :class="{ chosen: l.id === layer?.id }" @click="selectedLayer = l.id">
-          <i :style="{ background: colourOf(materialOf(l)) }" /><span>{{ materialOf(l)?.name ?? l.material }}</span>
-          <small v-if="surveyed(l)" class="quiet">{{ f.volume(surveyed(l)!.volumeL) }}, {{ Math.round(surveyed(l)!.steepestDeg) }}° at most<template v-if="materialOf(l)?.reposeDeg"> of {{ materialOf(l)!.reposeDeg }}</template></small>
+          <i :style="{ background: colourOf(materialOf(l)) }" /><span>{{
+            materialOf(l)?.name ?? l.material
+          }}</span>
+          <small v-if="surveyed(l)" class="quiet"
+            >{{ f.volume(surveyed(l)!.volumeL) }}, {{ Math.round(surveyed(l)!.steepestDeg) }}° at
+            most<template v-if="materialOf(l)?.reposeDeg"> of {{ materialOf(l)!.reposeDeg }}</template></small
+          >
         </button>
       </li>
     </ul>
     <div v-if="layer" class="values">
-      <FigureField v-if="layer.top.kind === 'level'" label="height" kind="length" narrow :value="layer.top.mm" :apply="setTop('mm')" />
+      <FigureField
+        v-if="layer.top.kind === 'level'"
+        label="height"
+        kind="length"
+        narrow
+        :value="layer.top.mm"
+        :apply="setTop('mm')"
+      />
       <template v-else-if="layer.top.kind === 'ramp'">
-        <FigureField label="front" kind="length" narrow :value="layer.top.frontMm" :apply="setTop('frontMm')" data-test="ramp-front" />
-        <FigureField label="back" kind="length" narrow :value="layer.top.backMm" :apply="setTop('backMm')" data-test="ramp-back" />
+        <FigureField
+          label="front"
+          kind="length"
+          narrow
+          :value="layer.top.frontMm"
+          :apply="setTop('frontMm')"
+          data-test="ramp-front"
+        />
+        <FigureField
+          label="back"
+          kind="length"
+          narrow
+          :value="layer.top.backMm"
+          :apply="setTop('backMm')"
+          data-test="ramp-back"
+        />
       </template>
       <p v-else class="quiet">sculpted, {{ layer.top.columns }} × {{ layer.top.rows }} heights</p>
       <div v-for="(m, i) in layer.mounds ?? []" :key="i" class="hill">
         <b>Hill {{ i + 1 }}</b>
-        <FigureField label="height" kind="length" narrow :value="m.heightMm" :apply="setMound(i, 'heightMm')" />
+        <FigureField
+          label="height"
+          kind="length"
+          narrow
+          :value="m.heightMm"
+          :apply="setMound(i, 'heightMm')"
+        />
         <FigureField label="foot" kind="length" narrow :value="m.radiusMm" :apply="setMound(i, 'radiusMm')" />
         <button class="plain quiet" :aria-label="`Take hill ${i + 1} away`" @click="dropHill(i)">×</button>
       </div>
@@ -59,14 +102,56 @@ function dropHill(i: number): void {
 </template>
 
 <style scoped>
-.bed { display: flex; height: 100%; }
-ul { list-style: none; margin: 0; padding: 8px 18px 0 4px; width: 300px; flex: none; overflow-y: auto; border-right: 1px solid var(--rule); }
-li button { display: grid; grid-template-columns: 12px 1fr; gap: 0 8px; align-items: center; width: 100%; padding: 2px 6px; line-height: 1.25; }
-li button small { grid-column: 2; }
-li .chosen { background: var(--celadon-wash); }
-i { width: 11px; height: 11px; border: 1px solid #0003; }
-.values { display: flex; align-items: center; gap: 14px; padding: 0 16px; }
-.hill { display: flex; gap: 8px; align-items: center; border-left: 1px solid var(--rule); padding-left: 12px; }
-.values :deep(.narrow) { width: 76px; }
-p { padding: 16px; }
+.bed {
+  display: flex;
+  height: 100%;
+}
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 8px 18px 0 4px;
+  width: 300px;
+  flex: none;
+  overflow-y: auto;
+  border-right: 1px solid var(--rule);
+}
+li button {
+  display: grid;
+  grid-template-columns: 12px 1fr;
+  gap: 0 8px;
+  align-items: center;
+  width: 100%;
+  padding: 2px 6px;
+  line-height: 1.25;
+}
+li button small {
+  grid-column: 2;
+}
+li .chosen {
+  background: var(--celadon-wash);
+}
+i {
+  width: 11px;
+  height: 11px;
+  border: 1px solid #0003;
+}
+.values {
+  display: flex;
+  align-items: center;
+  gap: 14px;
+  padding: 0 16px;
+}
+.hill {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  border-left: 1px solid var(--rule);
+  padding-left: 12px;
+}
+.values :deep(.narrow) {
+  width: 76px;
+}
+p {
+  padding: 16px;
+}
 </style>

@@ -34,7 +34,9 @@ const option = computed(() => commission.option!);
 const materials = computed(() => commission.document!.catalogue.materials);
 const sheet = useSheet(vessel, { width, height });
 /** The section is first laid through a hill, where there is most to see. */
-const cutMm = ref(option.value.bed.flatMap((l) => l.mounds ?? [])[0]?.at[0] ?? vessel.value.innerMm.length / 3);
+const cutMm = ref(
+  option.value.bed.flatMap((l) => l.mounds ?? [])[0]?.at[0] ?? vessel.value.innerMm.length / 3,
+);
 const tray = ref<'yard' | 'bed' | 'pieces'>('yard');
 const said = ref('');
 
@@ -42,7 +44,10 @@ const ready = computed(() => plan.value && field.value && plan.value.survey.opti
 const piece = computed(() => option.value.pieces.find((p) => p.id === selectedPiece.value));
 const axis = (mm: number) => String(f.fromMm(mm));
 
-watch(() => commission.optionId, () => (selectedPiece.value = undefined));
+watch(
+  () => commission.optionId,
+  () => (selectedPiece.value = undefined),
+);
 watch(selectedLayer, (id) => id && (tray.value = 'bed'), { immediate: true });
 
 /** In the plan a piece follows the pointer over the floor; in the front view sideways and up or down. */
@@ -125,64 +130,252 @@ const doc = toRef(commission, 'document');
   <div class="bench">
     <div ref="area" class="area" @pointerdown="selectedPiece = undefined">
       <p v-if="!ready" class="wait quiet">Measuring the bed…</p>
-      <svg v-else :width="sheet.width" :height="sheet.height" class="sheet" data-test="sheet" :data-scale="sheet.k">
+      <svg
+        v-else
+        :width="sheet.width"
+        :height="sheet.height"
+        class="sheet"
+        data-test="sheet"
+        :data-scale="sheet.k"
+      >
         <g :transform="`translate(${sheet.front.x} ${sheet.front.y})`">
           <text class="caption" y="-18">From the front</text>
           <g class="axis">
-            <g v-for="m in marks(vessel.innerMm.height)" :key="m" :transform="`translate(0 ${sheet.front.h - m * sheet.k})`"><path d="M-12 0 h8" /><text x="-16" y="4" text-anchor="end">{{ axis(m) }}</text></g>
+            <g
+              v-for="m in marks(vessel.innerMm.height)"
+              :key="m"
+              :transform="`translate(0 ${sheet.front.h - m * sheet.k})`"
+            >
+              <path d="M-12 0 h8" />
+              <text x="-16" y="4" text-anchor="end">{{ axis(m) }}</text>
+            </g>
           </g>
-          <FrontView :vessel="vessel" :option="option" :materials="materials" :field="field!" :survey="plan!.survey" :k="sheet.k" :selected="selectedPiece" interactive data-test="front" @grab="drag" @key="(e: KeyboardEvent, p: Piece) => onKey(e, p, 'front')" @choose="selectedPiece = $event" />
-          <text x="7" :y="sheet.front.h - vessel.waterLineMm * sheet.k + 14" class="water">water {{ f.length(vessel.waterLineMm) }}</text>
+          <FrontView
+            :vessel="vessel"
+            :option="option"
+            :materials="materials"
+            :field="field!"
+            :survey="plan!.survey"
+            :k="sheet.k"
+            :selected="selectedPiece"
+            interactive
+            data-test="front"
+            @grab="drag"
+            @key="(e: KeyboardEvent, p: Piece) => onKey(e, p, 'front')"
+            @choose="selectedPiece = $event"
+          />
+          <text x="7" :y="sheet.front.h - vessel.waterLineMm * sheet.k + 14" class="water">
+            water {{ f.length(vessel.waterLineMm) }}
+          </text>
           <path :d="`M0 -4 V ${sheet.front.h} H ${sheet.front.w} V -4`" class="glass" />
-          <g v-for="n in [1, 2]" :key="n" class="third"><path :d="`M${(sheet.front.w * n) / 3} -7 v14`" /><path v-for="m in [1, 2]" :key="m" :d="`M${(sheet.front.w * n) / 3 - 4} ${(sheet.front.h * m) / 3} h8 m-4 -4 v8`" /></g>
+          <g v-for="n in [1, 2]" :key="n" class="third">
+            <path :d="`M${(sheet.front.w * n) / 3} -7 v14`" />
+            <path
+              v-for="m in [1, 2]"
+              :key="m"
+              :d="`M${(sheet.front.w * n) / 3 - 4} ${(sheet.front.h * m) / 3} h8 m-4 -4 v8`"
+            />
+          </g>
         </g>
         <g :transform="`translate(${sheet.section.x} ${sheet.section.y})`">
-          <text class="caption" y="-18">Cut at C</text><text x="66" y="-18" class="note">{{ f.length(cutMm) }} from the left</text>
-          <SectionView :vessel="vessel" :option="option" :materials="materials" :field="field!" :survey="plan!.survey" :k="sheet.k" :cut-mm="cutMm" />
-          <BedHandles view="section" :option="option" :vessel="vessel" :k="sheet.k" :active="tray === 'bed'" />
-          <text class="note" y="14" :dy="sheet.section.h">front</text><text class="note" text-anchor="end" :x="sheet.section.w" y="14" :dy="sheet.section.h">back</text>
+          <text class="caption" y="-18">Cut at C</text>
+          <text x="66" y="-18" class="note">{{ f.length(cutMm) }} from the left</text>
+          <SectionView
+            :vessel="vessel"
+            :option="option"
+            :materials="materials"
+            :field="field!"
+            :survey="plan!.survey"
+            :k="sheet.k"
+            :cut-mm="cutMm"
+          />
+          <BedHandles
+            view="section"
+            :option="option"
+            :vessel="vessel"
+            :k="sheet.k"
+            :active="tray === 'bed'"
+          />
+          <text class="note" y="14" :dy="sheet.section.h">front</text>
+          <text class="note" text-anchor="end" :x="sheet.section.w" y="14" :dy="sheet.section.h">back</text>
         </g>
         <g :transform="`translate(${sheet.plan.x} ${sheet.plan.y})`">
-          <text class="caption" y="-26">From above</text><text x="84" y="-26" class="note">depth of bed in {{ f.lengthUnit.value }}</text>
-          <PlanView :vessel="vessel" :option="option" :materials="materials" :field="field!" :survey="plan!.survey" :k="sheet.k" :selected="selectedPiece" interactive data-test="plan" @grab="drag" @key="(e: KeyboardEvent, p: Piece) => onKey(e, p, 'above')" @turn="(e: WheelEvent, p: Piece) => edit.turn(p.id, (e.deltaY > 0 ? 1 : -1) * (e.shiftKey ? 1 : 5))" />
+          <text class="caption" y="-26">From above</text>
+          <text x="84" y="-26" class="note">depth of bed in {{ f.lengthUnit.value }}</text>
+          <PlanView
+            :vessel="vessel"
+            :option="option"
+            :materials="materials"
+            :field="field!"
+            :survey="plan!.survey"
+            :k="sheet.k"
+            :selected="selectedPiece"
+            interactive
+            data-test="plan"
+            @grab="drag"
+            @key="(e: KeyboardEvent, p: Piece) => onKey(e, p, 'above')"
+            @turn="
+              (e: WheelEvent, p: Piece) => edit.turn(p.id, (e.deltaY > 0 ? 1 : -1) * (e.shiftKey ? 1 : 5))
+            "
+          />
           <BedHandles view="plan" :option="option" :vessel="vessel" :k="sheet.k" :active="tray === 'bed'" />
           <FindingMarks :findings="plan!.findings" :option="option" :vessel="vessel" :k="sheet.k" />
-          <g class="axis"><g v-for="m in marks(vessel.innerMm.length)" :key="m" :transform="`translate(${m * sheet.k} ${sheet.plan.h})`"><path d="M0 4 v6" /><text y="24" text-anchor="middle">{{ axis(m) }}</text></g></g>
-          <g class="cutline" tabindex="0" role="slider" aria-label="Section line, from the left" :aria-valuenow="cutMm" aria-valuemin="0" :aria-valuemax="vessel.innerMm.length" data-test="cutline" :transform="`translate(${cutMm * sheet.k} 0)`" @pointerdown="dragCut" @keydown="cutKey">
-            <path :d="`M0 -8 V ${sheet.plan.h}`" class="grip" /><path :d="`M0 -2 V ${sheet.plan.h}`" />
-            <circle cy="-10" r="8.5" /><text y="-6" text-anchor="middle">C</text>
+          <g class="axis">
+            <g
+              v-for="m in marks(vessel.innerMm.length)"
+              :key="m"
+              :transform="`translate(${m * sheet.k} ${sheet.plan.h})`"
+            >
+              <path d="M0 4 v6" />
+              <text y="24" text-anchor="middle">{{ axis(m) }}</text>
+            </g>
+          </g>
+          <g
+            class="cutline"
+            tabindex="0"
+            role="slider"
+            aria-label="Section line, from the left"
+            :aria-valuenow="cutMm"
+            aria-valuemin="0"
+            :aria-valuemax="vessel.innerMm.length"
+            data-test="cutline"
+            :transform="`translate(${cutMm * sheet.k} 0)`"
+            @pointerdown="dragCut"
+            @keydown="cutKey"
+          >
+            <path :d="`M0 -8 V ${sheet.plan.h}`" class="grip" />
+            <path :d="`M0 -2 V ${sheet.plan.h}`" />
+            <circle cy="-10" r="8.5" />
+            <text y="-6" text-anchor="middle">C</text>
           </g>
         </g>
       </svg>
-      <div v-if="ready" class="seat" :style="{ left: `${sheet.seat.x}px`, top: `${sheet.seat.y - 42}px`, width: `${sheet.seat.w}px` }">
+      <div
+        v-if="ready"
+        class="seat"
+        :style="{ left: `${sheet.seat.x}px`, top: `${sheet.seat.y - 42}px`, width: `${sheet.seat.w}px` }"
+      >
         <p class="caption">From a seat <span class="note">in front, a little left</span></p>
-        <SeatView :vessel="vessel" :option="option" :materials="materials" :field="field!" :survey="plan!.survey" :size="sheet.seat.h" />
+        <SeatView
+          :vessel="vessel"
+          :option="option"
+          :materials="materials"
+          :field="field!"
+          :survey="plan!.survey"
+          :size="sheet.seat.h"
+        />
       </div>
-      <PieceInspector v-if="piece && ready" :piece="piece" :option="option" :sheet="sheet" :survey="plan!.survey" @remove="edit.remove(piece.id)" @pointerdown.stop />
+      <PieceInspector
+        v-if="piece && ready"
+        :piece="piece"
+        :option="option"
+        :sheet="sheet"
+        :survey="plan!.survey"
+        @remove="edit.remove(piece.id)"
+        @pointerdown.stop
+      />
       <p class="sr" aria-live="polite">{{ said }}</p>
     </div>
-    <BenchTray v-if="doc" v-model:tray="tray" :option="option" :materials="materials" :survey="plan?.survey" @take="take" @drop-piece="dropped" />
+    <BenchTray
+      v-if="doc"
+      v-model:tray="tray"
+      :option="option"
+      :materials="materials"
+      :survey="plan?.survey"
+      @take="take"
+      @drop-piece="dropped"
+    />
   </div>
 </template>
 
 <style scoped>
-.bench { display: flex; flex-direction: column; height: 100%; }
-.area { flex: 1; min-height: 0; position: relative; overflow: hidden; touch-action: none; }
-.wait { padding: 40px; }
-.sheet { position: absolute; inset: 0; user-select: none; overflow: visible; }
-.caption { font: italic 15px var(--title); fill: var(--ink); margin: 0; }
-.note { font: 400 12px var(--text); fill: var(--ink-2); color: var(--ink-2); }
-.axis text { font: 400 11.5px var(--text); fill: var(--ink-2); }
-.axis path { stroke: var(--ink-3); fill: none; }
-.water { font: 500 11.5px var(--text); fill: #3d6a79; pointer-events: none; }
-.glass { fill: none; stroke: var(--ink); stroke-width: 2; pointer-events: none; }
-.third { stroke: var(--celadon); opacity: 0.75; fill: none; pointer-events: none; }
-.cutline { cursor: ew-resize; outline: none; }
-.cutline path { stroke: #23211e; stroke-dasharray: 9 4 2 4; fill: none; }
-.cutline .grip { stroke: transparent; stroke-width: 14; stroke-dasharray: none; }
-.cutline circle { fill: var(--paper); stroke: var(--ink); }
-.cutline text { font: 600 11px var(--text); fill: var(--ink); }
-.cutline:focus-visible circle { stroke: var(--celadon); stroke-width: 2.5; }
-.seat { position: absolute; }
-.seat .caption { height: 42px; line-height: 22px; }
+.bench {
+  display: flex;
+  flex-direction: column;
+  height: 100%;
+}
+.area {
+  flex: 1;
+  min-height: 0;
+  position: relative;
+  overflow: hidden;
+  touch-action: none;
+}
+.wait {
+  padding: 40px;
+}
+.sheet {
+  position: absolute;
+  inset: 0;
+  user-select: none;
+  overflow: visible;
+}
+.caption {
+  font: italic 15px var(--title);
+  fill: var(--ink);
+  margin: 0;
+}
+.note {
+  font: 400 12px var(--text);
+  fill: var(--ink-2);
+  color: var(--ink-2);
+}
+.axis text {
+  font: 400 11.5px var(--text);
+  fill: var(--ink-2);
+}
+.axis path {
+  stroke: var(--ink-3);
+  fill: none;
+}
+.water {
+  font: 500 11.5px var(--text);
+  fill: #3d6a79;
+  pointer-events: none;
+}
+.glass {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 2;
+  pointer-events: none;
+}
+.third {
+  stroke: var(--celadon);
+  opacity: 0.75;
+  fill: none;
+  pointer-events: none;
+}
+.cutline {
+  cursor: ew-resize;
+  outline: none;
+}
+.cutline path {
+  stroke: #23211e;
+  stroke-dasharray: 9 4 2 4;
+  fill: none;
+}
+.cutline .grip {
+  stroke: transparent;
+  stroke-width: 14;
+  stroke-dasharray: none;
+}
+.cutline circle {
+  fill: var(--paper);
+  stroke: var(--ink);
+}
+.cutline text {
+  font: 600 11px var(--text);
+  fill: var(--ink);
+}
+.cutline:focus-visible circle {
+  stroke: var(--celadon);
+  stroke-width: 2.5;
+}
+.seat {
+  position: absolute;
+}
+.seat .caption {
+  height: 42px;
+  line-height: 22px;
+}
 </style>

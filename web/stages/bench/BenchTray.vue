@@ -10,16 +10,36 @@ type Tray = 'yard' | 'bed' | 'pieces';
 defineProps<{ option: Option; materials: Material[]; survey?: PlanView['survey'] }>();
 const tray = defineModel<Tray>('tray', { required: true });
 defineEmits<{ take: [piece: YardPiece]; dropPiece: [piece: YardPiece, x: number, y: number] }>();
-const TABS: [Tray, string][] = [['yard', 'Yard'], ['bed', 'Bed'], ['pieces', 'Pieces']];
+const TABS: [Tray, string][] = [
+  ['yard', 'Yard'],
+  ['bed', 'Bed'],
+  ['pieces', 'Pieces'],
+];
 </script>
 
 <template>
   <section class="tray" aria-label="Tray">
     <div class="tabs" role="tablist">
-      <button v-for="[key, title] in TABS" :key="key" role="tab" class="plain" :aria-selected="tray === key" :class="{ chosen: tray === key }" :data-tray="key" @click="tray = key">{{ title }}</button>
+      <button
+        v-for="[key, title] in TABS"
+        :key="key"
+        role="tab"
+        class="plain"
+        :aria-selected="tray === key"
+        :class="{ chosen: tray === key }"
+        :data-tray="key"
+        @click="tray = key"
+      >
+        {{ title }}
+      </button>
     </div>
     <div class="panel">
-      <YardPanel v-if="tray === 'yard'" :option="option" @take="$emit('take', $event)" @drop-piece="(p, x, y) => $emit('dropPiece', p, x, y)" />
+      <YardPanel
+        v-if="tray === 'yard'"
+        :option="option"
+        @take="$emit('take', $event)"
+        @drop-piece="(p, x, y) => $emit('dropPiece', p, x, y)"
+      />
       <BedPanel v-else-if="tray === 'bed'" :option="option" :materials="materials" :survey="survey" />
       <PieceList v-else :option="option" :materials="materials" :survey="survey" />
     </div>
@@ -27,9 +47,36 @@ const TABS: [Tray, string][] = [['yard', 'Yard'], ['bed', 'Bed'], ['pieces', 'Pi
 </template>
 
 <style scoped>
-.tray { height: 116px; flex: none; display: flex; background: var(--paper); border-top: 1px solid var(--rule); }
-.tabs { width: 96px; flex: none; padding: 10px 0 0 18px; display: flex; flex-direction: column; align-items: flex-start; gap: 5px; }
-.tabs button { font: 500 17px var(--title); color: var(--ink-2); border-left: 3px solid transparent; padding: 2px 8px; }
-.tabs .chosen { color: var(--ink); border-color: var(--celadon); }
-.panel { flex: 1; min-width: 0; overflow-x: auto; overflow-y: hidden; }
+.tray {
+  height: 116px;
+  flex: none;
+  display: flex;
+  background: var(--paper);
+  border-top: 1px solid var(--rule);
+}
+.tabs {
+  width: 96px;
+  flex: none;
+  padding: 10px 0 0 18px;
+  display: flex;
+  flex-direction: column;
+  align-items: flex-start;
+  gap: 5px;
+}
+.tabs button {
+  font: 500 17px var(--title);
+  color: var(--ink-2);
+  border-left: 3px solid transparent;
+  padding: 2px 8px;
+}
+.tabs .chosen {
+  color: var(--ink);
+  border-color: var(--celadon);
+}
+.panel {
+  flex: 1;
+  min-width: 0;
+  overflow-x: auto;
+  overflow-y: hidden;
+}
 </style>

@@ -13,7 +13,14 @@ const spots = computed(() =>
     if (!xy || finding.severity === 'note') return [];
     const within = (v: number, most: number) => Math.min(Math.max(v, 12), most - 12);
     const { length, width } = props.vessel.innerMm;
-    return [{ n: i + 1, x: within(xy[0] * props.k, length * props.k), y: within((width - xy[1]) * props.k, width * props.k), says: finding.says }];
+    return [
+      {
+        n: i + 1,
+        x: within(xy[0] * props.k, length * props.k),
+        y: within((width - xy[1]) * props.k, width * props.k),
+        says: finding.says,
+      },
+    ];
   }),
 );
 </script>
@@ -26,6 +33,13 @@ const spots = computed(() =>
 </template>
 
 <style scoped>
-circle { fill: #c2571a; stroke: #fff8ef; stroke-width: 1.2; }
-text { font: 700 11px var(--text); fill: #fff; }
+circle {
+  fill: #c2571a;
+  stroke: #fff8ef;
+  stroke-width: 1.2;
+}
+text {
+  font: 700 11px var(--text);
+  fill: #fff;
+}
 </style>

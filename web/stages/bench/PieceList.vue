@@ -18,17 +18,44 @@ const name = (p: Piece) => props.materials.find((m) => m.id === p.material)?.nam
 <template>
   <ul class="list">
     <li v-for="p in option.pieces" :key="p.id">
-      <button class="plain" :class="{ chosen: p.id === selectedPiece }" :data-listed="p.id" @click="selectedPiece = p.id" @focus="selectedPiece = p.id" @keydown="pieceKey($event, p, 'above', edit)">
+      <button
+        class="plain"
+        :class="{ chosen: p.id === selectedPiece }"
+        :data-listed="p.id"
+        @click="selectedPiece = p.id"
+        @focus="selectedPiece = p.id"
+        @keydown="pieceKey($event, p, 'above', edit)"
+      >
         <b>{{ p.id }}</b> {{ name(p) }}
-        <small v-if="surveyed(p)" class="quiet">{{ f.mass(surveyed(p)!.massKg) }}, at {{ f.length(p.at[0]) }} / {{ f.length(p.at[1]) }}, top {{ f.length(surveyed(p)!.topMm) }}</small>
+        <small v-if="surveyed(p)" class="quiet"
+          >{{ f.mass(surveyed(p)!.massKg) }}, at {{ f.length(p.at[0]) }} / {{ f.length(p.at[1]) }}, top
+          {{ f.length(surveyed(p)!.topMm) }}</small
+        >
       </button>
     </li>
   </ul>
 </template>
 
 <style scoped>
-.list { list-style: none; margin: 0; padding: 6px 10px; columns: 3; column-gap: 12px; height: 100%; overflow: auto; }
-button { width: 100%; padding: 3px 8px; line-height: 1.25; break-inside: avoid; }
-button small { display: block; }
-.chosen { background: var(--celadon-wash); }
+.list {
+  list-style: none;
+  margin: 0;
+  padding: 6px 10px;
+  columns: 3;
+  column-gap: 12px;
+  height: 100%;
+  overflow: auto;
+}
+button {
+  width: 100%;
+  padding: 3px 8px;
+  line-height: 1.25;
+  break-inside: avoid;
+}
+button small {
+  display: block;
+}
+.chosen {
+  background: var(--celadon-wash);
+}
 </style>

@@ -31,7 +31,7 @@ const measured = computed(() =>
       massKg: piece.massKg ?? litres * (material?.densityKgPerL ?? 2.65),
       size: size.map((v) => f.fromMm(Math.round(v))).join('×'),
       k,
-      lift: (MARK / 2 + 4) - ((lo[2] + hi[2]) / 2) * -k,
+      lift: MARK / 2 + 4 - ((lo[2] + hi[2]) / 2) * -k,
       kind: material?.kind === 'wood' ? material.name.toLowerCase() : '',
     };
   }),
@@ -67,21 +67,61 @@ function pressed(piece: YardPiece): void {
 <template>
   <ul v-if="measured.length" class="yard">
     <li v-for="m in measured" :key="m.piece.id" :class="{ used: used.has(m.piece.id) }">
-      <button class="plain" :data-yard="m.piece.id" :title="`Set ${m.piece.id} on the bench`" @pointerdown="drag" @click="pressed(m.piece)">
-        <svg width="88" height="56" aria-hidden="true"><g :transform="`translate(44 ${m.lift}) scale(${m.k})`"><PieceDrawing :piece="{ shape: m.piece.shape, turnDeg: 0 }" view="front" :colour="m.colour" /></g></svg>
+      <button
+        class="plain"
+        :data-yard="m.piece.id"
+        :title="`Set ${m.piece.id} on the bench`"
+        @pointerdown="drag"
+        @click="pressed(m.piece)"
+      >
+        <svg width="88" height="56" aria-hidden="true">
+          <g :transform="`translate(44 ${m.lift}) scale(${m.k})`">
+            <PieceDrawing :piece="{ shape: m.piece.shape, turnDeg: 0 }" view="front" :colour="m.colour" />
+          </g>
+        </svg>
         <b>{{ m.piece.id }}&ensp;{{ f.mass(m.massKg) }}</b>
         <span class="quiet">{{ used.has(m.piece.id) ? 'on the bench' : m.size }}</span>
       </button>
     </li>
   </ul>
-  <p v-else class="quiet empty">The yard is empty. Pieces come with the studio’s catalogue, or inside an imported commission.</p>
+  <p v-else class="quiet empty">
+    The yard is empty. Pieces come with the studio’s catalogue, or inside an imported commission.
+  </p>
 </template>
 
 <style scoped>
-.yard { display: flex; list-style: none; margin: 0; padding: 0; height: 100%; }
-li { border-left: 1px solid var(--rule); height: 100%; }
-button { width: 92px; height: 100%; display: flex; flex-direction: column; align-items: center; padding-top: 8px; cursor: grab; text-align: center; font-size: 12px; line-height: 1.35; touch-action: none; }
-button:hover { background: var(--celadon-wash); }
-.used svg, .used b { opacity: 0.45; }
-.empty { padding: 20px; }
+.yard {
+  display: flex;
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  height: 100%;
+}
+li {
+  border-left: 1px solid var(--rule);
+  height: 100%;
+}
+button {
+  width: 92px;
+  height: 100%;
+  display: flex;
+  flex-direction: column;
+  align-items: center;
+  padding-top: 8px;
+  cursor: grab;
+  text-align: center;
+  font-size: 12px;
+  line-height: 1.35;
+  touch-action: none;
+}
+button:hover {
+  background: var(--celadon-wash);
+}
+.used svg,
+.used b {
+  opacity: 0.45;
+}
+.empty {
+  padding: 20px;
+}
 </style>

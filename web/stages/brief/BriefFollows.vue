@@ -16,34 +16,82 @@ const follows = computed(() => {
   const p = plan.value;
   const doc = commission.document;
   if (!p || !doc) return [];
-  const first = p.order.suppliers.flatMap((s) => (s.orderBy ? [{ by: s.orderBy, name: s.name }] : [])).sort((a, b) => a.by.localeCompare(b.by))[0];
+  const first = p.order.suppliers
+    .flatMap((s) => (s.orderBy ? [{ by: s.orderBy, name: s.name }] : []))
+    .sort((a, b) => a.by.localeCompare(b.by))[0];
   const soak = p.build.beforehand[0];
   const week = p.care.weeks[0];
   const { budgetMinor } = doc.brief;
   return [
-    { about: 'Order', says: first ? `${first.name} must have the order by ${longDay(first.by)}, ${daysAway(first.by)}.` : 'Nothing to order yet: the bench is empty.' },
+    {
+      about: 'Order',
+      says: first
+        ? `${first.name} must have the order by ${longDay(first.by)}, ${daysAway(first.by)}.`
+        : 'Nothing to order yet: the bench is empty.',
+    },
     { about: 'Before', says: soak ? `${soak.title}: ${shortDay(soak.day)}.` : '' },
-    { about: 'Build day', says: `${p.build.crew.join(' and ')}, from ${p.build.startTime}; water in by ${clockOf(p.build.startTime, p.build.waterInMin)}, done at ${clockOf(p.build.startTime, p.build.doneMin)}.` },
-    { about: 'Light', says: `${week.hours} h at ${Math.round(week.outputShare * 100)} % in week 1${doc.brief.daylight === 'window' ? ', an hour less for the window' : ''}; never more than 8 h in the first months.` },
-    { about: 'Gas', says: doc.brief.co2 ? `On at ${p.care.light.co2On}, an hour before the light, off with it.` : 'None. Plants that need it are found on the Planting stage.' },
-    { about: 'Keeper', says: `${week.minutes} min of work in week 1, ${p.care.weeks[7].minutes} in week 8: ${f.volume(week.days[0].change?.litres ?? p.care.water.litres, 0)} a change.` },
-    { about: 'Material', says: `${money(p.takeOff.totalMinor, doc.currency)}${budgetMinor ? ` of ${money(budgetMinor, doc.currency)}` : ''}, from the bench as it is now.` },
+    {
+      about: 'Build day',
+      says: `${p.build.crew.join(' and ')}, from ${p.build.startTime}; water in by ${clockOf(p.build.startTime, p.build.waterInMin)}, done at ${clockOf(p.build.startTime, p.build.doneMin)}.`,
+    },
+    {
+      about: 'Light',
+      says: `${week.hours} h at ${Math.round(week.outputShare * 100)} % in week 1${doc.brief.daylight === 'window' ? ', an hour less for the window' : ''}; never more than 8 h in the first months.`,
+    },
+    {
+      about: 'Gas',
+      says: doc.brief.co2
+        ? `On at ${p.care.light.co2On}, an hour before the light, off with it.`
+        : 'None. Plants that need it are found on the Planting stage.',
+    },
+    {
+      about: 'Keeper',
+      says: `${week.minutes} min of work in week 1, ${p.care.weeks[7].minutes} in week 8: ${f.volume(week.days[0].change?.litres ?? p.care.water.litres, 0)} a change.`,
+    },
+    {
+      about: 'Material',
+      says: `${money(p.takeOff.totalMinor, doc.currency)}${budgetMinor ? ` of ${money(budgetMinor, doc.currency)}` : ''}, from the bench as it is now.`,
+    },
   ].filter((s) => s.says);
 });
-const findings = computed(() => plan.value?.findings.filter((n) => (n.at.field ?? '').startsWith('brief') || n.id.startsWith('order.')) ?? []);
+const findings = computed(
+  () =>
+    plan.value?.findings.filter((n) => (n.at.field ?? '').startsWith('brief') || n.id.startsWith('order.')) ??
+    [],
+);
 </script>
 
 <template>
   <aside class="follows">
     <h2>What follows</h2>
-    <dl><template v-for="s in follows" :key="s.about"><dt>{{ s.about }}</dt><dd>{{ s.says }}</dd></template></dl>
+    <dl>
+      <template v-for="s in follows" :key="s.about"
+        ><dt>{{ s.about }}</dt>
+        <dd>{{ s.says }}</dd></template
+      >
+    </dl>
     <FindingList :findings="findings" />
   </aside>
 </template>
 
 <style scoped>
-.follows { border-left: 3px solid var(--celadon); padding-left: 20px; align-self: start; }
-dl { margin: 8px 0 20px; display: grid; grid-template-columns: 72px 1fr; gap: 8px 10px; }
-dt { color: var(--ink-2); font-size: 12px; padding-top: 1px; }
-dd { margin: 0; }
+.follows {
+  border-left: 3px solid var(--celadon);
+  padding-left: 20px;
+  align-self: start;
+}
+dl {
+  margin: 8px 0 20px;
+  display: grid;
+  grid-template-columns: 72px 1fr;
+  gap: 8px 10px;
+}
+dt {
+  color: var(--ink-2);
+  font-size: 12px;
+  padding-top: 1px;
+}
+dd {
+  margin: 0;
+}
 </style>

@@ -21,12 +21,19 @@ const print = () => window.print();
     <div class="main">
       <header class="screen-only">
         <h1>Build day</h1>
-        <p class="quiet">{{ longDay(build.buildDay) }}, {{ NUMBERS[build.crew.length] }} from {{ build.startTime }}; water in by {{ clock(build.waterInMin) }}, done at {{ clock(build.doneMin) }}</p>
-        <button class="act" data-test="run-sheet" @click="sheet = !sheet">{{ sheet ? '← The day' : 'Run sheet →' }}</button>
+        <p class="quiet">
+          {{ longDay(build.buildDay) }}, {{ NUMBERS[build.crew.length] }} from {{ build.startTime }}; water in
+          by {{ clock(build.waterInMin) }}, done at {{ clock(build.doneMin) }}
+        </p>
+        <button class="act" data-test="run-sheet" @click="sheet = !sheet">
+          {{ sheet ? '← The day' : 'Run sheet →' }}
+        </button>
         <button v-if="sheet" class="act" @click="print">Print</button>
       </header>
       <ul v-if="!sheet && build.beforehand.length" class="before screen-only">
-        <li v-for="b in build.beforehand" :key="b.title"><b>{{ weekDay(b.day) }}</b> {{ b.title }} <span class="quiet">{{ b.detail }}</span></li>
+        <li v-for="b in build.beforehand" :key="b.title">
+          <b>{{ weekDay(b.day) }}</b> {{ b.title }} <span class="quiet">{{ b.detail }}</span>
+        </li>
       </ul>
       <DayChart v-if="!sheet" class="screen-only" :build="build" />
       <RunSheet :class="{ printed: !sheet }" :build="build" />
@@ -36,13 +43,55 @@ const print = () => window.print();
 </template>
 
 <style scoped>
-.build { display: flex; min-height: 100%; }
-.main { flex: 1; min-width: 0; padding: 16px 24px 30px 30px; }
-header { display: flex; align-items: baseline; gap: 16px; flex-wrap: wrap; }
-header .act { margin-left: auto; }
-header .act + .act { margin-left: 0; }
-.before { list-style: none; margin: 8px 0 0; padding: 0; display: flex; flex-wrap: wrap; gap: 3px 26px; font-size: 12.5px; }
-@media screen { .printed { display: none; } }
-@media print { .build { display: block; } .main { padding: 0; } }
-@media (max-width: 700px) { .build { display: block; } .main { padding: 12px; } }
+.build {
+  display: flex;
+  min-height: 100%;
+}
+.main {
+  flex: 1;
+  min-width: 0;
+  padding: 16px 24px 30px 30px;
+}
+header {
+  display: flex;
+  align-items: baseline;
+  gap: 16px;
+  flex-wrap: wrap;
+}
+header .act {
+  margin-left: auto;
+}
+header .act + .act {
+  margin-left: 0;
+}
+.before {
+  list-style: none;
+  margin: 8px 0 0;
+  padding: 0;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 3px 26px;
+  font-size: 12.5px;
+}
+@media screen {
+  .printed {
+    display: none;
+  }
+}
+@media print {
+  .build {
+    display: block;
+  }
+  .main {
+    padding: 0;
+  }
+}
+@media (max-width: 700px) {
+  .build {
+    display: block;
+  }
+  .main {
+    padding: 12px;
+  }
+}
 </style>

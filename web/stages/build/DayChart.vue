@@ -11,12 +11,18 @@ const { width } = useElementSize(box);
 
 const LEFT = 52;
 const TOP = 34;
-const LANES: [Lane['kind'], string][] = [['cures', 'Cures'], ['plants', 'Plants dry'], ['media', 'Media out']];
+const LANES: [Lane['kind'], string][] = [
+  ['cures', 'Cures'],
+  ['plants', 'Plants dry'],
+  ['media', 'Media out'],
+];
 const LANE_W = 82;
 const PX_PER_MIN = computed(() => Math.max(1.36, 560 / Math.max(1, props.build.doneMin)));
 
 const people = computed(() => props.build.crew.length);
-const columnW = computed(() => Math.max(110, (width.value - LEFT - LANES.length * (LANE_W + 8) - 14) / people.value));
+const columnW = computed(() =>
+  Math.max(110, (width.value - LEFT - LANES.length * (LANE_W + 8) - 14) / people.value),
+);
 const Y = (min: number) => TOP + min * PX_PER_MIN.value;
 const height = computed(() => Y(props.build.doneMin) + 18);
 const chain = computed(() => new Set(props.build.chain));
@@ -24,7 +30,8 @@ const chain = computed(() => new Set(props.build.chain));
 const hours = computed(() => {
   const [h, m] = props.build.startTime.split(':').map(Number);
   const list = [];
-  for (let min = m === 0 ? 0 : 60 - m; min <= props.build.doneMin; min += 60) list.push({ min, says: clockOf(props.build.startTime, min) });
+  for (let min = m === 0 ? 0 : 60 - m; min <= props.build.doneMin; min += 60)
+    list.push({ min, says: clockOf(props.build.startTime, min) });
   return h >= 0 ? list : [];
 });
 
@@ -44,52 +51,183 @@ const blocks = computed((): Block[] =>
 const room = (t: Scheduled) => Math.floor(((t.endMin - t.startMin) * PX_PER_MIN.value - 2) / 15);
 /** Lanes are drawn at least this high, so that a minute's cure can be seen and read. */
 const laneHeight = (l: Lane) => Math.max(52, (l.toMin - l.fromMin) * PX_PER_MIN.value);
-const laneX = (kind: Lane['kind']) => LEFT + people.value * columnW.value + 6 + LANES.findIndex(([k]) => k === kind) * (LANE_W + 8);
-const hoursOf = (min: number) => (min >= 60 ? `${Math.floor(min / 60)} h ${String(min % 60).padStart(2, '0')}` : `${min} min`);
+const laneX = (kind: Lane['kind']) =>
+  LEFT + people.value * columnW.value + 6 + LANES.findIndex(([k]) => k === kind) * (LANE_W + 8);
+const hoursOf = (min: number) =>
+  min >= 60 ? `${Math.floor(min / 60)} h ${String(min % 60).padStart(2, '0')}` : `${min} min`;
 </script>
 
 <template>
   <div ref="box" class="chart">
     <svg v-if="width" :width="width" :height="height" role="img" aria-label="The day on a clock">
-      <defs><pattern id="cures" width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path d="M0 0 V8" stroke="var(--clay-2)" stroke-width="3" /></pattern></defs>
-      <g v-for="(name, i) in build.crew" :key="i" :transform="`translate(${LEFT + i * columnW} 0)`"><text y="18" class="person">{{ name }}</text><path :d="`M0 26 H ${columnW - 8}`" stroke="var(--ink-3)" stroke-width="1.6" /></g>
-      <g v-for="[kind, title] in LANES" :key="kind" :transform="`translate(${laneX(kind)} 0)`"><text y="18" class="lane">{{ title }}</text><path :d="`M0 26 H ${LANE_W}`" stroke="var(--ink-3)" stroke-width="1.6" /></g>
-      <g v-for="h in hours" :key="h.min"><path :d="`M${LEFT - 8} ${Y(h.min)} H ${width}`" stroke="var(--rule)" /><text :x="LEFT - 12" :y="Y(h.min) + 4" text-anchor="end" class="hour">{{ h.says }}</text></g>
-      <foreignObject v-for="b in blocks" :key="b.task.id" :x="b.x" :y="Y(b.task.startMin)" :width="b.w" :height="Math.max(14, (b.task.endMin - b.task.startMin) * PX_PER_MIN - 2)">
-        <div class="task" :class="[b.task.phase, { chain: chain.has(b.task.id), slim: room(b.task) < 1 }]" :data-task="b.task.id" :title="`${b.task.title}, ${b.task.minutes} min: ${b.task.detail}`">
-          <div class="title"><b>{{ b.task.title }}</b><span class="min">{{ b.task.minutes }} min</span></div>
-          <div v-if="room(b.task) > 1" class="detail" :style="{ maxHeight: `${(room(b.task) - 1) * 15}px` }">{{ b.task.detail }}<template v-if="b.task.people > 1">; two people</template></div>
+      <defs>
+        <pattern id="cures" width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <path d="M0 0 V8" stroke="var(--clay-2)" stroke-width="3" />
+        </pattern>
+      </defs>
+      <g v-for="(name, i) in build.crew" :key="i" :transform="`translate(${LEFT + i * columnW} 0)`">
+        <text y="18" class="person">{{ name }}</text>
+        <path :d="`M0 26 H ${columnW - 8}`" stroke="var(--ink-3)" stroke-width="1.6" />
+      </g>
+      <g v-for="[kind, title] in LANES" :key="kind" :transform="`translate(${laneX(kind)} 0)`">
+        <text y="18" class="lane">{{ title }}</text>
+        <path :d="`M0 26 H ${LANE_W}`" stroke="var(--ink-3)" stroke-width="1.6" />
+      </g>
+      <g v-for="h in hours" :key="h.min">
+        <path :d="`M${LEFT - 8} ${Y(h.min)} H ${width}`" stroke="var(--rule)" />
+        <text :x="LEFT - 12" :y="Y(h.min) + 4" text-anchor="end" class="hour">{{ h.says }}</text>
+      </g>
+      <foreignObject
+        v-for="b in blocks"
+        :key="b.task.id"
+        :x="b.x"
+        :y="Y(b.task.startMin)"
+        :width="b.w"
+        :height="Math.max(14, (b.task.endMin - b.task.startMin) * PX_PER_MIN - 2)"
+      >
+        <div
+          class="task"
+          :class="[b.task.phase, { chain: chain.has(b.task.id), slim: room(b.task) < 1 }]"
+          :data-task="b.task.id"
+          :title="`${b.task.title}, ${b.task.minutes} min: ${b.task.detail}`"
+        >
+          <div class="title">
+            <b>{{ b.task.title }}</b
+            ><span class="min">{{ b.task.minutes }} min</span>
+          </div>
+          <div v-if="room(b.task) > 1" class="detail" :style="{ maxHeight: `${(room(b.task) - 1) * 15}px` }">
+            {{ b.task.detail }}<template v-if="b.task.people > 1">; two people</template>
+          </div>
         </div>
       </foreignObject>
-      <foreignObject v-for="(l, i) in build.lanes" :key="i" :x="laneX(l.kind)" :y="Y(l.fromMin)" :width="LANE_W" :height="laneHeight(l)">
-        <div class="wait" :class="l.kind"><span>{{ l.what }} {{ hoursOf(l.toMin - l.fromMin) }}<template v-if="l.limitMin"> of {{ l.limitMin }}</template><template v-if="l.kind === 'plants'">, mist each 10 min</template></span></div>
+      <foreignObject
+        v-for="(l, i) in build.lanes"
+        :key="i"
+        :x="laneX(l.kind)"
+        :y="Y(l.fromMin)"
+        :width="LANE_W"
+        :height="laneHeight(l)"
+      >
+        <div class="wait" :class="l.kind">
+          <span
+            >{{ l.what }} {{ hoursOf(l.toMin - l.fromMin)
+            }}<template v-if="l.limitMin"> of {{ l.limitMin }}</template
+            ><template v-if="l.kind === 'plants'">, mist each 10 min</template></span
+          >
+        </div>
       </foreignObject>
-      <g><path :d="`M${LEFT} ${Y(build.waterInMin)} H ${width}`" stroke="#5f93a6" stroke-width="2" /><text :x="width - 2" :y="Y(build.waterInMin) - 5" text-anchor="end" class="waterline">water in {{ clockOf(build.startTime, build.waterInMin) }}</text></g>
+      <g>
+        <path :d="`M${LEFT} ${Y(build.waterInMin)} H ${width}`" stroke="#5f93a6" stroke-width="2" />
+        <text :x="width - 2" :y="Y(build.waterInMin) - 5" text-anchor="end" class="waterline">
+          water in {{ clockOf(build.startTime, build.waterInMin) }}
+        </text>
+      </g>
     </svg>
   </div>
 </template>
 
 <style scoped>
-.chart { margin-top: 12px; }
-svg { display: block; }
-.person { font: 500 16px var(--title); fill: var(--ink); }
-.lane, .hour { font: 400 12px var(--text); fill: var(--ink-2); }
-.waterline { font: 600 12px var(--text); fill: #3f7285; paint-order: stroke; stroke: var(--ash); stroke-width: 4px; }
-.task { height: 100%; box-sizing: border-box; padding: 1px 8px; font-size: 12.5px; line-height: 15px; overflow: hidden; background: #ece5d8; color: #23211e; border-left: 3px solid transparent; }
-.task.slim { line-height: 12px; font-size: 11px; padding-top: 0; }
-.title { display: flex; justify-content: space-between; gap: 6px; white-space: nowrap; }
-.title b { font-weight: 600; overflow: hidden; text-overflow: ellipsis; }
-.min { color: #5d564d; font-size: 11.5px; }
-.detail { color: #5d564d; overflow: hidden; }
-.task.substrate { background: #e4d8bf; }
-.task.hardscape { background: #cfc4b3; }
-.task.planting { background: #cfe0d6; }
-.task.water { background: #d2e2e8; }
-.task.chain { border-left-color: var(--celadon); }
-.wait { box-sizing: border-box; height: 100%; border: 1px solid var(--clay); padding: 4px 5px; font-size: 11px; line-height: 1.3; background: url("data:image/svg+xml,%3Csvg xmlns='http://www.w3.org/2000/svg' width='8' height='8'%3E%3Cpath d='M-2 10 10 -2' stroke='%23c9b8a3' stroke-width='1.6'/%3E%3C/svg%3E"); color: #23211e; }
-.wait span { background: var(--ash); color: var(--ink); padding: 0 2px; box-decoration-break: clone; }
-.wait.plants { background: var(--warn-wash); border-color: var(--warn); }
-.wait.plants span { background: none; color: var(--warn); }
-.wait.media { background: var(--water); border-color: var(--water-line); }
-.wait.media span { background: none; }
+.chart {
+  margin-top: 12px;
+}
+svg {
+  display: block;
+}
+.person {
+  font: 500 16px var(--title);
+  fill: var(--ink);
+}
+.lane,
+.hour {
+  font: 400 12px var(--text);
+  fill: var(--ink-2);
+}
+.waterline {
+  font: 600 12px var(--text);
+  fill: #3f7285;
+  paint-order: stroke;
+  stroke: var(--ash);
+  stroke-width: 4px;
+}
+.task {
+  height: 100%;
+  box-sizing: border-box;
+  padding: 1px 8px;
+  font-size: 12.5px;
+  line-height: 15px;
+  overflow: hidden;
+  background: #ece5d8;
+  color: #23211e;
+  border-left: 3px solid transparent;
+}
+.task.slim {
+  line-height: 12px;
+  font-size: 11px;
+  padding-top: 0;
+}
+.title {
+  display: flex;
+  justify-content: space-between;
+  gap: 6px;
+  white-space: nowrap;
+}
+.title b {
+  font-weight: 600;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.min {
+  color: #5d564d;
+  font-size: 11.5px;
+}
+.detail {
+  color: #5d564d;
+  overflow: hidden;
+}
+.task.substrate {
+  background: #e4d8bf;
+}
+.task.hardscape {
+  background: #cfc4b3;
+}
+.task.planting {
+  background: #cfe0d6;
+}
+.task.water {
+  background: #d2e2e8;
+}
+.task.chain {
+  border-left-color: var(--celadon);
+}
+.wait {
+  box-sizing: border-box;
+  height: 100%;
+  border: 1px solid var(--clay);
+  padding: 4px 5px;
+  font-size: 11px;
+  line-height: 1.3;
+  background: url("data:image/svg+xml,%3Csvg xmlns='http://www.w3.org/2000/svg' width='8' height='8'%3E%3Cpath d='M-2 10 10 -2' stroke='%23c9b8a3' stroke-width='1.6'/%3E%3C/svg%3E");
+  color: #23211e;
+}
+.wait span {
+  background: var(--ash);
+  color: var(--ink);
+  padding: 0 2px;
+  box-decoration-break: clone;
+}
+.wait.plants {
+  background: var(--warn-wash);
+  border-color: var(--warn);
+}
+.wait.plants span {
+  background: none;
+  color: var(--warn);
+}
+.wait.media {
+  background: var(--water);
+  border-color: var(--water-line);
+}
+.wait.media span {
+  background: none;
+}
 </style>

@@ -8,13 +8,19 @@ import FindingList from '../../shell/FindingList.vue';
 const props = defineProps<{ build: BuildPlan }>();
 const f = useFigures();
 
-const chain = computed(() => props.build.chain.map((id) => props.build.tasks.find((t) => t.id === id)!.title.split(/[,:]/)[0]));
+const chain = computed(() =>
+  props.build.chain.map((id) => props.build.tasks.find((t) => t.id === id)!.title.split(/[,:]/)[0]),
+);
 const hours = computed(() => `${Math.floor(props.build.doneMin / 60)} h ${props.build.doneMin % 60} min`);
 /** Each caution once, with the steps it stands at. */
 const cautions = computed(() => {
   const map = new Map<string, string[]>();
-  for (const t of props.build.tasks) if (t.caution) map.set(t.caution, [...(map.get(t.caution) ?? []), t.title.split(/[,:]/)[0]]);
-  return [...map].map(([says, at]) => ({ says, at: at.length > 2 ? `${at[0]} and ${at.length - 1} more` : at.join(', ') }));
+  for (const t of props.build.tasks)
+    if (t.caution) map.set(t.caution, [...(map.get(t.caution) ?? []), t.title.split(/[,:]/)[0]]);
+  return [...map].map(([says, at]) => ({
+    says,
+    at: at.length > 2 ? `${at[0]} and ${at.length - 1} more` : at.join(', '),
+  }));
 });
 const rates = computed(() => [
   ['Plug', `${Math.round(RATES.plug * 60)}`, 's'],
@@ -27,27 +33,94 @@ const rates = computed(() => [
 
 <template>
   <aside class="notes">
-    <header><h2>Longest chain</h2><span class="quiet">{{ hours }}</span></header>
-    <p class="chain"><b>{{ chain.join(' → ') }}</b> Minutes saved here are minutes saved on the day.</p>
+    <header>
+      <h2>Longest chain</h2>
+      <span class="quiet">{{ hours }}</span>
+    </header>
+    <p class="chain">
+      <b>{{ chain.join(' → ') }}</b> Minutes saved here are minutes saved on the day.
+    </p>
     <FindingList v-if="build.findings.length" :findings="build.findings" />
     <h2>At these steps</h2>
-    <p v-for="c in cautions" :key="c.says" class="caution"><b>{{ c.at }}.</b> {{ c.says }}</p>
-    <header><h2>Rates</h2><span class="quiet">common practice</span></header>
-    <dl><template v-for="[name, value, unit] in rates" :key="name"><dt>{{ name }}</dt><dd><b>{{ value }}</b> <span class="unit">{{ unit }}</span></dd></template></dl>
+    <p v-for="c in cautions" :key="c.says" class="caution">
+      <b>{{ c.at }}.</b> {{ c.says }}
+    </p>
+    <header>
+      <h2>Rates</h2>
+      <span class="quiet">common practice</span>
+    </header>
+    <dl>
+      <template v-for="[name, value, unit] in rates" :key="name"
+        ><dt>{{ name }}</dt>
+        <dd>
+          <b>{{ value }}</b> <span class="unit">{{ unit }}</span>
+        </dd></template
+      >
+    </dl>
   </aside>
 </template>
 
 <style scoped>
-.notes { width: 272px; flex: none; background: var(--paper); border-left: 1px solid var(--rule); padding: 16px 18px 24px; }
-header { display: flex; justify-content: space-between; align-items: baseline; }
-.chain { border-left: 3px solid var(--celadon); padding-left: 10px; margin: 8px 0 18px; }
-.chain b { display: block; font-weight: 600; margin-bottom: 3px; }
-.caution { background: var(--warn-wash); padding: 8px 10px; margin: 8px 0; font-size: 12.5px; line-height: 1.36; }
-h2 { margin-top: 6px; }
-dl { display: grid; grid-template-columns: auto 1fr; margin: 6px 0; }
-dt, dd { padding: 5px 0; border-bottom: 1px solid var(--rule); margin: 0; }
-dt { color: var(--ink-2); font-size: 12px; }
-dd { text-align: right; }
-@media (max-width: 1150px) { .notes { width: 226px; padding: 14px; } }
-@media (max-width: 700px) { .notes { width: auto; border: 0; } }
+.notes {
+  width: 272px;
+  flex: none;
+  background: var(--paper);
+  border-left: 1px solid var(--rule);
+  padding: 16px 18px 24px;
+}
+header {
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
+}
+.chain {
+  border-left: 3px solid var(--celadon);
+  padding-left: 10px;
+  margin: 8px 0 18px;
+}
+.chain b {
+  display: block;
+  font-weight: 600;
+  margin-bottom: 3px;
+}
+.caution {
+  background: var(--warn-wash);
+  padding: 8px 10px;
+  margin: 8px 0;
+  font-size: 12.5px;
+  line-height: 1.36;
+}
+h2 {
+  margin-top: 6px;
+}
+dl {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  margin: 6px 0;
+}
+dt,
+dd {
+  padding: 5px 0;
+  border-bottom: 1px solid var(--rule);
+  margin: 0;
+}
+dt {
+  color: var(--ink-2);
+  font-size: 12px;
+}
+dd {
+  text-align: right;
+}
+@media (max-width: 1150px) {
+  .notes {
+    width: 226px;
+    padding: 14px;
+  }
+}
+@media (max-width: 700px) {
+  .notes {
+    width: auto;
+    border: 0;
+  }
+}
 </style>

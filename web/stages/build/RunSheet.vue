@@ -8,37 +8,107 @@ import { longDate, weekDay } from '../../shell/days';
 const props = defineProps<{ build: BuildPlan }>();
 const commission = useCommission();
 const clock = (min: number) => clockOf(props.build.startTime, min);
-const rows = computed(() => props.build.tasks.map((t) => ({ ...t, who: t.crew.map((p) => props.build.crew[p]).join(' + ') })));
+const rows = computed(() =>
+  props.build.tasks.map((t) => ({ ...t, who: t.crew.map((p) => props.build.crew[p]).join(' + ') })),
+);
 </script>
 
 <template>
   <article class="run" data-test="sheet-list">
     <header>
       <h1>{{ commission.document?.title }}</h1>
-      <p>{{ longDate(build.buildDay) }}. {{ commission.document?.brief.client?.place }}. {{ build.crew.join(', ') }} from {{ build.startTime }}; water in by {{ clock(build.waterInMin) }}, done at {{ clock(build.doneMin) }}.</p>
+      <p>
+        {{ longDate(build.buildDay) }}. {{ commission.document?.brief.client?.place }}.
+        {{ build.crew.join(', ') }} from {{ build.startTime }}; water in by {{ clock(build.waterInMin) }},
+        done at {{ clock(build.doneMin) }}.
+      </p>
     </header>
     <section v-if="build.beforehand.length">
       <h2>Before</h2>
-      <p v-for="b in build.beforehand" :key="b.title" class="row"><i /><b class="at">{{ weekDay(b.day) }}</b><span class="what"><b>{{ b.title }}</b> {{ b.detail }}</span></p>
+      <p v-for="b in build.beforehand" :key="b.title" class="row">
+        <i /><b class="at">{{ weekDay(b.day) }}</b
+        ><span class="what"
+          ><b>{{ b.title }}</b> {{ b.detail }}</span
+        >
+      </p>
     </section>
     <section>
       <h2>On the day</h2>
       <p v-for="t in rows" :key="t.id" class="row">
-        <i /><b class="at">{{ clock(t.startMin) }}–{{ clock(t.endMin) }}</b><span class="who">{{ t.who }}</span>
-        <span class="what"><b>{{ t.title }}</b> {{ t.detail }}<template v-if="t.cure">. Leave it {{ t.cure.minutes }} min</template><em v-if="t.caution">{{ t.caution }}</em></span>
+        <i /><b class="at">{{ clock(t.startMin) }}–{{ clock(t.endMin) }}</b
+        ><span class="who">{{ t.who }}</span>
+        <span class="what"
+          ><b>{{ t.title }}</b> {{ t.detail
+          }}<template v-if="t.cure">. Leave it {{ t.cure.minutes }} min</template
+          ><em v-if="t.caution">{{ t.caution }}</em></span
+        >
       </p>
     </section>
   </article>
 </template>
 
 <style scoped>
-.run { background: #fff; color: #1d1b19; padding: 22px 26px; max-width: 820px; border: 1px solid var(--rule); margin-top: 12px; }
-h2 { margin: 14px 0 4px; }
-.row { display: grid; grid-template-columns: 14px 96px auto 1fr; gap: 0 10px; padding: 5px 0; border-bottom: 1px solid #ddd6c9; break-inside: avoid; align-items: baseline; }
-.row i { width: 11px; height: 11px; border: 1.3px solid #1d1b19; }
-.who { min-width: 56px; }
-section:first-of-type .row .what { grid-column: 3 / 5; }
-em { display: block; font-style: normal; font-size: 12px; color: #8a3a0c; }
-@media print { .run { border: 0; padding: 0; max-width: none; margin: 0; font-size: 11pt; } em { color: #000; font-style: italic; } }
-@media (max-width: 700px) { .run { padding: 12px; } .row { grid-template-columns: 14px 1fr; } .row .at, .row .who, .row .what { grid-column: 2; } }
+.run {
+  background: #fff;
+  color: #1d1b19;
+  padding: 22px 26px;
+  max-width: 820px;
+  border: 1px solid var(--rule);
+  margin-top: 12px;
+}
+h2 {
+  margin: 14px 0 4px;
+}
+.row {
+  display: grid;
+  grid-template-columns: 14px 96px auto 1fr;
+  gap: 0 10px;
+  padding: 5px 0;
+  border-bottom: 1px solid #ddd6c9;
+  break-inside: avoid;
+  align-items: baseline;
+}
+.row i {
+  width: 11px;
+  height: 11px;
+  border: 1.3px solid #1d1b19;
+}
+.who {
+  min-width: 56px;
+}
+section:first-of-type .row .what {
+  grid-column: 3 / 5;
+}
+em {
+  display: block;
+  font-style: normal;
+  font-size: 12px;
+  color: #8a3a0c;
+}
+@media print {
+  .run {
+    border: 0;
+    padding: 0;
+    max-width: none;
+    margin: 0;
+    font-size: 11pt;
+  }
+  em {
+    color: #000;
+    font-style: italic;
+  }
+}
+@media (max-width: 700px) {
+  .run {
+    padding: 12px;
+  }
+  .row {
+    grid-template-columns: 14px 1fr;
+  }
+  .row .at,
+  .row .who,
+  .row .what {
+    grid-column: 2;
+  }
+}
 </style>

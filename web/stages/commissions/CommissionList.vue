@@ -53,7 +53,9 @@ const take = (picked: File | undefined) =>
   attempt(async () => {
     if (!picked) return;
     if (picked.size > MAX_MB * 1024 * 1024)
-      throw new Error(`(document): has ${Math.ceil(picked.size / 1024 / 1024)} MB, must have at most ${MAX_MB} MB`);
+      throw new Error(
+        `(document): has ${Math.ceil(picked.size / 1024 / 1024)} MB, must have at most ${MAX_MB} MB`,
+      );
     const { id } = await api.importFile(await picked.text());
     await router.push(`/c/${id}/bench`);
   });
@@ -91,11 +93,30 @@ useCommands([
       <h1>Utsuwa</h1>
       <p class="quiet">{{ removedToo ? 'Removed commissions' : 'Commissions, soonest build first' }}</p>
       <div class="acts">
-        <v-text-field v-model="search" label="Search title, client or place" class="search" clearable @click:clear="search = ''" />
+        <v-text-field
+          v-model="search"
+          label="Search title, client or place"
+          class="search"
+          clearable
+          @click:clear="search = ''"
+        />
         <button class="solid" data-test="new" @click="create">New commission</button>
         <button class="act" @click="file?.click()">Import</button>
-        <input ref="file" class="sr" type="file" accept="application/json,.json" aria-label="Commission file" tabindex="-1" @change="take(($event.target as HTMLInputElement).files?.[0]); ($event.target as HTMLInputElement).value = ''" />
-        <button class="act" @click="removedToo = !removedToo">{{ removedToo ? 'Back to all' : 'Removed' }}</button>
+        <input
+          ref="file"
+          class="sr"
+          type="file"
+          accept="application/json,.json"
+          aria-label="Commission file"
+          tabindex="-1"
+          @change="
+            take(($event.target as HTMLInputElement).files?.[0]);
+            ($event.target as HTMLInputElement).value = '';
+          "
+        />
+        <button class="act" @click="removedToo = !removedToo">
+          {{ removedToo ? 'Back to all' : 'Removed' }}
+        </button>
       </div>
     </header>
     <div v-if="fault" class="fault" role="alert">
@@ -104,10 +125,18 @@ useCommands([
       <p class="quiet">Nothing was changed.</p>
     </div>
     <p v-if="justRemoved" class="removed" role="status">
-      {{ justRemoved.title }} is removed. <button class="act" @click="bringBack(justRemoved)">Bring it back</button>
+      {{ justRemoved.title }} is removed.
+      <button class="act" @click="bringBack(justRemoved)">Bring it back</button>
     </p>
     <ul v-if="list">
-      <CommissionRow v-for="row in list" :key="row.id" :row="row" @remove="remove(row)" @restore="bringBack(row)" @duplicate="duplicate(row)" />
+      <CommissionRow
+        v-for="row in list"
+        :key="row.id"
+        :row="row"
+        @remove="remove(row)"
+        @restore="bringBack(row)"
+        @duplicate="duplicate(row)"
+      />
     </ul>
     <p v-if="list?.length === 0" class="empty">
       {{ search ? 'No commission has all of these words.' : 'No commission yet.' }}
@@ -117,12 +146,45 @@ useCommands([
 </template>
 
 <style scoped>
-.page { height: 100vh; overflow: auto; padding: 26px clamp(20px, 7vw, 110px) 60px; background: var(--ash); }
-header { display: flex; align-items: baseline; gap: 18px; flex-wrap: wrap; padding-bottom: 14px; border-bottom: 1px solid var(--ink); }
-h1 { font-size: 34px; }
-.acts { margin-left: auto; display: flex; align-items: center; gap: 18px; }
-.search { width: 250px; }
-ul { list-style: none; padding: 0; margin: 0; }
-.fault { margin: 14px 0; padding: 10px 14px; background: var(--warn-wash); border-left: 3px solid var(--warn); }
-.removed, .empty { padding: 14px 0; }
+.page {
+  height: 100vh;
+  overflow: auto;
+  padding: 26px clamp(20px, 7vw, 110px) 60px;
+  background: var(--ash);
+}
+header {
+  display: flex;
+  align-items: baseline;
+  gap: 18px;
+  flex-wrap: wrap;
+  padding-bottom: 14px;
+  border-bottom: 1px solid var(--ink);
+}
+h1 {
+  font-size: 34px;
+}
+.acts {
+  margin-left: auto;
+  display: flex;
+  align-items: center;
+  gap: 18px;
+}
+.search {
+  width: 250px;
+}
+ul {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+}
+.fault {
+  margin: 14px 0;
+  padding: 10px 14px;
+  background: var(--warn-wash);
+  border-left: 3px solid var(--warn);
+}
+.removed,
+.empty {
+  padding: 14px 0;
+}
 </style>

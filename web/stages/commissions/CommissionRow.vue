@@ -15,7 +15,9 @@ const glass = computed(() => ({
   h: Math.min(60, props.row.heightMm * PX_PER_MM),
   water: Math.min(60, props.row.waterLineMm * PX_PER_MM),
 }));
-const size = computed(() => [props.row.lengthMm, props.row.widthMm, props.row.heightMm].map(fromMm).join(' × '));
+const size = computed(() =>
+  [props.row.lengthMm, props.row.widthMm, props.row.heightMm].map(fromMm).join(' × '),
+);
 </script>
 
 <template>
@@ -24,18 +26,38 @@ const size = computed(() => [props.row.lengthMm, props.row.widthMm, props.row.he
       <svg width="150" height="62" aria-hidden="true">
         <g :transform="`translate(${150 - glass.w - 1}, ${61 - glass.h})`">
           <rect :y="glass.h - glass.water" :width="glass.w" :height="glass.water" fill="var(--water-2)" />
-          <path :d="`M0 ${glass.h * 0.86} Q ${glass.w * 0.3} ${glass.h * 0.55} ${glass.w * 0.55} ${glass.h * 0.82} T ${glass.w} ${glass.h * 0.7} V ${glass.h} H 0 Z`" fill="var(--soil)" />
-          <path :d="`M0 0 V ${glass.h} H ${glass.w} V 0`" fill="none" stroke="var(--ink)" stroke-width="1.5" />
+          <path
+            :d="`M0 ${glass.h * 0.86} Q ${glass.w * 0.3} ${glass.h * 0.55} ${glass.w * 0.55} ${glass.h * 0.82} T ${glass.w} ${glass.h * 0.7} V ${glass.h} H 0 Z`"
+            fill="var(--soil)"
+          />
+          <path
+            :d="`M0 0 V ${glass.h} H ${glass.w} V 0`"
+            fill="none"
+            stroke="var(--ink)"
+            stroke-width="1.5"
+          />
         </g>
       </svg>
-      <span class="words"><b>{{ row.title }}</b><span class="quiet">{{ [row.client !== row.title && row.client, row.place].filter(Boolean).join(', ') }}</span></span>
-      <span class="size">{{ size }} <span class="unit">{{ lengthUnit }}</span></span>
-      <span class="day"><b>{{ longDay(row.buildDay) }}</b><span class="quiet">build day, {{ daysAway(row.buildDay) }}</span></span>
+      <span class="words"
+        ><b>{{ row.title }}</b
+        ><span class="quiet">{{
+          [row.client !== row.title && row.client, row.place].filter(Boolean).join(', ')
+        }}</span></span
+      >
+      <span class="size"
+        >{{ size }} <span class="unit">{{ lengthUnit }}</span></span
+      >
+      <span class="day"
+        ><b>{{ longDay(row.buildDay) }}</b
+        ><span class="quiet">build day, {{ daysAway(row.buildDay) }}</span></span
+      >
     </router-link>
     <span class="acts">
       <button v-if="row.removedAt" class="act" @click="$emit('restore')">Bring back</button>
       <template v-else>
-        <button class="act" :aria-label="`Duplicate ${row.title}`" @click="$emit('duplicate')">Duplicate</button>
+        <button class="act" :aria-label="`Duplicate ${row.title}`" @click="$emit('duplicate')">
+          Duplicate
+        </button>
         <button class="act off" :aria-label="`Remove ${row.title}`" @click="$emit('remove')">Remove</button>
       </template>
     </span>
@@ -43,13 +65,50 @@ const size = computed(() => [props.row.lengthMm, props.row.widthMm, props.row.he
 </template>
 
 <style scoped>
-li { display: flex; align-items: center; border-bottom: 1px solid var(--rule); }
-.main { flex: 1; display: grid; grid-template-columns: 150px 1fr 170px 200px; align-items: center; gap: 26px; padding: 12px 0; color: var(--ink); }
-.main:hover .words b { color: var(--celadon); }
-.words, .day { display: flex; flex-direction: column; }
-.words b { font: 500 20px var(--title); }
-.size { text-align: right; }
-.acts { display: flex; gap: 14px; padding-left: 24px; }
-.act.off { color: var(--ink-2); font-weight: 400; }
-@media (max-width: 900px) { .main { grid-template-columns: 1fr 150px; } .main svg, .size { display: none; } }
+li {
+  display: flex;
+  align-items: center;
+  border-bottom: 1px solid var(--rule);
+}
+.main {
+  flex: 1;
+  display: grid;
+  grid-template-columns: 150px 1fr 170px 200px;
+  align-items: center;
+  gap: 26px;
+  padding: 12px 0;
+  color: var(--ink);
+}
+.main:hover .words b {
+  color: var(--celadon);
+}
+.words,
+.day {
+  display: flex;
+  flex-direction: column;
+}
+.words b {
+  font: 500 20px var(--title);
+}
+.size {
+  text-align: right;
+}
+.acts {
+  display: flex;
+  gap: 14px;
+  padding-left: 24px;
+}
+.act.off {
+  color: var(--ink-2);
+  font-weight: 400;
+}
+@media (max-width: 900px) {
+  .main {
+    grid-template-columns: 1fr 150px;
+  }
+  .main svg,
+  .size {
+    display: none;
+  }
+}
 </style>

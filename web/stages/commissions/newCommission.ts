@@ -14,7 +14,9 @@ export function newCommission(studio: Studio): Commission {
     version: 1,
     title: 'New commission',
     currency: studio.currency,
-    ...(studio.name ? { studio: { name: studio.name, ...(studio.phone ? { phone: studio.phone } : {}) } } : {}),
+    ...(studio.name
+      ? { studio: { name: studio.name, ...(studio.phone ? { phone: studio.phone } : {}) } }
+      : {}),
     brief: { buildDay: dayPlus(today(), USUAL_NOTICE), co2: false, crew: 1 },
     vessel: { kind: 'box', innerMm: { length: 600, width: 360, height: 360 }, glassMm: 8, waterLineMm: 330 },
     chosen: 'a',
@@ -29,7 +31,10 @@ export function newCommission(studio: Studio): Commission {
       },
     ],
     catalogue: {
-      materials: studio.catalogue.materials.filter((m) => m.id === soil?.id || ['glue', 'fibre', 'mesh-bag', 'conditioner', 'pad', 'tie'].includes(m.kind)),
+      materials: studio.catalogue.materials.filter(
+        (m) =>
+          m.id === soil?.id || ['glue', 'fibre', 'mesh-bag', 'conditioner', 'pad', 'tie'].includes(m.kind),
+      ),
       plants: [],
       suppliers: studio.catalogue.suppliers,
     },

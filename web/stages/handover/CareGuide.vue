@@ -9,12 +9,22 @@ import type { FieldView, PlanView } from '../../workers/planWorker';
 import CareCalendar from './CareCalendar.vue';
 
 /** What the client is left with: a page that somebody with no training can follow. */
-const props = defineProps<{ care: CarePlan; commission: Commission; option: Option; plan: PlanView; field: FieldView }>();
+const props = defineProps<{
+  care: CarePlan;
+  commission: Commission;
+  option: Option;
+  plan: PlanView;
+  field: FieldView;
+}>();
 const f = useFigures();
 
 const PICTURE_W = 236;
 const k = computed(() => PICTURE_W / props.commission.vessel.innerMm.length);
-const first = computed(() => props.care.weeks[0].days.find((d) => d.change)?.change ?? props.care.weeks.flatMap((w) => w.days).find((d) => d.change)?.change);
+const first = computed(
+  () =>
+    props.care.weeks[0].days.find((d) => d.change)?.change ??
+    props.care.weeks.flatMap((w) => w.days).find((d) => d.change)?.change,
+);
 const share = computed(() => Math.round((first.value?.share ?? 0.5) * 100));
 const litres = computed(() => f.volume(first.value?.litres ?? props.care.water.litres, 0));
 /** Height of the water after a change has been taken out, above the bottom pane. */
@@ -34,65 +44,196 @@ const phone = computed(() => props.commission.studio?.phone);
     <header>
       <div>
         <h1>Your tank, the first eight weeks</h1>
-        <p>Planted for you on {{ longDay(care.buildDay) }}. It is young: until {{ longDay(care.until) }} it wants fresh water often and light sparingly. Each little tank below is a day; the blue is the water to take out and replace.</p>
+        <p>
+          Planted for you on {{ longDay(care.buildDay) }}. It is young: until {{ longDay(care.until) }} it
+          wants fresh water often and light sparingly. Each little tank below is a day; the blue is the water
+          to take out and replace.
+        </p>
       </div>
       <svg :width="PICTURE_W + 4" :height="commission.vessel.innerMm.height * k + 4" aria-hidden="true">
         <g transform="translate(2 2)">
-          <FrontView :vessel="commission.vessel" :option="option" :materials="commission.catalogue.materials" :field="field" :survey="plan.survey" :k="k" :plants="commission.catalogue.plants" />
-          <path :d="`M0 0 V ${commission.vessel.innerMm.height * k} H ${PICTURE_W} V 0`" fill="none" stroke="#23211e" stroke-width="1.6" />
+          <FrontView
+            :vessel="commission.vessel"
+            :option="option"
+            :materials="commission.catalogue.materials"
+            :field="field"
+            :survey="plan.survey"
+            :k="k"
+            :plants="commission.catalogue.plants"
+          />
+          <path
+            :d="`M0 0 V ${commission.vessel.innerMm.height * k} H ${PICTURE_W} V 0`"
+            fill="none"
+            stroke="#23211e"
+            stroke-width="1.6"
+          />
         </g>
       </svg>
     </header>
     <CareCalendar :care="care" />
     <p class="key">
-      <span><svg width="20" height="14"><rect x="1" y="5" width="18" height="8" fill="#a9c7d4" /><path d="M1 0 V13 H19 V0" fill="none" stroke="#23211e" /></svg>take out {{ share }} %: {{ litres }}</span>
+      <span
+        ><svg width="20" height="14">
+          <rect x="1" y="5" width="18" height="8" fill="#a9c7d4" />
+          <path d="M1 0 V13 H19 V0" fill="none" stroke="#23211e" /></svg
+        >take out {{ share }} %: {{ litres }}</span
+      >
       <span><b class="t">T</b>test, write it down</span>
-      <span><i class="dot" />feed the plants: one dose for {{ f.volume(care.dosing.forLitres, 0) }}, as its label says</span>
-      <span class="gate">shrimps from {{ shortDay(care.stock.shrimpsFrom) }}, fish from {{ shortDay(care.stock.fishFrom) }}: {{ care.stock.condition }}</span>
+      <span
+        ><i class="dot" />feed the plants: one dose for {{ f.volume(care.dosing.forLitres, 0) }}, as its label
+        says</span
+      >
+      <span class="gate"
+        >shrimps from {{ shortDay(care.stock.shrimpsFrom) }}, fish from {{ shortDay(care.stock.fishFrom) }}:
+        {{ care.stock.condition }}</span
+      >
     </p>
     <div class="texts">
       <section>
         <h2>Changing {{ litres }}</h2>
-        <p>Pull the plugs of heater and pump first. Siphon into buckets; start it without swallowing. Refill slowly over the large stone, as warm as the tank: 23 to 24 °C ({{ '73 to 75 °F' }}). <template v-if="conditionerMl">Put {{ conditionerMl }} of conditioner in first, or what its label says.</template> Then plug in again, with dry hands.</p>
+        <p>
+          Pull the plugs of heater and pump first. Siphon into buckets; start it without swallowing. Refill
+          slowly over the large stone, as warm as the tank: 23 to 24 °C ({{ '73 to 75 °F' }}).
+          <template v-if="conditionerMl"
+            >Put {{ conditionerMl }} of conditioner in first, or what its label says.</template
+          >
+          Then plug in again, with dry hands.
+        </p>
       </section>
       <section>
         <h2>Light{{ care.light.co2On ? ' and gas' : '' }}</h2>
-        <p>The timer does it: light from {{ care.light.on }} to {{ care.light.off }}<template v-if="care.light.co2On">, gas from {{ care.light.co2On }}, off with the light</template>. Do not lengthen it; the weeks beside the calendar say when it grows. <template v-if="care.light.co2On">The bottle stands upright and fixed in an aired room. If it hisses, open a window, leave the room and ring us.</template></p>
+        <p>
+          The timer does it: light from {{ care.light.on }} to {{ care.light.off
+          }}<template v-if="care.light.co2On">, gas from {{ care.light.co2On }}, off with the light</template
+          >. Do not lengthen it; the weeks beside the calendar say when it grows.
+          <template v-if="care.light.co2On"
+            >The bottle stands upright and fixed in an aired room. If it hisses, open a window, leave the room
+            and ring us.</template
+          >
+        </p>
       </section>
       <section>
         <h2>Dates to keep</h2>
-        <p v-for="e in events" :key="`${e.day} ${e.what}`"><b>{{ shortDay(e.day) }}</b> {{ e.what }}</p>
+        <p v-for="e in events" :key="`${e.day} ${e.what}`">
+          <b>{{ shortDay(e.day) }}</b> {{ e.what }}
+        </p>
       </section>
       <section>
         <h2>Do not worry about</h2>
-        <p>White slime on new wood for two or three weeks, a few melting leaves, a little brown dust on the stones. Wipe the panes once a week, keep the blade clear of the sand.</p>
+        <p>
+          White slime on new wood for two or three weeks, a few melting leaves, a little brown dust on the
+          stones. Wipe the panes once a week, keep the blade clear of the sand.
+        </p>
       </section>
       <section>
         <h2>Ring us when</h2>
-        <p>the water smells, fish gasp, ammonia or nitrite is above zero with animals inside, or a lamp, pump or wire is wet: then switch off at the socket first. Never release plants or animals outdoors. <b v-if="phone">{{ phone }}</b></p>
+        <p>
+          the water smells, fish gasp, ammonia or nitrite is above zero with animals inside, or a lamp, pump
+          or wire is wet: then switch off at the socket first. Never release plants or animals outdoors.
+          <b v-if="phone">{{ phone }}</b>
+        </p>
       </section>
       <section>
         <h2>{{ commission.studio?.name ?? 'The studio' }}</h2>
-        <p>made this for {{ commission.brief.client?.name ?? commission.title }}, {{ commission.brief.client?.place }}. A filled tank is heavy and stays where it is: moving it is work for us.</p>
+        <p>
+          made this for {{ commission.brief.client?.name ?? commission.title }},
+          {{ commission.brief.client?.place }}. A filled tank is heavy and stays where it is: moving it is
+          work for us.
+        </p>
       </section>
     </div>
   </article>
 </template>
 
 <style scoped>
-.guide { background: #fff; color: #23211e; border: 1px solid var(--rule); padding: 30px 34px 26px; max-width: 800px; margin: 0 auto; }
-header { display: flex; justify-content: space-between; gap: 30px; }
-h1 { font-size: 29px; margin-bottom: 8px; }
-header p { font-size: 13.5px; color: #544d45; max-width: 430px; }
-.key { display: flex; flex-wrap: wrap; gap: 6px 22px; font-size: 12px; margin: 8px 0 14px; align-items: center; }
-.key span { display: inline-flex; gap: 6px; align-items: center; }
-.t { background: #42715e; color: #fff; font-size: 10px; padding: 0 4px; line-height: 15px; }
-.dot { width: 8px; height: 8px; border-radius: 50%; background: #b08968; }
-.gate { color: #2f5a49; font-weight: 600; }
-.texts { display: grid; grid-template-columns: repeat(3, 1fr); gap: 14px 30px; }
-.texts h2 { font-size: 16px; margin-bottom: 3px; }
-.texts p { font-size: 12.5px; line-height: 1.42; }
-section { break-inside: avoid; }
-@media print { .guide { border: 0; padding: 0; max-width: none; } .texts p, header p { font-size: 10.5pt; } }
-@media (max-width: 760px) { .guide { padding: 16px; } header { flex-direction: column; } .texts { grid-template-columns: 1fr; } }
+.guide {
+  background: #fff;
+  color: #23211e;
+  border: 1px solid var(--rule);
+  padding: 30px 34px 26px;
+  max-width: 800px;
+  margin: 0 auto;
+}
+header {
+  display: flex;
+  justify-content: space-between;
+  gap: 30px;
+}
+h1 {
+  font-size: 29px;
+  margin-bottom: 8px;
+}
+header p {
+  font-size: 13.5px;
+  color: #544d45;
+  max-width: 430px;
+}
+.key {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 22px;
+  font-size: 12px;
+  margin: 8px 0 14px;
+  align-items: center;
+}
+.key span {
+  display: inline-flex;
+  gap: 6px;
+  align-items: center;
+}
+.t {
+  background: #42715e;
+  color: #fff;
+  font-size: 10px;
+  padding: 0 4px;
+  line-height: 15px;
+}
+.dot {
+  width: 8px;
+  height: 8px;
+  border-radius: 50%;
+  background: #b08968;
+}
+.gate {
+  color: #2f5a49;
+  font-weight: 600;
+}
+.texts {
+  display: grid;
+  grid-template-columns: repeat(3, 1fr);
+  gap: 14px 30px;
+}
+.texts h2 {
+  font-size: 16px;
+  margin-bottom: 3px;
+}
+.texts p {
+  font-size: 12.5px;
+  line-height: 1.42;
+}
+section {
+  break-inside: avoid;
+}
+@media print {
+  .guide {
+    border: 0;
+    padding: 0;
+    max-width: none;
+  }
+  .texts p,
+  header p {
+    font-size: 10.5pt;
+  }
+}
+@media (max-width: 760px) {
+  .guide {
+    padding: 16px;
+  }
+  header {
+    flex-direction: column;
+  }
+  .texts {
+    grid-template-columns: 1fr;
+  }
+}
 </style>

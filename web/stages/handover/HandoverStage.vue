@@ -16,9 +16,17 @@ const doc = computed(() => commission.document!);
 
 const SCHOOL_ITEMS = WATER_SCHOOLS.map((value) => ({ value, title: SCHOOLS[value].title }));
 function choose(water: WaterSchool): void {
-  commission.tryEdit('school water', (d) => ({ ...d, brief: { ...d.brief, schools: { ...d.brief.schools, water } } }));
+  commission.tryEdit('school water', (d) => ({
+    ...d,
+    brief: { ...d.brief, schools: { ...d.brief.schools, water } },
+  }));
 }
-const asked = computed(() => [0, 4, 7].map((i) => ({ name: i === 7 ? 'From week 8' : `Week ${i + 1}`, minutes: care.value!.weeks[i].minutes })));
+const asked = computed(() =>
+  [0, 4, 7].map((i) => ({
+    name: i === 7 ? 'From week 8' : `Week ${i + 1}`,
+    minutes: care.value!.weeks[i].minutes,
+  })),
+);
 const findings = computed(() => plan.value?.findings.filter((f) => f.id.startsWith('care.')) ?? []);
 const lean = computed(() => {
   const [first, last] = [care.value!.weeks[0], care.value!.weeks[7]];
@@ -35,37 +43,134 @@ const print = () => window.print();
     <aside class="side screen-only">
       <div class="acts">
         <button class="solid" data-test="print-guide" @click="print">Print the guide</button>
-        <a class="act" :href="api.file(commission.id, 'calendar.ics?part=care', commission.optionId)">Its calendar</a>
+        <a class="act" :href="api.file(commission.id, 'calendar.ics?part=care', commission.optionId)"
+          >Its calendar</a
+        >
       </div>
-      <header><h2>Schools</h2><span class="quiet">yours to choose</span></header>
-      <v-select label="Water" :items="SCHOOL_ITEMS" :model-value="care.water.school" data-test="school" @update:model-value="choose" />
+      <header>
+        <h2>Schools</h2>
+        <span class="quiet">yours to choose</span>
+      </header>
+      <v-select
+        label="Water"
+        :items="SCHOOL_ITEMS"
+        :model-value="care.water.school"
+        data-test="school"
+        @update:model-value="choose"
+      />
       <p class="quiet">{{ care.water.rule }}</p>
       <dl>
-        <dt>Light</dt><dd>{{ lean }}</dd>
-        <dt>Dosing</dt><dd>{{ care.dosing.rule }}</dd>
-        <dt>Stock</dt><dd>shrimps {{ shortDay(care.stock.shrimpsFrom) }}, fish {{ shortDay(care.stock.fishFrom) }}, {{ care.stock.condition }}</dd>
+        <dt>Light</dt>
+        <dd>{{ lean }}</dd>
+        <dt>Dosing</dt>
+        <dd>{{ care.dosing.rule }}</dd>
+        <dt>Stock</dt>
+        <dd>
+          shrimps {{ shortDay(care.stock.shrimpsFrom) }}, fish {{ shortDay(care.stock.fishFrom) }},
+          {{ care.stock.condition }}
+        </dd>
       </dl>
       <h2>What it asks of the client</h2>
-      <dl class="asked"><template v-for="a in asked" :key="a.name"><dt>{{ a.name }}</dt><dd><b>{{ a.minutes }}</b> <span class="unit">min a week</span></dd></template></dl>
+      <dl class="asked">
+        <template v-for="a in asked" :key="a.name"
+          ><dt>{{ a.name }}</dt>
+          <dd>
+            <b>{{ a.minutes }}</b> <span class="unit">min a week</span>
+          </dd></template
+        >
+      </dl>
       <FindingList :findings="findings" />
     </aside>
   </div>
 </template>
 
 <style scoped>
-.handover { display: flex; min-height: 100%; }
-.desk { flex: 1; min-width: 0; padding: 20px 28px 40px; }
-.side { width: 272px; flex: none; background: var(--paper); border-left: 1px solid var(--rule); padding: 16px 18px; }
-.acts { display: flex; gap: 18px; align-items: center; margin-bottom: 14px; }
-header { display: flex; justify-content: space-between; align-items: baseline; margin-bottom: 10px; }
-dl { display: grid; grid-template-columns: 66px 1fr; margin: 8px 0 18px; }
-dt { font-weight: 600; font-size: 12.5px; }
-dt, dd { padding: 6px 0; border-bottom: 1px solid var(--rule); margin: 0; }
-dd { text-align: right; color: var(--ink-2); font-size: 12.5px; }
-.asked { grid-template-columns: 1fr auto; }
-.asked dt { font-weight: 400; color: var(--ink-2); }
-.asked b { font-size: 15px; color: var(--ink); }
-@media print { .handover { display: block; } .desk { padding: 0; } }
-@media (max-width: 1150px) { .side { width: 226px; padding: 14px; } .desk { padding: 14px; } }
-@media (max-width: 700px) { .handover { display: block; } .side { width: auto; border: 0; } .desk { padding: 0; } }
+.handover {
+  display: flex;
+  min-height: 100%;
+}
+.desk {
+  flex: 1;
+  min-width: 0;
+  padding: 20px 28px 40px;
+}
+.side {
+  width: 272px;
+  flex: none;
+  background: var(--paper);
+  border-left: 1px solid var(--rule);
+  padding: 16px 18px;
+}
+.acts {
+  display: flex;
+  gap: 18px;
+  align-items: center;
+  margin-bottom: 14px;
+}
+header {
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
+  margin-bottom: 10px;
+}
+dl {
+  display: grid;
+  grid-template-columns: 66px 1fr;
+  margin: 8px 0 18px;
+}
+dt {
+  font-weight: 600;
+  font-size: 12.5px;
+}
+dt,
+dd {
+  padding: 6px 0;
+  border-bottom: 1px solid var(--rule);
+  margin: 0;
+}
+dd {
+  text-align: right;
+  color: var(--ink-2);
+  font-size: 12.5px;
+}
+.asked {
+  grid-template-columns: 1fr auto;
+}
+.asked dt {
+  font-weight: 400;
+  color: var(--ink-2);
+}
+.asked b {
+  font-size: 15px;
+  color: var(--ink);
+}
+@media print {
+  .handover {
+    display: block;
+  }
+  .desk {
+    padding: 0;
+  }
+}
+@media (max-width: 1150px) {
+  .side {
+    width: 226px;
+    padding: 14px;
+  }
+  .desk {
+    padding: 14px;
+  }
+}
+@media (max-width: 700px) {
+  .handover {
+    display: block;
+  }
+  .side {
+    width: auto;
+    border: 0;
+  }
+  .desk {
+    padding: 0;
+  }
+}
 </style>

@@ -8,7 +8,11 @@ const day = ref(today());
 const text = ref('');
 const fault = ref('');
 
-const notes = computed(() => [...(commission.document?.log ?? [])].sort((a, b) => b.date.localeCompare(a.date) || b.id.localeCompare(a.id, undefined, { numeric: true })));
+const notes = computed(() =>
+  [...(commission.document?.log ?? [])].sort(
+    (a, b) => b.date.localeCompare(a.date) || b.id.localeCompare(a.id, undefined, { numeric: true }),
+  ),
+);
 
 function add(): void {
   if (text.value.trim() === '') return void (fault.value = 'is empty, must have some words');
@@ -16,7 +20,11 @@ function add(): void {
   let n = notes.value.length + 1;
   while (ids.has(`l-${n}`)) n++;
   commission.endStep();
-  fault.value = commission.tryEdit(`note l-${n}`, (d) => ({ ...d, log: [...(d.log ?? []), { id: `l-${n}`, date: day.value, text: text.value.trim() }] })) ?? '';
+  fault.value =
+    commission.tryEdit(`note l-${n}`, (d) => ({
+      ...d,
+      log: [...(d.log ?? []), { id: `l-${n}`, date: day.value, text: text.value.trim() }],
+    })) ?? '';
   if (!fault.value) text.value = '';
 }
 function remove(id: string): void {
@@ -27,17 +35,34 @@ function remove(id: string): void {
 
 <template>
   <div class="log">
-    <header><h1>Log</h1><p class="quiet">readings, doses, trims, losses, what was said</p></header>
+    <header>
+      <h1>Log</h1>
+      <p class="quiet">readings, doses, trims, losses, what was said</p>
+    </header>
     <form @submit.prevent="add">
       <v-text-field v-model="day" label="Day" type="date" class="day" @keydown.stop />
-      <v-textarea v-model="text" label="Note" rows="2" auto-grow :error-messages="fault" data-test="note" @keydown.stop @keydown.ctrl.enter="add" />
+      <v-textarea
+        v-model="text"
+        label="Note"
+        rows="2"
+        auto-grow
+        :error-messages="fault"
+        data-test="note"
+        @keydown.stop
+        @keydown.ctrl.enter="add"
+      />
       <button class="solid" type="submit" data-test="add-note">Add</button>
     </form>
     <ol>
       <li v-for="n in notes" :key="n.id">
-        <div class="when"><b>{{ longDate(n.date) }}</b><span class="quiet">{{ daysAway(n.date) }}</span></div>
+        <div class="when">
+          <b>{{ longDate(n.date) }}</b
+          ><span class="quiet">{{ daysAway(n.date) }}</span>
+        </div>
         <p>{{ n.text }}</p>
-        <button class="act off" :aria-label="`Take the note of ${n.date} away`" @click="remove(n.id)">Take away</button>
+        <button class="act off" :aria-label="`Take the note of ${n.date} away`" @click="remove(n.id)">
+          Take away
+        </button>
       </li>
     </ol>
     <p v-if="notes.length === 0" class="quiet">No note yet. The first visit is a good beginning.</p>
@@ -45,12 +70,48 @@ function remove(id: string): void {
 </template>
 
 <style scoped>
-.log { padding: 18px 30px 40px; max-width: 980px; }
-header { display: flex; align-items: baseline; gap: 16px; }
-form { display: grid; grid-template-columns: 160px 1fr auto; gap: 22px; align-items: center; margin: 14px 0 8px; padding-bottom: 16px; border-bottom: 1px solid var(--ink); }
-ol { list-style: none; padding: 0; margin: 0; }
-li { display: grid; grid-template-columns: 230px 1fr auto; gap: 22px; padding: 14px 0; border-bottom: 1px solid var(--rule); align-items: start; }
-.when { display: flex; flex-direction: column; }
-.off { color: var(--ink-2); font-weight: 400; padding: 0; }
-li p { white-space: pre-wrap; font-size: 14px; }
+.log {
+  padding: 18px 30px 40px;
+  max-width: 980px;
+}
+header {
+  display: flex;
+  align-items: baseline;
+  gap: 16px;
+}
+form {
+  display: grid;
+  grid-template-columns: 160px 1fr auto;
+  gap: 22px;
+  align-items: center;
+  margin: 14px 0 8px;
+  padding-bottom: 16px;
+  border-bottom: 1px solid var(--ink);
+}
+ol {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+}
+li {
+  display: grid;
+  grid-template-columns: 230px 1fr auto;
+  gap: 22px;
+  padding: 14px 0;
+  border-bottom: 1px solid var(--rule);
+  align-items: start;
+}
+.when {
+  display: flex;
+  flex-direction: column;
+}
+.off {
+  color: var(--ink-2);
+  font-weight: 400;
+  padding: 0;
+}
+li p {
+  white-space: pre-wrap;
+  font-size: 14px;
+}
 </style>

@@ -19,7 +19,9 @@ const sentTo = (supplier: string): SentOrder | undefined => orders.value.find((o
 
 /** While an answer is out, it is looked for every second. */
 const poll = useIntervalFn(reloadOrders, 1_000, { immediate: false });
-watch(orders, (list) => (list.some((o) => o.state === 'sending') ? poll.resume() : poll.pause()), { immediate: true });
+watch(orders, (list) => (list.some((o) => o.state === 'sending') ? poll.resume() : poll.pause()), {
+  immediate: true,
+});
 
 async function send(supplier: string): Promise<void> {
   fault.value = '';
@@ -38,22 +40,49 @@ async function send(supplier: string): Promise<void> {
   <div class="order">
     <header>
       <h1>Order</h1>
-      <p v-if="order" class="quiet">{{ order.suppliers.length }} suppliers, back from {{ longDay(order.buildDay) }}</p>
-      <a class="act dates" :href="api.file(commission.id, 'calendar.ics', commission.optionId)">Dates for the calendar</a>
+      <p v-if="order" class="quiet">
+        {{ order.suppliers.length }} suppliers, back from {{ longDay(order.buildDay) }}
+      </p>
+      <a class="act dates" :href="api.file(commission.id, 'calendar.ics', commission.optionId)"
+        >Dates for the calendar</a
+      >
     </header>
     <p v-if="fault" class="late" role="alert">{{ fault }}</p>
     <template v-if="order">
       <OrderTimeline :order="order" :beforehand="plan!.build.beforehand" />
-      <SupplierOrderCard v-for="s in order.suppliers" :key="s.supplier" :group="s" :sent="sentTo(s.supplier)" :currency="commission.document!.currency" :findings="order.findings.filter((f) => f.at.supplier === s.supplier)" @send="send(s.supplier)" />
-      <p v-if="order.unpriced.length" class="quiet">Not in the catalogue, to be had otherwise: {{ order.unpriced.join(', ') }}.</p>
-      <p class="total">Material <b class="fig">{{ money(order.totalMinor, commission.document!.currency) }}</b></p>
+      <SupplierOrderCard
+        v-for="s in order.suppliers"
+        :key="s.supplier"
+        :group="s"
+        :sent="sentTo(s.supplier)"
+        :currency="commission.document!.currency"
+        :findings="order.findings.filter((f) => f.at.supplier === s.supplier)"
+        @send="send(s.supplier)"
+      />
+      <p v-if="order.unpriced.length" class="quiet">
+        Not in the catalogue, to be had otherwise: {{ order.unpriced.join(', ') }}.
+      </p>
+      <p class="total">
+        Material <b class="fig">{{ money(order.totalMinor, commission.document!.currency) }}</b>
+      </p>
     </template>
   </div>
 </template>
 
 <style scoped>
-.order { padding: 16px 30px 40px; }
-header { display: flex; align-items: baseline; gap: 16px; }
-.dates { margin-left: auto; }
-.total { text-align: right; padding-top: 12px; }
+.order {
+  padding: 16px 30px 40px;
+}
+header {
+  display: flex;
+  align-items: baseline;
+  gap: 16px;
+}
+.dates {
+  margin-left: auto;
+}
+.total {
+  text-align: right;
+  padding-top: 12px;
+}
 </style>

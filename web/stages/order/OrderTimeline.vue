@@ -17,7 +17,13 @@ const TOP = 24;
 const bars = computed(() =>
   props.order.suppliers.flatMap((s) =>
     // Lines of one supplier that travel together are one bar.
-    [...new Map(s.lines.filter((l) => l.orderBy && l.arriveBy).map((l) => [`${l.orderBy} ${l.arriveBy} ${l.neededOn}`, l])).values()].map((l) => ({
+    [
+      ...new Map(
+        s.lines
+          .filter((l) => l.orderBy && l.arriveBy)
+          .map((l) => [`${l.orderBy} ${l.arriveBy} ${l.neededOn}`, l]),
+      ).values(),
+    ].map((l) => ({
       key: `${s.supplier} ${l.orderBy} ${l.neededOn}`,
       name: l.soakDays ? `${s.name}: ${l.name}` : s.name,
       from: l.orderBy!,
@@ -32,9 +38,13 @@ const first = computed(() => {
   return dayPlus(days[0], -2);
 });
 const last = computed(() => dayPlus(props.order.buildDay, 2));
-const X = (day: string) => LEFT + (daysFrom(first.value, day) / Math.max(1, daysFrom(first.value, last.value))) * (width.value - LEFT - 8);
+const X = (day: string) =>
+  LEFT +
+  (daysFrom(first.value, day) / Math.max(1, daysFrom(first.value, last.value))) * (width.value - LEFT - 8);
 const mondays = computed(() =>
-  Array.from({ length: daysFrom(first.value, last.value) }, (_, i) => dayPlus(first.value, i)).filter((d) => weekdayOf(d) === 'mon'),
+  Array.from({ length: daysFrom(first.value, last.value) }, (_, i) => dayPlus(first.value, i)).filter(
+    (d) => weekdayOf(d) === 'mon',
+  ),
 );
 const every = computed(() => Math.ceil(mondays.value.length / 9));
 const height = computed(() => TOP + bars.value.length * ROW + 30);
@@ -43,31 +53,92 @@ const height = computed(() => TOP + bars.value.length * ROW + 30);
 <template>
   <div ref="box" class="timeline">
     <svg v-if="width" :width="width" :height="height">
-      <g v-for="(m, i) in mondays" :key="m"><path :d="`M${X(m)} ${TOP - 6} V ${height - 22}`" stroke="var(--rule)" /><text v-if="i % every === 0" :x="X(m)" :y="TOP - 11" text-anchor="middle" class="quiet">{{ shortDay(m) }}</text></g>
+      <g v-for="(m, i) in mondays" :key="m">
+        <path :d="`M${X(m)} ${TOP - 6} V ${height - 22}`" stroke="var(--rule)" />
+        <text v-if="i % every === 0" :x="X(m)" :y="TOP - 11" text-anchor="middle" class="quiet">
+          {{ shortDay(m) }}
+        </text>
+      </g>
       <g v-for="(b, i) in bars" :key="b.key" :transform="`translate(0 ${TOP + i * ROW})`">
         <text x="0" y="14" class="name">{{ b.name.length > 24 ? `${b.name.slice(0, 23)}…` : b.name }}</text>
-        <rect :x="X(b.from)" y="3" :width="Math.max(2, X(b.to) - X(b.from))" height="15" fill="var(--clay-2)" />
-        <rect :x="X(b.to)" y="3" :width="Math.max(2, X(order.buildDay) - X(b.to))" height="15" :fill="b.soaks ? 'var(--water-2)' : 'var(--celadon-wash)'" />
+        <rect
+          :x="X(b.from)"
+          y="3"
+          :width="Math.max(2, X(b.to) - X(b.from))"
+          height="15"
+          fill="var(--clay-2)"
+        />
+        <rect
+          :x="X(b.to)"
+          y="3"
+          :width="Math.max(2, X(order.buildDay) - X(b.to))"
+          height="15"
+          :fill="b.soaks ? 'var(--water-2)' : 'var(--celadon-wash)'"
+        />
         <circle :cx="X(b.from)" cy="10.5" r="4" :fill="b.from < today() ? 'var(--warn)' : 'var(--ink)'" />
         <title>{{ b.name }}: order by {{ weekDay(b.from) }}, arrives {{ weekDay(b.to) }}</title>
         <text :x="X(b.from) + 8" y="14.5" class="in">by {{ shortDay(b.from) }}</text>
       </g>
-      <g><path :d="`M${X(today())} ${TOP - 4} V ${height - 22}`" stroke="var(--water-line)" stroke-dasharray="3 3" /><text :x="X(today())" :y="height - 8" text-anchor="middle">today</text></g>
-      <g><path :d="`M${X(order.buildDay)} ${TOP - 4} V ${height - 22}`" stroke="var(--ink)" stroke-width="1.6" /><text :x="X(order.buildDay)" :y="height - 8" text-anchor="end" class="build">build {{ shortDay(order.buildDay) }}</text></g>
+      <g>
+        <path
+          :d="`M${X(today())} ${TOP - 4} V ${height - 22}`"
+          stroke="var(--water-line)"
+          stroke-dasharray="3 3"
+        />
+        <text :x="X(today())" :y="height - 8" text-anchor="middle">today</text>
+      </g>
+      <g>
+        <path
+          :d="`M${X(order.buildDay)} ${TOP - 4} V ${height - 22}`"
+          stroke="var(--ink)"
+          stroke-width="1.6"
+        />
+        <text :x="X(order.buildDay)" :y="height - 8" text-anchor="end" class="build">
+          build {{ shortDay(order.buildDay) }}
+        </text>
+      </g>
     </svg>
-    <p class="key quiet"><i class="lead" />lead time <i class="wait" />here, waiting <i class="soak" />here, soaking</p>
+    <p class="key quiet">
+      <i class="lead" />lead time <i class="wait" />here, waiting <i class="soak" />here, soaking
+    </p>
   </div>
 </template>
 
 <style scoped>
-.timeline { margin: 12px 0 8px; }
-svg { display: block; }
-text { font: 400 11.5px var(--text); fill: var(--ink-2); }
-.name, .build { fill: var(--ink); font-weight: 600; }
-.in { fill: #3b332a; }
-.key { font-size: 12px; }
-.key i { display: inline-block; width: 18px; height: 10px; margin: 0 5px 0 12px; }
-.lead { background: var(--clay-2); }
-.wait { background: var(--celadon-wash); }
-.soak { background: var(--water-2); }
+.timeline {
+  margin: 12px 0 8px;
+}
+svg {
+  display: block;
+}
+text {
+  font: 400 11.5px var(--text);
+  fill: var(--ink-2);
+}
+.name,
+.build {
+  fill: var(--ink);
+  font-weight: 600;
+}
+.in {
+  fill: #3b332a;
+}
+.key {
+  font-size: 12px;
+}
+.key i {
+  display: inline-block;
+  width: 18px;
+  height: 10px;
+  margin: 0 5px 0 12px;
+}
+.lead {
+  background: var(--clay-2);
+}
+.wait {
+  background: var(--celadon-wash);
+}
+.soak {
+  background: var(--water-2);
+}
 </style>

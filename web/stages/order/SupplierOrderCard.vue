@@ -6,7 +6,12 @@ import type { SentOrder } from '../../shell/api';
 import { daysAway, shortDay, weekDay } from '../../shell/days';
 import { money } from '../../shell/figures';
 
-const props = defineProps<{ group: SupplierOrder; sent?: SentOrder; currency: string; findings: Finding[] }>();
+const props = defineProps<{
+  group: SupplierOrder;
+  sent?: SentOrder;
+  currency: string;
+  findings: Finding[];
+}>();
 defineEmits<{ send: [] }>();
 
 const lateLines = computed(() => new Map(props.findings.map((f) => [f.at.line, f])));
@@ -14,7 +19,11 @@ const given = (pack: string) => props.sent?.confirmation?.lines.find((l) => l.pa
 /** True while the order that was sent is still the one on the screen. */
 const asSent = computed(() => {
   const lines = props.sent?.confirmation?.lines;
-  return !lines || (lines.length === props.group.lines.length && props.group.lines.every((l) => lines.some((s) => s.pack === l.pack && s.asked === l.count)));
+  return (
+    !lines ||
+    (lines.length === props.group.lines.length &&
+      props.group.lines.every((l) => lines.some((s) => s.pack === l.pack && s.asked === l.count)))
+  );
 });
 const state = computed(() => {
   const s = props.sent;
@@ -31,7 +40,11 @@ const state = computed(() => {
         act: 'Send what it is now',
       };
     default:
-      return { says: `${s.state === 'refused' ? 'Refused' : 'Not confirmed'}: ${s.reason}`, can: true, act: 'Send again' };
+      return {
+        says: `${s.state === 'refused' ? 'Refused' : 'Not confirmed'}: ${s.reason}`,
+        can: true,
+        act: 'Send again',
+      };
   }
 });
 </script>
@@ -40,17 +53,29 @@ const state = computed(() => {
   <section :data-supplier="group.supplier">
     <header>
       <h2>{{ group.name }}</h2>
-      <p :class="findings.length ? 'late' : 'quiet'">{{ group.orderBy ? `order by ${weekDay(group.orderBy)}, ${daysAway(group.orderBy)}` : 'no delivery day' }}</p>
+      <p :class="findings.length ? 'late' : 'quiet'">
+        {{
+          group.orderBy ? `order by ${weekDay(group.orderBy)}, ${daysAway(group.orderBy)}` : 'no delivery day'
+        }}
+      </p>
       <span class="sum">{{ money(group.totalMinor, currency) }}</span>
       <button class="solid" :disabled="!state.can" @click="$emit('send')">{{ state.act }}</button>
     </header>
-    <p v-if="state.says" :class="['state', sent?.state]" role="status" data-test="order-state">{{ state.says }}</p>
+    <p v-if="state.says" :class="['state', sent?.state]" role="status" data-test="order-state">
+      {{ state.says }}
+    </p>
     <table>
       <tbody>
         <tr v-for="l in group.lines" :key="`${l.line} ${l.pack}`">
-          <td class="count"><b>{{ l.packWords }}</b></td>
-          <td>{{ l.name }}<small v-if="given(l.pack)?.remark" class="late"> {{ given(l.pack)!.remark }}</small></td>
-          <td class="quiet">{{ l.soakDays ? `soaks ${l.soakDays} days from ${shortDay(l.neededOn)}` : '' }}</td>
+          <td class="count">
+            <b>{{ l.packWords }}</b>
+          </td>
+          <td>
+            {{ l.name }}<small v-if="given(l.pack)?.remark" class="late"> {{ given(l.pack)!.remark }}</small>
+          </td>
+          <td class="quiet">
+            {{ l.soakDays ? `soaks ${l.soakDays} days from ${shortDay(l.neededOn)}` : '' }}
+          </td>
           <td class="quiet">{{ l.arriveBy ? `arrives ${weekDay(l.arriveBy)}` : '' }}</td>
           <td :class="{ late: lateLines.has(l.line) }">{{ l.orderBy ? `by ${shortDay(l.orderBy)}` : '' }}</td>
           <td class="right">{{ money(l.priceMinor, currency) }}</td>
@@ -61,18 +86,60 @@ const state = computed(() => {
 </template>
 
 <style scoped>
-section { border-top: 1.5px solid var(--ink); padding: 10px 0 16px; }
-header { display: flex; align-items: baseline; gap: 14px; }
-.sum { margin-left: auto; font-weight: 600; }
-.state { margin: 6px 0; padding: 5px 10px; border-left: 3px solid var(--clay-2); background: var(--paper); }
-.state.confirmed { border-color: var(--celadon); }
-.state.partly, .state.refused, .state.unreachable { border-color: var(--warn); }
-table { width: 100%; border-collapse: collapse; table-layout: fixed; }
-td:nth-child(3) { width: 176px; }
-td:nth-child(4) { width: 130px; }
-td:nth-child(5) { width: 84px; }
-td:nth-child(6) { width: 74px; }
-td { padding: 4px 10px 4px 0; border-bottom: 1px solid var(--rule); }
-td.right { text-align: right; padding-right: 0; }
-.count { white-space: nowrap; width: 120px; }
+section {
+  border-top: 1.5px solid var(--ink);
+  padding: 10px 0 16px;
+}
+header {
+  display: flex;
+  align-items: baseline;
+  gap: 14px;
+}
+.sum {
+  margin-left: auto;
+  font-weight: 600;
+}
+.state {
+  margin: 6px 0;
+  padding: 5px 10px;
+  border-left: 3px solid var(--clay-2);
+  background: var(--paper);
+}
+.state.confirmed {
+  border-color: var(--celadon);
+}
+.state.partly,
+.state.refused,
+.state.unreachable {
+  border-color: var(--warn);
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+  table-layout: fixed;
+}
+td:nth-child(3) {
+  width: 176px;
+}
+td:nth-child(4) {
+  width: 130px;
+}
+td:nth-child(5) {
+  width: 84px;
+}
+td:nth-child(6) {
+  width: 74px;
+}
+td {
+  padding: 4px 10px 4px 0;
+  border-bottom: 1px solid var(--rule);
+}
+td.right {
+  text-align: right;
+  padding-right: 0;
+}
+.count {
+  white-space: nowrap;
+  width: 120px;
+}
 </style>

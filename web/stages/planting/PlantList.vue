@@ -5,19 +5,38 @@ import { useFigures } from '../../shell/figures';
 import type { PlanView } from '../../workers/planWorker';
 
 /** What is planted, then every plant of the studio to paint with. */
-const props = defineProps<{ plants: Plant[]; option: Option; survey?: PlanView['survey']; brush?: Plant; co2: boolean }>();
+const props = defineProps<{
+  plants: Plant[];
+  option: Option;
+  survey?: PlanView['survey'];
+  brush?: Plant;
+  co2: boolean;
+}>();
 defineEmits<{ paint: [plant: Plant]; choose: [id: string] }>();
 const f = useFigures();
 const search = ref('');
 
 const planted = computed(() =>
-  props.option.plants.map((p) => ({ ...p, entry: props.plants.find((q) => q.id === p.plant), measured: props.survey?.plantings.find((m) => m.id === p.id) })),
+  props.option.plants.map((p) => ({
+    ...p,
+    entry: props.plants.find((q) => q.id === p.plant),
+    measured: props.survey?.plantings.find((m) => m.id === p.id),
+  })),
 );
 const found = computed(() => {
   const words = search.value.toLowerCase().split(/\s+/).filter(Boolean);
-  return props.plants.filter((p) => words.every((w) => `${p.name} ${p.habit} ${p.light}`.toLowerCase().includes(w)));
+  return props.plants.filter((p) =>
+    words.every((w) => `${p.name} ${p.habit} ${p.light}`.toLowerCase().includes(w)),
+  );
 });
-const traits = (p: Plant) => [p.habit, p.heightMm && `${f.fromMm(p.heightMm[0])}–${f.length(p.heightMm[1])}`, p.light && `${p.light} light`].filter(Boolean).join(', ');
+const traits = (p: Plant) =>
+  [
+    p.habit,
+    p.heightMm && `${f.fromMm(p.heightMm[0])}–${f.length(p.heightMm[1])}`,
+    p.light && `${p.light} light`,
+  ]
+    .filter(Boolean)
+    .join(', ');
 </script>
 
 <template>
@@ -25,15 +44,34 @@ const traits = (p: Plant) => [p.habit, p.heightMm && `${f.fromMm(p.heightMm[0])}
     <h2>Planted</h2>
     <ul>
       <li v-for="p in planted" :key="p.id">
-        <button class="plain" @click="$emit('choose', p.id)"><i :style="{ background: p.entry?.colour }" /><em>{{ p.entry?.name }}</em><span>{{ f.said(p.measured?.plugs ?? 0, 'plug') }}</span></button>
+        <button class="plain" @click="$emit('choose', p.id)">
+          <i :style="{ background: p.entry?.colour }" /><em>{{ p.entry?.name }}</em
+          ><span>{{ f.said(p.measured?.plugs ?? 0, 'plug') }}</span>
+        </button>
       </li>
     </ul>
     <h2>Paint with</h2>
-    <v-text-field v-model="search" label="name, habit or light" clearable @keydown.stop @click:clear="search = ''" />
+    <v-text-field
+      v-model="search"
+      label="name, habit or light"
+      clearable
+      @keydown.stop
+      @click:clear="search = ''"
+    />
     <ul>
       <li v-for="p in found" :key="p.id">
-        <button class="plain paint" :class="{ chosen: brush?.id === p.id }" :data-plant="p.id" :disabled="p.roots !== 'bed'" :title="p.roots === 'bed' ? `Paint ${p.name}` : 'Does not root in the bed'" @click="$emit('paint', p)">
-          <i :style="{ background: p.colour }" /><em>{{ p.name }}</em><small class="quiet">{{ traits(p) }}<b v-if="p.needsCo2" :class="{ late: !co2 }">, needs CO2</b></small>
+        <button
+          class="plain paint"
+          :class="{ chosen: brush?.id === p.id }"
+          :data-plant="p.id"
+          :disabled="p.roots !== 'bed'"
+          :title="p.roots === 'bed' ? `Paint ${p.name}` : 'Does not root in the bed'"
+          @click="$emit('paint', p)"
+        >
+          <i :style="{ background: p.colour }" /><em>{{ p.name }}</em
+          ><small class="quiet"
+            >{{ traits(p) }}<b v-if="p.needsCo2" :class="{ late: !co2 }">, needs CO2</b></small
+          >
         </button>
       </li>
     </ul>
@@ -41,14 +79,49 @@ const traits = (p: Plant) => [p.habit, p.heightMm && `${f.fromMm(p.heightMm[0])}
 </template>
 
 <style scoped>
-.plants { width: 236px; flex: none; border-left: 1px solid var(--rule); padding: 14px 12px 20px; overflow-y: auto; }
-ul { list-style: none; padding: 0; margin: 4px 0 16px; }
-button { display: grid; grid-template-columns: 12px 1fr auto; gap: 0 8px; width: 100%; align-items: baseline; padding: 3px 4px; line-height: 1.3; }
-button:hover:enabled { background: var(--celadon-wash); }
-button:disabled { cursor: default; opacity: 0.6; }
-.chosen { background: var(--celadon-wash); outline: 1px solid var(--celadon); }
-.paint small { grid-column: 2 / 4; }
-i { width: 10px; height: 10px; }
-em { font-style: italic; }
-small b { font-weight: 400; }
+.plants {
+  width: 236px;
+  flex: none;
+  border-left: 1px solid var(--rule);
+  padding: 14px 12px 20px;
+  overflow-y: auto;
+}
+ul {
+  list-style: none;
+  padding: 0;
+  margin: 4px 0 16px;
+}
+button {
+  display: grid;
+  grid-template-columns: 12px 1fr auto;
+  gap: 0 8px;
+  width: 100%;
+  align-items: baseline;
+  padding: 3px 4px;
+  line-height: 1.3;
+}
+button:hover:enabled {
+  background: var(--celadon-wash);
+}
+button:disabled {
+  cursor: default;
+  opacity: 0.6;
+}
+.chosen {
+  background: var(--celadon-wash);
+  outline: 1px solid var(--celadon);
+}
+.paint small {
+  grid-column: 2 / 4;
+}
+i {
+  width: 10px;
+  height: 10px;
+}
+em {
+  font-style: italic;
+}
+small b {
+  font-weight: 400;
+}
 </style>

@@ -26,7 +26,15 @@ const materials = computed(() => commission.document!.catalogue.materials);
 const LEFT = 22;
 /** Room above the plan for the title, and between plan and front view. */
 const TOP = 64;
-const k = computed(() => Math.max(0.1, Math.min((width.value - 2 * LEFT) / vessel.value.innerMm.length, (height.value - TOP - 76) / (vessel.value.innerMm.width + vessel.value.innerMm.height))));
+const k = computed(() =>
+  Math.max(
+    0.1,
+    Math.min(
+      (width.value - 2 * LEFT) / vessel.value.innerMm.length,
+      (height.value - TOP - 76) / (vessel.value.innerMm.width + vessel.value.innerMm.height),
+    ),
+  ),
+);
 const X = (mm: number) => mm * k.value;
 const Y = (mm: number) => (vessel.value.innerMm.width - mm) * k.value;
 
@@ -48,12 +56,21 @@ function plantRegion(plant: Plant, region: [number, number][]): string | undefin
   const ids = new Set(option.value.plants.map((p) => p.id));
   let n = 1;
   while (ids.has(`P-${n}`)) n++;
-  const planting: Planting = { id: `P-${n}`, plant: plant.id, region, spacingMm: plant.spacingMm ?? SPACING[plant.habit ?? 'carpet'] ?? 30 };
+  const planting: Planting = {
+    id: `P-${n}`,
+    plant: plant.id,
+    region,
+    spacingMm: plant.spacingMm ?? SPACING[plant.habit ?? 'carpet'] ?? 30,
+  };
   commission.endStep();
   const fault = commission.tryEdit(`plant ${planting.id}`, (d) => ({
     ...d,
-    catalogue: d.catalogue.plants.some((p) => p.id === plant.id) ? d.catalogue : { ...d.catalogue, plants: [...d.catalogue.plants, plant] },
-    options: d.options.map((o) => (o.id === commission.optionId ? { ...o, plants: [...o.plants, planting] } : o)),
+    catalogue: d.catalogue.plants.some((p) => p.id === plant.id)
+      ? d.catalogue
+      : { ...d.catalogue, plants: [...d.catalogue.plants, plant] },
+    options: d.options.map((o) =>
+      o.id === commission.optionId ? { ...o, plants: [...o.plants, planting] } : o,
+    ),
   }));
   if (!fault) {
     chosen.value = planting.id;
@@ -62,14 +79,31 @@ function plantRegion(plant: Plant, region: [number, number][]): string | undefin
   return fault;
 }
 /** Distances between plugs to begin with, mm (common practice: dense 20 to 30, economical 40 to 50). */
-const SPACING: Record<string, number> = { carpet: 25, grass: 30, creeper: 35, rosette: 55, stem: 28, bulb: 60 };
+const SPACING: Record<string, number> = {
+  carpet: 25,
+  grass: 30,
+  creeper: 35,
+  rosette: 55,
+  stem: 28,
+  bulb: 60,
+};
 
 const shapes = computed(() =>
   option.value.plants.flatMap((p) => {
     const plant = plantOf(p.plant);
     if (!p.region || !plant) return [];
-    const spots = plugSpots(p.region, p.spacingMm ?? 30, 700).map(([x, y]) => `M${X(x).toFixed(1)} ${Y(y).toFixed(1)}h0`).join('');
-    return [{ id: p.id, name: plant.name, d: `M${p.region.map(([x, y]) => `${X(x)} ${Y(y)}`).join('L')}Z`, spots, colour: plant.colour ?? '#4f7f6b' }];
+    const spots = plugSpots(p.region, p.spacingMm ?? 30, 700)
+      .map(([x, y]) => `M${X(x).toFixed(1)} ${Y(y).toFixed(1)}h0`)
+      .join('');
+    return [
+      {
+        id: p.id,
+        name: plant.name,
+        d: `M${p.region.map(([x, y]) => `${X(x)} ${Y(y)}`).join('L')}Z`,
+        spots,
+        colour: plant.colour ?? '#4f7f6b',
+      },
+    ];
   }),
 );
 const measured = (id: string) => plan.value?.survey.plantings.find((p) => p.id === id);
@@ -77,14 +111,20 @@ const findingOf = (id: string) => plan.value?.findings.filter((n) => n.at.plant 
 const current = computed(() => option.value.plants.find((p) => p.id === chosen.value));
 
 const change = (id: string, key: string, part: Partial<Planting>) =>
-  commission.tryEditOption(`planting ${key} ${id}`, (o) => ({ ...o, plants: o.plants.map((p) => (p.id === id ? { ...p, ...part } : p)) }));
+  commission.tryEditOption(`planting ${key} ${id}`, (o) => ({
+    ...o,
+    plants: o.plants.map((p) => (p.id === id ? { ...p, ...part } : p)),
+  }));
 function remove(id: string): void {
   commission.endStep();
   commission.editOption(`unplant ${id}`, (o) => ({ ...o, plants: o.plants.filter((p) => p.id !== id) }));
 }
 const toFloor = (event: MouseEvent): [number, number] => {
   const box = area.value!.getBoundingClientRect();
-  return [(event.clientX - box.left - LEFT) / k.value, vessel.value.innerMm.width - (event.clientY - box.top - TOP) / k.value];
+  return [
+    (event.clientX - box.left - LEFT) / k.value,
+    vessel.value.innerMm.width - (event.clientY - box.top - TOP) / k.value,
+  ];
 };
 function begin(plant: Plant): void {
   brush.value = plant;
@@ -95,58 +135,193 @@ function begin(plant: Plant): void {
 
 <template>
   <div class="planting">
-    <div ref="area" class="area" :class="{ painting: brush }" tabindex="0" data-test="planting-plan" @click="brush && painting.corner(toFloor($event))" @mousemove="brush && painting.hover(toFloor($event))" @keydown="brush && painting.key($event, () => (brush = undefined))">
+    <div
+      ref="area"
+      class="area"
+      :class="{ painting: brush }"
+      tabindex="0"
+      data-test="planting-plan"
+      @click="brush && painting.corner(toFloor($event))"
+      @mousemove="brush && painting.hover(toFloor($event))"
+      @keydown="brush && painting.key($event, () => (brush = undefined))"
+    >
       <header>
         <h1>Planting</h1>
-        <p v-if="brush" class="alive">Click the corners of {{ brush.name }} on the plan; Enter or the first corner closes it, Esc leaves it.</p>
-        <p v-else class="quiet">{{ shapes.length }} regions from above; choose a plant on the right to paint another</p>
+        <p v-if="brush" class="alive">
+          Click the corners of {{ brush.name }} on the plan; Enter or the first corner closes it, Esc leaves
+          it.
+        </p>
+        <p v-else class="quiet">
+          {{ shapes.length }} regions from above; choose a plant on the right to paint another
+        </p>
         <p v-if="painting.fault.value" class="late">{{ painting.fault.value }}</p>
       </header>
       <svg v-if="plan && field" class="sheet" :width="width" :height="height">
         <g :transform="`translate(${LEFT} ${TOP})`">
-          <PlanViewDrawing :vessel="vessel" :option="option" :materials="materials" :field="field" :survey="plan.survey" :k="k">
-            <g v-for="s in shapes" :key="s.id" class="region" :class="{ chosen: s.id === chosen }" :data-region="s.id" @click="brush || (chosen = s.id)">
+          <PlanViewDrawing
+            :vessel="vessel"
+            :option="option"
+            :materials="materials"
+            :field="field"
+            :survey="plan.survey"
+            :k="k"
+          >
+            <g
+              v-for="s in shapes"
+              :key="s.id"
+              class="region"
+              :class="{ chosen: s.id === chosen }"
+              :data-region="s.id"
+              @click="brush || (chosen = s.id)"
+            >
               <path :d="s.d" :fill="s.colour" fill-opacity="0.5" :stroke="s.colour" />
               <path :d="s.spots" stroke="#f3f7ee" stroke-width="2.6" stroke-linecap="round" opacity="0.85" />
             </g>
           </PlanViewDrawing>
-          <path v-if="brush && painting.path.value.length" :d="`M${painting.path.value.map(([x, y]) => `${X(x)} ${Y(y)}`).join('L')}`" class="draft" />
-          <circle v-for="(p, i) in brush ? painting.corners.value : []" :key="i" :cx="X(p[0])" :cy="Y(p[1])" r="4" class="corner" />
+          <path
+            v-if="brush && painting.path.value.length"
+            :d="`M${painting.path.value.map(([x, y]) => `${X(x)} ${Y(y)}`).join('L')}`"
+            class="draft"
+          />
+          <circle
+            v-for="(p, i) in brush ? painting.corners.value : []"
+            :key="i"
+            :cx="X(p[0])"
+            :cy="Y(p[1])"
+            r="4"
+            class="corner"
+          />
           <text :x="X(vessel.innerMm.length)" :y="Y(0) + 18" text-anchor="end" class="note">front glass</text>
         </g>
         <g :transform="`translate(${LEFT} ${TOP + Y(0) + 44})`" pointer-events="none">
           <text class="caption" y="-10">From the front, grown half-way</text>
-          <FrontView :vessel="vessel" :option="option" :materials="materials" :field="field" :survey="plan.survey" :k="k" :plants="plants" />
+          <FrontView
+            :vessel="vessel"
+            :option="option"
+            :materials="materials"
+            :field="field"
+            :survey="plan.survey"
+            :k="k"
+            :plants="plants"
+          />
           <path :d="`M0 -4 V ${X(vessel.innerMm.height)} H ${X(vessel.innerMm.length)} V -4`" class="glass" />
         </g>
       </svg>
       <section v-if="current" class="card" data-test="planting-card" @click.stop>
-        <header><b><i>{{ plantOf(current.plant)?.name }}</i></b><span class="quiet">{{ current.id }}</span></header>
-        <FigureField v-if="current.region" label="plugs apart" kind="length" :value="current.spacingMm" :apply="(v) => change(current!.id, 'spacing', { spacingMm: v })" />
-        <FigureField v-else label="portions" kind="plain" :value="current.count" :apply="(v) => change(current!.id, 'count', { count: v })" />
-        <p v-if="measured(current.id)"><b class="fig">{{ f.said(measured(current.id)!.plugs, 'plug') }}</b><template v-if="current.region"> on {{ f.said(measured(current.id)!.netM2, 'm²', 3) }} along the slope</template></p>
-        <p v-if="measured(current.id)?.thinnest" class="quiet">thinnest soil {{ f.length(measured(current.id)!.thinnest!.mm) }}</p>
+        <header>
+          <b
+            ><i>{{ plantOf(current.plant)?.name }}</i></b
+          ><span class="quiet">{{ current.id }}</span>
+        </header>
+        <FigureField
+          v-if="current.region"
+          label="plugs apart"
+          kind="length"
+          :value="current.spacingMm"
+          :apply="(v) => change(current!.id, 'spacing', { spacingMm: v })"
+        />
+        <FigureField
+          v-else
+          label="portions"
+          kind="plain"
+          :value="current.count"
+          :apply="(v) => change(current!.id, 'count', { count: v })"
+        />
+        <p v-if="measured(current.id)">
+          <b class="fig">{{ f.said(measured(current.id)!.plugs, 'plug') }}</b
+          ><template v-if="current.region">
+            on {{ f.said(measured(current.id)!.netM2, 'm²', 3) }} along the slope</template
+          >
+        </p>
+        <p v-if="measured(current.id)?.thinnest" class="quiet">
+          thinnest soil {{ f.length(measured(current.id)!.thinnest!.mm) }}
+        </p>
         <p v-for="n in findingOf(current.id)" :key="n.id" class="late">{{ n.says }}</p>
         <button class="act" @click="remove(current.id)">Take away</button>
       </section>
     </div>
-    <PlantList :plants="plants" :option="option" :survey="plan?.survey" :brush="brush" :co2="commission.document!.brief.co2" @paint="begin" @choose="chosen = $event" />
+    <PlantList
+      :plants="plants"
+      :option="option"
+      :survey="plan?.survey"
+      :brush="brush"
+      :co2="commission.document!.brief.co2"
+      @paint="begin"
+      @choose="chosen = $event"
+    />
   </div>
 </template>
 
 <style scoped>
-.planting { display: flex; height: 100%; }
-.area { flex: 1; min-width: 0; position: relative; outline: none; }
-.area.painting { cursor: crosshair; }
-.area > header { position: absolute; left: 22px; top: 14px; display: flex; gap: 16px; align-items: baseline; z-index: 1; flex-wrap: wrap; }
-.sheet { position: absolute; inset: 0; }
-.region { cursor: pointer; }
-.chosen path:first-child { stroke: var(--ink); stroke-width: 2; }
-.draft { fill: #42715e44; stroke: var(--celadon); stroke-width: 2; stroke-dasharray: 5 3; }
-.corner { fill: var(--paper); stroke: var(--celadon); stroke-width: 2; }
-.caption { font: italic 15px var(--title); fill: var(--ink); }
-.glass { fill: none; stroke: var(--ink); stroke-width: 1.6; }
-.note { font: 400 12px var(--text); fill: var(--ink-2); }
-.card { position: absolute; right: 14px; bottom: 14px; width: 240px; background: var(--paper); border: 1px solid var(--celadon); padding: 10px 14px; }
-.card header { display: flex; justify-content: space-between; }
+.planting {
+  display: flex;
+  height: 100%;
+}
+.area {
+  flex: 1;
+  min-width: 0;
+  position: relative;
+  outline: none;
+}
+.area.painting {
+  cursor: crosshair;
+}
+.area > header {
+  position: absolute;
+  left: 22px;
+  top: 14px;
+  display: flex;
+  gap: 16px;
+  align-items: baseline;
+  z-index: 1;
+  flex-wrap: wrap;
+}
+.sheet {
+  position: absolute;
+  inset: 0;
+}
+.region {
+  cursor: pointer;
+}
+.chosen path:first-child {
+  stroke: var(--ink);
+  stroke-width: 2;
+}
+.draft {
+  fill: #42715e44;
+  stroke: var(--celadon);
+  stroke-width: 2;
+  stroke-dasharray: 5 3;
+}
+.corner {
+  fill: var(--paper);
+  stroke: var(--celadon);
+  stroke-width: 2;
+}
+.caption {
+  font: italic 15px var(--title);
+  fill: var(--ink);
+}
+.glass {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 1.6;
+}
+.note {
+  font: 400 12px var(--text);
+  fill: var(--ink-2);
+}
+.card {
+  position: absolute;
+  right: 14px;
+  bottom: 14px;
+  width: 240px;
+  background: var(--paper);
+  border: 1px solid var(--celadon);
+  padding: 10px 14px;
+}
+.card header {
+  display: flex;
+  justify-content: space-between;
+}
 </style>

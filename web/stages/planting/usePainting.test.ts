@@ -23,7 +23,13 @@ describe('painting a region', () => {
     painting.corner([300, 4]);
     painting.corner([598, 400]);
     painting.corner([6, 5]);
-    expect(regions).toEqual([[[0, 0], [300, 0], [600, 360]]]);
+    expect(regions).toEqual([
+      [
+        [0, 0],
+        [300, 0],
+        [600, 360],
+      ],
+    ]);
     expect(painting.corners.value).toEqual([]);
   });
 
@@ -42,7 +48,13 @@ describe('painting a region', () => {
 
   it('keeps the corners of a region that is refused', () => {
     const { painting } = paint('crosses itself');
-    for (const at of [[50, 50], [200, 200], [200, 50], [50, 200]] as [number, number][]) painting.corner(at);
+    for (const at of [
+      [50, 50],
+      [200, 200],
+      [200, 50],
+      [50, 200],
+    ] as [number, number][])
+      painting.corner(at);
     painting.close();
     expect(painting.fault.value).toBe('The region crosses itself.');
     expect(painting.corners.value).toHaveLength(4);

@@ -11,11 +11,16 @@ const WALL_MM = 8;
  * Painting a region corner by corner. `done` takes the finished ring and answers with what is wrong with it,
  * if anything; the corners then stay, so that they can be mended.
  */
-export function usePainting(on: { size: () => { length: number; width: number }; done: (region: Corner[]) => string | undefined }) {
+export function usePainting(on: {
+  size: () => { length: number; width: number };
+  done: (region: Corner[]) => string | undefined;
+}) {
   const corners = ref<Corner[]>([]);
   const pointer = ref<Corner>();
   const fault = ref('');
-  const path = computed(() => (pointer.value && corners.value.length ? [...corners.value, pointer.value] : corners.value));
+  const path = computed(() =>
+    pointer.value && corners.value.length ? [...corners.value, pointer.value] : corners.value,
+  );
 
   function begin(): void {
     corners.value = [];
@@ -54,5 +59,14 @@ export function usePainting(on: { size: () => { length: number; width: number };
     event.preventDefault();
   }
 
-  return { corners, path, fault, begin, corner, close, key, hover: (at: Corner) => (pointer.value = onFloor(at)) };
+  return {
+    corners,
+    path,
+    fault,
+    begin,
+    corner,
+    close,
+    key,
+    hover: (at: Corner) => (pointer.value = onFloor(at)),
+  };
 }

@@ -6,13 +6,26 @@ import { colourOf } from '../../bench/colour';
 import { shortDay } from '../../shell/days';
 import { money, useFigures } from '../../shell/figures';
 
-const props = defineProps<{ line: TakeOffLine; commission: Commission; orderBy?: string; late: boolean; open: boolean }>();
+const props = defineProps<{
+  line: TakeOffLine;
+  commission: Commission;
+  orderBy?: string;
+  late: boolean;
+  open: boolean;
+}>();
 defineEmits<{ toggle: [] }>();
 const f = useFigures();
 
 const material = computed(() => props.commission.catalogue.materials.find((m) => m.id === props.line.id));
 const plant = computed(() => props.commission.catalogue.plants.find((p) => p.id === props.line.id));
-const colour = computed(() => plant.value?.colour ?? (material.value && ['glue', 'fibre', 'mesh-bag', 'conditioner', 'pad', 'tie'].includes(material.value.kind) ? 'var(--clay-2)' : colourOf(material.value)));
+const colour = computed(
+  () =>
+    plant.value?.colour ??
+    (material.value &&
+    ['glue', 'fibre', 'mesh-bag', 'conditioner', 'pad', 'tie'].includes(material.value.kind)
+      ? 'var(--clay-2)'
+      : colourOf(material.value)),
+);
 const from = computed(() => {
   const packs = (plant.value ?? material.value)?.packs ?? [];
   const ids = new Set(props.line.packs.map((c) => packs.find((p) => p.id === c.pack)?.supplier));
@@ -31,20 +44,40 @@ const signed = (value: number, unit: string) => {
 <template>
   <tr class="line" :class="{ open }" :data-line="line.id" @click="$emit('toggle')">
     <td>
-      <button class="plain name" :aria-expanded="open" :title="open ? 'Close the workings' : 'Open the workings'"><i :style="{ background: colour }" /><em v-if="plant">{{ line.name }}</em><span v-else>{{ line.name }}</span></button>
+      <button
+        class="plain name"
+        :aria-expanded="open"
+        :title="open ? 'Close the workings' : 'Open the workings'"
+      >
+        <i :style="{ background: colour }" /><em v-if="plant">{{ line.name }}</em
+        ><span v-else>{{ line.name }}</span>
+      </button>
     </td>
-    <td class="right">{{ measured.text }} <span class="unit">{{ measured.unit }}</span></td>
-    <td class="right">{{ needed.text }} <span class="unit">{{ needed.unit }}</span></td>
-    <td class="packs"><b>{{ line.packWords || '–' }}</b></td>
+    <td class="right">
+      {{ measured.text }} <span class="unit">{{ measured.unit }}</span>
+    </td>
+    <td class="right">
+      {{ needed.text }} <span class="unit">{{ needed.unit }}</span>
+    </td>
+    <td class="packs">
+      <b>{{ line.packWords || '–' }}</b>
+    </td>
     <td>{{ from }}</td>
-    <td class="right" :class="{ late }">{{ orderBy ? shortDay(orderBy) : '' }}<template v-if="late">, too late</template></td>
+    <td class="right" :class="{ late }">
+      {{ orderBy ? shortDay(orderBy) : '' }}<template v-if="late">, too late</template>
+    </td>
     <td class="right">{{ money(line.priceMinor, commission.currency) }}</td>
   </tr>
   <tr v-if="open" class="workings" data-test="workings">
     <td colspan="7">
       <ol>
-        <li v-for="(w, i) in line.workings" :key="i" :class="{ last: i === line.workings.length - 1 && line.packs.length }">
-          <b>{{ signed(w.value, w.unit) }}</b><span>{{ w.step }}</span><small v-if="w.note" class="quiet">{{ w.note }}</small>
+        <li
+          v-for="(w, i) in line.workings"
+          :key="i"
+          :class="{ last: i === line.workings.length - 1 && line.packs.length }"
+        >
+          <b>{{ signed(w.value, w.unit) }}</b><span>{{ w.step }}</span
+          ><small v-if="w.note" class="quiet">{{ w.note }}</small>
         </li>
       </ol>
     </td>
@@ -52,19 +85,73 @@ const signed = (value: number, unit: string) => {
 </template>
 
 <style scoped>
-td { padding: 6px 8px 6px 0; border-bottom: 1px solid var(--rule); vertical-align: baseline; line-height: 1.35; }
-td.right { text-align: right; }
-.line { cursor: pointer; }
-.line:hover .name { color: var(--celadon); }
-.line.open td { background: var(--paper); border-bottom: 0; }
-.line.open .name { font-weight: 600; }
-.name { display: flex; gap: 9px; align-items: baseline; }
-.name i { width: 10px; height: 10px; flex: none; }
-.packs { white-space: nowrap; padding-left: 14px; }
-.workings td { background: var(--paper); padding: 4px 0 14px 19px; }
-ol { list-style: none; padding: 0; margin: 0; display: flex; flex-wrap: wrap; row-gap: 10px; }
-li { display: flex; flex-direction: column; padding: 0 11px; border-left: 1px solid var(--clay-2); max-width: 152px; font-size: 12.5px; line-height: 1.35; }
-li:first-child { border: 0; padding-left: 0; }
-li b { font-size: 15px; white-space: nowrap; }
-li.last b, li.last span { color: var(--celadon); }
+td {
+  padding: 6px 8px 6px 0;
+  border-bottom: 1px solid var(--rule);
+  vertical-align: baseline;
+  line-height: 1.35;
+}
+td.right {
+  text-align: right;
+}
+.line {
+  cursor: pointer;
+}
+.line:hover .name {
+  color: var(--celadon);
+}
+.line.open td {
+  background: var(--paper);
+  border-bottom: 0;
+}
+.line.open .name {
+  font-weight: 600;
+}
+.name {
+  display: flex;
+  gap: 9px;
+  align-items: baseline;
+}
+.name i {
+  width: 10px;
+  height: 10px;
+  flex: none;
+}
+.packs {
+  white-space: nowrap;
+  padding-left: 14px;
+}
+.workings td {
+  background: var(--paper);
+  padding: 4px 0 14px 19px;
+}
+ol {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+  display: flex;
+  flex-wrap: wrap;
+  row-gap: 10px;
+}
+li {
+  display: flex;
+  flex-direction: column;
+  padding: 0 11px;
+  border-left: 1px solid var(--clay-2);
+  max-width: 152px;
+  font-size: 12.5px;
+  line-height: 1.35;
+}
+li:first-child {
+  border: 0;
+  padding-left: 0;
+}
+li b {
+  font-size: 15px;
+  white-space: nowrap;
+}
+li.last b,
+li.last span {
+  color: var(--celadon);
+}
 </style>

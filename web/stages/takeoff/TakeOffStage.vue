@@ -14,7 +14,12 @@ const { plan } = useFrame();
 const f = useFigures();
 
 const doc = computed(() => commission.document!);
-const TITLES: Record<LineKind, string> = { substrate: 'Substrate', hardscape: 'Hardscape', plants: 'Plants', consumables: 'Consumables' };
+const TITLES: Record<LineKind, string> = {
+  substrate: 'Substrate',
+  hardscape: 'Hardscape',
+  plants: 'Plants',
+  consumables: 'Consumables',
+};
 
 interface Group {
   kind: LineKind;
@@ -44,38 +49,107 @@ function summary(kind: LineKind, lines: TakeOffLine[]): string {
       return 'what follows from joints, filler and litres';
   }
 }
-const packCount = computed(() => plan.value?.takeOff.lines.reduce((n, l) => n + l.packs.reduce((m, p) => m + p.count, 0), 0) ?? 0);
-const late = computed(() => new Set(plan.value?.order.findings.filter((x) => x.id === 'order.late').map((x) => x.at.line)));
+const packCount = computed(
+  () => plan.value?.takeOff.lines.reduce((n, l) => n + l.packs.reduce((m, p) => m + p.count, 0), 0) ?? 0,
+);
+const late = computed(
+  () => new Set(plan.value?.order.findings.filter((x) => x.id === 'order.late').map((x) => x.at.line)),
+);
 </script>
 
 <template>
   <div class="takeoff">
     <header>
       <h1>Take-off</h1>
-      <p v-if="plan" class="quiet">{{ plan.takeOff.lines.length }} lines, measured from the Bench as it is now</p>
+      <p v-if="plan" class="quiet">
+        {{ plan.takeOff.lines.length }} lines, measured from the Bench as it is now
+      </p>
       <a class="act csv" :href="api.file(commission.id, 'takeoff.csv', commission.optionId)">CSV</a>
       <router-link class="act" :to="`/c/${commission.id}/order`">Order {{ packCount }} packs →</router-link>
     </header>
     <table v-if="plan">
-      <thead><tr><th>Item</th><th class="right">Measured</th><th class="right">Needed</th><th class="packs">Packs</th><th>From</th><th class="right">Order by</th><th class="right">Price</th></tr></thead>
+      <thead>
+        <tr>
+          <th>Item</th>
+          <th class="right">Measured</th>
+          <th class="right">Needed</th>
+          <th class="packs">Packs</th>
+          <th>From</th>
+          <th class="right">Order by</th>
+          <th class="right">Price</th>
+        </tr>
+      </thead>
       <tbody v-for="g in groups" :key="g.kind">
-        <tr class="group"><td colspan="7"><h3>{{ g.title }}</h3> <span class="quiet">{{ g.says }}</span></td></tr>
-        <TakeOffRow v-for="l in g.lines" :key="l.id" :line="l" :commission="doc" :order-by="orderByOf(plan.order, l.id)" :late="late.has(l.id)" :open="openLine === l.id" @toggle="openLine = openLine === l.id ? undefined : l.id" />
+        <tr class="group">
+          <td colspan="7">
+            <h3>{{ g.title }}</h3>
+            <span class="quiet">{{ g.says }}</span>
+          </td>
+        </tr>
+        <TakeOffRow
+          v-for="l in g.lines"
+          :key="l.id"
+          :line="l"
+          :commission="doc"
+          :order-by="orderByOf(plan.order, l.id)"
+          :late="late.has(l.id)"
+          :open="openLine === l.id"
+          @toggle="openLine = openLine === l.id ? undefined : l.id"
+        />
       </tbody>
-      <tfoot><tr><td colspan="6" class="right">material, without labour</td><td class="right"><b class="fig">{{ money(plan.takeOff.totalMinor, doc.currency) }}</b></td></tr></tfoot>
+      <tfoot>
+        <tr>
+          <td colspan="6" class="right">material, without labour</td>
+          <td class="right">
+            <b class="fig">{{ money(plan.takeOff.totalMinor, doc.currency) }}</b>
+          </td>
+        </tr>
+      </tfoot>
     </table>
   </div>
 </template>
 
 <style scoped>
-.takeoff { padding: 16px 30px 40px; }
-header { display: flex; align-items: baseline; gap: 16px; }
-.csv { margin-left: auto; }
-table { width: 100%; border-collapse: collapse; margin-top: 10px; }
-th { text-align: left; font-weight: 400; font-size: 12px; color: var(--ink-2); padding: 6px 8px 8px 0; border-bottom: 1.5px solid var(--ink); }
-th.packs { padding-left: 14px; }
-th.right, td.right { text-align: right; }
-.group td { padding: 13px 0 5px; }
-.group h3 { display: inline; font-size: 17px; margin-right: 10px; }
-tfoot td { padding: 10px 0; }
+.takeoff {
+  padding: 16px 30px 40px;
+}
+header {
+  display: flex;
+  align-items: baseline;
+  gap: 16px;
+}
+.csv {
+  margin-left: auto;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+  margin-top: 10px;
+}
+th {
+  text-align: left;
+  font-weight: 400;
+  font-size: 12px;
+  color: var(--ink-2);
+  padding: 6px 8px 8px 0;
+  border-bottom: 1.5px solid var(--ink);
+}
+th.packs {
+  padding-left: 14px;
+}
+th.right,
+td.right {
+  text-align: right;
+}
+.group td {
+  padding: 13px 0 5px;
+}
+.group h3 {
+  display: inline;
+  font-size: 17px;
+  margin-right: 10px;
+}
+tfoot td {
+  padding: 10px 0;
+}
 </style>

@@ -34,22 +34,71 @@ const USUAL = [1.5, 2];
 
 <template>
   <div>
-    <p><b class="fig">{{ f.mass(survey.floorKg) }}</b>, {{ f.said(survey.floorKnPerM2, 'kN/m²', 1) }} under the base of {{ f.said(survey.masses.footprintM2, 'm²', 2) }}</p>
-    <svg :width="WIDTH" height="54" class="bar" role="img" aria-label="Load on the floor beside usual design loads">
-      <rect v-for="s in segments" :key="s.name" :x="s.x" y="20" :width="s.w" height="20" :fill="s.fill" stroke="var(--ash)" />
+    <p>
+      <b class="fig">{{ f.mass(survey.floorKg) }}</b
+      >, {{ f.said(survey.floorKnPerM2, 'kN/m²', 1) }} under the base of
+      {{ f.said(survey.masses.footprintM2, 'm²', 2) }}
+    </p>
+    <svg
+      :width="WIDTH"
+      height="54"
+      class="bar"
+      role="img"
+      aria-label="Load on the floor beside usual design loads"
+    >
+      <rect
+        v-for="s in segments"
+        :key="s.name"
+        :x="s.x"
+        y="20"
+        :width="s.w"
+        height="20"
+        :fill="s.fill"
+        stroke="var(--ash)"
+      />
       <path v-for="u in USUAL" :key="u" :d="`M${X(u)} 10 V46`" stroke="var(--ink)" stroke-dasharray="2 2" />
       <text :x="X(2) + 6" y="14">{{ f.us.value ? '31 to 42 psf' : '1.5 to 2.0 kN/m²' }}: homes</text>
       <text v-if="segments[0]" x="4" y="34" class="in">water {{ f.mass(segments[0].kg) }}</text>
     </svg>
-    <ul><li v-for="p in parts" :key="p.name"><i :style="{ background: p.fill }" />{{ p.name }} <b>{{ f.mass(p.kg) }}</b></li></ul>
-    <p class="quiet">Shown beside what rooms of homes are usually designed for (EN 1991-1-1, category A). Whether this floor carries it is for a structural engineer to say.</p>
+    <ul>
+      <li v-for="p in parts" :key="p.name">
+        <i :style="{ background: p.fill }" />{{ p.name }} <b>{{ f.mass(p.kg) }}</b>
+      </li>
+    </ul>
+    <p class="quiet">
+      Shown beside what rooms of homes are usually designed for (EN 1991-1-1, category A). Whether this floor
+      carries it is for a structural engineer to say.
+    </p>
   </div>
 </template>
 
 <style scoped>
-.bar { display: block; margin: 8px 0 0; overflow: visible; }
-text { font: 400 11px var(--text); fill: var(--ink-2); }
-.in { fill: #23211e; font-weight: 600; }
-ul { list-style: none; padding: 0; margin: 0 0 8px; display: flex; flex-wrap: wrap; gap: 2px 14px; font-size: 12px; }
-i { display: inline-block; width: 10px; height: 10px; margin-right: 5px; }
+.bar {
+  display: block;
+  margin: 8px 0 0;
+  overflow: visible;
+}
+text {
+  font: 400 11px var(--text);
+  fill: var(--ink-2);
+}
+.in {
+  fill: #23211e;
+  font-weight: 600;
+}
+ul {
+  list-style: none;
+  padding: 0;
+  margin: 0 0 8px;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 14px;
+  font-size: 12px;
+}
+i {
+  display: inline-block;
+  width: 10px;
+  height: 10px;
+  margin-right: 5px;
+}
 </style>

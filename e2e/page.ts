@@ -1,0 +1,78 @@
+import type { Page } from 'puppeteer-core';
+
+/** What a test asks of a page, in the words of a person who uses it. */
+export function onPage(page: Page, url: string) {
+  const read = (selector: string) => page.$eval(selector, (el) => (el as HTMLElement).innerText.trim());
+
+  return {
+    open: async (path: string) => {
+      await page.goto(`${url}${path}`, { waitUntil: 'load' });
+    },
+    /** Waits for something to be there and returns its words. */
+    words: async (selector: string) => {
+      await page.waitForSelector(selector);
+      return read(selector);
+    },
+    /** Waits until the words of something satisfy a test, and returns them. */
+    until: async (selector: string, test: (words: string) => boolean, ms = 15_000) => {
+      const end = Date.now() + ms;
+      let words = '';
+      while (Date.now() < end) {
+        words = await read(selector).catch(() => '');
+        if (test(words)) return words;
+        await new Promise((resolve) => setTimeout(resolve, 40));
+      }
+      throw new Error(`${selector} still says "${words.slice(0, 300)}"`);
+    },
+    /** Presses the mouse on something, moves it by so many pixels, lets go; `during` is asked before that. */
+    drag: async (selector: string, dx: number, dy: number, during?: () => Promise<void>) => {
+      const at = await middleOf(page, selector);
+      await page.mouse.move(at.x, at.y);
+      await page.mouse.down();
+      await page.mouse.move(at.x + dx / 2, at.y + dy / 2, { steps: 4 });
+      await page.mouse.move(at.x + dx, at.y + dy, { steps: 4 });
+      await during?.();
+      await page.mouse.up();
+    },
+    /** Types over what a field holds, and leaves it. */
+    type: async (selector: string, text: string) => {
+      await page.waitForSelector(`${selector} input, ${selector} textarea`);
+      await page.click(`${selector} input, ${selector} textarea`, { count: 3 });
+      await page.keyboard.type(text);
+      await page.keyboard.press('Tab');
+    },
+    clickText: async (within: string, text: string) => {
+      await page.waitForSelector(`${within} ::-p-text(${text})`);
+      await page.click(`${within} ::-p-text(${text})`);
+    },
+  };
+}
+
+/** A spot of an element where it is not covered: its middle, otherwise the first of a few around it. */
+async function middleOf(page: Page, selector: string): Promise<{ x: number; y: number }> {
+  const handle = await page.waitForSelector(selector);
+  const spot = await handle!.evaluate((el) => {
+    const box = el.getBoundingClientRect();
+    for (const [fx, fy] of [
+      [0.5, 0.5],
+      [0.4, 0.5],
+      [0.6, 0.5],
+      [0.5, 0.4],
+      [0.5, 0.65],
+      [0.35, 0.7],
+      [0.65, 0.7],
+    ]) {
+      const [x, y] = [box.x + fx * box.width, box.y + fy * box.height];
+      const hit = document.elementFromPoint(x, y);
+      if (hit && (el === hit || el.contains(hit))) return { x, y };
+    }
+    return undefined;
+  });
+  if (!spot) throw new Error(`${selector} is covered`);
+  return spot;
+}
+
+/** The first number in a text: "21.8 L" is 21.8. */
+export function figure(words: string): number {
+  return Number(/-?[\d,]*\.?\d+/.exec(words.replaceAll(',', ''))?.[0]);
+}

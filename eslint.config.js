@@ -1,0 +1,106 @@
+import eslintConfigPrettier from 'eslint-config-prettier';
+import vue from 'eslint-plugin-vue';
+import tseslint from 'typescript-eslint';
+
+/** Folders of core in the order of work: each may import those before it, never those after it. */
+const CORE = [
+  'units',
+  'calendar',
+  'geometry',
+  'commission',
+  'vessel',
+  'substrate',
+  'hardscape',
+  'planting',
+  'survey',
+  'takeoff',
+  'ordering',
+  'build',
+  'care',
+  'pipeline',
+];
+const STAGES = [
+  'brief',
+  'vessel',
+  'bench',
+  'planting',
+  'takeoff',
+  'order',
+  'build',
+  'handover',
+  'log',
+  'commissions',
+];
+
+/** No imports from these, wherever they stand in a path. */
+function forbid(files, groups, message) {
+  return {
+    files,
+    ignores: ['**/*.test.ts', 'core/testing/**'],
+    rules: { 'no-restricted-imports': ['error', { patterns: [{ group: groups, message }] }] },
+  };
+}
+
+const OUTSIDE_CORE = [
+  '**/server/**',
+  '**/web/**',
+  '**/cli/**',
+  '**/demo/**',
+  '**/e2e/**',
+  'node:*',
+  'vue',
+  'vue-*',
+  'express',
+  'd3-*',
+];
+
+export default tseslint.config(
+  { ignores: ['node_modules', 'dist', 'data', 'server/store/migrations'] },
+  ...tseslint.configs.recommended,
+  ...vue.configs['flat/recommended'],
+  { files: ['**/*.vue'], languageOptions: { parserOptions: { parser: tseslint.parser } } },
+  eslintConfigPrettier,
+  {
+    rules: {
+      '@typescript-eslint/no-unused-vars': [
+        'error',
+        { argsIgnorePattern: '^_', varsIgnorePattern: '^_', ignoreRestSiblings: true },
+      ],
+      '@typescript-eslint/no-non-null-assertion': 'off',
+      'vue/multi-word-component-names': 'error',
+      'vue/require-default-prop': 'off',
+      'vue/no-v-html': 'error',
+    },
+  },
+  {
+    files: ['**/*.test.ts', 'core/testing/**', 'e2e/**'],
+    rules: { '@typescript-eslint/no-explicit-any': 'off' },
+  },
+  { files: ['web/App.vue'], rules: { 'vue/multi-word-component-names': 'off' } },
+  ...CORE.map((folder, i) =>
+    forbid(
+      [`core/${folder}/**/*.ts`],
+      [...OUTSIDE_CORE, ...CORE.slice(i + 1).map((later) => `../${later}/*`)],
+      `core/${folder} imports only folders of core before it in the order of work.`,
+    ),
+  ),
+  forbid(['server/**/*.ts'], ['**/web/**', '**/cli/**'], 'The server imports core.'),
+  forbid(['cli/**/*.ts'], ['**/web/**', '**/server/**'], 'The terminal imports core.'),
+  forbid(
+    ['web/shell/**', 'web/bench/**', 'web/workers/**'],
+    ['**/server/**', '**/cli/**', '**/demo/**', '**/stages/**'],
+    'The shell and the drawing views know no stage.',
+  ),
+  ...STAGES.map((stage) =>
+    forbid(
+      [`web/stages/${stage}/**`],
+      [
+        '**/server/**',
+        '**/cli/**',
+        '**/demo/**',
+        ...STAGES.filter((s) => s !== stage).map((s) => `../${s}/*`),
+      ],
+      'A stage imports bench, shell and core, never another stage.',
+    ),
+  ),
+);

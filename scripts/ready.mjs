@@ -1,0 +1,90 @@
+/* What every start-up needs; nothing here but Node itself, since nothing may be installed yet. */
+import { spawn } from 'node:child_process';
+import { existsSync, readdirSync as readdir, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+export const root = fileURLToPath(new URL('..', import.meta.url));
+const onWindows = process.platform === 'win32';
+
+/** Runs a command to its end; its output is shown when it fails, or always when `loud`. */
+export function run(command, args, { loud = false, env = {} } = {}) {
+  return new Promise((resolve, reject) => {
+    const child = spawn(command, args, {
+      cwd: root,
+      env: { ...process.env, ...env },
+      stdio: loud ? 'inherit' : ['ignore', 'pipe', 'pipe'],
+      shell: onWindows,
+    });
+    let said = '';
+    child.stdout?.on('data', (d) => (said += d));
+    child.stderr?.on('data', (d) => (said += d));
+    child.on('error', reject);
+    child.on('close', (code) => {
+      if (code === 0) return resolve();
+      if (!loud) process.stderr.write(said);
+      reject(new Error(`${command} ${args.join(' ')} ended with ${code}`));
+    });
+  });
+}
+
+/** Refuses a Node that the packages cannot run on. */
+export function checkNode() {
+  const [major, minor] = process.versions.node.split('.').map(Number);
+  if (major > 20 || (major === 20 && minor >= 19)) return;
+  throw new Error(`Node ${process.versions.node} is too old: Utsuwa needs 20.19 or newer.`);
+}
+
+/** Installs what is missing: when there is nothing yet, or the lock file is newer than what is there. */
+export async function installed() {
+  checkNode();
+  const mark = join(root, 'node_modules', '.utsuwa-installed');
+  const lock = readFileSync(join(root, 'package-lock.json'), 'utf8');
+  if (existsSync(mark) && readFileSync(mark, 'utf8') === lock) return;
+  console.log('Installing packages, about a minute …');
+  await run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);
+  writeFileSync(mark, lock);
+}
+
+/** Builds the interface when a source is newer than the last build. */
+export async function built() {
+  const index = join(root, 'dist', 'web', 'index.html');
+  const since = existsSync(index) ? statSync(index).mtimeMs : 0;
+  if (since > newest(['web', 'core', 'index.html', 'vite.config.ts', 'package-lock.json'])) return;
+  console.log('Building the interface …');
+  await run(process.execPath, [
+    join(root, 'node_modules', 'vite', 'bin', 'vite.js'),
+    'build',
+    '--logLevel',
+    'error',
+  ]);
+}
+
+function newest(names) {
+  return Math.max(...names.map((name) => newestIn(join(root, name))));
+}
+
+function newestIn(path) {
+  const stat = statSync(path);
+  if (!stat.isDirectory()) return stat.mtimeMs;
+  return Math.max(stat.mtimeMs, ...readdir(path).map((name) => newestIn(join(path, name))));
+}
+
+/** Starts the server in this terminal; Ctrl-C reaches it and is waited for. */
+export function serve(args, env = {}) {
+  const child = spawn(process.execPath, ['--import', 'tsx', join('server', 'main.ts'), ...args], {
+    cwd: root,
+    env: { ...process.env, ...env },
+    stdio: 'inherit',
+  });
+  const pass = (signal) => child.kill(signal);
+  process.on('SIGINT', () => {});
+  process.on('SIGTERM', () => pass('SIGTERM'));
+  child.on('close', (code) => process.exit(code ?? 0));
+}
+
+/** Ends with one line and no stack. */
+export function failed(error) {
+  console.error(error instanceof Error ? error.message : String(error));
+  process.exit(1);
+}

@@ -1,0 +1,167 @@
+import ICAL from 'ical.js';
+import Papa from 'papaparse';
+import request from 'supertest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { example } from '../core/testing/scape';
+import { bench, type Bench } from './testing';
+
+let b: Bench;
+beforeAll(async () => {
+  b = await bench();
+});
+afterAll(() => b.close());
+
+const api = () => request(b.app);
+const create = async (change: (doc: ReturnType<typeof example>) => void = () => {}): Promise<string> => {
+  const doc = structuredClone(example('held-root'));
+  change(doc);
+  const { body } = await api().post('/api/commissions').send(doc).expect(201);
+  return body.id;
+};
+
+describe('commissions over the network', () => {
+  it('are created, read, saved, and come back as they were', async () => {
+    const id = await create();
+    const { body } = await api().get(`/api/commissions/${id}`).expect(200);
+    expect(body).toMatchObject({ revision: 1, document: { title: 'Held root' } });
+    const document = { ...body.document, title: 'Held root, again', later: { kept: [1, 2] } };
+    const saved = await api().put(`/api/commissions/${id}`).send({ revision: 1, document }).expect(200);
+    expect(saved.body.revision).toBe(2);
+    expect((await api().get(`/api/commissions/${id}`)).body.document).toEqual(document);
+  });
+
+  it('answers a stale save with 409 and both versions, and changes nothing', async () => {
+    const id = await create();
+    const { body } = await api().get(`/api/commissions/${id}`);
+    const mine = { ...body.document, title: 'mine' };
+    const theirs = { ...body.document, title: 'theirs' };
+    await api().put(`/api/commissions/${id}`).send({ revision: 1, document: theirs }).expect(200);
+    const answer = await api()
+      .put(`/api/commissions/${id}`)
+      .send({ revision: 1, document: mine })
+      .expect(409);
+    expect(answer.type).toBe('application/problem+json');
+    expect(answer.body).toMatchObject({
+      status: 409,
+      theirs: { revision: 2, document: { title: 'theirs' } },
+      yours: { revision: 1, document: { title: 'mine' } },
+    });
+    expect((await api().get(`/api/commissions/${id}`)).body.document.title).toBe('theirs');
+  });
+
+  it('takes only one of many saves that race on one revision', async () => {
+    const id = await create();
+    const { body } = await api().get(`/api/commissions/${id}`);
+    const answers = await Promise.all(
+      Array.from({ length: 12 }, (_, i) =>
+        api()
+          .put(`/api/commissions/${id}`)
+          .send({ revision: 1, document: { ...body.document, title: `save ${i}` } }),
+      ),
+    );
+    expect(answers.filter((a) => a.status === 200)).toHaveLength(1);
+    expect(answers.filter((a) => a.status === 409)).toHaveLength(11);
+  });
+
+  it('are searched, duplicated, removed and brought back', async () => {
+    const id = await create((d) => {
+      d.title = 'Zinnia House';
+      d.brief.client = { name: 'Ms 100% Quill', place: 'stair hall' };
+    });
+    const titles = async (q: string, removed = '0') =>
+      (await api().get('/api/commissions').query({ q, removed })).body.commissions.map((c: any) => c.title);
+    expect(await titles('zinnia')).toEqual(['Zinnia House']);
+    expect(await titles('quill HALL')).toEqual(['Zinnia House']);
+    expect(await titles('zinnia attic')).toEqual([]);
+    await api().post(`/api/commissions/${id}/duplicate`).expect(201);
+    expect(await titles('zinnia')).toEqual(['Zinnia House', 'Zinnia House, copy']);
+    await api().delete(`/api/commissions/${id}`).expect(200);
+    expect(await titles('zinnia')).toEqual(['Zinnia House, copy']);
+    expect(await titles('zinnia', '1')).toEqual(['Zinnia House']);
+    await api().post(`/api/commissions/${id}/restore`).expect(200);
+    expect(await titles('zinnia')).toHaveLength(2);
+  });
+
+  it('refuses bad documents with the path and what is allowed, and goes on', async () => {
+    const id = await create();
+    const { body } = await api().get(`/api/commissions/${id}`);
+    const spoilt = structuredClone(body.document);
+    spoilt.vessel.innerMm.height = -1;
+    const answer = await api()
+      .put(`/api/commissions/${id}`)
+      .send({ revision: 1, document: spoilt })
+      .expect(422);
+    expect(answer.body.faults).toEqual([
+      { path: 'vessel.innerMm.height', says: 'is -1, must be at least 20' },
+    ]);
+    expect(JSON.stringify(answer.body)).not.toMatch(/ at .*\.ts/);
+    await api().post('/api/commissions').send({ format: 'utsuwa.commission', version: 7 }).expect(422);
+    await api().post('/api/commissions').type('json').send('{ "format": ').expect(400);
+    await api().put(`/api/commissions/${id}`).send({ document: body.document }).expect(400);
+    await api().put('/api/commissions/none').send({ revision: 1, document: body.document }).expect(404);
+    await api().get('/api/nowhere').expect(404);
+    const whole = await api()
+      .post('/api/commissions/import')
+      .type('text')
+      .send('x'.repeat(21 * 1024 * 1024));
+    expect([whole.status, whole.body.title]).toEqual([
+      413,
+      '(document): is too large, must have at most 20 MB',
+    ]);
+    expect((await api().get(`/api/commissions/${id}`)).body).toMatchObject({
+      revision: 1,
+      document: body.document,
+    });
+  });
+
+  it('answers only its own pages and names', async () => {
+    await api().get('/api/health').set('Host', 'elsewhere.example').expect(421);
+    await api().post('/api/commissions').set('Origin', 'http://elsewhere.example').send({}).expect(403);
+  });
+});
+
+describe('files', () => {
+  it('exports a document that imports as the same', async () => {
+    const id = await create();
+    const file = await api().get(`/api/commissions/${id}/document.json`).expect(200);
+    expect(file.headers['content-disposition']).toContain('Held-root.json');
+    const copy = await api().post('/api/commissions/import').type('text').send(file.text).expect(201);
+    const { body } = await api().get(`/api/commissions/${copy.body.id}`);
+    expect(body.document).toEqual(JSON.parse(file.text));
+  });
+
+  it('writes the take-off as CSV that an independent reader reads, and defuses formulas', async () => {
+    const id = await create((d) => {
+      d.catalogue.materials[0].name = '=HYPERLINK("x")';
+      d.catalogue.materials[1].name = 'Slate, "split"\nplates';
+    });
+    const { text, type } = await api().get(`/api/commissions/${id}/takeoff.csv`).expect(200);
+    expect(type).toBe('text/csv');
+    expect(text.split('\r\n').length).toBeGreaterThan(5);
+    const rows = Papa.parse<Record<string, string>>(text.replace('\uFEFF', ''), { header: true }).data;
+    expect(rows[0]).toMatchObject({
+      item: `'=HYPERLINK("x")`,
+      packs: '2 × 9 L',
+      'order by': '2027-01-08',
+      'price GBP': '64.00',
+    });
+    expect(rows[1].item).toBe('Slate, "split"\nplates');
+  });
+
+  it('writes dates that an independent calendar reader reads', async () => {
+    const id = await create();
+    const { text } = await api().get(`/api/commissions/${id}/calendar.ics`).expect(200);
+    const events = new ICAL.Component(ICAL.parse(text))
+      .getAllSubcomponents('vevent')
+      .map((e) => new ICAL.Event(e));
+    const on = (day: string) => events.filter((e) => e.startDate.toString() === day).map((e) => e.summary);
+    expect(on('2027-01-08')).toEqual(['Order from Marl & Timber Yard · Held root']);
+    expect(on('2027-01-14')).toEqual(['Build day · Held root']);
+    expect(on('2027-01-15')).toEqual(['Change 32 L of water · Held root']);
+    expect(events.every((e) => e.startDate.isDate)).toBe(true);
+    expect(new Set(events.map((e) => e.uid)).size).toBe(events.length);
+    const care = await api().get(`/api/commissions/${id}/calendar.ics?part=care`);
+    expect(care.text).not.toContain('Order from');
+    await api().get(`/api/commissions/${id}/calendar.ics?option=z`).expect(404);
+  });
+});

@@ -1,0 +1,148 @@
+import request from 'supertest';
+import { describe, expect, it } from 'vitest';
+import { example } from '../core/testing/scape';
+import { dispatchOf } from './dispatch';
+import { SimulatedSuppliers, type Behaviour } from './stand-ins/supplier';
+import { createCommission } from './store/commissions';
+import { orderSent, ordersOf, releaseInterrupted } from './store/orders';
+import { SupplierUnreachable, type SupplierRequest } from './supplierLink';
+import { bench, PROMPT } from './testing';
+
+const REQUEST: SupplierRequest = {
+  reference: 'yard-1',
+  supplier: { id: 'yard', name: 'Marl & Timber Yard', days: ['tue', 'fri'], closed: ['2026-12-01'] },
+  studio: 'Fenwick Row Planted Interiors',
+  today: '2026-11-25',
+  wantedBy: null,
+  currency: 'GBP',
+  lines: [
+    { pack: 'soil-9', name: 'Soil', count: 3, priceMinor: 9600, leadDays: 4 },
+    { pack: 'slate-kg', name: 'Slate', count: 10, priceMinor: 4000, leadDays: 2 },
+  ],
+};
+const signal = () => AbortSignal.timeout(1000);
+const suppliers = (rest: Partial<Behaviour>) => new SimulatedSuppliers({ ...PROMPT, ...rest });
+
+describe('the simulated suppliers', () => {
+  it('deliver on one of their days after the lead time, not on a closed one', async () => {
+    const answer = await suppliers({ stock: { 'soil-9': 9, 'slate-kg': 99 } }).place(REQUEST, signal());
+    // Four days from Wednesday 25 November is the 29th; Tuesday 1 December is closed; then Friday the 4th.
+    expect(answer).toMatchObject({ deliveryDay: '2026-12-04', totalMinor: 13_600 });
+  });
+
+  it('give what is in stock, say what is not, and remember it', async () => {
+    const link = suppliers({ stock: { 'soil-9': 2, 'slate-kg': 30 } });
+    const first = await link.place(REQUEST, signal());
+    expect(first.lines[0]).toEqual({
+      pack: 'soil-9',
+      name: 'Soil',
+      asked: 3,
+      given: 2,
+      remark: 'only 2 in stock',
+    });
+    expect(first.totalMinor).toBe(6400 + 4000);
+    expect(await link.place(REQUEST, signal())).toBe(first);
+    const second = await link.place({ ...REQUEST, reference: 'yard-2' }, signal());
+    expect(second.lines.map((l) => l.given)).toEqual([0, 10]);
+  });
+
+  it('refuse, get lost and take too long', async () => {
+    await expect(
+      suppliers({ refusing: { yard: 'Account closed.' } }).place(REQUEST, signal()),
+    ).rejects.toThrow('Account closed.');
+    await expect(suppliers({ lostEvery: 1 }).place(REQUEST, signal())).rejects.toBeInstanceOf(
+      SupplierUnreachable,
+    );
+    const slow = suppliers({ latencyMs: [5000, 5000] });
+    await expect(slow.place(REQUEST, AbortSignal.timeout(20))).rejects.toThrow('too long');
+  });
+});
+
+describe('sending an order', () => {
+  async function sent(behaviour: Partial<Behaviour>) {
+    const b = await bench(behaviour);
+    const { id } = await createCommission(b.store, example('held-root'));
+    const send = () =>
+      request(b.app)
+        .post(`/api/commissions/${id}/orders`)
+        .send({ supplier: 'marl-timber', today: '2026-11-25' });
+    const list = async () => {
+      await b.dispatch.settled();
+      return (await request(b.app).get(`/api/commissions/${id}/orders`)).body.orders;
+    };
+    return { ...b, id, send, list };
+  }
+
+  it('brings a confirmation back, once, however often it is sent', async () => {
+    const b = await sent({ stock: { 'soil-9': 9, 'slate-kg': 9, 'branch-m': 1 } });
+    await b.send().expect(202);
+    const [order] = await b.list();
+    expect(order).toMatchObject({
+      state: 'confirmed',
+      supplier: 'marl-timber',
+      confirmation: { totalMinor: 6400 + 1200 + 4200 },
+    });
+    await b.send().expect(202);
+    expect(await b.list()).toEqual([order]);
+    await b.close();
+  });
+
+  it('tries again when it got lost, and then says so and keeps the reference', async () => {
+    const once = await sent({ lostEvery: 2 });
+    await once.send();
+    expect((await once.list())[0].state).not.toBe('unreachable');
+    await once.close();
+    const never = await sent({ lostEvery: 1 });
+    await never.send();
+    const [lost] = await never.list();
+    expect(lost).toMatchObject({ state: 'unreachable', reason: expect.stringContaining('Send it again') });
+    await never.send();
+    expect(await never.list()).toHaveLength(1);
+    await never.close();
+  });
+
+  it('shows a refusal, and an order in part', async () => {
+    const refused = await sent({ refusing: { 'marl-timber': 'Closed until spring.' } });
+    await refused.send();
+    expect((await refused.list())[0]).toMatchObject({ state: 'refused', reason: 'Closed until spring.' });
+    await refused.close();
+    const partly = await sent({ stock: { 'soil-9': 1, 'slate-kg': 9, 'branch-m': 1 } });
+    await partly.send();
+    expect((await partly.list())[0].state).toBe('partly');
+    await partly.close();
+  });
+
+  it('refuses a supplier that the order does not have', async () => {
+    const b = await sent({});
+    const ask = { supplier: 'nobody', today: '2026-11-25' };
+    await request(b.app).post(`/api/commissions/${b.id}/orders`).send(ask).expect(404);
+    await request(b.app)
+      .post(`/api/commissions/${b.id}/orders`)
+      .send({ supplier: 'marl-timber' })
+      .expect(400);
+    await b.close();
+  });
+
+  it('lets go of what was on its way when the server stopped', async () => {
+    const b = await bench();
+    const { id } = await createCommission(b.store, example('held-root'));
+    await orderSent(b.store, id, REQUEST);
+    expect((await ordersOf(b.store, id))[0].state).toBe('sending');
+    await releaseInterrupted(b.store);
+    expect((await ordersOf(b.store, id))[0]).toMatchObject({
+      state: 'unreachable',
+      reason: expect.stringContaining('stopped'),
+    });
+    await b.close();
+  });
+
+  it('gives up on a supplier that never answers', async () => {
+    const b = await bench();
+    const { id } = await createCommission(b.store, example('held-root'));
+    const dispatch = dispatchOf(b.store, suppliers({ latencyMs: [60_000, 60_000] }), 30);
+    await dispatch.send(id, REQUEST);
+    await dispatch.settled();
+    expect((await ordersOf(b.store, id))[0].reason).toMatch(/too long/);
+    await b.close();
+  });
+});

@@ -1,0 +1,65 @@
+import { mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { describe, expect, it } from 'vitest';
+import { seedDemo } from '../../demo/seed';
+import { example } from '../../core/testing/scape';
+import { createCommission, getCommission, listCommissions, saveCommission } from './commissions';
+import { openStore } from './store';
+import { readStudio } from './studio';
+
+async function inFolder(work: (folder: string) => Promise<void>): Promise<void> {
+  const folder = await mkdtemp(join(tmpdir(), 'utsuwa-store-'));
+  await work(folder);
+  await rm(folder, { recursive: true, force: true });
+}
+
+describe('the store', () => {
+  it('keeps what it has over a restart', () =>
+    inFolder(async (folder) => {
+      const store = await openStore(folder);
+      const { id } = await createCommission(store, example('held-root'));
+      await saveCommission(store, id, 1, { ...example('held-root'), title: 'kept' });
+      await store.close();
+      const again = await openStore(folder);
+      expect(await getCommission(again, id)).toMatchObject({
+        revision: 2,
+        title: 'kept',
+        buildDay: '2027-01-14',
+      });
+      await again.close();
+    }));
+
+  it('runs 200 writes beside 200 reads without one being refused', () =>
+    inFolder(async (folder) => {
+      const store = await openStore(folder);
+      const work = Array.from({ length: 200 }, (_, i) => [
+        createCommission(store, { ...example('level-cube'), title: `Cube ${i}` }),
+        listCommissions(store, { search: 'cube' }),
+      ]).flat();
+      await Promise.all<unknown>(work);
+      expect(await listCommissions(store, {})).toHaveLength(200);
+      await store.close();
+    }));
+
+  it('is filled with the demo once, and leaves alone what is there', () =>
+    inFolder(async (folder) => {
+      const store = await openStore(folder);
+      await seedDemo(store, '2026-11-25');
+      await seedDemo(store, '2026-11-26');
+      expect((await listCommissions(store, {})).map((c) => c.id).sort()).toEqual([
+        'demo-cliff',
+        'demo-cube',
+        'demo-valley',
+      ]);
+      const studio = await readStudio(store);
+      expect(studio.name).toBe('Fenwick Row Planted Interiors');
+      expect(studio.catalogue.suppliers.map((s) => s.name)).toEqual([
+        'Marl & Timber Yard',
+        'Glasshouse Nine',
+        'Brindle Dry Goods',
+      ]);
+      expect(studio.yard.length).toBeGreaterThan(10);
+      await store.close();
+    }));
+});

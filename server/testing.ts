@@ -1,0 +1,37 @@
+import { mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { Express } from 'express';
+import { createApp } from './app';
+import type { Dispatch } from './dispatch';
+import { SimulatedSuppliers, type Behaviour } from './stand-ins/supplier';
+import { openStore, type Store } from './store/store';
+
+export interface Bench {
+  app: Express;
+  store: Store;
+  dispatch: Dispatch;
+  close(): Promise<void>;
+}
+
+export const PROMPT: Behaviour = { latencyMs: [0, 1], lostEvery: 0, stock: {}, refusing: {} };
+
+/** A server with an empty database in a folder of its own, and suppliers that answer at once. */
+export async function bench(behaviour: Partial<Behaviour> = {}): Promise<Bench> {
+  const folder = await mkdtemp(join(tmpdir(), 'utsuwa-'));
+  const store = await openStore(folder);
+  const { app, dispatch } = createApp({
+    store,
+    suppliers: new SimulatedSuppliers({ ...PROMPT, ...behaviour }),
+  });
+  return {
+    app,
+    store,
+    dispatch,
+    close: async () => {
+      await dispatch.settled();
+      await store.close();
+      await rm(folder, { recursive: true, force: true });
+    },
+  };
+}
