@@ -34,12 +34,37 @@ export function onPage(page: Page, url: string) {
       await during?.();
       await page.mouse.up();
     },
+    /** Drags something onto the middle of something else. */
+    dragTo: async (selector: string, target: string) => {
+      const from = await middleOf(page, selector);
+      const box = (await (await page.waitForSelector(target))!.boundingBox())!;
+      await page.mouse.move(from.x, from.y);
+      await page.mouse.down();
+      await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2, { steps: 6 });
+      await page.mouse.up();
+    },
     /** Types over what a field holds, and leaves it. */
     type: async (selector: string, text: string) => {
       await page.waitForSelector(`${selector} input, ${selector} textarea`);
       await page.click(`${selector} input, ${selector} textarea`, { count: 3 });
       await page.keyboard.type(text);
       await page.keyboard.press('Tab');
+    },
+    /** Clicks something once it has come to rest. */
+    press: async (selector: string) => {
+      const handle = await page.waitForSelector(selector);
+      let before = '';
+      for (let now = 'x'; now !== before;) {
+        before = now;
+        await new Promise((resolve) => setTimeout(resolve, 80));
+        now = JSON.stringify(await handle!.boundingBox());
+      }
+      await page.click(selector);
+    },
+    /** Gives something the keyboard, a drawn piece too. */
+    focus: async (selector: string) => {
+      await page.waitForSelector(selector);
+      await page.$eval(selector, (el) => (el as SVGElement | HTMLElement).focus());
     },
     clickText: async (within: string, text: string) => {
       await page.waitForSelector(`${within} ::-p-text(${text})`);
@@ -52,6 +77,7 @@ export function onPage(page: Page, url: string) {
 async function middleOf(page: Page, selector: string): Promise<{ x: number; y: number }> {
   const handle = await page.waitForSelector(selector);
   const spot = await handle!.evaluate((el) => {
+    el.scrollIntoView({ block: 'nearest', inline: 'nearest' });
     const box = el.getBoundingClientRect();
     for (const [fx, fy] of [
       [0.5, 0.5],

@@ -25,10 +25,11 @@ export interface Columns {
   columnMm2: number;
 }
 
-/** Columns along the longer side: at 96 the cap of a half-buried stone is right to about 0.1 %. */
-const COLUMNS_ALONG = 96;
-/** Never coarser than this, so that thin limbs are met. */
-const COARSEST_MM = 2.5;
+/** Columns along the longer side: at 64 the cap of a buried stone is right to about 0.2 %. */
+const COLUMNS_ALONG = 64;
+/** Never coarser than this, mm; limbs of a root, whose volume the columns themselves give, finer still. */
+const COARSEST_MM = 4;
+const COARSEST_LIMBS_MM = 2;
 const MOST_ALONG = 400;
 
 /** Cuts a shape, tilted and turned, into columns. A mesh of overlapping shells counts as their union. */
@@ -41,7 +42,9 @@ export function columnsOf(
   const extent = extentOf(shape, matrix);
   const width = extent.hi[0] - extent.lo[0];
   const depth = extent.hi[1] - extent.lo[1];
-  const wanted = Math.min(COARSEST_MM, Math.max(width, depth) / COLUMNS_ALONG);
+  const exact = exactVolumeMm3(shape);
+  const coarsest = exact === undefined ? COARSEST_LIMBS_MM : COARSEST_MM;
+  const wanted = Math.min(coarsest, Math.max(width, depth) / COLUMNS_ALONG);
   const step = Math.max(wanted, Math.max(width, depth) / MOST_ALONG);
   const columns = Math.max(4, Math.ceil(width / step));
   const rows = Math.max(4, Math.ceil(depth / step));
@@ -55,7 +58,7 @@ export function columnsOf(
   let sum = 0;
   for (let k = 0; k < spans.lo.length; k++) sum += spans.hi[k] - spans.lo[k];
   const counted = sum * dxMm * dyMm;
-  const volumeMm3 = exactVolumeMm3(shape) ?? counted;
+  const volumeMm3 = exact ?? counted;
   return { ...grid, ...spans, extent, volumeMm3, columnMm2: sum > 0 ? volumeMm3 / sum : 0 };
 }
 

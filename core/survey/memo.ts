@@ -17,6 +17,7 @@ export interface Slot<T> {
 export interface SurveyMemo {
   field: Slot<BedField>;
   layers: Slot<LayerSurvey[]>;
+  open: Slot<{ water: number; air: number }>;
   columns: WeakMap<Shape, Map<string, Columns>>;
   displaced: Map<string, Slot<Displaced>>;
   areas: Map<string, Slot<unknown>>;
@@ -27,6 +28,7 @@ export function newMemo(): SurveyMemo {
   return {
     field: {},
     layers: {},
+    open: {},
     columns: new WeakMap(),
     displaced: new Map(),
     areas: new Map(),

@@ -87,7 +87,7 @@ export function survey(commission: Commission, ask: SurveyAsk = {}): Survey {
   const pieces = surveyPieces(input);
   const waterLineL = litresToHeight(vessel, vessel.waterLineMm);
   const brimL = litresToHeight(vessel, vessel.innerMm.height);
-  const open = openMm3(field, vessel);
+  const open = remembered(memo.open, [field, vessel.waterLineMm], () => openMm3(field, vessel));
   const freeWaterL = (open.water - sum(displaced, (d) => d.ownInFreeWater)) / MM3_PER_L;
   const airL = (open.air - sum(displaced, (d) => d.ownInAir)) / MM3_PER_L;
   const bedL = nettoLayers.reduce((total, l) => total + l.volumeL, 0);

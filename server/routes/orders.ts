@@ -22,14 +22,13 @@ const sendAsk = z.object({
 /** Orders sent to suppliers and what came back. */
 export function orderRoutes(store: Store, dispatch: Dispatch): Router {
   const routes = Router({ mergeParams: true });
-  routes.use(json({ limit: '100kb' }));
-
   routes.get('/:id/orders', async (req, res) => {
     await existing(store, req.params.id);
     res.json({ orders: await ordersOf(store, req.params.id) });
   });
 
-  routes.post('/:id/orders', async (req, res) => {
+  // Only here: this router also sees saves on their way to the next, and they are larger.
+  routes.post('/:id/orders', json({ limit: '100kb' }), async (req, res) => {
     const ask = sendAsk.safeParse(req.body);
     if (!ask.success) throw new Problem(400, 'An order needs a supplier, and the day it is sent on.');
     const row = await existing(store, req.params.id);

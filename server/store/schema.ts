@@ -18,11 +18,12 @@ export const commissions = sqliteTable(
     /** Title, client and place in lower case, for the search. */
     searched: text('searched').notNull(),
     revision: integer('revision').notNull(),
-    document: text('document', { mode: 'json' }).$type<Commission>().notNull(),
     createdAt: text('created_at').notNull(),
     updatedAt: text('updated_at').notNull(),
     /** When it was removed; brought back by clearing it. */
     removedAt: text('removed_at'),
+    /** Last: a list that does not ask for it then never reads past the small columns. */
+    document: text('document', { mode: 'json' }).$type<Commission>().notNull(),
   },
   (t) => [index('commissions_build_day').on(t.removedAt, t.buildDay)],
 );

@@ -37,7 +37,9 @@ const props = defineProps<{
 const canvas = ref<HTMLCanvasElement>();
 const failed = ref(false);
 let renderer: WebGLRenderer | undefined;
-let waiting = 0;
+let waiting: ReturnType<typeof setTimeout> | undefined;
+/** The perspective follows when a drag pauses: the three measured views come first. */
+const PAUSE_MS = 140;
 
 /** A seat in front and a little left, at this distance and above the tank's middle, in tank lengths. */
 const SEAT = { left: 0.42, away: 1.42, above: 0.4 };
@@ -111,7 +113,6 @@ function glass(): LineSegments {
 }
 
 function render(): void {
-  waiting = 0;
   if (!renderer) return;
   const { length, width, height } = props.vessel.innerMm;
   const camera = new PerspectiveCamera(38, 1, 10, 20_000);
@@ -130,9 +131,9 @@ function render(): void {
   });
 }
 
-/** At most one picture a frame. */
 function soon(): void {
-  if (waiting === 0) waiting = requestAnimationFrame(render);
+  clearTimeout(waiting);
+  waiting = setTimeout(render, PAUSE_MS);
 }
 
 onMounted(() => {
@@ -151,7 +152,7 @@ onMounted(() => {
 });
 watch(() => [props.option, props.field, props.survey, props.size], soon);
 onBeforeUnmount(() => {
-  cancelAnimationFrame(waiting);
+  clearTimeout(waiting);
   renderer?.dispose();
 });
 </script>

@@ -25,7 +25,7 @@ const saved = computed(() => {
     unsaved: 'not saved yet',
     saving: 'saving',
     offline: 'server away, kept here',
-    refused: 'not saved: see the field',
+    refused: `not saved: ${commission.message}`,
     conflict: 'two versions',
   }[commission.state];
 });

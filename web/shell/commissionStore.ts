@@ -1,3 +1,4 @@
+import equal from 'fast-deep-equal';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import type { Fault } from '../../core/commission/fault';
@@ -37,6 +38,8 @@ export const useCommission = defineStore('commission', () => {
   let draftTimer: ReturnType<typeof setTimeout> | undefined;
   let lastStep = { key: '', at: 0 };
   let sending = false;
+  /** While a hand drags: whether its first change has been noted as a step yet. */
+  let gesture: 'none' | 'begun' | 'noted' = 'none';
 
   const option = computed(() => document.value?.options.find((o) => o.id === optionId.value));
 
@@ -51,10 +54,14 @@ export const useCommission = defineStore('commission', () => {
     faults.value = [];
     state.value = 'saved';
     const ofToday = draft?.day === today();
-    const sameRevision = draft?.revision === stored.revision;
+    // What the server has may be our own save whose answer never came: the page was left meanwhile.
+    const sameRevision =
+      draft !== undefined &&
+      (draft.revision === stored.revision ||
+        (draft.open && [...draft.past].reverse().some((mine) => sameAs(mine, stored.document))));
     past.value = draft && ofToday && (sameRevision || draft.open) ? draft.past : [];
     future.value = draft && ofToday && sameRevision ? draft.future : [];
-    const restored = draft?.open && JSON.stringify(draft.document) !== JSON.stringify(stored.document);
+    const restored = draft?.open && !sameAs(draft.document, stored.document);
     document.value = restored ? draft.document : stored.document;
     optionId.value = document.value.chosen;
     if (!restored) return;
@@ -69,10 +76,7 @@ export const useCommission = defineStore('commission', () => {
     if (!before) return;
     const next = change(before);
     if (next === before) return;
-    const now = Date.now();
-    if (key !== lastStep.key || now - lastStep.at > SAME_STEP_MS)
-      past.value = [...past.value, before].slice(-MOST_STEPS);
-    lastStep = { key, at: now };
+    if (beginsStep(key)) past.value = [...past.value, before].slice(-MOST_STEPS);
     future.value = [];
     document.value = next;
     changed();
@@ -95,8 +99,24 @@ export const useCommission = defineStore('commission', () => {
     return tryEdit(key, withOption(optionId.value, change));
   }
 
-  /** The next step is one of its own, even of the same gesture. */
+  function beginsStep(key: string): boolean {
+    const now = Date.now();
+    const same = key === lastStep.key && now - lastStep.at <= SAME_STEP_MS;
+    lastStep = { key, at: now };
+    if (gesture === 'none') return !same;
+    const first = gesture === 'begun';
+    gesture = 'noted';
+    return first;
+  }
+
+  /** Everything until `endStep` is one step, whatever it changes: a drag that moves and buries. */
+  function beginStep(): void {
+    gesture = 'begun';
+  }
+
+  /** The next change is a step of its own. */
   function endStep(): void {
+    gesture = 'none';
     lastStep = { key: '', at: 0 };
   }
 
@@ -174,10 +194,9 @@ export const useCommission = defineStore('commission', () => {
     if (error instanceof ApiProblem && error.status === 409 && error.body.theirs) {
       const stored = error.body.theirs;
       // Our own save had arrived, only its answer was lost.
-      if (JSON.stringify(stored.document) === JSON.stringify(sent))
-        confirmed(stored.revision, stored.updatedAt, sent);
+      if (sameAs(sent, stored.document)) confirmed(stored.revision, stored.updatedAt, sent);
       else meet(stored);
-    } else if (error instanceof ApiProblem && error.status === 422) {
+    } else if (error instanceof ApiProblem && error.status >= 400 && error.status < 500) {
       faults.value = error.body.faults ?? [];
       state.value = 'refused';
     } else {
@@ -238,6 +257,7 @@ export const useCommission = defineStore('commission', () => {
     tryEdit,
     editOption,
     tryEditOption,
+    beginStep,
     endStep,
     undo,
     redo,
@@ -246,6 +266,11 @@ export const useCommission = defineStore('commission', () => {
     keep,
   };
 });
+
+/** Whether a document of ours is what the server keeps, which knows no undefined fields and no order of them. */
+function sameAs(ours: Commission, kept: Commission): boolean {
+  return equal(JSON.parse(JSON.stringify(ours)), kept);
+}
 
 function withOption(
   optionId: string,

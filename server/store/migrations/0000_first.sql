@@ -10,10 +10,10 @@ CREATE TABLE `commissions` (
 	`water_line_mm` real NOT NULL,
 	`searched` text NOT NULL,
 	`revision` integer NOT NULL,
-	`document` text NOT NULL,
 	`created_at` text NOT NULL,
 	`updated_at` text NOT NULL,
-	`removed_at` text
+	`removed_at` text,
+	`document` text NOT NULL
 );
 --> statement-breakpoint
 CREATE INDEX `commissions_build_day` ON `commissions` (`removed_at`,`build_day`);--> statement-breakpoint

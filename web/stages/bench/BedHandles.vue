@@ -125,7 +125,7 @@ const drag = usePointerDrag<{ layer: Layer; grip: Grip }>({
   start: (event) => {
     const key = (event.currentTarget as Element).getAttribute('data-grip');
     const grip = grips.value.find((g) => g.key === key);
-    commission.endStep();
+    if (grip) commission.beginStep();
     return grip && layer.value ? { layer: layer.value, grip } : undefined;
   },
   move: ({ layer: from, grip }, { dx, dy }) =>

@@ -58,7 +58,7 @@ const drag = usePointerDrag<{ piece: Piece; view: 'front' | 'above'; lifted: num
     const found = option.value.pieces.find((p) => p.id === id);
     if (!found) return undefined;
     selectedPiece.value = found.id;
-    commission.endStep();
+    commission.beginStep();
     return { piece: found, view: target!.hasAttribute('data-piece') ? 'front' : 'above', lifted: 0 };
   },
   move: (from, { dx, dy }) => {
@@ -265,15 +265,6 @@ const doc = toRef(commission, 'document');
           :size="sheet.seat.h"
         />
       </div>
-      <PieceInspector
-        v-if="piece && ready"
-        :piece="piece"
-        :option="option"
-        :sheet="sheet"
-        :survey="plan!.survey"
-        @remove="edit.remove(piece.id)"
-        @pointerdown.stop
-      />
       <p class="sr" aria-live="polite">{{ said }}</p>
     </div>
     <BenchTray
@@ -285,11 +276,13 @@ const doc = toRef(commission, 'document');
       @take="take"
       @drop-piece="dropped"
     />
+    <PieceInspector v-if="piece && ready" :piece="piece" :option="option" :survey="plan!.survey" />
   </div>
 </template>
 
 <style scoped>
 .bench {
+  position: relative;
   display: flex;
   flex-direction: column;
   height: 100%;

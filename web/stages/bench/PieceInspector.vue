@@ -1,38 +1,21 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Option, Piece } from '../../../core/commission/schema';
-import type { Sheet } from '../../bench/sheet';
-import { facetsOf } from '../../bench/facets';
 import { useBenchEdit } from '../../bench/useBenchEdit';
 import { useFigures } from '../../shell/figures';
 import FigureField from '../../shell/FigureField.vue';
 import type { PlanView } from '../../workers/planWorker';
 
-/** Typed values of the selected piece, beside it on the plan. */
-const props = defineProps<{ piece: Piece; option: Option; sheet: Sheet; survey: PlanView['survey'] }>();
-defineEmits<{ remove: [] }>();
+/** Typed values of the selected piece, in the tray below the plan, where they hide nothing. */
+const props = defineProps<{ piece: Piece; option: Option; survey: PlanView['survey'] }>();
 const edit = useBenchEdit();
 const f = useFigures();
 
-const WIDTH = 216;
-const HEIGHT = 214;
-const place = computed(() => {
-  const { k, plan } = props.sheet;
-  const [x0, , x1] = facetsOf(props.piece.shape, props.piece.turnDeg, props.piece.tiltDeg, 'above').box;
-  const right = plan.x + (props.piece.at[0] + x1) * k + 14;
-  const left = right + WIDTH > props.sheet.width ? plan.x + (props.piece.at[0] + x0) * k - WIDTH - 14 : right;
-  const top = plan.y + plan.h - props.piece.at[1] * k - HEIGHT / 2;
-  return {
-    left: `${Math.max(4, left)}px`,
-    top: `${Math.min(Math.max(top, 8), props.sheet.height - HEIGHT - 4)}px`,
-  };
-});
 const surveyed = computed(() => props.survey.pieces.find((p) => p.id === props.piece.id));
-const partner = computed(() =>
-  props.option.joints
-    .find((j) => j.pieces.includes(props.piece.id))
-    ?.pieces.find((id) => id !== props.piece.id),
-);
+const partner = computed(() => {
+  const joint = props.option.joints.find((j) => j.pieces.includes(props.piece.id));
+  return joint?.pieces.find((id) => id !== props.piece.id);
+});
 const others = computed(() => props.option.pieces.filter((p) => p.id !== props.piece.id).map((p) => p.id));
 
 const STANDS = [
@@ -41,116 +24,130 @@ const STANDS = [
   { value: 'at', title: 'held at a height' },
   { value: 'on', title: 'resting on another' },
 ];
+
+/** The figure that belongs to the way it stands; a piece resting on another has none. */
+const standing = computed(
+  (): { label: string; value: number; of: (mm: number) => Piece['stand'] } | undefined => {
+    const { stand } = props.piece;
+    if (stand.kind === 'bed')
+      return { label: 'buried', value: stand.buryMm, of: (buryMm) => ({ kind: 'bed', buryMm }) };
+    if (stand.kind === 'at')
+      return { label: 'lowest point', value: stand.zMm, of: (zMm) => ({ kind: 'at', zMm }) };
+    if (stand.kind === 'floor')
+      return { label: 'pad', value: stand.padMm ?? 0, of: (padMm) => ({ kind: 'floor', padMm }) };
+    return undefined;
+  },
+);
+
+const change = (key: string, part: (p: Piece) => Partial<Piece>) =>
+  edit.tryPiece(props.piece.id, key, (p) => ({ ...p, ...part(p) }));
+const setX = (mm: number | undefined) => change('typed x', (p) => ({ at: [mm!, p.at[1]] }));
+const setY = (mm: number | undefined) => change('typed y', (p) => ({ at: [p.at[0], mm!] }));
+const setTurn = (deg: number | undefined) => change('typed turn', () => ({ turnDeg: deg! }));
+const setStanding = (mm: number | undefined) =>
+  change('typed stand', () => ({ stand: standing.value!.of(mm!) }));
+const setRest = (piece: string) => change('rest', () => ({ stand: { kind: 'on', piece } }));
+
 function standAs(kind: string): void {
-  const stand = {
-    bed: { kind: 'bed' as const, buryMm: 20 },
-    floor: { kind: 'floor' as const, padMm: 5 },
-    at: { kind: 'at' as const, zMm: Math.round(surveyed.value?.bottomMm ?? 100) },
-    on: { kind: 'on' as const, piece: partner.value ?? others.value[0] ?? '' },
-  }[kind];
-  if (stand) edit.tryPiece(props.piece.id, 'stand', (p) => ({ ...p, stand }));
+  const stands: Record<string, Piece['stand']> = {
+    bed: { kind: 'bed', buryMm: 20 },
+    floor: { kind: 'floor', padMm: 5 },
+    at: { kind: 'at', zMm: Math.round(surveyed.value?.bottomMm ?? 100) },
+    on: { kind: 'on', piece: partner.value ?? others.value[0] ?? '' },
+  };
+  change('stand', () => ({ stand: stands[kind] }));
 }
-const setAt = (i: 0 | 1) => (mm: number | undefined) =>
-  edit.tryPiece(props.piece.id, 'typed at', (p) => ({ ...p, at: i === 0 ? [mm!, p.at[1]] : [p.at[0], mm!] }));
+
+function glueTo(id: string | null): void {
+  if (partner.value) edit.join(props.piece.id, partner.value);
+  if (id) edit.join(props.piece.id, id);
+}
 </script>
 
 <template>
-  <section class="inspector" :style="place" :aria-label="`Piece ${piece.id}`" data-test="inspector">
+  <section class="inspector" :aria-label="`Piece ${piece.id}`" data-test="inspector">
     <header>
-      <b>{{ piece.id }}</b
-      ><span v-if="surveyed" class="quiet"
+      <b>{{ piece.id }}</b>
+      <span v-if="surveyed" class="quiet"
         >{{ f.mass(surveyed.massKg) }}, {{ f.volume(surveyed.volumeL, 2) }}</span
       >
+      <button class="act off" @click="edit.remove(piece.id)">Take off</button>
     </header>
     <div class="fields">
-      <FigureField label="from left" kind="length" :value="piece.at[0]" :apply="setAt(0)" />
-      <FigureField label="from front" kind="length" :value="piece.at[1]" :apply="setAt(1)" />
+      <FigureField label="from left" kind="length" :value="piece.at[0]" :apply="setX" />
+      <FigureField label="from front" kind="length" :value="piece.at[1]" :apply="setY" />
+      <FigureField label="turned" kind="degrees" :value="piece.turnDeg" :apply="setTurn" />
       <FigureField
-        label="turned"
-        kind="degrees"
-        :value="piece.turnDeg"
-        :apply="(v) => edit.tryPiece(piece.id, 'typed turn', (p) => ({ ...p, turnDeg: v! }))"
-      />
-      <FigureField
-        v-if="piece.stand.kind === 'bed'"
-        label="buried"
+        v-if="standing"
+        :label="standing.label"
         kind="length"
-        :value="piece.stand.buryMm"
-        :apply="
-          (v) => edit.tryPiece(piece.id, 'typed bury', (p) => ({ ...p, stand: { kind: 'bed', buryMm: v! } }))
-        "
-      />
-      <FigureField
-        v-else-if="piece.stand.kind === 'at'"
-        label="lowest point"
-        kind="length"
-        :value="piece.stand.zMm"
-        :apply="
-          (v) => edit.tryPiece(piece.id, 'typed height', (p) => ({ ...p, stand: { kind: 'at', zMm: v! } }))
-        "
-      />
-      <FigureField
-        v-else-if="piece.stand.kind === 'floor'"
-        label="pad"
-        kind="length"
-        :value="piece.stand.padMm ?? 0"
-        :apply="
-          (v) => edit.tryPiece(piece.id, 'typed pad', (p) => ({ ...p, stand: { kind: 'floor', padMm: v! } }))
-        "
+        :value="standing.value"
+        :apply="setStanding"
       />
       <v-select
-        v-else
+        v-else-if="piece.stand.kind === 'on'"
         label="resting on"
         :items="others"
         :model-value="piece.stand.piece"
-        @update:model-value="
-          (id) => edit.tryPiece(piece.id, 'on', (p) => ({ ...p, stand: { kind: 'on', piece: id } }))
-        "
+        @update:model-value="setRest"
+      />
+      <v-select
+        class="wide"
+        label="stands"
+        :items="STANDS"
+        :model-value="piece.stand.kind"
+        @update:model-value="standAs"
+      />
+      <v-select
+        class="wide"
+        label="glued to"
+        :items="others"
+        :model-value="partner"
+        clearable
+        @update:model-value="glueTo"
       />
     </div>
-    <v-select label="stands" :items="STANDS" :model-value="piece.stand.kind" @update:model-value="standAs" />
-    <v-select
-      label="glued to"
-      :items="others"
-      :model-value="partner"
-      clearable
-      @update:model-value="
-        (id) => {
-          if (partner) edit.join(piece.id, partner);
-          if (id) edit.join(piece.id, id);
-        }
-      "
-    />
-    <button class="act off" @click="$emit('remove')">Take off the bench</button>
   </section>
 </template>
 
 <style scoped>
 .inspector {
   position: absolute;
-  width: 216px;
+  right: 0;
+  bottom: 0;
+  height: 116px;
+  width: min(600px, 78%);
   background: var(--paper);
-  border: 1px solid var(--celadon);
-  padding: 8px 12px 4px;
+  border-left: 2px solid var(--celadon);
+  border-top: 1px solid var(--rule);
+  padding: 2px 16px;
+  display: grid;
+  grid-template-columns: 104px 1fr;
+  gap: 0 14px;
   z-index: 2;
-  box-shadow: 0 3px 14px #23211e26;
 }
 header {
   display: flex;
-  justify-content: space-between;
-  align-items: baseline;
+  flex-direction: column;
+  align-items: flex-start;
+  padding-top: 9px;
+  line-height: 1.35;
 }
 header b {
-  font: 600 14px var(--text);
+  font: 600 16px var(--text);
 }
 .fields {
   display: grid;
-  grid-template-columns: 1fr 1fr;
-  column-gap: 14px;
+  grid-template-columns: repeat(4, 1fr);
+  column-gap: 16px;
+  align-items: start;
+  align-content: start;
+}
+.wide {
+  grid-column: span 2;
 }
 .off {
   color: var(--ink-2);
   font-weight: 400;
-  padding: 5px 0;
 }
 </style>

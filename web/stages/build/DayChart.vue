@@ -92,8 +92,7 @@ const hoursOf = (min: number) =>
           :title="`${b.task.title}, ${b.task.minutes} min: ${b.task.detail}`"
         >
           <div class="title">
-            <b>{{ b.task.title }}</b
-            ><span class="min">{{ b.task.minutes }} min</span>
+            <b>{{ b.task.title }}</b><span class="min">{{ b.task.minutes }} min</span>
           </div>
           <div v-if="room(b.task) > 1" class="detail" :style="{ maxHeight: `${(room(b.task) - 1) * 15}px` }">
             {{ b.task.detail }}<template v-if="b.task.people > 1">; two people</template>

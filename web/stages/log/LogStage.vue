@@ -56,8 +56,7 @@ function remove(id: string): void {
     <ol>
       <li v-for="n in notes" :key="n.id">
         <div class="when">
-          <b>{{ longDate(n.date) }}</b
-          ><span class="quiet">{{ daysAway(n.date) }}</span>
+          <b>{{ longDate(n.date) }}</b><span class="quiet">{{ daysAway(n.date) }}</span>
         </div>
         <p>{{ n.text }}</p>
         <button class="act off" :aria-label="`Take the note of ${n.date} away`" @click="remove(n.id)">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core';
-import { computed, ref } from 'vue';
+import { computed, ref, shallowRef } from 'vue';
 import type { Plant, Planting } from '../../../core/commission/schema';
 import { plugSpots } from '../../../core/planting/region';
 import FrontView from '../../bench/FrontView.vue';
@@ -46,7 +46,7 @@ const plants = computed(() => {
 });
 const plantOf = (id: string) => plants.value.find((p) => p.id === id);
 const chosen = ref<string>();
-const brush = ref<Plant>();
+const brush = shallowRef<Plant>();
 const painting = usePainting({
   size: () => ({ length: vessel.value.innerMm.length, width: vessel.value.innerMm.width }),
   done: (region) => plantRegion(brush.value!, region),
@@ -228,8 +228,7 @@ function begin(plant: Plant): void {
           :apply="(v) => change(current!.id, 'count', { count: v })"
         />
         <p v-if="measured(current.id)">
-          <b class="fig">{{ f.said(measured(current.id)!.plugs, 'plug') }}</b
-          ><template v-if="current.region">
+          <b class="fig">{{ f.said(measured(current.id)!.plugs, 'plug') }}</b><template v-if="current.region">
             on {{ f.said(measured(current.id)!.netM2, 'm²', 3) }} along the slope</template
           >
         </p>

@@ -1,4 +1,4 @@
-import { computed, ref } from 'vue';
+import { computed, ref, shallowRef } from 'vue';
 
 type Corner = [number, number];
 
@@ -15,8 +15,9 @@ export function usePainting(on: {
   size: () => { length: number; width: number };
   done: (region: Corner[]) => string | undefined;
 }) {
-  const corners = ref<Corner[]>([]);
-  const pointer = ref<Corner>();
+  // Shallow: what is painted goes into the document as it is.
+  const corners = shallowRef<Corner[]>([]);
+  const pointer = shallowRef<Corner>();
   const fault = ref('');
   const path = computed(() =>
     pointer.value && corners.value.length ? [...corners.value, pointer.value] : corners.value,

@@ -35,8 +35,8 @@ const USUAL = [1.5, 2];
 <template>
   <div>
     <p>
-      <b class="fig">{{ f.mass(survey.floorKg) }}</b
-      >, {{ f.said(survey.floorKnPerM2, 'kN/m²', 1) }} under the base of
+      <b class="fig">{{ f.mass(survey.floorKg) }}</b>, {{ f.said(survey.floorKnPerM2, 'kN/m²', 1) }} under the
+      base of
       {{ f.said(survey.masses.footprintM2, 'm²', 2) }}
     </p>
     <svg

@@ -44,7 +44,10 @@ const setFoot = (key: 'length' | 'width') => (mm: number | undefined) =>
   });
 
 const dragLine = usePointerDrag<number>({
-  start: () => vessel.value.waterLineMm,
+  start: () => {
+    commission.beginStep();
+    return vessel.value.waterLineMm;
+  },
   move: (from, { dy }) => moveLine(from - dy / k.value),
   end: () => commission.endStep(),
 });

@@ -1,0 +1,99 @@
+/* npm run bench: how long the main computations take here. `-- --json` prints them as a list. */
+import { mkdtemp, readdir, readFile, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
+import { plan } from '../core/pipeline/plan';
+import { newMemo } from '../core/survey/memo';
+import { survey } from '../core/survey/survey';
+import { takeOff } from '../core/takeoff/takeOff';
+import { createCommission, listCommissions } from '../server/store/commissions';
+import { openStore } from '../server/store/store';
+import { exactBench } from './exact';
+import { largeScape, moved } from './scape';
+
+interface Row {
+  name: string;
+  medianMs: number;
+  runs: number;
+  /** How many times as long the other takes, measured in the same run. */
+  ratio?: number;
+  against?: string;
+}
+
+/** Median time of a piece of work over several runs, after some that are not counted. */
+async function timed(name: string, runs: number, work: (run: number) => unknown, warmUp = 3): Promise<Row> {
+  for (let i = 0; i < warmUp; i++) await work(i);
+  const times: number[] = [];
+  for (let i = 0; i < runs; i++) {
+    const from = performance.now();
+    await work(warmUp + i);
+    times.push(performance.now() - from);
+  }
+  times.sort((a, b) => a - b);
+  return { name, medianMs: Math.round(times[runs >> 1] * 1000) / 1000, runs };
+}
+
+async function surveyRows(): Promise<Row[]> {
+  const scape = largeScape();
+  const first = survey(scape);
+  const exact = await exactBench(first.field);
+  const memo = newMemo();
+  survey(scape, { memo });
+  const spot = (run: number): [number, number] => [400 + (run % 40) * 3, 240 + (run % 7) * 5];
+  const move = await timed(
+    'survey.move',
+    200,
+    (run) => {
+      const commission = moved(scape, 12, spot(run));
+      takeOff(commission, survey(commission, { memo }));
+    },
+    40,
+  );
+  const whole = await timed('survey.whole', 15, () => takeOff(scape, survey(scape)));
+  const booleans = await timed(
+    'exact.booleans',
+    7,
+    (run) => exact.inBed(moved(scape, 12, spot(run)), first),
+    1,
+  );
+  const all = await timed('plan.whole', 15, () => plan(scape));
+  const against = 'exact.booleans';
+  return [
+    { ...move, ratio: Math.round((booleans.medianMs / move.medianMs) * 10) / 10, against },
+    { ...whole, ratio: Math.round((booleans.medianMs / whole.medianMs) * 10) / 10, against },
+    booleans,
+    all,
+  ];
+}
+
+async function listRow(): Promise<Row> {
+  const folder = await mkdtemp(join(tmpdir(), 'utsuwa-bench-'));
+  const store = await openStore(folder);
+  const scape = largeScape();
+  for (let i = 0; i < 1_000; i++) await createCommission(store, { ...scape, title: `Commission ${i}` });
+  const row = await timed('list.1000', 30, () => listCommissions(store, { search: 'commission' }));
+  await store.close();
+  await rm(folder, { recursive: true });
+  return row;
+}
+
+/** Compressed kilobytes of script that the first screen loads, from the build. */
+async function firstScreenKb(): Promise<number | undefined> {
+  const dist = new URL('../dist/web/', import.meta.url);
+  const html = await readFile(new URL('index.html', dist), 'utf8').catch(() => undefined);
+  if (html === undefined) return undefined;
+  const named = [...html.matchAll(/assets\/[^"]+\.js/g)].map((m) => m[0]);
+  const present = new Set((await readdir(new URL('assets/', dist))).map((f) => `assets/${f}`));
+  const files = [...new Set(named)].filter((f) => present.has(f));
+  const sizes = await Promise.all(files.map(async (f) => gzipSync(await readFile(new URL(f, dist))).length));
+  return Math.round(sizes.reduce((a, b) => a + b, 0) / 1024);
+}
+
+const rows = [...(await surveyRows()), await listRow()];
+if (process.argv.includes('--json')) console.log(JSON.stringify(rows, null, 2));
+else {
+  console.table(Object.fromEntries(rows.map(({ name, ...rest }) => [name, rest])));
+  const kb = await firstScreenKb();
+  if (kb !== undefined) console.log(`first screen: ${kb} kB of script, compressed`);
+}
