@@ -89,7 +89,7 @@ export class SimulatedSuppliers implements SupplierLink {
 
   private left(supplier: string, pack: string): number {
     const key = `${supplier}/${pack}`;
-    return this.stock.get(key) ?? this.behaviour.stock[pack] ?? 4 + Math.floor(fraction(key) * 60);
+    return this.stock.get(key) ?? this.behaviour.stock[pack] ?? 14 + Math.floor(fraction(key) * 60);
   }
 }
 

@@ -154,6 +154,7 @@ const mark = computed(() => {
             :depth="W / BANDS"
             :x-scale="X"
             :z-scale="Z"
+            :far="t.band.y / W"
             :highest-mm="vessel.waterLineMm"
           />
         </g>

@@ -4,6 +4,7 @@ import type { Option } from '../../core/commission/schema';
 import { plugSpots } from '../../core/planting/region';
 import type { FieldView } from '../workers/planWorker';
 import { surfaceAt } from './bedPaths';
+import { shade } from './colour';
 
 /** The plants that stand in one band of the bed, as strokes of their height and habit. */
 const props = defineProps<{
@@ -14,10 +15,14 @@ const props = defineProps<{
   depth: number;
   xScale: (mm: number) => number;
   zScale: (mm: number) => number;
+  /** How far back the band lies, 0 at the front glass to 1: what is far is paler. */
+  far: number;
   /** Nothing is drawn growing above this, mm. */
   highestMm: number;
 }>();
 
+/** Pixels a millimetre. */
+const k = computed(() => props.xScale(1));
 /** How far towards its grown height a plant is drawn. */
 const GROWN = 0.55;
 const MOST = 900;
@@ -55,7 +60,7 @@ const drawn = computed(() =>
 );
 
 function leans(habit: string | undefined): number[] {
-  if (habit === 'stem') return [-0.12, 0.14];
+  if (habit === 'stem') return [0.06];
   if (habit === 'rosette') return [-1, -0.45, 0.1, 0.55, 1.05];
   return [-0.6, 0, 0.6];
 }
@@ -63,8 +68,20 @@ function leans(habit: string | undefined): number[] {
 
 <template>
   <g
-    ><g v-for="p in drawn" :key="p.id" fill="none" :stroke="p.colour" pointer-events="none">
-      <path :d="p.d" :stroke-width="p.width" stroke-linecap="round" />
-      <path v-if="p.leaves" :d="p.d" stroke-width="7" stroke-dasharray="1.3 3.2" opacity="0.85" /> </g
+    ><g
+      v-for="p in drawn"
+      :key="p.id"
+      fill="none"
+      :stroke="shade(p.colour, 0.34 * far)"
+      pointer-events="none"
+    >
+      <path :d="p.d" :stroke-width="Math.max(0.6, p.width * 1.5 * k)" stroke-linecap="round" />
+      <path
+        v-if="p.leaves"
+        :d="p.d"
+        :stroke-width="8 * k"
+        :stroke-dasharray="`${3.2 * k} ${4.4 * k}`"
+        opacity="0.85"
+      /> </g
   ></g>
 </template>

@@ -150,7 +150,13 @@ function onKey(event: KeyboardEvent, grip: Grip): void {
 
 <template>
   <g v-if="shown">
-    <template v-if="view === 'plan'">
+    <svg
+      v-if="view === 'plan'"
+      :width="vessel.innerMm.length * k"
+      :height="W * k"
+      overflow="hidden"
+      pointer-events="none"
+    >
       <circle
         v-for="(m, i) in layer?.mounds ?? []"
         :key="i"
@@ -159,7 +165,7 @@ function onKey(event: KeyboardEvent, grip: Grip): void {
         :cy="(W - m.at[1]) * k"
         :r="m.radiusMm * k"
       />
-    </template>
+    </svg>
     <g
       v-for="g in grips"
       :key="g.key"

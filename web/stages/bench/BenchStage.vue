@@ -164,7 +164,7 @@ const doc = toRef(commission, 'document');
             @key="(e: KeyboardEvent, p: Piece) => onKey(e, p, 'front')"
             @choose="selectedPiece = $event"
           />
-          <text x="7" :y="sheet.front.h - vessel.waterLineMm * sheet.k + 14" class="water">
+          <text :x="sheet.front.w - 7" :y="sheet.front.h - vessel.waterLineMm * sheet.k + 14" text-anchor="end" class="water">
             water {{ f.length(vessel.waterLineMm) }}
           </text>
           <path :d="`M0 -4 V ${sheet.front.h} H ${sheet.front.w} V -4`" class="glass" />

@@ -16,12 +16,14 @@ const LANES: [Lane['kind'], string][] = [
   ['plants', 'Plants dry'],
   ['media', 'Media out'],
 ];
-const LANE_W = 82;
+/** Columns narrower than this say the minutes below the title. */
+const NARROW = 190;
+const LANE_W = computed(() => (width.value < 760 ? 66 : 82));
 const PX_PER_MIN = computed(() => Math.max(1.36, 560 / Math.max(1, props.build.doneMin)));
 
 const people = computed(() => props.build.crew.length);
 const columnW = computed(() =>
-  Math.max(110, (width.value - LEFT - LANES.length * (LANE_W + 8) - 14) / people.value),
+  Math.max(110, (width.value - LEFT - LANES.length * (LANE_W.value + 8) - 14) / people.value),
 );
 const Y = (min: number) => TOP + min * PX_PER_MIN.value;
 const height = computed(() => Y(props.build.doneMin) + 18);
@@ -47,12 +49,13 @@ const blocks = computed((): Block[] =>
     w: (Math.max(...task.crew) - Math.min(...task.crew) + 1) * columnW.value - 8,
   })),
 );
+const heightOf = (t: Scheduled) => (t.endMin - t.startMin) * PX_PER_MIN.value - 2;
 /** How many lines of words a block has room for. */
-const room = (t: Scheduled) => Math.floor(((t.endMin - t.startMin) * PX_PER_MIN.value - 2) / 15);
+const room = (t: Scheduled) => Math.floor(heightOf(t) / 15);
 /** Lanes are drawn at least this high, so that a minute's cure can be seen and read. */
 const laneHeight = (l: Lane) => Math.max(52, (l.toMin - l.fromMin) * PX_PER_MIN.value);
 const laneX = (kind: Lane['kind']) =>
-  LEFT + people.value * columnW.value + 6 + LANES.findIndex(([k]) => k === kind) * (LANE_W + 8);
+  LEFT + people.value * columnW.value + 6 + LANES.findIndex(([k]) => k === kind) * (LANE_W.value + 8);
 const hoursOf = (min: number) =>
   min >= 60 ? `${Math.floor(min / 60)} h ${String(min % 60).padStart(2, '0')}` : `${min} min`;
 </script>
@@ -83,19 +86,23 @@ const hoursOf = (min: number) =>
         :x="b.x"
         :y="Y(b.task.startMin)"
         :width="b.w"
-        :height="Math.max(14, (b.task.endMin - b.task.startMin) * PX_PER_MIN - 2)"
+        :height="Math.max(5, heightOf(b.task))"
       >
         <div
           class="task"
-          :class="[b.task.phase, { chain: chain.has(b.task.id), slim: room(b.task) < 1 }]"
+          :class="[
+            b.task.phase,
+            { chain: chain.has(b.task.id), slim: room(b.task) < 1, bare: heightOf(b.task) < 9 },
+          ]"
           :data-task="b.task.id"
           :title="`${b.task.title}, ${b.task.minutes} min: ${b.task.detail}`"
         >
           <div class="title">
-            <b>{{ b.task.title }}</b><span class="min">{{ b.task.minutes }} min</span>
+            <b>{{ b.task.title }}</b><span v-if="b.w > NARROW" class="min">{{ b.task.minutes }} min</span>
           </div>
           <div v-if="room(b.task) > 1" class="detail" :style="{ maxHeight: `${(room(b.task) - 1) * 15}px` }">
-            {{ b.task.detail }}<template v-if="b.task.people > 1">; two people</template>
+            <template v-if="b.w <= NARROW">{{ b.task.minutes }} min; </template>{{ b.task.detail
+            }}<template v-if="b.task.people > 1">; two people</template>
           </div>
         </div>
       </foreignObject>
@@ -178,6 +185,9 @@ svg {
 .min {
   color: #5d564d;
   font-size: 11.5px;
+}
+.bare .title {
+  display: none;
 }
 .detail {
   color: #5d564d;

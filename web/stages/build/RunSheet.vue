@@ -18,7 +18,7 @@ const rows = computed(() =>
     <header>
       <h1>{{ commission.document?.title }}</h1>
       <p>
-        {{ longDate(build.buildDay) }}. {{ commission.document?.brief.client?.place }}.
+        {{ [longDate(build.buildDay), commission.document?.brief.client?.place].filter(Boolean).join(', ') }}.
         {{ build.crew.join(', ') }} from {{ build.startTime }}; water in by {{ clock(build.waterInMin) }},
         done at {{ clock(build.doneMin) }}.
       </p>

@@ -37,7 +37,7 @@ const state = computed(() => {
       return {
         says: `${s.state === 'partly' ? 'Confirmed in part' : 'Confirmed'} as ${c!.supplierReference}, ${c!.deliveryDay ? `delivered ${weekDay(c!.deliveryDay)}` : 'no delivery day'}, ${money(c!.totalMinor, props.currency)}.${asSent.value ? '' : ' The scape has changed since.'}`,
         can: !asSent.value,
-        act: 'Send what it is now',
+        act: asSent.value ? 'Sent' : 'Send what it is now',
       };
     default:
       return {
@@ -71,7 +71,9 @@ const state = computed(() => {
             <b>{{ l.packWords }}</b>
           </td>
           <td>
-            {{ l.name }}<small v-if="given(l.pack)?.remark" class="late"> {{ given(l.pack)!.remark }}</small>
+            {{ l.name }}&ensp;<small v-if="given(l.pack)?.remark" class="late">{{
+              given(l.pack)!.remark
+            }}</small>
           </td>
           <td class="quiet">
             {{ l.soakDays ? `soaks ${l.soakDays} days from ${shortDay(l.neededOn)}` : '' }}

@@ -92,6 +92,7 @@ td {
   line-height: 1.35;
 }
 td.right {
+  white-space: nowrap;
   text-align: right;
 }
 .line {

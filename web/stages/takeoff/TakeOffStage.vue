@@ -113,6 +113,11 @@ const late = computed(
 .takeoff {
   padding: 16px 30px 40px;
 }
+@media (max-width: 1150px) {
+  .takeoff {
+    padding: 14px 18px 40px;
+  }
+}
 header {
   display: flex;
   align-items: baseline;

@@ -67,6 +67,11 @@ const scale = computed(() =>
   marks(inner.value.height).map((mm) => ({ mm, litres: litresToHeight(vessel.value, mm) })),
 );
 const survey = computed(() => plan.value?.survey);
+const lineWords = computed(() =>
+  [`water line ${f.length(vessel.value.waterLineMm)}`, survey.value && f.volume(survey.value.waterLineL)]
+    .filter(Boolean)
+    .join(', '),
+);
 const sentences = computed(() => {
   const s = survey.value;
   if (!s) return [];
@@ -127,8 +132,7 @@ const sentences = computed(() => {
               <path :d="`M0 0 H ${W}`" />
               <circle :cx="W / 2" r="6" />
               <text x="12" y="17">
-                water line {{ f.length(vessel.waterLineMm) }}
-                <template v-if="survey">, {{ f.volume(survey.waterLineL) }}</template>
+                {{ lineWords }}
               </text>
             </g>
           </g>
@@ -317,9 +321,6 @@ section p {
 @media (max-width: 1150px) {
   .columns {
     grid-template-columns: 1fr;
-  }
-  .sheet {
-    max-height: 420px;
   }
 }
 </style>

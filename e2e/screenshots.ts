@@ -1,0 +1,65 @@
+/* npm run screenshots: one current picture of each main view, from the demo's data, into docs/screenshots/. */
+import { mkdir } from 'node:fs/promises';
+import { join } from 'node:path';
+import type { Page } from 'puppeteer-core';
+import { openBrowser } from './browser';
+import { demoServer } from './server';
+
+const folder = join(import.meta.dirname, '..', 'docs', 'screenshots');
+
+interface Shot {
+  name: string;
+  path: string;
+  /** Brings the view into the state that is shown. */
+  before?: (page: Page) => Promise<void>;
+}
+
+const valley = '/c/demo-valley';
+const click = (selector: string) => async (page: Page) => {
+  await page.waitForSelector(selector);
+  await page.click(selector);
+};
+
+const SHOTS: Shot[] = [
+  { name: 'commissions', path: '/' },
+  { name: 'brief', path: `${valley}/brief` },
+  { name: 'vessel', path: `${valley}/vessel` },
+  {
+    name: 'bench',
+    path: `${valley}/bench`,
+    before: async (page) => {
+      await page.waitForSelector('[data-piece="S-14"]');
+      await page.$eval('[data-piece="S-14"]', (el) => (el as SVGElement).focus());
+    },
+  },
+  { name: 'bench-findings', path: '/c/demo-cliff/bench', before: click('[data-tray="bed"]') },
+  { name: 'planting', path: `${valley}/planting` },
+  { name: 'take-off', path: `${valley}/take-off`, before: click('[data-line="soil-granules"] button') },
+  {
+    name: 'order',
+    path: `${valley}/order`,
+    before: async (page) => {
+      await click('[data-supplier="glasshouse-nine"] button')(page);
+      await page.waitForSelector('.state.confirmed, .state.partly', { timeout: 30_000 });
+    },
+  },
+  { name: 'build-day', path: `${valley}/build` },
+  { name: 'run-sheet', path: `${valley}/build`, before: click('[data-test="run-sheet"]') },
+  { name: 'handover', path: `${valley}/handover` },
+  { name: 'log', path: `${valley}/log` },
+];
+
+const [server, browser] = await Promise.all([demoServer(), openBrowser()]);
+try {
+  await mkdir(folder, { recursive: true });
+  const page = await browser.newPage();
+  for (const { name, path, before } of SHOTS) {
+    await page.goto(`${server.url}${path}`, { waitUntil: 'networkidle0' });
+    await before?.(page);
+    await new Promise((resolve) => setTimeout(resolve, 1_200));
+    await page.screenshot({ path: join(folder, `${name}.png`) as `${string}.png` });
+  }
+} finally {
+  await browser.close();
+  await server.stop();
+}
