@@ -8,6 +8,7 @@ const CORE = [
   'calendar',
   'geometry',
   'commission',
+  'catalogue',
   'vessel',
   'substrate',
   'hardscape',
@@ -84,7 +85,7 @@ export default tseslint.config(
       `core/${folder} imports only folders of core before it in the order of work.`,
     ),
   ),
-  forbid(['server/**/*.ts'], ['**/web/**', '**/cli/**'], 'The server imports core.'),
+  forbid(['server/**/*.ts'], ['**/web/**', '**/cli/**', '**/demo/**'], 'The server imports core.'),
   forbid(['cli/**/*.ts'], ['**/web/**', '**/server/**'], 'The terminal imports core.'),
   forbid(
     ['web/shell/**', 'web/bench/**', 'web/workers/**'],

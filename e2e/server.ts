@@ -1,4 +1,4 @@
-import { spawn } from 'node:child_process';
+import { execFileSync, spawn } from 'node:child_process';
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -15,6 +15,8 @@ export interface DemoServer {
 /** The demo, served from a folder of its own on a free port. */
 export async function demoServer(): Promise<DemoServer> {
   const data = await mkdtemp(join(tmpdir(), 'utsuwa-e2e-'));
+  const env = { ...process.env, UTSUWA_DATA: data };
+  execFileSync(process.execPath, ['--import', 'tsx', 'demo/fill.ts'], { cwd: root, env });
   let running = await start(data, '0');
   const server: DemoServer = {
     url: running.url,
@@ -31,7 +33,7 @@ export async function demoServer(): Promise<DemoServer> {
 }
 
 function start(data: string, port: string): Promise<{ url: string; stop(): Promise<void> }> {
-  const child = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts', '--demo'], {
+  const child = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], {
     cwd: root,
     env: { ...process.env, UTSUWA_DATA: data, PORT: port },
   });

@@ -71,8 +71,8 @@ function newestIn(path) {
 }
 
 /** Starts the server in this terminal; Ctrl-C reaches it and is waited for. */
-export function serve(args, env = {}) {
-  const child = spawn(process.execPath, ['--import', 'tsx', join('server', 'main.ts'), ...args], {
+export function serve(env = {}) {
+  const child = spawn(process.execPath, ['--import', 'tsx', join('server', 'main.ts')], {
     cwd: root,
     env: { ...process.env, ...env },
     stdio: 'inherit',

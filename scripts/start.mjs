@@ -4,7 +4,7 @@ import { built, failed, installed, serve } from './ready.mjs';
 try {
   await installed();
   await built();
-  serve([]);
+  serve();
 } catch (error) {
   failed(error);
 }

@@ -3,22 +3,19 @@ import { createServer, type Server } from 'node:http';
 import { homedir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { seedDemo } from '../demo/seed';
 import { createApp } from './app';
 import { SimulatedSuppliers } from './stand-ins/supplier';
 import { releaseInterrupted } from './store/orders';
 import { openStore } from './store/store';
 
 /*
- * Starts the server. UTSUWA_DATA is the folder of the studio's data, PORT and HOST where it listens; with
- * --demo the demo's data are put into an empty database.
+ * Starts the server. UTSUWA_DATA is the folder of the studio's data, PORT and HOST where it listens.
  */
 
 const PORTS_TRIED = 20;
 const LOOPBACK = ['127.0.0.1', 'localhost', '::1'];
 
 async function main(): Promise<void> {
-  const demo = process.argv.includes('--demo');
   const host = process.env.HOST ?? '127.0.0.1';
   if (!LOOPBACK.includes(host))
     throw new Error(
@@ -27,7 +24,6 @@ async function main(): Promise<void> {
   const folder = process.env.UTSUWA_DATA ?? join(homedir(), '.local', 'share', 'utsuwa');
   const store = await openStore(folder);
   await releaseInterrupted(store);
-  if (demo) await seedDemo(store);
   const web = fileURLToPath(new URL('../dist/web', import.meta.url));
   const { app, dispatch } = createApp({ store, suppliers: new SimulatedSuppliers(), web });
   const server = createServer(app);

@@ -1,5 +1,6 @@
 import type { Day } from '../core/calendar/day';
 import type { Supplier } from '../core/commission/schema';
+import type { Confirmation } from '../core/ordering/confirmation';
 
 /** What is sent to a supplier. The reference makes it safe to send twice. */
 export interface SupplierRequest {
@@ -10,14 +11,6 @@ export interface SupplierRequest {
   wantedBy: Day | null;
   currency: string;
   lines: { pack: string; name: string; count: number; priceMinor: number; leadDays: number }[];
-}
-
-/** What comes back: each line as it will be delivered, and when. */
-export interface Confirmation {
-  supplierReference: string;
-  deliveryDay: Day | null;
-  totalMinor: number;
-  lines: { pack: string; name: string; asked: number; given: number; remark?: string }[];
 }
 
 /** The supplier answered and will not deliver. */

@@ -1,16 +1,14 @@
+import { bagsFor } from '../substrate/filler';
 import { CAUTIONS } from './cautions';
 import { counted, litres, step, type Job } from './job';
 import { FIRST_SOIL_SHARE, RATES } from './rates';
 import { plantingTaskIds } from './plantTasks';
 import type { Task } from './task';
 
-/** Filler that one mesh bag holds, L (common practice; the take-off counts bags alike). */
-const BAG_L = 2.5;
-
 /** Filler under the hills, before any soil. */
 export function fillerTasks({ fillerL }: Job): Task[] {
   if (fillerL <= 0) return [];
-  const bags = Math.ceil(fillerL / BAG_L - 1e-9);
+  const bags = bagsFor(fillerL);
   return [
     {
       id: 'filler',

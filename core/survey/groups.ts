@@ -2,7 +2,7 @@ import { materialOf } from '../commission/lookup';
 import { MM3_PER_L } from '../units/volume';
 import { liftKgf } from '../hardscape/buoyancy';
 import { massOf } from './pieces';
-import type { SurveyInput } from './survey';
+import type { SurveyInput } from './input';
 
 /** Pieces that joints tie together: they move, float and hold down as one. */
 export interface GroupSurvey {

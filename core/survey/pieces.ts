@@ -3,7 +3,7 @@ import type { Material, Piece } from '../commission/schema';
 import type { Columns } from '../hardscape/columns';
 import { bottomMm, topMm } from '../hardscape/settle';
 import { MM3_PER_L } from '../units/volume';
-import type { SurveyInput } from './survey';
+import type { SurveyInput } from './input';
 
 export interface PieceSurvey {
   id: string;

@@ -5,7 +5,7 @@ import { cellAt, regionHas } from '../substrate/bedField';
 import { slopedAreaMm2, slopeFactor, thinnestUnder, type DepthSpot } from '../planting/region';
 import { plugsFor } from '../planting/plugs';
 import { remembered, type SurveyMemo } from './memo';
-import type { SurveyInput } from './survey';
+import type { SurveyInput } from './input';
 
 export interface PlantingSurvey {
   id: string;

@@ -6,6 +6,7 @@ import { settle, settlingOrder, type Standing } from '../hardscape/settle';
 import { bedField, type BedField } from '../substrate/bedField';
 import { MM3_PER_L } from '../units/volume';
 import { litresToHeight } from '../vessel/box';
+import type { SurveyInput } from './input';
 import { surveyGroups, type GroupSurvey } from './groups';
 import { surveyLayers, type LayerSurvey } from './layers';
 import { weigh, type MassSurvey } from './masses';
@@ -41,17 +42,6 @@ export interface Survey {
   /** The height field it was measured on, and the pieces as they stand; for drawing. */
   field: BedField;
   standing: Standing[];
-}
-
-export interface SurveyInput {
-  commission: Commission;
-  option: Option;
-  vessel: Vessel;
-  field: BedField;
-  /** The bed's materials, from the bottom up. */
-  bedMaterials: Material[];
-  standing: Standing[];
-  displaced: Displaced[];
 }
 
 export interface SurveyAsk {

@@ -2,6 +2,7 @@ import { materialOf, optionOf } from '../commission/lookup';
 import type { Commission, Joint, Material } from '../commission/schema';
 import type { Survey } from '../survey/survey';
 import { rounded, type Working } from '../units/quantity';
+import { BAG_L, bagsFor } from '../substrate/filler';
 import { pouredL } from '../substrate/pour';
 import { lineOf, type TakeOffLine } from './line';
 
@@ -24,8 +25,6 @@ const GLUE_G: Record<Joint['method'], number> = { 'fibre-glue': 4, 'gel-glue': 3
 const FIBRE_G = 1.5;
 /** Length of line for one tie, m (common practice). */
 const TIE_M = 0.6;
-/** Filler that one mesh bag holds, L, so that it can still be shaped (common practice). */
-const BAG_L = 2.5;
 /** Conditioner when its entry does not say, mL for each 100 L (common practice; the label decides). */
 const USUAL_DOSE_ML = 25;
 
@@ -110,7 +109,7 @@ function bags(commission: Commission, survey: Survey): Consumable {
   const litres = survey.layers
     .filter((l) => materialOf(commission, l.material).kind === 'filler')
     .reduce((sum, l) => sum + pouredL(l.volumeL, materialOf(commission, l.material).settles), 0);
-  const count = Math.ceil(litres / BAG_L - 1e-9);
+  const count = bagsFor(litres);
   return {
     kind: 'mesh-bag',
     name: 'Mesh bags for filler',

@@ -1,13 +1,5 @@
-import type { Shape } from '../../core/commission/schema';
+import type { YardPiece } from '../../core/catalogue/studio';
 import { root, stone } from '../shapes';
-
-/** A piece of the studio's own yard: measured, perhaps weighed, waiting for a scape. */
-export interface YardPiece {
-  id: string;
-  material: string;
-  shape: Shape;
-  massKg?: number;
-}
 
 const slate = (id: string, seed: number, sizeMm: [number, number, number], taper = 0.45): YardPiece => ({
   id,

@@ -1,10 +1,10 @@
 import { setTimeout as wait } from 'node:timers/promises';
 import { dayPlus, weekdayOf } from '../../core/calendar/day';
+import type { Confirmation } from '../../core/ordering/confirmation';
 import { isClosed } from '../../core/ordering/delivery';
 import {
   SupplierRefusal,
   SupplierUnreachable,
-  type Confirmation,
   type SupplierLink,
   type SupplierRequest,
 } from '../supplierLink';

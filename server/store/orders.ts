@@ -1,5 +1,6 @@
 import { desc, eq } from 'drizzle-orm';
-import type { Confirmation, SupplierRequest } from '../supplierLink';
+import type { Confirmation } from '../../core/ordering/confirmation';
+import type { SupplierRequest } from '../supplierLink';
 import { orders, type OrderRow } from './schema';
 import type { Store } from './store';
 

@@ -1,6 +1,7 @@
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { Commission } from '../../core/commission/schema';
-import type { Confirmation, SupplierRequest } from '../supplierLink';
+import type { Confirmation } from '../../core/ordering/confirmation';
+import type { SupplierRequest } from '../supplierLink';
 
 /** A commission: what is searched and listed in columns, the whole as its validated document. */
 export const commissions = sqliteTable(

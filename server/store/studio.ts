@@ -1,19 +1,7 @@
 import { asc } from 'drizzle-orm';
-import type { Catalogue, Piece } from '../../core/commission/schema';
+import type { Studio } from '../../core/catalogue/studio';
 import { entries } from './schema';
 import type { Store } from './store';
-
-/** A piece of the yard: what a piece is before it has a place. */
-export type YardPiece = Pick<Piece, 'id' | 'material' | 'shape' | 'massKg'>;
-
-/** What belongs to the studio and not to one commission. */
-export interface Studio {
-  name: string;
-  phone?: string;
-  currency: string;
-  catalogue: Catalogue;
-  yard: YardPiece[];
-}
 
 const EMPTY: Studio = {
   name: '',

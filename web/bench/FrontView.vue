@@ -1,28 +1,23 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Option, Piece, Vessel } from '../../core/commission/schema';
+import type { Piece } from '../../core/commission/schema';
 import { useFigures } from '../shell/figures';
-import type { FieldView, PlanView } from '../workers/planWorker';
 import { layerCuts, ridge, topRuns } from './bedPaths';
+import type { Drawing } from './drawing';
 import { colourOf, shade } from './colour';
 import { facetsOf } from './facets';
 import PieceDrawing from './PieceDrawing.vue';
 import PlantsFront from './PlantsFront.vue';
 import { materialFor } from './useBenchEdit';
-import type { Material } from '../../core/commission/schema';
 
 /** The scape from the front: bed and pieces from back to front, the bed cut at the front glass. */
-const props = defineProps<{
-  vessel: Vessel;
-  option: Option;
-  materials: Material[];
-  field: FieldView;
-  survey: PlanView['survey'];
-  k: number;
-  selected?: string;
-  interactive?: boolean;
-  plants?: { id: string; name: string; habit?: string; colour?: string; heightMm?: number[] }[];
-}>();
+const props = defineProps<
+  Drawing & {
+    selected?: string;
+    interactive?: boolean;
+    plants?: { id: string; name: string; habit?: string; colour?: string; heightMm?: number[] }[];
+  }
+>();
 const emit = defineEmits<{
   grab: [event: PointerEvent, piece: Piece];
   key: [event: KeyboardEvent, piece: Piece];

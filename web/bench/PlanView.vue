@@ -1,25 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Material, Option, Piece, Vessel } from '../../core/commission/schema';
-import type { FieldView, PlanView } from '../workers/planWorker';
+import type { Piece } from '../../core/commission/schema';
 import { bedContours } from './bedPaths';
+import type { Drawing } from './drawing';
 import { colourOf, shade } from './colour';
 import PieceDrawing from './PieceDrawing.vue';
 import { materialFor } from './useBenchEdit';
 
 /** The scape from above: contours of the bed, cut layers, pieces; the front glass is at the bottom. */
-const props = defineProps<{
-  vessel: Vessel;
-  option: Option;
-  materials: Material[];
-  field: FieldView;
-  survey: PlanView['survey'];
-  k: number;
-  selected?: string;
-  interactive?: boolean;
-  /** Pieces drawn faintly, where something else is worked on. */
-  faint?: boolean;
-}>();
+const props = defineProps<Drawing & { selected?: string; interactive?: boolean }>();
 const emit = defineEmits<{
   grab: [event: PointerEvent, piece: Piece];
   key: [event: KeyboardEvent, piece: Piece];
@@ -110,7 +99,7 @@ const clip = computed(() => `plan-${props.option.id}-${props.k.toFixed(3)}`);
       <text v-for="l in labels" :key="l.mm" :x="l.x" :y="l.y" class="height">{{ Math.round(l.mm) }}</text>
       <slot />
     </g>
-    <g :opacity="faint ? 0.42 : 1">
+    <g>
       <g
         v-for="p in pieces"
         :key="p.id"

@@ -17,22 +17,14 @@ import {
   WebGLRenderer,
 } from 'three';
 import { onBeforeUnmount, onMounted, ref, watch } from 'vue';
-import type { Material, Option, Vessel } from '../../core/commission/schema';
 import { rotation, turned } from '../../core/geometry/rotation';
 import { solidMesh } from '../../core/hardscape/solid';
-import type { FieldView, PlanView } from '../workers/planWorker';
+import type { Drawing } from './drawing';
 import { colourOf } from './colour';
 import { materialFor } from './useBenchEdit';
 
 /** The scape in perspective, from a seat in front of it. */
-const props = defineProps<{
-  vessel: Vessel;
-  option: Option;
-  materials: Material[];
-  field: FieldView;
-  survey: PlanView['survey'];
-  size: number;
-}>();
+const props = defineProps<Omit<Drawing, 'k'> & { size: number }>();
 
 const canvas = ref<HTMLCanvasElement>();
 const failed = ref(false);

@@ -1,23 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Material, Option, Vessel } from '../../core/commission/schema';
 import { useFigures } from '../shell/figures';
-import type { FieldView, PlanView } from '../workers/planWorker';
 import { layerCuts, thicknessAt } from './bedPaths';
+import type { Drawing } from './drawing';
 import { colourOf } from './colour';
 import { sliceAt } from './slice';
 import { materialFor } from './useBenchEdit';
 
 /** The scape cut from front to back at a distance from the left, with the depth of every layer. */
-const props = defineProps<{
-  vessel: Vessel;
-  option: Option;
-  materials: Material[];
-  field: FieldView;
-  survey: PlanView['survey'];
-  k: number;
-  cutMm: number;
-}>();
+const props = defineProps<Drawing & { cutMm: number }>();
 const { length } = useFigures();
 
 const Z = (mm: number) => (props.vessel.innerMm.height - mm) * props.k;

@@ -1,5 +1,5 @@
 import type { Layer, Material, Option, Piece } from '../../core/commission/schema';
-import type { YardPiece } from '../shell/api';
+import type { YardPiece } from '../../core/catalogue/studio';
 import { useCommission } from '../shell/commissionStore';
 import { useStudio } from '../shell/studioStore';
 

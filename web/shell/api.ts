@@ -1,5 +1,7 @@
 import type { Fault } from '../../core/commission/fault';
-import type { Catalogue, Commission, Piece } from '../../core/commission/schema';
+import type { Studio } from '../../core/catalogue/studio';
+import type { Commission } from '../../core/commission/schema';
+import type { Confirmation } from '../../core/ordering/confirmation';
 
 /** An answer that was not the one asked for, or none at all (`status` 0). */
 export class ApiProblem extends Error {
@@ -38,22 +40,7 @@ export interface SentOrder {
   reason: string | null;
   sentAt: string;
   answeredAt: string | null;
-  confirmation: {
-    supplierReference: string;
-    deliveryDay: string | null;
-    totalMinor: number;
-    lines: { pack: string; name: string; asked: number; given: number; remark?: string }[];
-  } | null;
-}
-
-export type YardPiece = Pick<Piece, 'id' | 'material' | 'shape' | 'massKg'>;
-
-export interface Studio {
-  name: string;
-  phone?: string;
-  currency: string;
-  catalogue: Catalogue;
-  yard: YardPiece[];
+  confirmation: Confirmation | null;
 }
 
 async function call<T>(method: string, path: string, body?: string, type = 'application/json'): Promise<T> {

@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia';
 import { shallowRef } from 'vue';
-import { api, type Studio } from './api';
+import type { Studio } from '../../core/catalogue/studio';
+import { api } from './api';
 
 /** The studio's catalogue and yard, fetched once. */
 export const useStudio = defineStore('studio', () => {

@@ -8,7 +8,7 @@ import SectionView from '../../bench/SectionView.vue';
 import { marks, useSheet } from '../../bench/sheet';
 import { useBenchEdit } from '../../bench/useBenchEdit';
 import { usePointerDrag } from '../../bench/usePointerDrag';
-import type { YardPiece } from '../../shell/api';
+import type { YardPiece } from '../../../core/catalogue/studio';
 import { useCommission } from '../../shell/commissionStore';
 import { useCommands } from '../../shell/commands';
 import { useFigures } from '../../shell/figures';
@@ -164,7 +164,12 @@ const doc = toRef(commission, 'document');
             @key="(e: KeyboardEvent, p: Piece) => onKey(e, p, 'front')"
             @choose="selectedPiece = $event"
           />
-          <text :x="sheet.front.w - 7" :y="sheet.front.h - vessel.waterLineMm * sheet.k + 14" text-anchor="end" class="water">
+          <text
+            :x="sheet.front.w - 7"
+            :y="sheet.front.h - vessel.waterLineMm * sheet.k + 14"
+            text-anchor="end"
+            class="water"
+          >
             water {{ f.length(vessel.waterLineMm) }}
           </text>
           <path :d="`M0 -4 V ${sheet.front.h} H ${sheet.front.w} V -4`" class="glass" />

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Material, Option } from '../../../core/commission/schema';
-import type { YardPiece } from '../../shell/api';
+import type { YardPiece } from '../../../core/catalogue/studio';
 import type { PlanView } from '../../workers/planWorker';
 import BedPanel from './BedPanel.vue';
 import PieceList from './PieceList.vue';

@@ -7,7 +7,7 @@ import { extentOf } from '../../../core/hardscape/extent';
 import { colourOf } from '../../bench/colour';
 import PieceDrawing from '../../bench/PieceDrawing.vue';
 import { usePointerDrag } from '../../bench/usePointerDrag';
-import type { YardPiece } from '../../shell/api';
+import type { YardPiece } from '../../../core/catalogue/studio';
 import { useFigures } from '../../shell/figures';
 import { useStudio } from '../../shell/studioStore';
 

@@ -1,6 +1,6 @@
 import { dayPlus } from '../../../core/calendar/day';
 import type { Commission } from '../../../core/commission/schema';
-import type { Studio } from '../../shell/api';
+import type { Studio } from '../../../core/catalogue/studio';
 import { today } from '../../shell/days';
 
 /** Days until the build of a commission that has just been begun: what soaking wood and lead times need. */
