@@ -1,5 +1,5 @@
 import ICAL from 'ical.js';
-import Papa from 'papaparse';
+import { parse } from 'csv-parse/sync';
 import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { example } from '../core/testing/scape';
@@ -138,7 +138,10 @@ describe('files', () => {
     const { text, type } = await api().get(`/api/commissions/${id}/takeoff.csv`).expect(200);
     expect(type).toBe('text/csv');
     expect(text.split('\r\n').length).toBeGreaterThan(5);
-    const rows = Papa.parse<Record<string, string>>(text.replace('\uFEFF', ''), { header: true }).data;
+    const rows = parse(text, { bom: true, columns: true, record_delimiter: '\r\n' }) as Record<
+      string,
+      string
+    >[];
     expect(rows[0]).toMatchObject({
       item: `'=HYPERLINK("x")`,
       packs: '2 × 9 L',

@@ -156,6 +156,14 @@ describe('reading a commission', () => {
     expect(parseCommission([]).ok).toBe(false);
   });
 
+  it('takes an option without pieces, joints and plants as one that has none', () => {
+    const doc: any = structuredClone(example('level-cube'));
+    for (const key of ['pieces', 'joints', 'plants']) delete doc.options[0][key];
+    delete doc.catalogue.plants;
+    const result = parseCommission(doc);
+    expect(result.ok && result.commission).toEqual(example('level-cube'));
+  });
+
   it('lists at most fifty faults', () => {
     const doc: Doc = structuredClone(scape());
     doc.log = Array.from({ length: 80 }, () => ({ id: '', date: 'x', text: 'y' }));

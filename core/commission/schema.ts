@@ -105,7 +105,10 @@ export const shapeSchema = z.discriminatedUnion('kind', [
 
 const standSchema = z.discriminatedUnion('kind', [
   z.looseObject({ kind: z.literal('bed'), buryMm: z.number().min(-2_000).max(2_000) }),
-  z.looseObject({ kind: z.literal('floor'), padMm: z.number().min(0).max(100).optional() }),
+  z.looseObject({
+    kind: z.literal('floor'),
+    /** Thickness of the pad under it, mm. */ pad: z.number().min(0).max(100).optional(),
+  }),
   z.looseObject({ kind: z.literal('at'), zMm: positionMm }),
   z.looseObject({ kind: z.literal('on'), piece: id }),
 ]);
@@ -115,7 +118,7 @@ export const pieceSchema = z.looseObject({
   material: id,
   shape: shapeSchema,
   at: point,
-  turnDeg: degrees,
+  turnDeg: degrees.default(0),
   /** Tilt about x, then about y, before turning. */
   tiltDeg: z.tuple([degrees, degrees]).optional(),
   stand: standSchema,
@@ -145,9 +148,9 @@ export const optionSchema = z.looseObject({
   id,
   title: words,
   bed: z.array(layerSchema).max(20),
-  pieces: z.array(pieceSchema).max(300),
-  joints: z.array(jointSchema).max(300),
-  plants: z.array(plantingSchema).max(200),
+  pieces: z.array(pieceSchema).max(300).default([]),
+  joints: z.array(jointSchema).max(300).default([]),
+  plants: z.array(plantingSchema).max(200).default([]),
   /** Stone bought for each kilogram placed; spare plants as a share of those planted. */
   allowances: z
     .looseObject({ stoneFactor: z.number().min(1).max(5).optional(), plantSpare: share.optional() })
@@ -235,7 +238,7 @@ export const supplierSchema = z.looseObject({
 
 export const catalogueSchema = z.looseObject({
   materials: z.array(materialSchema).max(2_000),
-  plants: z.array(plantSchema).max(2_000),
+  plants: z.array(plantSchema).max(2_000).default([]),
   suppliers: z.array(supplierSchema).max(500),
 });
 

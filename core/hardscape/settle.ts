@@ -40,7 +40,7 @@ export function settle(
     case 'bed':
       return { ...placed, zMm: surfaceAt(field, xMm, yMm) - stand.buryMm - low };
     case 'floor':
-      return { ...placed, zMm: (stand.padMm ?? 0) - low };
+      return { ...placed, zMm: (stand.pad ?? 0) - low };
     case 'at':
       return { ...placed, zMm: stand.zMm - low };
     case 'on': {

@@ -213,7 +213,7 @@ describe('survey', () => {
       piece({
         id: 'foot',
         shape: { kind: 'box', sizeMm: [80, 80, 100] },
-        stand: { kind: 'floor', padMm: 5 },
+        stand: { kind: 'floor', pad: 5 },
       }),
       piece({
         id: 'hung',

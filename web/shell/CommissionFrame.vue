@@ -77,6 +77,11 @@ function show(finding: Finding): void {
 useCommands([
   { id: 'undo', title: 'Undo', keys: 'Ctrl Z', run: () => commission.undo() },
   { id: 'redo', title: 'Redo', keys: 'Ctrl Shift Z', run: () => commission.redo() },
+  {
+    id: 'export',
+    title: 'Export this commission as a document',
+    run: () => window.location.assign(api.file(props.id, 'document.json')),
+  },
   ...STAGES.map(([name, title]) => ({
     id: `go ${name}`,
     title: `Go to ${title}`,

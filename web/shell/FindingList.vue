@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Finding } from '../../core/units/finding';
+import { useFigures } from './figures';
 
 const props = defineProps<{ findings: Finding[] }>();
 defineEmits<{ show: [finding: Finding] }>();
 
+const { words } = useFigures();
 const count = computed(() => {
   const settle = props.findings.filter((f) => f.severity !== 'note').length;
   const notes = props.findings.length - settle;
@@ -30,7 +32,7 @@ const count = computed(() => {
         :data-finding="f.id"
       >
         <button class="plain" @click="$emit('show', f)">
-          <b>{{ i + 1 }}&ensp;{{ f.says }}</b> <span class="quiet">{{ f.because }}</span>
+          <b>{{ i + 1 }}&ensp;{{ words(f.says) }}</b> <span class="quiet">{{ words(f.because) }}</span>
         </button>
       </li>
     </ol>

@@ -62,9 +62,17 @@ export function useFigures() {
     const { text, unit: u } = shown(value, unit, places);
     return `${text} ${u}`;
   };
+  /** A sentence of the computation, which speaks metric, with its figures in the reader's units. */
+  const words = (sentence: string) =>
+    us.value
+      ? sentence.replace(/(-?\d+(?:\.\d+)?) (mm|kgf|kg|mL|L)(?![\w/])/g, (_, value: string, unit: string) =>
+          said(Number(value), unit),
+        )
+      : sentence;
   return {
     us,
     shown,
+    words,
     said,
     length: (mm: number) => said(mm, 'mm', 0),
     volume: (l: number, places = 1) => said(l, 'L', places),

@@ -172,6 +172,7 @@ const doc = toRef(commission, 'document');
           >
             water {{ f.length(vessel.waterLineMm) }}
           </text>
+          <BedHandles view="front" :option="option" :vessel="vessel" :k="sheet.k" :active="tray === 'bed'" />
           <path :d="`M0 -4 V ${sheet.front.h} H ${sheet.front.w} V -4`" class="glass" />
           <g v-for="n in [1, 2]" :key="n" class="third">
             <path :d="`M${(sheet.front.w * n) / 3} -7 v14`" />

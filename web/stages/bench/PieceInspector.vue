@@ -34,7 +34,7 @@ const standing = computed(
     if (stand.kind === 'at')
       return { label: 'lowest point', value: stand.zMm, of: (zMm) => ({ kind: 'at', zMm }) };
     if (stand.kind === 'floor')
-      return { label: 'pad', value: stand.padMm ?? 0, of: (padMm) => ({ kind: 'floor', padMm }) };
+      return { label: 'pad', value: stand.pad ?? 0, of: (pad) => ({ kind: 'floor', pad }) };
     return undefined;
   },
 );
@@ -51,7 +51,7 @@ const setRest = (piece: string) => change('rest', () => ({ stand: { kind: 'on', 
 function standAs(kind: string): void {
   const stands: Record<string, Piece['stand']> = {
     bed: { kind: 'bed', buryMm: 20 },
-    floor: { kind: 'floor', padMm: 5 },
+    floor: { kind: 'floor', pad: 5 },
     at: { kind: 'at', zMm: Math.round(surveyed.value?.bottomMm ?? 100) },
     on: { kind: 'on', piece: partner.value ?? others.value[0] ?? '' },
   };

@@ -8,7 +8,8 @@ import DayNotes from './DayNotes.vue';
 import RunSheet from './RunSheet.vue';
 
 const { plan } = useFrame();
-const sheet = ref(false);
+/** A phone in the other hand shows the list, not the clock. */
+const sheet = ref(window.matchMedia('(max-width: 700px)').matches);
 
 const build = computed(() => plan.value?.build);
 const clock = (min: number) => clockOf(build.value!.startTime, min);

@@ -2,10 +2,12 @@
 import { useElementSize } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { clockOf, type BuildPlan, type Lane } from '../../../core/build/buildPlan';
+import { useFigures } from '../../shell/figures';
 import type { Scheduled } from '../../../core/build/schedule';
 
 /** The day on a clock: a column for each person, and beside them what cures, dries or is out of water. */
 const props = defineProps<{ build: BuildPlan }>();
+const { words } = useFigures();
 const box = ref<HTMLElement>();
 const { width } = useElementSize(box);
 
@@ -95,13 +97,15 @@ const hoursOf = (min: number) =>
             { chain: chain.has(b.task.id), slim: room(b.task) < 1, bare: heightOf(b.task) < 9 },
           ]"
           :data-task="b.task.id"
-          :title="`${b.task.title}, ${b.task.minutes} min: ${b.task.detail}`"
+          :title="words(`${b.task.title}, ${b.task.minutes} min: ${b.task.detail}`)"
         >
           <div class="title">
-            <b>{{ b.task.title }}</b><span v-if="b.w > NARROW" class="min">{{ b.task.minutes }} min</span>
+            <b>{{ words(b.task.title) }}</b><span v-if="b.w > NARROW" class="min"
+              >{{ b.task.minutes }} min</span
+            >
           </div>
           <div v-if="room(b.task) > 1" class="detail" :style="{ maxHeight: `${(room(b.task) - 1) * 15}px` }">
-            <template v-if="b.w <= NARROW">{{ b.task.minutes }} min; </template>{{ b.task.detail
+            <template v-if="b.w <= NARROW">{{ b.task.minutes }} min; </template>{{ words(b.task.detail)
             }}<template v-if="b.task.people > 1">; two people</template>
           </div>
         </div>

@@ -43,7 +43,7 @@ const rates = computed(() => [
     <FindingList v-if="build.findings.length" :findings="build.findings" />
     <h2>At these steps</h2>
     <p v-for="c in cautions" :key="c.says" class="caution">
-      <b>{{ c.at }}.</b> {{ c.says }}
+      <b>{{ c.at }}.</b> {{ f.words(c.says) }}
     </p>
     <header>
       <h2>Rates</h2>

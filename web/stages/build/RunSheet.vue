@@ -3,10 +3,12 @@ import { computed } from 'vue';
 import { clockOf, type BuildPlan } from '../../../core/build/buildPlan';
 import { useCommission } from '../../shell/commissionStore';
 import { longDate, weekDay } from '../../shell/days';
+import { useFigures } from '../../shell/figures';
 
 /** The day as a list to tick off, made for paper and for a phone in the other hand. */
 const props = defineProps<{ build: BuildPlan }>();
 const commission = useCommission();
+const { words } = useFigures();
 const clock = (min: number) => clockOf(props.build.startTime, min);
 const rows = computed(() =>
   props.build.tasks.map((t) => ({ ...t, who: t.crew.map((p) => props.build.crew[p]).join(' + ') })),
@@ -38,9 +40,9 @@ const rows = computed(() =>
         <i /><b class="at">{{ clock(t.startMin) }}–{{ clock(t.endMin) }}</b
         ><span class="who">{{ t.who }}</span>
         <span class="what"
-          ><b>{{ t.title }}</b> {{ t.detail
+          ><b>{{ words(t.title) }}</b> {{ words(t.detail)
           }}<template v-if="t.cure">. Leave it {{ t.cure.minutes }} min</template
-          ><em v-if="t.caution">{{ t.caution }}</em></span
+          ><em v-if="t.caution">{{ words(t.caution) }}</em></span
         >
       </p>
     </section>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Listed } from '../../shell/api';
+import { api, type Listed } from '../../shell/api';
 import { daysAway, longDay } from '../../shell/days';
 import { useFigures } from '../../shell/figures';
 
@@ -55,6 +55,9 @@ const size = computed(() =>
     <span class="acts">
       <button v-if="row.removedAt" class="act" @click="$emit('restore')">Bring back</button>
       <template v-else>
+        <a class="act" :href="api.file(row.id, 'document.json')" :aria-label="`Export ${row.title}`"
+          >Export</a
+        >
         <button class="act" :aria-label="`Duplicate ${row.title}`" @click="$emit('duplicate')">
           Duplicate
         </button>

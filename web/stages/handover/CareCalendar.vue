@@ -25,11 +25,14 @@ const BAR = 82;
     </thead>
     <tbody>
       <tr v-for="w in care.weeks" :key="w.week">
-        <th scope="row">Week {{ w.week }}</th>
+        <th scope="row">
+          Week {{ w.week }}<small>{{ w.hours }} h, {{ percent(w.outputShare) }}</small>
+        </th>
         <td v-for="d in w.days" :key="d.day" :class="{ change: d.change }">
           <svg
             width="44"
             height="31"
+            viewBox="0 0 44 31"
             :aria-label="`${d.day}${d.change ? `, change ${Math.round(d.change.litres)} litres` : ''}${d.test ? ', test' : ''}${d.doses ? ', feed' : ''}`"
             role="img"
           >
@@ -108,7 +111,32 @@ text.test {
   font: 700 9px var(--text);
   fill: #fff;
 }
+small {
+  display: block;
+  font: 400 11px var(--text);
+  color: #6b645b;
+}
+@media screen and (min-width: 701px) {
+  small {
+    display: none;
+  }
+}
+@media screen and (max-width: 700px) {
+  .light {
+    display: none;
+  }
+  td svg {
+    width: 100%;
+  }
+  th[scope='row'] {
+    font-size: 13px;
+  }
+}
 @media print {
+  small {
+    display: none;
+  }
+
   td {
     padding: 2.5px 0;
   }

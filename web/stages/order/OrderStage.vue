@@ -12,6 +12,7 @@ import SupplierOrderCard from './SupplierOrderCard.vue';
 const commission = useCommission();
 const { plan, orders, reloadOrders } = useFrame();
 const fault = ref('');
+const print = () => window.print();
 
 const order = computed(() => plan.value?.order);
 /** The newest order to a supplier; the server lists the newest first. */
@@ -43,7 +44,8 @@ async function send(supplier: string): Promise<void> {
       <p v-if="order" class="quiet">
         {{ order.suppliers.length }} suppliers, back from {{ longDay(order.buildDay) }}
       </p>
-      <a class="act dates" :href="api.file(commission.id, 'calendar.ics', commission.optionId)"
+      <button class="act dates screen-only" @click="print">Print</button>
+      <a class="act screen-only" :href="api.file(commission.id, 'calendar.ics', commission.optionId)"
         >Dates for the calendar</a
       >
     </header>

@@ -59,7 +59,7 @@ const state = computed(() => {
         }}
       </p>
       <span class="sum">{{ money(group.totalMinor, currency) }}</span>
-      <button class="solid" :disabled="!state.can" @click="$emit('send')">{{ state.act }}</button>
+      <button class="solid screen-only" :disabled="!state.can" @click="$emit('send')">{{ state.act }}</button>
     </header>
     <p v-if="state.says" :class="['state', sent?.state]" role="status" data-test="order-state">
       {{ state.says }}
@@ -143,5 +143,10 @@ td.right {
 .count {
   white-space: nowrap;
   width: 120px;
+}
+@media print {
+  section {
+    break-inside: avoid;
+  }
 }
 </style>

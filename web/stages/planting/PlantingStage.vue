@@ -235,7 +235,7 @@ function begin(plant: Plant): void {
         <p v-if="measured(current.id)?.thinnest" class="quiet">
           thinnest soil {{ f.length(measured(current.id)!.thinnest!.mm) }}
         </p>
-        <p v-for="n in findingOf(current.id)" :key="n.id" class="late">{{ n.says }}</p>
+        <p v-for="n in findingOf(current.id)" :key="n.id" class="late">{{ f.words(n.says) }}</p>
         <button class="act" @click="remove(current.id)">Take away</button>
       </section>
     </div>

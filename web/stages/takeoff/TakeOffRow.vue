@@ -76,8 +76,10 @@ const signed = (value: number, unit: string) => {
           :key="i"
           :class="{ last: i === line.workings.length - 1 && line.packs.length }"
         >
-          <b>{{ signed(w.value, w.unit) }}</b><span>{{ w.step }}</span
-          ><small v-if="w.note" class="quiet">{{ w.note }}</small>
+          <b>{{ signed(w.value, w.unit) }}</b><span>{{
+            i === line.workings.length - 1 ? w.step : f.words(w.step)
+          }}</span
+          ><small v-if="w.note" class="quiet">{{ f.words(w.note) }}</small>
         </li>
       </ol>
     </td>
