@@ -1,29 +1,12 @@
 import fc from 'fast-check';
 import Module from 'manifold-3d';
 import { describe, expect, it } from 'vitest';
-import type { Layer, Piece, Shape } from '../commission/schema';
+import type { Layer, Shape } from '../commission/schema';
 import { solidMesh } from '../hardscape/solid';
-import { example, scape } from '../testing/scape';
-import { surveyFindings } from './findings';
+import { example, piece, scape, soil } from '../testing/scape';
 import { jointed } from './groups';
 import { newMemo } from './memo';
 import { survey } from './survey';
-
-const soil = (top: Layer['top'], rest: Partial<Layer> = {}): Layer => ({
-  id: 'soil',
-  material: 'soil',
-  top,
-  ...rest,
-});
-const piece = (rest: Partial<Piece>): Piece => ({
-  id: 'S-1',
-  material: 'granite',
-  shape: { kind: 'ellipsoid', sizeMm: [120, 80, 140] },
-  at: [300, 180],
-  turnDeg: 0,
-  stand: { kind: 'bed', buryMm: 20 },
-  ...rest,
-});
 
 /** A rough stone: an icosahedron-like solid stretched and sheared, closed and convex. */
 const ROUGH: Shape = (() => {
@@ -285,122 +268,5 @@ describe('survey', () => {
       .plantings[0];
     expect(Math.abs(stood.standingM2 / (0.01 * Math.SQRT2) - 1)).toBeLessThan(0.005);
     expect(survey(example('held-root')).plantings[0].plugs).toBe(111);
-  });
-});
-
-describe('findings of the survey', () => {
-  const ids = (commission: ReturnType<typeof scape>) =>
-    surveyFindings(commission, survey(commission)).map((f) => f.id);
-
-  it('says how thin the soil is under a plant, and where', () => {
-    const commission = example('held-root');
-    const [found] = surveyFindings(commission, survey(commission));
-    expect(found).toMatchObject({ id: 'bed.shallow', at: { plant: 'P-1' }, limit: 50, unit: 'mm' });
-    expect(found.measured).toBeCloseTo(30 + (80 * 20) / 360, 1);
-  });
-
-  it('does not count bagged filler as depth for roots', () => {
-    const plants = [
-      {
-        id: 'P-1',
-        plant: 'grass',
-        region: [
-          [100, 100],
-          [200, 100],
-          [200, 200],
-          [100, 200],
-        ] as [number, number][],
-        spacingMm: 25,
-      },
-    ];
-    const bed = [
-      soil({ kind: 'level', mm: 40 }, { id: 'f', material: 'scoria' }),
-      soil({ kind: 'level', mm: 80 }),
-    ];
-    const commission = scape({ option: { bed, plants } });
-    expect(surveyFindings(commission, survey(commission))[0]).toMatchObject({
-      id: 'bed.shallow',
-      measured: 40,
-    });
-  });
-
-  it('finds a bed over its angle of repose, and passes the edge of a path over', () => {
-    expect(ids(scape({ option: { bed: [soil({ kind: 'ramp', frontMm: 20, backMm: 250 })] } }))).toEqual([
-      'bed.steep',
-    ]);
-    const path: Layer = {
-      id: 'p',
-      material: 'sand',
-      cuts: true,
-      top: { kind: 'level', mm: 15 },
-      region: [
-        [200, -5],
-        [260, -5],
-        [260, 400],
-        [200, 400],
-      ],
-    };
-    expect(ids(scape({ option: { bed: [soil({ kind: 'level', mm: 80 }), path] } }))).toEqual([]);
-  });
-
-  it('finds wood that floats, unless stone joined to it holds it or it is soaked', () => {
-    const root = piece({
-      id: 'R-1',
-      material: 'branch',
-      shape: { kind: 'ellipsoid', sizeMm: [320, 90, 80] },
-    });
-    const stone = piece({ id: 'S-1', at: [200, 100] });
-    const bed = [soil({ kind: 'level', mm: 60 })];
-    const loose = scape({ option: { bed, pieces: [root, stone] } });
-    const [found] = surveyFindings(loose, survey(loose));
-    expect(found).toMatchObject({ id: 'piece.floats', at: { piece: 'R-1' }, unit: 'kgf', limit: 0 });
-    expect(found.measured).toBeCloseTo(0.3 * 1.2064, 3);
-    expect(found.because).toMatch(/0\.58 kg more stone.*soak it 14 days/);
-    expect(
-      ids(
-        scape({
-          option: {
-            bed,
-            pieces: [root, stone],
-            joints: [{ id: 'J', pieces: ['R-1', 'S-1'], method: 'fibre-glue' }],
-          },
-        }),
-      ),
-    ).toEqual([]);
-  });
-
-  it('finds pieces through the glass, near the front pane, too tall, or in each other', () => {
-    expect(ids(scape({ option: { pieces: [piece({ at: [40, 180], stand: { kind: 'floor' } })] } }))).toEqual([
-      'piece.glass',
-    ]);
-    expect(ids(scape({ option: { pieces: [piece({ at: [300, 49], stand: { kind: 'floor' } })] } }))).toEqual([
-      'piece.glass',
-    ]);
-    expect(ids(scape({ option: { pieces: [piece({ at: [300, 51], stand: { kind: 'floor' } })] } }))).toEqual(
-      [],
-    );
-    expect(ids(scape({ option: { pieces: [piece({ stand: { kind: 'bed', buryMm: 20 } })] } }))).toEqual([
-      'piece.glass',
-    ]);
-    expect(ids(scape({ option: { pieces: [piece({ stand: { kind: 'at', zMm: 225 } })] } }))).toEqual([
-      'piece.above',
-    ]);
-    const twice = [
-      piece({ stand: { kind: 'floor' } }),
-      piece({ id: 'S-2', at: [320, 180], stand: { kind: 'floor' } }),
-    ];
-    expect(ids(scape({ option: { pieces: twice } }))).toEqual(['piece.overlaps']);
-  });
-
-  it('finds a label more than 5 % off, and plants that want CO2 where there is none', () => {
-    const commission = scape();
-    commission.vessel.labelL = 95;
-    expect(ids(commission)).toEqual(['vessel.label']);
-    commission.vessel.labelL = 90;
-    expect(ids(commission)).toEqual([]);
-    commission.brief.co2 = false;
-    commission.catalogue.plants[1].needsCo2 = true;
-    commission.options[0].plants = [{ id: 'P-1', plant: 'fern', count: 3 }];
-    expect(ids(commission)).toEqual(['plant.co2']);
   });
 });

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { parseCommission } from '../commission/parse';
-import type { Commission, Option } from '../commission/schema';
+import type { Commission, Layer, Option, Piece } from '../commission/schema';
 
 /** One of the two example documents, parsed. */
 export function example(name: 'level-cube' | 'held-root'): Commission {
@@ -109,3 +109,21 @@ export function scape({ inner = [600, 360, 400], waterLineMm, option = {} }: Ske
     },
   });
 }
+
+/** A layer of soil with a top. */
+export const soil = (top: Layer['top'], rest: Partial<Layer> = {}): Layer => ({
+  id: 'soil',
+  material: 'soil',
+  top,
+  ...rest,
+});
+/** A granite ellipsoid in the middle of the floor, changed as asked. */
+export const piece = (rest: Partial<Piece>): Piece => ({
+  id: 'S-1',
+  material: 'granite',
+  shape: { kind: 'ellipsoid', sizeMm: [120, 80, 140] },
+  at: [300, 180],
+  turnDeg: 0,
+  stand: { kind: 'bed', buryMm: 20 },
+  ...rest,
+});

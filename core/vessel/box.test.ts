@@ -1,0 +1,43 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { floorCells, usualCellMm } from '../substrate/cells';
+import { scape } from '../testing/scape';
+import { footprintM2, glassKg, litresToHeight } from './box';
+
+const vessel = (inner: [number, number, number]) => scape({ inner }).vessel;
+
+describe('a box', () => {
+  it('holds 216.0 L when it measures 900 × 500 × 480 mm, and half of it half-way up', () => {
+    const box = vessel([900, 500, 480]);
+    expect(litresToHeight(box, 480)).toBe(216);
+    expect(litresToHeight(box, 240)).toBe(108);
+    expect(litresToHeight(box, 999)).toBe(216);
+    expect(litresToHeight(box, -5)).toBe(0);
+  });
+
+  it('has five panes: bottom, two long, two short, once', () => {
+    const box = { ...vessel([600, 300, 300]), glassMm: 10 };
+    // Bottom 620 × 320, walls 300 high: two of 620 and two of 300 long, 10 mm thick; 2.5 kg/L.
+    const panes = 620 * 320 * 10 + 2 * 620 * 300 * 10 + 2 * 300 * 300 * 10;
+    expect(glassKg(box)).toBeCloseTo((panes / 1e6) * 2.5, 9);
+  });
+
+  it('bears on its own base, or on the stated footprint', () => {
+    const box = vessel([600, 300, 300]);
+    expect(footprintM2(box)).toBeCloseTo(0.616 * 0.316, 9);
+    expect(footprintM2({ ...box, footprintMm: { length: 700, width: 400 } })).toBeCloseTo(0.28, 9);
+  });
+
+  it('is read in cells that tile it: 5 mm, finer when it is small', () => {
+    expect(usualCellMm(vessel([1200, 500, 450]))).toBe(5);
+    expect(usualCellMm(vessel([200, 200, 200]))).toBeCloseTo(200 / 60, 9);
+    fc.assert(
+      fc.property(fc.integer({ min: 20, max: 3000 }), fc.integer({ min: 20, max: 900 }), (length, width) => {
+        const cells = floorCells(vessel([length, width, 300]));
+        expect(cells.columns * cells.dxMm).toBeCloseTo(length, 6);
+        expect(cells.rows * cells.dyMm).toBeCloseTo(width, 6);
+        expect(Math.max(cells.dxMm, cells.dyMm)).toBeLessThanOrEqual(5 + 1e-9);
+      }),
+    );
+  });
+});
