@@ -12,5 +12,7 @@ export default defineConfig({
       'demo/**/*.test.ts',
     ],
     testTimeout: 60_000,
+    // Its components import their own styles, which only the bundler understands.
+    server: { deps: { inline: ['vuetify'] } },
   },
 });

@@ -1,10 +1,11 @@
 import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { parseCommission } from '../commission/parse';
 import type { Commission, Layer, Option, Piece } from '../commission/schema';
 
 /** One of the two example documents, parsed. */
 export function example(name: 'level-cube' | 'held-root'): Commission {
-  return parsed(JSON.parse(readFileSync(new URL(`../../demo/${name}.json`, import.meta.url), 'utf8')));
+  return parsed(JSON.parse(readFileSync(join(import.meta.dirname, '../../demo', `${name}.json`), 'utf8')));
 }
 
 /** The document, or an error that lists its faults. */

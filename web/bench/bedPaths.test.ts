@@ -1,0 +1,74 @@
+import { describe, expect, it } from 'vitest';
+import type { Layer } from '../../core/commission/schema';
+import { bedField } from '../../core/substrate/bedField';
+import { scape, soil } from '../../core/testing/scape';
+import { bedContours, layerCuts, ridge, surfaceAt, thicknessAt, topRuns } from './bedPaths';
+import { marks } from './sheet';
+
+const { vessel } = scape({ inner: [300, 200, 200] });
+const path: Layer = {
+  id: 'path',
+  material: 'sand',
+  cuts: true,
+  floorMm: 5,
+  top: { kind: 'level', mm: 20 },
+  region: [
+    [100, -5],
+    [160, -5],
+    [160, 205],
+    [100, 205],
+  ],
+};
+const field = bedField(vessel, [soil({ kind: 'ramp', frontMm: 40, backMm: 80 }), path]);
+const X = (mm: number) => mm;
+const Z = (mm: number) => 200 - mm;
+const points = (d: string) =>
+  [...d.matchAll(/(-?[\d.]+) (-?[\d.]+)/g)].map((m) => [Number(m[1]), Number(m[2])]);
+
+describe('the bed as paths', () => {
+  it('has a skyline from glass to glass, closed along the bottom', () => {
+    const skyline = points(ridge(field, 0, X, Z));
+    expect(skyline[0]).toEqual([0, 200]);
+    expect(skyline.at(-1)).toEqual([300, 200]);
+    const at = (x: number) =>
+      skyline.slice(1, -1).reduce((a, b) => (Math.abs(b[0] - x) < Math.abs(a[0] - x) ? b : a));
+    expect(at(50)[1]).toBe(160);
+    expect(at(130)[1]).toBe(180);
+  });
+
+  it('shows where a layer is uppermost', () => {
+    const run = points(topRuns(field, 0, 1, X, Z)).map(([x]) => x);
+    expect(Math.min(...run)).toBe(100);
+    expect(Math.max(...run)).toBeGreaterThanOrEqual(155);
+    expect(Math.max(...run)).toBeLessThanOrEqual(160);
+    expect(topRuns(field, 0, 1, X, Z).match(/M/g)).toHaveLength(1);
+  });
+
+  it('cuts every layer along a row and along a column', () => {
+    const [soilCut, sandCut] = layerCuts(field, 'column', Math.round(130 / field.dxMm), X, Z);
+    expect(Math.min(...points(soilCut).map(([, z]) => z))).toBe(195);
+    expect(new Set(points(sandCut).map(([, z]) => z))).toEqual(new Set([180, 195]));
+    const [front] = layerCuts(field, 'row', 0, X, Z);
+    expect(Math.min(...points(front).map(([, z]) => z))).toBe(160);
+    expect(layerCuts(field, 'column', 2, X, Z)[1]).toBe('');
+  });
+
+  it('has contours at round heights between its lowest and its highest', () => {
+    const levels = bedContours(field, X, X).map((c) => c.mm);
+    expect(levels.length).toBeGreaterThan(3);
+    expect(levels.every((mm) => mm % 5 === 0 && mm > 20 && mm < 80)).toBe(true);
+    expect([...levels].sort((a, b) => a - b)).toEqual(levels);
+  });
+
+  it('knows height and thickness at a spot', () => {
+    expect(surfaceAt(field, 50, 100)).toBeCloseTo(60, 9);
+    expect(surfaceAt(field, -20, 400)).toBeCloseTo(80, 9);
+    expect(thicknessAt(field, 130, 100)).toEqual([5, 15]);
+    expect(thicknessAt(field, 50, 0)).toEqual([40, 0]);
+  });
+
+  it('marks axes at round distances', () => {
+    expect(marks(300)).toEqual([0, 50, 100, 150, 200, 250, 300]);
+    expect(marks(900)).toHaveLength(10);
+  });
+});

@@ -1,0 +1,85 @@
+// @vitest-environment happy-dom
+import { createPinia, setActivePinia } from 'pinia';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { nextTick } from 'vue';
+import { mount, type Mounted } from '../testing/mount';
+import FigureField from './FigureField.vue';
+import { usePreferences } from './preferences';
+
+let field: Mounted;
+const apply = vi.fn<(v: number | undefined) => string | undefined>();
+const pinia = createPinia();
+const value = () => field.find<HTMLInputElement>('input').value;
+
+beforeEach(() => {
+  setActivePinia(pinia);
+  usePreferences().units = 'metric';
+  apply.mockReset();
+});
+afterEach(() => field.unmount());
+
+function show(props: Record<string, unknown> = {}): void {
+  field = mount(FigureField, { label: 'height', kind: 'length', value: 120, apply, ...props }, pinia);
+}
+
+describe('a typed figure', () => {
+  it('shows its value and unit, and hands a new one on', async () => {
+    show();
+    expect(value()).toBe('120');
+    expect(field.words()).toContain('mm');
+    await field.type('input', '95.5');
+    expect(apply).toHaveBeenCalledWith(95.5);
+  });
+
+  it('takes a comma for a point, and leaves alone what has not changed', async () => {
+    show();
+    await field.type('input', '95,5');
+    expect(apply).toHaveBeenLastCalledWith(95.5);
+    apply.mockClear();
+    await field.type('input', '120');
+    expect(apply).not.toHaveBeenCalled();
+  });
+
+  it('keeps what was typed and says what is wrong with it', async () => {
+    show();
+    apply.mockReturnValue('is -4, must be at least 0');
+    await field.type('input', '-4');
+    expect(field.words()).toContain('is -4, must be at least 0');
+    expect(value()).toBe('-4');
+    await field.type('input', 'high');
+    expect(field.words()).toContain('is "high" (text), must be a number');
+    await field.type('input', '');
+    expect(field.words()).toContain('is missing, must be a number');
+  });
+
+  it('may be emptied when it is optional', async () => {
+    show({ optional: true });
+    await field.type('input', '');
+    expect(apply).toHaveBeenCalledWith(undefined);
+  });
+
+  it('speaks the reader’s unit and hands on the document’s', async () => {
+    show({ value: 254 });
+    usePreferences().units = 'us';
+    await nextTick();
+    expect(value()).toBe('10');
+    expect(field.words()).toContain('in');
+    await field.type('input', '12');
+    expect(apply.mock.lastCall![0]).toBeCloseTo(304.8, 9);
+  });
+
+  it('counts money in whole units and hands on minor ones', async () => {
+    show({ kind: 'money', unit: 'GBP', value: 95_000 });
+    expect(value()).toBe('950');
+    await field.type('input', '12.34');
+    expect(apply).toHaveBeenCalledWith(1234);
+  });
+
+  it('steps by the arrow keys', async () => {
+    show();
+    const key = new KeyboardEvent('keydown', { key: 'ArrowUp', shiftKey: true, bubbles: true });
+    field.find('input').dispatchEvent(key);
+    await nextTick();
+    expect(apply).toHaveBeenCalledWith(130);
+  });
+});

@@ -1,0 +1,67 @@
+// @vitest-environment happy-dom
+import { createPinia } from 'pinia';
+import { describe, expect, it } from 'vitest';
+import type { Commission } from '../../../core/commission/schema';
+import { plan } from '../../../core/pipeline/plan';
+import { example } from '../../../core/testing/scape';
+import { mount } from '../../testing/mount';
+import CareGuide from './CareGuide.vue';
+
+function guide(change: (c: Commission) => void = () => {}) {
+  const commission = structuredClone(example('held-root'));
+  commission.studio = { name: 'Fenwick Row Planted Interiors', phone: '01 632 960 114' };
+  change(commission);
+  const whole = plan(commission);
+  const props = {
+    care: whole.care,
+    commission,
+    option: commission.options[0],
+    plan: whole,
+    field: whole.survey.field,
+  };
+  return mount(CareGuide, props, createPinia());
+}
+
+describe('the care guide', () => {
+  it('has a little tank for each of 56 days, blue where water is changed', () => {
+    const { el } = guide();
+    expect(el.querySelectorAll('.calendar td:not(.light)')).toHaveLength(56);
+    expect(el.querySelectorAll('.calendar td.change')).toHaveLength(19);
+    expect(el.querySelectorAll('.calendar .test')).toHaveLength(8);
+    expect(el.querySelector('.calendar td svg')!.getAttribute('aria-label')).toBe(
+      '2027-01-15, change 32 litres',
+    );
+  });
+
+  it('says how many litres, how warm, how much conditioner, and when animals may come', () => {
+    const words = guide().words();
+    expect(words).toContain('Planted for you on Thursday 14 January');
+    expect(words).toContain('take out 50 %: 32 L');
+    expect(words).toContain('23 to 24 °C (73 to 75 °F)');
+    expect(words).toMatch(/Put 8 mL of conditioner in first/);
+    expect(words).toContain('shrimps from 28 Jan, fish from 4 Feb');
+    expect(words).toContain('01 632 960 114');
+  });
+
+  it('speaks of gas only where there is some, and lights an hour less beside a window', () => {
+    expect(guide().words()).toContain('gas from 11:00');
+    const without = guide((c) => {
+      c.brief.co2 = false;
+      c.brief.daylight = 'window';
+    }).words();
+    expect(without).not.toMatch(/\bgas\b|bottle/);
+    expect(without).toContain('light from 12:00 to 18:00');
+  });
+
+  it('cautions where work can hurt somebody', () => {
+    const words = guide().words();
+    for (const caution of [
+      'Pull the plugs',
+      'without swallowing',
+      'switch off at the socket',
+      'Never release',
+      'leave the room',
+    ])
+      expect(words).toContain(caution);
+  });
+});
