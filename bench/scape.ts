@@ -1,5 +1,6 @@
 import { parseCommission } from '../core/commission/parse';
 import type { Commission, Piece } from '../core/commission/schema';
+import { ring } from '../demo/commissions/parts';
 import { stone } from '../demo/shapes';
 
 /** A made-up 1200 × 500 × 450 vessel with 25 stones, hills and a path: what the benchmark moves about in. */
@@ -55,14 +56,7 @@ export function largeScape(): Commission {
             top: { kind: 'level', mm: 40 },
             cuts: true,
             floorMm: 10,
-            region: [
-              [520, 0],
-              [700, 0],
-              [660, 200],
-              [640, 500],
-              [590, 500],
-              [560, 200],
-            ],
+            region: ring('520,0 700,0 660,200 640,500 590,500 560,200'),
           },
         ],
         pieces,
@@ -71,23 +65,13 @@ export function largeScape(): Commission {
           {
             id: 'P-1',
             plant: 'grass',
-            region: [
-              [20, 20],
-              [500, 20],
-              [540, 220],
-              [20, 240],
-            ],
+            region: ring('20,20 500,20 540,220 20,240'),
             spacingMm: 25,
           },
           {
             id: 'P-2',
             plant: 'grass',
-            region: [
-              [720, 20],
-              [1180, 20],
-              [1180, 220],
-              [680, 220],
-            ],
+            region: ring('720,20 1180,20 1180,220 680,220'),
             spacingMm: 25,
           },
         ],

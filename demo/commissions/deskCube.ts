@@ -1,6 +1,6 @@
 import type { Day } from '../../core/calendar/day';
 import type { Commission } from '../../core/commission/schema';
-import { commissionOf, dayFrom, set } from './parts';
+import { commissionOf, dayFrom, ring, set } from './parts';
 
 /** The small one: a desk cube with three cobbles and one carpet. */
 export function deskCube(today: Day): Commission {
@@ -40,12 +40,7 @@ export function deskCube(today: Day): Commission {
           {
             id: 'P-1',
             plant: 'marsilea-hirsuta',
-            region: [
-              [12, 12],
-              [288, 12],
-              [288, 288],
-              [12, 288],
-            ],
+            region: ring('12,12 288,12 288,288 12,288'),
             spacingMm: 35,
           },
         ],

@@ -1,7 +1,7 @@
 import type { Day } from '../../core/calendar/day';
 import { dayPlus } from '../../core/calendar/day';
 import type { Commission } from '../../core/commission/schema';
-import { commissionOf, set } from './parts';
+import { commissionOf, ring, set } from './parts';
 
 /** The one with every finding in it: what an evening of drawing looks like before anybody has checked it. */
 export function openWindow(today: Day): Commission {
@@ -50,23 +50,13 @@ export function openWindow(today: Day): Commission {
           {
             id: 'P-1',
             plant: 'hemianthus-callitrichoides',
-            region: [
-              [20, 20],
-              [420, 20],
-              [420, 130],
-              [20, 130],
-            ],
+            region: ring('20,20 420,20 420,130 20,130'),
             spacingMm: 25,
           },
           {
             id: 'P-2',
             plant: 'cryptocoryne-parva',
-            region: [
-              [430, 150],
-              [580, 150],
-              [580, 330],
-              [430, 330],
-            ],
+            region: ring('430,150 580,150 580,330 430,330'),
             spacingMm: 45,
           },
         ],

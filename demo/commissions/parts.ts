@@ -14,6 +14,11 @@ export function dayFrom(today: Day, days: number, weekday = 'thu'): Day {
   return day;
 }
 
+/** A region from its corners as text, mm: `ring('0,0 300,0 300,100 0,100')`. */
+export function ring(corners: string): [number, number][] {
+  return corners.split(' ').map((corner) => corner.split(',').map(Number) as [number, number]);
+}
+
 /** A piece of the yard set in a scape. */
 export function set(tag: string, at: [number, number], buryMm: number, rest: Partial<Piece> = {}): Piece {
   const { id, material, shape, massKg } = fromYard(tag);

@@ -1,6 +1,6 @@
 import { dayPlus, type Day } from '../../core/calendar/day';
 import type { Commission, Option } from '../../core/commission/schema';
-import { commissionOf, dayFrom, set } from './parts';
+import { commissionOf, dayFrom, ring, set } from './parts';
 
 /** The sound one, from which the pictures are made: two slate hills with a valley between them. */
 export function slateValley(today: Day): Commission {
@@ -77,22 +77,9 @@ function valley(): Option {
         top: { kind: 'ramp', frontMm: 34, backMm: 84 },
         cuts: true,
         floorMm: 8,
-        region: [
-          [292, 0],
-          [456, 0],
-          [470, 60],
-          [494, 130],
-          [520, 210],
-          [536, 290],
-          [532, 370],
-          [520, 450],
-          [478, 450],
-          [484, 370],
-          [478, 300],
-          [452, 220],
-          [410, 140],
-          [350, 70],
-        ],
+        region: ring(
+          '292,0 456,0 470,60 494,130 520,210 536,290 532,370 520,450 478,450 484,370 478,300 452,220 410,140 350,70',
+        ),
       },
     ],
     pieces: [
@@ -117,76 +104,37 @@ function valley(): Option {
       {
         id: 'P-1',
         plant: 'eleocharis-pusilla',
-        region: [
-          [16, 16],
-          [262, 16],
-          [330, 84],
-          [252, 168],
-          [120, 186],
-          [16, 176],
-        ],
+        region: ring('16,16 262,16 330,84 252,168 120,186 16,176'),
         spacingMm: 30,
       },
       {
         id: 'P-2',
         plant: 'eleocharis-pusilla',
-        region: [
-          [494, 16],
-          [884, 16],
-          [884, 168],
-          [720, 190],
-          [600, 140],
-          [524, 128],
-        ],
+        region: ring('494,16 884,16 884,168 720,190 600,140 524,128'),
         spacingMm: 30,
       },
       {
         id: 'P-3',
         plant: 'cryptocoryne-wendtii',
-        region: [
-          [262, 200],
-          [300, 236],
-          [388, 246],
-          [380, 290],
-          [288, 292],
-          [252, 252],
-        ],
+        region: ring('262,200 300,236 388,246 380,290 288,292 252,252'),
         spacingMm: 55,
       },
       {
         id: 'P-4',
         plant: 'cryptocoryne-wendtii',
-        region: [
-          [606, 186],
-          [700, 206],
-          [812, 196],
-          [812, 226],
-          [700, 236],
-          [606, 218],
-        ],
+        region: ring('606,186 700,206 812,196 812,226 700,236 606,218'),
         spacingMm: 55,
       },
       {
         id: 'P-5',
         plant: 'rotala-rotundifolia',
-        region: [
-          [16, 380],
-          [250, 372],
-          [380, 384],
-          [380, 436],
-          [16, 436],
-        ],
+        region: ring('16,380 250,372 380,384 380,436 16,436'),
         spacingMm: 28,
       },
       {
         id: 'P-6',
         plant: 'vallisneria-nana',
-        region: [
-          [640, 384],
-          [884, 360],
-          [884, 436],
-          [640, 436],
-        ],
+        region: ring('640,384 884,360 884,436 640,436'),
         spacingMm: 40,
       },
       { id: 'P-7', plant: 'bucephalandra', count: 8, on: 'S-03' },
@@ -194,13 +142,7 @@ function valley(): Option {
       {
         id: 'P-9',
         plant: 'staurogyne-repens',
-        region: [
-          [566, 206],
-          [604, 236],
-          [606, 300],
-          [560, 330],
-          [544, 268],
-        ],
+        region: ring('566,206 604,236 606,300 560,330 544,268'),
         spacingMm: 35,
       },
     ],
@@ -231,12 +173,7 @@ function island(): Option {
       {
         id: 'P-1',
         plant: 'eleocharis-pusilla',
-        region: [
-          [16, 16],
-          [884, 16],
-          [884, 434],
-          [16, 434],
-        ],
+        region: ring('16,16 884,16 884,434 16,434'),
         spacingMm: 40,
       },
       { id: 'P-2', plant: 'bucephalandra', count: 12, on: 'S-03' },
