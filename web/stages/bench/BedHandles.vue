@@ -36,8 +36,9 @@ const drag = usePointerDrag<{ layer: Layer; grip: Grip }>({
     if (grip) commission.beginStep();
     return grip && layer.value ? { layer: layer.value, grip } : undefined;
   },
+  // From where it was when it was taken hold of: the pointer says how far it has gone since then.
   move: ({ layer: from, grip }, { dx, dy }) =>
-    edit.layer(from.id, `grip ${grip.key}`, (l) => grip.moved(l, dx / props.k, -dy / props.k)),
+    edit.layer(from.id, `grip ${grip.key}`, () => grip.moved(from, dx / props.k, -dy / props.k)),
   end: () => commission.endStep(),
 });
 

@@ -94,6 +94,7 @@ const DAYLIGHT = [
               :apply="set('startTime')"
             />
             <FigureField
+              data-test="crew"
               label="Crew"
               kind="plain"
               unit="people"

@@ -1,0 +1,56 @@
+import { describe, expect, it } from 'vitest';
+import { z } from 'zod';
+import { faultOf, pathOf, shown } from './fault';
+
+const says = (schema: z.ZodType, value: unknown) => {
+  const result = schema.safeParse(value);
+  return result.success ? [] : result.error.issues.map((issue) => faultOf(issue, value));
+};
+
+describe('faults', () => {
+  it('write paths as people read them', () => {
+    expect(pathOf(['options', 0, 'bed', 2, 'top', 'mm'])).toBe('options[0].bed[2].top.mm');
+    expect(pathOf([])).toBe('(document)');
+    expect(pathOf([3])).toBe('[3]');
+  });
+
+  it('show values briefly, and text apart from numbers', () => {
+    expect(shown(12)).toBe('12');
+    expect(shown('12')).toBe('"12" (text)');
+    expect(shown('x'.repeat(99))).toBe(`"${'x'.repeat(40)}…" (text)`);
+    expect([shown(undefined), shown(null), shown([1, 2]), shown({})]).toEqual([
+      'missing',
+      'null',
+      'a list of 2',
+      'an object',
+    ]);
+  });
+
+  it.each<[string, z.ZodType, unknown, string]>([
+    ['a type', z.number(), 'a', 'is "a" (text), must be a number'],
+    ['something missing', z.string(), undefined, 'is missing, must be text'],
+    ['a list', z.array(z.number()), 4, 'is 4, must be a list'],
+    ['a whole number', z.number().int(), 1.5, 'is 1.5, must be a whole number'],
+    ['a least value', z.number().min(3), 1, 'is 1, must be at least 3'],
+    ['a value above', z.number().gt(0), 0, 'is 0, must be more than 0'],
+    ['a most value', z.number().max(3), 9, 'is 9, must be at most 3'],
+    ['a value below', z.number().lt(3), 3, 'is 3, must be less than 3'],
+    ['a choice', z.enum(['a', 'b']), 'c', 'is "c" (text), must be "a" or "b"'],
+    ['a short list', z.array(z.number()).min(3), [1], 'is a list of 1, must have at least 3 entries'],
+    ['a long text', z.string().max(2), 'abc', 'is "abc" (text), must have at most 2 characters'],
+    ['a pattern', z.string().regex(/^x/, 'must begin with x'), 'y', 'is "y" (text), must begin with x'],
+    ['a rule', z.number().refine(() => false, 'must be even'), 3, 'is 3, must be even'],
+  ])('say what is there and what is allowed: %s', (_what, schema, value, message) => {
+    expect(says(schema, value)).toEqual([{ path: '(document)', says: message }]);
+  });
+
+  it('name the kinds of a union at its kind', () => {
+    const shape = z.discriminatedUnion('kind', [
+      z.object({ kind: z.literal('box') }),
+      z.object({ kind: z.literal('ball') }),
+    ]);
+    expect(says(z.object({ shape }), { shape: { kind: 'egg' } })).toEqual([
+      { path: 'shape.kind', says: 'is "egg" (text), must have a kind of "box", "ball"' },
+    ]);
+  });
+});
