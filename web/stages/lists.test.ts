@@ -1,0 +1,140 @@
+// @vitest-environment happy-dom
+import { createPinia, setActivePinia } from 'pinia';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { dayPlus } from '../../core/calendar/day';
+import { survey } from '../../core/survey/survey';
+import { example } from '../../core/testing/scape';
+import { PLANTS } from '../../demo/catalogue/plants';
+import { today } from '../shell/days';
+import { usePreferences } from '../shell/preferences';
+import { strataOf } from '../shell/stages';
+import StrataRail from '../shell/StrataRail.vue';
+import { mount } from '../testing/mount';
+import CommissionRow from './commissions/CommissionRow.vue';
+import { newCommission } from './commissions/newCommission';
+import PlantList from './planting/PlantList.vue';
+import FloorLoad from './vessel/FloorLoad.vue';
+import { parseCommission } from '../../core/commission/parse';
+
+const pinia = createPinia();
+const commission = example('held-root');
+beforeEach(() => {
+  setActivePinia(pinia);
+  usePreferences().units = 'metric';
+});
+
+describe('a row of the list', () => {
+  const row = {
+    id: 'c1',
+    title: 'Lime Court',
+    client: 'Lime Court',
+    place: 'hall',
+    buildDay: dayPlus(today(), 3),
+    lengthMm: 900,
+    widthMm: 450,
+    heightMm: 450,
+    waterLineMm: 420,
+    removedAt: null,
+  };
+
+  it('names the commission once, its place, size and day', () => {
+    const words = mount(CommissionRow, { row }, pinia).words();
+    expect(words).toMatch(/^Lime Court hall 900 × 450 × 450 mm/);
+    expect(words).toContain('build day, in 3 days');
+  });
+
+  it('is duplicated, exported and removed; a removed one only comes back', async () => {
+    const [remove, restore] = [vi.fn(), vi.fn()];
+    const there = mount(CommissionRow, { row, onRemove: remove }, pinia);
+    await there.click('[aria-label="Remove Lime Court"]');
+    expect(remove).toHaveBeenCalledTimes(1);
+    expect(there.find('[aria-label="Export Lime Court"]').getAttribute('href')).toBe(
+      '/api/commissions/c1/document.json',
+    );
+    const gone = mount(
+      CommissionRow,
+      { row: { ...row, removedAt: '2026-11-25' }, onRestore: restore },
+      pinia,
+    );
+    expect(gone.el.querySelector('[aria-label="Remove Lime Court"]')).toBeNull();
+    await gone.click('button');
+    expect(restore).toHaveBeenCalledTimes(1);
+  });
+});
+
+describe('a new commission', () => {
+  const catalogue = { ...commission.catalogue, plants: [] };
+
+  it('is a document that is read without a fault, with the studio’s first soil', () => {
+    const fresh = newCommission({ name: 'Fenwick Row', phone: '01', currency: 'EUR', catalogue, yard: [] });
+    expect(parseCommission(fresh)).toMatchObject({ ok: true });
+    expect(fresh).toMatchObject({
+      currency: 'EUR',
+      studio: { name: 'Fenwick Row' },
+      brief: { buildDay: dayPlus(today(), 42) },
+    });
+    expect(fresh.options[0].bed[0].material).toBe('soil-granules');
+  });
+
+  it('begins with bare glass where the studio has no soil yet', () => {
+    const empty = { materials: [], plants: [], suppliers: [] };
+    const fresh = newCommission({ name: '', currency: 'GBP', catalogue: empty, yard: [] });
+    expect(parseCommission(fresh)).toMatchObject({ ok: true });
+    expect([fresh.options[0].bed, fresh.studio]).toEqual([[], undefined]);
+  });
+});
+
+describe('the list of plants', () => {
+  const props = () => ({
+    plants: [...PLANTS],
+    option: commission.options[0],
+    survey: survey(commission),
+    co2: false,
+  });
+
+  it('shows what is planted, and every plant to paint with', async () => {
+    const paint = vi.fn();
+    const list = mount(PlantList, { ...props(), onPaint: paint }, pinia);
+    expect(list.words()).toContain('111 plugs');
+    await list.click('[data-plant="rotala-rotundifolia"]');
+    expect(paint.mock.lastCall![0]).toMatchObject({ name: 'Rotala rotundifolia' });
+  });
+
+  it('is searched by name, habit and light; what does not root in the bed cannot be painted', async () => {
+    const list = mount(PlantList, props(), pinia);
+    const shown = () =>
+      [...list.el.querySelectorAll('[data-plant]')].map((b) => b.getAttribute('data-plant'));
+    expect(shown()).toHaveLength(PLANTS.length);
+    await list.type('input', 'rosette low');
+    expect(shown()).toEqual(['cryptocoryne-wendtii', 'cryptocoryne-beckettii', 'echinodorus-grisebachii']);
+    await list.type('input', 'taxiphyllum');
+    expect(list.find<HTMLButtonElement>('[data-plant="taxiphyllum-barbieri"]').disabled).toBe(true);
+  });
+
+  it('marks plants that need CO2 where the brief has none', () => {
+    const warned = (co2: boolean) =>
+      mount(PlantList, { ...props(), co2 }, pinia).el.querySelectorAll('small .late').length;
+    expect(warned(false)).toBe(PLANTS.filter((p) => p.needsCo2).length);
+    expect(warned(true)).toBe(0);
+  });
+});
+
+describe('the load on the floor', () => {
+  it('stands part by part beside what homes are designed for, and never judges', () => {
+    const words = mount(FloorLoad, { survey: survey(commission) }, pinia).words();
+    expect(words).toMatch(/107 kg , 4\.5 kN\/m² under the base of 0\.23 m²/);
+    expect(words).toMatch(/1\.5 to 2\.0 kN\/m²/);
+    expect(words).toContain('for a structural engineer to say');
+    expect(words).not.toMatch(/\bsafe|\bok\b|fine/i);
+  });
+});
+
+describe('the rail', () => {
+  it('links every stage and shows where one is', () => {
+    const strata = strataOf(commission, undefined, { confirmed: 0 }, String);
+    const rail = mount(StrataRail, { strata, id: 'c1' }, pinia);
+    const links = [...rail.el.querySelectorAll('a')].map((a) => a.getAttribute('href'));
+    expect(links).toHaveLength(10);
+    expect(links.slice(0, 3)).toEqual(['/', '/c/c1/brief', '/c/c1/vessel']);
+  });
+});
