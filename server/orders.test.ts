@@ -30,6 +30,13 @@ describe('the simulated suppliers', () => {
     expect(answer).toMatchObject({ deliveryDay: '2026-12-04', totalMinor: 13_600 });
   });
 
+  it('bring it on the day it is wanted, not weeks before', async () => {
+    const wanted = await suppliers({}).place({ ...REQUEST, wantedBy: '2027-01-12' }, signal());
+    expect(wanted.deliveryDay).toBe('2027-01-12');
+    const tooSoon = await suppliers({}).place({ ...REQUEST, wantedBy: '2026-11-27' }, signal());
+    expect(tooSoon.deliveryDay).toBe('2026-12-04');
+  });
+
   it('give what is in stock, say what is not, and remember it', async () => {
     const link = suppliers({ stock: { 'soil-9': 2, 'slate-kg': 30 } });
     const first = await link.place(REQUEST, signal());

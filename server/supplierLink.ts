@@ -8,6 +8,7 @@ export interface SupplierRequest {
   supplier: Supplier;
   studio: string;
   today: Day;
+  /** The day on which it should arrive: not later, and perishables not much earlier. */
   wantedBy: Day | null;
   currency: string;
   lines: { pack: string; name: string; count: number; priceMinor: number; leadDays: number }[];

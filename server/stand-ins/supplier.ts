@@ -1,5 +1,5 @@
 import { setTimeout as wait } from 'node:timers/promises';
-import { dayPlus, weekdayOf } from '../../core/calendar/day';
+import { dayPlus, daysFrom, weekdayOf } from '../../core/calendar/day';
 import type { Confirmation } from '../../core/ordering/confirmation';
 import { isClosed } from '../../core/ordering/delivery';
 import {
@@ -76,9 +76,10 @@ export class SimulatedSuppliers implements SupplierLink {
     };
   }
 
-  /** The first of its delivery days after the longest lead time of the order. */
-  private deliveryDay({ supplier, today, lines }: SupplierRequest): string | null {
-    const lead = Math.max(...lines.map((l) => l.leadDays));
+  /** The day it is wanted for when that can be had; otherwise the first delivery day after the lead time. */
+  private deliveryDay({ supplier, today, wantedBy, lines }: SupplierRequest): string | null {
+    const shortest = Math.max(...lines.map((l) => l.leadDays));
+    const lead = wantedBy === null ? shortest : Math.max(shortest, daysFrom(today, wantedBy));
     const days: readonly string[] | undefined = supplier.days;
     for (let ahead = lead; ahead < lead + 60; ahead++) {
       const day = dayPlus(today, ahead);
