@@ -156,7 +156,12 @@ describe('a commission, from the list to the care guide', () => {
     expect(
       figure(await at.until('[data-test="planting-card"] p', (w) => w.includes('plug'))),
     ).toBeGreaterThan(0);
+    // Moss is counted, not painted.
+    await page.click('[data-plant="taxiphyllum-barbieri"]');
+    await at.until('[data-test="planting-card"]', (w) => w.includes('6 plugs'));
+    await saved();
     await at.open('/c/demo-cube/take-off');
+    await at.until('[data-line="taxiphyllum-barbieri"]', (w) => w.includes('1 box'));
     await at.until('[data-line="cryptocoryne-parva"]', (w) => w.includes('pot'));
     await saved();
   });

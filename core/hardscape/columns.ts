@@ -30,6 +30,8 @@ const COLUMNS_ALONG = 64;
 /** Never coarser than this, mm; limbs of a root, whose volume the columns themselves give, finer still. */
 const COARSEST_MM = 4;
 const COARSEST_LIMBS_MM = 2;
+/** Columns through the thinnest way of a piece, so that a plate standing askew is read as well as a block. */
+const COLUMNS_THROUGH = 14;
 const MOST_ALONG = 400;
 
 /** Cuts a shape, tilted and turned, into columns. A mesh of overlapping shells counts as their union. */
@@ -44,7 +46,11 @@ export function columnsOf(
   const depth = extent.hi[1] - extent.lo[1];
   const exact = exactVolumeMm3(shape);
   const coarsest = exact === undefined ? COARSEST_LIMBS_MM : COARSEST_MM;
-  const wanted = Math.min(coarsest, Math.max(width, depth) / COLUMNS_ALONG);
+  const wanted = Math.min(
+    coarsest,
+    Math.max(width, depth) / COLUMNS_ALONG,
+    thinnest(shape) / COLUMNS_THROUGH,
+  );
   const step = Math.max(wanted, Math.max(width, depth) / MOST_ALONG);
   const columns = Math.max(4, Math.ceil(width / step));
   const rows = Math.max(4, Math.ceil(depth / step));
@@ -60,6 +66,13 @@ export function columnsOf(
   const counted = sum * dxMm * dyMm;
   const volumeMm3 = exact ?? counted;
   return { ...grid, ...spans, extent, volumeMm3, columnMm2: sum > 0 ? volumeMm3 / sum : 0 };
+}
+
+/** The smallest of a shape's three sizes before it is turned, mm. */
+function thinnest(shape: Shape): number {
+  if (shape.kind !== 'mesh') return Math.min(...shape.sizeMm);
+  const { lo, hi } = extentOf(shape, rotation(0));
+  return Math.min(...hi.map((v, i) => v - lo[i]));
 }
 
 type Grid = Pick<Columns, 'columns' | 'rows' | 'x0' | 'y0' | 'dxMm' | 'dyMm'>;

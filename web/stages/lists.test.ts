@@ -100,15 +100,17 @@ describe('the list of plants', () => {
     expect(paint.mock.lastCall![0]).toMatchObject({ name: 'Rotala rotundifolia' });
   });
 
-  it('is searched by name, habit and light; what does not root in the bed cannot be painted', async () => {
-    const list = mount(PlantList, props(), pinia);
+  it('is searched by name, habit and light; what does not root in the bed is counted', async () => {
+    const [paint, count] = [vi.fn(), vi.fn()];
+    const list = mount(PlantList, { ...props(), onPaint: paint, onCount: count }, pinia);
     const shown = () =>
       [...list.el.querySelectorAll('[data-plant]')].map((b) => b.getAttribute('data-plant'));
     expect(shown()).toHaveLength(PLANTS.length);
     await list.type('input', 'rosette low');
     expect(shown()).toEqual(['cryptocoryne-wendtii', 'cryptocoryne-beckettii', 'echinodorus-grisebachii']);
     await list.type('input', 'taxiphyllum');
-    expect(list.find<HTMLButtonElement>('[data-plant="taxiphyllum-barbieri"]').disabled).toBe(true);
+    await list.click('[data-plant="taxiphyllum-barbieri"]');
+    expect([paint.mock.calls.length, count.mock.lastCall![0].name]).toEqual([0, 'Taxiphyllum barbieri']);
   });
 
   it('marks plants that need CO2 where the brief has none', () => {

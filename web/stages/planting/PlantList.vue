@@ -12,7 +12,7 @@ const props = defineProps<{
   brush?: Plant;
   co2: boolean;
 }>();
-defineEmits<{ paint: [plant: Plant]; choose: [id: string] }>();
+defineEmits<{ paint: [plant: Plant]; count: [plant: Plant]; choose: [id: string] }>();
 const f = useFigures();
 const search = ref('');
 
@@ -64,9 +64,10 @@ const traits = (p: Plant) =>
           class="plain paint"
           :class="{ chosen: brush?.id === p.id }"
           :data-plant="p.id"
-          :disabled="p.roots !== 'bed'"
-          :title="p.roots === 'bed' ? `Paint ${p.name}` : 'Does not root in the bed'"
-          @click="$emit('paint', p)"
+          :title="
+            p.roots === 'bed' ? `Paint ${p.name}` : `Count portions of ${p.name}: it does not root in the bed`
+          "
+          @click="p.roots === 'bed' ? $emit('paint', p) : $emit('count', p)"
         >
           <i :style="{ background: p.colour }" /><em>{{ p.name }}</em
           ><small class="quiet"
@@ -100,12 +101,8 @@ button {
   padding: 3px 4px;
   line-height: 1.3;
 }
-button:hover:enabled {
+button:hover {
   background: var(--celadon-wash);
-}
-button:disabled {
-  cursor: default;
-  opacity: 0.6;
 }
 .chosen {
   background: var(--celadon-wash);

@@ -53,15 +53,17 @@ const painting = usePainting({
 });
 
 function plantRegion(plant: Plant, region: [number, number][]): string | undefined {
+  return addPlanting(plant, { region, spacingMm: plant.spacingMm ?? SPACING[plant.habit ?? 'carpet'] ?? 30 });
+}
+
+/** What holds on to stone and wood, or floats, is counted; how many to begin with. */
+const FIRST_PORTIONS = 6;
+
+function addPlanting(plant: Plant, how: Partial<Planting>): string | undefined {
   const ids = new Set(option.value.plants.map((p) => p.id));
   let n = 1;
   while (ids.has(`P-${n}`)) n++;
-  const planting: Planting = {
-    id: `P-${n}`,
-    plant: plant.id,
-    region,
-    spacingMm: plant.spacingMm ?? SPACING[plant.habit ?? 'carpet'] ?? 30,
-  };
+  const planting: Planting = { id: `P-${n}`, plant: plant.id, ...how };
   commission.endStep();
   const fault = commission.tryEdit(`plant ${planting.id}`, (d) => ({
     ...d,
@@ -152,7 +154,8 @@ function begin(plant: Plant): void {
           it.
         </p>
         <p v-else class="quiet">
-          {{ shapes.length }} regions from above; choose a plant on the right to paint another
+          {{ shapes.length }} regions from above; choose a plant on the right to paint another, or to count
+          what holds on to stone and wood
         </p>
         <p v-if="painting.fault.value" class="late">{{ painting.fault.value }}</p>
       </header>
@@ -246,6 +249,7 @@ function begin(plant: Plant): void {
       :brush="brush"
       :co2="commission.document!.brief.co2"
       @paint="begin"
+      @count="(plant) => addPlanting(plant, { count: FIRST_PORTIONS })"
       @choose="chosen = $event"
     />
   </div>
