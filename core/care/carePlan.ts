@@ -2,6 +2,7 @@ import { dayPlus, type Day } from '../calendar/day';
 import { optionOf, plantOf } from '../commission/lookup';
 import type { Commission, DosingSchool, Plant, WaterSchool } from '../commission/schema';
 import type { Survey } from '../survey/survey';
+import { conditionerMl } from '../takeoff/consumables';
 import type { Finding } from '../units/finding';
 import { rounded } from '../units/quantity';
 import { DOSING_RULES, dosesOf } from './dosing';
@@ -29,7 +30,16 @@ export interface CareWeek extends LightWeek {
 export interface CarePlan {
   buildDay: Day;
   until: Day;
-  water: { school: WaterSchool; title: string; rule: string; litres: number; share: number };
+  water: {
+    school: WaterSchool;
+    title: string;
+    rule: string;
+    /** The usual change, and the first, which one school makes larger. */
+    litres: number;
+    share: number;
+    conditionerMl: number;
+    first: { litres: number; share: number };
+  };
   dosing: { school: DosingSchool; rule: string; forLitres: number };
   light: { on: string; off: string; co2On?: string };
   stock: { shrimpsFrom: Day; fishFrom: Day; condition: string };
@@ -95,6 +105,8 @@ export function carePlan(commission: Commission, survey: Survey): CarePlan {
       rule: SCHOOLS[school].rule,
       share: usual.share,
       litres: usual.share * survey.freeWaterL,
+      conditionerMl: conditionerMl(commission, usual.share * survey.freeWaterL),
+      first: { share: changes[0].share, litres: changes[0].share * survey.freeWaterL },
     },
     dosing: { school: dosing, rule: DOSING_RULES[dosing], forLitres: survey.freeWaterL },
     light: hours(commission),

@@ -138,11 +138,17 @@ function pads(commission: Commission, survey: Survey): Consumable {
   };
 }
 
+/** Conditioner for an amount of tap water, mL, by the dose of the document's own conditioner. */
+export function conditionerMl(commission: Commission, volumeL: number): number {
+  const material = commission.catalogue.materials.find((m) => m.kind === 'conditioner');
+  return (volumeL * (material?.dosePer100L ?? USUAL_DOSE_ML)) / 100;
+}
+
 function conditioner(commission: Commission, survey: Survey): Consumable {
   const material = commission.catalogue.materials.find((m) => m.kind === 'conditioner');
   const dose = material?.dosePer100L ?? USUAL_DOSE_ML;
   const litres = survey.freeWaterL + survey.poreWaterL;
-  const millilitres = (litres * dose) / 100;
+  const millilitres = conditionerMl(commission, litres);
   return {
     kind: 'conditioner',
     name: 'Water conditioner',

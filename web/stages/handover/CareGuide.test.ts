@@ -53,6 +53,15 @@ describe('the care guide', () => {
     expect(without).toContain('light from 12:00 to 18:00');
   });
 
+  it('says so where the first change is larger than the others, and doses by the document’s conditioner', () => {
+    const words = guide((c) => {
+      c.brief.schools = { water: 'fish-in' };
+      c.catalogue.materials.push({ id: 'drops', kind: 'conditioner', name: 'Drops', dosePer100L: 100 });
+    }).words();
+    expect(words).toContain('take out 50 %: 32 L, the first time 75 %: 47 L');
+    expect(words).toContain('Put 32 mL of conditioner in first');
+  });
+
   it('cautions where work can hurt somebody', () => {
     const words = guide().words();
     for (const caution of [

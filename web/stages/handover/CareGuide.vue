@@ -20,19 +20,16 @@ const f = useFigures();
 
 const PICTURE_W = 236;
 const k = computed(() => PICTURE_W / props.commission.vessel.innerMm.length);
-const first = computed(
-  () =>
-    props.care.weeks[0].days.find((d) => d.change)?.change ??
-    props.care.weeks.flatMap((w) => w.days).find((d) => d.change)?.change,
-);
-const share = computed(() => Math.round((first.value?.share ?? 0.5) * 100));
-const litres = computed(() => f.volume(first.value?.litres ?? props.care.water.litres, 0));
-/** Height of the water after a change has been taken out, above the bottom pane. */
-const conditionerMl = computed(() => {
-  const line = props.plan.takeOff.lines.find((l) => l.id === 'conditioner');
-  const all = props.plan.survey.freeWaterL + props.plan.survey.poreWaterL;
-  return line ? f.said((line.needed.value / all) * (first.value?.litres ?? 0), 'mL', 0) : undefined;
+const percent = (part: number) => `${Math.round(part * 100)} %`;
+const litres = computed(() => f.volume(props.care.water.litres, 0));
+/** Said only where the first change is another than the usual one. */
+const first = computed(() => {
+  const { first: change, share } = props.care.water;
+  return change.share === share
+    ? ''
+    : `, the first time ${percent(change.share)}: ${f.volume(change.litres, 0)}`;
 });
+const conditioner = computed(() => f.said(props.care.water.conditionerMl, 'mL', 0));
 const events = computed(() =>
   props.care.weeks.flatMap((w) => w.days).flatMap((d) => d.events.map((what) => ({ day: d.day, what }))),
 );
@@ -76,7 +73,7 @@ const phone = computed(() => props.commission.studio?.phone);
         ><svg width="20" height="14">
           <rect x="1" y="5" width="18" height="8" fill="#a9c7d4" />
           <path d="M1 0 V13 H19 V0" fill="none" stroke="#23211e" /></svg
-        >take out {{ share }} %: {{ litres }}</span
+        >take out {{ percent(care.water.share) }}: {{ litres }}{{ first }}</span
       >
       <span><b class="t">T</b>test, write it down</span>
       <span
@@ -93,11 +90,9 @@ const phone = computed(() => props.commission.studio?.phone);
         <h2>Changing {{ litres }}</h2>
         <p>
           Pull the plugs of heater and pump first. Siphon into buckets; start it without swallowing. Refill
-          slowly over the large stone, as warm as the tank: 23 to 24 °C ({{ '73 to 75 °F' }}).
-          <template v-if="conditionerMl"
-            >Put {{ conditionerMl }} of conditioner in first, or what its label says.</template
-          >
-          Then plug in again, with dry hands.
+          slowly over the large stone, as warm as the tank: 23 to 24 °C ({{ '73 to 75 °F' }}). Put
+          {{ conditioner }} of conditioner in first, or what its label says. Then plug in again, with dry
+          hands.
         </p>
       </section>
       <section>
