@@ -144,6 +144,21 @@ td.right {
   white-space: nowrap;
   width: 120px;
 }
+@media (max-width: 1150px) {
+  .count {
+    width: 108px;
+    white-space: normal;
+  }
+  td:nth-child(3) {
+    width: 96px;
+  }
+  td:nth-child(4) {
+    width: 116px;
+  }
+  td:nth-child(5) {
+    width: 72px;
+  }
+}
 @media print {
   section {
     break-inside: avoid;

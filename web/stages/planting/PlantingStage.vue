@@ -275,9 +275,11 @@ function begin(plant: Plant): void {
   top: 14px;
   display: flex;
   gap: 16px;
-  align-items: baseline;
+  align-items: center;
   z-index: 1;
-  flex-wrap: wrap;
+  flex-wrap: nowrap;
+  right: 14px;
+  line-height: 1.3;
 }
 .sheet {
   position: absolute;
