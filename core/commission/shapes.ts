@@ -3,17 +3,14 @@ import { meshFault, meshVolume } from '../geometry/mesh';
 import type { Fault } from './fault';
 import { facesOf, verticesOf } from './meshArrays';
 import type { Commission, Option, Shape } from './schema';
+import { vesselFaults } from './vesselFaults';
 
 /** Regions that cross themselves, surfaces that enclose nothing, water above the rim and the like. */
 export function geometryFaults(commission: Commission): Fault[] {
-  const { vessel } = commission;
-  const faults: Fault[] = [];
-  if (vessel.waterLineMm > vessel.innerMm.height)
-    faults.push({
-      path: 'vessel.waterLineMm',
-      says: `is ${vessel.waterLineMm}, must be at most the inner height, ${vessel.innerMm.height}`,
-    });
-  return [...faults, ...commission.options.flatMap((o, i) => optionFaults(o, `options[${i}]`))];
+  return [
+    ...vesselFaults(commission.vessel),
+    ...commission.options.flatMap((o, i) => optionFaults(o, `options[${i}]`)),
+  ];
 }
 
 function optionFaults(option: Option, path: string): Fault[] {

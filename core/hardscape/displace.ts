@@ -1,4 +1,4 @@
-import { cellAt, regionHas, type BedField } from '../substrate/bedField';
+import { cellAt, onFloor, regionHas, type BedField } from '../substrate/bedField';
 import { layersAt } from '../substrate/stack';
 import type { Vessel } from '../commission/schema';
 import type { Standing } from './settle';
@@ -27,7 +27,7 @@ export function displace(
   earlier: readonly Standing[],
 ): Displaced {
   const { columns: col, xMm, yMm, zMm } = standing;
-  const { length, width, height } = vessel.innerMm;
+  const { height } = vessel.innerMm;
   const { stack } = field;
   const inside = new Uint8Array(stack.count);
   const tops = new Float64Array(stack.count);
@@ -42,7 +42,7 @@ export function displace(
       const to = col.first[c + 1];
       if (from === to) continue;
       const x = xMm + col.x0 + column * col.dxMm;
-      if (x < 0 || x > length || y < 0 || y > width) {
+      if (!onFloor(field, x, y)) {
         for (let k = from; k < to; k++) out.outside += col.hi[k] - col.lo[k];
         continue;
       }

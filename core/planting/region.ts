@@ -1,18 +1,19 @@
 import { polygonBounds, polygonContains, type Polygon } from '../geometry/polygon';
-import { layerTopsAt, type BedField } from '../substrate/bedField';
+import { floorShare, layerTopsAt, onFloor, type BedField } from '../substrate/bedField';
 import { cellGradient } from '../substrate/slope';
 
 /**
  * Area of the bed's surface inside a region, mm², measured along the slope: each cell's plan area is divided
  * by the cosine of its steepness. On a 45° bed it is √2 times the plan. `share` tells which part of each
- * cell the region covers.
+ * cell the region covers; what lies outside the glass is left out.
  */
 export function slopedAreaMm2(field: BedField, share: Float64Array): number {
   const cellMm2 = field.dxMm * field.dyMm;
   let area = 0;
   for (let row = 0, cell = 0; row < field.rows; row++) {
     for (let column = 0; column < field.columns; column++, cell++) {
-      if (share[cell] > 0) area += share[cell] * cellMm2 * slopeFactor(field, column, row);
+      const part = share[cell] * floorShare(field, cell);
+      if (part > 0) area += part * cellMm2 * slopeFactor(field, column, row);
     }
   }
   return area;
@@ -56,7 +57,7 @@ export function thinnestUnder(
       const x = (column + 0.5) * dxMm;
       const y = (row + 0.5) * dyMm;
       if (x > right) break;
-      if (!polygonContains(region, x, y)) continue;
+      if (!polygonContains(region, x, y) || !onFloor(field, x, y)) continue;
       let mm = 0;
       const cell = row * columns + column;
       rooting.forEach((roots, i) => (mm += roots ? field.thicknessMm[i][cell] : 0));
@@ -64,7 +65,7 @@ export function thinnestUnder(
     }
   }
   for (const [x, y] of outline(region)) {
-    if (x < 0 || y < 0 || x > columns * dxMm || y > rows * dyMm) continue;
+    if (!onFloor(field, x, y)) continue;
     const tops = layerTopsAt(field, x, y);
     ask(
       x,

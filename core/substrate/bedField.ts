@@ -1,5 +1,6 @@
 import { cellCoverage, type Cells } from '../geometry/coverage';
 import { polygonContains, type Polygon } from '../geometry/polygon';
+import { displayOutline, isPlainBox } from '../vessel/display';
 import type { Layer, Vessel } from '../commission/schema';
 import { floorCells } from './cells';
 import { layersAt, regionsAt, stackOf, type Stack } from './stack';
@@ -9,6 +10,11 @@ import { layersAt, regionsAt, stackOf, type Stack } from './stack';
  * areas; corners (one more a row and a column) carry the heights at points, for contours, slopes and depths.
  */
 export interface BedField extends Cells {
+  /**
+   * The floor inside the glass where it is not the whole box: its outline, which part of each cell lies in
+   * it, and which corners do. Heights outside it are there, but count for nothing.
+   */
+  floor?: { outline: Polygon; share: Float64Array; corner: Uint8Array };
   stack: Stack;
   /** Which part of each cell a layer's region covers; left out for a layer without one. */
   coverage: (Float64Array | undefined)[];
@@ -48,9 +54,34 @@ export function bedField(vessel: Vessel, bed: readonly Layer[], cellMm?: number)
     cornerLayer: new Int8Array(corners).fill(-1),
     cornerCut: new Int8Array(corners).fill(-1),
   };
+  const floor = floorOf(vessel, field);
+  if (floor) field.floor = floor;
   fillCells(field);
   fillCorners(field);
   return field;
+}
+
+function floorOf(vessel: Vessel, cells: Cells): BedField['floor'] {
+  if (isPlainBox(vessel)) return undefined;
+  const outline = displayOutline(vessel);
+  const corner = new Uint8Array((cells.columns + 1) * (cells.rows + 1));
+  for (let row = 0, k = 0; row <= cells.rows; row++)
+    for (let column = 0; column <= cells.columns; column++, k++) {
+      const [x, y] = inward(cells, column * cells.dxMm, row * cells.dyMm);
+      corner[k] = polygonContains(outline, x, y) ? 1 : 0;
+    }
+  return { outline, share: cellCoverage(cells, outline), corner };
+}
+
+/** Which part of a cell lies inside the glass, 0 to 1. */
+export function floorShare({ floor }: BedField, cell: number): number {
+  return floor ? floor.share[cell] : 1;
+}
+
+/** Whether a spot lies on the floor inside the glass. */
+export function onFloor(field: BedField, x: number, y: number): boolean {
+  if (x < 0 || y < 0 || x > field.columns * field.dxMm || y > field.rows * field.dyMm) return false;
+  return !field.floor || regionHas(field.floor.outline, field.floor.share[cellAt(field, x, y)], x, y);
 }
 
 function fillCells(field: BedField): void {
@@ -138,14 +169,14 @@ export function regionHas(region: Polygon, share: number, x: number, y: number):
 /** A hair, mm: a spot on a wall is looked up that far inside, so that a region ending at the glass has it. */
 const HAIR_MM = 1e-6;
 
-function regionsWithin(
-  { stack, columns, rows, dxMm, dyMm }: BedField,
-  x: number,
-  y: number,
-  inside: Uint8Array,
-): void {
+function inward({ columns, rows, dxMm, dyMm }: Cells, x: number, y: number): [number, number] {
   const within = (v: number, most: number) => Math.min(Math.max(v, HAIR_MM), most - HAIR_MM);
-  regionsAt(stack, within(x, columns * dxMm), within(y, rows * dyMm), inside);
+  return [within(x, columns * dxMm), within(y, rows * dyMm)];
+}
+
+function regionsWithin(field: BedField, x: number, y: number, inside: Uint8Array): void {
+  const [u, v] = inward(field, x, y);
+  regionsAt(field.stack, u, v, inside);
 }
 
 /** Upper surface of every layer at one spot, mm; spots outside the floor are taken at the nearest wall. */

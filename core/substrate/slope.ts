@@ -1,4 +1,4 @@
-import type { BedField } from './bedField';
+import { floorShare, type BedField } from './bedField';
 
 /** A slope and where it was found. */
 export interface SlopeSpot {
@@ -35,6 +35,8 @@ export function steepestOf(field: BedField, layer: number): SlopeSpot {
       const near = row * (columns + 1) + column;
       const far = near + columns + 1;
       if (!(present(near) && present(near + 1) && present(far) && present(far + 1))) continue;
+      // A corner outside the glass belongs to no slope that anybody could see.
+      if (floorShare(field, row * columns + column) < 0.5) continue;
       if (cut[near] !== cut[near + 1] || cut[near] !== cut[far] || cut[near] !== cut[far + 1]) continue;
       const [a, b, c, d] = [top(near), top(near + 1), top(far), top(far + 1)];
       const rise = Math.hypot((b - a + d - c) / (2 * dxMm), (c - a + d - b) / (2 * dyMm));

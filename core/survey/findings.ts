@@ -5,6 +5,7 @@ import { rounded } from '../units/quantity';
 import type { Finding } from '../units/finding';
 import { densityOf } from './pieces';
 import type { Survey } from './survey';
+import { vesselFindings } from './vesselFindings';
 
 /** Depth a bed-rooting plant needs when its entry does not say, mm (common practice). */
 const USUAL_ROOT_DEPTH_MM = 50;
@@ -12,40 +13,18 @@ const USUAL_ROOT_DEPTH_MM = 50;
 const FRONT_CLEAR_MM = 10;
 /** A main stone may reach this share of the tank's height (common practice). */
 const TALLEST_SHARE = 0.9;
-/** How far a label may be off before it is worth saying. */
-const LABEL_TOLERANCE = 0.05;
 /** Shared space beyond which two pieces are said to run into each other, share of the smaller. */
 const TOUCHING_SHARE = 0.03;
 
 /** Everything the survey shows to be outside a limit. */
 export function surveyFindings(commission: Commission, survey: Survey): Finding[] {
   return [
-    ...labelFindings(commission, survey),
+    ...vesselFindings(commission, survey),
     ...floatFindings(commission, survey),
     ...shallowFindings(commission, survey),
     ...steepFindings(commission, survey),
     ...pieceFindings(commission, survey),
     ...co2Findings(commission, survey),
-  ];
-}
-
-function labelFindings({ vessel }: Commission, { brimL }: Survey): Finding[] {
-  const label = vessel.labelL;
-  if (label === undefined || Math.abs(label - brimL) <= LABEL_TOLERANCE * brimL) return [];
-  const percent = rounded(Math.abs(label / brimL - 1) * 100, 0);
-  const more = label > brimL ? 'more' : 'less';
-  return [
-    {
-      id: 'vessel.label',
-      severity: 'note',
-      at: { field: 'vessel.labelL' },
-      measured: label,
-      limit: rounded(brimL, 2),
-      unit: 'L',
-      says: `The label says ${label} L, ${percent} % ${more} than the ${rounded(brimL, 1)} L inside.`,
-      because: 'Labels often give the outer size. Every figure here uses the inner size and the water line.',
-      source: 'common practice',
-    },
   ];
 }
 

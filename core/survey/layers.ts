@@ -1,6 +1,6 @@
 import type { Layer } from '../commission/schema';
 import { MM3_PER_L } from '../units/volume';
-import type { BedField } from '../substrate/bedField';
+import { floorShare, type BedField } from '../substrate/bedField';
 import { steepestOf } from '../substrate/slope';
 
 export interface LayerSurvey {
@@ -30,16 +30,18 @@ export function surveyLayers(field: BedField, bed: readonly Layer[]): LayerSurve
   return bed.map((layer, i) => {
     let volume = 0;
     let covered = 0;
-    for (const mm of field.thicknessMm[i]) {
-      volume += mm;
-      if (mm > ABSENT_MM) covered++;
-    }
+    field.thicknessMm[i].forEach((mm, cell) => {
+      const share = floorShare(field, cell);
+      volume += mm * share;
+      if (mm > ABSENT_MM) covered += share;
+    });
     let min = Infinity;
     let max = 0;
-    for (const mm of field.cornerThicknessMm[i]) {
+    field.cornerThicknessMm[i].forEach((mm, corner) => {
+      if (field.floor?.corner[corner] === 0) return;
       if (mm > ABSENT_MM && mm < min) min = mm;
       if (mm > max) max = mm;
-    }
+    });
     const steepest = steepestOf(field, i);
     const grossL = (volume * cellMm2) / MM3_PER_L;
     return {

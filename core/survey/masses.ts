@@ -1,7 +1,7 @@
 import type { Material, Vessel } from '../commission/schema';
 import { pouredL } from '../substrate/pour';
 import { kilonewtonsFromKg } from '../units/mass';
-import { footprintM2, glassKg } from '../vessel/box';
+import { footprintM2, glassKg } from '../vessel/glass';
 import { FRESH_WATER_KG_PER_L } from '../hardscape/buoyancy';
 import type { LayerSurvey } from './layers';
 import type { PieceSurvey } from './pieces';

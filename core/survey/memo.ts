@@ -1,6 +1,7 @@
 import type { Shape } from '../commission/schema';
 import type { Columns } from '../hardscape/columns';
 import type { Displaced } from '../hardscape/displace';
+import type { Standing } from '../hardscape/settle';
 import type { BedField } from '../substrate/bedField';
 import type { LayerSurvey } from './layers';
 
@@ -17,6 +18,7 @@ export interface Slot<T> {
 export interface SurveyMemo {
   field: Slot<BedField>;
   layers: Slot<LayerSurvey[]>;
+  fixed: Slot<Standing[]>;
   open: Slot<{ water: number; air: number }>;
   columns: WeakMap<Shape, Map<string, Columns>>;
   displaced: Map<string, Slot<Displaced>>;
@@ -28,6 +30,7 @@ export function newMemo(): SurveyMemo {
   return {
     field: {},
     layers: {},
+    fixed: {},
     open: {},
     columns: new WeakMap(),
     displaced: new Map(),

@@ -3,9 +3,10 @@ import type { Material, Piece } from '../commission/schema';
 import type { Columns } from '../hardscape/columns';
 import { bottomMm, topMm } from '../hardscape/settle';
 import { MM3_PER_L } from '../units/volume';
+import { gapsOf, type Gaps } from './gaps';
 import type { SurveyInput } from './input';
 
-export interface PieceSurvey {
+export interface PieceSurvey extends Gaps {
   id: string;
   material: string;
   volumeL: number;
@@ -21,9 +22,6 @@ export interface PieceSurvey {
   zMm: number;
   bottomMm: number;
   topMm: number;
-  /** Clearance to the front pane and the least of those to the other three panes, mm; negative is through. */
-  frontGapMm: number;
-  sideGapMm: number;
   supported: boolean;
 }
 
@@ -39,10 +37,9 @@ export function massOf(piece: Piece, columns: Columns, material: Material): numb
   return piece.massKg ?? (columns.volumeMm3 / MM3_PER_L) * densityOf(material);
 }
 
-export function surveyPieces({ commission, vessel, standing, displaced }: SurveyInput): PieceSurvey[] {
-  const { length, width } = vessel.innerMm;
+export function surveyPieces(input: SurveyInput): PieceSurvey[] {
+  const { commission, vessel, field, standing, displaced } = input;
   return standing.map((s, i) => {
-    const { lo, hi } = s.columns.extent;
     const d = displaced[i];
     return {
       id: s.piece.id,
@@ -57,8 +54,7 @@ export function surveyPieces({ commission, vessel, standing, displaced }: Survey
       zMm: s.zMm,
       bottomMm: bottomMm(s),
       topMm: topMm(s),
-      frontGapMm: s.yMm + lo[1],
-      sideGapMm: Math.min(s.xMm + lo[0], length - s.xMm - hi[0], width - s.yMm - hi[1]),
+      ...gapsOf(s, field, vessel),
       supported: s.supported,
     };
   });

@@ -3,9 +3,12 @@ import type { Commission, Material, Option, Vessel } from '../commission/schema'
 import { columnsOf } from '../hardscape/columns';
 import { displace, mayOverlap, type Displaced } from '../hardscape/displace';
 import { settle, settlingOrder, type Standing } from '../hardscape/settle';
-import { bedField, type BedField } from '../substrate/bedField';
+import { bedField, floorShare, type BedField } from '../substrate/bedField';
+import { polygonArea } from '../geometry/polygon';
 import { MM3_PER_L } from '../units/volume';
-import { litresToHeight } from '../vessel/box';
+import { chamberFloors } from '../vessel/display';
+import { chamberWaterL, litresToHeight, waterLineL } from '../vessel/litres';
+import { fixedStanding } from './fixed';
 import type { SurveyInput } from './input';
 import { surveyGroups, type GroupSurvey } from './groups';
 import { surveyLayers, type LayerSurvey } from './layers';
@@ -22,7 +25,7 @@ export interface Survey {
   cells: number;
   brimL: number;
   waterLineL: number;
-  /** Water above the bed, less pieces. */
+  /** Water above the bed, less pieces, and that in chambers: what is changed and dosed. */
   freeWaterL: number;
   /** Water between the grains of the bed, below the water line. */
   poreWaterL: number;
@@ -30,6 +33,10 @@ export interface Survey {
   bedL: number;
   /** Pieces inside the vessel, space they share counted once. */
   piecesL: number;
+  /** What was fixed inside before, space shared with nothing. */
+  fixedL: number;
+  /** Water in filter chambers, part of the free water. */
+  chambersL: number;
   /** Above the bed and the water line, less pieces. */
   airL: number;
   floorKg: number;
@@ -61,41 +68,44 @@ export function survey(commission: Commission, ask: SurveyAsk = {}): Survey {
   const memo = ask.memo ?? newMemo();
   const option = optionOf(commission, ask.optionId);
   const { vessel } = commission;
-  const field = remembered(memo.field, [option.bed, JSON.stringify([vessel.innerMm, ask.cellMm])], () =>
+  const field = remembered(memo.field, [option.bed, JSON.stringify([plan(vessel), ask.cellMm])], () =>
     bedField(vessel, option.bed, ask.cellMm),
   );
   const standing = stand(option, field, memo);
-  const displaced = measure(standing, field, vessel, memo);
+  const fixed = remembered(memo.fixed, [JSON.stringify(vessel.fixed ?? [])], () => fixedStanding(vessel));
+  const [displaced, fixedDisplaced] = measure(standing, fixed, field, vessel, memo);
+  const everything = [...fixedDisplaced, ...displaced];
   const bedMaterials = option.bed.map((layer) => materialOf(commission, layer.material));
   const input: SurveyInput = { commission, option, vessel, field, bedMaterials, standing, displaced };
 
   const layers = remembered(memo.layers, [field, option.bed], () => surveyLayers(field, option.bed));
   const nettoLayers = layers.map((layer, i) => {
-    const takenL = sum(displaced, (d) => d.ownInLayer[i]) / MM3_PER_L;
+    const takenL = sum(everything, (d) => d.ownInLayer[i]) / MM3_PER_L;
     return { ...layer, takenByPiecesL: takenL, volumeL: layer.grossL - takenL };
   });
   const pieces = surveyPieces(input);
-  const waterLineL = litresToHeight(vessel, vessel.waterLineMm);
   const brimL = litresToHeight(vessel, vessel.innerMm.height);
+  const chambersL = chamberWaterL(vessel);
   const open = remembered(memo.open, [field, vessel.waterLineMm], () => openMm3(field, vessel));
-  const freeWaterL = (open.water - sum(displaced, (d) => d.ownInFreeWater)) / MM3_PER_L;
-  const airL = (open.air - sum(displaced, (d) => d.ownInAir)) / MM3_PER_L;
+  const freeWaterL = (open.water - sum(everything, (d) => d.ownInFreeWater)) / MM3_PER_L + chambersL;
+  const airL =
+    (open.air - sum(everything, (d) => d.ownInAir)) / MM3_PER_L + chambersBrimL(vessel) - chambersL;
   const bedL = nettoLayers.reduce((total, l) => total + l.volumeL, 0);
   const poreWaterL = poreWater(nettoLayers, bedMaterials);
-  const piecesL =
-    sum(displaced, (d) => d.ownInLayer.reduce((a, b) => a + b, 0) + d.ownInFreeWater + d.ownInAir) /
-    MM3_PER_L;
+  const piecesL = sum(displaced, ownMm3) / MM3_PER_L;
   const masses = weigh(vessel, bedMaterials, nettoLayers, pieces, freeWaterL + poreWaterL);
   return {
     optionId: option.id,
     cellMm: field.cellMm,
     cells: field.columns * field.rows,
     brimL,
-    waterLineL,
+    waterLineL: waterLineL(vessel),
     freeWaterL,
     poreWaterL,
     bedL,
     piecesL,
+    fixedL: sum(fixedDisplaced, ownMm3) / MM3_PER_L,
+    chambersL,
     airL,
     floorKg: masses.totalKg,
     floorKnPerM2: masses.knPerM2,
@@ -124,9 +134,22 @@ function stand(option: Option, field: BedField, memo: SurveyMemo): Standing[] {
   return option.pieces.map((piece) => placed.get(piece.id)!);
 }
 
-function measure(standing: Standing[], field: BedField, vessel: Vessel, memo: SurveyMemo): Displaced[] {
-  return standing.map((s, i) => {
-    const earlier = standing.slice(0, i).filter((e) => mayOverlap(e, s));
+/** What of a vessel the bed's field depends on. */
+function plan({ kind, innerMm, bowMm, corners, chambers }: Vessel): unknown {
+  return [kind, innerMm, bowMm, corners, chambers];
+}
+
+/** Pieces and fixed things in turn, each against those before it; what is fixed was there first. */
+function measure(
+  standing: readonly Standing[],
+  fixed: readonly Standing[],
+  field: BedField,
+  vessel: Vessel,
+  memo: SurveyMemo,
+): [Displaced[], Displaced[]] {
+  const all = [...fixed, ...standing];
+  const displaced = all.map((s, i) => {
+    const earlier = all.slice(0, i).filter((e) => mayOverlap(e, s));
     const place = (p: Standing) => [p.xMm, p.yMm, p.zMm];
     const key = [
       field,
@@ -136,6 +159,7 @@ function measure(standing: Standing[], field: BedField, vessel: Vessel, memo: Su
     ];
     return remembered(memo.slot(memo.displaced, s.piece.id), key, () => displace(s, field, vessel, earlier));
   });
+  return [displaced.slice(fixed.length), displaced.slice(0, fixed.length)];
 }
 
 /** Space above the bed, below and above the water line, before pieces, mm³. */
@@ -143,12 +167,22 @@ function openMm3(field: BedField, vessel: Vessel): { water: number; air: number 
   const cellMm2 = field.dxMm * field.dyMm;
   let water = 0;
   let air = 0;
-  for (const surface of field.surfaceMm) {
+  field.surfaceMm.forEach((surface, cell) => {
+    const share = floorShare(field, cell);
     const line = Math.max(vessel.waterLineMm, surface);
-    water += line - surface;
-    air += vessel.innerMm.height - line;
-  }
+    water += share * (line - surface);
+    air += share * (vessel.innerMm.height - line);
+  });
   return { water: water * cellMm2, air: air * cellMm2 };
+}
+
+function chambersBrimL(vessel: Vessel): number {
+  const area = chamberFloors(vessel).reduce((mm2, c) => mm2 + polygonArea(c.outline), 0);
+  return (area * vessel.innerMm.height) / MM3_PER_L;
+}
+
+function ownMm3(d: Displaced): number {
+  return d.ownInLayer.reduce((a, b) => a + b, 0) + d.ownInFreeWater + d.ownInAir;
 }
 
 /** Space between grains when the material does not say: loosely packed grains, 0.40 (common practice). */

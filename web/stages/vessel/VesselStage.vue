@@ -2,7 +2,7 @@
 import { useElementSize } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import type { Vessel } from '../../../core/commission/schema';
-import { litresToHeight } from '../../../core/vessel/box';
+import { litresToHeight } from '../../../core/vessel/litres';
 import { marks } from '../../bench/sheet';
 import { usePointerDrag } from '../../bench/usePointerDrag';
 import { useCommission } from '../../shell/commissionStore';

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { floorCells, usualCellMm } from '../substrate/cells';
 import { scape } from '../testing/scape';
-import { footprintM2, glassKg, litresToHeight } from './box';
+import { footprintM2, glassKg } from './glass';
+import { litresToHeight } from './litres';
 
 const vessel = (inner: [number, number, number]) => scape({ inner }).vessel;
 

@@ -1,0 +1,90 @@
+import { firstCrossing, polygonArea, type Point, type Polygon } from './polygon';
+
+/** The same ring anticlockwise seen from above. */
+export function anticlockwise(polygon: Polygon): Polygon {
+  let twice = 0;
+  for (let i = 0, j = polygon.length - 1; i < polygon.length; j = i++)
+    twice += polygon[j][0] * polygon[i][1] - polygon[i][0] * polygon[j][1];
+  return twice < 0 ? [...polygon].reverse() : polygon;
+}
+
+/** Sum of the sides, mm. A 300 × 100 rectangle has 800. */
+export function perimeter(polygon: Polygon): number {
+  return edgesOf(polygon).reduce((sum, [a, b]) => sum + Math.hypot(b[0] - a[0], b[1] - a[1]), 0);
+}
+
+export function edgesOf(polygon: Polygon): [Point, Point][] {
+  return polygon.map((a, i) => [a, polygon[(i + 1) % polygon.length]]);
+}
+
+/** True when no corner turns inwards. */
+export function isConvex(polygon: Polygon): boolean {
+  return anticlockwise(polygon).every((_, i, ring) => turnAt(ring, i) >= -1e-12);
+}
+
+/** Angle by which an anticlockwise ring turns at a corner, radians; negative at a corner that points inwards. */
+function turnAt(ring: Polygon, i: number): number {
+  const n = ring.length;
+  const [a, b, c] = [ring[(i + n - 1) % n], ring[i], ring[(i + 1) % n]];
+  const [ux, uy, vx, vy] = [b[0] - a[0], b[1] - a[1], c[0] - b[0], c[1] - b[1]];
+  return Math.atan2(ux * vy - uy * vx, ux * vx + uy * vy);
+}
+
+/**
+ * Area of the ring with every side moved outwards by a distance, corners mitred, mm²:
+ * A + P·t + t²·Σ tan(θ/2) over the turns θ. A 300 × 100 rectangle with 10 mm glass covers 320 × 120.
+ */
+export function grownArea(polygon: Polygon, byMm: number): number {
+  const ring = anticlockwise(polygon);
+  const mitres = ring.reduce((sum, _, i) => sum + Math.tan(turnAt(ring, i) / 2), 0);
+  return polygonArea(ring) + perimeter(ring) * byMm + byMm * byMm * mitres;
+}
+
+/** The ring with every side moved inwards; an empty ring when nothing is left. */
+export function shrunk(polygon: Polygon, byMm: number): Point[] {
+  const ring = anticlockwise(polygon);
+  if (byMm <= 0) return [...ring] as Point[];
+  return isConvex(ring) ? clippedInwards(ring, byMm) : mitredInwards(ring, byMm);
+}
+
+/** Convex: what lies at least the distance inside of every side. */
+function clippedInwards(ring: Polygon, byMm: number): Point[] {
+  return edgesOf(ring).reduce<Point[]>((left, [a, b]) => leftOf(left, a, b, byMm), [...ring]);
+}
+
+/** The part of a ring that lies at least a distance to the left of the line from a to b. */
+export function leftOf(ring: Polygon, a: Point, b: Point, byMm: number): Point[] {
+  const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
+  const off = ([x, y]: Point) => ((b[0] - a[0]) * (y - a[1]) - (b[1] - a[1]) * (x - a[0])) / length - byMm;
+  return ring.flatMap((p, i) => {
+    const q = ring[(i + 1) % ring.length];
+    const [dp, dq] = [off(p), off(q)];
+    const out: Point[] = dp >= 0 ? [p] : [];
+    if (dp > 0 !== dq > 0 && dp !== 0 && dq !== 0) {
+      const t = dp / (dp - dq);
+      out.push([p[0] + t * (q[0] - p[0]), p[1] + t * (q[1] - p[1])]);
+    }
+    return out;
+  });
+}
+
+/** With corners that point inwards: each corner along its mitre, as long as the ring stays one. */
+function mitredInwards(ring: Polygon, byMm: number): Point[] {
+  const moved = ring.map((p, i): Point => {
+    const next = ring[(i + 1) % ring.length];
+    const half = turnAt(ring, i) / 2;
+    const along = Math.atan2(next[1] - p[1], next[0] - p[0]) - half;
+    const out = byMm / Math.cos(half);
+    return [p[0] - Math.sin(along) * out, p[1] + Math.cos(along) * out];
+  });
+  const kept = polygonArea(moved) < polygonArea(ring) && anticlockwise(moved) === moved;
+  return kept && !firstCrossing(moved) ? moved : [];
+}
+
+/** Distance from a point to a side, mm. */
+export function distanceTo([x, y]: Point, [a, b]: readonly [Point, Point]): number {
+  const [ux, uy] = [b[0] - a[0], b[1] - a[1]];
+  const t = ((x - a[0]) * ux + (y - a[1]) * uy) / (ux * ux + uy * uy);
+  const s = Math.min(1, Math.max(0, t));
+  return Math.hypot(x - a[0] - s * ux, y - a[1] - s * uy);
+}

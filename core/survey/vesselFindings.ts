@@ -1,0 +1,91 @@
+import type { Commission, Piece } from '../commission/schema';
+import { optionOf } from '../commission/lookup';
+import { rotation } from '../geometry/rotation';
+import { extentOf } from '../hardscape/extent';
+import { rounded } from '../units/quantity';
+import type { Finding } from '../units/finding';
+import { openings, openingSize, passes } from '../vessel/openings';
+import type { Survey } from './survey';
+
+/** How far a label may be off before it is worth saying. */
+const LABEL_TOLERANCE = 0.05;
+/** Background film is applied wet and dries before the scape goes in, h (common practice). */
+export const FILM_DRY_HOURS = 12;
+
+/** What the vessel itself says: a label that lies, what does not pass its openings, a base without a mat. */
+export function vesselFindings(commission: Commission, survey: Survey): Finding[] {
+  return [
+    ...labelFindings(commission, survey),
+    ...openingFindings(commission, survey),
+    ...matFindings(commission),
+  ];
+}
+
+function labelFindings({ vessel }: Commission, { brimL }: Survey): Finding[] {
+  const label = vessel.labelL;
+  if (label === undefined || Math.abs(label - brimL) <= LABEL_TOLERANCE * brimL) return [];
+  const percent = rounded(Math.abs(label / brimL - 1) * 100, 0);
+  const more = label > brimL ? 'more' : 'less';
+  return [
+    {
+      id: 'vessel.label',
+      severity: 'note',
+      at: { field: 'vessel.labelL' },
+      measured: label,
+      limit: rounded(brimL, 2),
+      unit: 'L',
+      says: `The label says ${label} L, ${percent} % ${more} than the ${rounded(brimL, 1)} L inside.`,
+      because: 'Labels often give the outer size. Every figure here uses the inner size and the water line.',
+      source: 'common practice',
+    },
+  ];
+}
+
+/** Full sizes of a piece as it lies in the hand, mm. */
+export function sizeOf({ shape }: Piece): [number, number, number] {
+  const { lo, hi } = extentOf(shape, rotation(0));
+  return [hi[0] - lo[0], hi[1] - lo[1], hi[2] - lo[2]];
+}
+
+function openingFindings(commission: Commission, survey: Survey): Finding[] {
+  const { vessel } = commission;
+  if (!vessel.rimMm && !vessel.braces?.length) return [];
+  const open = openings(vessel);
+  const widest = open.map(openingSize).sort((a, b) => b[0] * b[1] - a[0] * a[1])[0] ?? [0, 0];
+  const said = widest.map((mm) => rounded(mm, 0)).join(' × ');
+  return optionOf(commission, survey.optionId).pieces.flatMap((piece) => {
+    const size = sizeOf(piece);
+    if (open.some((o) => passes(o, size))) return [];
+    const [a, b] = [...size].sort((p, q) => p - q).map((mm) => rounded(mm, 0));
+    return [
+      {
+        id: 'piece.passes',
+        severity: 'stop',
+        at: { piece: piece.id },
+        measured: b,
+        limit: rounded(Math.min(...widest), 0),
+        unit: 'mm',
+        says: `${piece.id} does not pass the opening: ${a} × ${b} mm across, the widest is ${said} mm.`,
+        because: 'Rim and braces are in its way. Choose smaller pieces and join them inside.',
+        source: 'the vessel',
+      } satisfies Finding,
+    ];
+  });
+}
+
+function matFindings({ vessel }: Commission): Finding[] {
+  if (vessel.mat !== false || vessel.rimMm) return [];
+  return [
+    {
+      id: 'vessel.mat',
+      severity: 'warn',
+      at: { field: 'vessel.mat' },
+      measured: 0,
+      limit: 1,
+      unit: 'mats',
+      says: 'No mat under a tank without a frame.',
+      because: 'A grain or an uneven board under the base can crack the bottom pane.',
+      source: 'common practice',
+    },
+  ];
+}
