@@ -10,6 +10,9 @@ const CORE = [
   'commission',
   'catalogue',
   'vessel',
+  'water',
+  'site',
+  'livestock',
   'substrate',
   'hardscape',
   'planting',
@@ -18,6 +21,7 @@ const CORE = [
   'ordering',
   'build',
   'care',
+  'visit',
   'pipeline',
 ];
 const STAGES = [

@@ -1,5 +1,29 @@
 import { z } from 'zod';
-import { isDay } from '../calendar/day';
+import {
+  briefSchema,
+  PICTURE_SUBJECTS,
+  seatSchema,
+  stockSchema,
+  type DOSING_SCHOOLS,
+  type WATER_SCHOOLS,
+} from './briefSchema';
+import {
+  id,
+  words,
+  text,
+  day,
+  lengthMm,
+  sizeMm,
+  positionMm,
+  point,
+  region,
+  degrees,
+  share,
+  minor,
+  weekday,
+} from './primitives';
+import { siteSchema, waypointSchema } from './siteSchema';
+import { vesselSchema } from './vesselSchema';
 
 /*
  * The commission document, version 1, as Zod schemas; the types the rest of the code uses are inferred from
@@ -7,116 +31,19 @@ import { isDay } from '../calendar/day';
  * being opened and saved. Lengths mm, volumes L, masses kg, temperatures °C, money in minor units.
  */
 
+export { WATER_SCHOOLS, DOSING_SCHOOLS, MOISTURE_SCHOOLS, OCCASIONS, PICTURE_SUBJECTS } from './briefSchema';
+export { VESSEL_KINDS, VESSEL_SIDES } from './vesselSchema';
+
 export const FORMAT = 'utsuwa.commission';
 export const VERSION = 1;
 
-const id = z.string().min(1).max(80);
-const words = z.string().max(200);
-const text = z.string().max(20_000);
-const day = z.string().refine(isDay, 'must be a day that exists, written YYYY-MM-DD');
-const lengthMm = z.number().min(0).max(10_000);
-const sizeMm = z.number().gt(0).max(10_000);
-const innerMm = z.number().min(20).max(10_000);
-const positionMm = z.number().min(-10_000).max(10_000);
-const point = z.tuple([positionMm, positionMm]);
-const region = z.array(point).min(3).max(2_000);
-const degrees = z.number().min(-3_600).max(3_600);
-const share = z.number().min(0).max(0.9);
-const minor = z.number().int().min(0).max(1e12);
-const weekday = z.enum(['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun']);
-
-export const WATER_SCHOOLS = ['taper', 'large-ro', 'weekly', 'light', 'fish-in'] as const;
-export const DOSING_SCHOOLS = ['none', 'ramp', 'lean', 'excess'] as const;
-export const MOISTURE_SCHOOLS = ['dry', 'misted', 'wet', 'flooded'] as const;
-
-const schools = z.looseObject({
-  water: z.enum(WATER_SCHOOLS).optional(),
-  dosing: z.enum(DOSING_SCHOOLS).optional(),
-  moisture: z.enum(MOISTURE_SCHOOLS).optional(),
-});
-
-export const briefSchema = z.looseObject({
-  buildDay: day,
-  co2: z.boolean(),
-  crew: z.number().int().min(1).max(4),
-  /** Clock time at which the crew starts, `08:30` unless told otherwise. */
-  startTime: z
-    .string()
-    .regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'must be a clock time from 00:00 to 23:59')
-    .optional(),
-  crewNames: z.array(words).max(4).optional(),
-  client: z.looseObject({ name: words, contact: words.optional(), place: words.optional() }).optional(),
-  handover: day.optional(),
-  story: text.optional(),
-  budgetMinor: minor.optional(),
-  /** Light that falls on the tank from outside: beside a window the photoperiod starts shorter. */
-  daylight: z.enum(['none', 'indirect', 'window']).optional(),
-  keeper: words.optional(),
-  minutesAWeek: z.number().min(0).max(10_000).optional(),
-  schools: schools.optional(),
-});
-
-export const VESSEL_KINDS = ['box', 'bow', 'cylinder', 'half-cylinder', 'hexagon', 'polygon'] as const;
-export const VESSEL_SIDES = ['back', 'left', 'right'] as const;
-
-/** A part of the vessel walled off from front to back or from side to side: filter chamber, return. */
-const chamberSchema = z.looseObject({
-  id,
-  title: words.optional(),
-  side: z.enum(VESSEL_SIDES),
-  /** Clear depth of the chamber, and the wall between it and the display. */
-  mm: sizeMm,
-  wallMm: z.number().min(0).max(60).optional(),
-  waterLineMm: lengthMm.optional(),
-});
-
-/** Something that was there before and stays: a weir, a glued-in background, an overflow box. */
-const fixedSchema = z.looseObject({
-  id,
-  title: words,
-  /** Its left front corner, size along x, y and z, and height of its foot above the glass. */
-  at: point,
-  sizeMm: z.tuple([sizeMm, sizeMm, sizeMm]),
-  zMm: lengthMm.optional(),
-});
-
-export const vesselSchema = z.looseObject({
-  kind: z.enum(VESSEL_KINDS),
-  /** Clear inside: the box around the footprint, bow included, and the height. */
-  innerMm: z.object({ length: innerMm, width: innerMm, height: innerMm }),
-  /** Bow-fronted: how far the front pane stands out in its middle. */
-  bowMm: sizeMm.optional(),
-  /** Straight-sided footprint, corner by corner, within `innerMm`. */
-  corners: z.array(point).min(3).max(60).optional(),
-  glassMm: z.number().gt(0).max(60),
-  /** Bottom pane, when it is thicker than the walls. */
-  baseMm: z.number().gt(0).max(60).optional(),
-  waterLineMm: lengthMm,
-  labelL: z.number().gt(0).max(1_000_000).optional(),
-  standKg: z.number().min(0).max(5_000).optional(),
-  /** What stands on the floor, when it is not the size of the tank's base. */
-  footprintMm: z.object({ length: sizeMm, width: sizeMm }).optional(),
-  /** Feet of the stand; without them it bears on its whole base. */
-  feet: z.number().int().min(3).max(40).optional(),
-  /** Glass or plastic that runs round the top edge inwards, mm. */
-  rimMm: lengthMm.optional(),
-  /** Braces across the top from front to back: from x to x. */
-  braces: z
-    .array(z.looseObject({ fromMm: lengthMm, toMm: lengthMm }))
-    .max(10)
-    .optional(),
-  chambers: z.array(chamberSchema).max(6).optional(),
-  fixed: z.array(fixedSchema).max(20).optional(),
-  background: z
-    .looseObject({
-      colour: words,
-      sides: z.array(z.enum(VESSEL_SIDES)).min(1).max(3),
-      dryHours: z.number().min(0).max(240).optional(),
-    })
-    .optional(),
-  mat: z.boolean().optional(),
-  lid: z.boolean().optional(),
-  backlightW: z.number().gt(0).max(2_000).optional(),
+/** A picture that the server keeps; the document has its name and what it shows. */
+const pictureSchema = z.looseObject({
+  id: z.string().regex(/^[a-f0-9]{32}$/, 'must be the name under which the picture is kept'),
+  shows: z.enum(PICTURE_SUBJECTS),
+  caption: words.optional(),
+  widthPx: z.number().int().min(1).max(20_000),
+  heightPx: z.number().int().min(1).max(20_000),
 });
 
 const mound = z.looseObject({ at: point, radiusMm: sizeMm, heightMm: z.number().min(-2_000).max(2_000) });
@@ -304,6 +231,10 @@ export const commissionSchema = z.looseObject({
   studio: z.looseObject({ name: words, phone: words.optional() }).optional(),
   brief: briefSchema,
   vessel: vesselSchema,
+  site: siteSchema.optional(),
+  pictures: z.array(pictureSchema).max(200).optional(),
+  /** Options put aside; each can be brought back. */
+  shelved: z.array(optionSchema).max(50).optional(),
   chosen: id,
   options: z.array(optionSchema).min(1).max(50),
   catalogue: catalogueSchema,
@@ -313,6 +244,11 @@ export const commissionSchema = z.looseObject({
 export type Commission = z.infer<typeof commissionSchema>;
 export type Brief = z.infer<typeof briefSchema>;
 export type Vessel = z.infer<typeof vesselSchema>;
+export type Site = z.infer<typeof siteSchema>;
+export type Picture = z.infer<typeof pictureSchema>;
+export type Stock = z.infer<typeof stockSchema>;
+export type Seat = z.infer<typeof seatSchema>;
+export type Waypoint = z.infer<typeof waypointSchema>;
 export type Option = z.infer<typeof optionSchema>;
 export type Layer = z.infer<typeof layerSchema>;
 export type LayerTop = Layer['top'];

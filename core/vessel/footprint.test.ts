@@ -2,7 +2,6 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Vessel } from '../commission/schema';
 import { polygonArea } from '../geometry/polygon';
-import { scape } from '../testing/scape';
 import { chamberFloors, displayOutline } from './display';
 import { bowRadius, footprint } from './footprint';
 import { glassKg, innerFromOuter, outerAreaMm2 } from './glass';

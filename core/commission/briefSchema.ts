@@ -1,0 +1,97 @@
+import { z } from 'zod';
+import { id, words, text, day, sizeMm, point, minor } from './primitives';
+
+/* What was asked on the first visit, every answer but three optional. */
+
+export const WATER_SCHOOLS = ['taper', 'large-ro', 'weekly', 'light', 'fish-in'] as const;
+export const DOSING_SCHOOLS = ['none', 'ramp', 'lean', 'excess'] as const;
+export const MOISTURE_SCHOOLS = ['dry', 'misted', 'wet', 'flooded'] as const;
+
+const schools = z.looseObject({
+  water: z.enum(WATER_SCHOOLS).optional(),
+  dosing: z.enum(DOSING_SCHOOLS).optional(),
+  moisture: z.enum(MOISTURE_SCHOOLS).optional(),
+});
+
+export const OCCASIONS = ['opening', 'show', 'photograph', 'birthday', 'other'] as const;
+export const PICTURE_SUBJECTS = [
+  'story',
+  'place',
+  'floor',
+  'route',
+  'power',
+  'water',
+  'tank',
+  'owned',
+] as const;
+
+/** A place from which the tank is looked at; x from its left end, y negative towards the room, mm. */
+export const seatSchema = z.looseObject({
+  id,
+  name: words,
+  at: point,
+  /** Height of the eyes above the floor: 1200 sitting, 1600 standing. */
+  eyeMm: z.number().min(300).max(2_500),
+});
+
+/** An animal wished for, or living in it already. */
+export const stockSchema = z.looseObject({
+  species: id,
+  count: z.number().int().min(1).max(1_000),
+  present: z.boolean().optional(),
+});
+
+/** Something of the client's that goes into the new scape. */
+const ownedSchema = z.looseObject({
+  id,
+  name: words,
+  material: id,
+  sizeMm: z.tuple([sizeMm, sizeMm, sizeMm]),
+  massKg: z.number().gt(0).max(2_000).optional(),
+});
+
+/** A running tank that is taken apart and built anew. */
+const rescapeSchema = z.looseObject({
+  stays: z.array(z.enum(['stone', 'wood', 'substrate', 'plants', 'water'])).max(5),
+  filterKept: z.boolean(),
+  /** Tubs or tank in which animals wait. */
+  holdingL: z.number().min(0).max(10_000).optional(),
+});
+
+export const briefSchema = z.looseObject({
+  buildDay: day,
+  co2: z.boolean(),
+  crew: z.number().int().min(1).max(4),
+  /** Clock time at which the crew starts, `08:30` unless told otherwise. */
+  startTime: z
+    .string()
+    .regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'must be a clock time from 00:00 to 23:59')
+    .optional(),
+  crewNames: z.array(words).max(4).optional(),
+  client: z.looseObject({ name: words, contact: words.optional(), place: words.optional() }).optional(),
+  handover: day.optional(),
+  story: text.optional(),
+  budgetMinor: minor.optional(),
+  /** Light that falls on the tank from outside: beside a window the photoperiod starts shorter. */
+  daylight: z.enum(['none', 'indirect', 'window']).optional(),
+  /** The nearest window: on which side of the tank, how far, and hours of sun on the glass. */
+  window: z
+    .looseObject({
+      side: z.enum(['front', 'back', 'left', 'right']),
+      distanceMm: z.number().min(0).max(50_000),
+      sunHours: z.number().min(0).max(16),
+    })
+    .optional(),
+  occasion: z
+    .looseObject({ kind: z.enum(OCCASIONS), day: day.optional(), note: words.optional() })
+    .optional(),
+  rescape: rescapeSchema.optional(),
+  seats: z.array(seatSchema).max(8).optional(),
+  livestock: z.array(stockSchema).max(40).optional(),
+  /** What a CO2 set costs, as quoted; part of the cost when there is to be CO2. */
+  co2CostMinor: minor.optional(),
+  owned: z.array(ownedSchema).max(60).optional(),
+  keeper: words.optional(),
+  minutesAWeek: z.number().min(0).max(10_000).optional(),
+  schools: schools.optional(),
+});

@@ -1,0 +1,60 @@
+import { z } from 'zod';
+import { id, words, lengthMm, sizeMm } from './primitives';
+
+/* The place: floor, way in, power, water, warmth. */
+
+const celsius = z.number().min(-5).max(45);
+const hardness = z.number().min(0).max(60);
+
+/** Something on the way from the van to the place. */
+export const waypointSchema = z.looseObject({
+  id,
+  kind: z.enum(['door', 'lift', 'stairs', 'turn']),
+  name: words,
+  /** Clear width and height; a lift has a depth, a turn the width of the passage after it. */
+  widthMm: sizeMm.optional(),
+  heightMm: sizeMm.optional(),
+  depthMm: sizeMm.optional(),
+  loadKg: z.number().gt(0).max(20_000).optional(),
+  steps: z.number().int().min(1).max(1_000).optional(),
+});
+
+const deviceSchema = z.looseObject({ id, name: words, watts: z.number().min(0).max(10_000) });
+
+export const siteSchema = z.looseObject({
+  /** Height of the tank's base above the floor; storey, 0 at the ground. */
+  baseHeightMm: lengthMm.optional(),
+  storey: z.number().int().min(-5).max(200).optional(),
+  use: z.enum(['home', 'office', 'shop', 'assembly']).optional(),
+  route: z.array(waypointSchema).max(30).optional(),
+  cylinderKg: z.number().gt(0).max(100).optional(),
+  devices: z.array(deviceSchema).max(30).optional(),
+  sockets: z.number().int().min(0).max(40).optional(),
+  circuitA: z.number().gt(0).max(125).optional(),
+  volts: z.number().min(90).max(260).optional(),
+  residualCurrent: z.boolean().optional(),
+  dripLoops: z.boolean().optional(),
+  tap: z
+    .looseObject({
+      gh: hardness.optional(),
+      kh: hardness.optional(),
+      ph: z.number().min(3).max(11).optional(),
+      nitrateMgL: z.number().min(0).max(500).optional(),
+      disinfectant: z.enum(['none', 'chlorine', 'chloramine']).optional(),
+      winterC: celsius.optional(),
+      summerC: celsius.optional(),
+      hotC: z.number().min(20).max(80).optional(),
+    })
+    .optional(),
+  target: z
+    .looseObject({ gh: hardness.optional(), kh: hardness.optional(), tempC: celsius.optional() })
+    .optional(),
+  /** Reverse-osmosis unit: litres an hour, and what can be kept. */
+  ro: z
+    .looseObject({ litresPerHour: z.number().gt(0).max(2_000), storageL: z.number().min(0).max(20_000) })
+    .optional(),
+  tapM: z.number().min(0).max(500).optional(),
+  drainM: z.number().min(0).max(500).optional(),
+  carry: z.enum(['hose', 'cans']).optional(),
+  roomC: z.tuple([celsius, celsius]).optional(),
+});

@@ -1,0 +1,35 @@
+import { kilonewtonsFromKg } from '../units/mass';
+
+/** What a full tank puts on the floor. */
+export interface FloorLoad {
+  totalKg: number;
+  /** Over the base of the stand, kN/m². */
+  baseKnPerM2: number;
+  /** On one foot when they share evenly, kN; left out for a stand on its whole base. */
+  footKn?: number;
+}
+
+export function floorLoad(totalKg: number, footprintM2: number, feet?: number): FloorLoad {
+  const kn = kilonewtonsFromKg(totalKg);
+  return { totalKg, baseKnPerM2: kn / footprintM2, ...(feet ? { footKn: kn / feet } : {}) };
+}
+
+export type RoomUse = 'home' | 'office' | 'shop' | 'assembly';
+
+/**
+ * Characteristic imposed loads that rooms are usually designed for, kN/m²: EN 1991-1-1 table 6.2, categories
+ * A, B, D and C, and for homes the 40 psf of IRC table R301.5; all from memory. They are averages over a
+ * floor, shown beside the tank's own load. They do not say that any floor carries it: an engineer does.
+ */
+export const USUAL_LOADS: Readonly<
+  Record<RoomUse, { name: string; knPerM2: [number, number]; source: string }>
+> = {
+  home: { name: 'homes', knPerM2: [1.5, 2], source: 'EN 1991-1-1 category A; IRC R301.5: 1.92' },
+  office: { name: 'offices', knPerM2: [2, 3], source: 'EN 1991-1-1 category B' },
+  shop: { name: 'shops', knPerM2: [4, 5], source: 'EN 1991-1-1 category D' },
+  assembly: { name: 'rooms for gatherings', knPerM2: [2, 5], source: 'EN 1991-1-1 category C' },
+};
+
+/** The sentence that stands wherever a floor is spoken of. */
+export const ENGINEER_DECIDES =
+  'Shown beside what such rooms are usually designed for. Whether this floor carries it is for a structural engineer to say.';
