@@ -17,11 +17,11 @@ const CORE = [
   'hardscape',
   'planting',
   'survey',
+  'visit',
   'takeoff',
   'ordering',
   'build',
   'care',
-  'visit',
   'pipeline',
 ];
 const STAGES = [

@@ -1,10 +1,9 @@
-import { dayPlus, type Day } from '../calendar/day';
-import { materialOf, optionOf } from '../commission/lookup';
+import { type Day } from '../calendar/day';
 import type { Commission } from '../commission/schema';
 import type { Survey } from '../survey/survey';
 import type { TakeOff } from '../takeoff/takeOff';
 import type { Finding } from '../units/finding';
-import { CAUTIONS } from './cautions';
+import { beforehandOf } from './beforehand';
 import { MEDIA_OUT_MIN } from './rates';
 import { longestChain, schedule, type Scheduled } from './schedule';
 import { buildTasks } from './tasks';
@@ -37,8 +36,6 @@ export interface BuildPlan {
 
 /** A working day beyond this is too long for good hands, minutes (common practice). */
 const LONG_DAY_MIN = 10 * 60;
-/** Days before the build on which filter media start to mature (common practice: four weeks). */
-const MATURE_DAYS = 28;
 const USUAL_START = '08:30';
 
 /** The build day of a scape: its tasks with a time for each of the crew, and what cures or dries meanwhile. */
@@ -99,37 +96,6 @@ function lanesOf(tasks: readonly Scheduled[]): Lane[] {
       limitMin: MEDIA_OUT_MIN,
     },
   ];
-}
-
-function beforehandOf(commission: Commission, survey: Survey): Beforehand[] {
-  const { buildDay } = commission.brief;
-  const option = optionOf(commission, survey.optionId);
-  const list: Beforehand[] = [
-    {
-      day: dayPlus(buildDay, -MATURE_DAYS),
-      title: 'Start maturing the filter media',
-      detail: 'in a running tank; it moves over wet on the build day',
-    },
-  ];
-  const soaking = new Map<number, string[]>();
-  for (const piece of option.pieces) {
-    const days = materialOf(commission, piece.material).soakDays;
-    if (days) soaking.set(days, [...(soaking.get(days) ?? []), piece.id]);
-  }
-  for (const [days, ids] of soaking)
-    list.push({
-      day: dayPlus(buildDay, -days),
-      title: `Into the tub: ${ids.join(', ')}`,
-      detail: `${days} days of soaking before it stays down`,
-    });
-  const silicone = option.joints.filter((j) => j.method === 'silicone');
-  if (silicone.length > 0)
-    list.push({
-      day: dayPlus(buildDay, -2),
-      title: `Silicone joints: ${silicone.map((j) => j.id).join(', ')}`,
-      detail: `24 h to cure. ${CAUTIONS.silicone}`,
-    });
-  return list.sort((a, b) => a.day.localeCompare(b.day));
 }
 
 function dayFindings(doneMin: number, crew: number): Finding[] {

@@ -1,4 +1,5 @@
 import { rounded } from '../units/quantity';
+import { bringing, recipeFor } from '../visit/water';
 import { CAUTIONS } from './cautions';
 import { step, type Job } from './job';
 import { plantingTaskIds } from './plantTasks';
@@ -74,8 +75,8 @@ function fill(job: Job): Task {
     id: 'fill',
     phase: 'water',
     title: `Fill, slowly, ${rounded(volume, 0)} L`,
-    detail: 'over a stone or through a bag; conditioner in it',
-    minutes: volume / RATES.fillLPerMin,
+    detail: fillWords(job, volume),
+    minutes: bringing(job.commission, volume).minutes,
     people: 1,
     // Everything that is done dry comes first.
     needs: [
@@ -93,9 +94,23 @@ function fill(job: Job): Task {
     workings: [
       step('water above the bed', freeWaterL, 'L'),
       step('in the bed', poreWaterL, 'L'),
-      step('fill rate', RATES.fillLPerMin, 'L/min'),
+      step('brought and poured', bringing(job.commission, volume).minutes, 'min', 'common practice'),
     ],
   };
+}
+
+/** The water recipe, where the tap was measured, and how it goes in. */
+function fillWords({ commission }: Job, volumeL: number): string {
+  const how = 'over a stone or through a bag; conditioner in it';
+  if (!commission.site?.tap) return how;
+  const r = recipeFor(commission, volumeL);
+  const parts = [
+    [r.tapColdL, 'cold'],
+    [r.tapHotL, 'hot'],
+    [r.roL, 'RO'],
+  ] as const;
+  const mix = parts.flatMap(([l, what]) => (l >= 0.5 ? [`${rounded(l, 0)} L ${what}`] : [])).join(', ');
+  return `${mix}: ${rounded(r.celsius, 0)} °C; ${how}`;
 }
 
 /** A task whose duration does not depend on the scape. */

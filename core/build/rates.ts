@@ -44,11 +44,14 @@ export const RATES = {
   epiphyte: 2,
   /** Intake, outflow, heater, diffuser, unpowered. */
   equipment: 20,
-  /** Slow fill over a stone or through a bag, litres a minute. */
-  fillLPerMin: 3,
   refloat: 20,
   start: 20,
   clearUp: 25,
+  /** Rescape: tubs set up, each animal caught, the tank emptied and each litre siphoned. */
+  holding: 20,
+  perAnimal: 1.5,
+  strip: 30,
+  stripPerL: 0.15,
   photograph: 20,
 } as const;
 

@@ -5,14 +5,16 @@ import { closingTasks, openingTasks } from './frameTasks';
 import { floorStoneTasks, jointTasks, stoneTasks, washTasks, woodTasks } from './hardscapeTasks';
 import { jobOf } from './job';
 import { plantTasks } from './plantTasks';
+import { afterStripping, returningTasks, strippingTasks } from './rescapeTasks';
 import { fillerTasks, firstSoilTasks, gapTasks, sandTasks } from './substrateTasks';
 import type { Task } from './task';
 
 /** The tasks that this scape needs, in the trade's order. Without sand there is no sand task. */
 export function buildTasks(commission: Commission, survey: Survey, takeOff: TakeOff): Task[] {
   const job = jobOf(commission, survey, takeOff);
-  return present([
+  const tasks = [
     ...openingTasks(job),
+    ...strippingTasks(job),
     ...washTasks(job),
     ...fillerTasks(job),
     ...floorStoneTasks(job),
@@ -24,7 +26,9 @@ export function buildTasks(commission: Commission, survey: Survey, takeOff: Take
     ...plantTasks(job),
     ...sandTasks(job),
     ...closingTasks(job),
-  ]);
+    ...returningTasks(job),
+  ];
+  return present(afterStripping(tasks));
 }
 
 /** In whole minutes; a need for a task that this scape does not have has nothing to wait for. */

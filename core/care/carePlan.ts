@@ -6,7 +6,10 @@ import { conditionerMl } from '../takeoff/consumables';
 import type { Finding } from '../units/finding';
 import { rounded } from '../units/quantity';
 import { DOSING_RULES, dosesOf } from './dosing';
+import { recipeFor } from '../visit/water';
+import { roSchedule, type RoSchedule } from '../water/roSchedule';
 import { CO2_AHEAD_HOURS, lightOf, LIGHTS_ON_HOUR, type LightWeek } from './light';
+import { upkeepOf, type UpkeepPart } from './upkeep';
 import { CARE_DAYS, SCHOOLS, type Change } from './waterSchools';
 
 export interface CareDay {
@@ -23,8 +26,9 @@ export interface CareDay {
 export interface CareWeek extends LightWeek {
   week: number;
   days: CareDay[];
-  /** What the week asks of the client, min. */
+  /** What the week asks of the client, min: as a whole, and part by part. */
   minutes: number;
+  upkeep: UpkeepPart[];
 }
 
 export interface CarePlan {
@@ -43,17 +47,11 @@ export interface CarePlan {
   dosing: { school: DosingSchool; rule: string; forLitres: number };
   light: { on: string; off: string; co2On?: string };
   stock: { shrimpsFrom: Day; fishFrom: Day; condition: string };
+  /** RO water: how the unit keeps up with the fill and every change; without a unit left out. */
+  ro?: RoSchedule;
   weeks: CareWeek[];
   findings: Finding[];
 }
-
-/** Minutes the client's work takes (common practice): a change at its fixed part and by litres, out and in. */
-const CHANGE_MIN = 10;
-const MIN_PER_LITRE = 0.35;
-const TEST_MIN = 10;
-const DOSE_MIN = 1;
-/** Wiping the panes, once a week. */
-const PANES_MIN = 8;
 
 /** Earliest days for animals, after the build (common practice: two weeks; three or more). */
 const SHRIMPS_AFTER = 14;
@@ -93,9 +91,12 @@ export function carePlan(commission: Commission, survey: Survey): CarePlan {
   };
   const weeks = Array.from({ length: CARE_DAYS / 7 }, (_, i): CareWeek => {
     const days = Array.from({ length: 7 }, (_, d) => day(i * 7 + d + 1));
-    return { week: i + 1, ...lightOf(commission, i + 1), days, minutes: minutesOf(days) };
+    const upkeep = upkeepOf(commission, survey, days, i + 1);
+    const minutes = Math.round(upkeep.reduce((sum, p) => sum + p.minutes, 0));
+    return { week: i + 1, ...lightOf(commission, i + 1), days, minutes, upkeep };
   });
   const usual = changes[changes.length - 1];
+  const ro = roOf(commission, survey, changes);
   return {
     buildDay: brief.buildDay,
     until: dayPlus(brief.buildDay, CARE_DAYS),
@@ -115,8 +116,9 @@ export function carePlan(commission: Commission, survey: Survey): CarePlan {
       fishFrom: dayPlus(brief.buildDay, fishIn ? 0 : fishGate(tests)),
       condition: 'only after ammonia and nitrite have read zero twice in a row',
     },
+    ...(ro ? { ro } : {}),
     weeks,
-    findings: minuteFindings(commission, weeks),
+    findings: [...minuteFindings(commission, weeks), ...roFindings(commission, ro)],
   };
 }
 
@@ -174,12 +176,37 @@ function eventsOf(
   return events;
 }
 
-function minutesOf(days: readonly CareDay[]): number {
-  const total = days.reduce((sum, d) => {
-    const change = d.change ? CHANGE_MIN + d.change.litres * MIN_PER_LITRE : 0;
-    return sum + change + (d.test ? TEST_MIN : 0) + d.doses * DOSE_MIN;
-  }, PANES_MIN);
-  return Math.round(total);
+/** RO water of the first fill and of every change, by the water recipe. */
+function roOf(commission: Commission, survey: Survey, changes: readonly Change[]): RoSchedule | undefined {
+  const { ro } = commission.site ?? {};
+  if (!ro) return undefined;
+  const roL = (litres: number) => recipeFor(commission, litres).roL;
+  const demands = [
+    { afterDays: 0, litres: roL(survey.freeWaterL + survey.poreWaterL) },
+    ...changes.map((c) => ({ afterDays: c.afterDays, litres: roL(c.share * survey.freeWaterL) })),
+  ];
+  return roSchedule(demands, ro.litresPerHour, ro.storageL);
+}
+
+function roFindings({ site }: Commission, ro: RoSchedule | undefined): Finding[] {
+  const short = ro?.days.filter((d) => d.shortL > 0.5) ?? [];
+  if (!ro || short.length === 0) return [];
+  const [first] = short;
+  const days =
+    short.length === 1 ? `day ${first.afterDays}` : `${short.length} days from day ${first.afterDays}`;
+  return [
+    {
+      id: 'water.ro',
+      severity: 'warn',
+      at: { field: 'site.ro' },
+      measured: rounded(first.storedL, 0),
+      limit: rounded(first.litres, 0),
+      unit: 'L',
+      says: `RO falls behind on ${days}: ${rounded(first.litres, 0)} L asked, ${rounded(first.storedL, 0)} L there.`,
+      because: `${rounded(ro.storeNeededL, 0)} L stored before the first change would bridge it (${rounded(site?.ro?.storageL ?? 0, 0)} L of room now), or a school with smaller changes.`,
+      source: `the unit makes ${rounded(ro.perDayL, 0)} L a day`,
+    },
+  ];
 }
 
 function minuteFindings({ brief }: Commission, weeks: readonly CareWeek[]): Finding[] {

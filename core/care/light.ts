@@ -1,4 +1,4 @@
-import type { Commission } from '../commission/schema';
+import type { Brief, Commission } from '../commission/schema';
 
 /** Light of one week: hours a day and share of full output. */
 export interface LightWeek {
@@ -16,11 +16,20 @@ const OUTPUT = [0.5, 0.6, 0.75, 0.9, 1];
 
 /** The photoperiod of a week (1 to 8): the starting hours for a month, then one more, 8 at most. */
 export function lightOf({ brief }: Commission, week: number): LightWeek {
-  const first = brief.daylight === 'window' ? FIRST_HOURS_WINDOW : FIRST_HOURS;
+  const first = daylightOf(brief) === 'window' ? FIRST_HOURS_WINDOW : FIRST_HOURS;
   return {
     hours: Math.min(MOST_LIGHT_HOURS, week <= 4 ? first : first + 1),
     outputShare: OUTPUT[Math.min(week, OUTPUT.length) - 1],
   };
+}
+
+/** A window this near counts as beside the tank, mm (common practice). */
+const BESIDE_MM = 2_000;
+
+/** Light from outside: from the window that was measured, otherwise as it was answered. */
+export function daylightOf({ window, daylight }: Brief): NonNullable<Brief['daylight']> {
+  if (!window) return daylight ?? 'none';
+  return window.sunHours > 0 || window.distanceMm <= BESIDE_MM ? 'window' : 'indirect';
 }
 
 /** When the light comes on, a clock hour, so that it is lit when people are there. */

@@ -180,6 +180,8 @@ export const materialSchema = z.looseObject({
   pores: share.optional(),
   /** Conditioner: millilitres for each 100 L. */
   dosePer100L: z.number().gt(0).max(10_000).optional(),
+  /** Gives off carbonate and hardens the water. */
+  hardens: z.boolean().optional(),
   colour: words.optional(),
   packs: z.array(packSchema).max(40).optional(),
   notes: text.optional(),

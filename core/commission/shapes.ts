@@ -1,5 +1,6 @@
 import { firstCrossing } from '../geometry/polygon';
 import { meshFault, meshVolume } from '../geometry/mesh';
+import { briefFaults } from './briefFaults';
 import type { Fault } from './fault';
 import { facesOf, verticesOf } from './meshArrays';
 import type { Commission, Option, Shape } from './schema';
@@ -9,6 +10,7 @@ import { vesselFaults } from './vesselFaults';
 export function geometryFaults(commission: Commission): Fault[] {
   return [
     ...vesselFaults(commission.vessel),
+    ...briefFaults(commission),
     ...commission.options.flatMap((o, i) => optionFaults(o, `options[${i}]`)),
   ];
 }

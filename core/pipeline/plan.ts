@@ -7,10 +7,12 @@ import { surveyFindings } from '../survey/findings';
 import { survey, type Survey, type SurveyAsk } from '../survey/survey';
 import { takeOff, type TakeOff } from '../takeoff/takeOff';
 import { bySeverity, type Finding } from '../units/finding';
+import { visit, type VisitPlan } from '../visit/visit';
 
 /** Everything that follows from one option of a commission. */
 export interface Plan {
   survey: Survey;
+  visit: VisitPlan;
   takeOff: TakeOff;
   order: Order;
   build: BuildPlan;
@@ -26,18 +28,21 @@ export interface PlanAsk extends SurveyAsk {
 /** The whole road from a drawn scape to its care, in one call. */
 export function plan(commission: Commission, ask: PlanAsk = {}): Plan {
   const measured = survey(commission, ask);
+  const visited = visit(commission, measured);
   const taken = takeOff(commission, measured);
   const ordered = order(commission, taken, ask.today);
   const build = buildPlan(commission, measured, taken);
   const care = carePlan(commission, measured);
   return {
     survey: measured,
+    visit: visited,
     takeOff: taken,
     order: ordered,
     build,
     care,
     findings: bySeverity([
       ...surveyFindings(commission, measured),
+      ...visited.findings,
       ...ordered.findings,
       ...build.findings,
       ...care.findings,
@@ -47,17 +52,19 @@ export function plan(commission: Commission, ask: PlanAsk = {}): Plan {
 }
 
 function budgetFindings({ brief, currency }: Commission, { totalMinor }: TakeOff): Finding[] {
-  if (brief.budgetMinor === undefined || totalMinor <= brief.budgetMinor) return [];
+  const gas = brief.co2 ? (brief.co2CostMinor ?? 0) : 0;
+  const cost = totalMinor + gas;
+  if (brief.budgetMinor === undefined || cost <= brief.budgetMinor) return [];
   const money = (minor: number) => (minor / 100).toFixed(2);
   return [
     {
       id: 'cost.budget',
       severity: 'warn',
       at: { field: 'brief.budgetMinor' },
-      measured: totalMinor / 100,
+      measured: cost / 100,
       limit: brief.budgetMinor / 100,
       unit: currency,
-      says: `Material for ${currency} ${money(totalMinor)}, ${money(brief.budgetMinor)} agreed.`,
+      says: `Material${gas ? ' and CO2 set' : ''} for ${currency} ${money(cost)}, ${money(brief.budgetMinor)} agreed.`,
       because: 'Agree the difference, use more from the yard, or plant more economically.',
       source: 'the brief',
     },

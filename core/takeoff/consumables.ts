@@ -4,6 +4,7 @@ import type { Survey } from '../survey/survey';
 import { rounded, type Working } from '../units/quantity';
 import { BAG_L, bagsFor } from '../substrate/filler';
 import { pouredL } from '../substrate/pour';
+import { recipeFor } from '../visit/water';
 import { lineOf, type TakeOffLine } from './line';
 
 type ConsumableKind = Extract<
@@ -147,7 +148,8 @@ export function conditionerMl(commission: Commission, volumeL: number): number {
 function conditioner(commission: Commission, survey: Survey): Consumable {
   const material = commission.catalogue.materials.find((m) => m.kind === 'conditioner');
   const dose = material?.dosePer100L ?? USUAL_DOSE_ML;
-  const litres = survey.freeWaterL + survey.poreWaterL;
+  const { tapColdL, tapHotL, roL } = recipeFor(commission, survey.freeWaterL + survey.poreWaterL);
+  const litres = tapColdL + tapHotL;
   const millilitres = conditionerMl(commission, litres);
   return {
     kind: 'conditioner',
@@ -155,7 +157,12 @@ function conditioner(commission: Commission, survey: Survey): Consumable {
     value: millilitres,
     unit: 'mL',
     workings: [
-      { step: 'water of the first fill', value: rounded(litres, 1), unit: 'L', note: 'free and in the bed' },
+      {
+        step: 'water of the first fill',
+        value: rounded(litres, 1),
+        unit: 'L',
+        note: roL > 0 ? 'of tap water: RO needs none' : 'free and in the bed',
+      },
       { step: `${dose} mL for each 100 L`, value: millilitres, unit: 'mL', note: 'the label decides' },
     ],
   };

@@ -1,0 +1,81 @@
+import { dayPlus } from '../calendar/day';
+import { materialOf, optionOf } from '../commission/lookup';
+import type { Commission } from '../commission/schema';
+import type { Survey } from '../survey/survey';
+import { FILM_DRY_HOURS } from '../survey/vesselFindings';
+import { rounded } from '../units/quantity';
+import { recipeFor } from '../visit/water';
+import { CAUTIONS } from './cautions';
+import type { Beforehand } from './task';
+
+/** Days before the build on which filter media start to mature (common practice: four weeks). */
+const MATURE_DAYS = 28;
+
+/** What has to happen on an earlier day, in order. */
+export function beforehandOf(commission: Commission, survey: Survey): Beforehand[] {
+  const { buildDay } = commission.brief;
+  const option = optionOf(commission, survey.optionId);
+  const list: Beforehand[] = [
+    ...filmBeforehand(commission),
+    ...roBeforehand(commission, survey),
+    ...(commission.brief.rescape?.filterKept
+      ? []
+      : [
+          {
+            day: dayPlus(buildDay, -MATURE_DAYS),
+            title: 'Start maturing the filter media',
+            detail: 'in a running tank; it moves over wet on the build day',
+          },
+        ]),
+  ];
+  const soaking = new Map<number, string[]>();
+  for (const piece of option.pieces) {
+    const days = materialOf(commission, piece.material).soakDays;
+    if (days) soaking.set(days, [...(soaking.get(days) ?? []), piece.id]);
+  }
+  for (const [days, ids] of soaking)
+    list.push({
+      day: dayPlus(buildDay, -days),
+      title: `Into the tub: ${ids.join(', ')}`,
+      detail: `${days} days of soaking before it stays down`,
+    });
+  const silicone = option.joints.filter((j) => j.method === 'silicone');
+  if (silicone.length > 0)
+    list.push({
+      day: dayPlus(buildDay, -2),
+      title: `Silicone joints: ${silicone.map((j) => j.id).join(', ')}`,
+      detail: `24 h to cure. ${CAUTIONS.silicone}`,
+    });
+  return list.sort((a, b) => a.day.localeCompare(b.day));
+}
+
+/** Film is applied wet, squeezed out, trimmed, and dry before the scape goes in. */
+function filmBeforehand({ brief, vessel }: Commission): Beforehand[] {
+  const { background, innerMm } = vessel;
+  if (!background) return [];
+  const dry = background.dryHours ?? FILM_DRY_HOURS;
+  const size = (side: string) => `${side === 'back' ? innerMm.length : innerMm.width} × ${innerMm.height} mm`;
+  return [
+    {
+      day: dayPlus(brief.buildDay, -Math.max(1, Math.ceil(dry / 24))),
+      title: `Background film, ${background.colour}`,
+      detail: `${background.sides.map((s) => `${s} ${size(s)}`).join(', ')}; applied wet, squeezed out, trimmed; ${dry} h to dry`,
+    },
+  ];
+}
+
+/** Reverse-osmosis water for the first fill is made ahead. */
+function roBeforehand(commission: Commission, survey: Survey): Beforehand[] {
+  const { ro } = commission.site ?? {};
+  if (!ro) return [];
+  const { roL } = recipeFor(commission, survey.freeWaterL + survey.poreWaterL);
+  if (roL < 1) return [];
+  const hours = roL / ro.litresPerHour;
+  return [
+    {
+      day: dayPlus(commission.brief.buildDay, -Math.max(1, Math.ceil(hours / 24))),
+      title: `Start making ${rounded(roL, 0)} L of RO water`,
+      detail: `${rounded(hours, 0)} h at ${rounded(ro.litresPerHour, 1)} L an hour`,
+    },
+  ];
+}

@@ -1,0 +1,118 @@
+import type { Commission } from '../commission/schema';
+import { perimeter } from '../geometry/offset';
+import { polygonArea } from '../geometry/polygon';
+import {
+  heatersFor,
+  heatLoss,
+  restingCelsius,
+  ruleOfThumbW,
+  type HeatAsk,
+  type HeatLoss,
+} from '../site/heat';
+import type { Survey } from '../survey/survey';
+import type { Finding } from '../units/finding';
+import { rounded } from '../units/quantity';
+import { footprint } from '../vessel/footprint';
+import { keptOf } from './kept';
+import { sharedRange } from '../livestock/checks';
+import { waterTarget } from './water';
+
+export interface HeatPlan {
+  roomC: readonly [number, number];
+  waterC: number;
+  /** What leaves at the room's coldest. */
+  loss: HeatLoss;
+  heatersW: number[];
+  thumbW: [number, number];
+  /** Where the water rests at the room's warmest with the devices on, and the most it may have. */
+  warmC: number;
+  mostC: number;
+  /** What a cooler has to take away, W; 0 when none is needed. */
+  coolW: number;
+  findings: Finding[];
+}
+
+/** A lived-in room over a year, when it was not asked (common practice). */
+const USUAL_ROOM_C = [17, 26] as const;
+/** Above this planted tanks lose growth and gain algae, °C (common practice). */
+const PLANTS_MOST_C = 27;
+/** Devices whose warmth does not go into the water, or that are not on all the time. */
+const HEATER = /heat|chill|cool/i;
+
+/** Panes that water touches and the open surface, m². */
+export function wetted({ vessel }: Commission): HeatAsk {
+  const floor = footprint(vessel);
+  const surfaceM2 = polygonArea(floor) / 1e6;
+  return {
+    glassM2: (perimeter(floor) * vessel.waterLineMm) / 1e6 + surfaceM2,
+    surfaceM2,
+    lid: vessel.lid ?? false,
+  };
+}
+
+/** Heater and cooling from the room's range: U·A·ΔT, evaporation, and the rule of thumb beside it. */
+export function heatPlan(commission: Commission, survey: Survey): HeatPlan {
+  const { site, vessel } = commission;
+  const roomC = site?.roomC ?? USUAL_ROOM_C;
+  const waterC = waterTarget(commission).celsius;
+  const ask = wetted(commission);
+  const loss = heatLoss(ask, waterC, roomC[0]);
+  const devicesW =
+    (site?.devices ?? []).filter((d) => !HEATER.test(d.name)).reduce((sum, d) => sum + d.watts, 0) +
+    (vessel.backlightW ?? 0);
+  const warmC = restingCelsius(ask, roomC[1], devicesW);
+  const shared = sharedRange(keptOf(commission), 'tempC');
+  const mostC = Math.min(PLANTS_MOST_C, shared?.[1] ?? PLANTS_MOST_C);
+  const coolW = warmC > mostC ? Math.max(0, devicesW - heatLoss(ask, mostC, roomC[1]).totalW) : 0;
+  const plan = {
+    roomC,
+    waterC,
+    loss,
+    heatersW: heatersFor(loss.totalW),
+    thumbW: ruleOfThumbW(survey.freeWaterL),
+    warmC,
+    mostC,
+    coolW,
+  };
+  return {
+    ...plan,
+    findings: [...coolFindings(plan, site?.roomC !== undefined), ...heaterFindings(commission, plan)],
+  };
+}
+
+function coolFindings({ warmC, mostC, coolW, roomC }: Omit<HeatPlan, 'findings'>, asked: boolean): Finding[] {
+  if (!asked || warmC <= mostC + 0.5) return [];
+  return [
+    {
+      id: 'heat.cool',
+      severity: 'warn',
+      at: { field: 'site.roomC' },
+      measured: rounded(warmC, 1),
+      limit: rounded(mostC, 1),
+      unit: '°C',
+      says: `${rounded(warmC, 1)} °C in a room of ${rounded(roomC[1], 0)} °C, ${rounded(mostC, 1)} °C is the most.`,
+      because: `A cooler for ${rounded(coolW, 0)} W, a fan over the open top, or shorter light in summer.`,
+      source: 'heat balance: U·A·ΔT and evaporation',
+    },
+  ];
+}
+
+/** Heaters on the list of devices against what leaves at the room's coldest. */
+function heaterFindings({ site }: Commission, plan: Omit<HeatPlan, 'findings'>): Finding[] {
+  const heaters = (site?.devices ?? []).filter((d) => /heat/i.test(d.name));
+  const has = heaters.reduce((sum, d) => sum + d.watts, 0);
+  if (heaters.length === 0 || has >= plan.loss.totalW) return [];
+  return [
+    {
+      id: 'heat.heater',
+      severity: 'warn',
+      at: { field: 'site.devices' },
+      measured: has,
+      limit: rounded(plan.loss.totalW, 0),
+      unit: 'W',
+      says: `${has} W of heater, ${rounded(plan.loss.totalW, 0)} W leave at ${rounded(plan.roomC[0], 0)} °C in the room.`,
+      because: `${plan.heatersW.map((w) => `${w} W`).join(' and ')} would hold ${rounded(plan.waterC, 1)} °C; a lid saves most of it.`,
+      source: 'heat balance: U·A·ΔT and evaporation',
+    },
+  ];
+}

@@ -1,0 +1,44 @@
+import { materialOf, optionOf, plantOf } from '../commission/lookup';
+import type { Commission } from '../commission/schema';
+import { livestockFindings, sharedRange, type Kept } from '../livestock/checks';
+import type { Survey } from '../survey/survey';
+import type { Finding } from '../units/finding';
+import { keptOf } from './kept';
+import { waterTarget } from './water';
+
+export interface LivestockPlan {
+  kept: Kept[];
+  /** Temperatures that suit all of them; left out when none does, or there are none. */
+  tempC?: readonly [number, number];
+  findings: Finding[];
+}
+
+/** The animals wished for, held against this vessel, water, stone, plants and each other. */
+export function livestockPlan(commission: Commission, survey: Survey): LivestockPlan {
+  const kept = keptOf(commission);
+  const option = optionOf(commission, survey.optionId);
+  const materials = [...option.bed, ...option.pieces].map((x) => materialOf(commission, x.material));
+  const plants = option.plants.map((p) => plantOf(commission, p.plant));
+  const { celsius, gh, kh } = waterTarget(commission);
+  const hardening = materials.find((m) => m.hardens);
+  const tempC = kept.length > 0 ? sharedRange(kept, 'tempC') : undefined;
+  const findings = livestockFindings(
+    kept,
+    {
+      celsius,
+      gh,
+      kh,
+      // Active soil takes pH down whatever the tap has; without it the tap's own is what they live in.
+      ...(materials.some((m) => m.kind === 'soil') ? {} : { ph: commission.site?.tap?.ph }),
+      ...(hardening ? { carbonateStone: hardening.name } : {}),
+    },
+    {
+      lengthMm: commission.vessel.innerMm.length,
+      freeWaterL: survey.freeWaterL,
+      lid: commission.vessel.lid ?? false,
+      rooted: plants.some((p) => p.roots === 'bed'),
+      softPlants: plants.some((p) => ['carpet', 'moss', 'stem', 'creeper'].includes(p.habit ?? '')),
+    },
+  );
+  return { kept, ...(tempC ? { tempC } : {}), findings };
+}

@@ -1,0 +1,82 @@
+import type { Commission } from '../commission/schema';
+import { CONTINUOUS_SHARE, powerLoad, type Device, type PowerLoad } from '../site/power';
+import type { Finding } from '../units/finding';
+import { rounded } from '../units/quantity';
+
+export interface PowerPlan extends PowerLoad {
+  devices: Device[];
+  findings: Finding[];
+}
+
+/** Sentence that stands wherever mains is spoken of. */
+const ELECTRICIAN = 'Fixed wiring is for an electrician, by local code.';
+
+/** What all devices draw, and what is short, over or unprotected. */
+export function powerPlan({ site, vessel }: Commission): PowerPlan {
+  const devices: Device[] = [
+    ...(site?.devices ?? []),
+    ...(vessel.backlightW ? [{ name: 'backlight', watts: vessel.backlightW }] : []),
+  ];
+  const load = powerLoad(devices, site ?? {});
+  return {
+    ...load,
+    devices,
+    findings: [...loadFindings(load, site?.sockets, site?.circuitA), ...guardFindings(site)],
+  };
+}
+
+function loadFindings(load: PowerLoad, sockets?: number, circuitA?: number): Finding[] {
+  const found: Finding[] = [];
+  if (load.socketsShort > 0)
+    found.push({
+      id: 'power.sockets',
+      severity: 'warn',
+      at: { field: 'site.sockets' },
+      measured: sockets ?? 0,
+      limit: load.plugs,
+      unit: 'sockets',
+      says: `${load.socketsShort} ${load.socketsShort === 1 ? 'socket' : 'sockets'} short: ${load.plugs} plugs, ${sockets} there.`,
+      because: `One strip with its own switch, hung above the floor, not one in another. ${ELECTRICIAN}`,
+      source: 'the site',
+    });
+  if (load.circuitShare !== undefined && load.circuitShare > CONTINUOUS_SHARE)
+    found.push({
+      id: 'power.load',
+      severity: 'stop',
+      at: { field: 'site.circuitA' },
+      measured: rounded(load.amps, 1),
+      limit: rounded((circuitA ?? 0) * CONTINUOUS_SHARE, 1),
+      unit: 'A',
+      says: `${rounded(load.amps, 1)} A on a circuit of ${circuitA} A, ${rounded((circuitA ?? 0) * CONTINUOUS_SHARE, 1)} A is the most that stays on.`,
+      because: `Spread it over two circuits. ${ELECTRICIAN}`,
+      source: 'four fifths of the rating for lasting loads (NEC 210.20, from memory)',
+    });
+  return found;
+}
+
+function guardFindings(site: Commission['site']): Finding[] {
+  const found: Finding[] = [];
+  const base = { measured: 0, limit: 1, source: 'common practice' };
+  if (site?.residualCurrent === false)
+    found.push({
+      ...base,
+      id: 'power.protection',
+      severity: 'stop',
+      at: { field: 'site.residualCurrent' },
+      unit: 'devices',
+      says: 'No residual-current device on this circuit.',
+      because: `Water and mains stand side by side here. ${ELECTRICIAN}`,
+    });
+  if (site?.dripLoops === false)
+    found.push({
+      ...base,
+      id: 'power.loops',
+      severity: 'warn',
+      at: { field: 'site.dripLoops' },
+      unit: 'loops',
+      says: 'No room for drip loops below the sockets.',
+      because:
+        'A drop runs down the flex into the plug. Move the strip up, or lead the flexes below it first.',
+    });
+  return found;
+}

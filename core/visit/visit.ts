@@ -1,0 +1,67 @@
+import type { Commission } from '../commission/schema';
+import { floorLoad, USUAL_LOADS, type FloorLoad } from '../site/floorLoad';
+import type { Survey } from '../survey/survey';
+import type { Finding } from '../units/finding';
+import { rounded } from '../units/quantity';
+import { briefFindings } from './brief';
+import { carryingPlan, type CarryingPlan } from './carrying';
+import { heatPlan, type HeatPlan } from './heat';
+import { livestockPlan, type LivestockPlan } from './livestock';
+import { powerPlan, type PowerPlan } from './power';
+import { waterPlan, type WaterPlan } from './water';
+
+/** What follows from brief, vessel and site for one option: the first visit, worked out. */
+export interface VisitPlan {
+  floor: FloorLoad & { usual: (typeof USUAL_LOADS)[keyof typeof USUAL_LOADS] };
+  carrying: CarryingPlan;
+  power: PowerPlan;
+  water: WaterPlan;
+  heat: HeatPlan;
+  livestock: LivestockPlan;
+  findings: Finding[];
+}
+
+/** Works out floor, way in, power, water, warmth and animals, each with its findings. */
+export function visit(commission: Commission, survey: Survey): VisitPlan {
+  const { vessel, site } = commission;
+  const floor = {
+    ...floorLoad(survey.floorKg, survey.masses.footprintM2, vessel.feet),
+    usual: USUAL_LOADS[site?.use ?? 'home'],
+  };
+  const parts = {
+    carrying: carryingPlan(commission, survey),
+    power: powerPlan(commission),
+    water: waterPlan(commission, survey),
+    heat: heatPlan(commission, survey),
+    livestock: livestockPlan(commission, survey),
+  };
+  return {
+    floor,
+    ...parts,
+    findings: [
+      ...briefFindings(commission),
+      ...floorFindings(floor, site?.storey),
+      ...Object.values(parts).flatMap((p) => p.findings),
+    ],
+  };
+}
+
+/** Said whenever the tank alone is over what such a room is designed for on average, on a floor with a room below. */
+function floorFindings({ baseKnPerM2, usual, totalKg }: VisitPlan['floor'], storey?: number): Finding[] {
+  const most = usual.knPerM2[1];
+  if (storey === undefined || storey <= 0 || baseKnPerM2 <= most) return [];
+  return [
+    {
+      id: 'site.floor',
+      severity: 'warn',
+      at: { field: 'site.storey' },
+      measured: rounded(baseKnPerM2, 1),
+      limit: most,
+      unit: 'kN/m²',
+      says: `${rounded(totalKg, 0)} kg, ${rounded(baseKnPerM2, 1)} kN/m² under the base, on storey ${storey}; ${usual.name} are usually designed for ${usual.knPerM2.join(' to ')} kN/m².`,
+      because:
+        'Ask a structural engineer before anything is ordered: only one can say whether this floor carries it.',
+      source: usual.source,
+    },
+  ];
+}

@@ -1,0 +1,178 @@
+import type { Commission } from '../commission/schema';
+import { sharedRange, type Kept } from '../livestock/checks';
+import type { Survey } from '../survey/survey';
+import type { Finding } from '../units/finding';
+import { rounded } from '../units/quantity';
+import { waterRecipe, type Recipe } from '../water/recipe';
+import { keptOf } from './kept';
+
+export interface WaterTarget {
+  celsius: number;
+  gh: number;
+  kh: number;
+  /** Where the temperature comes from, in words. */
+  because: string;
+}
+
+export interface WaterPlan {
+  target: WaterTarget;
+  /** The tap as it is at the build day's time of year. */
+  tap: { gh: number; kh: number; coldC: number; hotC: number; known: boolean };
+  first: Recipe;
+  fillMin: number;
+  /** Cans carried for the first fill, when there is no hose. */
+  cans?: number;
+  findings: Finding[];
+}
+
+/** Planted tanks that nobody has asked anything else of (common practice). */
+const USUAL_TARGET = { celsius: 24, gh: 6, kh: 4 };
+/** Tap water of which nothing is known: middling, and as cold as a winter's main (common practice). */
+const USUAL_TAP = { gh: 10, kh: 7, coldC: 10, hotC: 55 };
+/** RO water stands in the room (common practice). */
+const USUAL_ROOM_C = 19;
+/** Litres a minute: a hose at a gentle fill; a can carried and poured. */
+const HOSE_L_PER_MIN = 3;
+export const CAN_L = 10;
+const CAN_MIN = 1.5;
+/** A loaded walk, m a minute, there and back. */
+const WALK_M_PER_MIN = 50;
+
+/** The water that is wanted: as noted, else what all animals share, else what is usual. */
+export function waterTarget(commission: Commission): WaterTarget {
+  const noted = commission.site?.target;
+  const kept = keptOf(commission);
+  const middle = (range: 'tempC' | 'gh' | 'kh', usual: number) => within(kept, range, usual);
+  return {
+    celsius: noted?.tempC ?? middle('tempC', USUAL_TARGET.celsius),
+    gh: noted?.gh ?? middle('gh', USUAL_TARGET.gh),
+    kh: noted?.kh ?? middle('kh', USUAL_TARGET.kh),
+    because:
+      noted?.tempC !== undefined
+        ? 'as noted'
+        : kept.length > 0
+          ? 'what the animals share'
+          : 'common practice',
+  };
+}
+
+/** The usual figure, moved as little as it takes to suit every animal; the usual where none can. */
+function within(kept: readonly Kept[], range: 'tempC' | 'gh' | 'kh', usual: number): number {
+  const shared = sharedRange(kept, range);
+  return shared ? Math.min(Math.max(usual, shared[0]), shared[1]) : usual;
+}
+
+/** Cold water of the build day's month: winter's, summer's, or between. */
+export function tapCelsius(commission: Commission): number {
+  const { winterC, summerC } = commission.site?.tap ?? {};
+  const month = Number(commission.brief.buildDay.slice(5, 7));
+  if (winterC === undefined && summerC === undefined) return USUAL_TAP.coldC;
+  const [cold, warm] = [winterC ?? summerC!, summerC ?? winterC!];
+  if ([12, 1, 2].includes(month)) return cold;
+  return [6, 7, 8].includes(month) ? warm : (cold + warm) / 2;
+}
+
+function tapOf(commission: Commission): WaterPlan['tap'] {
+  const tap = commission.site?.tap;
+  return {
+    gh: tap?.gh ?? USUAL_TAP.gh,
+    kh: tap?.kh ?? USUAL_TAP.kh,
+    coldC: tapCelsius(commission),
+    hotC: tap?.hotC ?? USUAL_TAP.hotC,
+    known: tap?.gh !== undefined && tap.kh !== undefined,
+  };
+}
+
+/** The recipe for an amount of water on this site. */
+export function recipeFor(commission: Commission, litres: number): Recipe {
+  return waterRecipe({
+    litres,
+    tap: tapOf(commission),
+    ...(commission.site?.ro ? { roC: commission.site.roomC?.[0] ?? USUAL_ROOM_C } : {}),
+    target: waterTarget(commission),
+  });
+}
+
+/** How long an amount takes to bring to the tank, min, and in how many cans when there is no hose. */
+export function bringing({ site }: Commission, litres: number): { minutes: number; cans?: number } {
+  if (site?.carry !== 'cans') return { minutes: litres / HOSE_L_PER_MIN };
+  const cans = Math.ceil(litres / CAN_L);
+  return { cans, minutes: cans * (CAN_MIN + (2 * (site.tapM ?? 10)) / WALK_M_PER_MIN) };
+}
+
+/** The first fill: what of, how warm, how long. */
+export function waterPlan(commission: Commission, survey: Survey): WaterPlan {
+  const litres = survey.freeWaterL + survey.poreWaterL;
+  const first = recipeFor(commission, litres);
+  const { minutes, cans } = bringing(commission, litres);
+  const target = waterTarget(commission);
+  const tap = tapOf(commission);
+  return {
+    target,
+    tap,
+    first,
+    fillMin: minutes,
+    ...(cans ? { cans } : {}),
+    findings: [...hardFindings(commission, first, target, tap), ...tapFindings(commission)],
+  };
+}
+
+/** More than this over the target is worth saying, °d. */
+const TOLERANCE_D = 1;
+
+function hardFindings(
+  { site }: Commission,
+  first: Recipe,
+  target: WaterTarget,
+  tap: WaterPlan['tap'],
+): Finding[] {
+  if (site?.ro || !tap.known) return [];
+  const over = Math.max(first.gh - target.gh, first.kh - target.kh);
+  if (over <= TOLERANCE_D) return [];
+  const gh = first.gh - target.gh >= first.kh - target.kh;
+  const [has, wants, name] = gh ? [first.gh, target.gh, 'GH'] : [first.kh, target.kh, 'KH'];
+  return [
+    {
+      id: 'water.hard',
+      severity: 'warn',
+      at: { field: 'site.ro' },
+      measured: rounded(has, 1),
+      limit: rounded(wants, 1),
+      unit: '°d',
+      says: `${name} ${rounded(has, 1)} from the tap, ${rounded(wants, 1)} wanted.`,
+      because: 'Only softer water brings it down: an RO unit, or plants and animals that take it as it is.',
+      source: 'the water recipe',
+    },
+  ];
+}
+
+function tapFindings({ site, catalogue }: Commission): Finding[] {
+  const tap = site?.tap;
+  const found: Finding[] = [];
+  const base = { at: { field: 'site.tap' }, severity: 'warn' as const };
+  if (tap?.nitrateMgL !== undefined && tap.nitrateMgL > 25)
+    found.push({
+      ...base,
+      id: 'water.nitrate',
+      measured: tap.nitrateMgL,
+      limit: 25,
+      unit: 'mg/L',
+      says: `Nitrate ${tap.nitrateMgL} mg/L from the tap.`,
+      because:
+        'Every change brings that much in: count it as plant food, or cut it with RO. Above 50 mg/L it is over the limit for drinking.',
+      source: 'common practice; 50 mg/L by the EU drinking water directive (from memory)',
+    });
+  const treated = tap?.disinfectant === 'chlorine' || tap?.disinfectant === 'chloramine';
+  if (treated && !catalogue.materials.some((m) => m.kind === 'conditioner'))
+    found.push({
+      ...base,
+      id: 'water.conditioner',
+      measured: 0,
+      limit: 1,
+      unit: 'conditioners',
+      says: `${tap.disinfectant === 'chlorine' ? 'Chlorine' : 'Chloramine'} in the tap water, and no conditioner in the catalogue.`,
+      because: 'It harms gills and bacteria. Add one; chloramine needs a kind that binds ammonia too.',
+      source: 'common practice',
+    });
+  return found;
+}
