@@ -1,10 +1,11 @@
 import { clockOf } from '../core/build/buildPlan';
 import type { Commission } from '../core/commission/schema';
 import { orderByOf } from '../core/ordering/order';
+import { ofFirstVisit } from '../core/pipeline/firstVisit';
 import type { Plan } from '../core/pipeline/plan';
 import { rounded, type Quantity } from '../core/units/quantity';
 
-export type Part = 'takeoff' | 'order' | 'build' | 'care';
+export type Part = 'takeoff' | 'order' | 'build' | 'care' | 'brief';
 
 /** A command's answer for reading in a terminal. */
 export function table(part: Part | 'validate', commission: Commission, plan: Plan): string {
@@ -14,8 +15,17 @@ export function table(part: Part | 'validate', commission: Commission, plan: Pla
     order: () => orderRows(commission, plan),
     build: () => buildRows(plan),
     care: () => careRows(plan),
+    brief: () => briefRows(commission, plan),
   }[part]();
-  return [heading(commission, plan), '', ...body, '', ...findingRows(plan)].join('\n') + '\n';
+  return (
+    [
+      heading(commission, plan),
+      '',
+      ...body,
+      '',
+      ...findingRows(part === 'brief' ? plan.findings.filter(ofFirstVisit) : plan.findings),
+    ].join('\n') + '\n'
+  );
 }
 
 function heading({ title, brief }: Commission, { survey }: Plan): string {
@@ -39,6 +49,39 @@ function aligned(rows: string[][]): string[] {
       .join('  ')
       .trimEnd(),
   );
+}
+
+function briefRows({ site }: Commission, { visit, survey, care }: Plan): string[] {
+  const { water, heat, power, floor, carrying } = visit;
+  const { first } = water;
+  const l = (v: number) => `${rounded(v, 1)} L`;
+  return aligned([
+    [
+      'water',
+      `${l(survey.brimL)} to the brim, ${l(survey.waterLineL)} to the line, ${l(survey.freeWaterL)} free`,
+    ],
+    [
+      'floor',
+      `${rounded(floor.totalKg, 0)} kg, ${rounded(floor.baseKnPerM2, 1)} kN/m²: ask a structural engineer`,
+    ],
+    [
+      'first fill',
+      `${l(first.tapColdL)} cold, ${l(first.tapHotL)} hot, ${l(first.roL)} RO: ${rounded(first.celsius, 1)} °C, GH ${rounded(first.gh, 1)}, KH ${rounded(first.kh, 1)}`,
+    ],
+    [
+      'warmth',
+      `${rounded(heat.loss.totalW, 0)} W at ${heat.roomC[0]} °C in the room, rule of thumb ${heat.thumbW.map((w) => rounded(w, 0)).join(' to ')} W`,
+    ],
+    [
+      'power',
+      `${power.watts} W, ${power.plugs} plugs${site?.sockets === undefined ? '' : `, ${site.sockets} sockets`}`,
+    ],
+    [
+      'lifting',
+      `${carrying.team.people} for the empty tank, ${rounded(carrying.team.limitKg, 1)} kg each at most (NIOSH, advice)`,
+    ],
+    ['upkeep', `${care.weeks[0].minutes} min in week 1, ${care.weeks[7].minutes} min in week 8`],
+  ]);
 }
 
 function takeOffRows(commission: Commission, { takeOff, order }: Plan): string[] {
@@ -101,7 +144,7 @@ function careRows({ care }: Plan): string[] {
   ]);
 }
 
-function findingRows({ findings }: Plan): string[] {
+function findingRows(findings: Plan['findings']): string[] {
   if (findings.length === 0) return ['no findings'];
   return findings.map((f) => `${f.severity.padEnd(4)}  ${f.id}  ${f.says} ${f.because}`);
 }

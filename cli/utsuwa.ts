@@ -18,6 +18,7 @@ const ABOUT: Record<Part | 'validate', string> = {
   order: 'the take-off by supplier, with order-by days',
   build: 'the build day, task by task, on a clock',
   care: 'the first eight weeks after the build',
+  brief: 'what a first visit has to settle: brief, vessel and site, with their findings',
 };
 
 function run(part: Part | 'validate', file: string, asked: Asked): void {

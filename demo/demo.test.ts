@@ -9,11 +9,11 @@ import { YARD } from './catalogue/yard';
 import { demoCommissions } from './commissions';
 
 const TODAY = '2026-11-25';
-const [sound, faulty, small] = demoCommissions(TODAY);
+const [sound, faulty, small, ...visits] = demoCommissions(TODAY);
 
 describe('the demo', () => {
   it('has documents that are read without a fault', () => {
-    for (const commission of [sound, faulty, small])
+    for (const commission of [sound, faulty, small, ...visits])
       expect(parseCommission(commission)).toMatchObject({ ok: true });
   });
 
@@ -31,6 +31,49 @@ describe('the demo', () => {
       'vessel.label',
     ])
       expect(found).toContain(id);
+  });
+
+  it('has three first visits in which every conflict of brief, vessel and site appears', () => {
+    const found = new Set(visits.flatMap((v) => plan(v, { today: TODAY }).findings.map((f) => f.id)));
+    for (const id of [
+      'brief.occasion',
+      'brief.sun',
+      'care.minutes',
+      'cost.budget',
+      'rescape.filter',
+      'rescape.surfaces',
+      'rescape.holding',
+      'vessel.label',
+      'vessel.mat',
+      'piece.passes',
+      'site.floor',
+      'route.depth',
+      'route.mass',
+      'route.turn',
+      'route.team',
+      'power.sockets',
+      'power.load',
+      'power.protection',
+      'power.loops',
+      'water.hard',
+      'water.ro',
+      'water.nitrate',
+      'heat.cool',
+      'heat.heater',
+      'livestock.temperature',
+      'livestock.gh',
+      'livestock.apart',
+      'livestock.narrow',
+      'livestock.stone',
+      'livestock.eaten',
+      'livestock.group',
+      'livestock.room',
+      'livestock.jumps',
+      'livestock.digs',
+      'livestock.plants',
+      'livestock.crowd',
+    ])
+      expect(found, id).toContain(id);
   });
 
   it('has about 25 materials, 30 plants, and a yard of closed stones and roots', () => {

@@ -25,7 +25,7 @@ export async function seedDemo(store: Store, today: Day = localToday()): Promise
       yard: [...YARD],
     });
   if ((await listCommissions(store, {})).length > 0) return;
-  const ids = ['demo-valley', 'demo-cliff', 'demo-cube'];
+  const ids = ['demo-valley', 'demo-cliff', 'demo-cube', 'demo-desk', 'demo-wall', 'demo-rescape'];
   for (const [i, draft] of demoCommissions(today).entries()) {
     const parsed = parseCommission(draft);
     if (!parsed.ok)

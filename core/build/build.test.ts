@@ -164,9 +164,7 @@ describe('build day', () => {
     const s = survey(commission);
     const { tasks } = planned(commission);
     expect(tasks.find((t) => t.id === 'soil')!.minutes).toBe(Math.round(3.6 * RATES.pourPerL));
-    expect(tasks.find((t) => t.id === 'fill')!.minutes).toBe(
-      Math.round((s.freeWaterL + s.poreWaterL) / 3),
-    );
+    expect(tasks.find((t) => t.id === 'fill')!.minutes).toBe(Math.round((s.freeWaterL + s.poreWaterL) / 3));
   });
 
   it('asks two people and says why for a heavy stone', () => {

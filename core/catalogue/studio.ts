@@ -1,7 +1,14 @@
-import type { Catalogue, Piece } from '../commission/schema';
+import type { Brief, Catalogue, Piece } from '../commission/schema';
 
 /** A piece of the yard: what a piece is before it has a place in a scape. */
-export type YardPiece = Pick<Piece, 'id' | 'material' | 'shape' | 'massKg'>;
+export type YardPiece = Pick<Piece, 'id' | 'material' | 'shape' | 'massKg'> & { client?: boolean };
+
+type Owned = NonNullable<Brief['owned']>[number];
+
+/** A piece of the client's as the yard shows it: a rounded block of its sizes, marked as theirs. */
+export function clientPiece({ id, material, sizeMm, massKg }: Owned): YardPiece {
+  return { id, material, shape: { kind: 'ellipsoid', sizeMm }, ...(massKg ? { massKg } : {}), client: true };
+}
 
 /** What belongs to the studio and not to one commission. */
 export interface Studio {

@@ -1,4 +1,5 @@
 import { orderByOf } from '../ordering/order';
+import { ofFirstVisit } from './firstVisit';
 import { rounded } from '../units/quantity';
 import type { Plan } from './plan';
 
@@ -9,7 +10,7 @@ const PLACES = 4;
  * The answer of every command as plain data: the survey, the take-off's lines with their order-by days, and
  * the findings; with the part asked for beside them. The height field and the workings of drawing stay out.
  */
-export function report(plan: Plan, part: 'takeoff' | 'order' | 'build' | 'care'): unknown {
+export function report(plan: Plan, part: 'takeoff' | 'order' | 'build' | 'care' | 'brief'): unknown {
   const { field: _field, standing: _standing, ...survey } = plan.survey;
   const whole = {
     survey,
@@ -18,9 +19,20 @@ export function report(plan: Plan, part: 'takeoff' | 'order' | 'build' | 'care')
     ...(part === 'order' ? { order: plan.order } : {}),
     ...(part === 'build' ? { build: plan.build } : {}),
     ...(part === 'care' ? { care: plan.care } : {}),
-    findings: plan.findings,
+    ...(part === 'brief' ? { visit: withoutFindings(plan.visit) } : {}),
+    findings: part === 'brief' ? plan.findings.filter(ofFirstVisit) : plan.findings,
   };
   return roundedThroughout(whole);
+}
+
+/** The parts of a visit; their findings stand with all others. */
+function withoutFindings({ findings: _all, ...parts }: Plan['visit']): unknown {
+  return Object.fromEntries(
+    Object.entries(parts).map(([name, part]) => {
+      const { findings: _own, ...rest } = part as { findings?: unknown };
+      return [name, rest];
+    }),
+  );
 }
 
 function roundedThroughout(value: unknown): unknown {

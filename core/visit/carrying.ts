@@ -141,8 +141,8 @@ function troubleFinding(trouble: Trouble): Finding {
   };
 }
 
-function teamFindings({ brief }: Commission, tank: Load, team: CarryingPlan['team']): Finding[] {
-  if (team.people <= brief.crew) return [];
+function teamFindings({ brief, site }: Commission, tank: Load, team: CarryingPlan['team']): Finding[] {
+  if (!site?.route?.length || team.people <= brief.crew) return [];
   return [
     {
       id: 'route.team',

@@ -32,7 +32,7 @@ const USUAL_TAP = { gh: 10, kh: 7, coldC: 10, hotC: 55 };
 /** RO water stands in the room (common practice). */
 const USUAL_ROOM_C = 19;
 /** Litres a minute: a hose at a gentle fill; a can carried and poured. */
-const HOSE_L_PER_MIN = 3;
+export const HOSE_L_PER_MIN = 3;
 export const CAN_L = 10;
 const CAN_MIN = 1.5;
 /** A loaded walk, m a minute, there and back. */

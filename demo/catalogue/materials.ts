@@ -126,7 +126,10 @@ export const MATERIALS: readonly Material[] = [
   stone('slate', 'Slate', 2.75, 4, '#7f8482', 'Splits into plates; inert.'),
   stone('granite', 'Granite', 2.68, 3.4, '#94918c', 'Inert.'),
   stone('basalt', 'Basalt, dense', 2.9, 3.8, '#5f6466', 'Inert.'),
-  stone('limestone', 'Limestone, grey veined', 2.65, 4.6, '#9a9c9b', 'Raises GH and KH.'),
+  {
+    ...stone('limestone', 'Limestone, grey veined', 2.65, 4.6, '#9a9c9b', 'Raises GH and KH.'),
+    hardens: true,
+  },
   stone('honeycomb', 'Honeycomb claystone', 2.15, 5.2, '#a98e6f', 'Crumbles; splits with hammer and chisel.'),
   stone('scoria-rock', 'Scoria, dark', 1.5, 3, '#584a45', 'Floats dry: soak it for days.'),
   stone('cobble', 'Quartzite cobble', 2.62, 2.8, '#b3aa9c', 'Smooth; easily looks too big.'),

@@ -1,10 +1,20 @@
 import type { Day } from '../../core/calendar/day';
 import type { Commission } from '../../core/commission/schema';
+import { deskBow } from './deskBow';
 import { deskCube } from './deskCube';
 import { openWindow } from './openWindow';
 import { slateValley } from './slateValley';
+import { stairHall } from './stairHall';
+import { waitingRoom } from './waitingRoom';
 
 /** The demo's commissions, dated from today on. */
 export function demoCommissions(today: Day): Commission[] {
-  return [slateValley(today), openWindow(today), deskCube(today)];
+  return [
+    slateValley(today),
+    openWindow(today),
+    deskCube(today),
+    deskBow(today),
+    stairHall(today),
+    waitingRoom(today),
+  ];
 }

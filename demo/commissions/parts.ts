@@ -51,7 +51,7 @@ export function catalogueFor(options: readonly Option[], year: number): Catalogu
 
 /** What every commission of the studio begins with. */
 export function commissionOf(
-  rest: Pick<Commission, 'title' | 'brief' | 'vessel' | 'options' | 'log'>,
+  rest: Pick<Commission, 'title' | 'brief' | 'vessel' | 'site' | 'options' | 'log'>,
 ): Commission {
   return {
     format: 'utsuwa.commission',

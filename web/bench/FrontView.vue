@@ -5,6 +5,7 @@ import { useFigures } from '../shell/figures';
 import { layerCuts, ridge, topRuns } from './bedPaths';
 import type { Drawing } from './drawing';
 import { colourOf, shade } from './colour';
+import { displaySpan } from './outline';
 import { facetsOf } from './facets';
 import PieceDrawing from './PieceDrawing.vue';
 import PlantsFront from './PlantsFront.vue';
@@ -29,6 +30,11 @@ const H = computed(() => props.vessel.innerMm.height);
 const W = computed(() => props.vessel.innerMm.width);
 const X = (mm: number) => mm * props.k;
 const Z = (mm: number) => (H.value - mm) * props.k;
+
+/** Walls of chambers to the sides. */
+const walls = computed(() =>
+  displaySpan(props.vessel).filter((mm) => mm > 1 && mm < props.vessel.innerMm.length - 1),
+);
 
 /** Bands of bed from back to front. */
 const BANDS = 22;
@@ -84,7 +90,7 @@ const things = computed((): Thing[] =>
   ].sort((a, b) => b.y - a.y),
 );
 const cut = computed(() =>
-  layerCuts(props.field, 'row', 0, X, Z).map((d, i) => ({
+  layerCuts(props.field, 'front', 0, X, Z).map((d, i) => ({
     d,
     fill: shade(colourOf(materialFor(props.materials, props.option.bed[i]?.material ?? '')), -0.16),
   })),
@@ -176,6 +182,16 @@ const mark = computed(() => {
       </template>
       <path v-for="(c, i) in cut" :key="i" :d="c.d" :fill="c.fill" class="cut" />
     </g>
+    <rect
+      v-for="t in vessel.fixed ?? []"
+      :key="t.id"
+      :x="X(t.at[0])"
+      :y="Z((t.zMm ?? 0) + t.sizeMm[2])"
+      :width="X(t.sizeMm[0])"
+      :height="X(t.sizeMm[2])"
+      class="fixed"
+    />
+    <path v-for="w in walls" :key="w" :d="`M${X(w)} 0 V ${Z(0)}`" class="wall" />
     <path :d="`M0 ${Z(vessel.waterLineMm)} H ${X(vessel.innerMm.length)}`" stroke="var(--water-line)" />
     <g v-if="mark" class="mark" pointer-events="none">
       <path
@@ -203,6 +219,16 @@ const mark = computed(() => {
 .piece:focus-visible :deep(path:last-child) {
   stroke: var(--celadon);
   stroke-width: 2.4px;
+}
+.fixed {
+  fill: var(--rule);
+  fill-opacity: 0.6;
+  stroke: var(--ink-2);
+  pointer-events: none;
+}
+.wall {
+  stroke: var(--ink);
+  stroke-width: 1.4;
 }
 .cut {
   pointer-events: none;

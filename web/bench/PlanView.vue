@@ -4,6 +4,7 @@ import type { Piece } from '../../core/commission/schema';
 import { bedContours } from './bedPaths';
 import type { Drawing } from './drawing';
 import { colourOf, shade } from './colour';
+import { planPaths, ringPath } from './outline';
 import PieceDrawing from './PieceDrawing.vue';
 import { materialFor } from './useBenchEdit';
 
@@ -29,6 +30,14 @@ const BANDS = [
   '#654e3c',
   '#574334',
 ];
+
+const outline = computed(() => planPaths(props.vessel, X, Y));
+const fixed = computed(() =>
+  (props.vessel.fixed ?? []).map(({ id, at: [x, y], sizeMm: [w, d] }) => ({
+    id,
+    d: ringPath([[x, y], [x + w, y], [x + w, y + d], [x, y + d]], X, Y), // prettier-ignore
+  })),
+);
 
 const contours = computed(() => {
   const list = bedContours(props.field, X, Y);
@@ -80,12 +89,7 @@ const clip = computed(() => `plan-${props.option.id}-${props.k.toFixed(3)}`);
 <template>
   <g>
     <defs>
-      <clipPath :id="clip"
-        ><rect
-          width="100%"
-          height="100%"
-          :style="{ width: `${X(vessel.innerMm.length)}px`, height: `${Y(0)}px` }"
-      /></clipPath>
+      <clipPath :id="clip"><path :d="outline.display" /></clipPath>
       <pattern id="grain" width="7" height="7" patternUnits="userSpaceOnUse"
         ><circle cx="1.5" cy="2" r="0.7" fill="#b39f76" /><circle cx="5" cy="5.4" r="0.6" fill="#b39f76"
       /></pattern>
@@ -114,14 +118,19 @@ const clip = computed(() => `plan-${props.option.id}-${props.k.toFixed(3)}`);
         <PieceDrawing :piece="p" view="above" :colour="colour(p)" :selected="p.id === selected" />
       </g>
     </g>
-    <rect
-      :width="X(vessel.innerMm.length)"
-      :height="Y(0)"
-      fill="none"
-      stroke="var(--ink)"
-      stroke-width="1.6"
-      pointer-events="none"
-    />
+    <g pointer-events="none">
+      <path v-for="r in fixed" :key="r.id" :d="r.d" class="fixed" />
+      <path :d="outline.display" class="glass" />
+      <path :d="outline.glass" class="glass" />
+      <rect
+        v-for="(b, i) in vessel.braces ?? []"
+        :key="i"
+        :x="X(b.fromMm)"
+        :width="X(b.toMm - b.fromMm)"
+        :height="Y(0)"
+        class="brace"
+      />
+    </g>
   </g>
 </template>
 
@@ -129,6 +138,20 @@ const clip = computed(() => `plan-${props.option.id}-${props.k.toFixed(3)}`);
 .piece {
   cursor: grab;
   outline: none;
+}
+.glass {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 1.6px;
+}
+.fixed {
+  fill: var(--rule);
+  stroke: var(--ink-2);
+}
+.brace {
+  fill: #ffffff30;
+  stroke: var(--ink-2);
+  stroke-dasharray: 4 3;
 }
 .height {
   font: 500 11px var(--text);

@@ -8,8 +8,6 @@ import {
   DoubleSide,
   LineBasicMaterial,
   LineSegments,
-  EdgesGeometry,
-  BoxGeometry,
   Mesh,
   MeshLambertMaterial,
   PerspectiveCamera,
@@ -19,12 +17,20 @@ import {
 import { onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { rotation, turned } from '../../core/geometry/rotation';
 import { solidMesh } from '../../core/hardscape/solid';
+import type { Seat } from '../../core/commission/schema';
+import { footprint } from '../../core/vessel/footprint';
 import type { Drawing } from './drawing';
 import { colourOf } from './colour';
 import { materialFor } from './useBenchEdit';
 
 /** The scape in perspective, from a seat in front of it. */
-const props = defineProps<Omit<Drawing, 'k'> & { size: number }>();
+const props = withDefaults(
+  defineProps<Omit<Drawing, 'k'> & { size: number; seat?: Seat; baseHeightMm?: number }>(),
+  {
+    seat: undefined,
+    baseHeightMm: 800,
+  },
+);
 
 const canvas = ref<HTMLCanvasElement>();
 const failed = ref(false);
@@ -47,7 +53,7 @@ function scene(): Scene {
 
 /** Three.js has y up and z towards the eye: x, y, z of the document become x, z, −y. */
 function bed(): Mesh {
-  const { columns, rows, dxMm, dyMm, cornerMm, cornerLayer } = props.field;
+  const { columns, rows, dxMm, dyMm, cornerMm, cornerLayer, inside } = props.field;
   const n = columns + 1;
   const position = new Float32Array(n * (rows + 1) * 3);
   const colour = new Float32Array(position.length);
@@ -62,7 +68,8 @@ function bed(): Mesh {
   for (let r = 0; r < rows; r++)
     for (let c = 0; c < columns; c++) {
       const k = r * n + c;
-      index.push(k, k + 1, k + n, k + 1, k + n + 1, k + n);
+      const outside = inside && !(inside[k] || inside[k + 1] || inside[k + n] || inside[k + n + 1]);
+      if (!outside) index.push(k, k + 1, k + n, k + 1, k + n + 1, k + n);
     }
   const geometry = new BufferGeometry();
   geometry.setAttribute('position', new BufferAttribute(position, 3));
@@ -94,27 +101,42 @@ function pieces(): Mesh[] {
   });
 }
 
+/** The panes' edges: the footprint at the bottom and at the rim, and an upright at every sharp corner. */
 function glass(): LineSegments {
-  const { length, width, height } = props.vessel.innerMm;
-  const lines = new LineSegments(
-    new EdgesGeometry(new BoxGeometry(length, height, width)),
-    new LineBasicMaterial({ color: '#7fa3af' }),
-  );
-  lines.position.set(length / 2, height / 2, -width / 2);
-  return lines;
+  const { height } = props.vessel.innerMm;
+  const ring = footprint(props.vessel);
+  const lines: number[] = [];
+  ring.forEach(([x, y], i) => {
+    const [u, v] = ring[(i + 1) % ring.length];
+    for (const z of [0, height]) lines.push(x, z, -y, u, z, -v);
+    if (ring.length < 20 || i % 30 === 0) lines.push(x, 0, -y, x, height, -y);
+  });
+  const geometry = new BufferGeometry();
+  geometry.setAttribute('position', new BufferAttribute(new Float32Array(lines), 3));
+  return new LineSegments(geometry, new LineBasicMaterial({ color: '#7fa3af' }));
+}
+
+/** Where the eye is: at the seat chosen, else in front and a little left. */
+function eye(): [number, number, number] {
+  const { length, height } = props.vessel.innerMm;
+  if (props.seat) {
+    const [x, y] = props.seat.at;
+    return [x, props.seat.eyeMm - props.baseHeightMm, -y];
+  }
+  const reach = Math.max(length, height * 1.2);
+  return [length * (0.5 - SEAT.left), height * 0.5 + reach * SEAT.above, reach * SEAT.away * 0.86];
 }
 
 function render(): void {
   if (!renderer) return;
   const { length, width, height } = props.vessel.innerMm;
-  const camera = new PerspectiveCamera(38, 1, 10, 20_000);
-  const reach = Math.max(length, height * 1.2);
-  camera.position.set(
-    length * (0.5 - SEAT.left),
-    height * 0.5 + reach * SEAT.above,
-    reach * SEAT.away * 0.86,
-  );
-  camera.lookAt(length / 2, height * 0.3, -width / 2);
+  const [x, y, z] = eye();
+  const away = Math.hypot(x - length / 2, y - height / 2, z + width / 2);
+  // From across a room the eye rests on the tank alone: the view is as wide as the tank, not as the room.
+  const seen = (2 * Math.atan((0.62 * Math.hypot(length, height, width)) / away) * 180) / Math.PI;
+  const camera = new PerspectiveCamera(props.seat ? Math.min(75, seen) : 38, 1, 10, 60_000);
+  camera.position.set(x, y, z);
+  camera.lookAt(length / 2, height * (props.seat ? 0.5 : 0.3), -width / 2);
   renderer.setSize(props.size, props.size, false);
   const s = scene();
   renderer.render(s, camera);
@@ -142,7 +164,7 @@ onMounted(() => {
     failed.value = true;
   }
 });
-watch(() => [props.option, props.field, props.survey, props.size], soon);
+watch(() => [props.option, props.field, props.survey, props.size, props.seat, props.baseHeightMm], soon);
 onBeforeUnmount(() => {
   clearTimeout(waiting);
   renderer?.dispose();
@@ -155,7 +177,7 @@ onBeforeUnmount(() => {
     v-else
     ref="canvas"
     role="img"
-    aria-label="The scape in perspective, from in front and a little left"
+    :aria-label="`The scape in perspective, from ${seat?.name ?? 'in front and a little left'}`"
     :style="{ width: `${size}px`, height: `${size}px` }"
   />
 </template>

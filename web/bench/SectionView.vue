@@ -4,6 +4,7 @@ import { useFigures } from '../shell/figures';
 import { layerCuts, thicknessAt } from './bedPaths';
 import type { Drawing } from './drawing';
 import { colourOf } from './colour';
+import { cutSpan } from './outline';
 import { sliceAt } from './slice';
 import { materialFor } from './useBenchEdit';
 
@@ -16,6 +17,9 @@ const U = (mm: number) => mm * props.k;
 const column = computed(() =>
   Math.round(Math.min(Math.max(props.cutMm / props.field.dxMm, 0), props.field.columns)),
 );
+
+/** Where the cut meets the front and the back pane, mm. */
+const span = computed(() => cutSpan(props.vessel, props.cutMm));
 
 const layers = computed(() =>
   layerCuts(props.field, 'column', column.value, U, Z).map((d, i) => {
@@ -40,7 +44,7 @@ const cuts = computed(() =>
 
 /** Depths written in: near the front, and where the bed is deepest. */
 const depths = computed(() => {
-  const { width } = props.vessel.innerMm;
+  const [front, back] = span.value;
   const at = (y: number) => {
     let below = 0;
     const parts = thicknessAt(props.field, props.cutMm, y).flatMap((mm, i) => {
@@ -50,9 +54,9 @@ const depths = computed(() => {
     });
     return { y, top: below, parts };
   };
-  const probes = Array.from({ length: 19 }, (_, i) => at(width * (0.05 + 0.05 * i)));
+  const probes = Array.from({ length: 19 }, (_, i) => at(front + (back - front) * (0.05 + 0.05 * i)));
   const deepest = probes.reduce((a, b) => (b.top > a.top + 0.5 ? b : a));
-  return [probes[1], ...(Math.abs(deepest.y - probes[1].y) > width * 0.25 ? [deepest] : [])];
+  return [probes[1], ...(Math.abs(deepest.y - probes[1].y) > (back - front) * 0.25 ? [deepest] : [])];
 });
 </script>
 
@@ -71,10 +75,11 @@ const depths = computed(() => {
         ><path d="M0 0 V7" stroke="#ffffff55" stroke-width="2"
       /></pattern>
     </defs>
-    <rect :width="U(vessel.innerMm.width)" :height="Z(0)" fill="var(--paper)" />
+    <rect :x="U(span[0])" :width="U(span[1] - span[0])" :height="Z(0)" fill="var(--paper)" />
     <rect
+      :x="U(span[0])"
       :y="Z(vessel.waterLineMm)"
-      :width="U(vessel.innerMm.width)"
+      :width="U(span[1] - span[0])"
       :height="Z(0) - Z(vessel.waterLineMm)"
       fill="var(--water)"
     />
@@ -86,7 +91,7 @@ const depths = computed(() => {
       />
     </template>
     <path v-for="c in cuts" :key="c.id" :d="c.d" :fill="c.fill" stroke="#2b2825" fill-rule="evenodd" />
-    <path :d="`M0 ${Z(vessel.waterLineMm)} H ${U(vessel.innerMm.width)}`" stroke="var(--water-line)" />
+    <path :d="`M${U(span[0])} ${Z(vessel.waterLineMm)} H ${U(span[1])}`" stroke="var(--water-line)" />
     <g v-for="d in depths" :key="d.y" pointer-events="none">
       <path :d="`M${U(d.y)} ${Z(0)} V ${Z(d.top)} m-5 0 h10`" stroke="#23211e" fill="none" />
       <g
@@ -99,7 +104,8 @@ const depths = computed(() => {
       </g>
     </g>
     <rect
-      :width="U(vessel.innerMm.width)"
+      :x="U(span[0])"
+      :width="U(span[1] - span[0])"
       :height="Z(0)"
       fill="none"
       stroke="var(--ink)"

@@ -48,7 +48,7 @@ describe('the bed as paths', () => {
     const [soilCut, sandCut] = layerCuts(field, 'column', Math.round(130 / field.dxMm), X, Z);
     expect(Math.min(...points(soilCut).map(([, z]) => z))).toBe(195);
     expect(new Set(points(sandCut).map(([, z]) => z))).toEqual(new Set([180, 195]));
-    const [front] = layerCuts(field, 'row', 0, X, Z);
+    const [front] = layerCuts(field, 'front', 0, X, Z);
     expect(Math.min(...points(front).map(([, z]) => z))).toBe(160);
     expect(layerCuts(field, 'column', 2, X, Z)[1]).toBe('');
   });

@@ -9,59 +9,104 @@ import type { FieldView } from '../workers/planWorker';
 type Scale = (mm: number) => number;
 const px = (v: number) => v.toFixed(1);
 
+/** Whether a corner of the field lies inside the glass. */
+const isInside = (field: FieldView, corner: number) => field.inside?.[corner] !== 0;
+
+/** Stretches of a line of corners that satisfy something: first and last number of each. */
+function stretches(count: number, holds: (i: number) => boolean): [number, number][] {
+  const found: [number, number][] = [];
+  for (let i = 0; i < count; i++) {
+    if (!holds(i)) continue;
+    const from = i;
+    while (i + 1 < count && holds(i + 1)) i++;
+    found.push([from, i]);
+  }
+  return found;
+}
+
 /** The bed's skyline along one row of corners, closed along the glass. Every second corner is enough. */
 export function ridge(field: FieldView, row: number, X: Scale, Z: Scale): string {
   const n = field.columns + 1;
-  let d = `M${px(X(0))} ${px(Z(0))}`;
-  for (let c = 0; c < n; c += c === n - 2 ? 1 : 2)
-    d += `L${px(X(c * field.dxMm))} ${px(Z(field.cornerMm[row * n + c]))}`;
-  if (n % 2 === 0) d += `L${px(X((n - 1) * field.dxMm))} ${px(Z(field.cornerMm[row * n + n - 1]))}`;
-  return `${d}L${px(X(field.columns * field.dxMm))} ${px(Z(0))}Z`;
+  const x = (c: number) => px(X(c * field.dxMm));
+  const at = (c: number) => `L${x(c)} ${px(Z(field.cornerMm[row * n + c]))}`;
+  return stretches(n, (c) => isInside(field, row * n + c))
+    .map(([from, to]) => {
+      let d = `M${x(from)} ${px(Z(0))}`;
+      for (let c = from; c < to; c += 2) d += at(c);
+      return `${d}${at(to)}L${x(to)} ${px(Z(0))}Z`;
+    })
+    .join('');
 }
 
 /** Stretches of a row in which one layer is uppermost, from its surface down to the glass. */
 export function topRuns(field: FieldView, row: number, layer: number, X: Scale, Z: Scale): string {
   const n = field.columns + 1;
-  let d = '';
-  let open = false;
-  for (let c = 0; c <= n; c++) {
-    const on = c < n && field.cornerLayer[row * n + c] === layer;
-    const x = px(X(Math.min(c, n - 1) * field.dxMm));
-    if (on && !open) d += `M${x} ${px(Z(0))}`;
-    if (on) d += `L${x} ${px(Z(field.cornerMm[row * n + c]))}`;
-    if (!on && open) d += `L${px(X((c - 1) * field.dxMm))} ${px(Z(0))}Z`;
-    open = on;
-  }
-  return d;
+  const x = (c: number) => px(X(c * field.dxMm));
+  return stretches(n, (c) => field.cornerLayer[row * n + c] === layer && isInside(field, row * n + c))
+    .map(([from, to]) => {
+      let d = `M${x(from)} ${px(Z(0))}`;
+      for (let c = from; c <= to; c++) d += `L${x(c)} ${px(Z(field.cornerMm[row * n + c]))}`;
+      return `${d}L${x(to)} ${px(Z(0))}Z`;
+    })
+    .join('');
 }
 
-/** Every layer as it is cut along a row (from the left) or a column (from the front), bottom up. */
+/** A line of corners through the field: their numbers, and the distance of each along the view, mm. */
+interface Line {
+  corners: number[];
+  mm: (i: number) => number;
+}
+
+/** The corners just behind the front glass, from left to right, whatever shape it has. */
+function frontLine(field: FieldView): Line {
+  const n = field.columns + 1;
+  const corners = Array.from({ length: n }, (_, c) => {
+    for (let row = 0; row <= field.rows; row++) if (isInside(field, row * n + c)) return row * n + c;
+    return -1;
+  });
+  return { corners, mm: (i) => i * field.dxMm };
+}
+
+/** The corners of one column, from the front. */
+function columnLine(field: FieldView, column: number): Line {
+  const n = field.columns + 1;
+  const corners = Array.from({ length: field.rows + 1 }, (_, row) => row * n + column);
+  return { corners: corners.map((k) => (isInside(field, k) ? k : -1)), mm: (i) => i * field.dyMm };
+}
+
+/** Every layer as it is cut along a line of corners, bottom up. */
+function cutAlong(field: FieldView, { corners, mm }: Line, U: Scale, Z: Scale): string[] {
+  const below = new Float64Array(corners.length);
+  const runs = stretches(corners.length, (i) => corners[i] >= 0);
+  return field.cornerThicknessMm.map((thickness) =>
+    runs
+      .map(([from, to]) => {
+        let up = '';
+        let back = '';
+        let any = false;
+        for (let i = from; i <= to; i++) {
+          const u = px(U(mm(i)));
+          const foot = below[i];
+          below[i] += thickness[corners[i]];
+          if (below[i] > foot) any = true;
+          up += `${i === from ? 'M' : 'L'}${u} ${px(Z(below[i]))}`;
+          back = `L${u} ${px(Z(foot))}${back}`;
+        }
+        return any ? `${up}${back}Z` : '';
+      })
+      .join(''),
+  );
+}
+
+/** Every layer as the front glass shows it, or cut along a column from the front; bottom up. */
 export function layerCuts(
   field: FieldView,
-  along: 'row' | 'column',
+  along: 'front' | 'column',
   index: number,
   U: Scale,
   Z: Scale,
 ): string[] {
-  const n = field.columns + 1;
-  const count = along === 'row' ? n : field.rows + 1;
-  const corner = (i: number) => (along === 'row' ? index * n + i : i * n + index);
-  const step = along === 'row' ? field.dxMm : field.dyMm;
-  const below = new Float64Array(count);
-  return field.cornerThicknessMm.map((thickness) => {
-    let up = '';
-    let back = '';
-    let any = false;
-    for (let i = 0; i < count; i++) {
-      const u = px(U(i * step));
-      const from = below[i];
-      below[i] += thickness[corner(i)];
-      if (below[i] > from) any = true;
-      up += `${i === 0 ? 'M' : 'L'}${u} ${px(Z(below[i]))}`;
-      back = `L${u} ${px(Z(from))}${back}`;
-    }
-    return any ? `${up}${back}Z` : '';
-  });
+  return cutAlong(field, along === 'front' ? frontLine(field) : columnLine(field, index), U, Z);
 }
 
 export interface Contour {

@@ -10,7 +10,10 @@ import { unpacker, type Parcel } from './parcel';
 export type FieldView = Pick<
   BedField,
   'columns' | 'rows' | 'dxMm' | 'dyMm' | 'cornerMm' | 'cornerThicknessMm' | 'cornerLayer'
->;
+> & {
+  /** Which corners lie inside the glass; left out where all do. */
+  inside?: Uint8Array;
+};
 /** A plan without what only the computation needs. */
 export type PlanView = Omit<Plan, 'survey'> & { survey: Omit<Survey, 'field' | 'standing'> };
 export interface Computed {
@@ -29,7 +32,16 @@ function compute(parcel: Parcel, today: Day): Computed {
   const answer: Computed = { plan: { ...rest, survey: figures } };
   if (field !== sent) {
     const { columns, rows, dxMm, dyMm, cornerMm, cornerThicknessMm, cornerLayer } = field;
-    answer.field = { columns, rows, dxMm, dyMm, cornerMm, cornerThicknessMm, cornerLayer };
+    answer.field = {
+      columns,
+      rows,
+      dxMm,
+      dyMm,
+      cornerMm,
+      cornerThicknessMm,
+      cornerLayer,
+      inside: field.floor?.corner,
+    };
     sent = field;
   }
   return answer;

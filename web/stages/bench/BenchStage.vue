@@ -37,6 +37,9 @@ const sheet = useSheet(vessel, { width, height });
 const cutMm = ref(
   option.value.bed.flatMap((l) => l.mounds ?? [])[0]?.at[0] ?? vessel.value.innerMm.length / 3,
 );
+/** The seat of the brief from which the perspective is drawn; the first one, when there are any. */
+const seatId = ref(commission.document?.brief.seats?.[0]?.id ?? '');
+const seat = computed(() => commission.document?.brief.seats?.find((s) => s.id === seatId.value));
 const tray = ref<'yard' | 'bed' | 'pieces'>('yard');
 const said = ref('');
 
@@ -261,7 +264,16 @@ const doc = toRef(commission, 'document');
         class="seat"
         :style="{ left: `${sheet.seat.x}px`, top: `${sheet.seat.y - 42}px`, width: `${sheet.seat.w}px` }"
       >
-        <p class="caption">From a seat <span class="note">in front, a little left</span></p>
+        <p class="caption seats">
+          From
+          <label
+            ><span class="sr">Seat</span>
+            <select v-model="seatId" data-test="seat">
+              <option value="">in front, a little left</option>
+              <option v-for="s in doc!.brief.seats ?? []" :key="s.id" :value="s.id">{{ s.name }}</option>
+            </select></label
+          >
+        </p>
         <SeatView
           :vessel="vessel"
           :option="option"
@@ -269,6 +281,8 @@ const doc = toRef(commission, 'document');
           :field="field!"
           :survey="plan!.survey"
           :size="sheet.seat.h"
+          :seat="seat"
+          :base-height-mm="doc?.site?.baseHeightMm"
         />
       </div>
       <p class="sr" aria-live="polite">{{ said }}</p>
@@ -313,6 +327,13 @@ const doc = toRef(commission, 'document');
   font: italic 15px var(--title);
   fill: var(--ink);
   margin: 0;
+}
+.seats select {
+  font: 400 12px var(--text);
+  color: var(--celadon);
+  background: none;
+  border: 0;
+  max-width: 150px;
 }
 .note {
   font: 400 12px var(--text);

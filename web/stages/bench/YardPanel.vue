@@ -7,7 +7,8 @@ import { extentOf } from '../../../core/hardscape/extent';
 import { colourOf } from '../../bench/colour';
 import PieceDrawing from '../../bench/PieceDrawing.vue';
 import { usePointerDrag } from '../../bench/usePointerDrag';
-import type { YardPiece } from '../../../core/catalogue/studio';
+import { clientPiece, type YardPiece } from '../../../core/catalogue/studio';
+import { useCommission } from '../../shell/commissionStore';
 import { useFigures } from '../../shell/figures';
 import { useStudio } from '../../shell/studioStore';
 
@@ -15,12 +16,18 @@ import { useStudio } from '../../shell/studioStore';
 const props = defineProps<{ option: Option }>();
 const emit = defineEmits<{ take: [piece: YardPiece]; dropPiece: [piece: YardPiece, x: number, y: number] }>();
 const studio = useStudio();
+const commission = useCommission();
 const f = useFigures();
 
 const MARK = 46;
+/** What the client already has and wants to see again comes first. */
+const clients = computed(() => (commission.document?.brief.owned ?? []).map(clientPiece));
+const materialOfPiece = (id: string) =>
+  studio.studio?.catalogue.materials.find((m) => m.id === id) ??
+  commission.document?.catalogue.materials.find((m) => m.id === id);
 const measured = computed(() =>
-  (studio.studio?.yard ?? []).map((piece) => {
-    const material = studio.studio?.catalogue.materials.find((m) => m.id === piece.material);
+  [...clients.value, ...(studio.studio?.yard ?? [])].map((piece) => {
+    const material = materialOfPiece(piece.material);
     const { lo, hi } = extentOf(piece.shape, rotation(0));
     const size = [0, 1, 2].map((i) => hi[i] - lo[i]);
     const litres = columnsOf(piece.shape, 0).volumeMm3 / 1e6;
@@ -32,7 +39,7 @@ const measured = computed(() =>
       size: size.map((v) => f.fromMm(Math.round(v))).join('×'),
       k,
       lift: MARK / 2 + 4 - ((lo[2] + hi[2]) / 2) * -k,
-      kind: material?.kind === 'wood' ? material.name.toLowerCase() : '',
+      kind: piece.client ? 'the client’s' : material?.kind === 'wood' ? material.name.toLowerCase() : '',
     };
   }),
 );

@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import type { BuildPlan } from '../../../core/build/buildPlan';
 import { RATES } from '../../../core/build/rates';
+import { HOSE_L_PER_MIN } from '../../../core/visit/water';
 import { useFigures } from '../../shell/figures';
 import FindingList from '../../shell/FindingList.vue';
 
@@ -27,7 +28,7 @@ const rates = computed(() => [
   ['Piece set', `${RATES.setPerPiece}`, `min and ${RATES.setPerKg} min a kg`],
   ['Soil', `${RATES.pourPerL}`, 'min a litre'],
   ['Joint', `${RATES.jointFibre}`, 'min'],
-  ['Fill', f.shown(RATES.fillLPerMin, 'L/min', 0).text, f.shown(RATES.fillLPerMin, 'L/min', 0).unit],
+  ['Fill', f.shown(HOSE_L_PER_MIN, 'L/min', 0).text, f.shown(HOSE_L_PER_MIN, 'L/min', 0).unit],
 ]);
 </script>
 

@@ -1,0 +1,34 @@
+import type { Vessel } from '../../core/commission/schema';
+import { polygonBounds, type Polygon } from '../../core/geometry/polygon';
+import { displayOutline } from '../../core/vessel/display';
+import { footprint } from '../../core/vessel/footprint';
+
+type Scale = (mm: number) => number;
+
+/** A ring of corners as a closed path. */
+export function ringPath(ring: Polygon, X: Scale, Y: Scale): string {
+  return `M${ring.map(([x, y]) => `${X(x).toFixed(1)} ${Y(y).toFixed(1)}`).join('L')}Z`;
+}
+
+/** The glass seen from above: the whole footprint, and the floor that is planted. */
+export function planPaths(vessel: Vessel, X: Scale, Y: Scale): { glass: string; display: string } {
+  return { glass: ringPath(footprint(vessel), X, Y), display: ringPath(displayOutline(vessel), X, Y) };
+}
+
+/** Left and right end of the display as seen from the front, mm. */
+export function displaySpan(vessel: Vessel): [number, number] {
+  const [left, , right] = polygonBounds(displayOutline(vessel));
+  return [left, right];
+}
+
+/** Where an upright cut at a distance from the left meets the panes: front and back, mm. */
+export function cutSpan(vessel: Vessel, xMm: number): [number, number] {
+  const ring = displayOutline(vessel);
+  const [left, front, right, back] = polygonBounds(ring);
+  const x = Math.min(Math.max(xMm, left + 1e-3), right - 1e-3);
+  const at = ring.flatMap(([ax, ay], i) => {
+    const [bx, by] = ring[(i + 1) % ring.length];
+    return ax < x === bx < x ? [] : [ay + ((x - ax) / (bx - ax)) * (by - ay)];
+  });
+  return at.length > 1 ? [Math.min(...at), Math.max(...at)] : [front, back];
+}
