@@ -34,6 +34,7 @@ const STAGES = [
   'build',
   'handover',
   'log',
+  'options',
   'commissions',
 ];
 

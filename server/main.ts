@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { createApp } from './app';
 import { SimulatedSuppliers } from './stand-ins/supplier';
+import { purgeRemoved } from './store/commissions';
 import { releaseInterrupted } from './store/orders';
 import { openStore } from './store/store';
 
@@ -24,6 +25,9 @@ async function main(): Promise<void> {
   const folder = process.env.UTSUWA_DATA ?? join(homedir(), '.local', 'share', 'utsuwa');
   const store = await openStore(folder);
   await releaseInterrupted(store);
+  await purgeRemoved(store);
+  // A server that runs for months keeps the promise too.
+  setInterval(() => void purgeRemoved(store), 86_400_000).unref();
   const web = fileURLToPath(new URL('../dist/web', import.meta.url));
   const { app, dispatch } = createApp({ store, suppliers: new SimulatedSuppliers(), web });
   const server = createServer(app);

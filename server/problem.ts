@@ -37,7 +37,10 @@ export function problemHandler(error: unknown, _req: Request, res: Response, _ne
 function asProblem(error: unknown): Problem {
   if (error instanceof Problem) return error;
   const type = (error as { type?: string }).type;
-  if (type === 'entity.too.large') return refusedWhole('is too large, must have at most 20 MB', 413);
+  if (type === 'entity.too.large') {
+    const most = Math.round(((error as { limit?: number }).limit ?? 0) / 1024 / 1024);
+    return refusedWhole(`is too large, must have at most ${most} MB`, 413);
+  }
   if (type === 'entity.parse.failed') return refusedWhole('is not JSON, must be a JSON document', 400);
   const status = (error as { status?: number }).status;
   if (status && status >= 400 && status < 500) return new Problem(status, 'The request cannot be read.');

@@ -13,6 +13,12 @@ export const router = createRouter({
       children: [
         { path: '', redirect: (to) => `/c/${String(to.params.id)}/brief` },
         { path: 'brief', name: 'brief', component: () => import('./stages/brief/BriefStage.vue') },
+        {
+          path: 'visit-sheet',
+          name: 'visit-sheet',
+          component: () => import('./stages/brief/VisitSheet.vue'),
+        },
+        { path: 'options', name: 'options', component: () => import('./stages/options/OptionsSheet.vue') },
         { path: 'vessel', name: 'vessel', component: () => import('./stages/vessel/VesselStage.vue') },
         { path: 'bench', name: 'bench', component: () => import('./stages/bench/BenchStage.vue') },
         {

@@ -10,6 +10,7 @@ import {
   saveCommission,
   setRemoved,
 } from '../store/commissions';
+import { copyPictures } from '../store/pictures';
 import type { CommissionRow } from '../store/schema';
 import type { Store } from '../store/store';
 
@@ -46,9 +47,10 @@ export function commissionRoutes(store: Store): Router {
   });
 
   routes.post('/:id/duplicate', async (req, res) => {
-    const { document } = await existing(store, req.params.id);
+    const { id, document } = await existing(store, req.params.id);
     const copy = { ...document, title: `${document.title}, copy`.slice(0, 200), log: [] };
     const row = await createCommission(store, copy);
+    await copyPictures(store, id, row.id);
     res.status(201).json({ id: row.id, revision: row.revision });
   });
 

@@ -1,11 +1,11 @@
 import { randomUUID } from 'node:crypto';
-import { and, asc, desc, eq, isNotNull, isNull, like } from 'drizzle-orm';
+import { and, asc, desc, eq, isNotNull, isNull, like, lt } from 'drizzle-orm';
 import type { Commission } from '../../core/commission/schema';
 import { commissions, type CommissionRow } from './schema';
 import type { Store } from './store';
 
 /** A row of the list: everything but the document. */
-export type Listed = Omit<CommissionRow, 'document' | 'searched'>;
+export type Listed = Omit<CommissionRow, 'document' | 'searched' | 'erasedAt'>;
 
 export interface ListAsk {
   search?: string;
@@ -34,7 +34,9 @@ export function listCommissions(
   { db }: Store,
   { search, removed, limit = 2_000 }: ListAsk,
 ): Promise<Listed[]> {
-  const there = removed ? isNotNull(commissions.removedAt) : isNull(commissions.removedAt);
+  const there = removed
+    ? and(isNotNull(commissions.removedAt), isNull(commissions.erasedAt))
+    : isNull(commissions.removedAt);
   // The wildcards of LIKE stand for themselves in what a person types.
   const words = (search ?? '')
     .toLowerCase()
@@ -59,7 +61,15 @@ export async function createCommission(
   id: string = randomUUID(),
 ): Promise<CommissionRow> {
   const now = new Date().toISOString();
-  const row = { ...columnsOf(document), id, revision: 1, createdAt: now, updatedAt: now, removedAt: null };
+  const row = {
+    ...columnsOf(document),
+    id,
+    revision: 1,
+    createdAt: now,
+    updatedAt: now,
+    removedAt: null,
+    erasedAt: null,
+  };
   await store.write((db) => db.insert(commissions).values(row));
   return row;
 }
@@ -88,16 +98,31 @@ export async function saveCommission(
   return { saved: false, theirs: await getCommission(store, id) };
 }
 
+/** Days for which a removed commission can be brought back. */
+export const KEPT_DAYS = 30;
+
+/** Deletes for good what was removed longer ago than that; what is left of erased ones stays for the books. */
+export async function purgeRemoved(store: Store, now = new Date()): Promise<number> {
+  const before = new Date(now.getTime() - KEPT_DAYS * 86_400_000).toISOString();
+  const { rowsAffected } = await store.write((db) =>
+    db.delete(commissions).where(and(lt(commissions.removedAt, before), isNull(commissions.erasedAt))),
+  );
+  return rowsAffected;
+}
+
 /** Marks as removed, or brings back; false when there is no such commission. */
 export async function setRemoved(store: Store, id: string, removed: boolean): Promise<boolean> {
   const removedAt = removed ? new Date().toISOString() : null;
   const { rowsAffected } = await store.write((db) =>
-    db.update(commissions).set({ removedAt }).where(eq(commissions.id, id)),
+    db
+      .update(commissions)
+      .set({ removedAt })
+      .where(and(eq(commissions.id, id), isNull(commissions.erasedAt))),
   );
   return rowsAffected === 1;
 }
 
-function columnsOf(document: Commission) {
+export function columnsOf(document: Commission) {
   const { length, width, height } = document.vessel.innerMm;
   const client = document.brief.client?.name ?? '';
   const place = document.brief.client?.place ?? '';

@@ -1,4 +1,4 @@
-import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { blob, index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { Commission } from '../../core/commission/schema';
 import type { Confirmation } from '../../core/ordering/confirmation';
 import type { SupplierRequest } from '../supplierLink';
@@ -23,6 +23,8 @@ export const commissions = sqliteTable(
     updatedAt: text('updated_at').notNull(),
     /** When it was removed; brought back by clearing it. */
     removedAt: text('removed_at'),
+    /** When its client's data was erased; what is left of it is for the books, and does not come back. */
+    erasedAt: text('erased_at'),
     /** Last: a list that does not ask for it then never reads past the small columns. */
     document: text('document', { mode: 'json' }).$type<Commission>().notNull(),
   },
@@ -52,6 +54,23 @@ export const orders = sqliteTable(
   (t) => [index('orders_commission').on(t.commissionId)],
 );
 
+/** A picture as it is kept: small, without where and by whom it was taken. */
+export const pictures = sqliteTable(
+  'pictures',
+  {
+    /** The first 32 digits of the SHA-256 of what is kept. */
+    id: text('id').notNull(),
+    commissionId: text('commission_id')
+      .notNull()
+      .references(() => commissions.id, { onDelete: 'cascade' }),
+    widthPx: integer('width_px').notNull(),
+    heightPx: integer('height_px').notNull(),
+    addedAt: text('added_at').notNull(),
+    jpeg: blob('jpeg', { mode: 'buffer' }).notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.commissionId, t.id] })],
+);
+
 /** The studio's own catalogue, yard and settings, one entry a row. */
 export const entries = sqliteTable('entries', {
   /** `material/slate`, `plant/…`, `supplier/…`, `yard/S-14`, `studio/self`. */
@@ -63,3 +82,4 @@ export const entries = sqliteTable('entries', {
 
 export type CommissionRow = typeof commissions.$inferSelect;
 export type OrderRow = typeof orders.$inferSelect;
+export type PictureRow = typeof pictures.$inferSelect;

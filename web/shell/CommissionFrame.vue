@@ -25,7 +25,12 @@ const { volume } = useFigures();
 const failure = shallowRef('');
 const orders = shallowRef<SentOrder[]>([]);
 
-const { plan, field, trouble } = useLivePlan(toRef(commission, 'document'), toRef(commission, 'optionId'));
+/** Order, build day and handover are of the chosen option, whichever is being looked at elsewhere. */
+const OF_CHOSEN = ['order', 'build', 'handover'];
+const planned = computed(() =>
+  OF_CHOSEN.includes(String(route.name)) ? (commission.document?.chosen ?? '') : commission.optionId,
+);
+const { plan, field, trouble } = useLivePlan(toRef(commission, 'document'), planned);
 const reloadOrders = async () => {
   orders.value = (await api.orders(props.id).catch(() => ({ orders: orders.value }))).orders;
 };
@@ -82,6 +87,8 @@ useCommands([
     title: 'Export this commission as a document',
     run: () => window.location.assign(api.file(props.id, 'document.json')),
   },
+  { id: 'options', title: 'Options side by side', run: () => void router.push(`/c/${props.id}/options`) },
+  { id: 'sheet', title: 'Visit sheet on paper', run: () => void router.push(`/c/${props.id}/visit-sheet`) },
   ...STAGES.map(([name, title]) => ({
     id: `go ${name}`,
     title: `Go to ${title}`,

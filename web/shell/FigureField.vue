@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
+import { celsiusFromFahrenheit, fahrenheitFromCelsius } from '../../core/units/temperature';
 import { useFigures } from './figures';
 
 /**
@@ -9,7 +10,7 @@ import { useFigures } from './figures';
 const props = defineProps<{
   label: string;
   value: number | undefined;
-  kind: 'length' | 'volume' | 'mass' | 'degrees' | 'plain' | 'money';
+  kind: 'length' | 'volume' | 'mass' | 'degrees' | 'temperature' | 'hardness' | 'plain' | 'money';
   unit?: string;
   optional?: boolean;
   apply: (value: number | undefined) => string | undefined;
@@ -28,6 +29,8 @@ const unit = computed(
       volume: f.volumeUnit.value,
       mass: f.massUnit.value,
       degrees: '°',
+      temperature: f.temperatureUnit.value,
+      hardness: f.hardnessUnit.value,
       plain: '',
       money: '',
     }[props.kind],
@@ -38,6 +41,8 @@ const outward = (v: number) =>
     volume: f.fromL,
     mass: f.fromKg,
     degrees: tenth,
+    temperature: f.fromC,
+    hardness: f.fromDegrees,
     plain: (x: number) => x,
     money: (x: number) => x / 100,
   })[props.kind](v);
@@ -47,6 +52,8 @@ const inward = (v: number) =>
     volume: f.toL,
     mass: f.toKg,
     degrees: (x: number) => x,
+    temperature: f.toC,
+    hardness: f.toDegrees,
     plain: (x: number) => x,
     money: (x: number) => Math.round(x * 100),
   })[props.kind](v);
@@ -56,7 +63,7 @@ function tenth(v: number): number {
 }
 
 watch(
-  [() => props.value, f.us],
+  [() => props.value, f.us, f.volumeUnit, f.hardnessUnit],
   () => {
     typed.value = props.value === undefined ? '' : String(outward(props.value));
     fault.value = '';
@@ -70,7 +77,19 @@ function commit(): void {
   const number = Number(text);
   if (!Number.isFinite(number)) return settle(`is "${text}" (text), must be a number`);
   if (props.value !== undefined && number === outward(props.value)) return settle(undefined);
+  const asked = otherScale(number);
+  if (asked) return settle(asked);
   settle(props.apply(inward(number)));
+}
+
+/** Water and rooms are between freezing and 45 °C: beyond that somebody read the other scale. */
+function otherScale(number: number): string | undefined {
+  if (props.kind !== 'temperature') return undefined;
+  if (!f.us.value && number > 45 && number <= 113)
+    return `is ${number} °C: is that °F? Then it is ${tenth(celsiusFromFahrenheit(number))} °C`;
+  if (f.us.value && number >= 0 && number < 40)
+    return `is ${number} °F: is that °C? Then it is ${tenth(fahrenheitFromCelsius(number))} °F`;
+  return undefined;
 }
 
 function settle(says: string | undefined): void {

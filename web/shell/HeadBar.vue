@@ -47,8 +47,16 @@ const saved = computed(() => {
         :class="{ chosen: o.id === commission.optionId }"
         @click="commission.optionId = o.id"
       >
-        <b>{{ o.id.toUpperCase() }}</b>&ensp;{{ o.title }}
+        <b>{{ o.id.toUpperCase() }}</b>&ensp;{{ o.title
+        }}<i v-if="doc.options.length > 1 && o.id === doc.chosen" title="Chosen" class="mark" />
       </button>
+      <router-link
+        class="plain all"
+        :to="`/c/${commission.id}/options`"
+        title="Options side by side"
+        data-test="options"
+        >{{ doc.options.length > 1 ? 'Compare' : 'Options' }}</router-link
+      >
     </div>
     <div class="when">
       <b>{{ weekDay(doc.brief.buildDay) }}</b>
@@ -132,6 +140,19 @@ const saved = computed(() => {
   border-bottom: 0;
   margin-bottom: -1px;
   font-weight: 600;
+}
+.mark {
+  display: inline-block;
+  width: 7px;
+  height: 7px;
+  margin-left: 7px;
+  background: var(--celadon);
+  border-radius: 50%;
+  vertical-align: 1px;
+}
+.all {
+  padding: 7px 10px 8px;
+  color: var(--celadon);
 }
 .when {
   padding-top: 8px;

@@ -86,6 +86,9 @@ export const api = {
   orders: (id: string) => call<{ orders: SentOrder[] }>('GET', `${at(id)}/orders`),
   sendOrder: (id: string, supplier: string, option: string, today: string) =>
     call<{ reference: string }>('POST', `${at(id)}/orders`, json({ supplier, option, today })),
+  pictureUrl: (id: string, picture: string) => `/api${at(id)}/pictures/${picture}`,
+  clientExport: (name: string) => `/api/clients/export?${new URLSearchParams({ name })}`,
+  eraseClient: (name: string) => call<{ erased: string[] }>('POST', '/clients/erase', json({ name })),
   file: (id: string, name: string, option?: string) =>
     `/api${at(id)}/${name}${option ? `${name.includes('?') ? '&' : '?'}option=${encodeURIComponent(option)}` : ''}`,
 };

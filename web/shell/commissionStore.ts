@@ -233,6 +233,16 @@ export const useCommission = defineStore('commission', () => {
     void keep(false);
   }
 
+  /** Lets go of a commission that is no more: nothing of it is sent or kept from here. */
+  function abandon(): void {
+    clearTimeout(saveTimer);
+    clearTimeout(draftTimer);
+    state.value = 'saved';
+    document.value = undefined;
+    id.value = '';
+    [past.value, future.value] = [[], []];
+  }
+
   /** Sends what is still waiting, before another commission is opened or the page goes. */
   async function flush(): Promise<void> {
     clearTimeout(saveTimer);
@@ -263,6 +273,7 @@ export const useCommission = defineStore('commission', () => {
     redo,
     settle,
     flush,
+    abandon,
     keep,
   };
 });

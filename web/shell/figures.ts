@@ -1,7 +1,9 @@
 import { computed } from 'vue';
 import { inchesFromMm, MM_PER_INCH } from '../../core/units/length';
 import { KG_PER_POUND, poundsFromKg } from '../../core/units/mass';
-import { L_PER_US_GALLON, ML_PER_US_FLUID_OUNCE, usGallonsFromL } from '../../core/units/volume';
+import { celsiusFromFahrenheit, fahrenheitFromCelsius } from '../../core/units/temperature';
+import { L_PER_IMPERIAL_GALLON, L_PER_US_GALLON, ML_PER_US_FLUID_OUNCE } from '../../core/units/volume';
+import { MG_CACO3_PER_DEGREE, MMOL_PER_DEGREE } from '../../core/water/hardness';
 import { usePreferences } from './preferences';
 
 /** A figure as it is shown: text and unit apart, so that the unit can be set smaller. */
@@ -43,13 +45,27 @@ const US: Record<string, { unit: string; per: number; places?: number }> = {
   'L/min': { unit: 'gal/min', per: L_PER_US_GALLON },
 };
 
+/** Units of hardness, and what one degree is in each. */
+const HARDNESS = {
+  degree: { unit: '°d', per: 1, places: 1 },
+  ppm: { unit: 'mg/L CaCO3', per: MG_CACO3_PER_DEGREE, places: 0 },
+  mmol: { unit: 'mmol/L', per: MMOL_PER_DEGREE, places: 2 },
+} as const;
+
 /** Figures and money in the units and the locale of the reader. */
 export function useFigures() {
   const preferences = usePreferences();
   const us = computed(() => preferences.units === 'us');
+  /** The gallon in which volumes are shown, or none for litres. */
+  const gallon = computed(() => {
+    if (preferences.gallons === 'imperial') return { unit: 'imp gal', per: L_PER_IMPERIAL_GALLON };
+    return us.value ? { unit: 'US gal', per: L_PER_US_GALLON } : undefined;
+  });
+  const hardness = computed(() => HARDNESS[preferences.hardness]);
 
   function shown(value: number, unit: string, places?: number): Shown {
-    const other = us.value ? US[unit] : undefined;
+    const other: (typeof US)[string] | undefined =
+      unit === 'L' && gallon.value ? gallon.value : us.value ? US[unit] : undefined;
     const v = other ? value / other.per : value;
     const fixed = other ? (other.places ?? sensible(v)) : (places ?? sensible(v));
     const count = ['plug', 'piece', 'pack', 'contact', 'joint', 'bag', 'stone', 'portion', 'cell'].includes(
@@ -81,9 +97,19 @@ export function useFigures() {
     toMm: (typed: number) => (us.value ? typed * MM_PER_INCH : typed),
     fromMm: (mm: number) => (us.value ? Math.round(inchesFromMm(mm) * 100) / 100 : Math.round(mm * 10) / 10),
     lengthUnit: computed(() => (us.value ? 'in' : 'mm')),
-    toL: (typed: number) => (us.value ? typed * L_PER_US_GALLON : typed),
-    fromL: (l: number) => Math.round((us.value ? usGallonsFromL(l) : l) * 100) / 100,
-    volumeUnit: computed(() => (us.value ? 'US gal' : 'L')),
+    toL: (typed: number) => typed * (gallon.value?.per ?? 1),
+    fromL: (l: number) => Math.round((l / (gallon.value?.per ?? 1)) * 100) / 100,
+    volumeUnit: computed(() => gallon.value?.unit ?? 'L'),
+    toC: (typed: number) => (us.value ? celsiusFromFahrenheit(typed) : typed),
+    fromC: (c: number) => Math.round((us.value ? fahrenheitFromCelsius(c) : c) * 10) / 10,
+    temperatureUnit: computed(() => (us.value ? '°F' : '°C')),
+    temperature: (c: number, places = 1) =>
+      `${decimal(us.value ? fahrenheitFromCelsius(c) : c, places)} ${us.value ? '°F' : '°C'}`,
+    toDegrees: (typed: number) => typed / hardness.value.per,
+    fromDegrees: (d: number) => Math.round(d * hardness.value.per * 100) / 100,
+    hardnessUnit: computed(() => hardness.value.unit),
+    hardness: (d: number) =>
+      `${decimal(d * hardness.value.per, hardness.value.places)} ${hardness.value.unit}`,
     toKg: (typed: number) => (us.value ? typed * KG_PER_POUND : typed),
     fromKg: (kg: number) => Math.round((us.value ? poundsFromKg(kg) : kg) * 100) / 100,
     massUnit: computed(() => (us.value ? 'lb' : 'kg')),

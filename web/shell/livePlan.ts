@@ -9,7 +9,7 @@ import { today } from './days';
  * The plan of an option, computed in a worker and renewed as the document changes. While one is under way
  * only the newest wish waits, so that a drag never queues up.
  */
-export function useLivePlan(commission: Ref<Commission | undefined>, optionId: Ref<string>) {
+export function useLivePlan(commission: Ref<Commission | undefined>, optionId: Readonly<Ref<string>>) {
   const worker = new Worker(new URL('../workers/planWorker.ts', import.meta.url), { type: 'module' });
   const remote = wrap<PlanWorker>(worker);
   const pack = packer();

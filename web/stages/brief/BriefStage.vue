@@ -1,46 +1,56 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { WATER_SCHOOLS, type Brief, type Commission } from '../../../core/commission/schema';
-import { SCHOOLS } from '../../../core/care/waterSchools';
 import { DOSING_RULES } from '../../../core/care/dosing';
+import { SCHOOLS } from '../../../core/care/waterSchools';
+import { OCCASIONS, WATER_SCHOOLS, type Commission } from '../../../core/commission/schema';
 import { useCommission } from '../../shell/commissionStore';
+import { useDocEdit } from '../../shell/docEdit';
 import FigureField from '../../shell/FigureField.vue';
+import PictureStrip from '../../shell/PictureStrip.vue';
+import { useFrame } from '../../shell/planKey';
 import WordsField from '../../shell/WordsField.vue';
+import AskedRow from './AskedRow.vue';
 import BriefFollows from './BriefFollows.vue';
+import ClientData from './ClientData.vue';
+import LivestockPicker from './LivestockPicker.vue';
+import OwnedList from './OwnedList.vue';
+import { TOPICS } from './questions';
+import RescapeAnswer from './RescapeAnswer.vue';
+import RoomPlan from './RoomPlan.vue';
+import TickButtons from './TickButtons.vue';
+import UpkeepBar from './UpkeepBar.vue';
 
+/** The first visit, in the order in which one talks; what follows stands beside it. */
 const commission = useCommission();
+const edit = useDocEdit();
+const { plan } = useFrame();
 const doc = computed(() => commission.document!);
 const brief = computed(() => doc.value.brief);
 
-const set =
-  <K extends keyof Brief>(key: K) =>
-  (value: Brief[K] | undefined) =>
-    commission.tryEdit(`brief ${String(key)}`, (d) => ({ ...d, brief: without(d.brief, key, value) }));
-
-/** An answer that is taken back leaves no empty field behind. */
-function without<K extends keyof Brief>(b: Brief, key: K, value: Brief[K] | undefined): Brief {
-  const next = { ...b, [key]: value };
-  if (value === undefined || value === '') delete next[key];
-  return next;
-}
 const setClient = (key: 'name' | 'place' | 'contact') => (value: string) =>
-  commission.tryEdit(`client ${key}`, (d) => ({
+  edit.edit(`client ${key}`, (d) => ({
     ...d,
     brief: { ...d.brief, client: { name: '', ...d.brief.client, [key]: value } },
   }));
-const setSchool = (key: 'water' | 'dosing') => (value: string) =>
-  commission.tryEdit(
-    `school ${key}`,
-    (d) => ({ ...d, brief: { ...d.brief, schools: { ...d.brief.schools, [key]: value } } }) as Commission,
-  );
-const setTitle = (title: string) => commission.tryEdit('title', (d) => ({ ...d, title }));
+const setSchool = (key: 'water' | 'dosing', value: string) =>
+  edit.edit(`school ${key}`, (d) => ({ ...d, brief: { ...d.brief, schools: { ...d.brief.schools, [key]: value } } }) as Commission); // prettier-ignore
+const setTitle = (title: string) => edit.edit('title', (d) => ({ ...d, title }));
 function setName(i: number, name: string): string | undefined {
-  return commission.tryEdit(`crew ${i}`, (d) => {
-    const names = Array.from({ length: d.brief.crew }, (_, n) => d.brief.crewNames?.[n] ?? `Person ${n + 1}`);
-    return { ...d, brief: { ...d.brief, crewNames: names.map((old, n) => (n === i ? name : old)) } };
-  });
+  const names = Array.from(
+    { length: brief.value.crew },
+    (_, n) => brief.value.crewNames?.[n] ?? `Person ${n + 1}`,
+  );
+  return edit.brief('crewNames', names.map((old, n) => (n === i ? name : old))); // prettier-ignore
+}
+function setOccasion([kind]: (typeof OCCASIONS)[number][]): void {
+  edit.brief('occasion', kind ? { ...brief.value.occasion, kind } : undefined);
 }
 
+const OCCASION_TICKS = OCCASIONS.map((value) => ({ value, title: value }));
+const GAS = [
+  { value: 'yes', title: 'With CO2' },
+  { value: 'no', title: 'Without' },
+] as const;
 const WATER = WATER_SCHOOLS.map((value) => ({
   value,
   title: SCHOOLS[value].title,
@@ -59,108 +69,201 @@ const DAYLIGHT = [
     <header>
       <h1>Brief</h1>
       <p class="quiet">asked in the order of a first visit; every answer can wait</p>
+      <router-link class="act" :to="`/c/${commission.id}/visit-sheet`" data-test="visit-sheet"
+        >Visit sheet on paper</router-link
+      >
     </header>
+    <nav aria-label="Topics" class="topics">
+      <a v-for="t in TOPICS" :key="t.id" class="plain" :href="`#${t.id}`">{{ t.title }}</a>
+    </nav>
     <div class="columns">
       <div class="questions">
-        <section>
+        <section id="who">
           <h2>Who, and where</h2>
-          <div class="pair">
-            <WordsField label="Commission" :value="doc.title" :apply="setTitle" data-test="title" />
-            <WordsField label="Client" :value="brief.client?.name" :apply="setClient('name')" />
-            <WordsField label="Place" :value="brief.client?.place" :apply="setClient('place')" />
-            <WordsField label="Contact" :value="brief.client?.contact" :apply="setClient('contact')" />
-          </div>
-          <WordsField
-            label="Story or picture in mind"
-            :lines="2"
-            :value="brief.story"
-            :apply="set('story')"
+          <AskedRow id="client">
+            <div class="pair">
+              <WordsField label="Commission" :value="doc.title" :apply="setTitle" data-test="title" />
+              <WordsField
+                label="Client"
+                :value="brief.client?.name"
+                :apply="setClient('name')"
+                data-test="client"
+              />
+              <WordsField label="Place" :value="brief.client?.place" :apply="setClient('place')" />
+              <WordsField label="Contact" :value="brief.client?.contact" :apply="setClient('contact')" />
+            </div>
+          </AskedRow>
+        </section>
+        <section id="why">
+          <h2>Why now, and by when</h2>
+          <AskedRow id="occasion">
+            <TickButtons
+              label="Occasion"
+              :choices="OCCASION_TICKS"
+              :chosen="brief.occasion ? [brief.occasion.kind] : []"
+              @change="setOccasion"
+            />
+            <div v-if="brief.occasion" class="pair">
+              <WordsField
+                label="On"
+                type="date"
+                :value="brief.occasion.day"
+                :apply="(day) => edit.brief('occasion', { ...brief.occasion!, day: day || undefined })"
+                data-test="occasion-day"
+              />
+              <WordsField
+                label="Of what"
+                :value="brief.occasion.note"
+                :apply="(note) => edit.brief('occasion', { ...brief.occasion!, note: note || undefined })"
+              />
+            </div>
+          </AskedRow>
+          <AskedRow id="build">
+            <div class="four">
+              <WordsField
+                label="Build day"
+                type="date"
+                :value="brief.buildDay"
+                :apply="(day) => edit.brief('buildDay', day)"
+                data-test="build-day"
+              />
+              <WordsField
+                label="From"
+                type="time"
+                :value="brief.startTime ?? '08:30'"
+                :apply="(t) => edit.brief('startTime', t)"
+              />
+              <FigureField
+                label="Crew"
+                kind="plain"
+                unit="people"
+                :value="brief.crew"
+                :apply="(n) => edit.brief('crew', n)"
+                data-test="crew"
+              />
+              <WordsField
+                v-for="n in brief.crew"
+                :key="n"
+                :label="n === 1 ? 'Lead' : `Person ${n}`"
+                :value="brief.crewNames?.[n - 1]"
+                :apply="(name) => setName(n - 1, name)"
+              />
+            </div>
+          </AskedRow>
+        </section>
+        <section id="rescape">
+          <h2>New, or a running tank</h2>
+          <AskedRow id="rescape"><RescapeAnswer /></AskedRow>
+        </section>
+        <section id="story">
+          <h2>Story and pictures</h2>
+          <AskedRow id="story">
+            <WordsField
+              label="In their words"
+              :lines="2"
+              :value="brief.story"
+              :apply="(s) => edit.brief('story', s)"
+            />
+          </AskedRow>
+          <PictureStrip
+            title="Reference pictures"
+            :subjects="['story', 'owned']"
+            hint="Kept on this machine, made small, without where they were taken."
           />
         </section>
-        <section>
-          <h2>By when, and by whom</h2>
-          <div class="four">
-            <WordsField
-              label="Build day"
-              type="date"
-              :value="brief.buildDay"
-              :apply="set('buildDay')"
-              data-test="build-day"
-            />
-            <WordsField
-              label="From"
-              type="time"
-              :value="brief.startTime ?? '08:30'"
-              :apply="set('startTime')"
-            />
-            <FigureField
-              data-test="crew"
-              label="Crew"
-              kind="plain"
-              unit="people"
-              :value="brief.crew"
-              :apply="(v) => set('crew')(v)"
-            />
-            <WordsField
-              v-for="n in brief.crew"
-              :key="n"
-              :label="n === 1 ? 'Lead' : `Person ${n}`"
-              :value="brief.crewNames?.[n - 1]"
-              :apply="(name) => setName(n - 1, name)"
-            />
-          </div>
-        </section>
-        <section>
-          <h2>Light, gas, money, time</h2>
-          <div class="pair">
-            <v-switch
-              :model-value="brief.co2"
-              label="Injected CO2"
-              @update:model-value="(v) => set('co2')(Boolean(v))"
-            />
+        <section id="seats">
+          <h2>Seats</h2>
+          <AskedRow id="seats">
+            <RoomPlan>
+              <AskedRow id="window" />
+            </RoomPlan>
             <v-select
-              label="Daylight on the tank"
+              v-if="!brief.window"
+              class="half"
+              label="Daylight on the tank, when no window was measured"
               :items="DAYLIGHT"
               :model-value="brief.daylight"
-              @update:model-value="(v) => set('daylight')(v)"
+              @update:model-value="(v) => edit.brief('daylight', v)"
+            />
+          </AskedRow>
+        </section>
+        <section id="animals">
+          <h2>Animals</h2>
+          <AskedRow id="livestock"><LivestockPicker :visit="plan?.visit" /></AskedRow>
+        </section>
+        <section id="keeping">
+          <h2>Keeping it</h2>
+          <AskedRow id="keeper">
+            <div class="pair">
+              <WordsField
+                label="Who will keep it"
+                :value="brief.keeper"
+                :apply="(k) => edit.brief('keeper', k)"
+              />
+              <FigureField
+                label="Time they really have"
+                kind="plain"
+                unit="min a week"
+                optional
+                :value="brief.minutesAWeek"
+                :apply="(v) => edit.brief('minutesAWeek', v)"
+                data-test="minutes"
+              />
+            </div>
+            <UpkeepBar v-if="plan" :care="plan.care" :promised="brief.minutesAWeek" />
+          </AskedRow>
+          <AskedRow id="co2">
+            <TickButtons
+              label="CO2"
+              :choices="GAS"
+              :chosen="[brief.co2 ? 'yes' : 'no']"
+              @change="(c) => edit.brief('co2', c[0] === 'yes')"
             />
             <FigureField
+              v-if="brief.co2"
+              class="half"
+              label="What the set costs"
+              kind="money"
+              :unit="doc.currency"
+              optional
+              :value="brief.co2CostMinor"
+              :apply="(v) => edit.brief('co2CostMinor', v)"
+            />
+          </AskedRow>
+          <AskedRow id="schools">
+            <div class="pair">
+              <v-select
+                label="Water changes"
+                :items="WATER"
+                item-props
+                :model-value="brief.schools?.water ?? 'taper'"
+                @update:model-value="(v) => setSchool('water', v)"
+              />
+              <v-select
+                label="Plant food"
+                :items="DOSING"
+                :model-value="brief.schools?.dosing ?? 'lean'"
+                @update:model-value="(v) => setSchool('dosing', v)"
+              />
+            </div>
+          </AskedRow>
+        </section>
+        <section id="money">
+          <h2>Money, and what is there</h2>
+          <AskedRow id="budget">
+            <FigureField
+              class="half"
               label="Budget for material"
               kind="money"
               :unit="doc.currency"
               optional
               :value="brief.budgetMinor"
-              :apply="(v) => set('budgetMinor')(v)"
+              :apply="(v) => edit.brief('budgetMinor', v)"
             />
-            <WordsField label="Who will keep it" :value="brief.keeper" :apply="set('keeper')" />
-            <FigureField
-              label="Time they really have"
-              kind="plain"
-              unit="min a week"
-              optional
-              :value="brief.minutesAWeek"
-              :apply="(v) => set('minutesAWeek')(v)"
-            />
-          </div>
+          </AskedRow>
+          <AskedRow id="owned"><OwnedList /></AskedRow>
         </section>
-        <section>
-          <h2>Schools</h2>
-          <div class="pair">
-            <v-select
-              label="Water changes"
-              :items="WATER"
-              item-props
-              :model-value="brief.schools?.water ?? 'taper'"
-              @update:model-value="setSchool('water')"
-            />
-            <v-select
-              label="Plant food"
-              :items="DOSING"
-              :model-value="brief.schools?.dosing ?? 'lean'"
-              @update:model-value="setSchool('dosing')"
-            />
-          </div>
-        </section>
+        <ClientData />
       </div>
       <BriefFollows />
     </div>
@@ -169,7 +272,7 @@ const DAYLIGHT = [
 
 <style scoped>
 .brief {
-  padding: 18px 30px 40px;
+  padding: 16px 30px 40px;
   max-width: 1160px;
 }
 header {
@@ -177,35 +280,50 @@ header {
   align-items: baseline;
   gap: 16px;
 }
+header .act {
+  margin-left: auto;
+}
+.topics {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 18px;
+  color: var(--ink-2);
+  margin-top: 2px;
+}
+.topics a {
+  padding: 6px 0;
+}
+.topics a:hover {
+  color: var(--celadon);
+}
 .columns {
   display: grid;
-  grid-template-columns: 1fr 330px;
-  gap: 44px;
-  margin-top: 14px;
+  grid-template-columns: minmax(0, 1fr) 320px;
+  gap: 36px;
+  margin-top: 6px;
 }
-section {
+.questions > section {
   border-top: 1px solid var(--rule);
-  padding: 12px 0 16px;
+  padding: 10px 0 10px;
+  scroll-margin-top: 10px;
 }
 .pair {
   display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 4px 26px;
-  align-items: start;
-  margin-top: 6px;
+  gap: 2px 26px;
+  align-items: end;
+}
+.half {
+  max-width: 300px;
 }
 .four {
   display: grid;
-  grid-template-columns: 1.3fr 1fr 1fr 1.2fr 1.2fr;
-  gap: 4px 22px;
-  margin-top: 6px;
+  grid-template-columns: repeat(3, 1fr);
+  gap: 2px 22px;
 }
 @media (max-width: 1100px) {
   .columns {
     grid-template-columns: 1fr;
-  }
-  .four {
-    grid-template-columns: repeat(3, 1fr);
   }
 }
 </style>

@@ -38,12 +38,12 @@ const print = () => window.print();
 <template>
   <div v-if="plan && care && field" class="handover">
     <div class="desk">
-      <CareGuide :care="care" :commission="doc" :option="commission.option!" :plan="plan" :field="field" />
+      <CareGuide :care="care" :commission="doc" :option="doc.options.find((o) => o.id === doc.chosen)!" :plan="plan" :field="field" />
     </div>
     <aside class="side screen-only">
       <div class="acts">
         <button class="solid" data-test="print-guide" @click="print">Print the guide</button>
-        <a class="act" :href="api.file(commission.id, 'calendar.ics?part=care', commission.optionId)"
+        <a class="act" :href="api.file(commission.id, 'calendar.ics?part=care', commission.document!.chosen)"
           >Its calendar</a
         >
       </div>

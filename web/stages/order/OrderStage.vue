@@ -29,7 +29,7 @@ async function send(supplier: string): Promise<void> {
   try {
     // What is ordered is what the server has: the last edit goes there first.
     await commission.flush();
-    await api.sendOrder(commission.id, supplier, commission.optionId, today());
+    await api.sendOrder(commission.id, supplier, commission.document!.chosen, today());
     await reloadOrders();
   } catch (error) {
     fault.value = error instanceof Error ? error.message : String(error);
@@ -45,7 +45,7 @@ async function send(supplier: string): Promise<void> {
         {{ order.suppliers.length }} suppliers, back from {{ longDay(order.buildDay) }}
       </p>
       <button class="act dates screen-only" @click="print">Print</button>
-      <a class="act screen-only" :href="api.file(commission.id, 'calendar.ics', commission.optionId)"
+      <a class="act screen-only" :href="api.file(commission.id, 'calendar.ics', commission.document!.chosen)"
         >Dates for the calendar</a
       >
     </header>

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import { ENGINEER_DECIDES } from '../../../core/site/floorLoad';
 import { useFigures } from '../../shell/figures';
 import type { PlanView } from '../../workers/planWorker';
 
 /** What bears on the floor, part by part, beside what rooms are usually designed for. */
-const props = defineProps<{ survey: PlanView['survey'] }>();
+const props = defineProps<{ survey: PlanView['survey']; floor: PlanView['visit']['floor'] }>();
 const f = useFigures();
 
 const WIDTH = 300;
@@ -18,7 +19,7 @@ const parts = computed(() => {
     { name: 'stand', kg: m.standKg, fill: 'var(--sand)' },
   ].filter((p) => p.kg > 0);
 });
-const most = computed(() => Math.max(props.survey.floorKnPerM2 * 1.08, 2.4));
+const most = computed(() => Math.max(props.survey.floorKnPerM2 * 1.08, usual.value[1] * 1.2));
 const X = (kn: number) => (kn / most.value) * WIDTH;
 const segments = computed(() => {
   let x = 0;
@@ -28,16 +29,19 @@ const segments = computed(() => {
     return { ...p, x: x - w, w };
   });
 });
-/** Characteristic imposed loads of homes: EN 1991-1-1 category A, 1.5 to 2.0 kN/m² (from memory). */
-const USUAL = [1.5, 2];
+const usual = computed(() => props.floor.usual.knPerM2);
+const range = computed(() => {
+  const [low, high] = usual.value.map((kn) => f.shown(kn, 'kN/m²', 1));
+  return `${low.text} to ${high.text} ${high.unit}: ${props.floor.usual.name}`;
+});
 </script>
 
 <template>
   <div>
     <p>
       <b class="fig">{{ f.mass(survey.floorKg) }}</b>, {{ f.said(survey.floorKnPerM2, 'kN/m²', 1) }} under the
-      base of
-      {{ f.said(survey.masses.footprintM2, 'm²', 2) }}
+      base of {{ f.said(survey.masses.footprintM2, 'm²', 2)
+      }}<template v-if="floor.footKn">, {{ f.said(floor.footKn, 'kN', 2) }} on each foot</template>
     </p>
     <svg
       :width="WIDTH"
@@ -56,8 +60,8 @@ const USUAL = [1.5, 2];
         :fill="s.fill"
         stroke="var(--ash)"
       />
-      <path v-for="u in USUAL" :key="u" :d="`M${X(u)} 10 V46`" stroke="var(--ink)" stroke-dasharray="2 2" />
-      <text :x="X(2) + 6" y="14">{{ f.us.value ? '31 to 42 psf' : '1.5 to 2.0 kN/m²' }}: homes</text>
+      <path v-for="u in usual" :key="u" :d="`M${X(u)} 10 V46`" stroke="var(--ink)" stroke-dasharray="2 2" />
+      <text :x="X(usual[1]) + 6" y="14">{{ range }}</text>
       <text v-if="segments[0]" x="4" y="34" class="in">water {{ f.mass(segments[0].kg) }}</text>
     </svg>
     <ul>
@@ -65,10 +69,7 @@ const USUAL = [1.5, 2];
         <i :style="{ background: p.fill }" />{{ p.name }} <b>{{ f.mass(p.kg) }}</b>
       </li>
     </ul>
-    <p class="quiet">
-      Shown beside what rooms of homes are usually designed for (EN 1991-1-1, category A). Whether this floor
-      carries it is for a structural engineer to say.
-    </p>
+    <p class="quiet">{{ ENGINEER_DECIDES }} {{ floor.usual.source }}.</p>
   </div>
 </template>
 

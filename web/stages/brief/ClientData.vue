@@ -1,0 +1,70 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { useRouter } from 'vue-router';
+import { api } from '../../shell/api';
+import { useCommission } from '../../shell/commissionStore';
+import { dropDraft } from '../../shell/drafts';
+
+/** Everything about one client: handed over in one act, erased in one act. */
+const commission = useCommission();
+const router = useRouter();
+const client = computed(() => commission.document!.brief.client?.name ?? '');
+const asked = ref(false);
+const typed = ref('');
+const fault = ref('');
+
+async function erase(): Promise<void> {
+  if (typed.value.trim() !== client.value)
+    return void (fault.value = `Type ${client.value} to erase everything.`);
+  try {
+    await commission.flush();
+    const { erased } = await api.eraseClient(client.value);
+    await Promise.all(erased.map(dropDraft));
+    commission.abandon();
+    await router.push('/');
+  } catch (error) {
+    fault.value = error instanceof Error ? error.message : String(error);
+  }
+}
+</script>
+
+<template>
+  <section v-if="client">
+    <h2>What is kept about {{ client }}</h2>
+    <p class="quiet">
+      A commission that is removed can be brought back for 30 days. Erasing is for good: name, place, words,
+      pictures, answers and log go; sizes, materials, orders and prices stay for the books, without the name.
+    </p>
+    <p class="acts">
+      <a class="act" :href="api.clientExport(client)" data-test="client-export"
+        >Export everything about {{ client }}</a
+      >
+      <button v-if="!asked" class="act" data-test="erase" @click="asked = true">Erase …</button>
+    </p>
+    <form v-if="asked" @submit.prevent="erase">
+      <v-text-field
+        v-model="typed"
+        :label="`Type ${client}`"
+        :error-messages="fault"
+        data-test="erase-name"
+        @keydown.stop
+      />
+      <button class="solid" type="submit" data-test="erase-now">Erase for good</button>
+      <button class="act" type="button" @click="asked = false">Keep</button>
+    </form>
+  </section>
+</template>
+
+<style scoped>
+.acts {
+  display: flex;
+  gap: 24px;
+}
+form {
+  display: grid;
+  grid-template-columns: 1fr auto auto;
+  gap: 16px;
+  align-items: end;
+  max-width: 460px;
+}
+</style>

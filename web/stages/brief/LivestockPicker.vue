@@ -1,0 +1,192 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import type { Stock } from '../../../core/commission/schema';
+import { SPECIES, speciesById, type Species } from '../../../core/livestock/species';
+import { useCommission } from '../../shell/commissionStore';
+import { useDocEdit } from '../../shell/docEdit';
+import FigureField from '../../shell/FigureField.vue';
+import { useFigures } from '../../shell/figures';
+import type { PlanView } from '../../workers/planWorker';
+
+/** Animals wished for, each as its band of temperature beside the tank's own, and what speaks against it. */
+const props = defineProps<{ visit: PlanView['visit'] | undefined }>();
+const commission = useCommission();
+const edit = useDocEdit();
+const f = useFigures();
+const stock = computed(() => commission.document!.brief.livestock ?? []);
+const rescape = computed(() => commission.document!.brief.rescape !== undefined);
+
+const W = 240;
+const [LOW, HIGH] = [15, 32];
+const X = (c: number) => ((c - LOW) / (HIGH - LOW)) * W;
+const targetC = computed(() => props.visit?.water.target.celsius);
+const shared = computed(() => props.visit?.livestock.tempC);
+
+const rows = computed(() =>
+  stock.value.flatMap((entry, i) => {
+    const s = speciesById(entry.species);
+    if (!s) return [];
+    const against = (props.visit?.livestock.findings ?? []).filter((x) => x.says.includes(s.name));
+    return [{ entry, i, s, outside: against.some((x) => x.severity !== 'note') }];
+  }),
+);
+const typed = ref('');
+const chosen = ref<string | null>(null);
+const items = SPECIES.map((s) => ({ value: s.id, title: s.name, props: { subtitle: about(s) } }));
+function about(s: Species): string {
+  return `${s.kind}, ${s.adultMm} mm, ${s.tempC.join(' to ')} °C, GH ${s.gh.join(' to ')}, in ${s.group === 1 ? 'single' : `groups of ${s.group}`}`;
+}
+function add(id: string | null): void {
+  chosen.value = null;
+  typed.value = '';
+  const s = id && speciesById(id);
+  if (!s || stock.value.some((x) => x.species === s.id)) return;
+  edit.brief('livestock', [...stock.value, { species: s.id, count: s.group }]);
+}
+const set = (i: number, part: Partial<Stock>) =>
+  edit.brief('livestock', stock.value.map((x, n) => (n === i ? { ...x, ...part } : x))); // prettier-ignore
+function remove(i: number): void {
+  const left = stock.value.filter((_, n) => n !== i);
+  edit.brief('livestock', left.length > 0 ? left : undefined);
+}
+</script>
+
+<template>
+  <div>
+    <v-autocomplete
+      v-model:search="typed"
+      :model-value="chosen"
+      :items="items"
+      item-props="props"
+      label="Add an animal by its name"
+      hide-no-data
+      clear-on-select
+      data-test="add-animal"
+      @update:model-value="add"
+      @keydown.stop
+    />
+    <table v-if="rows.length">
+      <thead>
+        <tr>
+          <th>animal</th>
+          <th>how many</th>
+          <th>
+            <span class="scale" :style="{ width: `${W}px` }"
+              ><i v-for="c in [16, 20, 24, 28, 32]" :key="c" :style="{ left: `${X(c)}px` }">{{
+                f.fromC(c)
+              }}</i
+              ><em>{{ f.temperatureUnit.value }}</em></span
+            >
+          </th>
+          <th />
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="r in rows" :key="r.s.id" :data-animal="r.s.id">
+          <td>
+            <i>{{ r.s.name }}</i><br /><small class="quiet">{{ r.s.adultMm }} mm, {{ r.s.zone }}</small>
+          </td>
+          <td class="count">
+            <FigureField
+              label=""
+              kind="plain"
+              :value="r.entry.count"
+              :apply="(n) => set(r.i, { count: n! })"
+            />
+            <label v-if="rescape" class="there"
+              ><input
+                type="checkbox"
+                :checked="r.entry.present"
+                @change="set(r.i, { present: !r.entry.present })"
+              />
+              lives in it</label
+            >
+          </td>
+          <td>
+            <svg :width="W" height="26" role="img" :aria-label="`${r.s.tempC.join(' to ')} °C`">
+              <rect
+                v-if="shared"
+                :x="X(shared[0])"
+                :width="Math.max(1, X(shared[1]) - X(shared[0]))"
+                height="26"
+                class="shared"
+              />
+              <rect
+                :x="X(r.s.tempC[0])"
+                y="8"
+                :width="X(r.s.tempC[1]) - X(r.s.tempC[0])"
+                height="10"
+                :class="r.outside ? 'outside' : 'band'"
+              />
+              <path v-if="targetC" :d="`M${X(targetC)} 0 V26`" class="target" />
+            </svg>
+          </td>
+          <td>
+            <button class="act" :aria-label="`Without ${r.s.name}`" @click="remove(r.i)">Take away</button>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <p v-if="rows.length && targetC" class="quiet">
+      The line is the tank at {{ f.temperature(targetC)
+      }}<template v-if="shared"
+        >; the wash is what all share, {{ f.temperature(shared[0], 0) }} to
+        {{ f.temperature(shared[1], 0) }}</template
+      ><template v-else>; nothing is shared by all</template>.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+table {
+  border-collapse: collapse;
+  width: 100%;
+}
+th {
+  text-align: left;
+  font-weight: 400;
+  font-size: 12px;
+  color: var(--ink-2);
+}
+td {
+  border-top: 1px solid var(--rule);
+  padding: 3px 12px 3px 0;
+  line-height: 1.25;
+}
+.count {
+  width: 110px;
+}
+.there {
+  font-size: 12px;
+  white-space: nowrap;
+}
+.scale {
+  position: relative;
+  display: block;
+  height: 16px;
+}
+.scale i {
+  position: absolute;
+  font-style: normal;
+  transform: translateX(-50%);
+}
+.scale em {
+  position: absolute;
+  left: 100%;
+  padding-left: 6px;
+  font-style: normal;
+}
+.band {
+  fill: var(--celadon);
+}
+.outside {
+  fill: var(--warn);
+}
+.shared {
+  fill: var(--celadon-wash);
+}
+.target {
+  stroke: var(--ink);
+  stroke-width: 1.5;
+}
+</style>

@@ -1,0 +1,74 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { PlanView } from '../../workers/planWorker';
+
+/** Minutes that this very scape asks, in its first and its eighth week, against what was promised. */
+const props = defineProps<{ care: PlanView['care']; promised?: number }>();
+const W = 360;
+const shown = computed(() => [props.care.weeks[0], props.care.weeks[7]]);
+const most = computed(() => Math.max(props.promised ?? 0, ...shown.value.map((w) => w.minutes), 30) * 1.05);
+const X = (min: number) => (min / most.value) * W;
+const FILLS: Record<string, string> = {
+  panes: 'var(--clay-2)',
+  trimming: '#9db9a8',
+  filter: 'var(--sand)',
+  tests: '#d9d2c4',
+  'plant food': '#c7b79f',
+};
+const bars = computed(() =>
+  shown.value.map((week) => {
+    let x = 0;
+    const parts = week.upkeep.map((p) => {
+      const w = X(p.minutes);
+      x += w;
+      return { ...p, x: x - w, w, fill: FILLS[p.what] ?? 'var(--water-2)' };
+    });
+    const says = week.upkeep.map((p) => `${p.what} ${Math.round(p.minutes)}`).join(', ');
+    return { week: week.week, minutes: week.minutes, parts, says };
+  }),
+);
+</script>
+
+<template>
+  <div class="upkeep" data-test="upkeep">
+    <div v-for="b in bars" :key="b.week">
+      <p>
+        Week {{ b.week }}: <b class="fig">{{ b.minutes }} min</b>
+        <span v-if="promised !== undefined && b.minutes > promised" class="late">
+          {{ Math.round(b.minutes - promised) }} over</span
+        >
+        <span class="quiet"> {{ b.says }}</span>
+      </p>
+      <svg :width="W" height="16" role="img" :aria-label="`Week ${b.week}: ${b.says} minutes`">
+        <rect
+          v-for="p in b.parts"
+          :key="p.what"
+          :x="p.x"
+          y="2"
+          :width="p.w"
+          height="12"
+          :fill="p.fill"
+          stroke="var(--ash)"
+        />
+        <path
+          v-if="promised !== undefined"
+          :d="`M${X(promised)} 0 V16`"
+          stroke="var(--ink)"
+          stroke-width="2"
+        />
+      </svg>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.upkeep {
+  display: grid;
+  gap: 4px;
+  margin-top: 6px;
+}
+svg {
+  display: block;
+  max-width: 100%;
+}
+</style>

@@ -1,0 +1,238 @@
+<script setup lang="ts">
+import { useElementSize } from '@vueuse/core';
+import { computed, ref, toRef } from 'vue';
+import { broughtBack, duplicated, putAside, reordered } from '../../../core/commission/options';
+import FrontView from '../../bench/FrontView.vue';
+import { useCommission } from '../../shell/commissionStore';
+import { money, useFigures } from '../../shell/figures';
+import WordsField from '../../shell/WordsField.vue';
+import { figuresOf } from './optionFigures';
+import { useOptionPlans } from './useOptionPlans';
+
+/** Two options, one choice: the same figures of each, side by side, to be decided over or printed. */
+const commission = useCommission();
+const f = useFigures();
+const doc = computed(() => commission.document!);
+const plans = useOptionPlans(toRef(commission, 'document'));
+const area = ref<HTMLElement>();
+const { width } = useElementSize(area);
+
+const columnPx = computed(() =>
+  Math.min(420, Math.max(200, (width.value - 130) / doc.value.options.length - 16)),
+);
+const k = computed(() => (columnPx.value - 6) / doc.value.vessel.innerMm.length);
+const says = {
+  volume: (l: number) => f.volume(l),
+  mass: (kg: number) => f.mass(kg),
+  money: (minor: number) => money(minor, doc.value.currency),
+  words: f.words,
+};
+const columns = computed(() =>
+  doc.value.options.map((option) => {
+    const found = plans.value[option.id];
+    return { option, found, figures: found ? figuresOf(found.plan, option, doc.value, says) : [] };
+  }),
+);
+const rows = computed(
+  () => columns.value.find((c) => c.figures.length > 0)?.figures.map((r) => r.name) ?? [],
+);
+/** Whether the options differ in a row: what is the same for all is set quieter. */
+const differs = (i: number) => new Set(columns.value.map((c) => c.figures[i]?.text)).size > 1;
+const plants = computed(() =>
+  doc.value.catalogue.plants.map(({ id, name, habit, colour, heightMm }) => ({
+    id,
+    name,
+    habit,
+    colour,
+    heightMm,
+  })),
+);
+
+const rename = (id: string) => (title: string) =>
+  commission.tryEdit(`option title ${id}`, (d) => ({
+    ...d,
+    options: d.options.map((o) => (o.id === id ? { ...o, title } : o)),
+  }));
+function copy(id: string): void {
+  commission.endStep();
+  commission.edit(`copy ${id}`, (d) => duplicated(d, id).document);
+}
+const move = (id: string, by: number) => commission.edit(`move ${id}`, (d) => reordered(d, id, by));
+function aside(id: string): void {
+  commission.endStep();
+  commission.edit(`aside ${id}`, (d) => putAside(d, id));
+  if (commission.optionId === id) commission.optionId = doc.value.chosen;
+}
+const back = (id: string) => commission.edit(`back ${id}`, (d) => broughtBack(d, id));
+function choose(id: string): void {
+  commission.endStep();
+  commission.edit(`choose ${id}`, (d) => ({ ...d, chosen: id }));
+  commission.optionId = id;
+}
+const print = () => window.print();
+</script>
+
+<template>
+  <div ref="area" class="options">
+    <header>
+      <h1>Options</h1>
+      <p class="quiet">the chosen one drives order and build; the others stay</p>
+      <button class="act screen-only print" @click="print">Print</button>
+    </header>
+    <div class="table">
+      <table>
+        <thead>
+          <tr>
+            <th />
+            <th
+              v-for="(c, i) in columns"
+              :key="c.option.id"
+              :data-option="c.option.id"
+              :class="{ chosen: c.option.id === doc.chosen }"
+            >
+              <div class="title">
+                <b>{{ c.option.id.toUpperCase() }}</b
+                ><WordsField label="" :value="c.option.title" :apply="rename(c.option.id)" />
+              </div>
+              <p class="acts screen-only">
+                <span v-if="c.option.id === doc.chosen" class="alive" data-test="chosen">chosen</span>
+                <button v-else class="act" data-test="choose" @click="choose(c.option.id)">Choose</button>
+                <button class="act" data-test="duplicate" @click="copy(c.option.id)">Duplicate</button>
+                <button
+                  class="act"
+                  :disabled="i === 0"
+                  aria-label="Further left"
+                  @click="move(c.option.id, -1)"
+                >
+                  ←
+                </button>
+                <button
+                  class="act"
+                  :disabled="i === columns.length - 1"
+                  aria-label="Further right"
+                  @click="move(c.option.id, 1)"
+                >
+                  →
+                </button>
+                <button
+                  class="act"
+                  :disabled="columns.length === 1"
+                  data-test="aside"
+                  @click="aside(c.option.id)"
+                >
+                  Put aside
+                </button>
+              </p>
+              <svg
+                v-if="c.found"
+                :width="columnPx"
+                :height="doc.vessel.innerMm.height * k + 6"
+                role="img"
+                :aria-label="`${c.option.title} from the front`"
+              >
+                <g transform="translate(3 2)">
+                  <FrontView
+                    :vessel="doc.vessel"
+                    :option="c.option"
+                    :materials="doc.catalogue.materials"
+                    :field="c.found.field"
+                    :survey="c.found.plan.survey"
+                    :plants="plants"
+                    :k="k"
+                  />
+                  <path
+                    :d="`M0 0 V ${doc.vessel.innerMm.height * k} H ${doc.vessel.innerMm.length * k} V 0`"
+                    class="glass"
+                  />
+                </g>
+              </svg>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="(name, i) in rows" :key="name" :class="{ same: !differs(i) }">
+            <th scope="row">{{ name }}</th>
+            <td v-for="c in columns" :key="c.option.id">
+              <b>{{ c.figures[i]?.text }}</b> <span class="quiet">{{ c.figures[i]?.below }}</span>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+    <section v-if="doc.shelved?.length" class="screen-only">
+      <h2>Put aside</h2>
+      <p v-for="o in doc.shelved" :key="o.id">
+        {{ o.id.toUpperCase() }} {{ o.title }}
+        <button class="act" data-test="bring-back" @click="back(o.id)">Bring back</button>
+      </p>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.options {
+  padding: 16px 24px 30px;
+}
+header {
+  display: flex;
+  align-items: baseline;
+  gap: 16px;
+}
+.print {
+  margin-left: auto;
+}
+.table {
+  overflow-x: auto;
+}
+table {
+  border-collapse: collapse;
+  margin-top: 8px;
+}
+thead th {
+  vertical-align: top;
+  text-align: left;
+  font-weight: 400;
+  padding: 6px 8px 8px;
+  border-top: 3px solid transparent;
+}
+thead .chosen {
+  border-color: var(--celadon);
+}
+.title {
+  display: flex;
+  align-items: baseline;
+  gap: 8px;
+}
+.acts {
+  display: flex;
+  gap: 12px;
+  align-items: baseline;
+  flex-wrap: wrap;
+}
+.glass {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 1.6;
+}
+svg {
+  display: block;
+  overflow: visible;
+}
+tbody th {
+  text-align: left;
+  font-weight: 400;
+  color: var(--ink-2);
+  white-space: nowrap;
+  padding: 5px 14px 5px 0;
+  vertical-align: top;
+}
+td {
+  border-top: 1px solid var(--rule);
+  padding: 5px 8px;
+  vertical-align: top;
+  max-width: 420px;
+}
+.same b {
+  font-weight: 400;
+}
+</style>

@@ -1,0 +1,71 @@
+import type { Commission, Option } from '../../../core/commission/schema';
+import { materialOf } from '../../../core/commission/lookup';
+import { clockOf } from '../../../core/build/buildPlan';
+import { daysFrom } from '../../../core/calendar/day';
+import type { PlanView } from '../../workers/planWorker';
+
+/** One row of the side-by-side sheet for one option. */
+export interface OptionFigure {
+  name: string;
+  text: string;
+  below: string;
+}
+
+interface Says {
+  volume: (l: number) => string;
+  mass: (kg: number) => string;
+  money: (minor: number) => string;
+  words: (sentence: string) => string;
+}
+
+/** Litres, stone, plants, cost, days, upkeep and findings of an option, in the words of the sheet. */
+export function figuresOf(plan: PlanView, option: Option, doc: Commission, says: Says): OptionFigure[] {
+  const { survey, takeOff, order, build, care, findings } = plan;
+  const isWood = (id: string) => materialOf(doc, id).kind === 'wood';
+  const stoneKg = survey.pieces.filter((p) => !isWood(p.material)).reduce((kg, p) => kg + p.massKg, 0);
+  const wood = survey.pieces.filter((p) => isWood(p.material)).length;
+  const stones = survey.pieces.length - wood;
+  const plugs = survey.plantings.reduce((sum, p) => sum + p.plugs, 0);
+  const species = new Set(option.plants.map((p) => p.plant)).size;
+  const first = order.suppliers.flatMap((s) => (s.orderBy ? [s.orderBy] : [])).sort()[0];
+  const gas = doc.brief.co2 ? (doc.brief.co2CostMinor ?? 0) : 0;
+  const settle = findings.filter((x) => x.severity !== 'note');
+  return [
+    { name: 'Free water', text: says.volume(survey.freeWaterL), below: `${says.volume(survey.bedL)} of bed` },
+    {
+      name: 'Stone and wood',
+      text: says.mass(stoneKg),
+      below: `${stones} ${stones === 1 ? 'stone' : 'stones'}${wood ? `, ${wood} of wood` : ''}`,
+    },
+    { name: 'Plants', text: `${plugs} plugs`, below: `${species} species` },
+    {
+      name: 'Material',
+      text: says.money(takeOff.totalMinor),
+      below: gas ? `and ${says.money(gas)} for CO2` : '',
+    },
+    {
+      name: 'Order by',
+      text: first ?? 'nothing to order',
+      below: first ? `${daysFrom(first, doc.brief.buildDay)} days before the build` : '',
+    },
+    {
+      name: 'Build day',
+      text: `done at ${clockOf(build.startTime, build.doneMin)}`,
+      below: `${build.tasks.length} tasks, ${build.crew.length === 1 ? 'one person' : `${build.crew.length} people`}`,
+    },
+    {
+      name: 'Upkeep',
+      text: `${care.weeks[0].minutes} min in week 1`,
+      below: `${care.weeks[7].minutes} min in week 8`,
+    },
+    { name: 'On the floor', text: says.mass(survey.floorKg), below: 'ask a structural engineer' },
+    {
+      name: 'To settle',
+      text: settle.length === 0 ? 'nothing' : String(settle.length),
+      below: settle
+        .slice(0, 4)
+        .map((x) => says.words(x.says))
+        .join(' '),
+    },
+  ];
+}

@@ -1,0 +1,41 @@
+import { wrap } from 'comlink';
+import { onScopeDispose, shallowRef, watch, type Ref } from 'vue';
+import type { Commission } from '../../../core/commission/schema';
+import { today } from '../../shell/days';
+import { packer } from '../../workers/parcel';
+import type { FieldView, PlanView, PlanWorker } from '../../workers/planWorker';
+
+export interface OptionPlan {
+  plan: PlanView;
+  field: FieldView;
+}
+
+/** The plan of every option, one after the other in a worker of its own; renewed as the document changes. */
+export function useOptionPlans(commission: Ref<Commission | undefined>) {
+  const worker = new Worker(new URL('../../workers/planWorker.ts', import.meta.url), { type: 'module' });
+  const remote = wrap<PlanWorker>(worker);
+  const pack = packer();
+  const plans = shallowRef<Record<string, OptionPlan>>({});
+  let last: { id: string; field: FieldView } | undefined;
+  let round = 0;
+
+  async function renew(): Promise<void> {
+    const mine = ++round;
+    for (const option of commission.value?.options ?? []) {
+      if (!commission.value) return;
+      const answer = await remote.compute(pack(commission.value, option), today());
+      if (mine !== round) return;
+      // The worker sends a bed only when it is another one than it sent last.
+      const field = answer.field ?? last?.field;
+      if (!field) continue;
+      last = { id: option.id, field };
+      plans.value = { ...plans.value, [option.id]: { plan: answer.plan, field } };
+    }
+  }
+  watch(commission, () => void renew(), { immediate: true });
+  onScopeDispose(() => {
+    round++;
+    worker.terminate();
+  });
+  return plans;
+}

@@ -1,0 +1,81 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { useCommission } from '../../shell/commissionStore';
+import { useDocEdit } from '../../shell/docEdit';
+import FigureField from '../../shell/FigureField.vue';
+import { useFigures } from '../../shell/figures';
+import type { PlanView } from '../../workers/planWorker';
+
+/** Heater and cooling from the room, with the rule of thumb beside them. */
+const props = defineProps<{ heat: PlanView['visit']['heat'] }>();
+const commission = useCommission();
+const edit = useDocEdit();
+const f = useFigures();
+const room = computed(() => commission.document!.site?.roomC);
+const setRoom = (i: 0 | 1) => (c: number | undefined) => {
+  if (c === undefined) return edit.site('roomC', undefined);
+  const next: [number, number] = [...(room.value ?? props.heat.roomC)];
+  next[i] = c;
+  // Typed one after the other: the figure that has not been typed yet gives way.
+  if (!room.value && next[0] > next[1]) next[1 - i] = c;
+  return edit.site('roomC', next);
+};
+const w = (x: number) => `${Math.round(x)} W`;
+</script>
+
+<template>
+  <section>
+    <header>
+      <h2>Warmth</h2>
+      <span class="quiet"
+        >{{ f.temperature(heat.waterC) }} in a room of {{ f.temperature(heat.roomC[0], 0) }}</span
+      >
+    </header>
+    <p>
+      <b class="fig" data-test="heat">{{ w(heat.loss.totalW) }}</b> leave: {{ w(heat.loss.glassW) }} through
+      glass (5.6 W/m²K), {{ w(heat.loss.surfaceW) }} from the surface, {{ w(heat.loss.evaporationW) }} by
+      evaporation.
+      <template v-if="heat.heatersW.length">Heater {{ heat.heatersW.map(w).join(' and ') }}.</template>
+      <span class="quiet"> Rule of thumb {{ heat.thumbW.map(Math.round).join(' to ') }} W.</span>
+    </p>
+    <p>
+      At {{ f.temperature(heat.roomC[1], 0) }} it rests at {{ f.temperature(heat.warmC) }};
+      {{ f.temperature(heat.mostC, 0) }} is the most.
+      <b v-if="heat.coolW > 1">Cooling for {{ w(heat.coolW) }}.</b>
+    </p>
+    <div class="row">
+      <FigureField
+        label="room, coldest"
+        kind="temperature"
+        optional
+        :value="room?.[0]"
+        :apply="setRoom(0)"
+        data-test="room-low"
+      />
+      <FigureField
+        label="room, warmest"
+        kind="temperature"
+        optional
+        :value="room?.[1]"
+        :apply="setRoom(1)"
+        data-test="room-high"
+      />
+    </div>
+  </section>
+</template>
+
+<style scoped>
+header {
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
+}
+p {
+  margin-top: 4px;
+}
+.row {
+  display: grid;
+  grid-template-columns: repeat(3, 1fr);
+  gap: 0 16px;
+}
+</style>

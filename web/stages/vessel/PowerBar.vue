@@ -1,0 +1,190 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { CONTINUOUS_SHARE, USUAL_VOLTS } from '../../../core/site/power';
+import { usualDevices } from '../../../core/visit/power';
+import { useCommission } from '../../shell/commissionStore';
+import { freshId, useDocEdit } from '../../shell/docEdit';
+import FigureField from '../../shell/FigureField.vue';
+import { useFigures } from '../../shell/figures';
+import WordsField from '../../shell/WordsField.vue';
+import type { PlanView } from '../../workers/planWorker';
+
+/** What every device draws, side by side, against the sockets and the circuit. */
+const props = defineProps<{ visit: PlanView['visit'] }>();
+const commission = useCommission();
+const edit = useDocEdit();
+const f = useFigures();
+const site = computed(() => commission.document!.site);
+const devices = computed(() => site.value?.devices ?? []);
+const power = computed(() => props.visit.power);
+
+const WIDTH = 320;
+const FILLS = ['var(--clay-2)', 'var(--sand)', '#cfc4b6', '#d9d2c4', '#bfb29f'];
+const bar = computed(() => {
+  let x = 0;
+  return power.value.devices.map((d, i) => {
+    const w = power.value.watts > 0 ? (d.watts / power.value.watts) * WIDTH : 0;
+    x += w;
+    return { ...d, x: x - w, w, fill: FILLS[i % FILLS.length], says: `${d.name} ${d.watts}` };
+  });
+});
+const beside = computed(() =>
+  bar.value.filter((d) => d.says.length * 6.4 > d.w - 8).map((d) => `${d.says} W`),
+);
+const set = (i: number, part: object) =>
+  edit.site('devices', devices.value.map((d, n) => (n === i ? { ...d, ...part } : d))); // prettier-ignore
+function add(name = 'device', watts = 10): void {
+  edit.site('devices', [...devices.value, { id: freshId(name, devices.value), name, watts }]);
+}
+function remove(i: number): void {
+  const left = devices.value.filter((_, n) => n !== i);
+  edit.site('devices', left.length > 0 ? left : undefined);
+}
+function usual(): void {
+  edit.site('devices', usualDevices(commission.document!, props.visit.heat));
+}
+const YES_NO = [
+  { value: null, title: 'not asked' },
+  { value: true, title: 'yes' },
+  { value: false, title: 'no' },
+];
+const spare = computed(() =>
+  site.value?.circuitA
+    ? site.value.circuitA * CONTINUOUS_SHARE * (site.value.volts ?? USUAL_VOLTS)
+    : undefined,
+);
+</script>
+
+<template>
+  <section>
+    <header>
+      <h2>Power</h2>
+      <span class="quiet">
+        {{ power.plugs }} {{ power.plugs === 1 ? 'plug' : 'plugs' }}, {{ power.watts }} W<template
+          v-if="spare"
+        >
+          of {{ Math.round(spare) }} W that may stay on</template
+        >
+      </span>
+    </header>
+    <svg
+      v-if="bar.length"
+      :width="WIDTH"
+      height="30"
+      role="img"
+      aria-label="Watts of each device"
+      class="bar"
+    >
+      <g v-for="d in bar" :key="d.name">
+        <rect :x="d.x" y="4" :width="d.w" height="20" :fill="d.fill" stroke="var(--ash)" />
+        <text v-if="d.says.length * 6.4 <= d.w - 8" :x="d.x + 6" y="18">{{ d.says }} W</text>
+      </g>
+    </svg>
+    <p v-if="beside.length" class="quiet">{{ beside.join(', ') }}</p>
+    <p v-for="x in power.findings" :key="x.id" class="says">
+      <b>{{ x.says }}</b> {{ x.because }}
+    </p>
+    <details>
+      <summary class="act">Devices, sockets, circuit</summary>
+      <div v-for="(d, i) in devices" :key="d.id" class="row">
+        <WordsField label="Device" :value="d.name" :apply="(name) => set(i, { name })" />
+        <FigureField
+          label="draws"
+          kind="plain"
+          unit="W"
+          :value="d.watts"
+          :apply="(watts) => set(i, { watts })"
+        />
+        <button class="act" @click="remove(i)">Take away</button>
+      </div>
+      <p class="adds">
+        <button class="act" data-test="add-device" @click="add()">Add a device</button>
+        <button v-if="devices.length === 0" class="act" data-test="usual-devices" @click="usual">
+          Start with the usual ones
+        </button>
+      </p>
+      <div class="row">
+        <FigureField
+          label="sockets there"
+          kind="plain"
+          optional
+          :value="site?.sockets"
+          :apply="(n) => edit.site('sockets', n)"
+          data-test="sockets"
+        />
+        <FigureField
+          label="circuit"
+          kind="plain"
+          unit="A"
+          optional
+          :value="site?.circuitA"
+          :apply="(a) => edit.site('circuitA', a)"
+        />
+        <FigureField
+          label="mains"
+          kind="plain"
+          unit="V"
+          optional
+          :value="site?.volts"
+          :apply="(v) => edit.site('volts', v)"
+        />
+        <v-select
+          label="Residual-current device"
+          :items="YES_NO"
+          :model-value="site?.residualCurrent ?? null"
+          data-test="rcd"
+          @update:model-value="(x) => edit.site('residualCurrent', x ?? undefined)"
+        />
+        <v-select
+          label="Room for drip loops"
+          :items="YES_NO"
+          :model-value="site?.dripLoops ?? null"
+          @update:model-value="(x) => edit.site('dripLoops', x ?? undefined)"
+        />
+      </div>
+    </details>
+    <p class="quiet says">
+      {{
+        f.words(
+          'Hands out of the water while anything is powered. Fixed wiring is for an electrician, by local code.',
+        )
+      }}
+    </p>
+  </section>
+</template>
+
+<style scoped>
+header {
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
+  gap: 12px;
+}
+.bar {
+  display: block;
+  margin-top: 4px;
+}
+text {
+  font: 600 11px var(--text);
+  fill: #23211e;
+}
+.row {
+  display: grid;
+  grid-template-columns: repeat(3, 1fr);
+  gap: 2px 16px;
+  align-items: end;
+}
+.adds {
+  display: flex;
+  gap: 18px;
+}
+.says {
+  margin-top: 5px;
+}
+summary {
+  cursor: pointer;
+  color: var(--celadon);
+  font-weight: 600;
+  padding: 8px 0;
+}
+</style>

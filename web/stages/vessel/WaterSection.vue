@@ -1,0 +1,261 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { useCommission } from '../../shell/commissionStore';
+import { useDocEdit } from '../../shell/docEdit';
+import FigureField from '../../shell/FigureField.vue';
+import { useFigures } from '../../shell/figures';
+import { usePreferences } from '../../shell/preferences';
+import type { PlanView } from '../../workers/planWorker';
+import RoBars from './RoBars.vue';
+
+/** What the first fill and every change are mixed of, from tap, RO and hot water. */
+const props = defineProps<{ visit: PlanView['visit']; care: PlanView['care'] }>();
+const commission = useCommission();
+const preferences = usePreferences();
+const edit = useDocEdit();
+const f = useFigures();
+const site = computed(() => commission.document!.site);
+const tap = computed(() => site.value?.tap);
+const water = computed(() => props.visit.water);
+
+const WIDTH = 320;
+const parts = computed(() => {
+  const r = water.value.first;
+  const list = [
+    { name: 'cold', l: r.tapColdL, fill: 'var(--water-2)' },
+    { name: 'hot', l: r.tapHotL, fill: 'var(--sand)' },
+    { name: 'RO', l: r.roL, fill: '#b9d0d9' },
+  ].filter((p) => p.l > 0.05);
+  let x = 0;
+  return list.map((p) => {
+    const w = (p.l / r.litres) * WIDTH;
+    x += w;
+    return {
+      ...p,
+      x: x - w,
+      w,
+      says: `${p.name} ${Math.round((p.l / r.litres) * 100)} %, ${f.volume(p.l, 0)}`,
+    };
+  });
+});
+const beside = computed(() => parts.value.filter((p) => p.says.length * 6.3 > p.w - 8).map((p) => p.says));
+const gives = computed(() => {
+  const { first: r, target, fillMin, cans } = water.value;
+  const minerals = [
+    r.gypsumG > 0.5 && `${f.said(r.gypsumG, 'g', 0)} gypsum`,
+    r.bicarbonateG > 0.5 && `${f.said(r.bicarbonateG, 'g', 0)} bicarbonate`,
+  ].filter(Boolean);
+  return [
+    `Gives GH ${f.hardness(r.gh)}, KH ${f.hardness(r.kh)} and ${f.temperature(r.celsius)}; wanted ${f.hardness(target.gh)}, ${f.hardness(target.kh)}, ${f.temperature(target.celsius)} (${target.because}).`,
+    minerals.length > 0 ? `Minerals: ${minerals.join(', ')}, or what their label says.` : 'No minerals.',
+    ...(r.warmRoToC ? [`Warm the RO water to ${f.temperature(r.warmRoToC, 0)} first.`] : []),
+    `${Math.round(fillMin)} min to fill${cans ? `, ${cans} cans of 10 L` : ' by hose'}; conditioner for ${f.volume(r.tapColdL + r.tapHotL, 0)} of tap water.`,
+  ];
+});
+const DISINFECTANTS = ['none', 'chlorine', 'chloramine'];
+const HARDNESS = [
+  { value: 'degree', title: '°d' },
+  { value: 'ppm', title: 'mg/L as CaCO3' },
+  { value: 'mmol', title: 'mmol/L' },
+];
+const setRo = (key: 'litresPerHour' | 'storageL') => (value: number | undefined) => {
+  if (key === 'litresPerHour' && value === undefined) return edit.site('ro', undefined);
+  return edit.site('ro', { litresPerHour: 5, storageL: 0, ...site.value?.ro, [key]: value ?? 0 });
+};
+</script>
+
+<template>
+  <section>
+    <header>
+      <h2>Water</h2>
+      <span class="quiet">
+        tap GH {{ f.hardness(water.tap.gh) }}, KH {{ f.hardness(water.tap.kh) }},
+        {{ f.temperature(water.tap.coldC, 0) }}<template v-if="!water.tap.known"> (taken as usual)</template>
+      </span>
+    </header>
+    <svg
+      :width="WIDTH"
+      height="26"
+      role="img"
+      aria-label="Parts of the first fill"
+      class="bar"
+      data-test="recipe"
+    >
+      <g v-for="p in parts" :key="p.name">
+        <rect :x="p.x" y="3" :width="p.w" height="20" :fill="p.fill" stroke="var(--ash)" />
+        <text v-if="p.says.length * 6.3 <= p.w - 8" :x="p.x + 6" y="17">{{ p.says }}</text>
+      </g>
+    </svg>
+    <p v-if="beside.length" class="quiet">{{ beside.join('; ') }}</p>
+    <p v-for="s in gives" :key="s" class="says">{{ s }}</p>
+    <RoBars v-if="care.ro" :ro="care.ro" />
+    <p
+      v-for="x in [...water.findings, ...care.findings.filter((y) => y.id === 'water.ro')]"
+      :key="x.id"
+      class="says"
+    >
+      <b>{{ f.words(x.says) }}</b> {{ f.words(x.because) }}
+    </p>
+    <details>
+      <summary class="act">Tap, target, RO, distances</summary>
+      <div class="row">
+        <FigureField
+          label="tap GH"
+          kind="hardness"
+          optional
+          :value="tap?.gh"
+          :apply="(d) => edit.tap('gh', d)"
+          data-test="tap-gh"
+        />
+        <FigureField
+          label="tap KH"
+          kind="hardness"
+          optional
+          :value="tap?.kh"
+          :apply="(d) => edit.tap('kh', d)"
+          data-test="tap-kh"
+        />
+        <FigureField
+          label="tap pH"
+          kind="plain"
+          optional
+          :value="tap?.ph"
+          :apply="(p) => edit.tap('ph', p)"
+        />
+        <FigureField
+          label="nitrate"
+          kind="plain"
+          unit="mg/L"
+          optional
+          :value="tap?.nitrateMgL"
+          :apply="(n) => edit.tap('nitrateMgL', n)"
+        />
+        <v-select
+          label="Treated with"
+          clearable
+          :items="DISINFECTANTS"
+          :model-value="tap?.disinfectant"
+          @update:model-value="(x) => edit.tap('disinfectant', x ?? undefined)"
+        />
+        <FigureField
+          label="cold, winter"
+          kind="temperature"
+          optional
+          :value="tap?.winterC"
+          :apply="(c) => edit.tap('winterC', c)"
+          data-test="tap-winter"
+        />
+        <FigureField
+          label="cold, summer"
+          kind="temperature"
+          optional
+          :value="tap?.summerC"
+          :apply="(c) => edit.tap('summerC', c)"
+        />
+        <FigureField
+          label="hot tap"
+          kind="plain"
+          unit="°C"
+          optional
+          :value="tap?.hotC"
+          :apply="(c) => edit.tap('hotC', c)"
+        />
+        <v-select v-model="preferences.hardness" label="Hardness in" :items="HARDNESS" />
+        <FigureField
+          label="target GH"
+          kind="hardness"
+          optional
+          :value="site?.target?.gh"
+          :apply="(d) => edit.target('gh', d)"
+        />
+        <FigureField
+          label="target KH"
+          kind="hardness"
+          optional
+          :value="site?.target?.kh"
+          :apply="(d) => edit.target('kh', d)"
+        />
+        <FigureField
+          label="target"
+          kind="temperature"
+          optional
+          :value="site?.target?.tempC"
+          :apply="(c) => edit.target('tempC', c)"
+          data-test="target-c"
+        />
+        <FigureField
+          label="RO makes"
+          kind="plain"
+          unit="L an hour"
+          optional
+          :value="site?.ro?.litresPerHour"
+          :apply="setRo('litresPerHour')"
+          data-test="ro"
+        />
+        <FigureField
+          label="RO storage"
+          kind="volume"
+          optional
+          :value="site?.ro?.storageL"
+          :apply="setRo('storageL')"
+        />
+        <FigureField
+          label="to the tap"
+          kind="plain"
+          unit="m"
+          optional
+          :value="site?.tapM"
+          :apply="(m) => edit.site('tapM', m)"
+        />
+        <FigureField
+          label="to the drain"
+          kind="plain"
+          unit="m"
+          optional
+          :value="site?.drainM"
+          :apply="(m) => edit.site('drainM', m)"
+        />
+        <v-select
+          label="Carried by"
+          :items="['hose', 'cans']"
+          :model-value="site?.carry ?? 'hose'"
+          @update:model-value="(c) => edit.site('carry', c)"
+        />
+      </div>
+      <p class="quiet">
+        Hot water from a boiler or copper pipe may carry metals: let it run, or warm RO water instead.
+      </p>
+    </details>
+  </section>
+</template>
+
+<style scoped>
+header {
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
+  gap: 12px;
+}
+.bar {
+  display: block;
+  margin-top: 5px;
+}
+text {
+  font: 600 11px var(--text);
+  fill: #23211e;
+}
+.says {
+  margin-top: 4px;
+}
+.row {
+  display: grid;
+  grid-template-columns: repeat(3, 1fr);
+  gap: 2px 16px;
+}
+summary {
+  cursor: pointer;
+  color: var(--celadon);
+  font-weight: 600;
+  padding: 8px 0;
+}
+</style>
