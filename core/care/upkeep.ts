@@ -3,7 +3,7 @@ import type { Commission } from '../commission/schema';
 import { perimeter } from '../geometry/offset';
 import type { Survey } from '../survey/survey';
 import { footprint } from '../vessel/footprint';
-import { bringing } from '../visit/water';
+import { bringing, canMinutes } from '../visit/water';
 import type { CareDay } from './carePlan';
 
 /** One kind of work of a week and what it takes, min. */
@@ -42,7 +42,7 @@ export function upkeepOf(
 ): UpkeepPart[] {
   const changes = days.flatMap((d) => (d.change ? [d.change.litres] : []));
   const changing = changes.reduce(
-    (sum, l) => sum + UPKEEP.changeSetUp + l / UPKEEP.siphonLPerMin + bringing(commission, l).minutes,
+    (sum, l) => sum + UPKEEP.changeSetUp + takingOut(commission, l) + bringing(commission, l).minutes,
     0,
   );
   const doses = days.reduce((sum, d) => sum + d.doses, 0);
@@ -56,6 +56,12 @@ export function upkeepOf(
     { what: 'tests', minutes: tests * UPKEEP.test },
     { what: 'plant food', minutes: doses * UPKEEP.dose },
   ].filter((p) => p.minutes > 0.05);
+}
+
+/** Old water by siphon to the drain, or carried there in cans. */
+function takingOut({ site }: Commission, litres: number): number {
+  const siphon = litres / UPKEEP.siphonLPerMin;
+  return site?.carry === 'cans' ? siphon + canMinutes(litres, site.drainM) : siphon;
 }
 
 function panesM2({ vessel }: Commission): number {

@@ -2,7 +2,7 @@ import { materialOf, optionOf, plantOf } from '../commission/lookup';
 import type { Commission, Material, Option, Vessel } from '../commission/schema';
 import { columnsOf } from '../hardscape/columns';
 import { displace, mayOverlap, type Displaced } from '../hardscape/displace';
-import { settle, settlingOrder, type Standing } from '../hardscape/settle';
+import { settle, settlingOrder, topMm, type Standing } from '../hardscape/settle';
 import { bedField, floorShare, type BedField } from '../substrate/bedField';
 import { polygonArea } from '../geometry/polygon';
 import { MM3_PER_L } from '../units/volume';
@@ -155,7 +155,8 @@ function measure(
       field,
       s.columns,
       ...earlier.map((e) => e.columns),
-      JSON.stringify([vessel.waterLineMm, place(s), earlier.map(place)]),
+      // A line above the piece is the same to it as one at its top.
+      JSON.stringify([Math.min(vessel.waterLineMm, topMm(s)), place(s), earlier.map(place)]),
     ];
     return remembered(memo.slot(memo.displaced, s.piece.id), key, () => displace(s, field, vessel, earlier));
   });

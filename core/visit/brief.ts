@@ -22,7 +22,8 @@ function occasionFindings({ brief }: Commission): Finding[] {
   const days = daysFrom(buildDay, occasion.day);
   const needs = occasion.kind === 'photograph' || occasion.kind === 'show' ? GROWN_IN_DAYS : 1;
   if (days >= needs) return [];
-  const name = occasion.kind === 'other' ? 'occasion' : occasion.kind;
+  const kind = occasion.kind === 'other' ? 'occasion' : occasion.kind;
+  const name = occasion.note ? `${kind} (${occasion.note})` : kind;
   return [
     {
       id: 'brief.occasion',

@@ -68,6 +68,9 @@ export function loadsOf(commission: Commission, survey: Survey): Load[] {
   ];
 }
 
+/** People who find room around one tank (common practice). */
+const MOST_HANDS = 6;
+
 /** Every load against every point of the way, and how many lift the tank. */
 export function carryingPlan(commission: Commission, survey: Survey): CarryingPlan {
   const loads = loadsOf(commission, survey);
@@ -100,30 +103,32 @@ export function carryingPlan(commission: Commission, survey: Survey): CarryingPl
   };
 }
 
-const WHAT: Record<Trouble['kind'], { unit: string; says: (t: Trouble, has: string, is: string) => string }> =
-  {
-    width: {
-      unit: 'mm',
-      says: (t, has, is) => `The ${t.load.name} needs ${has} at ${t.waypoint.name}, ${is} wide.`,
-    },
-    height: {
-      unit: 'mm',
-      says: (t, has, is) => `The ${t.load.name} is ${has} high, ${t.waypoint.name} ${is}.`,
-    },
-    depth: {
-      unit: 'mm',
-      says: (t, has, is) => `The ${t.load.name} does not fit ${t.waypoint.name}: ${has} long, ${is} deep.`,
-    },
-    turn: {
-      unit: 'mm',
-      says: (t, has, is) =>
-        `The ${t.load.name}, ${has} long, does not go round ${t.waypoint.name}: ${is} is the longest.`,
-    },
-    mass: {
-      unit: 'kg',
-      says: (t, has, is) => `${has} with the ${t.load.name} in ${t.waypoint.name}, rated ${is}.`,
-    },
-  };
+type Sentence = (what: string, where: string, has: string, is: string) => string;
+const WHAT: Record<Trouble['kind'], { unit: string; says: Sentence }> = {
+  width: { unit: 'mm', says: (what, where, has, is) => `${what} needs ${has} at ${where}, ${is} wide.` },
+  height: { unit: 'mm', says: (what, where, has, is) => `${what} is ${has} high, ${where} ${is}.` },
+  depth: {
+    unit: 'mm',
+    says: (what, where, has, is) => `${what} does not fit ${where}: ${has} long, ${is} deep.`,
+  },
+  turn: {
+    unit: 'mm',
+    says: (what, where, has, is) => `${what}, ${has} long, does not go round ${where}: ${is} is the longest.`,
+  },
+  mass: {
+    unit: 'kg',
+    says: (what, where, has, is) => `${what} and who rides along: ${has} in ${where}, rated ${is}.`,
+  },
+};
+
+/** Pieces have names of their own; everything else is "the …". */
+function called(name: string): string {
+  return /^[A-Z]/.test(name) ? name : `the ${name}`;
+}
+
+function capital(words: string): string {
+  return words[0].toUpperCase() + words.slice(1);
+}
 
 function troubleFinding(trouble: Trouble): Finding {
   const { unit, says } = WHAT[trouble.kind];
@@ -135,7 +140,7 @@ function troubleFinding(trouble: Trouble): Finding {
     measured: rounded(trouble.measured, 0),
     limit: rounded(trouble.limit, 0),
     unit,
-    says: says(trouble, has, is),
+    says: says(capital(called(trouble.load.name)), called(trouble.waypoint.name), has, is),
     because: 'Find another way in, take a door off its hinges, or plan a smaller piece. Measure twice.',
     source: 'the way in, with a hand’s room at each side of a door',
   };
@@ -152,7 +157,7 @@ function teamFindings({ brief, site }: Commission, tank: Load, team: CarryingPla
       limit: team.people,
       unit: 'people',
       says: `The empty tank weighs ${rounded(tank.massKg, 0)} kg: ${team.people} lift it${team.stairs ? ' on the stairs' : ''}, ${brief.crew} come.`,
-      because: `${rounded(team.limitKg, 1)} kg is recommended for one, gripping glass. Bring help or suction grips; local rules for lifting decide.`,
+      because: `${rounded(team.limitKg, 1)} kg is recommended for one, gripping glass. ${team.people > MOST_HANDS ? 'More than hands can do: a glass lifter, a hoist or a mover.' : 'Bring help or suction grips.'} Local rules for lifting decide.`,
       source: 'NIOSH lifting equation, Waters et al. 1993 (from memory)',
     },
   ];

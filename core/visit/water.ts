@@ -96,8 +96,15 @@ export function recipeFor(commission: Commission, litres: number): Recipe {
 /** How long an amount takes to bring to the tank, min, and in how many cans when there is no hose. */
 export function bringing({ site }: Commission, litres: number): { minutes: number; cans?: number } {
   if (site?.carry !== 'cans') return { minutes: litres / HOSE_L_PER_MIN };
-  const cans = Math.ceil(litres / CAN_L);
-  return { cans, minutes: cans * (CAN_MIN + (2 * (site.tapM ?? 10)) / WALK_M_PER_MIN) };
+  return { cans: Math.ceil(litres / CAN_L), minutes: canMinutes(litres, site.tapM) };
+}
+
+/** Distance to tap or drain when it was not measured, m (common practice). */
+const USUAL_WALK_M = 10;
+
+/** Minutes of carrying an amount in cans over a distance, one way full and one way empty. */
+export function canMinutes(litres: number, metres = USUAL_WALK_M): number {
+  return Math.ceil(litres / CAN_L) * (CAN_MIN + (2 * metres) / WALK_M_PER_MIN);
 }
 
 /** The first fill: what of, how warm, how long. */

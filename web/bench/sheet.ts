@@ -43,6 +43,14 @@ export function useSheet(vessel: Ref<Vessel>, area: { width: Ref<number>; height
   });
 }
 
+/** Steps between marks of an axis, mm. */
+const STEPS = [50, 100, 200, 500, 1000];
+
+/** The smallest step whose marks stand at least so many pixels apart, mm. */
+export function stepFor(pxPerMm: number, apartPx = 24): number {
+  return STEPS.find((s) => s * pxPerMm >= apartPx) ?? STEPS[STEPS.length - 1];
+}
+
 /** Round distances for the marks of an axis, mm. */
 export function marks(lengthMm: number, every = lengthMm > 700 ? 100 : 50): number[] {
   return Array.from({ length: Math.floor(lengthMm / every) + 1 }, (_, i) => i * every);

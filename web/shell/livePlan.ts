@@ -5,6 +5,9 @@ import { packer } from '../workers/parcel';
 import type { FieldView, PlanView, PlanWorker } from '../workers/planWorker';
 import { today } from './days';
 
+/** A vessel that has not changed for so long is at rest. */
+const REST_MS = 150;
+
 /**
  * The plan of an option, computed in a worker and renewed as the document changes. While one is under way
  * only the newest wish waits, so that a drag never queues up.
@@ -18,6 +21,8 @@ export function useLivePlan(commission: Ref<Commission | undefined>, optionId: R
   const trouble = shallowRef<string>();
   let busy = false;
   let again = false;
+  let known: Commission['vessel'] | undefined;
+  let refining: ReturnType<typeof setTimeout> | undefined;
 
   async function renew(): Promise<void> {
     again = busy;
@@ -25,7 +30,13 @@ export function useLivePlan(commission: Ref<Commission | undefined>, optionId: R
     if (busy || !commission.value || !option) return;
     busy = true;
     try {
-      const answer = await remote.compute(pack(commission.value, option), today());
+      const { vessel } = commission.value;
+      // A vessel that has just changed is read roughly at once, and finely when it has come to rest.
+      const rough = known !== undefined && vessel !== known;
+      known = vessel;
+      const answer = await remote.compute(pack(commission.value, option), today(), rough);
+      clearTimeout(refining);
+      if (rough) refining = setTimeout(() => void renew(), REST_MS);
       if (answer.field) field.value = answer.field;
       plan.value = answer.plan;
       trouble.value = undefined;
@@ -37,6 +48,9 @@ export function useLivePlan(commission: Ref<Commission | undefined>, optionId: R
   }
 
   watch([commission, optionId], () => void renew(), { immediate: true });
-  onScopeDispose(() => worker.terminate());
+  onScopeDispose(() => {
+    clearTimeout(refining);
+    worker.terminate();
+  });
   return { plan, field, trouble };
 }

@@ -4,6 +4,7 @@ import { plan, type Plan } from '../../core/pipeline/plan';
 import { newMemo } from '../../core/survey/memo';
 import type { Survey } from '../../core/survey/survey';
 import type { BedField } from '../../core/substrate/bedField';
+import { usualCellMm } from '../../core/substrate/cells';
 import { unpacker, type Parcel } from './parcel';
 
 /** The height field as the drawing views need it. */
@@ -24,10 +25,15 @@ export interface Computed {
 
 const unpack = unpacker();
 const memo = newMemo();
+/** While an edge of the vessel is dragged the bed is read in larger cells; pieces are the same. */
+const roughMemo = { ...newMemo(), columns: memo.columns };
+const ROUGHER = 4;
 let sent: BedField | undefined;
 
-function compute(parcel: Parcel, today: Day): Computed {
-  const { survey, ...rest } = plan(unpack(parcel), { today, memo });
+function compute(parcel: Parcel, today: Day, rough = false): Computed {
+  const commission = unpack(parcel);
+  const cellMm = rough ? ROUGHER * usualCellMm(commission.vessel) : undefined;
+  const { survey, ...rest } = plan(commission, { today, cellMm, memo: rough ? roughMemo : memo });
   const { field, standing: _standing, ...figures } = survey;
   const answer: Computed = { plan: { ...rest, survey: figures } };
   if (field !== sent) {

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core';
-import { computed, defineAsyncComponent, ref, toRef, watch } from 'vue';
+import { computed, ref, toRef, watch } from 'vue';
 import type { Piece } from '../../../core/commission/schema';
 import FrontView from '../../bench/FrontView.vue';
 import PlanView from '../../bench/PlanView.vue';
 import SectionView from '../../bench/SectionView.vue';
-import { marks, useSheet } from '../../bench/sheet';
+import { marks, stepFor, useSheet } from '../../bench/sheet';
 import { useBenchEdit } from '../../bench/useBenchEdit';
 import { usePointerDrag } from '../../bench/usePointerDrag';
 import type { YardPiece } from '../../../core/catalogue/studio';
@@ -18,9 +18,8 @@ import BedHandles from './BedHandles.vue';
 import BenchTray from './BenchTray.vue';
 import FindingMarks from './FindingMarks.vue';
 import PieceInspector from './PieceInspector.vue';
+import SeatPanel from './SeatPanel.vue';
 import { pieceKey } from './pieceKeys';
-
-const SeatView = defineAsyncComponent(() => import('../../bench/SeatView.vue'));
 
 const commission = useCommission();
 const { plan, field } = useFrame();
@@ -37,10 +36,7 @@ const sheet = useSheet(vessel, { width, height });
 const cutMm = ref(
   option.value.bed.flatMap((l) => l.mounds ?? [])[0]?.at[0] ?? vessel.value.innerMm.length / 3,
 );
-/** The seat of the brief from which the perspective is drawn; the first one, when there are any. */
-const seatId = ref(commission.document?.brief.seats?.[0]?.id ?? '');
-const seat = computed(() => commission.document?.brief.seats?.find((s) => s.id === seatId.value));
-const tray = ref<'yard' | 'bed' | 'pieces'>('yard');
+const tray = ref<'yard' | 'bed' | 'pieces' | 'story'>('yard');
 const said = ref('');
 
 const ready = computed(() => plan.value && field.value && plan.value.survey.optionId === option.value.id);
@@ -145,7 +141,7 @@ const doc = toRef(commission, 'document');
           <text class="caption" y="-18">From the front</text>
           <g class="axis">
             <g
-              v-for="m in marks(vessel.innerMm.height)"
+              v-for="m in marks(vessel.innerMm.height, stepFor(sheet.k))"
               :key="m"
               :transform="`translate(0 ${sheet.front.h - m * sheet.k})`"
             >
@@ -231,7 +227,7 @@ const doc = toRef(commission, 'document');
           <FindingMarks :findings="plan!.findings" :option="option" :vessel="vessel" :k="sheet.k" />
           <g class="axis">
             <g
-              v-for="m in marks(vessel.innerMm.length)"
+              v-for="m in marks(vessel.innerMm.length, stepFor(sheet.k, 30))"
               :key="m"
               :transform="`translate(${m * sheet.k} ${sheet.plan.h})`"
             >
@@ -264,25 +260,13 @@ const doc = toRef(commission, 'document');
         class="seat"
         :style="{ left: `${sheet.seat.x}px`, top: `${sheet.seat.y - 42}px`, width: `${sheet.seat.w}px` }"
       >
-        <p class="caption seats">
-          From
-          <label
-            ><span class="sr">Seat</span>
-            <select v-model="seatId" data-test="seat">
-              <option value="">in front, a little left</option>
-              <option v-for="s in doc!.brief.seats ?? []" :key="s.id" :value="s.id">{{ s.name }}</option>
-            </select></label
-          >
-        </p>
-        <SeatView
+        <SeatPanel
           :vessel="vessel"
           :option="option"
           :materials="materials"
           :field="field!"
           :survey="plan!.survey"
           :size="sheet.seat.h"
-          :seat="seat"
-          :base-height-mm="doc?.site?.baseHeightMm"
         />
       </div>
       <p class="sr" aria-live="polite">{{ said }}</p>
@@ -327,13 +311,6 @@ const doc = toRef(commission, 'document');
   font: italic 15px var(--title);
   fill: var(--ink);
   margin: 0;
-}
-.seats select {
-  font: 400 12px var(--text);
-  color: var(--celadon);
-  background: none;
-  border: 0;
-  max-width: 150px;
 }
 .note {
   font: 400 12px var(--text);

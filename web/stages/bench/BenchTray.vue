@@ -4,9 +4,10 @@ import type { YardPiece } from '../../../core/catalogue/studio';
 import type { PlanView } from '../../workers/planWorker';
 import BedPanel from './BedPanel.vue';
 import PieceList from './PieceList.vue';
+import StoryPanel from './StoryPanel.vue';
 import YardPanel from './YardPanel.vue';
 
-type Tray = 'yard' | 'bed' | 'pieces';
+type Tray = 'yard' | 'bed' | 'pieces' | 'story';
 defineProps<{ option: Option; materials: Material[]; survey?: PlanView['survey'] }>();
 const tray = defineModel<Tray>('tray', { required: true });
 defineEmits<{ take: [piece: YardPiece]; dropPiece: [piece: YardPiece, x: number, y: number] }>();
@@ -14,6 +15,7 @@ const TABS: [Tray, string][] = [
   ['yard', 'Yard'],
   ['bed', 'Bed'],
   ['pieces', 'Pieces'],
+  ['story', 'Story'],
 ];
 </script>
 
@@ -41,6 +43,7 @@ const TABS: [Tray, string][] = [
         @drop-piece="(p, x, y) => $emit('dropPiece', p, x, y)"
       />
       <BedPanel v-else-if="tray === 'bed'" :option="option" :materials="materials" :survey="survey" />
+      <StoryPanel v-else-if="tray === 'story'" />
       <PieceList v-else :option="option" :materials="materials" :survey="survey" />
     </div>
   </section>
@@ -57,11 +60,11 @@ const TABS: [Tray, string][] = [
 .tabs {
   width: 96px;
   flex: none;
-  padding: 10px 0 0 18px;
+  padding: 6px 0 0 18px;
   display: flex;
   flex-direction: column;
   align-items: flex-start;
-  gap: 5px;
+  gap: 1px;
 }
 .tabs button {
   font: 500 17px var(--title);

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { clockOf } from '../../../core/build/buildPlan';
+import { ofFirstVisit } from '../../../core/pipeline/firstVisit';
+import { daylightOf } from '../../../core/care/light';
 import { useCommission } from '../../shell/commissionStore';
 import { daysAway, longDay, shortDay } from '../../shell/days';
 import { money, useFigures } from '../../shell/figures';
@@ -36,7 +38,7 @@ const follows = computed(() => {
     },
     {
       about: 'Light',
-      says: `${week.hours} h at ${Math.round(week.outputShare * 100)} % in week 1${doc.brief.daylight === 'window' ? ', an hour less for the window' : ''}; never more than 8 h in the first months.`,
+      says: `${week.hours} h at ${Math.round(week.outputShare * 100)} % in week 1${daylightOf(doc.brief) === 'window' ? ', an hour less for the window' : ''}; never more than 8 h in the first months.`,
     },
     {
       about: 'Gas',
@@ -55,9 +57,7 @@ const follows = computed(() => {
   ].filter((s) => s.says);
 });
 const findings = computed(
-  () =>
-    plan.value?.findings.filter((n) => (n.at.field ?? '').startsWith('brief') || n.id.startsWith('order.')) ??
-    [],
+  () => plan.value?.findings.filter((n) => ofFirstVisit(n) || n.id.startsWith('order.')) ?? [],
 );
 </script>
 
@@ -79,6 +79,10 @@ const findings = computed(
   border-left: 3px solid var(--celadon);
   padding-left: 20px;
   align-self: start;
+  position: sticky;
+  top: 10px;
+  max-height: calc(100vh - 84px);
+  overflow-y: auto;
 }
 dl {
   margin: 8px 0 20px;

@@ -26,7 +26,8 @@ const rows = computed(() =>
   stock.value.flatMap((entry, i) => {
     const s = speciesById(entry.species);
     if (!s) return [];
-    const against = (props.visit?.livestock.findings ?? []).filter((x) => x.says.includes(s.name));
+    const warmth = (props.visit?.livestock.findings ?? []).filter((x) => x.unit === '°C');
+    const against = warmth.filter((x) => x.says.includes(s.name));
     return [{ entry, i, s, outside: against.some((x) => x.severity !== 'note') }];
   }),
 );

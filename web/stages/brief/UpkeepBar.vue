@@ -33,9 +33,9 @@ const bars = computed(() =>
   <div class="upkeep" data-test="upkeep">
     <div v-for="b in bars" :key="b.week">
       <p>
-        Week {{ b.week }}: <b class="fig">{{ b.minutes }} min</b>
+        Week {{ b.week }}: <b class="fig">{{ b.minutes }} min</b>&ensp;
         <span v-if="promised !== undefined && b.minutes > promised" class="late">
-          {{ Math.round(b.minutes - promised) }} over</span
+          {{ Math.round(b.minutes - promised) }} over&ensp;</span
         >
         <span class="quiet"> {{ b.says }}</span>
       </p>

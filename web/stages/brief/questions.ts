@@ -77,7 +77,7 @@ export const TOPICS: readonly Topic[] = [
       {
         id: 'story',
         asks: 'What should it remind them of?',
-        why: 'It stands at the head of the bench while you draw.',
+        why: 'It stands with its pictures in the tray of the bench while you draw.',
         lines: 3,
       },
     ],

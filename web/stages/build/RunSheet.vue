@@ -20,8 +20,15 @@ const rows = computed(() =>
     <header>
       <h1>{{ commission.document?.title }}</h1>
       <p>
-        {{ [longDate(build.buildDay), commission.document?.brief.client?.place].filter(Boolean).join(', ') }}.
-        {{ build.crew.join(', ') }} from {{ build.startTime }}; water in by {{ clock(build.waterInMin) }},
+        {{
+          [
+            longDate(build.buildDay),
+            commission.document?.brief.client?.place,
+            commission.document?.brief.client?.contact,
+          ]
+            .filter(Boolean)
+            .join(', ')
+        }}. {{ build.crew.join(', ') }} from {{ build.startTime }}; water in by {{ clock(build.waterInMin) }},
         done at {{ clock(build.doneMin) }}.
       </p>
     </header>

@@ -42,9 +42,10 @@ const phone = computed(() => props.commission.studio?.phone);
       <div>
         <h1>Your tank, the first eight weeks</h1>
         <p>
-          Planted for you on {{ longDay(care.buildDay) }}. It is young: until {{ longDay(care.until) }} it
-          wants fresh water often and light sparingly. Each little tank below is a day; the blue is the water
-          to take out and replace.
+          Planted for you on {{ longDay(care.buildDay)
+          }}<template v-if="commission.brief.keeper">, in the care of {{ commission.brief.keeper }}</template
+          >. It is young: until {{ longDay(care.until) }} it wants fresh water often and light sparingly. Each
+          little tank below is a day; the blue is the water to take out and replace.
         </p>
       </div>
       <svg :width="PICTURE_W + 4" :height="commission.vessel.innerMm.height * k + 4" aria-hidden="true">

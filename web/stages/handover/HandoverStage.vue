@@ -38,7 +38,13 @@ const print = () => window.print();
 <template>
   <div v-if="plan && care && field" class="handover">
     <div class="desk">
-      <CareGuide :care="care" :commission="doc" :option="doc.options.find((o) => o.id === doc.chosen)!" :plan="plan" :field="field" />
+      <CareGuide
+        :care="care"
+        :commission="doc"
+        :option="doc.options.find((o) => o.id === doc.chosen)!"
+        :plan="plan"
+        :field="field"
+      />
     </div>
     <aside class="side screen-only">
       <div class="acts">

@@ -91,8 +91,11 @@ const print = () => window.print();
               :class="{ chosen: c.option.id === doc.chosen }"
             >
               <div class="title">
-                <b>{{ c.option.id.toUpperCase() }}</b
-                ><WordsField label="" :value="c.option.title" :apply="rename(c.option.id)" />
+                <b>{{ c.option.id.toUpperCase() }}</b><WordsField
+                  label=""
+                  :value="c.option.title"
+                  :apply="rename(c.option.id)"
+                />
               </div>
               <p class="acts screen-only">
                 <span v-if="c.option.id === doc.chosen" class="alive" data-test="chosen">chosen</span>

@@ -40,8 +40,9 @@ function remove(): void {
 }
 const size = (w: Waypoint) =>
   [
-    w.widthMm && `${f.fromMm(w.widthMm)} wide`,
-    w.depthMm && w.kind === 'lift' && `${f.fromMm(w.depthMm)} deep`,
+    w.widthMm && w.kind === 'lift' && w.depthMm
+      ? `${f.fromMm(w.widthMm)} × ${f.fromMm(w.depthMm)}`
+      : w.widthMm && `${f.fromMm(w.widthMm)} wide`,
     w.steps && `${w.steps} up`,
     w.loadKg && f.mass(w.loadKg),
   ].filter(Boolean);
@@ -63,8 +64,8 @@ const troubles = computed(() =>
   <section>
     <header>
       <h2>Into the room</h2>
-      <span class="quiet">{{ loads }}</span>
     </header>
+    <p class="quiet">{{ loads }}</p>
     <ol v-if="route.length" class="way">
       <li><span class="dot" /><b>Van</b></li>
       <li v-for="w in route" :key="w.id" :class="{ trouble: troubled.has(w.id), chosen: w.id === chosen }">
@@ -123,6 +124,15 @@ const troubles = computed(() =>
         :apply="(n) => set({ steps: n })"
       />
       <button class="act" @click="remove">Take away</button>
+    </div>
+    <div v-if="commission.document!.brief.co2" class="fields">
+      <FigureField
+        label="CO2 cylinder weighs"
+        kind="mass"
+        optional
+        :value="commission.document!.site?.cylinderKg"
+        :apply="(kg) => edit.site('cylinderKg', kg)"
+      />
     </div>
     <p class="adds">
       <button

@@ -6,7 +6,7 @@ import { openings, openingSize } from '../../../core/vessel/openings';
 import { chamberFloors } from '../../../core/vessel/display';
 import { polygonBounds } from '../../../core/geometry/polygon';
 import { planPaths, ringPath } from '../../bench/outline';
-import { marks } from '../../bench/sheet';
+import { marks, stepFor } from '../../bench/sheet';
 import { usePointerDrag } from '../../bench/usePointerDrag';
 import { useCommission } from '../../shell/commissionStore';
 import { useFigures } from '../../shell/figures';
@@ -82,7 +82,7 @@ function lineKey(event: KeyboardEvent): void {
 
 /** Litres beside the height, at each mark: what a fill or a change comes to. */
 const scale = computed(() =>
-  marks(inner.value.height).map((mm) => ({ mm, litres: litresToHeight(vessel.value, mm) })),
+  marks(inner.value.height, stepFor(k.value)).map((mm) => ({ mm, litres: litresToHeight(vessel.value, mm) })),
 );
 const lineWords = computed(() =>
   [`water line ${f.length(vessel.value.waterLineMm)}`, props.waterLineL && f.volume(props.waterLineL)]
@@ -98,6 +98,7 @@ const open = computed(() => {
       d: ringPath(ring, X, Y),
       x: X((left + right) / 2),
       y: Y((front + back) / 2),
+      wide: X(right - left) > 110,
       says: openingSize(ring)
         .map((mm) => f.fromMm(Math.round(mm)))
         .join(' × '),
@@ -155,7 +156,7 @@ const chambers = computed(() =>
         <path :d="`M-12 0 h6 M${W + 8} 0 h6`" />
         <text x="-16" y="4" text-anchor="end">{{ f.fromMm(m.mm) }}</text>
         <text :x="W + 18" y="4" data-test="litres-at">
-          {{ f.shown(m.litres, 'L', m.litres < 20 ? 1 : 0).text }}
+          {{ f.shown(m.litres, 'L', m.litres > 0 && m.litres < 20 ? 1 : 0).text }}
         </text>
       </g>
       <g
@@ -209,7 +210,7 @@ const chambers = computed(() =>
         <title>{{ t.title }}</title>
       </rect>
       <text v-for="(o, i) in open" :key="`t${i}`" :x="o.x" :y="o.y + 4" text-anchor="middle" class="quiet">
-        open {{ o.says }}
+        {{ o.wide ? `open ${o.says}` : o.says.split(' ')[0] }}
       </text>
       <text v-if="!open.length" :x="W / 2" :y="D / 2 + 4" text-anchor="middle" class="quiet">
         inside, front glass below

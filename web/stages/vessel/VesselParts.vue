@@ -44,7 +44,7 @@ const setFilm = (colour: string) =>
     colour === 'none' ? undefined : { sides: ['back'], ...v.value.background, colour },
   );
 const COLOURS = ['none', 'black', 'white', 'frosted', 'grey'];
-const SIDES = ['back', 'left', 'right'];
+const SIDES = ['back', 'left', 'right'] as const;
 const sized = (i: number, axis: number, mm: number) => {
   const sizeMm = [...v.value.fixed![i].sizeMm] as [number, number, number];
   sizeMm[axis] = mm;
@@ -85,6 +85,16 @@ const placed = (i: number, axis: number, mm: number) => {
         :items="COLOURS"
         :model-value="v.background?.colour ?? 'none'"
         @update:model-value="setFilm"
+      />
+      <v-select
+        v-if="v.background"
+        label="on the"
+        multiple
+        :items="SIDES"
+        :model-value="v.background.sides"
+        @update:model-value="
+          (sides) => sides.length && edit.vessel('background', { ...v.background!, sides })
+        "
       />
       <FigureField
         v-if="v.background"
