@@ -10,7 +10,7 @@ import { takeOff } from '../core/takeoff/takeOff';
 import { createCommission, listCommissions } from '../server/store/commissions';
 import { openStore } from '../server/store/store';
 import { exactBench } from './exact';
-import { largeScape, moved } from './scape';
+import { largeScape, moved, vesselScape } from './scape';
 
 interface Row {
   name: string;
@@ -67,6 +67,45 @@ async function surveyRows(): Promise<Row[]> {
   ];
 }
 
+/** Vessels: a bow-fronted one against the same as a box, and edits of a vessel with 30 pieces in it. */
+async function vesselRows(): Promise<Row[]> {
+  const [box, bow] = [vesselScape('box'), vesselScape('bow')];
+  // In turn, so that both meet the same machine.
+  const shapes = { box: [] as number[], bow: [] as number[] };
+  for (let i = 0; i < 24; i++)
+    for (const [name, scape] of Object.entries({ box, bow }) as ['box' | 'bow', typeof box][]) {
+      const from = performance.now();
+      survey(scape);
+      if (i >= 4) shapes[name].push(performance.now() - from);
+    }
+  const median = (times: number[]) => times.sort((a, b) => a - b)[times.length >> 1];
+  const [boxMs, bowMs] = [median(shapes.box), median(shapes.bow)];
+  const edited = async (name: string, edit: (run: number) => Partial<typeof bow.vessel>, cellMm?: number) => {
+    const memo = newMemo();
+    plan(bow, { memo, cellMm });
+    return timed(
+      name,
+      40,
+      (run) => plan({ ...bow, vessel: { ...bow.vessel, ...edit(run) } }, { memo, cellMm }),
+      10,
+    );
+  };
+  const longer = (run: number) => ({ innerMm: { ...bow.vessel.innerMm, length: 1_500 + run } });
+  return [
+    {
+      name: 'survey.box',
+      medianMs: Math.round(boxMs * 100) / 100,
+      runs: 20,
+      ratio: Math.round((bowMs / boxMs) * 100) / 100,
+      against: 'survey.bow',
+    },
+    { name: 'survey.bow', medianMs: Math.round(bowMs * 100) / 100, runs: 20 },
+    await edited('vessel.line', (run) => ({ waterLineMm: 480 + (run % 60) })),
+    await edited('vessel.length.rough', longer, 20),
+    await edited('vessel.length', longer),
+  ];
+}
+
 async function listRow(): Promise<Row> {
   const folder = await mkdtemp(join(tmpdir(), 'utsuwa-bench-'));
   const store = await openStore(folder);
@@ -90,7 +129,7 @@ async function firstScreenKb(): Promise<number | undefined> {
   return Math.round(sizes.reduce((a, b) => a + b, 0) / 1024);
 }
 
-const rows = [...(await surveyRows()), await listRow()];
+const rows = [...(await surveyRows()), ...(await vesselRows()), await listRow()];
 if (process.argv.includes('--json')) console.log(JSON.stringify(rows, null, 2));
 else {
   console.table(Object.fromEntries(rows.map(({ name, ...rest }) => [name, rest])));

@@ -112,3 +112,25 @@ export function moved(commission: Commission, piece: number, at: [number, number
   const pieces = option.pieces.map((p, i) => (i === piece ? { ...p, at } : p));
   return { ...commission, options: [{ ...option, pieces }] };
 }
+
+/** A vessel of 1500 × 600 × 600 mm, as a box or bow-fronted by 100 mm, with 30 stones in it. */
+export function vesselScape(kind: 'box' | 'bow'): Commission {
+  const scape = largeScape();
+  const [option] = scape.options;
+  const pieces = Array.from({ length: 30 }, (_, i): Piece => {
+    const { id, ...rest } = option.pieces[i % option.pieces.length];
+    const at: [number, number] = [120 + (i % 10) * 135, 190 + Math.floor(i / 10) * 130];
+    return { ...rest, id: i < option.pieces.length ? id : `${id}.2`, at };
+  });
+  return {
+    ...scape,
+    vessel: {
+      kind,
+      ...(kind === 'bow' ? { bowMm: 100 } : {}),
+      innerMm: { length: 1_500, width: 600, height: 600 },
+      glassMm: 12,
+      waterLineMm: 550,
+    },
+    options: [{ ...option, pieces }],
+  };
+}

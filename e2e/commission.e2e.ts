@@ -2,213 +2,181 @@ import { mkdtemp, readFile, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
-import type { Browser, Page } from 'puppeteer-core';
-import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import { openBrowser } from './browser';
+import type { Page } from 'puppeteer-core';
+import { describe, expect, it } from 'vitest';
+import { withDemo } from './harness';
 import { figure, onPage } from './page';
-import { demoServer, type DemoServer } from './server';
 
-let server: DemoServer;
-let browser: Browser;
-let page: Page;
-let at: ReturnType<typeof onPage>;
-const wrong: string[] = [];
-
-beforeAll(async () => {
-  [server, browser] = await Promise.all([demoServer(), openBrowser()]);
-});
-afterAll(async () => {
-  await browser?.close();
-  await server?.stop();
-});
-beforeEach(async () => {
-  page = await watched(await browser.createBrowserContext().then((c) => c.newPage()));
-  at = onPage(page, server.url);
-});
-afterEach(async () => {
-  await page.browserContext().close();
-  expect(wrong.splice(0)).toEqual([]);
-});
-
-/** A page whose errors fail the test. */
-async function watched(p: Page): Promise<Page> {
-  p.on('pageerror', (error) => wrong.push(String(error)));
-  p.on('console', (message) => {
-    // The browser itself reports answers that the interface expects and handles.
-    if (message.type() === 'error' && !message.text().startsWith('Failed to load resource'))
-      wrong.push(message.text());
-  });
-  return p;
-}
-
+const b = withDemo();
 const tally = (row: string) => `[data-row="${row}"]`;
-const saved = () => at.until('[data-test="save-state"]', (w) => w.startsWith('saved'));
+const saved = () => b.saved();
 const plugged = '[data-test="findings"]';
 
 describe('a commission, from the list to the care guide', () => {
   it('is found by search and opened on the bench, sound', async () => {
-    await at.open('/');
-    await at.type('.search', 'orchard');
-    await at.until('ul', (w) => w.includes('Orchard Lane') && !w.includes('Quillet'));
-    await at.clickText('ul', 'Orchard Lane practice');
-    expect(await at.until(tally('soil-granules'), (w) => figure(w) > 20)).toMatch(
+    await b.at.open('/');
+    await b.at.type('.search', 'orchard');
+    await b.at.until('ul', (w) => w.includes('Orchard Lane') && !w.includes('Quillet'));
+    await b.at.clickText('ul', 'Orchard Lane practice');
+    expect(await b.at.until(tally('soil-granules'), (w) => figure(w) > 20)).toMatch(
       /Soil\s*31\.\d L\s*4 × 9 L bag/,
     );
-    expect(await at.words(plugged)).toMatch(/Nothing measured lies outside its limit/);
+    expect(await b.at.words(plugged)).toMatch(/Nothing measured lies outside its limit/);
   });
 
   it('changes soil and findings while a stone is dragged, and undo brings it back', async () => {
-    await at.open('/c/demo-valley/bench');
-    const before = await at.until(tally('soil-granules'), (w) => figure(w) > 20);
+    await b.at.open('/c/demo-valley/bench');
+    const before = await b.at.until(tally('soil-granules'), (w) => figure(w) > 20);
     // Deeper into the bed: the soil moves before the button is let go.
-    await at.drag('[data-piece="S-14"]', 0, 22, async () => {
-      await at.until(tally('soil-granules'), (w) => figure(w) < figure(before));
+    await b.at.drag('[data-piece="S-14"]', 0, 22, async () => {
+      await b.at.until(tally('soil-granules'), (w) => figure(w) < figure(before));
     });
     // Towards the front glass: so do the findings.
-    await at.drag('[data-plan-piece="S-33"]', 10, 80, async () => {
-      await at.until(plugged, (w) => w.includes('S-33'));
+    await b.at.drag('[data-plan-piece="S-33"]', 10, 80, async () => {
+      await b.at.until(plugged, (w) => w.includes('S-33'));
     });
-    expect(await at.words('[data-finding="piece.glass"]')).toMatch(
+    expect(await b.at.words('[data-finding="piece.glass"]')).toMatch(
       /S-33 (leaves \d+ mm to the front pane|goes \d+ mm through the glass)/,
     );
     await saved();
     for (let step = 0; step < 2; step++) {
-      await page.keyboard.down('Control');
-      await page.keyboard.press('z');
-      await page.keyboard.up('Control');
+      await b.page.keyboard.down('Control');
+      await b.page.keyboard.press('z');
+      await b.page.keyboard.up('Control');
     }
-    await at.until(plugged, (w) => w.includes('Nothing measured'));
-    expect(await at.until(tally('soil-granules'), (w) => w === before)).toBe(before);
+    await b.at.until(plugged, (w) => w.includes('Nothing measured'));
+    expect(await b.at.until(tally('soil-granules'), (w) => w === before)).toBe(before);
   });
 
   it('is worked by keyboard alone: nudged, turned, buried, taken off', async () => {
-    await at.open('/c/demo-cube/bench');
-    await page.waitForSelector('[data-piece="S-44"]');
-    await at.focus('[data-piece="S-44"]');
+    await b.at.open('/c/demo-cube/bench');
+    await b.page.waitForSelector('[data-piece="S-44"]');
+    await b.at.focus('[data-piece="S-44"]');
     const left = '[data-test="inspector"] input';
     const value = () =>
-      page.$$eval(left, (list) => list.slice(0, 4).map((el) => (el as HTMLInputElement).value));
+      b.page.$$eval(left, (list) => list.slice(0, 4).map((el) => (el as HTMLInputElement).value));
     expect(await value()).toEqual(['150', '92', '15', '10']);
-    await page.keyboard.press('ArrowRight');
-    await page.keyboard.down('Shift');
-    await page.keyboard.press('ArrowLeft');
-    await page.keyboard.up('Shift');
-    await page.keyboard.press(']');
-    await page.keyboard.press('ArrowDown');
+    await b.page.keyboard.press('ArrowRight');
+    await b.page.keyboard.down('Shift');
+    await b.page.keyboard.press('ArrowLeft');
+    await b.page.keyboard.up('Shift');
+    await b.page.keyboard.press(']');
+    await b.page.keyboard.press('ArrowDown');
     expect(await value()).toEqual(['135', '92', '20', '15']);
-    await page.keyboard.press('Delete');
-    await page.waitForFunction(() => !document.querySelector('[data-piece="S-44"]'));
-    await page.click('[aria-label="Undo"]');
-    await page.waitForSelector('[data-piece="S-44"]');
+    await b.page.keyboard.press('Delete');
+    await b.page.waitForFunction(() => !document.querySelector('[data-piece="S-44"]'));
+    await b.page.click('[aria-label="Undo"]');
+    await b.page.waitForSelector('[data-piece="S-44"]');
     await saved();
   });
 
   it('changes the slope by a handle and by a typed value; a bad value stays and is explained', async () => {
-    await at.open('/c/demo-cube/bench');
-    const before = figure(await at.until(tally('soil-granules'), (w) => figure(w) > 1));
-    await at.drag('[data-grip="back"]', 0, -50);
-    const raised = figure(await at.until(tally('soil-granules'), (w) => figure(w) > before + 0.2));
-    await page.click('[data-tray="bed"]');
-    await at.type('[data-test="ramp-back"]', '72');
-    await at.until(tally('soil-granules'), (w) => figure(w) < raised);
-    await at.type('[data-test="ramp-back"]', '-4');
-    expect(await at.until('[data-test="ramp-back"]', (w) => w.includes('is -4'))).toMatch(
+    await b.at.open('/c/demo-cube/bench');
+    const before = figure(await b.at.until(tally('soil-granules'), (w) => figure(w) > 1));
+    await b.at.drag('[data-grip="back"]', 0, -50);
+    const raised = figure(await b.at.until(tally('soil-granules'), (w) => figure(w) > before + 0.2));
+    await b.page.click('[data-tray="bed"]');
+    await b.at.type('[data-test="ramp-back"]', '72');
+    await b.at.until(tally('soil-granules'), (w) => figure(w) < raised);
+    await b.at.type('[data-test="ramp-back"]', '-4');
+    expect(await b.at.until('[data-test="ramp-back"]', (w) => w.includes('is -4'))).toMatch(
       /must be at least 0/,
     );
-    expect(await page.$eval('[data-test="ramp-back"] input', (el) => (el as HTMLInputElement).value)).toBe(
+    expect(await b.page.$eval('[data-test="ramp-back"] input', (el) => (el as HTMLInputElement).value)).toBe(
       '-4',
     );
     await saved();
   });
 
   it('draws the section where its line is dragged', async () => {
-    await at.open('/c/demo-valley/bench');
-    await page.waitForSelector('[data-test="cutline"]');
-    const says = () => page.$eval('.sheet', (el) => /(\d+) mm from the left/.exec(el.textContent ?? '')?.[1]);
+    await b.at.open('/c/demo-valley/bench');
+    await b.page.waitForSelector('[data-test="cutline"]');
+    const says = () =>
+      b.page.$eval('.sheet', (el) => /(\d+) mm from the left/.exec(el.textContent ?? '')?.[1]);
     const before = Number(await says());
-    await at.drag('[data-test="cutline"]', 120, 0);
+    await b.at.drag('[data-test="cutline"]', 120, 0);
     expect(Number(await says())).toBeGreaterThan(before + 100);
-    await at.focus('[data-test="cutline"]');
-    await page.keyboard.press('ArrowLeft');
-    expect(await page.$eval('[data-test="cutline"]', (el) => el.getAttribute('aria-valuenow'))).toBe(
+    await b.at.focus('[data-test="cutline"]');
+    await b.page.keyboard.press('ArrowLeft');
+    expect(await b.page.$eval('[data-test="cutline"]', (el) => el.getAttribute('aria-valuenow'))).toBe(
       await says(),
     );
   });
 
   it('takes a piece from the yard, and paints a plant on the plan', async () => {
-    await at.open('/c/demo-cube/bench');
-    await page.waitForSelector('[data-yard="S-47"]');
-    await at.dragTo('[data-yard="S-47"]', '[data-test="plan"]');
-    await page.waitForSelector('[data-piece="S-47"]');
-    await page.click('[aria-label="Undo"]');
-    await page.waitForFunction(() => !document.querySelector('[data-piece="S-47"]'));
-    await at.open('/c/demo-cube/planting');
-    await page.waitForSelector('[data-plant="cryptocoryne-parva"]');
-    await page.click('[data-plant="cryptocoryne-parva"]');
-    const box = (await (await page.waitForSelector('[data-region="P-1"]'))!.boundingBox())!;
+    await b.at.open('/c/demo-cube/bench');
+    await b.page.waitForSelector('[data-yard="S-47"]');
+    await b.at.dragTo('[data-yard="S-47"]', '[data-test="plan"]');
+    await b.page.waitForSelector('[data-piece="S-47"]');
+    await b.page.click('[aria-label="Undo"]');
+    await b.page.waitForFunction(() => !document.querySelector('[data-piece="S-47"]'));
+    await b.at.open('/c/demo-cube/planting');
+    await b.page.waitForSelector('[data-plant="cryptocoryne-parva"]');
+    await b.page.click('[data-plant="cryptocoryne-parva"]');
+    const box = (await (await b.page.waitForSelector('[data-region="P-1"]'))!.boundingBox())!;
     for (const [fx, fy] of [
       [0.6, 0.6],
       [0.9, 0.6],
       [0.9, 0.9],
     ])
-      await page.mouse.click(box.x + fx * box.width, box.y + fy * box.height);
-    await page.keyboard.press('Enter');
+      await b.page.mouse.click(box.x + fx * box.width, box.y + fy * box.height);
+    await b.page.keyboard.press('Enter');
     expect(
-      figure(await at.until('[data-test="planting-card"] p', (w) => w.includes('plug'))),
+      figure(await b.at.until('[data-test="planting-card"] p', (w) => w.includes('plug'))),
     ).toBeGreaterThan(0);
     // Moss is counted, not painted.
-    await page.click('[data-plant="taxiphyllum-barbieri"]');
-    await at.until('[data-test="planting-card"]', (w) => w.includes('6 plugs'));
+    await b.page.click('[data-plant="taxiphyllum-barbieri"]');
+    await b.at.until('[data-test="planting-card"]', (w) => w.includes('6 plugs'));
     await saved();
-    await at.open('/c/demo-cube/take-off');
-    await at.until('[data-line="taxiphyllum-barbieri"]', (w) => w.includes('1 box'));
-    await at.until('[data-line="cryptocoryne-parva"]', (w) => w.includes('pot'));
+    await b.at.open('/c/demo-cube/take-off');
+    await b.at.until('[data-line="taxiphyllum-barbieri"]', (w) => w.includes('1 box'));
+    await b.at.until('[data-line="cryptocoryne-parva"]', (w) => w.includes('pot'));
     await saved();
   });
 
   it('opens a working in place, and shows US units everywhere', async () => {
-    await at.open('/c/demo-valley/take-off');
-    await page.waitForSelector('[data-line="soil-granules"]');
-    await page.click('[data-line="soil-granules"] button');
-    const words = await at.words('[data-test="workings"]');
+    await b.at.open('/c/demo-valley/take-off');
+    await b.page.waitForSelector('[data-line="soil-granules"]');
+    await b.page.click('[data-line="soil-granules"] button');
+    const words = await b.at.words('[data-test="workings"]');
     expect(words).toMatch(/under the drawn surface/);
     expect(words).toMatch(/settles 7 % on flooding/);
     expect(words).toMatch(/4 × 9 L bag/);
-    await page.click('[aria-label="Units"]');
-    await at.until('[data-line="soil-granules"]', (w) => w.includes('US gal'));
-    expect(await at.words('[data-test="tally"]')).toMatch(/lb/);
-    await page.click('[aria-label="Units"]');
+    await b.page.click('[aria-label="Units"]');
+    await b.at.until('[data-line="soil-granules"]', (w) => w.includes('US gal'));
+    expect(await b.at.words('[data-test="tally"]')).toMatch(/lb/);
+    await b.page.click('[aria-label="Units"]');
   });
 
   it('sends an order and gets a confirmation back', async () => {
-    await at.open('/c/demo-valley/order');
-    await page.waitForSelector('[data-supplier="glasshouse-nine"] button');
-    await page.click('[data-supplier="glasshouse-nine"] button');
-    const state = await at.until(
+    await b.at.open('/c/demo-valley/order');
+    await b.page.waitForSelector('[data-supplier="glasshouse-nine"] button');
+    await b.page.click('[data-supplier="glasshouse-nine"] button');
+    const state = await b.at.until(
       '[data-supplier="glasshouse-nine"] [data-test="order-state"]',
       (w) => /Confirmed|Refused|Not confirmed/.test(w),
       30_000,
     );
     expect(state).toMatch(/Confirmed (in part )?as GL-\d+, delivered \w+ \d+ \w+, £\d+/);
-    await at.open('/c/demo-valley/order');
-    expect(await at.words('[data-supplier="glasshouse-nine"] [data-test="order-state"]')).toBe(state);
+    await b.at.open('/c/demo-valley/order');
+    expect(await b.at.words('[data-supplier="glasshouse-nine"] [data-test="order-state"]')).toBe(state);
   });
 
   it('prints the run sheet as a list', async () => {
-    await at.open('/c/demo-valley/build');
-    await page.waitForSelector('[data-task="fill"]');
-    await page.click('[data-test="run-sheet"]');
-    const words = await at.words('[data-test="sheet-list"]');
+    await b.at.open('/c/demo-valley/build');
+    await b.page.waitForSelector('[data-task="fill"]');
+    await b.page.click('[data-test="run-sheet"]');
+    const words = await b.at.words('[data-test="sheet-list"]');
     expect(words).toMatch(/08:30–08:50/);
     expect(words).toMatch(/residual-current device/);
-    expect(await pdfText(page)).toMatch(/Fill, slowly/);
+    expect(await pdfText(b.page)).toMatch(/Fill, slowly/);
   });
 
   it('prints the care guide with its dates', async () => {
-    await at.open('/c/demo-valley/handover');
-    await page.waitForSelector('[data-test="care-guide"] .calendar');
-    const { document } = await (await fetch(`${server.url}/api/commissions/demo-valley`)).json();
-    const text = await pdfText(page);
+    await b.at.open('/c/demo-valley/handover');
+    await b.page.waitForSelector('[data-test="care-guide"] .calendar');
+    const { document } = await (await fetch(`${b.server.url}/api/commissions/demo-valley`)).json();
+    const text = await pdfText(b.page);
     expect(text).toContain('Your tank, the first eight weeks');
     const day = new Date(`${document.brief.buildDay}T12:00:00`);
     const long = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long' });
@@ -220,54 +188,54 @@ describe('a commission, from the list to the care guide', () => {
   });
 
   it('takes a note, and everything is as it was left after a reload and a restart', async () => {
-    await at.open('/c/demo-cliff/log');
-    await at.type('[data-test="note"]', 'Client asks for shrimps in spring.');
-    await page.click('[data-test="add-note"]');
-    await at.until('ol', (w) => w.includes('shrimps in spring'));
+    await b.at.open('/c/demo-cliff/log');
+    await b.at.type('[data-test="note"]', 'Client asks for shrimps in spring.');
+    await b.page.click('[data-test="add-note"]');
+    await b.at.until('ol', (w) => w.includes('shrimps in spring'));
     await saved();
-    await server.restart();
-    await page.reload();
-    await at.until('ol', (w) => w.includes('shrimps in spring'));
+    await b.server.restart();
+    await b.page.reload();
+    await b.at.until('ol', (w) => w.includes('shrimps in spring'));
     // Undo goes on over a reload within the day.
-    await page.click('[aria-label="Undo"]');
-    await at.until('ol', (w) => !w.includes('shrimps in spring'));
+    await b.page.click('[aria-label="Undo"]');
+    await b.at.until('ol', (w) => !w.includes('shrimps in spring'));
     await saved();
   });
 
   it('keeps what is typed while the server is away, and saves it when it is back', async () => {
-    await at.open('/c/demo-cliff/brief');
-    await page.waitForSelector('[data-test="title"] input');
-    await page.setRequestInterception(true);
+    await b.at.open('/c/demo-cliff/brief');
+    await b.page.waitForSelector('[data-test="title"] input');
+    await b.page.setRequestInterception(true);
     let away = true;
-    page.on('request', (r) => void (away && r.method() === 'PUT' ? r.abort() : r.continue()));
-    await at.type('[data-test="title"]', 'Quillet gallery, kept');
-    await at.until('[data-test="save-state"]', (w) => w.includes('server away'));
-    await page.reload();
-    await page.waitForFunction(() =>
+    b.page.on('request', (r) => void (away && r.method() === 'PUT' ? r.abort() : r.continue()));
+    await b.at.type('[data-test="title"]', 'Quillet gallery, kept');
+    await b.at.until('[data-test="save-state"]', (w) => w.includes('server away'));
+    await b.page.reload();
+    await b.page.waitForFunction(() =>
       document.querySelector('h2')?.textContent?.includes('Quillet gallery, kept'),
     );
     away = false;
     await saved();
-    const { document } = await (await fetch(`${server.url}/api/commissions/demo-cliff`)).json();
+    const { document } = await (await fetch(`${b.server.url}/api/commissions/demo-cliff`)).json();
     expect(document.title).toBe('Quillet gallery, kept');
   });
 
   it('lets two tabs race and loses neither version', async () => {
-    const other = await watched(await page.browserContext().newPage());
-    const there = onPage(other, server.url);
-    await at.open('/c/demo-cube/brief');
+    const other = b.watched(await b.page.browserContext().newPage());
+    const there = onPage(other, b.server.url);
+    await b.at.open('/c/demo-cube/brief');
     await there.open('/c/demo-cube/brief');
     await other.waitForSelector('[data-test="title"] input');
     await there.type('[data-test="title"]', 'From the second tab');
     await there.until('[data-test="save-state"]', (w) => w.startsWith('saved'));
-    await page.bringToFront();
-    await at.type('[data-test="title"]', 'From the first tab');
-    await page.waitForSelector('[data-test="keep-theirs"]');
-    await at.press('[data-test="keep-theirs"]');
-    await at.until('.head h2', (w) => w === 'From the second tab');
-    await page.waitForSelector('[data-test="keep-theirs"]', { hidden: true });
-    await page.click('[aria-label="Undo"]');
-    await at.until('.head h2', (w) => w === 'From the first tab');
+    await b.page.bringToFront();
+    await b.at.type('[data-test="title"]', 'From the first tab');
+    await b.page.waitForSelector('[data-test="keep-theirs"]');
+    await b.at.press('[data-test="keep-theirs"]');
+    await b.at.until('.head h2', (w) => w === 'From the second tab');
+    await b.page.waitForSelector('[data-test="keep-theirs"]', { hidden: true });
+    await b.page.click('[aria-label="Undo"]');
+    await b.at.until('.head h2', (w) => w === 'From the first tab');
     await saved();
   });
 
@@ -275,33 +243,33 @@ describe('a commission, from the list to the care guide', () => {
     const folder = await mkdtemp(join(tmpdir(), 'utsuwa-import-'));
     const good = await readFile(new URL('../demo/level-cube.json', import.meta.url), 'utf8');
     await writeFile(join(folder, 'bad.json'), good.replace('"height": 300', '"height": -300'));
-    await at.open('/');
-    const input = (await page.waitForSelector('input[type="file"]')) as unknown as {
+    await b.at.open('/');
+    const input = (await b.page.waitForSelector('input[type="file"]')) as unknown as {
       uploadFile(path: string): Promise<void>;
     };
     await input.uploadFile(join(folder, 'bad.json'));
-    expect(await at.words('.fault')).toMatch(/vessel\.innerMm\.height: is -300, must be at least 20/);
+    expect(await b.at.words('.fault')).toMatch(/vessel\.innerMm\.height: is -300, must be at least 20/);
     await input.uploadFile(new URL('../demo/level-cube.json', import.meta.url).pathname);
-    await at.until(tally('soil-granules'), (w) => w.includes('3.6 L'));
-    await at.open('/');
-    await page.waitForSelector('[aria-label="Remove Level cube"]');
-    await page.click('[aria-label="Remove Level cube"]');
-    await at.clickText('[role="status"]', 'Bring it back');
-    await page.waitForSelector('[aria-label="Remove Level cube"]');
+    await b.at.until(tally('soil-granules'), (w) => w.includes('3.6 L'));
+    await b.at.open('/');
+    await b.page.waitForSelector('[aria-label="Remove Level cube"]');
+    await b.page.click('[aria-label="Remove Level cube"]');
+    await b.at.clickText('[role="status"]', 'Bring it back');
+    await b.page.waitForSelector('[aria-label="Remove Level cube"]');
     await rm(folder, { recursive: true });
   });
 
   it('finds commands and commissions in the palette', async () => {
-    await at.open('/c/demo-valley/brief');
-    await page.waitForSelector('[data-test="title"]');
-    await page.keyboard.down('Control');
-    await page.keyboard.press('k');
-    await page.keyboard.up('Control');
-    await page.waitForSelector('input[aria-label="Find or do"]');
-    await page.keyboard.type('take-off');
-    await page.keyboard.press('Enter');
-    await page.waitForSelector('[data-line="soil-granules"]');
-    expect(page.url()).toMatch(/\/c\/demo-valley\/take-off$/);
+    await b.at.open('/c/demo-valley/brief');
+    await b.page.waitForSelector('[data-test="title"]');
+    await b.page.keyboard.down('Control');
+    await b.page.keyboard.press('k');
+    await b.page.keyboard.up('Control');
+    await b.page.waitForSelector('input[aria-label="Find or do"]');
+    await b.page.keyboard.type('take-off');
+    await b.page.keyboard.press('Enter');
+    await b.page.waitForSelector('[data-line="soil-granules"]');
+    expect(b.page.url()).toMatch(/\/c\/demo-valley\/take-off$/);
   });
 });
 

@@ -23,7 +23,38 @@ const click = (selector: string) => async (page: Page) => {
 const SHOTS: Shot[] = [
   { name: 'commissions', path: '/' },
   { name: 'brief', path: `${valley}/brief` },
-  { name: 'vessel', path: `${valley}/vessel` },
+  { name: 'vessel', path: '/c/demo-desk/vessel' },
+  {
+    name: 'first-visit',
+    path: '/c/demo-desk/brief',
+    before: async (page) => {
+      await page.waitForSelector('[data-test="upkeep"]');
+      await page.$eval('.workbench', (el) => el.scrollTo(0, 830));
+    },
+  },
+  {
+    name: 'site',
+    path: '/c/demo-wall/vessel',
+    before: async (page) => {
+      await page.waitForSelector('[data-test="recipe"]', { timeout: 30_000 });
+      await page.$eval('.workbench', (el) => el.scrollTo(0, 560));
+    },
+  },
+  {
+    name: 'options',
+    path: `${valley}/options`,
+    before: async (page) => {
+      await page.waitForSelector('[data-option="b"] svg', { timeout: 30_000 });
+    },
+  },
+  {
+    name: 'bench-bow',
+    path: '/c/demo-desk/bench',
+    before: async (page) => {
+      await page.waitForSelector('canvas[aria-label*="from desk chair"]', { timeout: 30_000 });
+    },
+  },
+  { name: 'visit-sheet', path: '/c/demo-desk/visit-sheet' },
   {
     name: 'bench',
     path: `${valley}/bench`,

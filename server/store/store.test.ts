@@ -50,7 +50,10 @@ describe('the store', () => {
       expect((await listCommissions(store, {})).map((c) => c.id).sort()).toEqual([
         'demo-cliff',
         'demo-cube',
+        'demo-desk',
+        'demo-rescape',
         'demo-valley',
+        'demo-wall',
       ]);
       const studio = await readStudio(store);
       expect(studio.name).toBe('Fenwick Row Planted Interiors');

@@ -82,4 +82,18 @@ describe('a typed figure', () => {
     await nextTick();
     expect(apply).toHaveBeenCalledWith(130);
   });
+
+  it('asks when a temperature was read on the other scale, and keeps what was typed', async () => {
+    show({ kind: 'temperature', value: 24 });
+    await field.type('input', '75');
+    expect(apply).not.toHaveBeenCalled();
+    expect(field.words()).toContain('is 75 °C: is that °F? Then it is 23.9 °C');
+    expect(value()).toBe('75');
+    await field.type('input', '23.9');
+    expect(apply).toHaveBeenCalledWith(23.9);
+    usePreferences().units = 'us';
+    await nextTick();
+    await field.type('input', '24');
+    expect(field.words()).toContain('is 24 °F: is that °C? Then it is 75.2 °F');
+  });
 });

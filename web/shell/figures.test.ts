@@ -21,6 +21,38 @@ describe('figures', () => {
     expect(f.fromMm(25.4)).toBe(1);
   });
 
+  it('turn joined figures and temperatures in a sentence', () => {
+    const f = useFigures();
+    usePreferences().units = 'us';
+    expect(f.words('the widest is 254 × 508 mm, 20 to 25 °C for all')).toBe(
+      'the widest is 10.00 × 20.00 in, 68 to 77 °F for all',
+    );
+  });
+
+  it('tell gallons apart, and say hardness in three ways', () => {
+    const f = useFigures();
+    usePreferences().units = 'metric';
+    usePreferences().gallons = 'imperial';
+    expect(f.volume(4.54609, 2)).toBe('1.00 imp gal');
+    expect(f.toL(10)).toBeCloseTo(45.4609, 9);
+    usePreferences().gallons = 'as-units';
+    expect([f.hardness(10), f.toDegrees(10)]).toEqual(['10.0 °d', 10]);
+    usePreferences().hardness = 'ppm';
+    expect(f.hardness(10)).toBe('178 mg/L CaCO3');
+    expect(f.toDegrees(f.fromDegrees(7))).toBeCloseTo(7, 2);
+    usePreferences().hardness = 'mmol';
+    expect(f.hardness(10)).toBe('1.78 mmol/L');
+    usePreferences().hardness = 'degree';
+  });
+
+  it('show temperatures on the reader’s scale', () => {
+    const f = useFigures();
+    usePreferences().units = 'metric';
+    expect(f.temperature(24)).toBe('24.0 °C');
+    usePreferences().units = 'us';
+    expect([f.temperature(25), f.toC(77)]).toEqual(['77.0 °F', 25]);
+  });
+
   it('say one plug and two plugs, and money with its currency', () => {
     const f = useFigures();
     usePreferences().units = 'metric';

@@ -45,6 +45,9 @@ const US: Record<string, { unit: string; per: number; places?: number }> = {
   'L/min': { unit: 'gal/min', per: L_PER_US_GALLON },
 };
 
+/** A figure with its unit in a sentence, and those joined to it: `440 × 520 mm`, `23 to 28 °C`. */
+const METRIC = /((?:-?\d+(?:\.\d+)?(?: × | to ))*)(-?\d+(?:\.\d+)?) (mm|kgf|kg|mL|L|°C)(?![\w/])/g;
+
 /** Units of hardness, and what one degree is in each. */
 const HARDNESS = {
   degree: { unit: '°d', per: 1, places: 1 },
@@ -81,10 +84,16 @@ export function useFigures() {
   /** A sentence of the computation, which speaks metric, with its figures in the reader's units. */
   const words = (sentence: string) =>
     us.value
-      ? sentence.replace(/(-?\d+(?:\.\d+)?) (mm|kgf|kg|mL|L)(?![\w/])/g, (_, value: string, unit: string) =>
-          said(Number(value), unit),
+      ? sentence.replace(METRIC, (_, before: string, value: string, unit: string) =>
+          inUs(before, value, unit),
         )
       : sentence;
+  function inUs(before: string, value: string, unit: string): string {
+    const one = (text: string) =>
+      unit === '°C' ? decimal(fahrenheitFromCelsius(Number(text)), 0) : shown(Number(text), unit).text;
+    const name = unit === '°C' ? '°F' : shown(Number(value), unit).unit;
+    return `${before.replace(/-?\d+(?:\.\d+)?/g, one)}${one(value)} ${name}`;
+  }
   return {
     us,
     shown,

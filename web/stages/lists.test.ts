@@ -2,6 +2,7 @@
 import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { dayPlus } from '../../core/calendar/day';
+import { visit } from '../../core/visit/visit';
 import { survey } from '../../core/survey/survey';
 import { example } from '../../core/testing/scape';
 import { PLANTS } from '../../demo/catalogue/plants';
@@ -123,7 +124,9 @@ describe('the list of plants', () => {
 
 describe('the load on the floor', () => {
   it('stands part by part beside what homes are designed for, and never judges', () => {
-    const words = mount(FloorLoad, { survey: survey(commission) }, pinia).words();
+    const s = survey(commission);
+    const { floor } = visit(commission, s);
+    const words = mount(FloorLoad, { survey: s, floor }, pinia).words();
     expect(words).toMatch(/107 kg , 4\.5 kN\/m² under the base of 0\.23 m²/);
     expect(words).toMatch(/1\.5 to 2\.0 kN\/m²/);
     expect(words).toContain('for a structural engineer to say');

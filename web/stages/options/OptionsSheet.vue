@@ -4,6 +4,7 @@ import { computed, ref, toRef } from 'vue';
 import { broughtBack, duplicated, putAside, reordered } from '../../../core/commission/options';
 import FrontView from '../../bench/FrontView.vue';
 import { useCommission } from '../../shell/commissionStore';
+import { longDay } from '../../shell/days';
 import { money, useFigures } from '../../shell/figures';
 import WordsField from '../../shell/WordsField.vue';
 import { figuresOf } from './optionFigures';
@@ -25,6 +26,7 @@ const says = {
   volume: (l: number) => f.volume(l),
   mass: (kg: number) => f.mass(kg),
   money: (minor: number) => money(minor, doc.value.currency),
+  day: longDay,
   words: f.words,
 };
 const columns = computed(() =>

@@ -15,6 +15,7 @@ interface Says {
   volume: (l: number) => string;
   mass: (kg: number) => string;
   money: (minor: number) => string;
+  day: (day: string) => string;
   words: (sentence: string) => string;
 }
 
@@ -45,7 +46,7 @@ export function figuresOf(plan: PlanView, option: Option, doc: Commission, says:
     },
     {
       name: 'Order by',
-      text: first ?? 'nothing to order',
+      text: first ? says.day(first) : 'nothing to order',
       below: first ? `${daysFrom(first, doc.brief.buildDay)} days before the build` : '',
     },
     {

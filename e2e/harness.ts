@@ -1,0 +1,51 @@
+import type { Browser, Page, Viewport } from 'puppeteer-core';
+import { afterAll, afterEach, beforeAll, beforeEach, expect } from 'vitest';
+import { openBrowser } from './browser';
+import { onPage } from './page';
+import { demoServer, type DemoServer } from './server';
+
+export interface Bench {
+  server: DemoServer;
+  browser: Browser;
+  page: Page;
+  at: ReturnType<typeof onPage>;
+  saved: () => Promise<string>;
+  /** A further page whose errors fail the test too. */
+  watched: (page: Page) => Page;
+}
+
+/** The demo served for one file of tests, with a page of its own for each; an error on a page fails its test. */
+export function withDemo(viewport?: Viewport): Bench {
+  const bench = {} as Bench;
+  const wrong: string[] = [];
+  beforeAll(async () => {
+    [bench.server, bench.browser] = await Promise.all([demoServer(), openBrowser()]);
+  });
+  afterAll(async () => {
+    await bench.browser?.close();
+    await bench.server?.stop();
+  });
+  beforeEach(async () => {
+    bench.page = watched(await (await bench.browser.createBrowserContext()).newPage(), wrong);
+    bench.watched = (page) => watched(page, wrong);
+    if (viewport) await bench.page.setViewport(viewport);
+    bench.at = onPage(bench.page, bench.server.url);
+    bench.saved = () => bench.at.until('[data-test="save-state"]', (w) => w.startsWith('saved'));
+  });
+  afterEach(async () => {
+    await bench.page.browserContext().close();
+    expect(wrong.splice(0)).toEqual([]);
+  });
+  return bench;
+}
+
+/** A page whose errors are noted. */
+function watched(page: Page, wrong: string[]): Page {
+  page.on('pageerror', (error) => wrong.push(String(error)));
+  page.on('console', (message) => {
+    // The browser itself reports answers that the interface expects and handles.
+    if (message.type() === 'error' && !message.text().startsWith('Failed to load resource'))
+      wrong.push(message.text());
+  });
+  return page;
+}
