@@ -218,6 +218,13 @@ describe('every shape of vessel', () => {
     // 600 × 360 to a line at 330 mm, by the closed forms.
     expect(litres.box).toBeCloseTo(71.3, 1);
     expect(litres.hexagon).toBeCloseTo(71.28 * 0.75, 1);
+    await touch('[data-shape="box"]');
+    await touch('[data-shape="polygon"]');
+    // The second corner dragged beyond the fifth would make the sides cross.
+    const second = '[data-corner="2"] .v-input:first-of-type';
+    await b.at.type(second, '0');
+    expect(await b.at.until(second, (w) => w.includes('side'))).toMatch(/cross: side \d meets side \d/);
+    expect(await b.page.$eval(`${second} input`, (e) => (e as HTMLInputElement).value)).toBe('0');
     await touch('[data-shape="cylinder"]');
     await b.saved();
     await b.at.open(`${path}/bench`);

@@ -7,6 +7,7 @@ import type { Finding } from '../units/finding';
 import { rounded } from '../units/quantity';
 import { DOSING_RULES, dosesOf } from './dosing';
 import { recipeFor } from '../visit/water';
+import type { Recipe } from '../water/recipe';
 import { roSchedule, type RoSchedule } from '../water/roSchedule';
 import { CO2_AHEAD_HOURS, lightOf, LIGHTS_ON_HOUR, type LightWeek } from './light';
 import { upkeepOf, type UpkeepPart } from './upkeep';
@@ -42,6 +43,8 @@ export interface CarePlan {
     litres: number;
     share: number;
     conditionerMl: number;
+    /** What the usual change is mixed of on this site. */
+    recipe: Recipe;
     first: { litres: number; share: number };
   };
   dosing: { school: DosingSchool; rule: string; forLitres: number };
@@ -97,6 +100,7 @@ export function carePlan(commission: Commission, survey: Survey): CarePlan {
   });
   const usual = changes[changes.length - 1];
   const ro = roOf(commission, survey, changes);
+  const recipe = recipeFor(commission, usual.share * survey.freeWaterL);
   return {
     buildDay: brief.buildDay,
     until: dayPlus(brief.buildDay, CARE_DAYS),
@@ -106,7 +110,8 @@ export function carePlan(commission: Commission, survey: Survey): CarePlan {
       rule: SCHOOLS[school].rule,
       share: usual.share,
       litres: usual.share * survey.freeWaterL,
-      conditionerMl: conditionerMl(commission, usual.share * survey.freeWaterL),
+      conditionerMl: conditionerMl(commission, tapOf(recipe)),
+      recipe,
       first: { share: changes[0].share, litres: changes[0].share * survey.freeWaterL },
     },
     dosing: { school: dosing, rule: DOSING_RULES[dosing], forLitres: survey.freeWaterL },
@@ -174,6 +179,11 @@ function eventsOf(
   if ([...plants].some((id) => plantOf(commission, id).habit === 'carpet'))
     add(GAPS_AFTER, 'replant gaps in the carpet');
   return events;
+}
+
+/** Tap water in a recipe, L: RO water needs no conditioner. */
+function tapOf({ tapColdL, tapHotL }: Recipe): number {
+  return tapColdL + tapHotL;
 }
 
 /** RO water of the first fill and of every change, by the water recipe. */

@@ -8,6 +8,8 @@ export interface RoDay extends RoDemand {
   /** What stood in the store that morning, and what was missing when it was wanted. */
   storedL: number;
   shortL: number;
+  /** Hours the unit runs for it. */
+  hours: number;
 }
 
 export interface RoSchedule {
@@ -46,7 +48,7 @@ export function roSchedule(
     // What is made for a change today needs no room in the store beyond the night's.
     stored = Math.min(Math.max(storageL, demand.litres), stored + made);
     const shortL = Math.max(0, demand.litres - stored);
-    days.push({ ...demand, storedL: stored, shortL });
+    days.push({ ...demand, storedL: stored, shortL, hours: demand.litres / litresPerHour });
     stored = Math.min(storageL, Math.max(0, stored - demand.litres));
     owed = Math.max(0, owed + demand.litres - made);
     deepest = Math.max(deepest, owed);

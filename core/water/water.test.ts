@@ -129,6 +129,7 @@ describe('a reverse-osmosis schedule', () => {
     expect(s.perDayL).toBe(60);
     expect(s.hoursBeforeFill).toBeCloseTo(43.2, 9);
     expect(s.days.map((d) => d.shortL)).toEqual([13, 13, 13, 13, 13, 13, 13]);
+    expect(s.days[0].hours).toBeCloseTo(29.2, 9);
     // Seven days of 73 L, seven of 60 L made.
     expect(s.storeNeededL).toBeCloseTo(7 * 13, 9);
   });

@@ -30,11 +30,11 @@ const OF_CHOSEN = ['order', 'build', 'handover'];
 const planned = computed(() =>
   OF_CHOSEN.includes(String(route.name)) ? (commission.document?.chosen ?? '') : commission.optionId,
 );
-const { plan, field, trouble } = useLivePlan(toRef(commission, 'document'), planned);
+const { plan, field, trouble, waterScale } = useLivePlan(toRef(commission, 'document'), planned);
 const reloadOrders = async () => {
   orders.value = (await api.orders(props.id).catch(() => ({ orders: orders.value }))).orders;
 };
-provide(FRAME, { plan, field, orders, reloadOrders });
+provide(FRAME, { plan, field, orders, reloadOrders, waterScale });
 useTitle(computed(() => (commission.document ? `${commission.document.title} · Utsuwa` : 'Utsuwa')));
 void useStudio().load();
 

@@ -52,5 +52,5 @@ export function useLivePlan(commission: Ref<Commission | undefined>, optionId: R
     clearTimeout(refining);
     worker.terminate();
   });
-  return { plan, field, trouble };
+  return { plan, field, trouble, waterScale: () => remote.waterScale() };
 }

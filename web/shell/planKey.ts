@@ -1,4 +1,5 @@
 import { inject, type InjectionKey, type ShallowRef } from 'vue';
+import type { WaterHeight } from '../../core/survey/waterByHeight';
 import type { FieldView, PlanView } from '../workers/planWorker';
 import type { SentOrder } from './api';
 
@@ -8,6 +9,8 @@ export interface Frame {
   field: ShallowRef<FieldView | undefined>;
   orders: ShallowRef<SentOrder[]>;
   reloadOrders: () => Promise<void>;
+  /** Free water by height of the scape as it was last measured. */
+  waterScale: () => Promise<WaterHeight[]>;
 }
 
 export const FRAME: InjectionKey<Frame> = Symbol('frame');

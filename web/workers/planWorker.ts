@@ -2,7 +2,9 @@ import { expose } from 'comlink';
 import type { Day } from '../../core/calendar/day';
 import { plan, type Plan } from '../../core/pipeline/plan';
 import { newMemo } from '../../core/survey/memo';
+import type { Vessel } from '../../core/commission/schema';
 import type { Survey } from '../../core/survey/survey';
+import { waterByHeight, type WaterHeight } from '../../core/survey/waterByHeight';
 import type { BedField } from '../../core/substrate/bedField';
 import { usualCellMm } from '../../core/substrate/cells';
 import { unpacker, type Parcel } from './parcel';
@@ -29,11 +31,14 @@ const memo = newMemo();
 const roughMemo = { ...newMemo(), columns: memo.columns };
 const ROUGHER = 4;
 let sent: BedField | undefined;
+/** What was last measured finely: asked again for its water by height. */
+let last: { survey: Survey; vessel: Vessel } | undefined;
 
 function compute(parcel: Parcel, today: Day, rough = false): Computed {
   const commission = unpack(parcel);
   const cellMm = rough ? ROUGHER * usualCellMm(commission.vessel) : undefined;
   const { survey, ...rest } = plan(commission, { today, cellMm, memo: rough ? roughMemo : memo });
+  if (!rough) last = { survey, vessel: commission.vessel };
   const { field, standing: _standing, ...figures } = survey;
   const answer: Computed = { plan: { ...rest, survey: figures } };
   if (field !== sent) {
@@ -53,6 +58,17 @@ function compute(parcel: Parcel, today: Day, rough = false): Computed {
   return answer;
 }
 
-const worker = { compute };
+/** Heights at which the water is read. */
+const STEPS = 24;
+
+/** Free water by height of the scape that was last measured, from the glass to the rim. */
+function waterScale(): WaterHeight[] {
+  if (!last) return [];
+  const { height } = last.vessel.innerMm;
+  const heights = Array.from({ length: STEPS + 1 }, (_, i) => (height * i) / STEPS);
+  return waterByHeight(last.survey, last.vessel, heights);
+}
+
+const worker = { compute, waterScale };
 export type PlanWorker = typeof worker;
 expose(worker);

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { useFigures } from '../../shell/figures';
+import { decimal, useFigures } from '../../shell/figures';
 import type { PlanView } from '../../workers/planWorker';
 
 /** RO water of the first changes: what each day asks, and what there is of it. */
@@ -45,7 +45,8 @@ const bars = computed(() =>
     </svg>
     <figcaption class="quiet">
       {{ f.volume(ro.perDayL, 0) }} a day are made; outlined is what a change asks.
-      {{ Math.round(ro.hoursBeforeFill) }} h before the first fill.
+      {{ Math.round(ro.hoursBeforeFill) }} h before the first fill, {{ decimal(ro.days[0]?.hours ?? 0, 1) }} h
+      before the first change.
     </figcaption>
   </figure>
 </template>

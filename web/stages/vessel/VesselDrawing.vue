@@ -10,6 +10,7 @@ import { marks, stepFor } from '../../bench/sheet';
 import { usePointerDrag } from '../../bench/usePointerDrag';
 import { useCommission } from '../../shell/commissionStore';
 import { useFigures } from '../../shell/figures';
+import WaterChart from './WaterChart.vue';
 import { gripsOfVessel, type VesselGrip } from './vesselGrips';
 
 /** The vessel from the front, with litres beside its height, and from above; edges are dragged by hand. */
@@ -152,6 +153,7 @@ const chambers = computed(() =>
         stroke="var(--ink)"
         :stroke-width="Math.max(2, vessel.glassMm * k)"
       />
+      <WaterChart :width="W" :height="H" :inner-mm="inner.height" />
       <g v-for="m in scale" :key="m.mm" class="axis" :transform="`translate(0 ${H - m.mm * k})`">
         <path :d="`M-12 0 h6 M${W + 8} 0 h6`" />
         <text x="-16" y="4" text-anchor="end">{{ f.fromMm(m.mm) }}</text>

@@ -7,6 +7,7 @@ import { decimal, useFigures } from '../../shell/figures';
 import PictureStrip from '../../shell/PictureStrip.vue';
 import { useFrame } from '../../shell/planKey';
 import { usePreferences } from '../../shell/preferences';
+import CornerList from './CornerList.vue';
 import FloorSection from './FloorSection.vue';
 import HeatSection from './HeatSection.vue';
 import PowerBar from './PowerBar.vue';
@@ -54,6 +55,7 @@ const gallons = (l: number) =>
         <ShapePicker />
         <VesselDrawing :width="width" :water-line-l="survey?.waterLineL" />
         <VesselSizes />
+        <CornerList v-if="commission.document!.vessel.kind === 'polygon'" />
         <section class="litres">
           <header>
             <h2>Litres</h2>

@@ -49,9 +49,19 @@ const gives = computed(() => {
     `Gives GH ${f.hardness(r.gh)}, KH ${f.hardness(r.kh)} and ${f.temperature(r.celsius)}; wanted ${f.hardness(target.gh)}, ${f.hardness(target.kh)}, ${f.temperature(target.celsius)} (${target.because}).`,
     minerals.length > 0 ? `Minerals: ${minerals.join(', ')}, or what their label says.` : 'No minerals.',
     ...(r.warmRoToC ? [`Warm the RO water to ${f.temperature(r.warmRoToC, 0)} first.`] : []),
+    `Each usual change: ${mixOf(props.care.water.recipe)}.`,
     `${Math.round(fillMin)} min to fill${cans ? `, ${cans} cans of 10 L` : ' by hose'}; conditioner for ${f.volume(r.tapColdL + r.tapHotL, 0)} of tap water.`,
   ];
 });
+/** The parts of a recipe in words. */
+function mixOf(r: PlanView['care']['water']['recipe']): string {
+  const list = [
+    [r.tapColdL, 'cold'],
+    [r.tapHotL, 'hot'],
+    [r.roL, 'RO'],
+  ] as const;
+  return list.flatMap(([l, what]) => (l > 0.05 ? [`${f.volume(l, 0)} ${what}`] : [])).join(', ');
+}
 const DISINFECTANTS = ['none', 'chlorine', 'chloramine'];
 const HARDNESS = [
   { value: 'degree', title: '°d' },
