@@ -94,4 +94,47 @@ describe('utsuwa in a terminal', () => {
     expect(utsuwa('takeoff', 'demo/level-cube.json', '--today', 'now').status).toBe(2);
     expect(utsuwa('fly').status).toBe(2);
   });
+
+  it('lists what a first visit has to settle, for reading and for programs', () => {
+    const file = join(folder, 'visit.json');
+    const doc = JSON.parse(readFileSync(join(root, 'demo/level-cube.json'), 'utf8'));
+    doc.site = {
+      storey: 2,
+      sockets: 1,
+      devices: [
+        { id: 'a', name: 'light', watts: 20 },
+        { id: 'b', name: 'filter', watts: 5 },
+      ],
+    };
+    doc.brief.livestock = [
+      { species: 'betta-splendens', count: 1 },
+      { species: 'tanichthys-albonubes', count: 8 },
+    ];
+    writeFileSync(file, JSON.stringify(doc));
+    const read = utsuwa('brief', file, '--today', '2026-12-01');
+    expect([read.status, read.stderr]).toEqual([0, '']);
+    expect(read.stdout).toMatch(/27 L to the brim, 25\.2 L to the line/);
+    expect(read.stdout).toMatch(/ask a structural engineer/);
+    expect(read.stdout).toMatch(
+      /warn {2}livestock\.apart {2}25 °C for Betta splendens, 22 °C for Tanichthys albonubes/,
+    );
+    expect(read.stdout).not.toMatch(/bed\.shallow/);
+    const { visit, findings } = JSON.parse(utsuwa('brief', file, '--json', '--today', '2026-12-01').stdout);
+    expect(visit.power).toMatchObject({ watts: 25, plugs: 2, socketsShort: 1 });
+    expect(findings.map((f: { id: string }) => f.id)).toContain('power.sockets');
+  });
+
+  it('refuses a vessel and a brief that cannot be, field by field', () => {
+    const file = join(folder, 'cannot.json');
+    const doc = JSON.parse(readFileSync(join(root, 'demo/level-cube.json'), 'utf8'));
+    doc.vessel = { ...doc.vessel, kind: 'bow', bowMm: 400 };
+    doc.brief.seats = [{ id: 's', name: 'chair', at: [150, 150], eyeMm: 1200 }];
+    writeFileSync(file, JSON.stringify(doc));
+    const { status, stdout, stderr } = utsuwa('brief', file);
+    expect([status, stdout]).toEqual([2, '']);
+    expect(stderr.trim().split('\n')).toEqual([
+      'vessel.bowMm: is 400, must be less than half the length, 150: a bow cannot be deeper',
+      'brief.seats[0].at: sets chair inside the tank, must be somewhere around it',
+    ]);
+  });
 });

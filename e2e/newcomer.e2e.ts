@@ -39,7 +39,7 @@ describe('somebody who begins', () => {
       /must be at most the inner height, 300/,
     );
     await b.at.type('[data-test="length"]', '360');
-    await b.at.until('.vessel', (w) => w.includes('32.4 L to the brim'));
+    await b.at.until('.vessel', (w) => /to the brim\s+32\.4 L/.test(w));
     await saved();
   });
 

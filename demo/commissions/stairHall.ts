@@ -93,7 +93,7 @@ export function stairHall(today: Day): Commission {
         hotC: 52,
       },
       target: { gh: 5, kh: 3, tempC: 25 },
-      ro: { litresPerHour: 5, storageL: 100 },
+      ro: { litresPerHour: 4, storageL: 60 },
       tapM: 9,
       drainM: 11,
       carry: 'hose',

@@ -154,8 +154,8 @@ function begin(plant: Plant): void {
           it.
         </p>
         <p v-else class="quiet">
-          {{ shapes.length }} regions from above; choose a plant on the right to paint another, or to count
-          what holds on to stone and wood
+          {{ shapes.length }} {{ shapes.length === 1 ? 'region' : 'regions' }} from above; choose a plant on
+          the right to paint another, or to count what holds on to stone and wood
         </p>
         <p v-if="painting.fault.value" class="late">{{ painting.fault.value }}</p>
       </header>
