@@ -4,7 +4,7 @@ import { livestockFindings, sharedRange, type Kept } from '../livestock/checks';
 import type { Survey } from '../survey/survey';
 import type { Finding } from '../units/finding';
 import { keptOf } from './kept';
-import { waterTarget } from './water';
+import { recipeFor, waterTarget } from './water';
 
 export interface LivestockPlan {
   kept: Kept[];
@@ -19,13 +19,17 @@ export function livestockPlan(commission: Commission, survey: Survey): Livestock
   const option = optionOf(commission, survey.optionId);
   const materials = [...option.bed, ...option.pieces].map((x) => materialOf(commission, x.material));
   const plants = option.plants.map((p) => plantOf(commission, p.plant));
-  const { celsius, gh, kh } = waterTarget(commission);
+  const target = waterTarget(commission);
+  const { gh: tapGh, kh: tapKh } = commission.site?.tap ?? {};
+  // Without RO a hard tap stays hard: once it was measured they live in what the recipe gives.
+  const measured = tapGh !== undefined && tapKh !== undefined;
+  const { gh, kh } = measured ? recipeFor(commission, 1) : target;
   const hardening = materials.find((m) => m.hardens);
   const tempC = kept.length > 0 ? sharedRange(kept, 'tempC') : undefined;
   const findings = livestockFindings(
     kept,
     {
-      celsius,
+      celsius: target.celsius,
       gh,
       kh,
       // Active soil takes pH down whatever the tap has; without it the tap's own is what they live in.

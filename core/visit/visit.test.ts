@@ -148,6 +148,15 @@ describe('water', () => {
     expect(waterTarget(sketch({ brief, site: { target: { tempC: 22 } } })).celsius).toBe(22);
   });
 
+  it('is what animals are held against as the recipe gives it, not as it is wished', () => {
+    const brief = { livestock: [{ species: 'paracheirodon-axelrodi', count: 12 }] };
+    const site = { tap, target: { gh: 5, kh: 3 } };
+    expect(found('livestock.gh', { brief, site })).toMatchObject({ measured: 14, limit: 8 });
+    const ro = { litresPerHour: 5, storageL: 60 };
+    expect(found('livestock.gh', { brief, site: { ...site, ro } })).toBeUndefined();
+    expect(found('livestock.gh', { brief })).toBeUndefined();
+  });
+
   it('is carried in cans of 10 L, or let in by hose', () => {
     expect(bringing(sketch({}), 60)).toEqual({ minutes: 20 });
     // Six cans, each a minute and a half and 20 m of walking at 50 m a minute.
