@@ -81,7 +81,7 @@ async function vesselRows(): Promise<Row[]> {
   const median = (times: number[]) => times.sort((a, b) => a - b)[times.length >> 1];
   const [boxMs, bowMs] = [median(shapes.box), median(shapes.bow)];
   const edited = async (name: string, edit: (run: number) => Partial<typeof bow.vessel>, cellMm?: number) => {
-    const memo = newMemo();
+    const memo = newMemo(cellMm !== undefined);
     plan(bow, { memo, cellMm });
     return timed(
       name,

@@ -64,13 +64,35 @@ export function bedField(vessel: Vessel, bed: readonly Layer[], cellMm?: number)
 function floorOf(vessel: Vessel, cells: Cells): BedField['floor'] {
   if (isPlainBox(vessel)) return undefined;
   const outline = displayOutline(vessel);
-  const corner = new Uint8Array((cells.columns + 1) * (cells.rows + 1));
-  for (let row = 0, k = 0; row <= cells.rows; row++)
-    for (let column = 0; column <= cells.columns; column++, k++) {
-      const [x, y] = inward(cells, column * cells.dxMm, row * cells.dyMm);
-      corner[k] = polygonContains(outline, x, y) ? 1 : 0;
+  return { outline, share: cellCoverage(cells, outline), corner: cornersWithin(cells, outline) };
+}
+
+/** Which corners a ring has inside, row by row: between each first and second of its crossings in order. */
+function cornersWithin(cells: Cells, ring: Polygon): Uint8Array {
+  const { columns, rows } = cells;
+  const corner = new Uint8Array((columns + 1) * (rows + 1));
+  for (let row = 0; row <= rows; row++) {
+    const [, y] = inward(cells, 0, row * cells.dyMm);
+    const crossings = crossingsAt(ring, y);
+    let passed = 0;
+    for (let column = 0; column <= columns; column++) {
+      const [x] = inward(cells, column * cells.dxMm, y);
+      while (passed < crossings.length && crossings[passed] <= x) passed++;
+      corner[row * (columns + 1) + column] = passed % 2;
     }
-  return { outline, share: cellCoverage(cells, outline), corner };
+  }
+  return corner;
+}
+
+/** Where a line from left to right at y meets a ring, mm from the left, in order. */
+function crossingsAt(ring: Polygon, y: number): number[] {
+  const at: number[] = [];
+  for (let i = 0, j = ring.length - 1; i < ring.length; j = i++) {
+    const [ax, ay] = ring[j];
+    const [bx, by] = ring[i];
+    if (ay > y !== by > y) at.push(ax + ((y - ay) / (by - ay)) * (bx - ax));
+  }
+  return at.sort((a, b) => a - b);
 }
 
 /** Which part of a cell lies inside the glass, 0 to 1. */

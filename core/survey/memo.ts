@@ -13,7 +13,8 @@ export interface Slot<T> {
 
 /**
  * What a survey may take over from the one before: everything whose inputs are the same. Objects are
- * compared by identity, so a document must be changed by replacing what changes. It never alters a result.
+ * compared by identity, so a document must be changed by replacing what changes. It never alters a result,
+ * but for a rough memo, which serves a drag and is followed by a survey without one.
  */
 export interface SurveyMemo {
   field: Slot<BedField>;
@@ -23,11 +24,14 @@ export interface SurveyMemo {
   columns: WeakMap<Shape, Map<string, Columns>>;
   displaced: Map<string, Slot<Displaced>>;
   areas: Map<string, Slot<unknown>>;
+  /** While an edge of the vessel is dragged: what pieces displace is taken over though the floor changes. */
+  rough: boolean;
   slot<T>(slots: Map<string, Slot<T>>, id: string): Slot<T>;
 }
 
-export function newMemo(): SurveyMemo {
+export function newMemo(rough = false): SurveyMemo {
   return {
+    rough,
     field: {},
     layers: {},
     fixed: {},

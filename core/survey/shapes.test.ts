@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import type { Vessel } from '../commission/schema';
 import { scape, soil, piece, parsed } from '../testing/scape';
 import { surveyFindings } from './findings';
+import { newMemo } from './memo';
 import { survey } from './survey';
 
 type Size = [number, number, number];
@@ -158,5 +159,24 @@ describe('the top of the vessel', () => {
   it('says nothing of an open top', () => {
     const doc = inVessel({}, option, 370);
     expect(surveyFindings(doc, survey(doc)).map((f) => f.id)).not.toContain('piece.passes');
+  });
+});
+
+describe('a vessel that is being dragged', () => {
+  it('keeps what pieces displace, and is measured anew by the survey that follows', () => {
+    const option = {
+      bed: [soil({ kind: 'ramp', frontMm: 40, backMm: 120 })],
+      pieces: [piece({ id: 'S', at: [200, 180], stand: { kind: 'bed', buryMm: 20 } })],
+    };
+    const doc = inVessel({}, option, 300);
+    const wider = { ...doc, vessel: { ...doc.vessel, innerMm: innerMm([600, 420, 400]) } };
+    const memo = newMemo(true);
+    const at = (d: typeof doc) => survey(d, { memo, cellMm: 20 });
+    const [before, dragged] = [at(doc), at(wider)];
+    // The stone stands lower on the flatter ramp, but while the edge moves it displaces what it did.
+    expect(dragged.pieces[0].inBedL).toBe(before.pieces[0].inBedL);
+    expect(dragged.brimL).toBeGreaterThan(before.brimL);
+    const fine = survey(wider);
+    expect(Math.abs(dragged.freeWaterL / fine.freeWaterL - 1)).toBeLessThan(0.01);
   });
 });

@@ -152,11 +152,13 @@ function measure(
     const earlier = all.slice(0, i).filter((e) => mayOverlap(e, s));
     const place = (p: Standing) => [p.xMm, p.yMm, p.zMm];
     const key = [
-      field,
+      memo.rough ? field.stack.count : field,
       s.columns,
       ...earlier.map((e) => e.columns),
       // A line above the piece is the same to it as one at its top.
-      JSON.stringify([Math.min(vessel.waterLineMm, topMm(s)), place(s), earlier.map(place)]),
+      memo.rough
+        ? JSON.stringify([s.xMm, s.yMm, s.piece.stand])
+        : JSON.stringify([Math.min(vessel.waterLineMm, topMm(s)), place(s), earlier.map(place)]),
     ];
     return remembered(memo.slot(memo.displaced, s.piece.id), key, () => displace(s, field, vessel, earlier));
   });

@@ -27,8 +27,8 @@ export interface Computed {
 
 const unpack = unpacker();
 const memo = newMemo();
-/** While an edge of the vessel is dragged the bed is read in larger cells; pieces are the same. */
-const roughMemo = { ...newMemo(), columns: memo.columns };
+/** While an edge of the vessel is dragged the bed is read in larger cells, and pieces as they last stood. */
+const roughMemo = { ...newMemo(true), columns: memo.columns };
 const ROUGHER = 4;
 let sent: BedField | undefined;
 /** What was last measured finely: asked again for its water by height. */

@@ -310,7 +310,8 @@ header .act {
 .pair {
   display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 2px 26px;
+  gap: 6px 26px;
+  padding-top: 4px;
   align-items: end;
 }
 .half {
@@ -319,7 +320,8 @@ header .act {
 .four {
   display: grid;
   grid-template-columns: repeat(3, 1fr);
-  gap: 2px 22px;
+  gap: 6px 22px;
+  padding-top: 4px;
 }
 @media (max-width: 1100px) {
   .columns {

@@ -70,8 +70,9 @@ const sized = (i: number, axis: number, mm: number) => {
 <style scoped>
 .row {
   display: grid;
+  margin-top: 4px;
   grid-template-columns: 1.5fr 1.3fr repeat(4, 0.8fr) auto;
-  gap: 2px 14px;
+  gap: 6px 14px;
   align-items: end;
 }
 </style>

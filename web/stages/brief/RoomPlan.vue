@@ -226,8 +226,9 @@ text {
 }
 .row {
   display: grid;
+  margin-top: 4px;
   grid-template-columns: 1.4fr 1fr 1fr 1fr auto;
-  gap: 2px 14px;
+  gap: 6px 14px;
   align-items: end;
 }
 .big {

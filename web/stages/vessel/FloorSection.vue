@@ -88,6 +88,7 @@ const setFoot = (key: 'length' | 'width') => (mm: number | undefined) => {
   display: grid;
   grid-template-columns: repeat(3, 1fr);
   gap: 0 16px;
-  margin-top: 4px;
+  margin-top: 8px;
+  row-gap: 6px;
 }
 </style>

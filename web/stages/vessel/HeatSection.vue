@@ -75,7 +75,8 @@ p {
 }
 .row {
   display: grid;
+  margin-top: 4px;
   grid-template-columns: repeat(3, 1fr);
-  gap: 0 16px;
+  gap: 6px 16px;
 }
 </style>

@@ -170,8 +170,9 @@ text {
 }
 .row {
   display: grid;
+  margin-top: 4px;
   grid-template-columns: repeat(3, 1fr);
-  gap: 2px 16px;
+  gap: 6px 16px;
   align-items: end;
 }
 .adds {

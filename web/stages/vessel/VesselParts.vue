@@ -199,8 +199,9 @@ const placed = (i: number, axis: number, mm: number) => {
 }
 .row {
   display: grid;
+  margin-top: 4px;
   grid-template-columns: repeat(3, 1fr);
-  gap: 2px 22px;
+  gap: 6px 22px;
   align-items: end;
 }
 .item {

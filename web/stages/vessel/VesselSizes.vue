@@ -86,7 +86,7 @@ const LABEL = { length: 'length, left to right', width: 'width, front to back', 
 .sizes {
   display: grid;
   grid-template-columns: repeat(3, 1fr);
-  gap: 4px 22px;
+  gap: 8px 22px;
   max-width: 580px;
   padding-top: 8px;
 }
