@@ -1,6 +1,7 @@
 import { materialOf, optionOf, plantOf } from '../commission/lookup';
 import type { Commission } from '../commission/schema';
 import { livestockFindings, sharedRange, type Kept } from '../livestock/checks';
+import { speciesById } from '../livestock/species';
 import type { Survey } from '../survey/survey';
 import type { Finding } from '../units/finding';
 import { keptOf } from './kept';
@@ -11,6 +12,23 @@ export interface LivestockPlan {
   /** Temperatures that suit all of them; left out when none does, or there are none. */
   tempC?: readonly [number, number];
   findings: Finding[];
+}
+
+/** Animals that the catalogue does not know: nothing is said of them, and that is said. */
+function unknownFindings({ brief }: Commission): Finding[] {
+  return (brief.livestock ?? [])
+    .filter(({ species }) => !speciesById(species))
+    .map(({ species, count }) => ({
+      id: 'livestock.unknown',
+      severity: 'note',
+      at: { field: 'brief.livestock' },
+      measured: count,
+      limit: 0,
+      unit: 'animals',
+      says: `${species} is not in the catalogue of animals.`,
+      because: 'It is not held against anything: look up its ranges yourself.',
+      source: 'the brief',
+    }));
 }
 
 /** The animals wished for, held against this vessel, water, stone, plants and each other. */
@@ -44,5 +62,5 @@ export function livestockPlan(commission: Commission, survey: Survey): Livestock
       softPlants: plants.some((p) => ['carpet', 'moss', 'stem', 'creeper'].includes(p.habit ?? '')),
     },
   );
-  return { kept, ...(tempC ? { tempC } : {}), findings };
+  return { kept, ...(tempC ? { tempC } : {}), findings: [...findings, ...unknownFindings(commission)] };
 }

@@ -157,6 +157,11 @@ describe('water', () => {
     expect(found('livestock.gh', { brief })).toBeUndefined();
   });
 
+  it('says of an animal that it does not know that it does not', () => {
+    const brief = { livestock: [{ species: 'loch-dweller', count: 1 }] };
+    expect(found('livestock.unknown', { brief })?.says).toMatch(/loch-dweller is not in the catalogue/);
+  });
+
   it('is carried in cans of 10 L, or let in by hose', () => {
     expect(bringing(sketch({}), 60)).toEqual({ minutes: 20 });
     // Six cans, each a minute and a half and 20 m of walking at 50 m a minute.

@@ -13,8 +13,10 @@ const { fromMm, lengthUnit } = useFigures();
 
 const doc = computed(() => commission.document);
 const size = computed(() => {
-  const { length, width, height } = doc.value!.vessel.innerMm;
-  return `${[length, width, height].map(fromMm).join(' × ')} ${lengthUnit.value}`;
+  const { kind, innerMm } = doc.value!.vessel;
+  const { length, width, height } = innerMm;
+  const shape = kind === 'box' ? '' : `${kind} `;
+  return `${shape}${[length, width, height].map(fromMm).join(' × ')} ${lengthUnit.value}`;
 });
 const saved = computed(() => {
   const at = commission.savedAt

@@ -29,6 +29,8 @@ interface Sending {
 }
 const sending = ref<Sending[]>([]);
 const fault = shallowRef('');
+/** A document that came from elsewhere names pictures that this server does not have. */
+const missing = shallowRef(new Set<string>());
 
 async function add(event: Event): Promise<void> {
   const input = event.target as HTMLInputElement;
@@ -86,7 +88,14 @@ const typedCaption = (event: Event) => (event.target as HTMLInputElement).value;
     <p v-if="hint && !shown.length" class="quiet">{{ hint }}</p>
     <ul v-if="shown.length">
       <li v-for="p in shown" :key="p.id">
-        <img :src="api.pictureUrl(commission.id, p.id)" :alt="p.caption || NAMES[p.shows]" loading="lazy" />
+        <p v-if="missing.has(p.id)" class="quiet gone">This picture is kept on another machine.</p>
+        <img
+          v-else
+          :src="api.pictureUrl(commission.id, p.id)"
+          :alt="p.caption || NAMES[p.shows]"
+          loading="lazy"
+          @error="missing = new Set([...missing, p.id])"
+        />
         <select
           v-if="subjects.length > 1"
           aria-label="Shows"
@@ -147,6 +156,13 @@ img {
   width: 150px;
   height: 104px;
   object-fit: cover;
+  background: var(--water);
+}
+
+.gone {
+  width: 150px;
+  height: 104px;
+  padding: 8px;
   background: var(--water);
 }
 select,

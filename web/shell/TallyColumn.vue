@@ -60,6 +60,7 @@ const rows = computed<Row[]>(() => {
   const packs = plants.reduce((sum, l) => sum + l.packs.reduce((n, p) => n + p.count, 0), 0);
   const s = plan.survey;
   const budget = doc.brief.budgetMinor;
+  const gas = doc.brief.co2 ? doc.brief.co2CostMinor : undefined;
   return [
     {
       key: 'water',
@@ -91,6 +92,7 @@ const rows = computed<Row[]>(() => {
       name: 'Material',
       text: money(plan.takeOff.totalMinor, doc.currency, true),
       unit: budget ? `of ${money(budget, doc.currency, true)}` : '',
+      ...(gas ? { below: `and ${money(gas, doc.currency, true)} for the CO2 set` } : {}),
     },
   ];
 });

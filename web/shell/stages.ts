@@ -40,9 +40,12 @@ export function strataOf(
     brief.budgetMinor,
     brief.keeper,
     brief.minutesAWeek,
-    brief.daylight,
+    brief.daylight ?? brief.window,
   ];
   const answered = answers.filter((a) => a !== undefined && a !== '').length / answers.length;
+  const site = document.site ?? {};
+  const facts = [site.route, site.devices, site.sockets, site.tap, site.roomC];
+  const noted = facts.filter((x) => x !== undefined).length / facts.length;
   const stops =
     plan?.findings.filter((f) => f.at.piece !== undefined || f.at.layer !== undefined).length ?? 0;
   const priced = plan
@@ -58,7 +61,10 @@ export function strataOf(
       says: answered === 1 ? 'complete' : `${answers.length - Math.round(answered * answers.length)} open`,
       filled: 0.2 + 0.8 * answered,
     },
-    vessel: { says: plan ? `${volume(plan.survey.waterLineL)} at the line` : '', filled: 1 },
+    vessel: {
+      says: plan ? `${volume(plan.survey.waterLineL)} at the line` : '',
+      filled: 0.5 + 0.5 * noted,
+    },
     bench: {
       says: drawn ? (stops ? `${stops} ${stops === 1 ? 'finding' : 'findings'}` : 'sound') : 'empty',
       filled: drawn ? (stops ? 0.7 : 1) : 0,

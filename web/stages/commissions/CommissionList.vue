@@ -91,7 +91,9 @@ useCommands([
   <div class="page">
     <header>
       <h1>Utsuwa</h1>
-      <p class="quiet">{{ removedToo ? 'Removed commissions' : 'Commissions, soonest build first' }}</p>
+      <p class="quiet">
+        {{ removedToo ? 'Removed commissions, kept for 30 days' : 'Commissions, soonest build first' }}
+      </p>
       <div class="acts">
         <v-text-field
           v-model="search"

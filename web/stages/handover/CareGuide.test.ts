@@ -37,7 +37,7 @@ describe('the care guide', () => {
     const words = guide().words();
     expect(words).toContain('Planted for you on Thursday 14 January');
     expect(words).toContain('take out 50 %: 32 L');
-    expect(words).toContain('23 to 24 °C (73 to 75 °F)');
+    expect(words).toContain('24 °C (75 °F)');
     expect(words).toMatch(/Put 8 mL of conditioner in first/);
     expect(words).toContain('shrimps from 28 Jan, fish from 4 Feb');
     expect(words).toContain('01 632 960 114');

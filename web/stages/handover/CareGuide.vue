@@ -4,7 +4,8 @@ import type { CarePlan } from '../../../core/care/carePlan';
 import type { Commission, Option } from '../../../core/commission/schema';
 import FrontView from '../../bench/FrontView.vue';
 import { longDay, shortDay } from '../../shell/days';
-import { useFigures } from '../../shell/figures';
+import { fahrenheitFromCelsius } from '../../../core/units/temperature';
+import { decimal, useFigures } from '../../shell/figures';
 import type { FieldView, PlanView } from '../../workers/planWorker';
 import CareCalendar from './CareCalendar.vue';
 
@@ -28,6 +29,23 @@ const first = computed(() => {
   return change.share === share
     ? ''
     : `, the first time ${percent(change.share)}: ${f.volume(change.litres, 0)}`;
+});
+/** The tank's own temperature, on both scales: the guide is read by whoever keeps it. */
+const warmth = computed(() => {
+  const c = props.plan.visit.water.target.celsius;
+  return `${decimal(c, 0)} °C (${decimal(fahrenheitFromCelsius(c), 0)} °F)`;
+});
+/** What the change is mixed of, where the tap was measured. */
+const mix = computed(() => {
+  if (!props.plan.visit.water.tap.known) return '';
+  const { tapColdL, tapHotL, roL } = props.care.water.recipe;
+  const parts = [
+    [tapColdL, 'cold'],
+    [tapHotL, 'hot'],
+    [roL, 'reverse-osmosis'],
+  ] as const;
+  const said = parts.filter(([l]) => l >= 0.5).map(([l, what]) => `${f.volume(l, 0)} ${what}`);
+  return ` Mix ${said.join(', ')}.`;
 });
 const conditioner = computed(() => f.said(props.care.water.conditionerMl, 'mL', 0));
 const events = computed(() =>
@@ -91,9 +109,8 @@ const phone = computed(() => props.commission.studio?.phone);
         <h2>Changing {{ litres }}</h2>
         <p>
           Pull the plugs of heater and pump first. Siphon into buckets; start it without swallowing. Refill
-          slowly over the large stone, as warm as the tank: 23 to 24 °C ({{ '73 to 75 °F' }}). Put
-          {{ conditioner }} of conditioner in first, or what its label says. Then plug in again, with dry
-          hands.
+          slowly over the large stone, as warm as the tank: {{ warmth }}.{{ mix }} Put {{ conditioner }} of
+          conditioner in first, or what its label says. Then plug in again, with dry hands.
         </p>
       </section>
       <section>
