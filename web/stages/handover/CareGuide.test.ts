@@ -41,6 +41,23 @@ describe('the care guide', () => {
     expect(words).toMatch(/Put 8 mL of conditioner in first/);
     expect(words).toContain('shrimps from 28 Jan, fish from 4 Feb');
     expect(words).toContain('01 632 960 114');
+    expect(words).not.toMatch(/Mix /);
+  });
+
+  it('says what a change is mixed of once the tap was measured, and in whose care it is', () => {
+    const words = guide((c) => {
+      c.brief.keeper = 'the caretaker';
+      c.site = {
+        tap: { gh: 12, kh: 8, winterC: 8, hotC: 50 },
+        target: { gh: 6, kh: 4, tempC: 25 },
+        ro: { litresPerHour: 5, storageL: 60 },
+        roomC: [20, 24],
+      };
+    }).words();
+    expect(words).toContain('25 °C (77 °F)');
+    // Half tap and half RO of 32 L; the tap's part brings (25·32 − 16·20) / 16 = 30 °C: 52 % of it hot.
+    expect(words).toContain('Mix 8 L cold, 8 L hot, 16 L reverse-osmosis.');
+    expect(words).toContain('in the care of the caretaker');
   });
 
   it('speaks of gas only where there is some, and lights an hour less beside a window', () => {
