@@ -29,7 +29,10 @@ describe('somebody who begins', () => {
     await b.at.open('/c/demo-cube/vessel');
     const before = figure(await b.at.until(row('water'), (w) => figure(w) > 10));
     await b.at.drag('[data-test="water-line"]', 0, 60);
-    const lower = figure(await b.at.until(row('water'), (w) => figure(w) < before - 1));
+    await b.at.until(row('water'), (w) => figure(w) < before - 1);
+    // Once it is at rest: while a hand drags, the figures are still under way.
+    await saved();
+    const lower = figure(await b.at.words(row('water')));
     await b.page.focus('body');
     await b.at.focus('[data-test="water-line"]');
     await b.page.keyboard.press('ArrowUp');

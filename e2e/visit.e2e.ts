@@ -298,14 +298,17 @@ describe('options', () => {
       b.page.$$eval('thead [data-option]', (all) => all.map((e) => e.getAttribute('data-option')));
     await b.page.waitForSelector(`[data-option="b"] ${test('choose')}`);
     await touch(`[data-option="b"] ${test('duplicate')}`);
-    await b.page.waitForSelector('[data-option="c"]');
+    // A third column makes the others narrower: their drawings come first, then the hand.
+    await b.page.waitForSelector('[data-option="c"] svg');
     expect(await titles()).toEqual(['a', 'b', 'c']);
     await b.at.type('[data-option="c"]', 'Island, lower');
     await touch(`[data-option="c"] ${test('choose')}`);
     await b.page.waitForSelector(`[data-option="c"] ${test('chosen')}`);
     await touch(`[data-option="b"] ${test('aside')}`);
+    await b.page.waitForSelector('[data-option="b"]', { hidden: true });
     expect(await titles()).toEqual(['a', 'c']);
     await touch(test('bring-back'));
+    await b.page.waitForSelector('[data-option="b"]');
     expect(await titles()).toEqual(['a', 'c', 'b']);
     await b.at.until('tbody', (w) => w.includes('Upkeep') && w.includes('To settle'));
     await b.saved();

@@ -12,10 +12,11 @@ const becoming = (key: string, from = vesselOf({})) => ({
 describe('picking a shape', () => {
   it('makes a vessel that can be, whichever is picked after whichever', () => {
     for (const first of SHAPES)
-      for (const second of SHAPES) {
-        const vessel = becoming(second.key, becoming(first.key));
-        expect(vesselFaults(vessel), `${first.key} then ${second.key}`).toEqual([]);
-      }
+      for (const second of SHAPES)
+        for (const third of SHAPES) {
+          const vessel = becoming(third.key, becoming(second.key, becoming(first.key)));
+          expect(vesselFaults(vessel), `${first.key}, ${second.key}, ${third.key}`).toEqual([]);
+        }
   });
 
   it('knows a cube among the boxes', () => {

@@ -60,15 +60,18 @@ export const SHAPES: readonly ShapeChoice[] = [
     key: 'polygon',
     name: 'corners',
     d: 'M1 2H43V12L30 22H1Z',
+    // Corners that were drawn before come back, as long as the floor still has room for them.
     becomes: ({ innerMm: { length: l, width: w }, corners }) => ({
       kind: 'polygon',
-      corners: corners ?? [
-        [0, 0],
-        [Math.round(l * 0.7), 0],
-        [l, Math.round(w * 0.4)],
-        [l, w],
-        [0, w],
-      ],
+      corners: corners?.every(([x, y]) => x <= l && y <= w)
+        ? corners
+        : [
+            [0, 0],
+            [Math.round(l * 0.7), 0],
+            [l, Math.round(w * 0.4)],
+            [l, w],
+            [0, w],
+          ],
     }),
   },
 ];
