@@ -98,4 +98,16 @@ dt {
 dd {
   margin: 0;
 }
+@media (max-width: 1150px) {
+  .follows {
+    padding-left: 14px;
+  }
+  dl {
+    grid-template-columns: 1fr;
+    gap: 1px;
+  }
+  dd {
+    padding-bottom: 7px;
+  }
+}
 </style>

@@ -180,7 +180,7 @@ const DAYLIGHT = [
             <v-select
               v-if="!brief.window"
               class="half"
-              label="Daylight on the tank, when no window was measured"
+              label="Daylight, without a window"
               :items="DAYLIGHT"
               :model-value="brief.daylight"
               @update:model-value="(v) => edit.brief('daylight', v)"
@@ -323,7 +323,16 @@ header .act {
   gap: 6px 22px;
   padding-top: 4px;
 }
-@media (max-width: 1100px) {
+@media (max-width: 1150px) {
+  .brief {
+    padding: 16px 18px 40px;
+  }
+  .columns {
+    grid-template-columns: minmax(0, 1fr) 244px;
+    gap: 20px;
+  }
+}
+@media (max-width: 900px) {
   .columns {
     grid-template-columns: 1fr;
   }

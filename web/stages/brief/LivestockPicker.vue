@@ -16,7 +16,7 @@ const f = useFigures();
 const stock = computed(() => commission.document!.brief.livestock ?? []);
 const rescape = computed(() => commission.document!.brief.rescape !== undefined);
 
-const W = 240;
+const W = 190;
 const [LOW, HIGH] = [15, 32];
 const X = (c: number) => ((c - LOW) / (HIGH - LOW)) * W;
 const targetC = computed(() => props.visit?.water.target.celsius);

@@ -71,7 +71,7 @@ const sized = (i: number, axis: number, mm: number) => {
 .row {
   display: grid;
   margin-top: 4px;
-  grid-template-columns: 1.5fr 1.3fr repeat(4, 0.8fr) auto;
+  grid-template-columns: repeat(auto-fit, minmax(92px, 1fr));
   gap: 6px 14px;
   align-items: end;
 }
