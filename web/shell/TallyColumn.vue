@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import { useRouter } from 'vue-router';
 import type { Finding } from '../../core/units/finding';
+import { waterLineL } from '../../core/vessel/litres';
 import type { TakeOffLine } from '../../core/takeoff/line';
 import type { PlanView } from '../workers/planWorker';
 import { useCommission } from './commissionStore';
@@ -66,7 +67,8 @@ const rows = computed<Row[]>(() => {
       key: 'water',
       name: 'Water',
       ...f.shown(s.freeWaterL, 'L', 1),
-      below: `${f.volume(s.waterLineL)} to the line`,
+      // Of the vessel alone, and therefore there in the frame in which its edge moves; the rest follows.
+      below: `${f.volume(waterLineL(doc.vessel))} to the line`,
     },
     ...substrate,
     ...stone,

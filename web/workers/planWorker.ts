@@ -61,12 +61,21 @@ function compute(parcel: Parcel, today: Day, rough = false): Computed {
 /** Heights at which the water is read. */
 const STEPS = 24;
 
-/** Free water by height of the scape that was last measured, from the glass to the rim. */
-function waterScale(): WaterHeight[] {
-  if (!last) return [];
-  const { height } = last.vessel.innerMm;
-  const heights = Array.from({ length: STEPS + 1 }, (_, i) => (height * i) / STEPS);
-  return waterByHeight(last.survey, last.vessel, heights);
+/**
+ * Free water by height of the scape that was last measured, from the glass to the rim. One height at a time,
+ * so that a plan that is wanted meanwhile comes first; given up when another scape has been measured.
+ */
+async function waterScale(): Promise<WaterHeight[]> {
+  const mine = last;
+  if (!mine) return [];
+  const scale: WaterHeight[] = [];
+  for (let i = 0; i <= STEPS; i++) {
+    const mm = (mine.vessel.innerMm.height * i) / STEPS;
+    scale.push(...waterByHeight(mine.survey, mine.vessel, [mm]));
+    await new Promise((resolve) => setTimeout(resolve));
+    if (last !== mine) return [];
+  }
+  return scale;
 }
 
 const worker = { compute, waterScale };

@@ -12,11 +12,16 @@ const f = useFigures();
 const scale = shallowRef<WaterHeight[]>([]);
 const REST_MS = 350;
 let waiting: ReturnType<typeof setTimeout> | undefined;
+/** Nothing comes back when the scape changed meanwhile: its own plan asks again. */
+async function renew(): Promise<void> {
+  const found = await waterScale();
+  if (found.length > 0) scale.value = found;
+}
 watch(
   plan,
   () => {
     clearTimeout(waiting);
-    waiting = setTimeout(() => void waterScale().then((s) => (scale.value = s)), REST_MS);
+    waiting = setTimeout(() => void renew(), REST_MS);
   },
   { immediate: true },
 );
