@@ -3,6 +3,8 @@ import { mkdtemp, readdir, readFile, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
+import { faultsOfChange } from '../core/commission/change';
+import { parseCommission } from '../core/commission/parse';
 import { plan } from '../core/pipeline/plan';
 import { newMemo } from '../core/survey/memo';
 import { survey } from '../core/survey/survey';
@@ -106,6 +108,19 @@ async function vesselRows(): Promise<Row[]> {
   ];
 }
 
+/** What a typed size costs before it is taken: the vessel read again, against the whole document. */
+async function readingRows(): Promise<Row[]> {
+  const scape = largeScape();
+  const longer = (run: number) => ({
+    ...scape,
+    vessel: { ...scape.vessel, innerMm: { ...scape.vessel.innerMm, length: 1_200 + run } },
+  });
+  const change = await timed('read.change', 60, (run) => faultsOfChange(scape, longer(run)), 20);
+  const whole = await timed('read.whole', 30, (run) => parseCommission(longer(run)), 10);
+  const ratio = Math.round((whole.medianMs / change.medianMs) * 10) / 10;
+  return [{ ...change, ratio, against: whole.name }, whole];
+}
+
 async function listRow(): Promise<Row> {
   const folder = await mkdtemp(join(tmpdir(), 'utsuwa-bench-'));
   const store = await openStore(folder);
@@ -129,7 +144,7 @@ async function firstScreenKb(): Promise<number | undefined> {
   return Math.round(sizes.reduce((a, b) => a + b, 0) / 1024);
 }
 
-const rows = [...(await surveyRows()), ...(await vesselRows()), await listRow()];
+const rows = [...(await surveyRows()), ...(await vesselRows()), ...(await readingRows()), await listRow()];
 if (process.argv.includes('--json')) console.log(JSON.stringify(rows, null, 2));
 else {
   console.table(Object.fromEntries(rows.map(({ name, ...rest }) => [name, rest])));

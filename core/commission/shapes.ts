@@ -53,12 +53,21 @@ function plantingFaults(planting: Option['plants'][number], path: string): Fault
   return [{ path: `${path}.region`, says: 'is missing, must be a ring of points, or give a count instead' }];
 }
 
+/** Surfaces that have been looked at. Shapes are replaced, never changed in place. */
+const surfaces = new WeakMap<Shape, string>();
+
 function shapeFaults(shape: Shape, path: string): Fault[] {
-  if (shape.kind !== 'mesh') return [];
+  const says = surfaces.get(shape) ?? surfaceFault(shape);
+  surfaces.set(shape, says);
+  return says ? [{ path: `${path}.faces`, says }] : [];
+}
+
+function surfaceFault(shape: Shape): string {
+  if (shape.kind !== 'mesh') return '';
   const faces = facesOf(shape);
   const fault = meshFault(shape.vertices.length, faces);
-  if (fault) return [{ path: `${path}.faces`, says: fault }];
-  if (meshVolume({ vertices: verticesOf(shape), faces }) <= 0)
-    return [{ path: `${path}.faces`, says: 'face inwards, must be wound anticlockwise seen from outside' }];
-  return [];
+  if (fault) return fault;
+  return meshVolume({ vertices: verticesOf(shape), faces }) > 0
+    ? ''
+    : 'face inwards, must be wound anticlockwise seen from outside';
 }

@@ -30,13 +30,19 @@ export function surveyPlantings(
     const { id, plant, region, spacingMm } = planting;
     const counted = { id, plant, slopedM2: 0, standingM2: 0, netM2: 0, plugs: planting.count ?? 0 };
     if (!region) return counted;
-    const key = [input.field, JSON.stringify(region), rooting.join()];
-    const bare = remembered(memo.slot(memo.areas, `planting ${id}`), key, () => {
-      const share = cellCoverage(input.field, region);
-      const sloped = slopedAreaMm2(input.field, share);
-      return { share, sloped, thinnest: thinnestUnder(input.field, region, rooting) };
-    }) as { share: Float64Array; sloped: number; thinnest?: DepthSpot };
-    const standing = standingMm2(input, id, region, bare.share, memo);
+    const ring = JSON.stringify(region);
+    const bare = remembered(
+      memo.slot(memo.areas, `planting ${id}`),
+      [input.field, ring, rooting.join()],
+      () => {
+        const share = cellCoverage(input.field, region);
+        const sloped = slopedAreaMm2(input.field, share);
+        return { share, sloped, thinnest: thinnestUnder(input.field, region, rooting) };
+      },
+    ) as { share: Float64Array; sloped: number; thinnest?: DepthSpot };
+    // While an edge of the vessel is dragged pieces cover what they last covered, as they displace it.
+    const key = memo.rough ? ring : bare.share;
+    const standing = standingMm2(input, id, region, bare.share, key, memo);
     const net = Math.max(0, bare.sloped - standing);
     return {
       ...counted,
@@ -55,12 +61,13 @@ function standingMm2(
   id: string,
   region: Polygon,
   share: Float64Array,
+  key: unknown,
   memo: SurveyMemo,
 ): number {
   let area = 0;
   displaced.forEach((d, i) => {
     const slot = memo.slot(memo.areas, `standing ${id} ${standing[i].piece.id}`);
-    area += remembered(slot, [d, share], () => {
+    area += remembered(slot, [d, key], () => {
       let mm2 = 0;
       for (let k = 0; k < d.footXY.length; k += 2) {
         const [x, y] = [d.footXY[k], d.footXY[k + 1]];

@@ -96,7 +96,10 @@ function settle(says: string | undefined): void {
   fault.value = says ?? '';
 }
 
-function stepBy(event: KeyboardEvent): void {
+/** Keys stay in the field: single letters are commands elsewhere. Arrows step. */
+function keyed(event: KeyboardEvent): void {
+  event.stopPropagation();
+  if (event.key === 'Enter') return commit();
   const sign = { ArrowUp: 1, ArrowDown: -1 }[event.key];
   if (!sign || !Number.isFinite(Number(typed.value))) return;
   event.preventDefault();
@@ -115,9 +118,7 @@ function stepBy(event: KeyboardEvent): void {
     :class="{ narrow }"
     inputmode="decimal"
     @blur="commit"
-    @keydown.enter="commit"
-    @keydown="stepBy"
-    @keydown.stop
+    @keydown="keyed"
   />
 </template>
 

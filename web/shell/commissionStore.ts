@@ -2,7 +2,7 @@ import equal from 'fast-deep-equal';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import type { Fault } from '../../core/commission/fault';
-import { parseCommission } from '../../core/commission/parse';
+import { faultsOfChange } from '../../core/commission/change';
 import type { Commission, Option } from '../../core/commission/schema';
 import { api, ApiProblem, type Stored } from './api';
 import { today } from './days';
@@ -85,9 +85,10 @@ export const useCommission = defineStore('commission', () => {
   /** The same for something typed: what the format does not allow is said, and nothing is changed. */
   function tryEdit(key: string, change: (document: Commission) => Commission): string | undefined {
     if (!document.value) return undefined;
-    const result = parseCommission(change(document.value));
-    if (!result.ok) return result.faults[0].says;
-    edit(key, change);
+    const next = change(document.value);
+    const [fault] = faultsOfChange(document.value, next);
+    if (fault) return fault.says;
+    edit(key, () => next);
     return undefined;
   }
 

@@ -125,8 +125,14 @@ export function useFigures() {
   };
 }
 
+const moneyFormats = new Map<string, Intl.NumberFormat>();
+
 /** Money in its currency, whole units without pence when asked. */
 export function money(minor: number, currency: string, whole = false): string {
+  const key = `${currency} ${whole}`;
   const places = whole ? { maximumFractionDigits: 0, minimumFractionDigits: 0 } : {};
-  return new Intl.NumberFormat(undefined, { style: 'currency', currency, ...places }).format(minor / 100);
+  const format =
+    moneyFormats.get(key) ?? new Intl.NumberFormat(undefined, { style: 'currency', currency, ...places });
+  moneyFormats.set(key, format);
+  return format.format(minor / 100);
 }

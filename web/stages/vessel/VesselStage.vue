@@ -40,6 +40,10 @@ const litres = computed(() => {
     { name: 'in the pores of the bed', l: s.poreWaterL },
   ];
 });
+const gallonNames = computed(() => [
+  { value: 'as-units', title: f.us.value ? 'US gallons' : 'litres' },
+  { value: 'imperial', title: 'imperial gallons' },
+]);
 const gallons = (l: number) =>
   `${decimal(usGallonsFromL(l), 1)} US gal, ${decimal(imperialGallonsFromL(l), 1)} imperial`;
 </script>
@@ -63,10 +67,7 @@ const gallons = (l: number) =>
               v-model="preferences.gallons"
               class="pick"
               label="Shown in"
-              :items="[
-                { value: 'as-units', title: f.us.value ? 'US gallons' : 'litres' },
-                { value: 'imperial', title: 'imperial gallons' },
-              ]"
+              :items="gallonNames"
             />
           </header>
           <dl>
