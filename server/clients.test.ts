@@ -1,3 +1,5 @@
+import { readdir, readFile } from 'node:fs/promises';
+import { join } from 'node:path';
 import sharp from 'sharp';
 import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -58,6 +60,23 @@ describe('what is kept about a client', () => {
     const { body: after } = await api().get('/api/clients/export?name=Mrs%20Cedar').expect(200);
     expect(after.commissions).toEqual([]);
     expect((await getCommission(b.store, other))!.client).toBe('Mr Dogwood');
+  });
+
+  it('is not left in the file either, in a freed page or in the log', async () => {
+    const id = await commissionOf('Ms Quillfeather');
+    for (let revision = 1; revision < 6; revision++) {
+      const { document } = (await getCommission(b.store, id))!;
+      document.brief.story = 'Quillfeather '.repeat(200 * revision);
+      await api().put(`/api/commissions/${id}`).send({ revision, document }).expect(200);
+    }
+    const bytes = async () => {
+      const files = (await readdir(b.folder)).filter((f) => f.startsWith('utsuwa.db'));
+      return Buffer.concat(await Promise.all(files.map((f) => readFile(join(b.folder, f)))));
+    };
+    expect((await bytes()).includes('Quillfeather')).toBe(true);
+    await api().post('/api/clients/erase').send({ name: 'Ms Quillfeather' }).expect(200);
+    expect((await bytes()).includes('Quillfeather')).toBe(false);
+    expect(await getCommission(b.store, id)).toBeDefined();
   });
 
   it('does not come back once erased, nor is it listed', async () => {

@@ -10,6 +10,8 @@ import { openStore, type Store } from './store/store';
 export interface Bench {
   app: Express;
   store: Store;
+  /** Where its database is. */
+  folder: string;
   dispatch: Dispatch;
   close(): Promise<void>;
 }
@@ -27,6 +29,7 @@ export async function bench(behaviour: Partial<Behaviour> = {}): Promise<Bench> 
   return {
     app,
     store,
+    folder,
     dispatch,
     close: async () => {
       await dispatch.settled();

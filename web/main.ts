@@ -7,6 +7,7 @@ import App from './App.vue';
 import './design/tokens.css';
 import { vuetify } from './design/vuetify';
 import './design/base.css';
+import './design/parts.css';
 import { router } from './router';
 
 createApp(App).use(createPinia()).use(router).use(vuetify).mount('#app');

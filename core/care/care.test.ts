@@ -97,7 +97,10 @@ describe('care plan', () => {
 
   it('finds more minutes asked than promised', () => {
     expect(cared('taper').care.findings).toEqual([]);
-    const [found] = cared('taper', (c) => (c.brief.minutesAWeek = 30)).care.findings;
+    expect(cared('taper').care.weeks[0].overMin).toBe(0);
+    const { findings, weeks } = cared('taper', (c) => (c.brief.minutesAWeek = 30)).care;
+    const [found] = findings;
+    expect(Math.max(...weeks.map((w) => w.overMin))).toBe(found.measured! - 30);
     expect(found).toMatchObject({ id: 'care.minutes', limit: 30, unit: 'min' });
     expect(found.measured).toBeGreaterThan(30);
   });

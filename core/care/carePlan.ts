@@ -30,6 +30,8 @@ export interface CareWeek extends LightWeek {
   /** What the week asks of the client, min: as a whole, and part by part. */
   minutes: number;
   upkeep: UpkeepPart[];
+  /** Minutes beyond what the keeper promised; 0 where nothing was promised. */
+  overMin: number;
 }
 
 export interface CarePlan {
@@ -96,7 +98,8 @@ export function carePlan(commission: Commission, survey: Survey): CarePlan {
     const days = Array.from({ length: 7 }, (_, d) => day(i * 7 + d + 1));
     const upkeep = upkeepOf(commission, survey, days, i + 1);
     const minutes = Math.round(upkeep.reduce((sum, p) => sum + p.minutes, 0));
-    return { week: i + 1, ...lightOf(commission, i + 1), days, minutes, upkeep };
+    const overMin = Math.max(0, minutes - (brief.minutesAWeek ?? Infinity));
+    return { week: i + 1, ...lightOf(commission, i + 1), days, minutes, upkeep, overMin };
   });
   const usual = changes[changes.length - 1];
   const ro = roOf(commission, survey, changes);

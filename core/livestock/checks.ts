@@ -98,7 +98,7 @@ function hardenedFindings({ species }: Kept, water: Water): Finding[] {
       measured: HARDENED_KH,
       limit: species.kh[1],
       unit: '°d',
-      says: `${water.carbonateStone} hardens the water to KH ${HARDENED_KH} and more; ${species.name} wants ${species.kh[1]} at most.`,
+      says: `${water.carbonateStone} hardens the water to KH ${HARDENED_KH} °d and more; ${species.name} wants ${species.kh[1]} °d at most.`,
       because: 'Use an inert stone, or animals that like it hard. Changes with soft water only put it off.',
     }),
   ];

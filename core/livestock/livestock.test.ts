@@ -41,7 +41,7 @@ describe('animals against the water', () => {
   it('keeps soft-water fish from carbonate stone, with its name', () => {
     const [f] = found([keep('Paracheirodon axelrodi')], { carbonateStone: 'Limestone, grey' });
     expect(f.id).toBe('livestock.stone');
-    expect(f.says).toMatch(/Limestone, grey hardens the water to KH 6 and more; .* wants 4 at most/);
+    expect(f.says).toMatch(/Limestone, grey hardens the water to KH 6 °d and more; .* wants 4 °d at most/);
     expect(ids([keep('Poecilia reticulata')], { carbonateStone: 'Limestone, grey' })).toEqual([]);
   });
 });

@@ -4,5 +4,5 @@ import type { Finding } from '../units/finding';
 export function ofFirstVisit({ id, at }: Finding): boolean {
   const [area] = id.split('.');
   const areas = ['brief', 'vessel', 'site', 'route', 'power', 'water', 'heat', 'livestock', 'rescape'];
-  return areas.includes(area) || id === 'piece.passes' || (at.field ?? '').startsWith('brief.');
+  return areas.includes(area) || id.endsWith('.passes') || (at.field ?? '').startsWith('brief.');
 }

@@ -12,6 +12,8 @@ export interface PowerLoad {
   socketsShort: number;
   /** Share of the circuit's rating that is drawn; left out where the rating is not known. */
   circuitShare?: number;
+  /** Watts that may stay on at that rating; left out where it is not known. */
+  stayW?: number;
 }
 
 /** Mains voltage where it is not given, V (EN 50160, from memory). */
@@ -31,6 +33,8 @@ export function powerLoad(
     amps: watts / volts,
     plugs,
     socketsShort: sockets === undefined ? 0 : Math.max(0, plugs - sockets),
-    ...(circuitA === undefined ? {} : { circuitShare: watts / volts / circuitA }),
+    ...(circuitA === undefined
+      ? {}
+      : { circuitShare: watts / volts / circuitA, stayW: circuitA * CONTINUOUS_SHARE * volts }),
   };
 }

@@ -128,12 +128,15 @@ describe('power', () => {
     expect(load.amps).toBeCloseTo(1.13, 2);
     expect(load.circuitShare).toBeCloseTo(0.0707, 4);
     expect(load.socketsShort).toBe(1);
+    // Four fifths of 16 A at 230 V, and of 15 A at 120 V.
+    expect(load.stayW).toBeCloseTo(2_944, 6);
+    expect(powerLoad(devices, { circuitA: 15, volts: 120 }).stayW).toBeCloseTo(1_440, 6);
   });
 
   it('judges nothing that was not noted', () => {
     const load = powerLoad(devices, {});
     expect(load.socketsShort).toBe(0);
-    expect(load.circuitShare).toBeUndefined();
+    expect([load.circuitShare, load.stayW]).toEqual([undefined, undefined]);
   });
 });
 

@@ -156,6 +156,33 @@ describe('the top of the vessel', () => {
     expect(found.says).toMatch(/260 × 280 mm across, the widest is 180 × 320 mm/);
   });
 
+  it('holds pieces that silicone joins beforehand against the opening as one, others one by one', () => {
+    const block = (id: string, x: number) =>
+      piece({ id, at: [x, 180], shape: { kind: 'box', sizeMm: [150, 150, 150] }, stand: { kind: 'floor' } });
+    const with_ = (method: 'silicone' | 'gel-glue') =>
+      inVessel(
+        { braces: [{ fromMm: 280, toMm: 320 }], rimMm: 40 },
+        {
+          bed: [],
+          pieces: [block('S-1', 200), block('S-2', 350), block('S-3', 90)],
+          joints: [{ id: 'J', pieces: ['S-1', 'S-2', 'S-3'], method }],
+        },
+        370,
+      );
+    const said = (doc: ReturnType<typeof with_>) =>
+      surveyFindings(doc, survey(doc)).filter((f) => f.id.endsWith('.passes'));
+    // Each of the openings is 240 × 280: a block of 150 passes; three side by side are 410 long, 150 across.
+    expect(said(with_('gel-glue'))).toEqual([]);
+    expect(said(with_('silicone'))).toEqual([]);
+    const wide = with_('silicone');
+    wide.options[0].pieces[1].at = [350, 320];
+    const [found] = said(wide);
+    expect(found).toMatchObject({ id: 'group.passes', severity: 'warn', measured: 290, limit: 240 });
+    expect(found.says).toBe(
+      'S-1, S-2, S-3, joined before the build day, do not pass the opening: 150 × 290 mm across, the widest is 240 × 280 mm.',
+    );
+  });
+
   it('says nothing of an open top', () => {
     const doc = inVessel({}, option, 370);
     expect(surveyFindings(doc, survey(doc)).map((f) => f.id)).not.toContain('piece.passes');

@@ -5,7 +5,11 @@ import { extentOf } from '../hardscape/extent';
 import { rounded } from '../units/quantity';
 import type { Finding } from '../units/finding';
 import { openings, openingSize, passes } from '../vessel/openings';
+import type { Polygon } from '../geometry/polygon';
+import { jointed } from './groups';
 import type { Survey } from './survey';
+
+type Size = [number, number, number];
 
 /** How far a label may be off before it is worth saying. */
 const LABEL_TOLERANCE = 0.05;
@@ -42,7 +46,7 @@ function labelFindings({ vessel }: Commission, { brimL }: Survey): Finding[] {
 }
 
 /** Full sizes of a piece as it lies in the hand, mm. */
-export function sizeOf({ shape }: Piece): [number, number, number] {
+export function sizeOf({ shape }: Piece): Size {
   const { lo, hi } = extentOf(shape, rotation(0));
   return [hi[0] - lo[0], hi[1] - lo[1], hi[2] - lo[2]];
 }
@@ -51,26 +55,65 @@ function openingFindings(commission: Commission, survey: Survey): Finding[] {
   const { vessel } = commission;
   if (!vessel.rimMm && !vessel.braces?.length) return [];
   const open = openings(vessel);
-  const widest = open.map(openingSize).sort((a, b) => b[0] * b[1] - a[0] * a[1])[0] ?? [0, 0];
-  const said = widest.map((mm) => rounded(mm, 0)).join(' × ');
-  return optionOf(commission, survey.optionId).pieces.flatMap((piece) => {
-    const size = sizeOf(piece);
-    if (open.some((o) => passes(o, size))) return [];
-    const [a, b] = [...size].sort((p, q) => p - q).map((mm) => rounded(mm, 0));
-    return [
-      {
+  const { pieces } = optionOf(commission, survey.optionId);
+  const stuck = pieces.filter((piece) => !open.some((o) => passes(o, sizeOf(piece))));
+  const joined = joinedBefore(commission, survey).filter(
+    (group) => !stuck.some((p) => group.ids.includes(p.id)) && !open.some((o) => passes(o, group.sizeMm)),
+  );
+  return [
+    ...stuck.map((piece) =>
+      passFinding(open, sizeOf(piece), {
         id: 'piece.passes',
         severity: 'stop',
         at: { piece: piece.id },
-        measured: b,
-        limit: rounded(Math.min(...widest), 0),
-        unit: 'mm',
-        says: `${piece.id} does not pass the opening: ${a} × ${b} mm across, the widest is ${said} mm.`,
+        what: `${piece.id} does`,
         because: 'Rim and braces are in its way. Choose smaller pieces and join them inside.',
-        source: 'the vessel',
-      } satisfies Finding,
-    ];
-  });
+      }),
+    ),
+    ...joined.map(({ ids, sizeMm }) =>
+      passFinding(open, sizeMm, {
+        id: 'group.passes',
+        severity: 'warn',
+        at: { piece: ids[0] },
+        what: `${ids.join(', ')}, joined before the build day, do`,
+        because: 'Silicone them inside the empty tank, or choose a joint that is made on the day.',
+      }),
+    ),
+  ];
+}
+
+type Stuck = Pick<Finding, 'id' | 'severity' | 'at' | 'because'> & { what: string };
+
+function passFinding(open: readonly Polygon[], sizeMm: Readonly<Size>, { what, ...rest }: Stuck): Finding {
+  const widest = open.map(openingSize).sort((a, b) => b[0] * b[1] - a[0] * a[1])[0] ?? [0, 0];
+  const [a, b] = [...sizeMm].sort((p, q) => p - q).map((mm) => rounded(mm, 0));
+  const said = widest.map((mm) => rounded(mm, 0)).join(' × ');
+  return {
+    ...rest,
+    measured: b,
+    limit: rounded(Math.min(...widest), 0),
+    unit: 'mm',
+    says: `${what} not pass the opening: ${a} × ${b} mm across, the widest is ${said} mm.`,
+    source: 'the vessel',
+  };
+}
+
+/** Pieces that silicone joins beforehand, outside, and the box around each such group as it will stand, mm. */
+function joinedBefore(commission: Commission, survey: Survey): { ids: string[]; sizeMm: Size }[] {
+  const { pieces, joints } = optionOf(commission, survey.optionId);
+  const silicone = joints.filter((j) => j.method === 'silicone').map((j) => j.pieces);
+  const groups = jointed(pieces.map((p) => p.id), silicone); // prettier-ignore
+  return groups
+    .filter((ids) => ids.length > 1)
+    .map((ids) => {
+      const standing = survey.standing.filter((s) => ids.includes(s.piece.id));
+      const along = (axis: 0 | 1 | 2) => {
+        const at = standing.map((s) => [s.xMm, s.yMm, s.zMm][axis]);
+        const highest = Math.max(...standing.map((s, i) => at[i] + s.columns.extent.hi[axis]));
+        return highest - Math.min(...standing.map((s, i) => at[i] + s.columns.extent.lo[axis]));
+      };
+      return { ids, sizeMm: [along(0), along(1), along(2)] };
+    });
 }
 
 function matFindings({ vessel }: Commission): Finding[] {

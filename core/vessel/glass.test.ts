@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { floorCells, usualCellMm } from '../substrate/cells';
 import { scape } from '../testing/scape';
-import { footprintM2, glassKg } from './glass';
+import { footprintM2, glassKg, standingMm } from './glass';
 import { litresToHeight } from './litres';
 
 const vessel = (inner: [number, number, number]) => scape({ inner }).vessel;
@@ -27,6 +27,8 @@ describe('a box', () => {
     const box = vessel([600, 300, 300]);
     expect(footprintM2(box)).toBeCloseTo(0.616 * 0.316, 9);
     expect(footprintM2({ ...box, footprintMm: { length: 700, width: 400 } })).toBeCloseTo(0.28, 9);
+    expect(standingMm(box)).toEqual({ length: 616, width: 316 });
+    expect(standingMm({ ...box, footprintMm: { length: 700, width: 400 } }).length).toBe(700);
   });
 
   it('is read in cells that tile it: 5 mm, finer when it is small', () => {

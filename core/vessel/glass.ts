@@ -48,6 +48,12 @@ export function footprintM2(vessel: Vessel): number {
   return (footprintMm ? footprintMm.length * footprintMm.width : outerAreaMm2(vessel)) / 1e6;
 }
 
+/** What stands on the floor, mm: the stand's base as given, otherwise the box round the tank. */
+export function standingMm(vessel: Vessel): { length: number; width: number } {
+  const [length, width] = outerMm(vessel);
+  return vessel.footprintMm ?? { length, width };
+}
+
 /** Outer size of the empty tank, mm: what has to pass through doors. */
 export function outerMm(vessel: Vessel): [number, number, number] {
   const { length, width, height } = vessel.innerMm;

@@ -13,14 +13,24 @@ import type { Survey } from '../survey/survey';
 import { sizeOf } from '../survey/vesselFindings';
 import type { Finding } from '../units/finding';
 import { rounded } from '../units/quantity';
-import { glassKg, outerMm } from '../vessel/glass';
+import { glassKg, outerMm, standingMm } from '../vessel/glass';
 
 export interface CarryingPlan {
   loads: Load[];
   route: { waypoint: Waypoint; troubles: Trouble[] }[];
   /** People for the empty tank on the flat and on stairs, with what NIOSH recommends for one, kg. */
-  team: { people: number; limitKg: number; stairs: boolean; multipliers: Multiplier[] };
+  team: Team;
   findings: Finding[];
+}
+
+export interface Team {
+  people: number;
+  limitKg: number;
+  stairs: boolean;
+  multipliers: Multiplier[];
+  /** More people than find room round a tank. */
+  crowded: boolean;
+  says: string;
 }
 
 /** A cylinder of 2 kg of CO2 weighs about 5 kg full, 110 mm across and 450 high (from memory). */
@@ -33,7 +43,7 @@ export const USUAL_BASE_MM = 800;
 export function loadsOf(commission: Commission, survey: Survey): Load[] {
   const { vessel, site, brief } = commission;
   const tank: Load = { name: 'tank', sizeMm: outerMm(vessel), massKg: glassKg(vessel), upright: true };
-  const [length, width] = tank.sizeMm;
+  const base = standingMm(vessel);
   const option = optionOf(commission, survey.optionId);
   const stones = survey.pieces.filter((p) => materialOf(commission, p.material).kind === 'stone');
   const heaviest = stones.sort((a, b) => b.massKg - a.massKg)[0];
@@ -45,11 +55,7 @@ export function loadsOf(commission: Commission, survey: Survey): Load[] {
       ? [
           {
             name: 'stand',
-            sizeMm: [
-              vessel.footprintMm?.length ?? length,
-              vessel.footprintMm?.width ?? width,
-              site?.baseHeightMm ?? USUAL_BASE_MM,
-            ] as const,
+            sizeMm: [base.length, base.width, site?.baseHeightMm ?? USUAL_BASE_MM] as const,
             massKg: vessel.standKg,
             upright: true,
           },
@@ -86,12 +92,7 @@ export function carryingPlan(commission: Commission, survey: Survey): CarryingPl
   const lift = stairs ? STAIR_LIFT : GLASS_LIFT;
   const limitKg = recommendedKg(lift);
   const tank = loads[0];
-  const team = {
-    people: peopleFor(tank.massKg, limitKg),
-    limitKg,
-    stairs,
-    multipliers: liftMultipliers(lift),
-  };
+  const team = teamOf(tank.massKg, limitKg, stairs, liftMultipliers(lift));
   return {
     loads,
     route,
@@ -100,6 +101,24 @@ export function carryingPlan(commission: Commission, survey: Survey): CarryingPl
       ...route.flatMap((r) => r.troubles.map(troubleFinding)),
       ...teamFindings(commission, tank, team),
     ],
+  };
+}
+
+/** How many share a lift so that none has more than recommended, and whether so many find room at all. */
+function teamOf(massKg: number, limitKg: number, stairs: boolean, multipliers: Multiplier[]): Team {
+  const people = peopleFor(massKg, limitKg);
+  const where = stairs ? ' on the stairs' : '';
+  const each = `${rounded(limitKg, 1)} kg is recommended for one`;
+  const crowded = people > MOST_HANDS;
+  return {
+    people,
+    limitKg,
+    stairs,
+    multipliers,
+    crowded,
+    says: crowded
+      ? `The empty tank is not for hands alone${where}: ${each}, it would take ${people}, and about ${MOST_HANDS} find room round it. Plan a glass lifter, a hoist or a mover.`
+      : `${people} ${people === 1 ? 'person lifts' : 'people lift'} the empty tank${where}: ${each}.`,
   };
 }
 
@@ -156,8 +175,10 @@ function teamFindings({ brief, site }: Commission, tank: Load, team: CarryingPla
       measured: brief.crew,
       limit: team.people,
       unit: 'people',
-      says: `The empty tank weighs ${rounded(tank.massKg, 0)} kg: ${team.people} lift it${team.stairs ? ' on the stairs' : ''}, ${brief.crew} come.`,
-      because: `${rounded(team.limitKg, 1)} kg is recommended for one, gripping glass. ${team.people > MOST_HANDS ? 'More than hands can do: a glass lifter, a hoist or a mover.' : 'Bring help or suction grips.'} Local rules for lifting decide.`,
+      says: team.crowded
+        ? `The empty tank weighs ${rounded(tank.massKg, 0)} kg: more than hands can share${team.stairs ? ' on the stairs' : ''}.`
+        : `The empty tank weighs ${rounded(tank.massKg, 0)} kg: ${team.people} lift it${team.stairs ? ' on the stairs' : ''}, ${brief.crew} come.`,
+      because: `${rounded(team.limitKg, 1)} kg is recommended for one, gripping glass. ${team.crowded ? 'Plan a glass lifter, a hoist or a mover.' : 'Bring help or suction grips.'} Local rules for lifting decide.`,
       source: 'NIOSH lifting equation, Waters et al. 1993 (from memory)',
     },
   ];

@@ -85,6 +85,20 @@ describe('the way in', () => {
     expect(f.because).toMatch(/local rules for lifting decide/i);
     expect(found('route.team', { brief: { crew: 1 } })).toBeUndefined();
   });
+
+  it('does not send a crowd to a tank that only so many find room round', () => {
+    const light = visited({ site: {} }).carrying.team;
+    expect(light).toMatchObject({ crowded: false, people: 2 });
+    expect(light.says).toMatch(/^2 people lift the empty tank: \d+(\.\d)? kg is recommended for one\.$/);
+    const wall = {
+      vessel: { innerMm: { length: 2000, width: 600, height: 600 }, waterLineMm: 560, glassMm: 15 },
+      site: { route: [{ id: 's', kind: 'stairs', name: 'stairs', steps: 54 }] },
+    };
+    const heavy = visited(wall).carrying.team;
+    expect(heavy.crowded).toBe(true);
+    expect(heavy.says).toMatch(/not for hands alone on the stairs: .* it would take 2\d, and about 6/);
+    expect(found('route.team', wall)!.because).toMatch(/a glass lifter, a hoist or a mover/);
+  });
 });
 
 describe('power', () => {

@@ -146,7 +146,7 @@ function hardFindings(
       measured: rounded(has, 1),
       limit: rounded(wants, 1),
       unit: '°d',
-      says: `${name} ${rounded(has, 1)} from the tap, ${rounded(wants, 1)} wanted.`,
+      says: `${name} ${rounded(has, 1)} °d from the tap, ${rounded(wants, 1)} °d wanted.`,
       because: 'Only softer water brings it down: an RO unit, or plants and animals that take it as it is.',
       source: 'the water recipe',
     },

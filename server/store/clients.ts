@@ -73,6 +73,7 @@ export async function eraseClient(store: Store, client: string): Promise<string[
       }
     }),
   );
+  if (rows.length > 0) await store.scrub();
   return rows.map((r) => r.id);
 }
 

@@ -107,6 +107,7 @@ export async function purgeRemoved(store: Store, now = new Date()): Promise<numb
   const { rowsAffected } = await store.write((db) =>
     db.delete(commissions).where(and(lt(commissions.removedAt, before), isNull(commissions.erasedAt))),
   );
+  if (rowsAffected > 0) await store.scrub();
   return rowsAffected;
 }
 

@@ -14,6 +14,8 @@ export interface Store {
   db: Database;
   /** One write at a time: concurrent transactions on one file are refused by SQLite. */
   write<T>(work: (db: Database) => Promise<T>): Promise<T>;
+  /** Writes the file anew, so that nothing of what was deleted or replaced is left in it. */
+  scrub(): Promise<void>;
   close(): Promise<void>;
 }
 
@@ -36,6 +38,12 @@ function storeOf(client: Client, db: Database): Store {
   return {
     db,
     write: (work) => queue(() => work(db)),
+    scrub: () =>
+      queue(async () => {
+        // SQLite keeps freed pages, and the log earlier ones, with what stood in them.
+        await client.execute('VACUUM');
+        await client.execute('PRAGMA wal_checkpoint(TRUNCATE)');
+      }),
     close: async () => {
       await queue(() => {});
       client.close();

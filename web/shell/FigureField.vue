@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
-import { celsiusFromFahrenheit, fahrenheitFromCelsius } from '../../core/units/temperature';
 import { useFigures } from './figures';
+import { otherScale, type FigureKind } from './scales';
 
 /**
  * One typed figure with its unit. `apply` is given the value in the document's unit and answers with what is
@@ -10,7 +10,7 @@ import { useFigures } from './figures';
 const props = defineProps<{
   label: string;
   value: number | undefined;
-  kind: 'length' | 'volume' | 'mass' | 'degrees' | 'temperature' | 'hardness' | 'plain' | 'money';
+  kind: FigureKind;
   unit?: string;
   optional?: boolean;
   apply: (value: number | undefined) => string | undefined;
@@ -21,51 +21,13 @@ const f = useFigures();
 const typed = ref('');
 const fault = ref('');
 
-const unit = computed(
-  () =>
-    props.unit ??
-    {
-      length: f.lengthUnit.value,
-      volume: f.volumeUnit.value,
-      mass: f.massUnit.value,
-      degrees: '°',
-      temperature: f.temperatureUnit.value,
-      hardness: f.hardnessUnit.value,
-      plain: '',
-      money: '',
-    }[props.kind],
-);
-const outward = (v: number) =>
-  ({
-    length: f.fromMm,
-    volume: f.fromL,
-    mass: f.fromKg,
-    degrees: tenth,
-    temperature: f.fromC,
-    hardness: f.fromDegrees,
-    plain: (x: number) => x,
-    money: (x: number) => x / 100,
-  })[props.kind](v);
-const inward = (v: number) =>
-  ({
-    length: f.toMm,
-    volume: f.toL,
-    mass: f.toKg,
-    degrees: (x: number) => x,
-    temperature: f.toC,
-    hardness: f.toDegrees,
-    plain: (x: number) => x,
-    money: (x: number) => Math.round(x * 100),
-  })[props.kind](v);
-
-function tenth(v: number): number {
-  return Math.round(v * 10) / 10;
-}
+const scale = computed(() => f.scale(props.kind));
+const unit = computed(() => props.unit ?? scale.value.unit);
 
 watch(
-  [() => props.value, f.us, f.volumeUnit, f.hardnessUnit],
+  [() => props.value, scale],
   () => {
-    typed.value = props.value === undefined ? '' : String(outward(props.value));
+    typed.value = props.value === undefined ? '' : String(scale.value.out(props.value));
     fault.value = '';
   },
   { immediate: true },
@@ -76,20 +38,17 @@ function commit(): void {
   if (text === '') return settle(props.optional ? props.apply(undefined) : 'is missing, must be a number');
   const number = Number(text);
   if (!Number.isFinite(number)) return settle(`is "${text}" (text), must be a number`);
-  if (props.value !== undefined && number === outward(props.value)) return settle(undefined);
-  const asked = otherScale(number);
+  if (props.value !== undefined && number === scale.value.out(props.value)) return settle(undefined);
+  const asked = props.kind === 'temperature' && otherScale(number, f.us.value);
   if (asked) return settle(asked);
-  settle(props.apply(inward(number)));
+  settle(props.apply(scale.value.in(number)));
 }
 
-/** Water and rooms are between freezing and 45 °C: beyond that somebody read the other scale. */
-function otherScale(number: number): string | undefined {
-  if (props.kind !== 'temperature') return undefined;
-  if (!f.us.value && number > 45 && number <= 113)
-    return `is ${number} °C: is that °F? Then it is ${tenth(celsiusFromFahrenheit(number))} °C`;
-  if (f.us.value && number >= 0 && number < 40)
-    return `is ${number} °F: is that °C? Then it is ${tenth(fahrenheitFromCelsius(number))} °F`;
-  return undefined;
+/** A finger cannot mark what stands there: whoever comes to a figure types over it. */
+function mark(event: FocusEvent): void {
+  const input = event.target as HTMLInputElement;
+  // The press that brought the focus sets the caret afterwards, and would undo the mark.
+  setTimeout(() => document.activeElement === input && input.select());
 }
 
 function settle(says: string | undefined): void {
@@ -117,6 +76,7 @@ function keyed(event: KeyboardEvent): void {
     :error-messages="fault"
     :class="{ narrow }"
     inputmode="decimal"
+    @focus="mark"
     @blur="commit"
     @keydown="keyed"
   />

@@ -17,7 +17,7 @@ describe('figures', () => {
       'It lifts 1.32 lbf; 1.34 in of soil, 24 s each',
     );
     expect(f.said(1, 'kN/m²')).toBe('21 psf');
-    expect(f.toMm(2)).toBe(50.8);
+    expect(f.lengthUnit.value).toBe('in');
     expect(f.fromMm(25.4)).toBe(1);
   });
 
@@ -34,12 +34,13 @@ describe('figures', () => {
     usePreferences().units = 'metric';
     usePreferences().gallons = 'imperial';
     expect(f.volume(4.54609, 2)).toBe('1.00 imp gal');
-    expect(f.toL(10)).toBeCloseTo(45.4609, 9);
+    expect(f.words('fill 45.4609 L')).toBe('fill 10.0 imp gal');
     usePreferences().gallons = 'as-units';
-    expect([f.hardness(10), f.toDegrees(10)]).toEqual(['10.0 °d', 10]);
+    expect(f.hardness(10)).toBe('10.0 °d');
+    expect(f.words('GH 10 °d and 200 mm²')).toBe('GH 10 °d and 200 mm²');
     usePreferences().hardness = 'ppm';
     expect(f.hardness(10)).toBe('178 mg/L CaCO3');
-    expect(f.toDegrees(f.fromDegrees(7))).toBeCloseTo(7, 2);
+    expect(f.words('GH 4 to 10 °d for it')).toBe('GH 71 to 178 mg/L CaCO3 for it');
     usePreferences().hardness = 'mmol';
     expect(f.hardness(10)).toBe('1.78 mmol/L');
     usePreferences().hardness = 'degree';
@@ -50,7 +51,8 @@ describe('figures', () => {
     usePreferences().units = 'metric';
     expect(f.temperature(24)).toBe('24.0 °C');
     usePreferences().units = 'us';
-    expect([f.temperature(25), f.toC(77)]).toEqual(['77.0 °F', 25]);
+    expect(f.temperature(25)).toBe('77.0 °F');
+    expect(f.words('5 L an hour, 2 kN/m², 3 m from it')).toBe('32 US gal a day, 42 psf, 9.84 ft from it');
   });
 
   it('say one plug and two plugs, and money with its currency', () => {

@@ -1,10 +1,9 @@
 import { computed } from 'vue';
-import { inchesFromMm, MM_PER_INCH } from '../../core/units/length';
-import { KG_PER_POUND, poundsFromKg } from '../../core/units/mass';
-import { celsiusFromFahrenheit, fahrenheitFromCelsius } from '../../core/units/temperature';
+import { MM_PER_INCH } from '../../core/units/length';
+import { KG_PER_POUND } from '../../core/units/mass';
 import { L_PER_IMPERIAL_GALLON, L_PER_US_GALLON, ML_PER_US_FLUID_OUNCE } from '../../core/units/volume';
-import { MG_CACO3_PER_DEGREE, MMOL_PER_DEGREE } from '../../core/water/hardness';
 import { usePreferences } from './preferences';
+import { scaleOf, type FigureKind } from './scales';
 
 /** A figure as it is shown: text and unit apart, so that the unit can be set smaller. */
 export interface Shown {
@@ -46,14 +45,16 @@ const US: Record<string, { unit: string; per: number; places?: number }> = {
 };
 
 /** A figure with its unit in a sentence, and those joined to it: `440 × 520 mm`, `23 to 28 °C`. */
-const METRIC = /((?:-?\d+(?:\.\d+)?(?: × | to ))*)(-?\d+(?:\.\d+)?) (mm|kgf|kg|mL|L|°C)(?![\w/])/g;
+const SPOKEN =
+  /((?:-?\d+(?:\.\d+)?(?: × | to ))*)(-?\d+(?:\.\d+)?) (mm|kgf|kg|mL|L an hour|L|°C|°d|kN\/m²|m)(?![\w/²³])/g;
 
-/** Units of hardness, and what one degree is in each. */
-const HARDNESS = {
-  degree: { unit: '°d', per: 1, places: 1 },
-  ppm: { unit: 'mg/L CaCO3', per: MG_CACO3_PER_DEGREE, places: 0 },
-  mmol: { unit: 'mmol/L', per: MMOL_PER_DEGREE, places: 2 },
-} as const;
+/** Units of sentences that are typed on a scale of their own, and the decimals they are spoken with. */
+const SCALED: Record<string, { kind: FigureKind; places: number }> = {
+  '°C': { kind: 'temperature', places: 0 },
+  '°d': { kind: 'hardness', places: 1 },
+  'L an hour': { kind: 'flow', places: 0 },
+};
+const HARDNESS_PLACES = { degree: 1, ppm: 0, mmol: 2 } as const;
 
 /** Figures and money in the units and the locale of the reader. */
 export function useFigures() {
@@ -64,7 +65,7 @@ export function useFigures() {
     if (preferences.gallons === 'imperial') return { unit: 'imp gal', per: L_PER_IMPERIAL_GALLON };
     return us.value ? { unit: 'US gal', per: L_PER_US_GALLON } : undefined;
   });
-  const hardness = computed(() => HARDNESS[preferences.hardness]);
+  const scale = (kind: FigureKind) => scaleOf(kind, preferences);
 
   function shown(value: number, unit: string, places?: number): Shown {
     const other: (typeof US)[string] | undefined =
@@ -83,45 +84,38 @@ export function useFigures() {
   };
   /** A sentence of the computation, which speaks metric, with its figures in the reader's units. */
   const words = (sentence: string) =>
-    us.value
-      ? sentence.replace(METRIC, (_, before: string, value: string, unit: string) =>
-          inUs(before, value, unit),
-        )
-      : sentence;
-  function inUs(before: string, value: string, unit: string): string {
-    const one = (text: string) =>
-      unit === '°C' ? decimal(fahrenheitFromCelsius(Number(text)), 0) : shown(Number(text), unit).text;
-    const name = unit === '°C' ? '°F' : shown(Number(value), unit).unit;
-    return `${before.replace(/-?\d+(?:\.\d+)?/g, one)}${one(value)} ${name}`;
+    sentence.replace(SPOKEN, (whole: string, before: string, value: string, unit: string) => {
+      const spoken = (text: string) => inReaders(Number(text), unit);
+      const { text, unit: name } = spoken(value);
+      if (name === unit) return whole;
+      return `${before.replace(/-?\d+(?:\.\d+)?/g, (one) => spoken(one).text)}${text} ${name}`;
+    });
+  function inReaders(value: number, unit: string): Shown {
+    const own = SCALED[unit];
+    if (!own) return shown(value, unit);
+    const { unit: name, out } = scale(own.kind);
+    const places = own.kind === 'hardness' ? HARDNESS_PLACES[preferences.hardness] : own.places;
+    return { text: decimal(out(value), places), unit: name };
   }
   return {
     us,
+    scale,
     shown,
     words,
     said,
     length: (mm: number) => said(mm, 'mm', 0),
     volume: (l: number, places = 1) => said(l, 'L', places),
     mass: (kg: number) => said(kg, 'kg', kg >= 100 ? 0 : 1),
-    /** A typed length in the reader's unit, back in mm; and the other way round. */
-    toMm: (typed: number) => (us.value ? typed * MM_PER_INCH : typed),
-    fromMm: (mm: number) => (us.value ? Math.round(inchesFromMm(mm) * 100) / 100 : Math.round(mm * 10) / 10),
-    lengthUnit: computed(() => (us.value ? 'in' : 'mm')),
-    toL: (typed: number) => typed * (gallon.value?.per ?? 1),
-    fromL: (l: number) => Math.round((l / (gallon.value?.per ?? 1)) * 100) / 100,
-    volumeUnit: computed(() => gallon.value?.unit ?? 'L'),
-    toC: (typed: number) => (us.value ? celsiusFromFahrenheit(typed) : typed),
-    fromC: (c: number) => Math.round((us.value ? fahrenheitFromCelsius(c) : c) * 10) / 10,
-    temperatureUnit: computed(() => (us.value ? '°F' : '°C')),
-    temperature: (c: number, places = 1) =>
-      `${decimal(us.value ? fahrenheitFromCelsius(c) : c, places)} ${us.value ? '°F' : '°C'}`,
-    toDegrees: (typed: number) => typed / hardness.value.per,
-    fromDegrees: (d: number) => Math.round(d * hardness.value.per * 100) / 100,
-    hardnessUnit: computed(() => hardness.value.unit),
-    hardness: (d: number) =>
-      `${decimal(d * hardness.value.per, hardness.value.places)} ${hardness.value.unit}`,
-    toKg: (typed: number) => (us.value ? typed * KG_PER_POUND : typed),
-    fromKg: (kg: number) => Math.round((us.value ? poundsFromKg(kg) : kg) * 100) / 100,
-    massUnit: computed(() => (us.value ? 'lb' : 'kg')),
+    temperature: (c: number, places = 1) => {
+      const { unit, out } = scale('temperature');
+      return `${decimal(out(c), places)} ${unit}`;
+    },
+    hardness: (d: number) => {
+      const { text, unit } = inReaders(d, '°d');
+      return `${text} ${unit}`;
+    },
+    fromMm: (mm: number) => scale('length').out(mm),
+    lengthUnit: computed(() => scale('length').unit),
   };
 }
 

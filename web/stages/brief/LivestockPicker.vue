@@ -74,9 +74,9 @@ function remove(i: number): void {
           <th>
             <span class="scale" :style="{ width: `${W}px` }"
               ><i v-for="c in [16, 20, 24, 28, 32]" :key="c" :style="{ left: `${X(c)}px` }">{{
-                f.fromC(c)
+                f.scale('temperature').out(c)
               }}</i
-              ><em>{{ f.temperatureUnit.value }}</em></span
+              ><em>{{ f.scale('temperature').unit }}</em></span
             >
           </th>
           <th />
@@ -90,6 +90,7 @@ function remove(i: number): void {
           <td class="count">
             <FigureField
               label=""
+              :aria-label="`how many ${r.s.name}`"
               kind="plain"
               :value="r.entry.count"
               :apply="(n) => set(r.i, { count: n! })"

@@ -39,7 +39,7 @@ const sized = (i: number, axis: number, mm: number) => {
 </script>
 
 <template>
-  <div v-for="(o, i) in owned" :key="o.id" class="row">
+  <div v-for="(o, i) in owned" :key="o.id" class="figures row">
     <WordsField label="What" :value="o.name" :apply="(name) => set(i, { name })" />
     <v-select
       label="of"
@@ -69,10 +69,6 @@ const sized = (i: number, axis: number, mm: number) => {
 
 <style scoped>
 .row {
-  display: grid;
-  margin-top: 4px;
   grid-template-columns: repeat(auto-fit, minmax(92px, 1fr));
-  gap: 6px 14px;
-  align-items: end;
 }
 </style>

@@ -24,7 +24,7 @@ const bars = computed(() =>
       return { ...p, x: x - w, w, fill: FILLS[p.what] ?? 'var(--water-2)' };
     });
     const says = week.upkeep.map((p) => `${p.what} ${Math.round(p.minutes)}`).join(', ');
-    return { week: week.week, minutes: week.minutes, parts, says };
+    return { week: week.week, minutes: week.minutes, overMin: week.overMin, parts, says };
   }),
 );
 </script>
@@ -34,9 +34,7 @@ const bars = computed(() =>
     <div v-for="b in bars" :key="b.week">
       <p>
         Week {{ b.week }}: <b class="fig">{{ b.minutes }} min</b>&ensp;
-        <span v-if="promised !== undefined && b.minutes > promised" class="late">
-          {{ Math.round(b.minutes - promised) }} over&ensp;</span
-        >
+        <span v-if="b.overMin > 0" class="late"> {{ Math.round(b.overMin) }} over&ensp;</span>
         <span class="quiet"> {{ b.says }}</span>
       </p>
       <svg :width="W" height="16" role="img" :aria-label="`Week ${b.week}: ${b.says} minutes`">

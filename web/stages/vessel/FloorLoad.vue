@@ -62,7 +62,6 @@ const range = computed(() => {
       />
       <path v-for="u in usual" :key="u" :d="`M${X(u)} 10 V46`" stroke="var(--ink)" stroke-dasharray="2 2" />
       <text :x="X(usual[1]) + 6" y="14">{{ range }}</text>
-      <text v-if="segments[0]" x="4" y="34" class="in">water {{ f.mass(segments[0].kg) }}</text>
     </svg>
     <ul>
       <li v-for="p in parts" :key="p.name">
@@ -82,10 +81,6 @@ const range = computed(() => {
 text {
   font: 400 11px var(--text);
   fill: var(--ink-2);
-}
-.in {
-  fill: #23211e;
-  font-weight: 600;
 }
 ul {
   list-style: none;

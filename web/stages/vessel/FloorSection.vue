@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import { standingMm } from '../../../core/vessel/glass';
 import { useCommission } from '../../shell/commissionStore';
 import { useDocEdit } from '../../shell/docEdit';
 import FigureField from '../../shell/FigureField.vue';
@@ -19,9 +20,8 @@ const USES = [
   { value: 'assembly', title: 'for gatherings' },
 ];
 const setFoot = (key: 'length' | 'width') => (mm: number | undefined) => {
-  const v = vessel.value;
-  const base = { length: v.innerMm.length + 2 * v.glassMm, width: v.innerMm.width + 2 * v.glassMm };
-  return edit.vessel('footprintMm', { ...base, ...v.footprintMm, [key]: mm ?? base[key] });
+  const bare = standingMm({ ...vessel.value, footprintMm: undefined });
+  return edit.vessel('footprintMm', { ...standingMm(vessel.value), [key]: mm ?? bare[key] });
 };
 </script>
 
@@ -29,7 +29,7 @@ const setFoot = (key: 'length' | 'width') => (mm: number | undefined) => {
   <section>
     <h2>On the floor</h2>
     <FloorLoad :survey="survey" :floor="visit.floor" />
-    <div class="row">
+    <div class="figures">
       <FigureField
         label="stand"
         kind="mass"
@@ -82,13 +82,3 @@ const setFoot = (key: 'length' | 'width') => (mm: number | undefined) => {
     </div>
   </section>
 </template>
-
-<style scoped>
-.row {
-  display: grid;
-  grid-template-columns: repeat(3, 1fr);
-  gap: 0 16px;
-  margin-top: 8px;
-  row-gap: 6px;
-}
-</style>

@@ -25,7 +25,7 @@ const w = (x: number) => `${Math.round(x)} W`;
 
 <template>
   <section>
-    <header>
+    <header class="section-head">
       <h2>Warmth</h2>
       <span class="quiet"
         >{{ f.temperature(heat.waterC) }} in a room of {{ f.temperature(heat.roomC[0], 0) }}</span
@@ -43,7 +43,7 @@ const w = (x: number) => `${Math.round(x)} W`;
       {{ f.temperature(heat.mostC, 0) }} is the most.
       <b v-if="heat.coolW > 1">Cooling for {{ w(heat.coolW) }}.</b>
     </p>
-    <div class="row">
+    <div class="figures">
       <FigureField
         label="room, coldest"
         kind="temperature"
@@ -65,18 +65,7 @@ const w = (x: number) => `${Math.round(x)} W`;
 </template>
 
 <style scoped>
-header {
-  display: flex;
-  justify-content: space-between;
-  align-items: baseline;
-}
 p {
   margin-top: 4px;
-}
-.row {
-  display: grid;
-  margin-top: 4px;
-  grid-template-columns: repeat(3, 1fr);
-  gap: 6px 16px;
 }
 </style>

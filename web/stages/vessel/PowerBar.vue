@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { CONTINUOUS_SHARE, USUAL_VOLTS } from '../../../core/site/power';
 import { usualDevices } from '../../../core/visit/power';
 import { useCommission } from '../../shell/commissionStore';
 import { freshId, useDocEdit } from '../../shell/docEdit';
@@ -48,22 +47,17 @@ const YES_NO = [
   { value: true, title: 'yes' },
   { value: false, title: 'no' },
 ];
-const spare = computed(() =>
-  site.value?.circuitA
-    ? site.value.circuitA * CONTINUOUS_SHARE * (site.value.volts ?? USUAL_VOLTS)
-    : undefined,
-);
 </script>
 
 <template>
   <section>
-    <header>
+    <header class="section-head">
       <h2>Power</h2>
       <span class="quiet">
         {{ power.plugs }} {{ power.plugs === 1 ? 'plug' : 'plugs' }}, {{ power.watts }} W<template
-          v-if="spare"
+          v-if="power.stayW"
         >
-          of {{ Math.round(spare) }} W that may stay on</template
+          of {{ Math.round(power.stayW) }} W that may stay on</template
         >
       </span>
     </header>
@@ -73,7 +67,7 @@ const spare = computed(() =>
       height="30"
       role="img"
       aria-label="Watts of each device"
-      class="bar"
+      class="parts-bar"
     >
       <g v-for="d in bar" :key="d.name">
         <rect :x="d.x" y="4" :width="d.w" height="20" :fill="d.fill" stroke="var(--ash)" />
@@ -86,7 +80,7 @@ const spare = computed(() =>
     </p>
     <details>
       <summary class="act">Devices, sockets, circuit</summary>
-      <div v-for="(d, i) in devices" :key="d.id" class="row">
+      <div v-for="(d, i) in devices" :key="d.id" class="figures">
         <WordsField label="Device" :value="d.name" :apply="(name) => set(i, { name })" />
         <FigureField
           label="draws"
@@ -103,7 +97,7 @@ const spare = computed(() =>
           Start with the usual ones
         </button>
       </p>
-      <div class="row">
+      <div class="figures">
         <FigureField
           label="sockets there"
           kind="plain"
@@ -152,40 +146,3 @@ const spare = computed(() =>
     </p>
   </section>
 </template>
-
-<style scoped>
-header {
-  display: flex;
-  justify-content: space-between;
-  align-items: baseline;
-  gap: 12px;
-}
-.bar {
-  display: block;
-  margin-top: 4px;
-}
-text {
-  font: 600 11px var(--text);
-  fill: #23211e;
-}
-.row {
-  display: grid;
-  margin-top: 4px;
-  grid-template-columns: repeat(3, 1fr);
-  gap: 6px 16px;
-  align-items: end;
-}
-.adds {
-  display: flex;
-  gap: 18px;
-}
-.says {
-  margin-top: 5px;
-}
-summary {
-  cursor: pointer;
-  color: var(--celadon);
-  font-weight: 600;
-  padding: 8px 0;
-}
-</style>

@@ -41,17 +41,17 @@ function remove(): void {
 const size = (w: Waypoint) =>
   [
     w.widthMm && w.kind === 'lift' && w.depthMm
-      ? `${f.fromMm(w.widthMm)} × ${f.fromMm(w.depthMm)}`
-      : w.widthMm && `${f.fromMm(w.widthMm)} wide`,
-    w.steps && `${w.steps} up`,
+      ? `${f.fromMm(w.widthMm)} × ${f.length(w.depthMm)}`
+      : w.widthMm && `${f.length(w.widthMm)} wide`,
+    w.steps && `${w.steps} steps`,
     w.loadKg && f.mass(w.loadKg),
   ].filter(Boolean);
 const loads = computed(() => props.carrying.loads.map((l) => `${l.name} ${f.mass(l.massKg)}`).join(', '));
 const team = computed(() => {
-  const { people, limitKg, stairs, multipliers } = props.carrying.team;
+  const { says, multipliers } = props.carrying.team;
   const shown = multipliers.filter((m) => m.value < 0.995).map((m) => `${m.name} ${m.value.toFixed(2)}`);
   return {
-    says: `${people} ${people === 1 ? 'person lifts' : 'people lift'} the empty tank${stairs ? ' on the stairs' : ''}: ${f.mass(limitKg)} is recommended for one.`,
+    says,
     how: `NIOSH: 23 kg × ${shown.join(' × ')}. Advice; local rules for lifting decide.`,
   };
 });
@@ -62,7 +62,7 @@ const troubles = computed(() =>
 
 <template>
   <section>
-    <header>
+    <header class="section-head">
       <h2>Into the room</h2>
     </header>
     <p class="quiet">{{ loads }}</p>
@@ -81,7 +81,7 @@ const troubles = computed(() =>
       <li><span class="dot" /><b>Place</b></li>
     </ol>
     <p v-else class="quiet">No way in noted yet: add what lies between the van and the place.</p>
-    <div v-if="point" class="fields">
+    <div v-if="point" class="figures">
       <WordsField label="Name" :value="point.name" :apply="(name) => set({ name })" />
       <FigureField
         label="clear width"
@@ -125,9 +125,9 @@ const troubles = computed(() =>
       />
       <button class="act" @click="remove">Take away</button>
     </div>
-    <div v-if="commission.document!.brief.co2" class="fields">
+    <div v-if="commission.document!.brief.co2" class="figures">
       <FigureField
-        label="CO2 cylinder weighs"
+        label="CO2 cylinder"
         kind="mass"
         optional
         :value="commission.document!.site?.cylinderKg"
@@ -155,12 +155,6 @@ const troubles = computed(() =>
 </template>
 
 <style scoped>
-header {
-  display: flex;
-  justify-content: space-between;
-  align-items: baseline;
-  gap: 12px;
-}
 .way {
   list-style: none;
   display: flex;
@@ -207,19 +201,5 @@ small {
   display: block;
   font-size: 12px;
   color: var(--ink-2);
-}
-.fields {
-  display: grid;
-  grid-template-columns: repeat(3, 1fr);
-  gap: 2px 16px;
-  align-items: end;
-}
-.adds {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0 16px;
-}
-.says {
-  margin-top: 6px;
 }
 </style>

@@ -128,7 +128,7 @@ const chambers = computed(() =>
     <g transform="translate(66 34)">
       <text class="caption" y="-14">From the front</text>
       <text class="unit-of" x="-16" y="-14" text-anchor="end">{{ f.lengthUnit.value }}</text>
-      <text class="unit-of" :x="W + 18" y="-14">{{ f.volumeUnit.value }} to here</text>
+      <text class="unit-of" :x="W + 18" y="-14">{{ f.scale('volume').unit }} to here</text>
       <rect :width="W" :height="H" fill="var(--paper)" />
       <rect :y="H - vessel.waterLineMm * k" :width="W" :height="vessel.waterLineMm * k" fill="var(--water)" />
       <template v-for="c in chambers" :key="c.id">

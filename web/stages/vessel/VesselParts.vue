@@ -60,7 +60,7 @@ const placed = (i: number, axis: number, mm: number) => {
 <template>
   <section class="parts">
     <h2>Top, back and inside</h2>
-    <div class="row">
+    <div class="figures">
       <FigureField
         label="rim, inwards"
         kind="length"
@@ -79,7 +79,7 @@ const placed = (i: number, axis: number, mm: number) => {
         @update:model-value="(x) => edit.vessel('mat', Boolean(x))"
       />
     </div>
-    <div class="row">
+    <div class="figures">
       <v-select
         label="Background film"
         :items="COLOURS"
@@ -114,7 +114,7 @@ const placed = (i: number, axis: number, mm: number) => {
         :apply="(w) => edit.vessel('backlightW', w)"
       />
     </div>
-    <div v-for="(b, i) in v.braces ?? []" :key="`b${i}`" class="row item">
+    <div v-for="(b, i) in v.braces ?? []" :key="`b${i}`" class="figures item">
       <span>Brace</span>
       <FigureField
         label="from the left"
@@ -132,7 +132,7 @@ const placed = (i: number, axis: number, mm: number) => {
       />
       <button class="act" @click="removeItem('braces', i)">Take away</button>
     </div>
-    <div v-for="(c, i) in v.chambers ?? []" :key="c.id" class="row item">
+    <div v-for="(c, i) in v.chambers ?? []" :key="c.id" class="figures item">
       <WordsField label="Chamber" :value="c.title" :apply="(title) => setItem('chambers', i, { title })" />
       <v-select
         label="at the"
@@ -162,7 +162,7 @@ const placed = (i: number, axis: number, mm: number) => {
       />
       <button class="act" @click="removeItem('chambers', i)">Take away</button>
     </div>
-    <div v-for="(t, i) in v.fixed ?? []" :key="t.id" class="row item">
+    <div v-for="(t, i) in v.fixed ?? []" :key="t.id" class="figures item">
       <WordsField label="Fixed inside" :value="t.title" :apply="(title) => setItem('fixed', i, { title })" />
       <FigureField
         v-for="(n, axis) in ['from the left', 'from the front']"
@@ -197,13 +197,6 @@ const placed = (i: number, axis: number, mm: number) => {
   margin-top: 14px;
   max-width: 620px;
 }
-.row {
-  display: grid;
-  margin-top: 4px;
-  grid-template-columns: repeat(3, 1fr);
-  gap: 6px 22px;
-  align-items: end;
-}
 .item {
   grid-template-columns: repeat(4, 1fr);
   border-top: 1px dotted var(--rule);
@@ -211,10 +204,5 @@ const placed = (i: number, axis: number, mm: number) => {
 }
 .item > span {
   padding-bottom: 8px;
-}
-.adds {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 22px;
 }
 </style>

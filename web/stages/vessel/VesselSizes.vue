@@ -29,7 +29,7 @@ const LABEL = { length: 'length, left to right', width: 'width, front to back', 
 </script>
 
 <template>
-  <div class="sizes">
+  <div class="figures sizes">
     <FigureField
       v-for="key in KEYS"
       :key="key"
@@ -84,9 +84,6 @@ const LABEL = { length: 'length, left to right', width: 'width, front to back', 
 
 <style scoped>
 .sizes {
-  display: grid;
-  grid-template-columns: repeat(3, 1fr);
-  gap: 8px 22px;
   max-width: 580px;
   padding-top: 8px;
 }

@@ -61,14 +61,9 @@ const gallons = (l: number) =>
         <VesselSizes />
         <CornerList v-if="commission.document!.vessel.kind === 'polygon'" />
         <section class="litres">
-          <header>
+          <header class="section-head">
             <h2>Litres</h2>
-            <v-select
-              v-model="preferences.gallons"
-              class="pick"
-              label="Shown in"
-              :items="gallonNames"
-            />
+            <v-select v-model="preferences.gallons" class="pick" label="Shown in" :items="gallonNames" />
           </header>
           <dl>
             <template v-for="row in litres" :key="row.name">
@@ -116,9 +111,6 @@ header {
   margin-top: 14px;
   padding-top: 10px;
   max-width: 620px;
-}
-.litres header {
-  justify-content: space-between;
 }
 .pick {
   max-width: 170px;

@@ -76,7 +76,7 @@ const setRo = (key: 'litresPerHour' | 'storageL') => (value: number | undefined)
 
 <template>
   <section>
-    <header>
+    <header class="section-head">
       <h2>Water</h2>
       <span class="quiet">
         tap GH {{ f.hardness(water.tap.gh) }}, KH {{ f.hardness(water.tap.kh) }},
@@ -88,7 +88,7 @@ const setRo = (key: 'litresPerHour' | 'storageL') => (value: number | undefined)
       height="26"
       role="img"
       aria-label="Parts of the first fill"
-      class="bar"
+      class="parts-bar"
       data-test="recipe"
     >
       <g v-for="p in parts" :key="p.name">
@@ -108,7 +108,7 @@ const setRo = (key: 'litresPerHour' | 'storageL') => (value: number | undefined)
     </p>
     <details>
       <summary class="act">Tap, target, RO, distances</summary>
-      <div class="row">
+      <div class="figures">
         <FigureField
           label="tap GH"
           kind="hardness"
@@ -164,8 +164,7 @@ const setRo = (key: 'litresPerHour' | 'storageL') => (value: number | undefined)
         />
         <FigureField
           label="hot tap"
-          kind="plain"
-          unit="°C"
+          kind="temperature"
           optional
           :value="tap?.hotC"
           :apply="(c) => edit.tap('hotC', c)"
@@ -195,8 +194,7 @@ const setRo = (key: 'litresPerHour' | 'storageL') => (value: number | undefined)
         />
         <FigureField
           label="RO makes"
-          kind="plain"
-          unit="L an hour"
+          kind="flow"
           optional
           :value="site?.ro?.litresPerHour"
           :apply="setRo('litresPerHour')"
@@ -211,16 +209,14 @@ const setRo = (key: 'litresPerHour' | 'storageL') => (value: number | undefined)
         />
         <FigureField
           label="to the tap"
-          kind="plain"
-          unit="m"
+          kind="distance"
           optional
           :value="site?.tapM"
           :apply="(m) => edit.site('tapM', m)"
         />
         <FigureField
           label="to the drain"
-          kind="plain"
-          unit="m"
+          kind="distance"
           optional
           :value="site?.drainM"
           :apply="(m) => edit.site('drainM', m)"
@@ -238,35 +234,3 @@ const setRo = (key: 'litresPerHour' | 'storageL') => (value: number | undefined)
     </details>
   </section>
 </template>
-
-<style scoped>
-header {
-  display: flex;
-  justify-content: space-between;
-  align-items: baseline;
-  gap: 12px;
-}
-.bar {
-  display: block;
-  margin-top: 5px;
-}
-text {
-  font: 600 11px var(--text);
-  fill: #23211e;
-}
-.says {
-  margin-top: 4px;
-}
-.row {
-  display: grid;
-  margin-top: 4px;
-  grid-template-columns: repeat(3, 1fr);
-  gap: 6px 16px;
-}
-summary {
-  cursor: pointer;
-  color: var(--celadon);
-  font-weight: 600;
-  padding: 8px 0;
-}
-</style>

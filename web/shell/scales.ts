@@ -1,0 +1,85 @@
+import { MM_PER_INCH } from '../../core/units/length';
+import { KG_PER_POUND } from '../../core/units/mass';
+import { rounded } from '../../core/units/quantity';
+import { celsiusFromFahrenheit, fahrenheitFromCelsius } from '../../core/units/temperature';
+import { L_PER_IMPERIAL_GALLON, L_PER_US_GALLON } from '../../core/units/volume';
+import { MG_CACO3_PER_DEGREE, MMOL_PER_DEGREE } from '../../core/water/hardness';
+
+/** What a reader prefers; what the document keeps is metric. */
+export interface Reader {
+  units: 'metric' | 'us';
+  gallons: 'as-units' | 'imperial';
+  hardness: 'degree' | 'ppm' | 'mmol';
+}
+
+/** How a typed figure is shown: its unit, the document's value in it, and the other way round. */
+export interface Scale {
+  unit: string;
+  out: (value: number) => number;
+  in: (typed: number) => number;
+}
+
+/** Kinds of typed figure; in the document mm, m, L, L/h, kg, °C, °d, °, minor units, and as it is. */
+export type FigureKind =
+  | 'length'
+  | 'distance'
+  | 'volume'
+  | 'flow'
+  | 'mass'
+  | 'temperature'
+  | 'hardness'
+  | 'degrees'
+  | 'money'
+  | 'plain';
+
+/** A unit of which one is `per` in the document's, shown with so many decimals. */
+function times(unit: string, per: number, places: number): Scale {
+  return { unit, out: (value) => rounded(value / per, places), in: (typed) => typed * per };
+}
+
+const MM_PER_FOOT = 12 * MM_PER_INCH;
+const HOURS_A_DAY = 24;
+const HARDNESS: Record<Reader['hardness'], Scale> = {
+  degree: times('°d', 1, 2),
+  ppm: times('mg/L CaCO3', MG_CACO3_PER_DEGREE ** -1, 0),
+  mmol: times('mmol/L', MMOL_PER_DEGREE ** -1, 2),
+};
+
+/** The scale on which a reader types a kind of figure. US makers give the output of RO units by the day. */
+export function scaleOf(kind: FigureKind, reader: Reader): Scale {
+  const us = reader.units === 'us';
+  switch (kind) {
+    case 'length':
+      return us ? times('in', MM_PER_INCH, 2) : times('mm', 1, 1);
+    case 'distance':
+      return us ? times('ft', MM_PER_FOOT / 1000, 1) : times('m', 1, 2);
+    case 'volume':
+      if (reader.gallons === 'imperial') return times('imp gal', L_PER_IMPERIAL_GALLON, 2);
+      return us ? times('US gal', L_PER_US_GALLON, 2) : times('L', 1, 2);
+    case 'flow':
+      return us ? times('US gal a day', L_PER_US_GALLON / HOURS_A_DAY, 0) : times('L an hour', 1, 2);
+    case 'mass':
+      return us ? times('lb', KG_PER_POUND, 2) : times('kg', 1, 2);
+    case 'temperature':
+      return us
+        ? { unit: '°F', out: (c) => rounded(fahrenheitFromCelsius(c), 1), in: celsiusFromFahrenheit }
+        : times('°C', 1, 1);
+    case 'hardness':
+      return HARDNESS[reader.hardness];
+    case 'degrees':
+      return times('°', 1, 1);
+    case 'money':
+      return { unit: '', out: (minor) => minor / 100, in: (typed) => Math.round(typed * 100) };
+    case 'plain':
+      return { unit: '', out: (value) => value, in: (typed) => typed };
+  }
+}
+
+/** Water and rooms are between freezing and 45 °C: beyond that somebody read the other scale. */
+export function otherScale(number: number, us: boolean): string | undefined {
+  if (!us && number > 45 && number <= 113)
+    return `is ${number} °C: is that °F? Then it is ${rounded(celsiusFromFahrenheit(number), 1)} °C`;
+  if (us && number >= 0 && number < 40)
+    return `is ${number} °F: is that °C? Then it is ${rounded(fahrenheitFromCelsius(number), 1)} °F`;
+  return undefined;
+}
