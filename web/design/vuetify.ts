@@ -33,6 +33,7 @@ export const vuetify = createVuetify({
     VTextField: { variant: 'underlined', density: 'compact', hideDetails: 'auto', color: 'primary' },
     VTextarea: { variant: 'underlined', density: 'compact', hideDetails: 'auto', color: 'primary' },
     VSelect: { variant: 'underlined', density: 'compact', hideDetails: 'auto', color: 'primary' },
+    VAutocomplete: { variant: 'underlined', density: 'compact', hideDetails: 'auto', color: 'primary' },
     VSwitch: { density: 'compact', hideDetails: 'auto', color: 'primary', inset: true },
   },
 });

@@ -58,6 +58,12 @@ describe('a typed figure', () => {
     expect(apply).toHaveBeenCalledWith(undefined);
   });
 
+  it('that was never answered is left alone by whoever passes by', async () => {
+    show({ optional: true, value: undefined });
+    await field.type('input', '');
+    expect(apply).not.toHaveBeenCalled();
+  });
+
   it('speaks the reader’s unit and hands on the document’s', async () => {
     show({ value: 254 });
     usePreferences().units = 'us';
@@ -81,6 +87,34 @@ describe('a typed figure', () => {
     field.find('input').dispatchEvent(key);
     await nextTick();
     expect(apply).toHaveBeenCalledWith(130);
+  });
+
+  it('is marked by the press that comes to it, to be typed over; the next press sets the caret', async () => {
+    show();
+    const input = field.find<HTMLInputElement>('input');
+    input.dispatchEvent(new FocusEvent('focus'));
+    input.click();
+    expect([input.selectionStart, input.selectionEnd]).toEqual([0, 3]);
+    input.setSelectionRange(1, 1);
+    input.click();
+    expect([input.selectionStart, input.selectionEnd]).toEqual([1, 1]);
+  });
+
+  it('keeps letters to itself, and lets chords with Ctrl through', () => {
+    show();
+    const heard: string[] = [];
+    field.el.addEventListener('keydown', (e) => heard.push((e as KeyboardEvent).key));
+    const press = (key: string, ctrlKey: boolean) =>
+      field.find('input').dispatchEvent(new KeyboardEvent('keydown', { key, ctrlKey, bubbles: true }));
+    press('f', false);
+    press('k', true);
+    expect(heard).toEqual(['k']);
+  });
+
+  it('takes a hot tap for what it is', async () => {
+    show({ kind: 'temperature', value: undefined, optional: true, hot: true });
+    await field.type('input', '58');
+    expect(apply).toHaveBeenCalledWith(58);
   });
 
   it('asks when a temperature was read on the other scale, and keeps what was typed', async () => {

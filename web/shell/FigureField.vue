@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
+import { keepKeys } from './commands';
 import { useFigures } from './figures';
 import { otherScale, type FigureKind } from './scales';
 
@@ -15,6 +16,8 @@ const props = defineProps<{
   optional?: boolean;
   apply: (value: number | undefined) => string | undefined;
   narrow?: boolean;
+  /** A temperature that may be far above that of water and rooms. */
+  hot?: boolean;
 }>();
 
 const f = useFigures();
@@ -35,29 +38,40 @@ watch(
 
 function commit(): void {
   const text = typed.value.trim().replace(',', '.');
-  if (text === '') return settle(props.optional ? props.apply(undefined) : 'is missing, must be a number');
+  if (text === '') return settle(emptied());
   const number = Number(text);
   if (!Number.isFinite(number)) return settle(`is "${text}" (text), must be a number`);
   if (props.value !== undefined && number === scale.value.out(props.value)) return settle(undefined);
-  const asked = props.kind === 'temperature' && otherScale(number, f.us.value);
+  const asked = props.kind === 'temperature' && !props.hot && otherScale(number, f.us.value);
   if (asked) return settle(asked);
   settle(props.apply(scale.value.in(number)));
 }
 
-/** A finger cannot mark what stands there: whoever comes to a figure types over it. */
-function mark(event: FocusEvent): void {
-  const input = event.target as HTMLInputElement;
-  // The press that brought the focus sets the caret afterwards, and would undo the mark.
-  setTimeout(() => document.activeElement === input && input.select());
+/**
+ * A finger cannot mark what stands there: the press that comes to a figure marks all of it, to be typed over.
+ * The next press sets the caret. Coming by Tab, the browser marks it itself.
+ */
+let arrived = false;
+function mark(event: MouseEvent): void {
+  if (!(event.target instanceof HTMLInputElement)) return;
+  if (arrived) event.target.select();
+  arrived = false;
+}
+
+/** An answer is taken back only where there was one: passing by an empty field is no answer. */
+function emptied(): string | undefined {
+  if (!props.optional) return 'is missing, must be a number';
+  return props.value === undefined ? undefined : props.apply(undefined);
 }
 
 function settle(says: string | undefined): void {
   fault.value = says ?? '';
 }
 
-/** Keys stay in the field: single letters are commands elsewhere. Arrows step. */
+/** Enter takes what was typed, arrows step. */
 function keyed(event: KeyboardEvent): void {
-  event.stopPropagation();
+  keepKeys(event);
+  arrived = false;
   if (event.key === 'Enter') return commit();
   const sign = { ArrowUp: 1, ArrowDown: -1 }[event.key];
   if (!sign || !Number.isFinite(Number(typed.value))) return;
@@ -76,7 +90,8 @@ function keyed(event: KeyboardEvent): void {
     :error-messages="fault"
     :class="{ narrow }"
     inputmode="decimal"
-    @focus="mark"
+    @focus="arrived = true"
+    @click="mark"
     @blur="commit"
     @keydown="keyed"
   />

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef } from 'vue';
+import { keepKeys } from './commands';
 import type { Picture } from '../../core/commission/schema';
 import { api } from './api';
 import { useCommission } from './commissionStore';
@@ -111,7 +112,7 @@ const typedCaption = (event: Event) => (event.target as HTMLInputElement).value;
           :value="p.caption"
           maxlength="200"
           @change="set(p.id, { caption: typedCaption($event) })"
-          @keydown.stop
+          @keydown="keepKeys"
         />
         <button class="act" @click="remove(p.id)">Take away</button>
       </li>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue';
+import { keepKeys } from './commands';
 
 /** Typed words. `apply` answers with what is wrong, if anything; what was typed stays in the field. */
 const props = defineProps<{
@@ -34,7 +35,7 @@ function commit(): void {
     auto-grow
     :error-messages="fault"
     @blur="commit"
-    @keydown.stop
+    @keydown="keepKeys"
   />
   <v-text-field
     v-else
@@ -44,6 +45,6 @@ function commit(): void {
     :error-messages="fault"
     @blur="commit"
     @keydown.enter="commit"
-    @keydown.stop
+    @keydown="keepKeys"
   />
 </template>

@@ -27,6 +27,11 @@ export function allCommands(): Command[] {
 export const paletteOpen = ref(false);
 export const shortcutsOpen = ref(false);
 
+/** Keeps what is typed in a field from being taken for a command; chords with Ctrl are commands there too. */
+export function keepKeys(event: KeyboardEvent): void {
+  if (!event.ctrlKey && !event.metaKey) event.stopPropagation();
+}
+
 /** True while somebody types: single-letter keys are then text. */
 export function typing(event: KeyboardEvent): boolean {
   const el = event.target as HTMLElement | null;

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
+import { keepKeys } from '../../shell/commands';
 import { useRouter } from 'vue-router';
 import { api } from '../../shell/api';
 import { useCommission } from '../../shell/commissionStore';
@@ -47,7 +48,7 @@ async function erase(): Promise<void> {
         :label="`Type ${client}`"
         :error-messages="fault"
         data-test="erase-name"
-        @keydown.stop
+        @keydown="keepKeys"
       />
       <button class="solid" type="submit" data-test="erase-now">Erase for good</button>
       <button class="act" type="button" @click="asked = false">Keep</button>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed, nextTick, ref } from 'vue';
+import { keepKeys } from '../../shell/commands';
 import type { Stock } from '../../../core/commission/schema';
 import { SPECIES, speciesById, type Species } from '../../../core/livestock/species';
 import { useCommission } from '../../shell/commissionStore';
@@ -39,7 +40,8 @@ function about(s: Species): string {
 }
 function add(id: string | null): void {
   chosen.value = null;
-  typed.value = '';
+  // The field writes the name that was taken into itself, after this: the next one begins empty.
+  void nextTick(() => (typed.value = ''));
   const s = id && speciesById(id);
   if (!s || stock.value.some((x) => x.species === s.id)) return;
   edit.brief('livestock', [...stock.value, { species: s.id, count: s.group }]);
@@ -64,7 +66,7 @@ function remove(i: number): void {
       clear-on-select
       data-test="add-animal"
       @update:model-value="add"
-      @keydown.stop
+      @keydown="keepKeys"
     />
     <table v-if="rows.length">
       <thead>

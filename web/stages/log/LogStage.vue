@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
+import { keepKeys } from '../../shell/commands';
 import { useCommission } from '../../shell/commissionStore';
 import { daysAway, longDate, today } from '../../shell/days';
 
@@ -40,7 +41,7 @@ function remove(id: string): void {
       <p class="quiet">readings, doses, trims, losses, what was said</p>
     </header>
     <form @submit.prevent="add">
-      <v-text-field v-model="day" label="Day" type="date" class="day" @keydown.stop />
+      <v-text-field v-model="day" label="Day" type="date" class="day" @keydown="keepKeys" />
       <v-textarea
         v-model="text"
         label="Note"
@@ -48,7 +49,7 @@ function remove(id: string): void {
         auto-grow
         :error-messages="fault"
         data-test="note"
-        @keydown.stop
+        @keydown="keepKeys"
         @keydown.ctrl.enter="add"
       />
       <button class="solid" type="submit" data-test="add-note">Add</button>

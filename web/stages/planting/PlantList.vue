@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
+import { keepKeys } from '../../shell/commands';
 import type { Option, Plant } from '../../../core/commission/schema';
 import { useFigures } from '../../shell/figures';
 import type { PlanView } from '../../workers/planWorker';
@@ -55,7 +56,7 @@ const traits = (p: Plant) =>
       v-model="search"
       label="name, habit or light"
       clearable
-      @keydown.stop
+      @keydown="keepKeys"
       @click:clear="search = ''"
     />
     <ul>

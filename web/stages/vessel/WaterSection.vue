@@ -69,7 +69,8 @@ const HARDNESS = [
   { value: 'mmol', title: 'mmol/L' },
 ];
 const setRo = (key: 'litresPerHour' | 'storageL') => (value: number | undefined) => {
-  if (key === 'litresPerHour' && value === undefined) return edit.site('ro', undefined);
+  // Without its output a unit is none; storage alone is none either.
+  if (value === undefined && (key === 'litresPerHour' || !site.value?.ro)) return edit.site('ro', undefined);
   return edit.site('ro', { litresPerHour: 5, storageL: 0, ...site.value?.ro, [key]: value ?? 0 });
 };
 </script>
@@ -165,6 +166,7 @@ const setRo = (key: 'litresPerHour' | 'storageL') => (value: number | undefined)
         <FigureField
           label="hot tap"
           kind="temperature"
+          hot
           optional
           :value="tap?.hotC"
           :apply="(c) => edit.tap('hotC', c)"

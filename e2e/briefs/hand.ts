@@ -1,0 +1,280 @@
+import type { ElementHandle, Page } from 'puppeteer-core';
+
+/**
+ * Times of the keystroke-level model, s: Card, Moran, Newell, "The keystroke-level model for user performance
+ * time with interactive systems", Communications of the ACM 23 (1980), from memory. A key pressed by an
+ * average typist who is no secretary, a pointing, and the thought before an answer; a key on glass takes
+ * longer (from memory).
+ */
+const KEY = 0.28;
+const KEY_ON_GLASS = 0.5;
+const POINT = 1.1;
+const THINK = 1.35;
+
+const FOCUSABLE = 'button, a[href], input, select, textarea, summary, [tabindex="0"]';
+
+/** A person at the first visit: what they do on the screen, and how long that would take them. */
+export abstract class Hand {
+  /** Seconds by the keystroke-level model, without talking, measuring or waiting. */
+  seconds = 0;
+  answers = 0;
+
+  constructor(protected readonly page: Page) {}
+
+  /** Brings the hand to something that can be typed into or pressed. */
+  protected abstract come(el: ElementHandle<HTMLElement>): Promise<void>;
+  protected abstract press(el: ElementHandle<HTMLElement>): Promise<void>;
+  /** Marks what stands in the field and types over it. */
+  protected abstract over(text: string): Promise<void>;
+  /** Opens a list and takes one of it. */
+  protected abstract take(el: ElementHandle<HTMLElement>, title: string): Promise<void>;
+  /** Goes to another stage. */
+  abstract go(stage: string): Promise<void>;
+
+  /** Presses a button, a tick, a switch. */
+  async touch(selector: string, nth = 0): Promise<void> {
+    this.thought();
+    await this.press(await this.find(selector, nth));
+  }
+
+  /** Types a figure or words over what a field holds; the field by its label, the how-manieth of that label. */
+  async fill(label: string, text: string, nth = 0): Promise<void> {
+    this.thought();
+    await this.come(await this.field(label, nth));
+    await this.over(text);
+  }
+
+  async choose(label: string, title: string, nth = 0): Promise<void> {
+    this.thought();
+    await this.take(await this.field(label, nth), title);
+  }
+
+  /** Adds an animal by its name, and says how many. */
+  async animal(name: string, count?: string): Promise<void> {
+    this.thought();
+    await this.come(await this.field('Add an animal by its name', 0));
+    await this.typed(name);
+    await this.page.waitForFunction(
+      (n) =>
+        [...document.querySelectorAll('.v-autocomplete__content .v-list-item-title')].some(
+          (e) => e.textContent === n,
+        ),
+      {},
+      name,
+    );
+    await this.firstOfList();
+    await this.page.waitForSelector(`[data-animal="${name.toLowerCase().replace(/[ .]+/g, '-')}"]`);
+    if (count) await this.fill(`how many ${name}`, count);
+  }
+
+  /** A photograph, by the file dialogue of the browser. */
+  async picture(file: string): Promise<void> {
+    this.thought();
+    const [chooser] = await Promise.all([
+      this.page.waitForFileChooser(),
+      this.find('[data-test="add-picture"]', 0).then((el) => this.press(el)),
+    ]);
+    await chooser.accept([file]);
+    await this.page.waitForSelector('.strip img');
+  }
+
+  protected abstract firstOfList(): Promise<void>;
+
+  /** Waits for what is looked for; what is folded away is not there. */
+  protected async find(selector: string, nth: number): Promise<ElementHandle<HTMLElement>> {
+    const found = await this.page.waitForFunction(
+      (s, n) => [...document.querySelectorAll<HTMLElement>(s)].filter((e) => e.getClientRects().length)[n],
+      {},
+      selector,
+      nth,
+    );
+    return found as ElementHandle<HTMLElement>;
+  }
+
+  private async field(label: string, nth: number): Promise<ElementHandle<HTMLElement>> {
+    const found = await this.page
+      .waitForFunction(
+        (name, n) =>
+          [...document.querySelectorAll<HTMLInputElement>('.v-input input, .v-input textarea')]
+            .filter((e) => e.getClientRects().length > 0 && !e.matches('.v-textarea__sizer'))
+            .filter((e) => {
+              const labels = [...e.closest('.v-input')!.querySelectorAll('label')];
+              return e.ariaLabel === name || labels.some((l) => l.textContent?.trim() === name);
+            })[n],
+        { timeout: 8_000 },
+        label,
+        nth,
+      )
+      .catch(() => undefined);
+    if (!found) throw new Error(`There is no field "${label}" (${nth + 1}) on the screen.`);
+    return found as ElementHandle<HTMLElement>;
+  }
+
+  protected thought(): void {
+    this.seconds += THINK;
+    this.answers += 1;
+  }
+
+  protected async key(name: Parameters<Page['keyboard']['press']>[0]): Promise<void> {
+    this.seconds += KEY;
+    await this.page.keyboard.press(name);
+  }
+
+  protected async typed(text: string, each = KEY): Promise<void> {
+    this.seconds += each * text.length;
+    await this.page.keyboard.type(text);
+  }
+}
+
+/** One finger on a tablet. */
+export class Finger extends Hand {
+  protected async come(el: ElementHandle<HTMLElement>): Promise<void> {
+    const seen = await el.isIntersectingViewport();
+    // A swipe first, where it is not on the screen.
+    this.seconds += seen ? POINT : 2 * POINT;
+    await el.evaluate((e) => e.scrollIntoView({ block: 'center' }));
+    await this.rest(el);
+    await el.tap();
+  }
+
+  protected press(el: ElementHandle<HTMLElement>): Promise<void> {
+    return this.come(el);
+  }
+
+  protected async over(text: string): Promise<void> {
+    const name = await this.page.evaluate(() => {
+      const input = document.activeElement as HTMLInputElement;
+      return input.type === 'date' || input.type === 'time' ? input.type : input.selectionEnd! - input.selectionStart!; // prettier-ignore
+    });
+    // Names keep their caret: what stood there is taken away letter by letter.
+    if (name === 0) await this.clear();
+    await this.typed(text, KEY_ON_GLASS);
+    // The finger lifts and goes on: what has the focus loses it with the next tap.
+    await this.page.evaluate(() => (document.activeElement as HTMLElement).blur());
+  }
+
+  private async clear(): Promise<void> {
+    const letters = await this.page.evaluate(
+      () => (document.activeElement as HTMLInputElement).value?.length ?? 0,
+    );
+    await this.page.keyboard.press('End');
+    for (let i = 0; i < letters; i++) await this.page.keyboard.press('Backspace');
+    this.seconds += letters > 0 ? POINT : 0;
+  }
+
+  protected async take(el: ElementHandle<HTMLElement>, title: string): Promise<void> {
+    await this.come(el);
+    const item = await this.page.waitForSelector(
+      `::-p-xpath(//*[contains(@class,"v-overlay--active")]//*[contains(@class,"v-list-item-title")][normalize-space()="${title}"])`,
+    );
+    await this.press(item as ElementHandle<HTMLElement>);
+    await this.page.waitForSelector('.v-overlay--active', { hidden: true });
+  }
+
+  protected async firstOfList(): Promise<void> {
+    const item = await this.page.waitForSelector('.v-autocomplete__content .v-list-item');
+    await this.press(item as ElementHandle<HTMLElement>);
+  }
+
+  async go(stage: string): Promise<void> {
+    this.thought();
+    const link = await this.page.waitForSelector(`nav[aria-label="Stages"] ::-p-text(${stage})`);
+    await this.press(link as ElementHandle<HTMLElement>);
+  }
+
+  /** Waits until something no longer moves under the finger. */
+  private async rest(el: ElementHandle<HTMLElement>): Promise<void> {
+    let before = '';
+    for (let now = 'x'; now !== before;) {
+      before = now;
+      await new Promise((resolve) => setTimeout(resolve, 40));
+      now = JSON.stringify(await el.boundingBox());
+    }
+  }
+}
+
+/** Ten fingers on a keyboard, and no pointer. */
+export class Keyboard extends Hand {
+  protected async come(el: ElementHandle<HTMLElement>): Promise<void> {
+    const target = (await el.evaluateHandle(
+      (e, focusable) => (e.matches(focusable) ? e : e.querySelector(focusable)),
+      FOCUSABLE,
+    )) as ElementHandle<HTMLElement>;
+    const there = () => target.evaluate((e) => document.activeElement === e);
+    const back = await target.evaluate(
+      (e) =>
+        document.activeElement !== document.body &&
+        Boolean(document.activeElement!.compareDocumentPosition(e) & Node.DOCUMENT_POSITION_PRECEDING),
+    );
+    for (let i = 0; i < 300; i++) {
+      if (await there()) return;
+      if (back) await this.page.keyboard.down('Shift');
+      await this.key('Tab');
+      if (back) await this.page.keyboard.up('Shift');
+    }
+    throw new Error(`Tab does not reach ${await target.evaluate((e) => e.outerHTML.slice(0, 120))}`);
+  }
+
+  protected async press(el: ElementHandle<HTMLElement>): Promise<void> {
+    await this.come(el);
+    const box = await this.page.evaluate(() => document.activeElement?.matches('[type="checkbox"]'));
+    await this.key(box ? 'Space' : 'Enter');
+  }
+
+  protected async over(text: string): Promise<void> {
+    const typed = await this.page.evaluate(() => (document.activeElement as HTMLInputElement).type);
+    if (typed !== 'date' && typed !== 'time') await this.chord('Control', 'a');
+    await this.typed(text);
+    await this.key('Tab');
+  }
+
+  protected async firstOfList(): Promise<void> {
+    await this.intoList();
+    await this.key('Enter');
+  }
+
+  /** Down into a list that opens; once more where it had not opened yet, as a person would. */
+  private async intoList(): Promise<void> {
+    for (let tries = 0; tries < 8; tries++) {
+      await this.key('ArrowDown');
+      const within = await this.page
+        .waitForFunction(() => document.activeElement?.matches('.v-overlay--active .v-list-item'), {
+          timeout: 500,
+        })
+        .catch(() => undefined);
+      if (within) return;
+    }
+    throw new Error('the list does not take the keyboard');
+  }
+
+  protected async take(el: ElementHandle<HTMLElement>, title: string): Promise<void> {
+    await this.come(el);
+    await this.intoList();
+    const here = () =>
+      this.page.evaluate(() => {
+        const item = document.activeElement!;
+        return (item.querySelector('.v-list-item-title') ?? item).textContent?.trim();
+      });
+    for (let i = 0; (await here()) !== title; i++) {
+      if (i > 20) throw new Error(`"${title}" is not in the list`);
+      await this.key('ArrowDown');
+    }
+    await this.key('Enter');
+    await this.page.waitForSelector('.v-overlay--active', { hidden: true });
+  }
+
+  async go(stage: string): Promise<void> {
+    this.thought();
+    await this.chord('Control', 'k');
+    await this.page.waitForSelector('[role="dialog"] input');
+    await this.typed(`Go to ${stage}`);
+    await this.key('Enter');
+    await this.page.waitForSelector('[role="dialog"] input', { hidden: true });
+  }
+
+  private async chord(hold: 'Control', key: 'a' | 'k'): Promise<void> {
+    await this.page.keyboard.down(hold);
+    await this.key(key);
+    await this.page.keyboard.up(hold);
+  }
+}
