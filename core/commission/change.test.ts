@@ -33,7 +33,21 @@ describe('what is wrong with a change', () => {
 
   it('is what reading the whole document finds, whatever single value is replaced', () => {
     const paths = leaves(before).filter(([top]) => top !== 'format' && top !== 'version');
-    const values = fc.constantFrom(-1, 0, 7, 1e9, NaN, Infinity, 'soil', '', '2027-02-30', true, null, {}, []);
+    const values = fc.constantFrom(
+      -1,
+      0,
+      7,
+      1e9,
+      NaN,
+      Infinity,
+      'soil',
+      '',
+      '2027-02-30',
+      true,
+      null,
+      {},
+      [],
+    );
     let refused = 0;
     fc.assert(
       fc.property(fc.constantFrom(...paths), values, (path, value) => {

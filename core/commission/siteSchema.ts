@@ -19,7 +19,13 @@ export const waypointSchema = z.looseObject({
   steps: z.number().int().min(1).max(1_000).optional(),
 });
 
-const deviceSchema = z.looseObject({ id, name: words, watts: z.number().min(0).max(10_000) });
+const deviceSchema = z.looseObject({
+  id,
+  name: words,
+  watts: z.number().min(0).max(10_000),
+  /** Where its warmth goes: into the water, from above by day, or elsewhere. */
+  warms: z.enum(['water', 'above', 'elsewhere']).optional(),
+});
 
 export const siteSchema = z.looseObject({
   /** Height of the tank's base above the floor; storey, 0 at the ground. */

@@ -9,6 +9,7 @@ import {
   type HeatAsk,
   type HeatLoss,
 } from '../site/heat';
+import { intoWaterW } from '../site/warmth';
 import type { Survey } from '../survey/survey';
 import type { Finding } from '../units/finding';
 import { rounded } from '../units/quantity';
@@ -24,6 +25,8 @@ export interface HeatPlan {
   loss: HeatLoss;
   heatersW: number[];
   thumbW: [number, number];
+  /** What devices bring into the water on the average of a day, W. */
+  devicesW: number;
   /** Where the water rests at the room's warmest with the devices on, and the most it may have. */
   warmC: number;
   mostC: number;
@@ -36,8 +39,6 @@ export interface HeatPlan {
 const USUAL_ROOM_C = [17, 26] as const;
 /** Above this planted tanks lose growth and gain algae, °C (common practice). */
 const PLANTS_MOST_C = 27;
-/** Devices whose warmth does not go into the water, or that are not on all the time. */
-const HEATER = /heat|chill|cool/i;
 
 /** Panes that water touches and the open surface, m². */
 export function wetted({ vessel }: Commission): HeatAsk {
@@ -57,9 +58,10 @@ export function heatPlan(commission: Commission, survey: Survey): HeatPlan {
   const waterC = waterTarget(commission).celsius;
   const ask = wetted(commission);
   const loss = heatLoss(ask, waterC, roomC[0]);
-  const devicesW =
-    (site?.devices ?? []).filter((d) => !HEATER.test(d.name)).reduce((sum, d) => sum + d.watts, 0) +
-    (vessel.backlightW ?? 0);
+  const devicesW = intoWaterW([
+    ...(site?.devices ?? []),
+    { name: 'backlight', watts: vessel.backlightW ?? 0 },
+  ]);
   const warmC = restingCelsius(ask, roomC[1], devicesW);
   const shared = sharedRange(keptOf(commission), 'tempC');
   const mostC = Math.min(PLANTS_MOST_C, shared?.[1] ?? PLANTS_MOST_C);
@@ -70,6 +72,7 @@ export function heatPlan(commission: Commission, survey: Survey): HeatPlan {
     loss,
     heatersW: heatersFor(loss.totalW),
     thumbW: ruleOfThumbW(survey.freeWaterL),
+    devicesW,
     warmC,
     mostC,
     coolW,

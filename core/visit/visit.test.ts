@@ -195,6 +195,15 @@ describe('warmth', () => {
     expect(found('heat.cool', { brief })).toBeUndefined();
   });
 
+  it('is not warmed by what only shares its circuit', () => {
+    const kettle = [{ id: 'k', name: 'kettle', watts: 2000 }];
+    const heat = (devices: object[]) => visited({ site: { roomC: [18, 24], devices } }).heat;
+    expect(heat(kettle).warmC).toBeCloseTo(heat([]).warmC, 9);
+    const pump = heat([{ id: 'p', name: 'pump', watts: 20 }]);
+    expect(pump.devicesW).toBe(20);
+    expect(pump.warmC).toBeGreaterThan(heat([]).warmC);
+  });
+
   it('finds a heater that is too small for the room’s coldest', () => {
     const devices = [{ id: 'h', name: 'heater', watts: 10 }];
     const f = found('heat.heater', { site: { devices, roomC: [10, 24] } })!;

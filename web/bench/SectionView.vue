@@ -42,6 +42,9 @@ const cuts = computed(() =>
   }),
 );
 
+/** Two depths with their words stand beside each other from so many pixels on. */
+const APART_PX = 120;
+
 /** Depths written in: near the front, and where the bed is deepest. */
 const depths = computed(() => {
   const [front, back] = span.value;
@@ -56,7 +59,10 @@ const depths = computed(() => {
   };
   const probes = Array.from({ length: 19 }, (_, i) => at(front + (back - front) * (0.05 + 0.05 * i)));
   const deepest = probes.reduce((a, b) => (b.top > a.top + 0.5 ? b : a));
-  return [probes[1], ...(Math.abs(deepest.y - probes[1].y) > (back - front) * 0.25 ? [deepest] : [])];
+  const apart = Math.abs(deepest.y - probes[1].y);
+  if (apart <= (back - front) * 0.25) return [probes[1]];
+  // Where there is room for one only, the deepest says more.
+  return U(apart) > APART_PX ? [probes[1], deepest] : [deepest];
 });
 </script>
 

@@ -7,7 +7,7 @@ import { useCommission } from './commissionStore';
 import { refusedFile, uploadPicture } from './upload';
 
 /** Pictures of some subjects: added by hand, kept small, each with what it shows. */
-const props = defineProps<{ title: string; subjects: Picture['shows'][]; hint?: string }>();
+const props = defineProps<{ title: string; subjects: readonly Picture['shows'][]; hint?: string }>();
 const commission = useCommission();
 const NAMES: Record<Picture['shows'], string> = {
   story: 'the story',

@@ -1,6 +1,6 @@
 import { computed } from 'vue';
 import { MM_PER_INCH } from '../../core/units/length';
-import { KG_PER_POUND } from '../../core/units/mass';
+import { KG_PER_POUND, STANDARD_GRAVITY } from '../../core/units/mass';
 import { L_PER_IMPERIAL_GALLON, L_PER_US_GALLON, ML_PER_US_FLUID_OUNCE } from '../../core/units/volume';
 import { usePreferences } from './preferences';
 import { scaleOf, type FigureKind } from './scales';
@@ -40,6 +40,7 @@ const US: Record<string, { unit: string; per: number; places?: number }> = {
   kg: { unit: 'lb', per: KG_PER_POUND },
   g: { unit: 'oz', per: (KG_PER_POUND * 1000) / 16 },
   kgf: { unit: 'lbf', per: KG_PER_POUND },
+  kN: { unit: 'lbf', per: (KG_PER_POUND * STANDARD_GRAVITY) / 1000, places: 0 },
   'kN/m²': { unit: 'psf', per: 0.04788026, places: 0 },
   'L/min': { unit: 'gal/min', per: L_PER_US_GALLON },
 };

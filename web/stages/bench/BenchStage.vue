@@ -184,7 +184,9 @@ const doc = toRef(commission, 'document');
         </g>
         <g :transform="`translate(${sheet.section.x} ${sheet.section.y})`">
           <text class="caption" y="-18">Cut at C</text>
-          <text x="66" y="-18" class="note">{{ f.length(cutMm) }} from the left</text>
+          <text x="66" y="-18" class="note">
+            {{ f.length(cutMm) }}{{ sheet.section.w < 200 ? '' : ' from the left' }}
+          </text>
           <SectionView
             :vessel="vessel"
             :option="option"

@@ -148,7 +148,7 @@ const setWindow = (part: object) =>
       </div>
       <button class="act big" data-test="add-seat" @click="add">Add a seat</button>
       <span class="quiet"
-        >1200 sitting, 1600 standing; the tank stands
+        >{{ f.length(1_200) }} sitting, {{ f.length(1_600) }} standing; the tank stands
         {{ f.length(commission.document!.site?.baseHeightMm ?? USUAL_BASE_MM) }} up</span
       >
     </div>

@@ -39,7 +39,8 @@ const w = (x: number) => `${Math.round(x)} W`;
       <span class="quiet"> Rule of thumb {{ heat.thumbW.map(Math.round).join(' to ') }} W.</span>
     </p>
     <p>
-      At {{ f.temperature(heat.roomC[1], 0) }} it rests at {{ f.temperature(heat.warmC) }};
+      Devices bring {{ w(heat.devicesW) }} on the average of a day. At
+      {{ f.temperature(heat.roomC[1], 0) }} it rests at {{ f.temperature(heat.warmC) }};
       {{ f.temperature(heat.mostC, 0) }} is the most.
       <b v-if="heat.coolW > 1">Cooling for {{ w(heat.coolW) }}.</b>
     </p>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import { warmsOf } from '../../../core/site/warmth';
 import { usualDevices } from '../../../core/visit/power';
 import { useCommission } from '../../shell/commissionStore';
 import { freshId, useDocEdit } from '../../shell/docEdit';
@@ -42,6 +43,11 @@ function remove(i: number): void {
 function usual(): void {
   edit.site('devices', usualDevices(commission.document!, props.visit.heat));
 }
+const WARMTH = [
+  { value: 'water', title: 'the water' },
+  { value: 'above', title: 'by day' },
+  { value: 'elsewhere', title: 'nothing' },
+];
 const YES_NO = [
   { value: null, title: 'not asked' },
   { value: true, title: 'yes' },
@@ -80,7 +86,7 @@ const YES_NO = [
     </p>
     <details>
       <summary class="act">Devices, sockets, circuit</summary>
-      <div v-for="(d, i) in devices" :key="d.id" class="figures">
+      <div v-for="(d, i) in devices" :key="d.id" class="figures device">
         <WordsField label="Device" :value="d.name" :apply="(name) => set(i, { name })" />
         <FigureField
           label="draws"
@@ -88,6 +94,12 @@ const YES_NO = [
           unit="W"
           :value="d.watts"
           :apply="(watts) => set(i, { watts })"
+        />
+        <v-select
+          label="warms"
+          :items="WARMTH"
+          :model-value="warmsOf(d)"
+          @update:model-value="(warms) => set(i, { warms })"
         />
         <button class="act" @click="remove(i)">Take away</button>
       </div>
@@ -122,6 +134,8 @@ const YES_NO = [
           :value="site?.volts"
           :apply="(v) => edit.site('volts', v)"
         />
+      </div>
+      <div class="figures guards">
         <v-select
           label="Residual-current device"
           :items="YES_NO"
@@ -146,3 +160,12 @@ const YES_NO = [
     </p>
   </section>
 </template>
+
+<style scoped>
+.device {
+  grid-template-columns: 1.2fr 0.75fr 1.2fr auto;
+}
+.guards {
+  grid-template-columns: 1fr 1fr;
+}
+</style>

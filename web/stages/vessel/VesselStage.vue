@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useElementSize } from '@vueuse/core';
+import { useElementSize, useMediaQuery } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { imperialGallonsFromL, usGallonsFromL } from '../../../core/units/volume';
 import { useCommission } from '../../shell/commissionStore';
@@ -25,6 +25,9 @@ const { plan } = useFrame();
 const f = useFigures();
 const area = ref<HTMLElement>();
 const { width } = useElementSize(area);
+/** In two columns the left one, which is shorter, takes what comes last. */
+const wide = useMediaQuery('(min-width: 1151px)');
+const SUBJECTS = ['place', 'route', 'floor', 'power', 'water', 'tank'] as const;
 const survey = computed(() => plan.value?.survey);
 
 const litres = computed(() => {
@@ -44,8 +47,16 @@ const gallonNames = computed(() => [
   { value: 'as-units', title: f.us.value ? 'US gallons' : 'litres' },
   { value: 'imperial', title: 'imperial gallons' },
 ]);
-const gallons = (l: number) =>
-  `${decimal(usGallonsFromL(l), 1)} US gal, ${decimal(imperialGallonsFromL(l), 1)} imperial`;
+/** The same volume in the units that are not the reader's own, so that gallons are never mistaken. */
+const others = (l: number) =>
+  [
+    { unit: 'L', says: `${decimal(l, 1)} L` },
+    { unit: 'US gal', says: `${decimal(usGallonsFromL(l), 1)} US gal` },
+    { unit: 'imp gal', says: `${decimal(imperialGallonsFromL(l), 1)} imperial gal` },
+  ]
+    .filter(({ unit }) => unit !== f.scale('volume').unit)
+    .map(({ says }) => says)
+    .join(', ');
 </script>
 
 <template>
@@ -62,30 +73,33 @@ const gallons = (l: number) =>
         <CornerList v-if="commission.document!.vessel.kind === 'polygon'" />
         <section class="litres">
           <header class="section-head">
-            <h2>Litres</h2>
+            <h2>Volume</h2>
             <v-select v-model="preferences.gallons" class="pick" label="Shown in" :items="gallonNames" />
           </header>
           <dl>
             <template v-for="row in litres" :key="row.name">
               <dt>{{ row.name }}</dt>
               <dd>
-                <b>{{ f.volume(row.l) }}</b> <span class="quiet">{{ gallons(row.l) }}</span>
+                <b>{{ f.volume(row.l) }}</b> <span class="quiet">{{ others(row.l) }}</span>
               </dd>
             </template>
           </dl>
         </section>
         <VesselParts />
+        <div v-if="plan && wide" class="says">
+          <HeatSection :heat="plan.visit.heat" />
+          <PictureStrip title="Photographs of the place" :subjects="SUBJECTS" />
+        </div>
       </div>
       <div v-if="plan" class="says">
         <RouteLine :carrying="plan.visit.carrying" />
         <FloorSection :survey="plan.survey" :visit="plan.visit" />
         <PowerBar :visit="plan.visit" />
         <WaterSection :visit="plan.visit" :care="plan.care" />
-        <HeatSection :heat="plan.visit.heat" />
-        <PictureStrip
-          title="Photographs of the place"
-          :subjects="['place', 'route', 'floor', 'power', 'water', 'tank']"
-        />
+        <template v-if="!wide">
+          <HeatSection :heat="plan.visit.heat" />
+          <PictureStrip title="Photographs of the place" :subjects="SUBJECTS" />
+        </template>
       </div>
     </div>
   </div>
@@ -131,8 +145,12 @@ dd {
   border-top: 1px solid var(--rule);
   padding: 10px 0 12px;
 }
-.says > :deep(section:first-child) {
+.columns > .says > :deep(section:first-child) {
   border-top: 0;
+}
+.drawing .says {
+  max-width: 620px;
+  margin-top: 8px;
 }
 @media (max-width: 1150px) {
   .columns {

@@ -38,6 +38,8 @@ const path = computed(
 );
 /** A third, and two thirds up: figures to read off while the water rises. */
 const marks = computed(() => scale.value.filter((_, i) => i === 8 || i === 16));
+/** Words at a mark far to the right stand to its left. */
+const onRight = (m: WaterHeight) => X(m.litres) > props.width * 0.55;
 </script>
 
 <template>
@@ -45,7 +47,9 @@ const marks = computed(() => scale.value.filter((_, i) => i === 8 || i === 16));
     <path :d="path" />
     <g v-for="m in marks" :key="m.mm" :transform="`translate(${X(m.litres)} ${Y(m.mm)})`">
       <circle r="3" />
-      <text x="8" y="12">{{ f.volume(m.litres, 0) }} at {{ f.length(m.mm) }}</text>
+      <text :x="onRight(m) ? -8 : 8" :y="onRight(m) ? -6 : 12" :text-anchor="onRight(m) ? 'end' : 'start'"
+        >{{ f.volume(m.litres, 0) }} at {{ f.length(m.mm) }}</text
+      >
     </g>
     <text :x="width - 6" :y="height - 8" text-anchor="end">water with the scape in it</text>
   </g>
