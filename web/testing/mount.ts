@@ -12,6 +12,10 @@ export interface Mounted {
   find: <T extends Element = HTMLElement>(selector: string) => T;
   /** Types into a field and leaves it. */
   type: (selector: string, text: string) => Promise<void>;
+  /** Types over the field with a label, the how-manieth of that label, and leaves it. */
+  fill: (label: string, text: string, nth?: number) => Promise<void>;
+  /** What a field with a label shows, and what is wrong with it. */
+  shown: (label: string, nth?: number) => { value: string; fault: string };
   click: (selector: string) => Promise<void>;
   unmount: () => void;
 }
@@ -42,19 +46,31 @@ export function mount(
     if (!found) throw new Error(`nothing is ${selector} in ${el.innerHTML.slice(0, 300)}`);
     return found;
   };
+  const fieldOf = (label: string, nth: number): Element => {
+    const fields = [...el.querySelectorAll('.v-input')].filter((f) =>
+      [...f.querySelectorAll('label')].some((l) => l.textContent?.trim() === label),
+    );
+    if (!fields[nth]) throw new Error(`no field "${label}" (${nth + 1}) in ${wordsOf(el).slice(0, 300)}`);
+    return fields[nth];
+  };
+  const typeInto = async (input: HTMLInputElement, text: string): Promise<void> => {
+    input.value = text;
+    input.dispatchEvent(new Event('input'));
+    await nextTick();
+    input.dispatchEvent(new Event('blur'));
+    await nextTick();
+  };
   return {
     el,
     props,
     words: () => wordsOf(el),
     find,
-    type: async (selector, text) => {
-      const input = find<HTMLInputElement>(selector);
-      input.value = text;
-      input.dispatchEvent(new Event('input'));
-      await nextTick();
-      input.dispatchEvent(new Event('blur'));
-      await nextTick();
-    },
+    type: (selector, text) => typeInto(find<HTMLInputElement>(selector), text),
+    fill: (label, text, nth = 0) => typeInto(fieldOf(label, nth).querySelector('input')!, text),
+    shown: (label, nth = 0) => ({
+      value: fieldOf(label, nth).querySelector('input')!.value,
+      fault: fieldOf(label, nth).querySelector('.v-messages__message')?.textContent ?? '',
+    }),
     click: async (selector) => {
       find<HTMLElement>(selector).click();
       await nextTick();

@@ -10,7 +10,7 @@ import { useFigures } from '../../shell/figures';
 import type { PlanView } from '../../workers/planWorker';
 
 /** Animals wished for, each as its band of temperature beside the tank's own, and what speaks against it. */
-const props = defineProps<{ visit: PlanView['visit'] | undefined }>();
+const props = defineProps<{ visit?: PlanView['visit'] }>();
 const commission = useCommission();
 const edit = useDocEdit();
 const f = useFigures();
