@@ -24,6 +24,10 @@ function commit(): void {
   if (typed.value === (props.value ?? '')) return void (fault.value = '');
   fault.value = props.apply(typed.value) ?? '';
 }
+function keyed(event: KeyboardEvent): void {
+  keepKeys(event);
+  if (event.key === 'Enter') commit();
+}
 </script>
 
 <template>
@@ -44,7 +48,6 @@ function commit(): void {
     :type="type"
     :error-messages="fault"
     @blur="commit"
-    @keydown.enter="commit"
-    @keydown="keepKeys"
+    @keydown="keyed"
   />
 </template>
