@@ -43,6 +43,7 @@ async function visited(hand: Hand, visit: Visit): Promise<void> {
   await hand.go('Vessel');
   await b.page.waitForSelector('[data-test="length"]');
   await visit.vessel(hand, picture);
+  await hand.leave();
   await b.saved();
   const faults = await b.page.$$eval('.v-messages__message', (all) => all.map((e) => e.textContent));
   expect(faults).toEqual([]);

@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import sharp from 'sharp';
 import type { ElementHandle } from 'puppeteer-core';
 import { describe, expect, it } from 'vitest';
+import { Finger } from './briefs/hand';
 import { withDemo } from './harness';
 import { figure } from './page';
 
@@ -21,24 +22,16 @@ async function begin(title: string): Promise<string> {
   return new URL(b.page.url()).pathname.replace('/brief', '');
 }
 
-async function touch(selector: string): Promise<void> {
-  const el = await b.page.waitForSelector(selector);
-  await el!.evaluate((e) => e.scrollIntoView({ block: 'center' }));
-  await new Promise((r) => setTimeout(r, 60));
-  await el!.tap();
-}
+const touch = (selector: string) => new Finger(b.page).touch(selector);
 
 const field = (label: string) =>
   `::-p-xpath(//*[contains(concat(" ",@class," ")," v-input ")][.//label[normalize-space()="${label}"]]//input)`;
 
-/** Types over the field with a label, by touching it first. */
+/** Types over the field with a label, and leaves it. */
 async function fill(label: string, text: string): Promise<void> {
-  const el = (await b.page.waitForSelector(field(label))) as ElementHandle<HTMLInputElement>;
-  await el.evaluate((e) => e.scrollIntoView({ block: 'center' }));
-  await el.tap();
-  await el.evaluate((e) => e.select());
-  await b.page.keyboard.type(text);
-  await b.page.keyboard.press('Tab');
+  const hand = new Finger(b.page);
+  await hand.fill(label, text);
+  await hand.leave();
 }
 
 /** What stands below the field with a label. */
@@ -91,7 +84,7 @@ describe('what cannot be is said beside its field, and what was typed stays', ()
     await fill('to', '1980');
     expect(await faultOf('to')).toMatch(/leave no opening of 80 mm/);
     await fill('to', '1500');
-    await touch('summary ::-p-text(Tap, target)');
+    await touch('section:has([data-test="recipe"]) summary');
     await fill('tap GH', '61');
     expect(await faultOf('tap GH')).toMatch(/must be at most 60/);
     expect(await valueOf('tap GH')).toBe('61');

@@ -28,6 +28,8 @@ export abstract class Hand {
   protected abstract over(text: string): Promise<void>;
   /** Opens a list and takes one of it. */
   protected abstract take(el: ElementHandle<HTMLElement>, title: string): Promise<void>;
+  /** Leaves the field, which takes its answer. */
+  abstract leave(): Promise<void>;
   /** Goes to another stage. */
   abstract go(stage: string): Promise<void>;
 
@@ -142,17 +144,18 @@ export class Finger extends Hand {
   }
 
   protected async over(text: string): Promise<void> {
-    const name = await this.page.evaluate(() => {
-      const input = document.activeElement as HTMLInputElement;
-      return input.type === 'date' || input.type === 'time' ? input.type : input.selectionEnd! - input.selectionStart!; // prettier-ignore
+    const stands = await this.page.evaluate(() => {
+      const { selectionStart, selectionEnd } = document.activeElement as HTMLInputElement;
+      if (selectionStart === null) return 'picker';
+      return selectionStart === selectionEnd ? 'caret' : 'marked';
     });
-    // Names keep their caret: what stood there is taken away letter by letter.
-    if (name === 0) await this.clear();
+    if (stands === 'caret') await this.clear();
+    // A tablet has a picker for days and hours, which is not here: their parts are typed from the first on.
+    if (stands === 'picker') for (let i = 0; i < 5; i++) await this.page.keyboard.press('ArrowLeft');
     await this.typed(text, KEY_ON_GLASS);
-    // The finger lifts and goes on: what has the focus loses it with the next tap.
-    await this.page.evaluate(() => (document.activeElement as HTMLElement).blur());
   }
 
+  /** Words keep their caret: what stood there is taken away letter by letter. */
   private async clear(): Promise<void> {
     const letters = await this.page.evaluate(
       () => (document.activeElement as HTMLInputElement).value?.length ?? 0,
@@ -182,12 +185,16 @@ export class Finger extends Hand {
     await this.press(link as ElementHandle<HTMLElement>);
   }
 
+  async leave(): Promise<void> {
+    await this.press(await this.find('h1', 0));
+  }
+
   /** Waits until something no longer moves under the finger. */
   private async rest(el: ElementHandle<HTMLElement>): Promise<void> {
     let before = '';
     for (let now = 'x'; now !== before;) {
       before = now;
-      await new Promise((resolve) => setTimeout(resolve, 40));
+      await new Promise((resolve) => setTimeout(resolve, 20));
       now = JSON.stringify(await el.boundingBox());
     }
   }
@@ -261,6 +268,10 @@ export class Keyboard extends Hand {
     }
     await this.key('Enter');
     await this.page.waitForSelector('.v-overlay--active', { hidden: true });
+  }
+
+  async leave(): Promise<void> {
+    await this.key('Tab');
   }
 
   async go(stage: string): Promise<void> {

@@ -10,6 +10,7 @@ export const wall: Visit = {
     await hand.fill('On', '06012020');
     await hand.fill('Of what', 'the new wing');
     await hand.fill('Crew', '3');
+    await hand.leave();
     await hand.fill('Person 2', 'Ines');
     await hand.fill('In their words', 'A river bank that one walks along.');
     await hand.picture(picture);

@@ -25,7 +25,7 @@ const bars = computed(() =>
       ).values(),
     ].map((l) => ({
       key: `${s.supplier} ${l.orderBy} ${l.neededOn}`,
-      name: l.soakDays ? `${s.name}: ${l.name}` : s.name,
+      name: l.soakDays ? l.name : s.name,
       from: l.orderBy!,
       to: l.arriveBy!,
       needed: l.neededOn,
