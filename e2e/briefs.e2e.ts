@@ -2,7 +2,7 @@ import { mkdtemp } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import sharp from 'sharp';
-import { beforeAll, describe, expect, it } from 'vitest';
+import { beforeAll, describe, expect, it, vi } from 'vitest';
 import { desk } from './briefs/desk';
 import { Finger, Keyboard, type Hand } from './briefs/hand';
 import { rescape } from './briefs/rescape';
@@ -13,6 +13,8 @@ import { withDemo } from './harness';
 /** A tablet of 1024 × 768, touched by one finger, or with a keyboard and no pointer. */
 const b = withDemo({ width: 1024, height: 768, hasTouch: true });
 const MOST_S = 15 * 60;
+// Some ninety answers each: longer than other tests on a busy machine.
+vi.setConfig({ testTimeout: 300_000 });
 let picture = '';
 
 beforeAll(async () => {

@@ -112,6 +112,16 @@ export abstract class Hand {
     return found as ElementHandle<HTMLElement>;
   }
 
+  /** Waits until a list shows what was taken of it. */
+  protected async taken(el: ElementHandle<HTMLElement>, title: string): Promise<void> {
+    await this.page.waitForFunction(
+      (e, t) => e.closest('.v-input')!.textContent!.includes(t),
+      { timeout: 8_000 },
+      el,
+      title,
+    );
+  }
+
   protected thought(): void {
     this.seconds += THINK;
     this.answers += 1;
@@ -131,12 +141,9 @@ export abstract class Hand {
 /** One finger on a tablet. */
 export class Finger extends Hand {
   protected async come(el: ElementHandle<HTMLElement>): Promise<void> {
-    const seen = await el.isIntersectingViewport();
-    // A swipe first, where it is not on the screen.
-    this.seconds += seen ? POINT : 2 * POINT;
-    await el.evaluate((e) => e.scrollIntoView({ block: 'center' }));
-    await this.rest(el);
-    await el.tap();
+    const { x, y, swiped } = await el.evaluate(atRest);
+    this.seconds += swiped ? 2 * POINT : POINT;
+    await this.page.touchscreen.tap(x, y);
   }
 
   protected press(el: ElementHandle<HTMLElement>): Promise<void> {
@@ -172,6 +179,7 @@ export class Finger extends Hand {
     );
     await this.press(item as ElementHandle<HTMLElement>);
     await this.page.waitForSelector('.v-overlay--active', { hidden: true });
+    await this.taken(el, title);
   }
 
   protected async firstOfList(): Promise<void> {
@@ -188,16 +196,25 @@ export class Finger extends Hand {
   async leave(): Promise<void> {
     await this.press(await this.find('h1', 0));
   }
+}
 
-  /** Waits until something no longer moves under the finger. */
-  private async rest(el: ElementHandle<HTMLElement>): Promise<void> {
-    let before = '';
-    for (let now = 'x'; now !== before;) {
-      before = now;
-      await new Promise((resolve) => setTimeout(resolve, 20));
-      now = JSON.stringify(await el.boundingBox());
-    }
+/**
+ * In the page: brings something into sight, a swipe where it was not, and waits until it has stood still for
+ * some frames, as an eye does before the finger comes down. Its middle, px.
+ */
+async function atRest(el: HTMLElement): Promise<{ x: number; y: number; swiped: boolean }> {
+  const first = el.getBoundingClientRect();
+  const swiped = first.top < 60 || first.bottom > window.innerHeight - 10;
+  if (swiped) el.scrollIntoView({ block: 'center' });
+  let [still, last] = [0, ''];
+  while (still < 4) {
+    await new Promise((frame) => requestAnimationFrame(frame));
+    const now = JSON.stringify(el.getBoundingClientRect());
+    still = now === last ? still + 1 : 0;
+    last = now;
   }
+  const { x, y, width, height } = el.getBoundingClientRect();
+  return { x: x + width / 2, y: y + height / 2, swiped };
 }
 
 /** Ten fingers on a keyboard, and no pointer. */
@@ -268,6 +285,7 @@ export class Keyboard extends Hand {
     }
     await this.key('Enter');
     await this.page.waitForSelector('.v-overlay--active', { hidden: true });
+    await this.taken(el, title);
   }
 
   async leave(): Promise<void> {
