@@ -68,11 +68,16 @@ const HARDNESS = [
   { value: 'ppm', title: 'mg/L as CaCO3' },
   { value: 'mmol', title: 'mmol/L' },
 ];
-const setRo = (key: 'litresPerHour' | 'storageL') => (value: number | undefined) => {
-  // Without its output a unit is none; storage alone is none either.
-  if (value === undefined && (key === 'litresPerHour' || !site.value?.ro)) return edit.site('ro', undefined);
-  return edit.site('ro', { litresPerHour: 5, storageL: 0, ...site.value?.ro, [key]: value ?? 0 });
-};
+/** A unit is one by its output: without it there is none, and storage waits until it was said. */
+const setOutput = (litresPerHour: number | undefined) =>
+  edit.site(
+    'ro',
+    litresPerHour === undefined ? undefined : { storageL: 0, ...site.value?.ro, litresPerHour },
+  );
+const setStorage = (storageL: number | undefined) =>
+  site.value?.ro
+    ? edit.site('ro', { ...site.value.ro, storageL: storageL ?? 0 })
+    : 'needs what the RO unit makes first: type that beside it';
 </script>
 
 <template>
@@ -199,7 +204,7 @@ const setRo = (key: 'litresPerHour' | 'storageL') => (value: number | undefined)
           kind="flow"
           optional
           :value="site?.ro?.litresPerHour"
-          :apply="setRo('litresPerHour')"
+          :apply="setOutput"
           data-test="ro"
         />
         <FigureField
@@ -207,7 +212,7 @@ const setRo = (key: 'litresPerHour' | 'storageL') => (value: number | undefined)
           kind="volume"
           optional
           :value="site?.ro?.storageL"
-          :apply="setRo('storageL')"
+          :apply="setStorage"
         />
         <FigureField
           label="to the tap"

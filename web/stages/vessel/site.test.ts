@@ -151,6 +151,11 @@ describe('water', () => {
     show(WaterSection, { ...desk, site: {} }, { visit: planned.desk.visit, care: planned.desk.care });
     await shown.fill('RO storage', '');
     expect(site().ro).toBeUndefined();
+    // Storage alone makes no unit with an output that nobody said.
+    await shown.fill('RO storage', '60');
+    expect(shown.shown('RO storage').value).toBe('60');
+    expect(shown.shown('RO storage').fault).toMatch(/needs what the RO unit makes first/);
+    expect(site().ro).toBeUndefined();
     await shown.fill('RO makes', '8');
     await shown.fill('RO storage', '60');
     expect(site().ro).toEqual({ litresPerHour: 8, storageL: 60 });
