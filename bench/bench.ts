@@ -9,6 +9,7 @@ import { plan } from '../core/pipeline/plan';
 import { newMemo } from '../core/survey/memo';
 import { survey } from '../core/survey/survey';
 import { takeOff } from '../core/takeoff/takeOff';
+import { columnsOf } from '../server/store/columns';
 import { createCommission, listCommissions } from '../server/store/commissions';
 import { openStore } from '../server/store/store';
 import { exactBench } from './exact';
@@ -125,7 +126,8 @@ async function listRow(): Promise<Row> {
   const folder = await mkdtemp(join(tmpdir(), 'utsuwa-bench-'));
   const store = await openStore(folder);
   const scape = largeScape();
-  for (let i = 0; i < 1_000; i++) await createCommission(store, { ...scape, title: `Commission ${i}` });
+  for (let i = 0; i < 1_000; i++)
+    await createCommission(store, columnsOf({ ...scape, title: `Commission ${i}` }));
   const row = await timed('list.1000', 30, () => listCommissions(store, { search: 'commission' }));
   await store.close();
   await rm(folder, { recursive: true });

@@ -1,5 +1,6 @@
 import type { Day } from '../core/calendar/day';
 import { parseCommission } from '../core/commission/parse';
+import { columnsOf } from '../server/store/columns';
 import { createCommission, listCommissions } from '../server/store/commissions';
 import type { Store } from '../server/store/store';
 import { readStudio, writeStudio } from '../server/store/studio';
@@ -24,7 +25,7 @@ export async function seedDemo(store: Store, today: Day = localToday()): Promise
       },
       yard: [...YARD],
     });
-  if ((await listCommissions(store, {})).length > 0) return;
+  if ((await listCommissions(store, {})).total > 0) return;
   const ids = ['demo-valley', 'demo-cliff', 'demo-cube', 'demo-desk', 'demo-wall', 'demo-rescape'];
   for (const [i, draft] of demoCommissions(today).entries()) {
     const parsed = parseCommission(draft);
@@ -32,7 +33,7 @@ export async function seedDemo(store: Store, today: Day = localToday()): Promise
       throw new Error(
         `the demo's own document is refused: ${parsed.faults[0].path}: ${parsed.faults[0].says}`,
       );
-    await createCommission(store, parsed.commission, ids[i]);
+    await createCommission(store, columnsOf(parsed.commission), ids[i]);
   }
 }
 

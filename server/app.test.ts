@@ -2,6 +2,7 @@ import ICAL from 'ical.js';
 import { parse } from 'csv-parse/sync';
 import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { MAX_DOCUMENT_BYTES } from '../core/commission/parse';
 import { example } from '../core/testing/scape';
 import { bench, type Bench } from './testing';
 
@@ -44,7 +45,6 @@ describe('commissions over the network', () => {
     expect(answer.body).toMatchObject({
       status: 409,
       theirs: { revision: 2, document: { title: 'theirs' } },
-      yours: { revision: 1, document: { title: 'mine' } },
     });
     expect((await api().get(`/api/commissions/${id}`)).body.document.title).toBe('theirs');
   });
@@ -61,6 +61,88 @@ describe('commissions over the network', () => {
     );
     expect(answers.filter((a) => a.status === 200)).toHaveLength(1);
     expect(answers.filter((a) => a.status === 409)).toHaveLength(11);
+  });
+
+  it('take the changes of a page that goes, and refuse what does not fit', async () => {
+    const id = await create();
+    const change = (was: string, is: string, revision = 1) =>
+      api()
+        .patch(`/api/commissions/${id}`)
+        .send({ revision, changes: [{ path: ['title'], was, is }] });
+    expect((await change('Held root', 'typed and gone').expect(200)).body.revision).toBe(2);
+    expect((await api().get(`/api/commissions/${id}`)).body.document.title).toBe('typed and gone');
+    const stale = await change('Held root', 'late').expect(409);
+    expect(stale.body.theirs).toMatchObject({ revision: 2, document: { title: 'typed and gone' } });
+    await change('something else', 'x', 2).expect(422);
+    await change('typed and gone', '', 2).expect(422);
+    await api().patch(`/api/commissions/${id}`).send({ revision: 2, changes: 'all' }).expect(400);
+  });
+
+  it('that were removed, erased or deleted answer 410 and say so; only the removed come back', async () => {
+    const id = await create((d) => (d.brief.client = { name: 'Ms Gone' }));
+    const { body } = await api().get(`/api/commissions/${id}`);
+    const save = () => api().put(`/api/commissions/${id}`).send({ revision: 1, document: body.document });
+    await api().delete(`/api/commissions/${id}`).expect(200);
+    expect((await save().expect(410)).body).toMatchObject({ gone: 'removed', removed: 'Held root' });
+    await api()
+      .post(`/api/commissions/${id}/orders`)
+      .send({ supplier: 'marl-timber', today: '2026-11-25' })
+      .expect(410);
+    expect((await api().get(`/api/commissions/${id}`).expect(200)).body.removedAt).not.toBeNull();
+    await api().post(`/api/commissions/${id}/restore`).expect(200);
+    await save().expect(200);
+    await api().post('/api/clients/erase').send({ name: 'Ms Gone' }).expect(200);
+    const after = await api()
+      .put(`/api/commissions/${id}`)
+      .send({ revision: 3, document: body.document })
+      .expect(410);
+    expect(after.body).toMatchObject({ gone: 'erased' });
+    for (const path of ['', '/orders', '/document.json', '/takeoff.csv', `/pictures/${'0'.repeat(32)}`])
+      expect((await api().get(`/api/commissions/${id}${path}`).expect(410)).body.gone).toBe('erased');
+    expect(JSON.stringify((await api().get('/api/commissions')).body)).not.toContain('Ms Gone');
+  });
+
+  it('are listed page by page, those ahead first, with how many there are and the last worked on', async () => {
+    const own = await bench();
+    const post = (title: string, buildDay: string) =>
+      request(own.app)
+        .post('/api/commissions')
+        .send({ ...example('level-cube'), title, brief: { ...example('level-cube').brief, buildDay } })
+        .expect(201);
+    for (const [title, day] of [
+      ['past', '2026-10-01'],
+      ['soon', '2026-12-01'],
+      ['long past', '2025-01-01'],
+      ['late', '2027-05-01'],
+      ['today', '2026-11-25'],
+    ])
+      await post(title, day);
+    const page = async (query: object) =>
+      (
+        await request(own.app)
+          .get('/api/commissions')
+          .query({ today: '2026-11-25', ...query })
+          .expect(200)
+      ).body;
+    const titles = (p: any) => p.commissions.map((c: any) => c.title);
+    const whole = await page({});
+    expect([titles(whole), whole.total]).toEqual([['today', 'soon', 'late', 'past', 'long past'], 5]);
+    expect(whole.lately.map((c: any) => c.title)).toEqual(['today', 'late', 'long past']);
+    const second = await page({ from: 2, limit: 2 });
+    expect([titles(second), second.total, second.lately]).toEqual([['late', 'past'], 5, undefined]);
+    expect(titles(await page({ q: 'past', from: 1, limit: 9 }))).toEqual(['long past']);
+    for (const bad of [
+      'q=' + 'x'.repeat(201),
+      'q=a&q=b',
+      'removed=1&removed=0',
+      'from=-1',
+      'limit=5000',
+      'today=soon',
+    ])
+      expect((await request(own.app).get(`/api/commissions?${bad}`).expect(400)).body.title).toMatch(
+        /A list takes q/,
+      );
+    await own.close();
   });
 
   it('are searched, duplicated, removed and brought back', async () => {
@@ -96,7 +178,7 @@ describe('commissions over the network', () => {
     ]);
     expect(JSON.stringify(answer.body)).not.toMatch(/ at .*\.ts/);
     await api().post('/api/commissions').send({ format: 'utsuwa.commission', version: 7 }).expect(422);
-    await api().post('/api/commissions').type('json').send('{ "format": ').expect(400);
+    await api().post('/api/commissions').type('json').send('{ "format": ').expect(422);
     await api().put(`/api/commissions/${id}`).send({ document: body.document }).expect(400);
     await api().put('/api/commissions/none').send({ revision: 1, document: body.document }).expect(404);
     await api().get('/api/nowhere').expect(404);
@@ -117,10 +199,70 @@ describe('commissions over the network', () => {
   it('answers only its own pages and names', async () => {
     await api().get('/api/health').set('Host', 'elsewhere.example').expect(421);
     await api().post('/api/commissions').set('Origin', 'http://elsewhere.example').send({}).expect(403);
+    for (const site of ['cross-site', 'same-site'])
+      await api()
+        .post('/api/commissions')
+        .set('Sec-Fetch-Site', site)
+        .send(example('level-cube'))
+        .expect(403);
+    await api()
+      .post('/api/commissions')
+      .set('Sec-Fetch-Site', 'same-origin')
+      .send(example('level-cube'))
+      .expect(201);
+  });
+
+  it('lets nothing run or frame it but what it sends itself', async () => {
+    const { headers } = await api().get('/api/health').expect(200);
+    expect(headers['content-security-policy']).toMatch(/script-src 'self';/);
+    expect(headers['content-security-policy']).not.toMatch(/script-src[^;]*unsafe/);
+    expect(headers['content-security-policy']).toMatch(/frame-ancestors 'none'/);
+    expect(headers).toMatchObject({ 'x-content-type-options': 'nosniff', 'referrer-policy': 'no-referrer' });
   });
 });
 
 describe('files', () => {
+  it('names a field that it does not know and the one that was probably meant, and keeps it', async () => {
+    const doc = { ...structuredClone(example('level-cube')), tilte: 'x' };
+    const { body } = await api()
+      .post('/api/commissions/import')
+      .type('text')
+      .send(JSON.stringify(doc))
+      .expect(201);
+    expect(body.notes).toEqual([
+      { path: 'tilte', says: 'is not known here and was kept as it is; was "title" meant?' },
+    ]);
+    expect((await api().get(`/api/commissions/${body.id}`)).body.document.tilte).toBe('x');
+  });
+
+  it('refuses a document nested thousands deep by name, as a file and as a save', async () => {
+    const deep = '['.repeat(5_000) + ']'.repeat(5_000);
+    const text = JSON.stringify({ ...example('level-cube'), later: 'HERE' }).replace('"HERE"', deep);
+    const file = await api().post('/api/commissions/import').type('text').send(text).expect(422);
+    expect(file.body.title).toMatch(/^later: is nested deeper than 40/);
+    const id = await create();
+    const body = `{"revision":1,"document":${text}}`;
+    await api().put(`/api/commissions/${id}`).type('json').send(body).expect(422);
+  });
+
+  it('saves what it imported though it is just under the limit, and names limits in their own size', async () => {
+    const doc = { ...structuredClone(example('level-cube')), padding: '' };
+    doc.padding = 'x'.repeat(MAX_DOCUMENT_BYTES - JSON.stringify(doc).length - 200);
+    const { body } = await api()
+      .post('/api/commissions/import')
+      .type('text')
+      .send(JSON.stringify(doc))
+      .expect(201);
+    const { document } = (await api().get(`/api/commissions/${body.id}`)).body;
+    await api().put(`/api/commissions/${body.id}`).send({ revision: 1, document }).expect(200);
+    const erase = await api()
+      .post('/api/clients/erase')
+      .type('json')
+      .send(`"${'x'.repeat(11_000)}"`)
+      .expect(413);
+    expect(erase.body.title).toBe('The request is too large, must have at most 10 kB.');
+  });
+
   it('exports a document that imports as the same', async () => {
     const id = await create();
     const file = await api().get(`/api/commissions/${id}/document.json`).expect(200);

@@ -1,7 +1,9 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import express, { type Express, type NextFunction, type Request, type Response } from 'express';
+import helmet from 'helmet';
 import { dispatchOf, type Dispatch } from './dispatch';
+import type { Jobs } from './jobs/jobs';
 import { notFound, Problem, problemHandler } from './problem';
 import { clientRoutes } from './routes/clients';
 import { commissionRoutes } from './routes/commissions';
@@ -14,24 +16,55 @@ import type { SupplierLink } from './supplierLink';
 
 export interface AppParts {
   store: Store;
+  jobs: Jobs;
   suppliers: SupplierLink;
   /** Folder with the built interface; without it only the API answers. */
   web?: string;
 }
 
+const SAFE = ['GET', 'HEAD', 'OPTIONS'];
+
+/** Nothing but what this server sends may run, be drawn or be asked for; no other page may frame it. */
+const HEADERS: Parameters<typeof helmet>[0] = {
+  contentSecurityPolicy: {
+    useDefaults: false,
+    directives: {
+      defaultSrc: ["'self'"],
+      scriptSrc: ["'self'"],
+      workerSrc: ["'self'"],
+      // The component library writes its theme into the page.
+      styleSrc: ["'self'", "'unsafe-inline'"],
+      imgSrc: ["'self'", 'data:', 'blob:'],
+      fontSrc: ["'self'", 'data:'],
+      connectSrc: ["'self'"],
+      objectSrc: ["'none'"],
+      baseUri: ["'none'"],
+      formAction: ["'self'"],
+      frameAncestors: ["'none'"],
+    },
+  },
+  referrerPolicy: { policy: 'no-referrer' },
+  frameguard: { action: 'deny' },
+  // Served on this machine alone and without encryption: there is nothing to be strict about.
+  strictTransportSecurity: false,
+};
+
 /** The whole server: the API below `/api`, the interface beside it. */
-export function createApp({ store, suppliers, web }: AppParts): { app: Express; dispatch: Dispatch } {
+export function createApp({ store, jobs, suppliers, web }: AppParts): { app: Express; dispatch: Dispatch } {
   const dispatch = dispatchOf(store, suppliers);
   const app = express();
   app.disable('x-powered-by');
+  // A digest of every answer costs more than it saves: what is large is asked for once.
+  app.set('etag', false);
+  app.use(helmet(HEADERS));
   app.use(ownPagesOnly);
   app.get('/api/health', (_req, res) => void res.json({ ok: true }));
   app.get('/api/studio', async (_req, res) => void res.json(await readStudio(store)));
-  app.use('/api/commissions', fileRoutes(store));
-  app.use('/api/commissions', orderRoutes(store, dispatch));
+  app.use('/api/commissions', fileRoutes(store, jobs));
+  app.use('/api/commissions', orderRoutes(store, jobs, dispatch));
   app.use('/api/commissions', pictureRoutes(store));
-  app.use('/api/commissions', commissionRoutes(store));
-  app.use('/api/clients', clientRoutes(store));
+  app.use('/api/commissions', commissionRoutes(store, jobs));
+  app.use('/api/clients', clientRoutes(store, jobs));
   app.use('/api', () => {
     throw notFound('address');
   });
@@ -47,9 +80,13 @@ export function createApp({ store, suppliers, web }: AppParts): { app: Express; 
 function ownPagesOnly(req: Request, _res: Response, next: NextFunction): void {
   const host = (req.headers.host ?? '').replace(/:\d+$/, '');
   const { origin } = req.headers;
+  const site = req.headers['sec-fetch-site'];
   if (!['127.0.0.1', 'localhost', '[::1]'].includes(host))
     throw new Problem(421, 'This address is not served here.');
   if (origin && origin !== `http://${req.headers.host}`)
+    throw new Problem(403, 'Requests from other pages are refused.');
+  // A browser says where a request comes from even where it leaves the origin out.
+  if (!SAFE.includes(req.method) && (site === 'cross-site' || site === 'same-site'))
     throw new Problem(403, 'Requests from other pages are refused.');
   next();
 }

@@ -1,19 +1,21 @@
 import type { AddressInfo } from 'node:net';
 import { createServer, type Server } from 'node:http';
-import { homedir } from 'node:os';
-import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { createApp } from './app';
+import { dataFolder } from './dataFolder';
+import { openJobs } from './jobs/jobs';
 import { SimulatedSuppliers } from './stand-ins/supplier';
 import { purgeRemoved } from './store/commissions';
 import { releaseInterrupted } from './store/orders';
-import { openStore } from './store/store';
+import { openStore, type Store } from './store/store';
 
 /*
  * Starts the server. UTSUWA_DATA is the folder of the studio's data, PORT and HOST where it listens.
  */
 
 const PORTS_TRIED = 20;
+/** How often backups and what was removed are looked after: hourly, so that a day is not missed. */
+const CARE_MS = 3_600_000;
 const LOOPBACK = ['127.0.0.1', 'localhost', '::1'];
 
 async function main(): Promise<void> {
@@ -22,14 +24,15 @@ async function main(): Promise<void> {
     throw new Error(
       `HOST: is "${host}", must be a loopback address (127.0.0.1): accounts with passwords are not there yet, and without them Utsuwa listens on no other.`,
     );
-  const folder = process.env.UTSUWA_DATA ?? join(homedir(), '.local', 'share', 'utsuwa');
+  const folder = dataFolder();
   const store = await openStore(folder);
   await releaseInterrupted(store);
-  await purgeRemoved(store);
-  // A server that runs for months keeps the promise too.
-  setInterval(() => void purgeRemoved(store), 86_400_000).unref();
+  // A server that runs for months keeps its promises too. What fails is said and tried again the next time.
+  const care = () => void lookAfter(store);
+  setInterval(care, CARE_MS).unref();
+  const jobs = openJobs();
   const web = fileURLToPath(new URL('../dist/web', import.meta.url));
-  const { app, dispatch } = createApp({ store, suppliers: new SimulatedSuppliers(), web });
+  const { app, dispatch } = createApp({ store, jobs, suppliers: new SimulatedSuppliers(), web });
   const server = createServer(app);
   const port = await listen(server, host, portAsked());
 
@@ -40,13 +43,26 @@ async function main(): Promise<void> {
     server.close();
     server.closeAllConnections();
     await dispatch.settled();
+    await jobs.close();
     await store.close();
     process.exit(0);
   };
   process.on('SIGINT', () => void stop());
   process.on('SIGTERM', () => void stop());
+  await store.announce(`http://${host}:${port}/`);
   // Said last: whoever reads it may already stop the server again.
   console.log(`Utsuwa is ready: http://${host}:${port}/`);
+  care();
+}
+
+/** Deletes what was removed long enough ago, and makes the day's backup. */
+async function lookAfter(store: Store): Promise<void> {
+  try {
+    await purgeRemoved(store);
+    await store.backUpDaily();
+  } catch (error) {
+    console.error(`The day’s backup was not made: ${error instanceof Error ? error.message : 'unknown'}`);
+  }
 }
 
 function portAsked(): number {

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { example } from '../core/testing/scape';
 import { dispatchOf } from './dispatch';
 import { SimulatedSuppliers, type Behaviour } from './stand-ins/supplier';
+import { columnsOf } from './store/columns';
 import { createCommission } from './store/commissions';
 import { orderSent, ordersOf, releaseInterrupted } from './store/orders';
 import { SupplierUnreachable, type SupplierRequest } from './supplierLink';
@@ -16,8 +17,8 @@ const REQUEST: SupplierRequest = {
   wantedBy: null,
   currency: 'GBP',
   lines: [
-    { pack: 'soil-9', name: 'Soil', count: 3, priceMinor: 9600, leadDays: 4 },
-    { pack: 'slate-kg', name: 'Slate', count: 10, priceMinor: 4000, leadDays: 2 },
+    { item: 'soil-9', pack: 'soil-9', name: 'Soil', count: 3, priceMinor: 9600, leadDays: 4 },
+    { item: 'slate-kg', pack: 'slate-kg', name: 'Slate', count: 10, priceMinor: 4000, leadDays: 2 },
   ],
 };
 const signal = () => AbortSignal.timeout(1000);
@@ -68,7 +69,7 @@ describe('the simulated suppliers', () => {
 describe('sending an order', () => {
   async function sent(behaviour: Partial<Behaviour>) {
     const b = await bench(behaviour);
-    const { id } = await createCommission(b.store, example('held-root'));
+    const { id } = await createCommission(b.store, columnsOf(example('held-root')));
     const send = () =>
       request(b.app)
         .post(`/api/commissions/${id}/orders`)
@@ -132,7 +133,7 @@ describe('sending an order', () => {
 
   it('lets go of what was on its way when the server stopped', async () => {
     const b = await bench();
-    const { id } = await createCommission(b.store, example('held-root'));
+    const { id } = await createCommission(b.store, columnsOf(example('held-root')));
     await orderSent(b.store, id, REQUEST);
     expect((await ordersOf(b.store, id))[0].state).toBe('sending');
     await releaseInterrupted(b.store);
@@ -145,7 +146,7 @@ describe('sending an order', () => {
 
   it('gives up on a supplier that never answers', async () => {
     const b = await bench();
-    const { id } = await createCommission(b.store, example('held-root'));
+    const { id } = await createCommission(b.store, columnsOf(example('held-root')));
     const dispatch = dispatchOf(b.store, suppliers({ latencyMs: [60_000, 60_000] }), 30);
     await dispatch.send(id, REQUEST);
     await dispatch.settled();

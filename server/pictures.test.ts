@@ -69,7 +69,31 @@ describe('a picture', () => {
     await send(broken).expect(415);
     await send(Buffer.alloc(0)).expect(400);
     const huge = await send(Buffer.alloc(MAX_PICTURE_BYTES + 1)).expect(413);
-    expect(huge.body.title).toMatch(/at most 40 MB/);
+    expect(huge.body.title).toBe('The picture is too large, must have at most 40 MB.');
+    expect(huge.body.faults).toBeUndefined();
+  });
+
+  it('is none when it is a drawing, whatever its name, or has too many pixels', async () => {
+    const svg =
+      '<svg xmlns="http://www.w3.org/2000/svg" width="10" height="10"><rect width="9" height="9"/></svg>';
+    const drawn = await send(Buffer.from(svg)).expect(415);
+    expect(drawn.body.title).toMatch(/must be a JPEG, PNG, WebP, AVIF, TIFF or GIF picture/);
+    const bomb = await plain(16_000, 8_000).png({ compressionLevel: 9 }).toBuffer();
+    expect(bomb.length).toBeLessThan(MAX_PICTURE_BYTES);
+    const refused = await send(bomb).expect(415);
+    expect(refused.body.title).toContain('of at most 120 megapixels');
+  });
+
+  it('and many at once are worked on as many as fit, the others in turn', async () => {
+    const file = await plain(7_000, 6_000).jpeg({ quality: 40 }).toBuffer();
+    const before = process.memoryUsage().rss;
+    let most = before;
+    const watch = setInterval(() => (most = Math.max(most, process.memoryUsage().rss)), 10);
+    const answers = await Promise.all(Array.from({ length: 8 }, () => send(file)));
+    clearInterval(watch);
+    expect(answers.map((a) => a.status)).toEqual(Array.from({ length: 8 }, () => 201));
+    // Eight of 42 megapixels all together would take more than 2 GB.
+    expect((most - before) / 1e6).toBeLessThan(1_200);
   });
 
   it('belongs to its commission, goes with a copy, and is not there elsewhere', async () => {

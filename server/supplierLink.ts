@@ -11,7 +11,8 @@ export interface SupplierRequest {
   /** The day on which it should arrive: not later, and perishables not much earlier. */
   wantedBy: Day | null;
   currency: string;
-  lines: { pack: string; name: string; count: number; priceMinor: number; leadDays: number }[];
+  /** A pack is known by the thing it holds and its own id: two plants may both come in a `cup`. */
+  lines: { item: string; pack: string; name: string; count: number; priceMinor: number; leadDays: number }[];
 }
 
 /** The supplier answered and will not deliver. */

@@ -4,12 +4,14 @@ import { join } from 'node:path';
 import type { Express } from 'express';
 import { createApp } from './app';
 import type { Dispatch } from './dispatch';
+import { openJobs, type Jobs } from './jobs/jobs';
 import { SimulatedSuppliers, type Behaviour } from './stand-ins/supplier';
 import { openStore, type Store } from './store/store';
 
 export interface Bench {
   app: Express;
   store: Store;
+  jobs: Jobs;
   /** Where its database is. */
   folder: string;
   dispatch: Dispatch;
@@ -22,17 +24,21 @@ export const PROMPT: Behaviour = { latencyMs: [0, 1], lostEvery: 0, stock: {}, r
 export async function bench(behaviour: Partial<Behaviour> = {}): Promise<Bench> {
   const folder = await mkdtemp(join(tmpdir(), 'utsuwa-'));
   const store = await openStore(folder);
+  const jobs = openJobs();
   const { app, dispatch } = createApp({
     store,
+    jobs,
     suppliers: new SimulatedSuppliers({ ...PROMPT, ...behaviour }),
   });
   return {
     app,
     store,
+    jobs,
     folder,
     dispatch,
     close: async () => {
       await dispatch.settled();
+      await jobs.close();
       await store.close();
       await rm(folder, { recursive: true, force: true });
     },

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { id, words, text, day, sizeMm, point, minor } from './primitives';
+import { figure, id, words, text, day, sizeMm, point, minor } from './primitives';
 
 /* What was asked on the first visit, every answer but three optional. */
 
@@ -47,7 +47,7 @@ const ownedSchema = z.looseObject({
   name: words,
   material: id,
   sizeMm: z.tuple([sizeMm, sizeMm, sizeMm]),
-  massKg: z.number().gt(0).max(2_000).optional(),
+  massKg: z.number().min(0.001).max(2_000).optional(),
 });
 
 /** A running tank that is taken apart and built anew. */
@@ -55,7 +55,7 @@ const rescapeSchema = z.looseObject({
   stays: z.array(z.enum(['stone', 'wood', 'substrate', 'plants', 'water'])).max(5),
   filterKept: z.boolean(),
   /** Tubs or tank in which animals wait. */
-  holdingL: z.number().min(0).max(10_000).optional(),
+  holdingL: figure(0, 10_000).optional(),
 });
 
 export const briefSchema = z.looseObject({
@@ -78,8 +78,8 @@ export const briefSchema = z.looseObject({
   window: z
     .looseObject({
       side: z.enum(['front', 'back', 'left', 'right']),
-      distanceMm: z.number().min(0).max(50_000),
-      sunHours: z.number().min(0).max(16),
+      distanceMm: figure(0, 50_000),
+      sunHours: figure(0, 16),
     })
     .optional(),
   occasion: z
@@ -92,6 +92,6 @@ export const briefSchema = z.looseObject({
   co2CostMinor: minor.optional(),
   owned: z.array(ownedSchema).max(60).optional(),
   keeper: words.optional(),
-  minutesAWeek: z.number().min(0).max(10_000).optional(),
+  minutesAWeek: figure(0, 10_000).optional(),
   schools: schools.optional(),
 });

@@ -1,3 +1,4 @@
+import { budgetFaults } from './budgets';
 import { faultOf, type Fault } from './fault';
 import { geometryFaults } from './shapes';
 import { migrated } from './migrate';
@@ -17,6 +18,8 @@ const MOST_FAULTS = 50;
  * each fault with the path of its field and what is allowed there. The input is not changed.
  */
 export function parseCommission(input: unknown): Parsed {
+  const budget = budgetFaults(input);
+  if (budget.length > 0) return refused(budget);
   const current = migrated(input);
   if (!current.ok) return current;
   const result = commissionSchema.safeParse(current.document);
@@ -38,7 +41,7 @@ export function parseCommissionText(text: string): Parsed {
 
 /** The fault for a file that is refused unread. */
 export function tooLarge(bytes: number): Fault {
-  const mb = (n: number) => `${Math.ceil(n / 1024 / 1024)} MB`;
+  const mb = (n: number) => `${Math.ceil((n / 1024 / 1024) * 10) / 10} MB`;
   return { path: '(document)', says: `has ${mb(bytes)}, must have at most ${mb(MAX_DOCUMENT_BYTES)}` };
 }
 

@@ -8,9 +8,25 @@ import { isDay } from '../calendar/day';
 export const id = z.string().min(1).max(80);
 export const words = z.string().max(200);
 export const text = z.string().max(20_000);
-export const day = z.string().refine(isDay, 'must be a day that exists, written YYYY-MM-DD');
+/** Far enough back for a tank that runs, far enough ahead for any plan; date arithmetic holds in between. */
+export const day = z
+  .string()
+  .refine(
+    (text) => isDay(text) && text >= '2000' && text < '2200',
+    'must be a day that exists, from 2000 to 2199, written YYYY-MM-DD',
+  );
+/** Nothing here is measured more finely; what is not 0 and below it only makes other figures overflow. */
+const FINEST = 1e-4;
+/** A figure that is 0 or can be told from it. */
+export const figure = (least: number, most: number) =>
+  z
+    .number()
+    .min(least)
+    .max(most)
+    .refine((v) => v === 0 || Math.abs(v) >= FINEST, `must be 0 or at least ${FINEST}`);
+/** Positions and lengths may be a rounding away from 0: what turns and drags leaves such figures behind. */
 export const lengthMm = z.number().min(0).max(10_000);
-export const sizeMm = z.number().gt(0).max(10_000);
+export const sizeMm = z.number().min(0.1).max(10_000);
 export const innerMm = z.number().min(20).max(10_000);
 export const positionMm = z.number().min(-10_000).max(10_000);
 export const point = z.tuple([positionMm, positionMm]);

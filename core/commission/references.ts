@@ -7,9 +7,12 @@ export function referenceFaults(commission: Commission): Fault[] {
   return [
     ...twice('catalogue.materials', materials),
     ...twice('catalogue.plants', plants),
+    ...alreadyMaterial(commission),
     ...twice('catalogue.suppliers', suppliers),
     ...packFaults(commission),
     ...twice('options', commission.options),
+    ...twice('shelved', commission.shelved, 'options', commission.options),
+    ...outsideFaults(commission),
     ...(commission.options.some((o) => o.id === commission.chosen)
       ? []
       : [unknown('chosen', commission.chosen, 'the id of one of the options')]),
@@ -21,9 +24,15 @@ function unknown(path: string, id: string, allowed: string): Fault {
   return { path, says: `is "${id}", must be ${allowed}` };
 }
 
-function twice(path: string, list: readonly { id: string }[]): Fault[] {
+type Named = readonly { id: string }[];
+
+/** Ids that a list has twice, or that another list has which shares its scope. */
+function twice(path: string, list: Named = [], where = '', others: Named = []): Fault[] {
+  const elsewhere = new Set(others.map((o) => o.id));
   const seen = new Set<string>();
   return list.flatMap(({ id }, i) => {
+    if (elsewhere.has(id))
+      return [{ path: `${path}[${i}].id`, says: `is "${id}", which is in ${where} too, must be its own` }];
     if (seen.has(id))
       return [{ path: `${path}[${i}].id`, says: `is "${id}" a second time, must be its own` }];
     seen.add(id);
@@ -31,23 +40,44 @@ function twice(path: string, list: readonly { id: string }[]): Fault[] {
   });
 }
 
+/** A plant and a material of one id would be one line of the take-off. */
+function alreadyMaterial({ catalogue: { plants, materials } }: Commission): Fault[] {
+  const own = plants.filter((p, i) => plants.findIndex((q) => q.id === p.id) === i);
+  const taken = new Set(materials.map((m) => m.id));
+  return own
+    .filter((p) => taken.has(p.id))
+    .map((p) =>
+      unknown(`catalogue.plants[${plants.indexOf(p)}].id`, p.id, 'its own: a material has it, too'),
+    );
+}
+
+/** Lists outside the options: everything in them that has an id has one of its own. */
+function outsideFaults({ brief, vessel, site, pictures, log }: Commission): Fault[] {
+  return [
+    ...twice('brief.seats', brief.seats),
+    ...twice('brief.owned', brief.owned),
+    ...twice('vessel.chambers', vessel.chambers),
+    ...twice('vessel.fixed', vessel.fixed),
+    ...twice('site.route', site?.route),
+    ...twice('site.devices', site?.devices),
+    ...twice('pictures', pictures),
+    ...twice('log', log),
+  ];
+}
+
 function packFaults({ catalogue }: Commission): Fault[] {
   const known = new Set(catalogue.suppliers.map((s) => s.id));
   const lists = { materials: catalogue.materials, plants: catalogue.plants };
   return Object.entries(lists).flatMap(([name, entries]) =>
-    entries.flatMap((entry, i) =>
-      (entry.packs ?? []).flatMap((pack, p) =>
-        known.has(pack.supplier)
+    entries.flatMap((entry, i) => {
+      const path = `catalogue.${name}[${i}].packs`;
+      const strange = (entry.packs ?? []).flatMap(({ supplier }, p) =>
+        known.has(supplier)
           ? []
-          : [
-              unknown(
-                `catalogue.${name}[${i}].packs[${p}].supplier`,
-                pack.supplier,
-                'the id of a supplier in catalogue.suppliers',
-              ),
-            ],
-      ),
-    ),
+          : [unknown(`${path}[${p}].supplier`, supplier, 'the id of a supplier in catalogue.suppliers')],
+      );
+      return [...twice(path, entry.packs), ...strange];
+    }),
   );
 }
 

@@ -8,6 +8,7 @@ import {
   type WATER_SCHOOLS,
 } from './briefSchema';
 import {
+  figure,
   id,
   words,
   text,
@@ -102,7 +103,7 @@ export const pieceSchema = z.looseObject({
   tiltDeg: z.tuple([degrees, degrees]).optional(),
   stand: standSchema,
   /** As weighed; otherwise volume times density. */
-  massKg: z.number().gt(0).max(2_000).optional(),
+  massKg: z.number().min(0.001).max(2_000).optional(),
   /** From the studio's own yard or the client: not bought. */
   owned: z.boolean().optional(),
 });
@@ -138,7 +139,7 @@ export const optionSchema = z.looseObject({
 
 export const packSchema = z.looseObject({
   id,
-  size: z.number().gt(0).max(1e6),
+  size: z.number().min(0.001).max(1e6),
   unit: z.enum(['L', 'kg', 'piece', 'plug', 'mL', 'g', 'm']),
   priceMinor: minor,
   supplier: id,
@@ -169,17 +170,17 @@ export const materialSchema = z.looseObject({
   id,
   kind: z.enum(MATERIAL_KINDS),
   name: words,
-  bulkKgPerL: z.number().gt(0).max(12).optional(),
-  densityKgPerL: z.number().gt(0).max(12).optional(),
+  bulkKgPerL: z.number().min(0.01).max(12).optional(),
+  densityKgPerL: z.number().min(0.01).max(12).optional(),
   /** Wood after soaking, when it differs from dry. */
-  soakedKgPerL: z.number().gt(0).max(12).optional(),
+  soakedKgPerL: z.number().min(0.01).max(12).optional(),
   soakDays: z.number().int().min(0).max(365).optional(),
   settles: share.optional(),
-  reposeDeg: z.number().gt(0).lt(90).optional(),
+  reposeDeg: z.number().min(1).lt(90).optional(),
   /** Share of the poured volume that water fills. */
   pores: share.optional(),
   /** Conditioner: millilitres for each 100 L. */
-  dosePer100L: z.number().gt(0).max(10_000).optional(),
+  dosePer100L: z.number().min(0.001).max(10_000).optional(),
   /** Gives off carbonate and hardens the water. */
   hardens: z.boolean().optional(),
   colour: words.optional(),
@@ -191,7 +192,7 @@ export const plantSchema = z.looseObject({
   id,
   name: words,
   roots: z.enum(['bed', 'epiphyte', 'float']),
-  minBedMm: z.number().min(0).max(1_000).optional(),
+  minBedMm: figure(0, 1_000).optional(),
   habit: z
     .enum(['carpet', 'rosette', 'stem', 'epiphyte', 'moss', 'bulb', 'grass', 'float', 'creeper'])
     .optional(),

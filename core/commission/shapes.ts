@@ -53,6 +53,9 @@ function plantingFaults(planting: Option['plants'][number], path: string): Fault
   return [{ path: `${path}.region`, says: 'is missing, must be a ring of points, or give a count instead' }];
 }
 
+/** Least volume that a surface encloses, mm³: a grain of sand. */
+const LEAST_MM3 = 1;
+
 /** Surfaces that have been looked at. Shapes are replaced, never changed in place. */
 const surfaces = new WeakMap<Shape, string>();
 
@@ -67,7 +70,7 @@ function surfaceFault(shape: Shape): string {
   const faces = facesOf(shape);
   const fault = meshFault(shape.vertices.length, faces);
   if (fault) return fault;
-  return meshVolume({ vertices: verticesOf(shape), faces }) > 0
-    ? ''
-    : 'face inwards, must be wound anticlockwise seen from outside';
+  const mm3 = meshVolume({ vertices: verticesOf(shape), faces });
+  if (mm3 < 0) return 'face inwards, must be wound anticlockwise seen from outside';
+  return mm3 < LEAST_MM3 ? `enclose nothing, must enclose at least ${LEAST_MM3} mm³` : '';
 }

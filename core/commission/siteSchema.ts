@@ -1,10 +1,10 @@
 import { z } from 'zod';
-import { id, words, lengthMm, sizeMm } from './primitives';
+import { figure, id, words, lengthMm, sizeMm } from './primitives';
 
 /* The place: floor, way in, power, water, warmth. */
 
-const celsius = z.number().min(-5).max(45);
-const hardness = z.number().min(0).max(60);
+const celsius = figure(-5, 45);
+const hardness = figure(0, 60);
 
 /** Something on the way from the van to the place. */
 export const waypointSchema = z.looseObject({
@@ -15,14 +15,14 @@ export const waypointSchema = z.looseObject({
   widthMm: sizeMm.optional(),
   heightMm: sizeMm.optional(),
   depthMm: sizeMm.optional(),
-  loadKg: z.number().gt(0).max(20_000).optional(),
+  loadKg: z.number().min(0.1).max(20_000).optional(),
   steps: z.number().int().min(1).max(1_000).optional(),
 });
 
 const deviceSchema = z.looseObject({
   id,
   name: words,
-  watts: z.number().min(0).max(10_000),
+  watts: figure(0, 10_000),
   /** Where its warmth goes: into the water, from above by day, or elsewhere. */
   warms: z.enum(['water', 'above', 'elsewhere']).optional(),
 });
@@ -33,10 +33,10 @@ export const siteSchema = z.looseObject({
   storey: z.number().int().min(-5).max(200).optional(),
   use: z.enum(['home', 'office', 'shop', 'assembly']).optional(),
   route: z.array(waypointSchema).max(30).optional(),
-  cylinderKg: z.number().gt(0).max(100).optional(),
+  cylinderKg: z.number().min(0.1).max(100).optional(),
   devices: z.array(deviceSchema).max(30).optional(),
   sockets: z.number().int().min(0).max(40).optional(),
-  circuitA: z.number().gt(0).max(125).optional(),
+  circuitA: z.number().min(0.1).max(125).optional(),
   volts: z.number().min(90).max(260).optional(),
   residualCurrent: z.boolean().optional(),
   dripLoops: z.boolean().optional(),
@@ -45,7 +45,7 @@ export const siteSchema = z.looseObject({
       gh: hardness.optional(),
       kh: hardness.optional(),
       ph: z.number().min(3).max(11).optional(),
-      nitrateMgL: z.number().min(0).max(500).optional(),
+      nitrateMgL: figure(0, 500).optional(),
       disinfectant: z.enum(['none', 'chlorine', 'chloramine']).optional(),
       winterC: celsius.optional(),
       summerC: celsius.optional(),
@@ -57,10 +57,10 @@ export const siteSchema = z.looseObject({
     .optional(),
   /** Reverse-osmosis unit: litres an hour, and what can be kept. */
   ro: z
-    .looseObject({ litresPerHour: z.number().gt(0).max(2_000), storageL: z.number().min(0).max(20_000) })
+    .looseObject({ litresPerHour: z.number().min(0.1).max(2_000), storageL: figure(0, 20_000) })
     .optional(),
-  tapM: z.number().min(0).max(500).optional(),
-  drainM: z.number().min(0).max(500).optional(),
+  tapM: figure(0, 500).optional(),
+  drainM: figure(0, 500).optional(),
   carry: z.enum(['hose', 'cans']).optional(),
   roomC: z.tuple([celsius, celsius]).optional(),
 });

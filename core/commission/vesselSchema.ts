@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { id, words, lengthMm, sizeMm, innerMm, point } from './primitives';
+import { figure, id, words, lengthMm, sizeMm, innerMm, point } from './primitives';
 
 /* The vessel: its footprint, panes, top, chambers and what stays in it. */
 
@@ -13,7 +13,7 @@ const chamberSchema = z.looseObject({
   side: z.enum(VESSEL_SIDES),
   /** Clear depth of the chamber, and the wall between it and the display. */
   mm: sizeMm,
-  wallMm: z.number().min(0).max(60).optional(),
+  wallMm: figure(0, 60).optional(),
   waterLineMm: lengthMm.optional(),
 });
 
@@ -35,12 +35,12 @@ export const vesselSchema = z.looseObject({
   bowMm: sizeMm.optional(),
   /** Straight-sided footprint, corner by corner, within `innerMm`. */
   corners: z.array(point).min(3).max(60).optional(),
-  glassMm: z.number().gt(0).max(60),
+  glassMm: z.number().min(0.1).max(60),
   /** Bottom pane, when it is thicker than the walls. */
-  baseMm: z.number().gt(0).max(60).optional(),
-  waterLineMm: lengthMm,
-  labelL: z.number().gt(0).max(1_000_000).optional(),
-  standKg: z.number().min(0).max(5_000).optional(),
+  baseMm: z.number().min(0.1).max(60).optional(),
+  waterLineMm: figure(0, 10_000),
+  labelL: z.number().min(0.1).max(1_000_000).optional(),
+  standKg: figure(0, 5_000).optional(),
   /** What stands on the floor, when it is not the size of the tank's base. */
   footprintMm: z.object({ length: sizeMm, width: sizeMm }).optional(),
   /** Feet of the stand; without them it bears on its whole base. */
@@ -58,10 +58,10 @@ export const vesselSchema = z.looseObject({
     .looseObject({
       colour: words,
       sides: z.array(z.enum(VESSEL_SIDES)).min(1).max(3),
-      dryHours: z.number().min(0).max(240).optional(),
+      dryHours: figure(0, 240).optional(),
     })
     .optional(),
   mat: z.boolean().optional(),
   lid: z.boolean().optional(),
-  backlightW: z.number().gt(0).max(2_000).optional(),
+  backlightW: z.number().min(0.1).max(2_000).optional(),
 });

@@ -1,3 +1,5 @@
+import Flatbush from 'flatbush';
+
 /** A point on the floor in mm: x from the left, y from the front glass. */
 export type Point = readonly [number, number];
 /** A closed ring of corners in order; the last is joined to the first and not repeated. */
@@ -26,6 +28,17 @@ export function polygonContains(polygon: Polygon, x: number, y: number): boolean
     if (yi > y !== yj > y && x < ((xj - xi) * (y - yi)) / (yj - yi) + xi) inside = !inside;
   }
   return inside;
+}
+
+/** Where a line from left to right at y meets a ring, mm from the left, in order. */
+export function crossingsAt(ring: Polygon, y: number): number[] {
+  const at: number[] = [];
+  for (let i = 0, j = ring.length - 1; i < ring.length; j = i++) {
+    const [ax, ay] = ring[j];
+    const [bx, by] = ring[i];
+    if (ay > y !== by > y) at.push(ax + ((y - ay) / (by - ay)) * (bx - ax));
+  }
+  return at.sort((a, b) => a - b);
 }
 
 /** Left, front, right and back of a polygon, mm. */
@@ -61,17 +74,52 @@ export function clippedAlong(polygon: Polygon, axis: 0 | 1, limit: number, keep:
   return out;
 }
 
-/** The first pair of edges that cross or touch other than at their shared corner, or undefined. */
+/** Edges from which on an index of their boxes is worth making. */
+const MANY_EDGES = 60;
+
+/**
+ * The first pair of edges that cross or touch other than at their shared corner, or undefined. Two edges of
+ * one corner touch elsewhere when the ring turns back on itself there: a spike without width.
+ */
 export function firstCrossing(polygon: Polygon): [number, number] | undefined {
   const n = polygon.length;
+  const near = n > MANY_EDGES ? edgesNear(polygon) : undefined;
   for (let i = 0; i < n; i++) {
-    for (let j = i + 1; j < n; j++) {
-      const neighbours = j === i + 1 || (i === 0 && j === n - 1);
-      const meet = segmentsMeet(polygon[i], polygon[(i + 1) % n], polygon[j], polygon[(j + 1) % n]);
-      if (!neighbours && meet) return [i, j];
+    const others = near ? near(i) : undefined;
+    const count = others ? others.length : n - i - 1;
+    for (let k = 0; k < count; k++) {
+      const j = others ? others[k] : i + 1 + k;
+      if (edgesMeet(polygon, i, j)) return [i, j];
     }
   }
   return undefined;
+}
+
+function edgesMeet(polygon: Polygon, i: number, j: number): boolean {
+  const n = polygon.length;
+  const [a, b, c, d] = [polygon[i], polygon[(i + 1) % n], polygon[j], polygon[(j + 1) % n]];
+  if (j === i + 1) return turnsBack(a, b, d);
+  if (i === 0 && j === n - 1) return turnsBack(c, a, b);
+  return segmentsMeet(a, b, c, d);
+}
+
+/** Whether a way from a over b to c comes back along itself, or stays where it is. */
+function turnsBack(a: Point, b: Point, c: Point): boolean {
+  if (turn(a, b, c) !== 0) return false;
+  return (b[0] - a[0]) * (c[0] - b[0]) + (b[1] - a[1]) * (c[1] - b[1]) <= 0;
+}
+
+/** For each edge the later ones whose boxes touch its own, in order (a packed Hilbert R-tree). */
+function edgesNear(polygon: Polygon): (i: number) => number[] {
+  const n = polygon.length;
+  const index = new Flatbush(n);
+  const box = (i: number): [number, number, number, number] => {
+    const [[ax, ay], [bx, by]] = [polygon[i], polygon[(i + 1) % n]];
+    return [Math.min(ax, bx), Math.min(ay, by), Math.max(ax, bx), Math.max(ay, by)];
+  };
+  for (let i = 0; i < n; i++) index.add(...box(i));
+  index.finish();
+  return (i) => index.search(...box(i), (j) => j > i).sort((a, b) => a - b);
 }
 
 function turn(a: Point, b: Point, c: Point): number {

@@ -33,47 +33,86 @@ const COARSEST_LIMBS_MM = 2;
 /** Columns through the thinnest way of a piece, so that a plate standing askew is read as well as a block. */
 const COLUMNS_THROUGH = 14;
 const MOST_ALONG = 400;
+/** Crossings of a mesh with its columns at most: one that is folded over itself is cut more coarsely. */
+const MOST_CROSSINGS = 6_000_000;
 
 /** Cuts a shape, tilted and turned, into columns. A mesh of overlapping shells counts as their union. */
 export function columnsOf(
   shape: Shape,
   turnDeg: number,
   tiltDeg: readonly [number, number] = [0, 0],
+  coarser = 1,
 ): Columns {
   const matrix = rotation(turnDeg, tiltDeg);
   const extent = extentOf(shape, matrix);
-  const width = extent.hi[0] - extent.lo[0];
-  const depth = extent.hi[1] - extent.lo[1];
   const exact = exactVolumeMm3(shape);
-  const coarsest = exact === undefined ? COARSEST_LIMBS_MM : COARSEST_MM;
-  const wanted = Math.min(
-    coarsest,
-    Math.max(width, depth) / COLUMNS_ALONG,
-    thinnest(shape) / COLUMNS_THROUGH,
-  );
-  const step = Math.max(wanted, Math.max(width, depth) / MOST_ALONG);
+  const step = stepOf(shape, extent, exact === undefined) * coarser;
+  let grid = gridOf(extent, step);
+  let spans: Spans;
+  if (shape.kind === 'ellipsoid') spans = ellipsoidSpans(grid, shape.sizeMm, matrix);
+  else {
+    const solid = solidMesh(shape);
+    const mesh = { ...solid, vertices: turned(solid.vertices, matrix) };
+    const crossings = crossingsOf(grid, mesh);
+    if (crossings > MOST_CROSSINGS) grid = gridOf(extent, step * Math.sqrt(crossings / MOST_CROSSINGS));
+    spans = meshSpans(grid, mesh);
+  }
+  let sum = 0;
+  for (let k = 0; k < spans.lo.length; k++) sum += spans.hi[k] - spans.lo[k];
+  const counted = sum * grid.dxMm * grid.dyMm;
+  const volumeMm3 = exact ?? counted;
+  return { ...grid, ...spans, extent, volumeMm3, columnMm2: sum > 0 ? volumeMm3 / sum : 0 };
+}
+
+/** Width of the columns of a shape, mm; finer for one of several limbs. */
+function stepOf(shape: Shape, { lo, hi }: Extent, limbs: boolean): number {
+  const longer = Math.max(hi[0] - lo[0], hi[1] - lo[1]);
+  const coarsest = limbs ? COARSEST_LIMBS_MM : COARSEST_MM;
+  const wanted = Math.min(coarsest, longer / COLUMNS_ALONG, thinnest(shape) / COLUMNS_THROUGH);
+  return Math.max(wanted, longer / MOST_ALONG);
+}
+
+/** How many columns a shape is cut into at most. */
+export function columnCount(shape: Shape, extent: Extent): number {
+  const { columns, rows } = gridOf(extent, stepOf(shape, extent, shape.kind === 'mesh'));
+  return columns * rows;
+}
+
+function gridOf({ lo, hi }: Extent, step: number): Grid {
+  const [width, depth] = [hi[0] - lo[0], hi[1] - lo[1]];
   const columns = Math.max(4, Math.ceil(width / step));
   const rows = Math.max(4, Math.ceil(depth / step));
   const dxMm = width / columns;
   const dyMm = depth / rows;
-  const grid = { columns, rows, dxMm, dyMm, x0: extent.lo[0] + dxMm / 2, y0: extent.lo[1] + dyMm / 2 };
-  const spans =
-    shape.kind === 'ellipsoid'
-      ? ellipsoidSpans(grid, shape.sizeMm, matrix)
-      : meshSpans(grid, { ...solidMesh(shape), vertices: turned(solidMesh(shape).vertices, matrix) });
-  let sum = 0;
-  for (let k = 0; k < spans.lo.length; k++) sum += spans.hi[k] - spans.lo[k];
-  const counted = sum * dxMm * dyMm;
-  const volumeMm3 = exact ?? counted;
-  return { ...grid, ...spans, extent, volumeMm3, columnMm2: sum > 0 ? volumeMm3 / sum : 0 };
+  return { columns, rows, dxMm, dyMm, x0: lo[0] + dxMm / 2, y0: lo[1] + dyMm / 2 };
+}
+
+/** How often a mesh would cross the columns of a grid, from the plans of its triangles alone; never too few. */
+function crossingsOf(grid: Grid, { vertices: v, faces }: Mesh): number {
+  const spread = (a: number, b: number, c: number, d: number) =>
+    (Math.max(a, b, c) - Math.min(a, b, c)) / d + 1;
+  let count = 0;
+  for (let f = 0; f < faces.length; f += 3) {
+    const [a, b, c] = [faces[f] * 3, faces[f + 1] * 3, faces[f + 2] * 3];
+    // A triangle covers at most half of the box around it.
+    count += (spread(v[a], v[b], v[c], grid.dxMm) * spread(v[a + 1], v[b + 1], v[c + 1], grid.dyMm)) / 2;
+  }
+  return count;
 }
 
 /** The smallest of a shape's three sizes before it is turned, mm. */
 function thinnest(shape: Shape): number {
   if (shape.kind !== 'mesh') return Math.min(...shape.sizeMm);
+  const known = thinnestOf.get(shape);
+  if (known !== undefined) return known;
   const { lo, hi } = extentOf(shape, rotation(0));
-  return Math.min(...hi.map((v, i) => v - lo[i]));
+  const mm = Math.min(...hi.map((v, i) => v - lo[i]));
+  thinnestOf.set(shape, mm);
+  return mm;
 }
+
+/** Read once for each mesh: shapes are replaced, never changed in place. */
+const thinnestOf = new WeakMap<Shape, number>();
 
 type Grid = Pick<Columns, 'columns' | 'rows' | 'x0' | 'y0' | 'dxMm' | 'dyMm'>;
 type Spans = Pick<Columns, 'first' | 'lo' | 'hi'>;
@@ -120,16 +159,37 @@ function meshSpans(grid: Grid, mesh: Mesh): Spans {
   const facing = new Int8Array(crossings[count]);
   const next = crossings.slice();
   eachCrossing(grid, mesh, (c, z, sign) => {
-    // Kept in order while they are filled in; a column is crossed a handful of times.
-    let k = next[c]++;
-    for (; k > crossings[c] && heights[k - 1] > z; k--) {
+    heights[next[c]] = z;
+    facing[next[c]++] = sign;
+  });
+  for (let c = 0; c < count; c++) sortCrossings(crossings[c], crossings[c + 1], heights, facing);
+  return unionSpans(count, crossings, heights, facing);
+}
+
+/** Crossings of a column up to which they are sorted by moving each into its place; most have two. */
+const FEW = 24;
+
+/** Puts the crossings of one column in order from below. */
+function sortCrossings(from: number, to: number, heights: Float64Array, facing: Int8Array): void {
+  if (to - from > FEW) {
+    const order = Array.from({ length: to - from }, (_, i) => from + i).sort(
+      (a, b) => heights[a] - heights[b],
+    );
+    const [z, sign] = [order.map((i) => heights[i]), order.map((i) => facing[i])];
+    heights.set(z, from);
+    facing.set(sign, from);
+    return;
+  }
+  for (let i = from + 1; i < to; i++) {
+    const [z, sign] = [heights[i], facing[i]];
+    let k = i;
+    for (; k > from && heights[k - 1] > z; k--) {
       heights[k] = heights[k - 1];
       facing[k] = facing[k - 1];
     }
     heights[k] = z;
     facing[k] = sign;
-  });
-  return unionSpans(count, crossings, heights, facing);
+  }
 }
 
 function unionSpans(count: number, crossings: Uint32Array, heights: Float64Array, facing: Int8Array): Spans {

@@ -35,8 +35,10 @@ export function displace(
   const out = { inBed: 0, underWater: 0, outside: 0, overlap: 0, ownInFreeWater: 0, ownInAir: 0 };
   const ownInLayer = new Float64Array(stack.count);
   const foot: number[] = [];
+  const beside = new Beside(earlier);
   for (let row = 0, c = 0; row < col.rows; row++) {
     const y = yMm + col.y0 + row * col.dyMm;
+    beside.atRow(y);
     for (let column = 0; column < col.columns; column++, c++) {
       const from = col.first[c];
       const to = col.first[c + 1];
@@ -62,7 +64,7 @@ export function displace(
         out.inBed += shared(lo, hi, 0, surface);
         out.underWater += shared(lo, hi, 0, vessel.waterLineMm);
         if (surface > 0 && lo < surface && hi > surface) onSurface = true;
-        const n = earlier.length === 0 ? whole(spans, lo, hi) : ownSpans(spans, lo, hi, x, y, earlier);
+        const n = beside.count === 0 ? whole(spans, lo, hi) : ownSpans(spans, lo, hi, x, beside);
         let own = 0;
         for (let s = 0; s < n; s += 2) {
           const a = spans[s];
@@ -103,22 +105,39 @@ function whole(spans: Float64Array, lo: number, hi: number): number {
   return 2;
 }
 
+/** Those of the earlier pieces that a row of columns passes through, and where their own row begins. */
+class Beside {
+  count = 0;
+  readonly pieces: Standing[] = [];
+  readonly rowStart: number[] = [];
+
+  constructor(private readonly earlier: readonly Standing[]) {}
+
+  atRow(y: number): void {
+    this.count = 0;
+    for (let i = 0; i < this.earlier.length; i++) {
+      const piece = this.earlier[i];
+      const e = piece.columns;
+      const row = Math.round((y - piece.yMm - e.y0) / e.dyMm);
+      if (row < 0 || row >= e.rows) continue;
+      this.pieces[this.count] = piece;
+      this.rowStart[this.count++] = row * e.columns;
+    }
+  }
+}
+
 /** The span lo to hi less what earlier pieces fill at this spot, as pairs in `spans`; returns how many. */
-function ownSpans(
-  spans: Float64Array,
-  lo: number,
-  hi: number,
-  x: number,
-  y: number,
-  earlier: readonly Standing[],
-): number {
+function ownSpans(spans: Float64Array, lo: number, hi: number, x: number, beside: Beside): number {
   let n = whole(spans, lo, hi);
-  for (const { columns: e, xMm, yMm, zMm } of earlier) {
-    const column = Math.round((x - xMm - e.x0) / e.dxMm);
-    const row = Math.round((y - yMm - e.y0) / e.dyMm);
-    if (column < 0 || row < 0 || column >= e.columns || row >= e.rows) continue;
-    const c = row * e.columns + column;
-    for (let k = e.first[c]; k < e.first[c + 1]; k++) n = without(spans, n, e.lo[k] + zMm, e.hi[k] + zMm);
+  for (let i = 0; i < beside.count; i++) {
+    const piece = beside.pieces[i];
+    const e = piece.columns;
+    const column = Math.round((x - piece.xMm - e.x0) / e.dxMm);
+    if (column < 0 || column >= e.columns) continue;
+    const c = beside.rowStart[i] + column;
+    for (let k = e.first[c]; k < e.first[c + 1]; k++)
+      n = without(spans, n, e.lo[k] + piece.zMm, e.hi[k] + piece.zMm);
+    if (n === 0) return 0;
   }
   return n;
 }
@@ -139,7 +158,19 @@ function without(spans: Float64Array, n: number, lo: number, hi: number): number
     else if (hi < b) spans[s] = hi;
     else spans[s + 1] = a;
   }
-  return count;
+  return withoutEmpty(spans, count);
+}
+
+/** Closes the gaps that spans leave of which nothing is left. */
+function withoutEmpty(spans: Float64Array, n: number): number {
+  let kept = 0;
+  for (let s = 0; s < n; s += 2) {
+    if (spans[s + 1] <= spans[s]) continue;
+    spans[kept] = spans[s];
+    spans[kept + 1] = spans[s + 1];
+    kept += 2;
+  }
+  return kept;
 }
 
 /** True when the upright boxes around two standing pieces have space in common. */

@@ -5,5 +5,6 @@ export interface Confirmation {
   supplierReference: string;
   deliveryDay: Day | null;
   totalMinor: number;
-  lines: { pack: string; name: string; asked: number; given: number; remark?: string }[];
+  /** `item` is the line of the take-off; answers from before it was sent along have none. */
+  lines: { item?: string; pack: string; name: string; asked: number; given: number; remark?: string }[];
 }

@@ -19,6 +19,7 @@ export interface OrderLine {
   arriveBy?: Day;
   neededOn: Day;
   soakDays: number;
+  leadDays: number;
   keepsDays?: number;
 }
 
@@ -114,6 +115,7 @@ function orderLine(
     arriveBy,
     neededOn,
     soakDays,
+    leadDays: pack.leadDays,
     keepsDays: pack.keepsDays,
   };
 }

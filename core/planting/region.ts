@@ -1,5 +1,6 @@
 import { polygonBounds, polygonContains, type Polygon } from '../geometry/polygon';
-import { floorShare, layerTopsAt, onFloor, type BedField } from '../substrate/bedField';
+import { cellCoverage } from '../geometry/coverage';
+import { floorShare, layerTopsAt, onFloor, regionHas, type BedField } from '../substrate/bedField';
 import { cellGradient } from '../substrate/slope';
 
 /**
@@ -45,6 +46,8 @@ export function thinnestUnder(
   field: BedField,
   region: Polygon,
   rooting: readonly boolean[],
+  depthMm = rootableMm(field, rooting),
+  share = cellCoverage(field, region),
 ): DepthSpot | undefined {
   let thinnest: DepthSpot | undefined;
   const ask = (x: number, y: number, mm: number) => {
@@ -57,11 +60,9 @@ export function thinnestUnder(
       const x = (column + 0.5) * dxMm;
       const y = (row + 0.5) * dyMm;
       if (x > right) break;
-      if (!polygonContains(region, x, y) || !onFloor(field, x, y)) continue;
-      let mm = 0;
       const cell = row * columns + column;
-      rooting.forEach((roots, i) => (mm += roots ? field.thicknessMm[i][cell] : 0));
-      ask(x, y, mm);
+      if (!regionHas(region, share[cell], x, y) || !onFloor(field, x, y)) continue;
+      ask(x, y, depthMm[cell]);
     }
   }
   for (const [x, y] of outline(region)) {
@@ -76,11 +77,28 @@ export function thinnestUnder(
   return thinnest;
 }
 
+/** Mean depth in each cell of the layers that roots can use, mm. */
+export function rootableMm(field: BedField, rooting: readonly boolean[]): Float64Array {
+  const depth = new Float64Array(field.columns * field.rows);
+  rooting.forEach((roots, i) => {
+    if (roots) field.thicknessMm[i].forEach((mm, cell) => (depth[cell] += mm));
+  });
+  return depth;
+}
+
+/** Spots along an outline at most; beyond that they lie further apart. */
+const MOST_EDGE_SPOTS = 4_000;
+
 function* outline(region: Polygon): Generator<[number, number]> {
+  const lengths = region.map(([x, y], i) => {
+    const [bx, by] = region[(i + 1) % region.length];
+    return Math.hypot(bx - x, by - y);
+  });
+  const stepMm = Math.max(EDGE_STEP_MM, lengths.reduce((a, b) => a + b, 0) / MOST_EDGE_SPOTS);
   for (let i = 0; i < region.length; i++) {
     const [ax, ay] = region[i];
     const [bx, by] = region[(i + 1) % region.length];
-    const steps = Math.max(1, Math.ceil(Math.hypot(bx - ax, by - ay) / EDGE_STEP_MM));
+    const steps = Math.max(1, Math.ceil(lengths[i] / stepMm));
     for (let s = 0; s < steps; s++) yield [ax + ((bx - ax) * s) / steps, ay + ((by - ay) * s) / steps];
   }
 }

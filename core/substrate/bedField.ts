@@ -1,5 +1,5 @@
 import { cellCoverage, type Cells } from '../geometry/coverage';
-import { polygonContains, type Polygon } from '../geometry/polygon';
+import { crossingsAt, polygonContains, type Polygon } from '../geometry/polygon';
 import { displayOutline, isPlainBox } from '../vessel/display';
 import type { Layer, Vessel } from '../commission/schema';
 import { floorCells } from './cells';
@@ -84,17 +84,6 @@ function cornersWithin(cells: Cells, ring: Polygon): Uint8Array {
   return corner;
 }
 
-/** Where a line from left to right at y meets a ring, mm from the left, in order. */
-function crossingsAt(ring: Polygon, y: number): number[] {
-  const at: number[] = [];
-  for (let i = 0, j = ring.length - 1; i < ring.length; j = i++) {
-    const [ax, ay] = ring[j];
-    const [bx, by] = ring[i];
-    if (ay > y !== by > y) at.push(ax + ((y - ay) / (by - ay)) * (bx - ax));
-  }
-  return at.sort((a, b) => a - b);
-}
-
 /** Which part of a cell lies inside the glass, 0 to 1. */
 export function floorShare({ floor }: BedField, cell: number): number {
   return floor ? floor.share[cell] : 1;
@@ -119,6 +108,7 @@ function fillCells(field: BedField): void {
     }
     field.surfaceMm[cell] += weight * below;
   };
+  const mixed: number[] = [];
   for (let row = 0; row < rows; row++) {
     for (let column = 0; column < columns; column++) {
       const cell = row * columns + column;
@@ -142,14 +132,37 @@ function fillCells(field: BedField): void {
         add(cell, x, y, share);
         inside[partial] = 0;
         add(cell, x, y, 1 - share);
-      } else
-        for (let k = 0; k < FINE * FINE; k++) {
-          const px = (column + ((k % FINE) + 0.5) / FINE) * dxMm;
-          const py = (row + (Math.floor(k / FINE) + 0.5) / FINE) * dyMm;
-          regionsAt(stack, px, py, inside);
-          add(cell, px, py, 1 / (FINE * FINE));
-        }
+      } else mixed.push(column);
     }
+    if (mixed.length > 0) fillMixed(field, row, mixed.splice(0), inside, add);
+  }
+}
+
+/**
+ * Cells of one row in which several regions end, asked at many points. Along each line of points the regions'
+ * outlines are crossed once, not once for every point.
+ */
+function fillMixed(
+  { dxMm, dyMm, columns, stack }: BedField,
+  row: number,
+  mixed: readonly number[],
+  inside: Uint8Array,
+  add: (cell: number, x: number, y: number, weight: number) => void,
+): void {
+  for (let line = 0; line < FINE; line++) {
+    const y = (row + (line + 0.5) / FINE) * dyMm;
+    const crossings = stack.regions.map((region) => region && crossingsAt(region, y));
+    const passed = new Uint32Array(stack.count);
+    for (const column of mixed)
+      for (let k = 0; k < FINE; k++) {
+        const x = (column + (k + 0.5) / FINE) * dxMm;
+        for (let i = 0; i < stack.count; i++) {
+          const at = crossings[i];
+          while (at && passed[i] < at.length && at[passed[i]] <= x) passed[i]++;
+          inside[i] = at ? passed[i] % 2 : 1;
+        }
+        add(row * columns + column, x, y, 1 / (FINE * FINE));
+      }
   }
 }
 
@@ -207,7 +220,11 @@ export function layerTopsAt(field: BedField, xMm: number, yMm: number): Float64A
   const y = Math.min(Math.max(yMm, 0), field.rows * field.dyMm);
   const inside = new Uint8Array(field.stack.count);
   const tops = new Float64Array(field.stack.count);
-  regionsWithin(field, x, y, inside);
+  const [u, v] = inward(field, x, y);
+  const cell = cellAt(field, u, v);
+  field.stack.regions.forEach((region, i) => {
+    inside[i] = !region || regionHas(region, field.coverage[i]![cell], u, v) ? 1 : 0;
+  });
   layersAt(field.stack, x, y, inside, tops);
   return tops;
 }

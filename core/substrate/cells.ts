@@ -4,10 +4,14 @@ import type { Vessel } from '../commission/schema';
 /** Cells asked for along the shorter side at least, so that a nano tank is read as finely as a wall tank. */
 const LEAST_CELLS = 60;
 
-/** 5 mm, finer for vessels under 300 mm: a 200 mm cube gets 3.3 mm. */
+/** Cells of a floor at most: up to 2.5 m² are read in 5 mm, a pond of 10 × 10 m in 32 mm. */
+const MOST_CELLS = 100_000;
+
+/** 5 mm, finer for vessels under 300 mm: a 200 mm cube gets 3.3 mm; coarser where the floor is very large. */
 export function usualCellMm(vessel: Vessel): number {
-  const shorter = Math.min(vessel.innerMm.length, vessel.innerMm.width);
-  return Math.min(5, shorter / LEAST_CELLS);
+  const { length, width } = vessel.innerMm;
+  const fine = Math.min(5, Math.min(length, width) / LEAST_CELLS);
+  return Math.max(fine, Math.sqrt((length * width) / MOST_CELLS));
 }
 
 /** Cells near the wanted size that tile the floor without remainder, so that no strip at a wall is lost. */

@@ -1,8 +1,8 @@
 import type { Plant } from '../commission/schema';
 import { cellCoverage } from '../geometry/coverage';
-import type { Polygon } from '../geometry/polygon';
+import { polygonBounds, type Polygon } from '../geometry/polygon';
 import { cellAt, regionHas } from '../substrate/bedField';
-import { slopedAreaMm2, slopeFactor, thinnestUnder, type DepthSpot } from '../planting/region';
+import { rootableMm, slopedAreaMm2, slopeFactor, thinnestUnder, type DepthSpot } from '../planting/region';
 import { plugsFor } from '../planting/plugs';
 import { remembered, type SurveyMemo } from './memo';
 import type { SurveyInput } from './input';
@@ -26,6 +26,9 @@ export function surveyPlantings(
   plantOf: (id: string) => Plant,
 ): PlantingSurvey[] {
   const rooting = input.bedMaterials.map((m) => m.kind !== 'filler');
+  const depthMm = remembered(memo.slot(memo.areas, 'rootable'), [input.field, rooting.join()], () =>
+    rootableMm(input.field, rooting),
+  ) as Float64Array;
   return input.option.plants.map((planting) => {
     const { id, plant, region, spacingMm } = planting;
     const counted = { id, plant, slopedM2: 0, standingM2: 0, netM2: 0, plugs: planting.count ?? 0 };
@@ -37,7 +40,7 @@ export function surveyPlantings(
       () => {
         const share = cellCoverage(input.field, region);
         const sloped = slopedAreaMm2(input.field, share);
-        return { share, sloped, thinnest: thinnestUnder(input.field, region, rooting) };
+        return { share, sloped, thinnest: thinnestUnder(input.field, region, rooting, depthMm, share) };
       },
     ) as { share: Float64Array; sloped: number; thinnest?: DepthSpot };
     // While an edge of the vessel is dragged pieces cover what they last covered, as they displace it.
@@ -65,7 +68,11 @@ function standingMm2(
   memo: SurveyMemo,
 ): number {
   let area = 0;
+  const [left, front, right, back] = polygonBounds(region);
   displaced.forEach((d, i) => {
+    const { columns, xMm, yMm } = standing[i];
+    const { lo, hi } = columns.extent;
+    if (xMm + hi[0] < left || xMm + lo[0] > right || yMm + hi[1] < front || yMm + lo[1] > back) return;
     const slot = memo.slot(memo.areas, `standing ${id} ${standing[i].piece.id}`);
     area += remembered(slot, [d, key], () => {
       let mm2 = 0;

@@ -2,6 +2,7 @@ import { materialOf, optionOf, plantOf } from '../commission/lookup';
 import type { Commission, Material, Option, Vessel } from '../commission/schema';
 import { columnsOf } from '../hardscape/columns';
 import { displace, mayOverlap, type Displaced } from '../hardscape/displace';
+import { coarserBy } from '../hardscape/fineness';
 import { settle, settlingOrder, topMm, type Standing } from '../hardscape/settle';
 import { bedField, floorShare, type BedField } from '../substrate/bedField';
 import { polygonArea } from '../geometry/polygon';
@@ -121,13 +122,14 @@ export function survey(commission: Commission, ask: SurveyAsk = {}): Survey {
 
 function stand(option: Option, field: BedField, memo: SurveyMemo): Standing[] {
   const placed = new Map<string, Standing>();
+  const coarser = coarserBy(option.pieces);
   for (const piece of settlingOrder(option.pieces)) {
-    const key = JSON.stringify([piece.turnDeg, piece.tiltDeg]);
+    const key = JSON.stringify([piece.turnDeg, piece.tiltDeg, coarser]);
     const shapes = memo.columns.get(piece.shape) ?? new Map();
     memo.columns.set(piece.shape, shapes);
     // A piece that is being turned would leave columns of every angle behind: only the last few are kept.
     if (!shapes.has(key) && shapes.size > 4) shapes.clear();
-    const columns = shapes.get(key) ?? columnsOf(piece.shape, piece.turnDeg, piece.tiltDeg);
+    const columns = shapes.get(key) ?? columnsOf(piece.shape, piece.turnDeg, piece.tiltDeg, coarser);
     shapes.set(key, columns);
     placed.set(piece.id, settle(piece, columns, field, placed));
   }

@@ -39,8 +39,12 @@ describe('a box', () => {
         const cells = floorCells(vessel([length, width, 300]));
         expect(cells.columns * cells.dxMm).toBeCloseTo(length, 6);
         expect(cells.rows * cells.dyMm).toBeCloseTo(width, 6);
-        expect(Math.max(cells.dxMm, cells.dyMm)).toBeLessThanOrEqual(5 + 1e-9);
+        // A floor of more than 2.5 m² is read in 100 000 cells, whatever its size.
+        const most = Math.max(5, Math.sqrt((length * width) / 100_000));
+        expect(Math.max(cells.dxMm, cells.dyMm)).toBeLessThanOrEqual(most + 1e-9);
       }),
     );
+    const pond = floorCells(vessel([10_000, 10_000, 800]));
+    expect(pond.columns * pond.rows).toBeLessThanOrEqual(101_000);
   });
 });

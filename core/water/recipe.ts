@@ -45,7 +45,9 @@ export function waterRecipe({ litres, tap, roC, target }: RecipeAsk): Recipe {
     { litres: tapL - hot, celsius: tap.coldC },
     { litres: hot, celsius: tap.hotC },
   ];
-  const asItIs = mixedCelsius([...batches, { litres: roL, celsius: roC ?? 0 }]);
+  const mixed = mixedCelsius([...batches, { litres: roL, celsius: roC ?? 0 }]);
+  // No water has no warmth; what is wanted of it stands.
+  const asItIs = Number.isNaN(mixed) ? target.celsius : mixed;
   const tooCold = roL > 0 && asItIs < target.celsius - 0.05;
   const warmRoToC = tooCold ? missingCelsius(target.celsius, roL, batches) : undefined;
   const before = { gh: share * tap.gh + (1 - share) * RO_HARDNESS, kh: share * tap.kh };

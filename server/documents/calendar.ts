@@ -23,9 +23,10 @@ export function calendarFile(
   plan: Plan,
   part: CalendarPart = 'all',
 ): string {
-  const calendar = ical({ name: commission.title, prodId: '//Utsuwa//commission//EN' });
+  const title = oneLine(commission.title);
+  const calendar = ical({ name: title, prodId: '//Utsuwa//commission//EN' });
   const list = part === 'care' ? careEntries(plan) : [...studioEntries(plan), ...careEntries(plan)];
-  for (const { key, day, title, detail } of list) {
+  for (const { key, day, title: what, detail } of list) {
     calendar.createEvent({
       // The same for the same entry, so that a newer file replaces what an older one brought.
       id: `${createHash('sha256').update(`${id} ${key}`).digest('hex').slice(0, 24)}@utsuwa`,
@@ -33,11 +34,24 @@ export function calendarFile(
       end: utc(dayPlus(day, 1)),
       allDay: true,
       timezone: 'UTC',
-      summary: `${title} · ${commission.title}`,
-      description: detail,
+      summary: `${oneLine(what)} · ${title}`,
+      description: lines(detail),
     });
   }
   return calendar.toString();
+}
+
+/** A line break within a name would begin a line of the calendar's own. */
+function oneLine(text: string): string {
+  return text.replace(/[\p{Cc}\u2028\u2029]+/gu, ' ').trim();
+}
+
+/** Several lines, each without what could end it otherwise. */
+function lines(text: string): string {
+  return text
+    .split(/\r\n|[\r\n]/)
+    .map(oneLine)
+    .join('\n');
 }
 
 function utc(day: Day): Date {

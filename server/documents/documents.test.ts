@@ -27,14 +27,27 @@ describe('the take-off as CSV', () => {
     expect(Math.round(total * 100)).toBe(whole.takeOff.totalMinor);
   });
 
-  it.each(['=1+1', '+1', '-1', '@SUM(A1)', '\t=1'])(
-    'defuses a name that begins like a formula: %j',
-    (name) => {
-      const { commission, whole } = changed((c) => (c.catalogue.materials[0].name = name));
-      const [row] = parse(takeOffCsv(commission, whole), { columns: true }) as Record<string, string>[];
-      expect(row.item.startsWith("'")).toBe(true);
-    },
-  );
+  it.each([
+    '=1+1',
+    '+1',
+    '-1',
+    '@SUM(A1)',
+    '\t=1',
+    '\r\n=1',
+    '\n=1',
+    ' =1',
+    '\u00a0=1',
+    '\ufeff=1',
+    '\u200b=1',
+    '＝1',
+    '＋1',
+    '－1',
+    '＠A1',
+  ])('defuses a name that begins like a formula: %j', (name) => {
+    const { commission, whole } = changed((c) => (c.catalogue.materials[0].name = name));
+    const [row] = parse(takeOffCsv(commission, whole), { columns: true }) as Record<string, string>[];
+    expect(row.item.startsWith("'")).toBe(true);
+  });
 
   it('ends every row as RFC 4180 wants it, and quotes what needs quoting', () => {
     const { commission, whole } = changed((c) => (c.catalogue.materials[0].name = 'Soil, "active"'));
@@ -67,6 +80,22 @@ describe('dates as iCalendar', () => {
     expect(again.map((e) => e.uid)).toEqual(once.map((e) => e.uid));
     for (const e of once) expect(e.endDate.subtractDate(e.startDate).days).toBe(1);
     expect(eventsOf(calendarFile('other', commission, whole))[0].uid).not.toBe(once[0].uid);
+  });
+
+  it('takes no line of its own from a name with line breaks in it', () => {
+    const { commission, whole } = changed((c) => {
+      c.title = 'Hall\r\nATTACH:http://elsewhere.example\nEND:VEVENT';
+      c.catalogue.suppliers[0].name = 'Yard\u2028ATTACH:x\rURL:y';
+      c.catalogue.materials[0].name = 'Soil\r\nDTSTART:19700101';
+    });
+    const text = calendarFile('c', commission, whole);
+    expect(text).not.toMatch(/^(ATTACH|URL|DTSTART:1970)/m);
+    const events = eventsOf(text);
+    expect(events.length).toBeGreaterThan(20);
+    expect(events[0].summary).toBe(
+      'Order from Yard ATTACH:x URL:y · Hall ATTACH:http://elsewhere.example END:VEVENT',
+    );
+    expect(new ICAL.Component(ICAL.parse(text)).getAllProperties('attach')).toEqual([]);
   });
 
   it('leaves the studio’s own dates out of what the client gets', () => {

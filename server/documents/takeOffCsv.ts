@@ -5,6 +5,12 @@ import type { Plan } from '../../core/pipeline/plan';
 import { rounded } from '../../core/units/quantity';
 
 /**
+ * What a spreadsheet may take for a formula: one of its signs, in full width too, at the beginning or behind
+ * blanks, no-break spaces, line breaks and marks that are not seen.
+ */
+const FORMULA = /^[\s\p{C}\p{Z}]*[=+\-@\t\r\n＝＋－＠]|^[\t\r\n]/u;
+
+/**
  * The take-off as CSV (RFC 4180), a line a row. Cells that begin like a formula get an apostrophe in front,
  * so that no spreadsheet computes what somebody typed as a name.
  */
@@ -21,5 +27,5 @@ export function takeOffCsv(commission: Commission, plan: Plan): string {
     'order by': orderByOf(plan.order, line.id) ?? '',
     workings: line.workings.map((w) => `${w.step}: ${rounded(w.value, 3)} ${w.unit}`).join('; '),
   }));
-  return Papa.unparse(rows, { escapeFormulae: true, newline: '\r\n' });
+  return Papa.unparse(rows, { escapeFormulae: FORMULA, newline: '\r\n' });
 }

@@ -1,31 +1,72 @@
-import { Router, json } from 'express';
+import { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import { Router } from 'express';
 import { z } from 'zod';
+import { smallJson } from '../body';
+import type { Jobs } from '../jobs/jobs';
 import { Problem } from '../problem';
-import { clientData, eraseClient } from '../store/clients';
+import { commissionsOf, eraseCommissions, keptOf, type KeptOfClient, type Left } from '../store/clients';
+import { getCommission } from '../store/commissions';
 import type { Store } from '../store/store';
 
 const named = z.object({ name: z.string().min(1).max(200) });
 
 /** What is kept about one client: handed over in one act, erased in one act. */
-export function clientRoutes(store: Store): Router {
+export function clientRoutes(store: Store, jobs: Jobs): Router {
   const routes = Router();
 
   routes.get('/export', async (req, res) => {
     const ask = named.safeParse(req.query);
     if (!ask.success) throw new Problem(400, 'Say whose data: name is missing.');
-    const data = await clientData(store, ask.data.name);
-    const file = `${ask.data.name.replace(/[^\p{L}\p{N}]+/gu, '-') || 'client'}-everything.json`;
-    res
-      .attachment(file)
-      .type('application/json')
-      .send(`${JSON.stringify(data, null, 2)}\n`);
+    const { name } = ask.data;
+    const file = `${name.replace(/[^\p{L}\p{N}]+/gu, '-') || 'client'}-everything.json`;
+    res.attachment(file).type('application/json');
+    await pipeline(Readable.from(everythingAbout(store, name)), res);
   });
 
-  routes.post('/erase', json({ limit: '10kb' }), async (req, res) => {
+  routes.post('/erase', ...smallJson(10 * 1024), async (req, res) => {
     const ask = named.safeParse(req.body);
     if (!ask.success) throw new Problem(400, 'Say whose data: name is missing.');
-    res.json({ erased: await eraseClient(store, ask.data.name) });
+    res.json({ erased: await eraseClient(store, jobs, ask.data.name) });
   });
 
   return routes;
+}
+
+/** Commission by commission and picture by picture, so that no client is too large to be handed over. */
+async function* everythingAbout(store: Store, client: string): AsyncGenerator<string> {
+  const head = JSON.stringify({ client, exportedAt: new Date().toISOString() });
+  yield `${head.slice(0, -1)},"commissions":[`;
+  let comma = '';
+  for (const id of await commissionsOf(store, client)) {
+    const kept = await keptOf(store, id);
+    if (!kept) continue;
+    yield comma;
+    yield* oneCommission(kept);
+    comma = ',\n';
+  }
+  yield ']}\n';
+}
+
+function* oneCommission({ row, orders, pictures }: KeptOfClient): Generator<string> {
+  const { id, createdAt, updatedAt, removedAt, document } = row;
+  yield `${JSON.stringify({ id, createdAt, updatedAt, removedAt, orders }).slice(0, -1)},"document":`;
+  yield document;
+  yield ',"pictures":[';
+  for (const [i, { id, addedAt, jpeg }] of pictures.entries())
+    yield `${i > 0 ? ',' : ''}${JSON.stringify({ id, addedAt, jpegBase64: jpeg.toString('base64') })}`;
+  yield ']}';
+}
+
+/** Tries again when one of the commissions was saved while it was being stripped of its client. */
+async function eraseClient(store: Store, jobs: Jobs, client: string): Promise<string[]> {
+  for (;;) {
+    const ids = await commissionsOf(store, client);
+    const left: Left[] = [];
+    for (const id of ids) {
+      const row = await getCommission(store, id);
+      if (row) left.push({ id, revision: row.revision, kept: await jobs.run('erase', row.document) });
+    }
+    if (await eraseCommissions(store, left)) return ids;
+  }
 }

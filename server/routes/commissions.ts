@@ -1,65 +1,117 @@
-import { Router, json } from 'express';
+import { Router, type Response } from 'express';
 import { z } from 'zod';
-import { MAX_DOCUMENT_BYTES, parseCommission } from '../../core/commission/parse';
-import type { Commission } from '../../core/commission/schema';
-import { notFound, Problem, refused } from '../problem';
+import type { Change } from '../../core/commission/changes';
+import { MAX_DOCUMENT_BYTES } from '../../core/commission/parse';
+import { isDay } from '../../core/calendar/day';
+import { bytes, bytesOf, smallJson } from '../body';
+import type { Jobs } from '../jobs/jobs';
+import type { Read } from '../jobs/work';
+import { goneProblem, notFound, Problem, refused, refusedWhole } from '../problem';
 import {
   createCommission,
   getCommission,
+  getHead,
+  isGone,
+  lastWorkedOn,
   listCommissions,
   saveCommission,
   setRemoved,
+  type Head,
 } from '../store/commissions';
+import type { Kept } from '../store/columns';
 import { copyPictures } from '../store/pictures';
 import type { CommissionRow } from '../store/schema';
 import type { Store } from '../store/store';
 
-const listAsk = z.object({ q: z.string().max(200).optional(), removed: z.string().optional() });
-const saveAsk = z.object({ revision: z.int().min(1), document: z.unknown() });
+/** What a save has around its document. */
+const AROUND = 64 * 1024;
+const MOST_CHANGES_BYTES = 1024 * 1024;
+
+const listAsk = z.object({
+  q: z.string().max(200, 'q').optional(),
+  removed: z.enum(['0', '1']).optional(),
+  today: z.string().refine(isDay).optional(),
+  from: z.coerce.number().int().min(0).max(1e9).optional(),
+  limit: z.coerce.number().int().min(1).max(200).optional(),
+});
+const revision = z.int().min(1);
+const changesAsk = z.object({
+  revision,
+  changes: z
+    .array(
+      z.looseObject({
+        path: z.array(z.union([z.string(), z.object({ id: z.string() })])).max(40),
+        after: z.string().nullable().optional(),
+        order: z.object({ was: z.array(z.string()), is: z.array(z.string()) }).optional(),
+      }),
+    )
+    .min(1)
+    .max(5_000),
+});
 
 /** Create, list, search, read, save, duplicate, remove and bring back. */
-export function commissionRoutes(store: Store): Router {
+export function commissionRoutes(store: Store, jobs: Jobs): Router {
   const routes = Router();
-  routes.use(json({ limit: MAX_DOCUMENT_BYTES }));
 
   routes.get('/', async (req, res) => {
-    const ask = listAsk.parse(req.query);
-    res.json({ commissions: await listCommissions(store, { search: ask.q, removed: ask.removed === '1' }) });
+    const ask = listAsk.safeParse(req.query);
+    if (!ask.success)
+      throw new Problem(
+        400,
+        'A list takes q (at most 200 characters), removed (0 or 1), today, from and limit, each once.',
+      );
+    const { q, removed, ...page } = ask.data;
+    const list = await listCommissions(store, { search: q, removed: removed === '1', ...page });
+    const first = !page.from && !q && removed !== '1';
+    res.json({ ...list, ...(first ? { lately: await lastWorkedOn(store) } : {}) });
   });
 
-  routes.post('/', async (req, res) => {
-    const row = await createCommission(store, documentOf(req.body));
-    res.status(201).json({ id: row.id, revision: row.revision });
+  routes.post('/', bytes(MAX_DOCUMENT_BYTES, 'document'), async (req, res) => {
+    const { kept, notes } = keptOf(await jobs.run('readFile', bytesOf(req)));
+    res.status(201).json({ ...(await createCommission(store, kept)), notes });
   });
 
   routes.get('/:id', async (req, res) => {
-    const { id, revision, document, updatedAt, removedAt } = await existing(store, req.params.id);
-    res.json({ id, revision, document, updatedAt, removedAt });
+    const row = await existing(store, req.params.id);
+    const { id, revision, updatedAt, removedAt } = row;
+    sendWith(res, 200, 'application/json', { id, revision, updatedAt, removedAt }, row);
   });
 
-  routes.put('/:id', async (req, res) => {
-    const ask = saveAsk.safeParse(req.body);
-    if (!ask.success) throw new Problem(400, 'A save needs the revision it is based on and the document.');
-    const document = documentOf(ask.data.document);
-    const saved = await saveCommission(store, req.params.id, ask.data.revision, document);
-    if (!saved.saved) throw conflict(saved.theirs, ask.data.revision, document);
-    res.json({ revision: saved.revision, updatedAt: saved.updatedAt });
+  routes.put('/:id', bytes(MAX_DOCUMENT_BYTES + AROUND, 'document'), async (req, res) => {
+    const said = await jobs.run('readSave', bytesOf(req));
+    if (said === 'no JSON') throw refusedWhole('is not JSON, must be a JSON document', 400);
+    const basedOn = revision.safeParse(said.revision);
+    if (!basedOn.success)
+      throw new Problem(400, 'A save needs the revision it is based on and the document.');
+    await save(store, res, req.params.id as string, basedOn.data, keptOf(said.read).kept);
+  });
+
+  // What a page sends when it goes: it may send little then, and does not hear the answer.
+  routes.patch('/:id', ...smallJson(MOST_CHANGES_BYTES), async (req, res) => {
+    const ask = changesAsk.safeParse(req.body);
+    if (!ask.success)
+      throw new Problem(400, 'A change needs the revision it is based on and what is to change.');
+    const row = await living(store, req.params.id as string);
+    if (row.revision !== ask.data.revision) return conflict(res, row);
+    const read = await jobs.run('readChanges', { text: row.document, changes: ask.data.changes as Change[] });
+    await save(store, res, row.id, row.revision, keptOf(read).kept);
   });
 
   routes.post('/:id/duplicate', async (req, res) => {
-    const { id, document } = await existing(store, req.params.id);
-    const copy = { ...document, title: `${document.title}, copy`.slice(0, 200), log: [] };
-    const row = await createCommission(store, copy);
-    await copyPictures(store, id, row.id);
-    res.status(201).json({ id: row.id, revision: row.revision });
+    const row = await existing(store, req.params.id);
+    const copy = await createCommission(store, await jobs.run('duplicate', row.document));
+    await copyPictures(store, row.id, copy.id);
+    res.status(201).json(copy);
   });
 
   routes.delete('/:id', async (req, res) => {
+    await known(store, req.params.id);
     if (!(await setRemoved(store, req.params.id, true))) throw notFound('commission');
     res.json({ removed: true });
   });
 
   routes.post('/:id/restore', async (req, res) => {
+    await known(store, req.params.id);
     if (!(await setRemoved(store, req.params.id, false))) throw notFound('commission');
     res.json({ removed: false });
   });
@@ -67,23 +119,65 @@ export function commissionRoutes(store: Store): Router {
   return routes;
 }
 
-/** The row of a commission, or a 404. */
-export async function existing(store: Store, id: string): Promise<CommissionRow> {
-  const row = await getCommission(store, id);
-  if (!row) throw notFound('commission');
+/** A commission, removed ones too; otherwise a 404, or a 410 that says what became of it. */
+export function existing(store: Store, id: string): Promise<CommissionRow> {
+  return found(store, id, getCommission);
+}
+
+/** The same without its document. */
+export function known(store: Store, id: string): Promise<Head> {
+  return found(store, id, getHead);
+}
+
+/** A commission that may be worked on. */
+export async function living(store: Store, id: string): Promise<CommissionRow> {
+  const row = await existing(store, id);
+  if (row.removedAt) throw goneProblem('removed', row.title);
   return row;
 }
 
-function documentOf(body: unknown): Commission {
-  const parsed = parseCommission(body);
-  if (!parsed.ok) throw refused(parsed.faults);
-  return parsed.commission;
+async function found<T extends Head>(
+  store: Store,
+  id: string,
+  get: (store: Store, id: string) => Promise<T | undefined>,
+): Promise<T> {
+  const row = await get(store, id);
+  if (!row) throw (await isGone(store, id)) ? goneProblem('deleted') : notFound('commission');
+  if (row.erasedAt) throw goneProblem('erased');
+  return row;
 }
 
-function conflict(theirs: CommissionRow | undefined, basedOn: number, document: Commission): Problem {
-  if (!theirs) return notFound('commission');
-  return new Problem(409, 'Somebody else saved this commission meanwhile.', {
-    theirs: { revision: theirs.revision, document: theirs.document, updatedAt: theirs.updatedAt },
-    yours: { revision: basedOn, document },
-  });
+export function keptOf(read: Read): { kept: Kept; notes: unknown[] } {
+  if (!read.ok) throw refused(read.faults);
+  return read;
+}
+
+async function save(store: Store, res: Response, id: string, basedOn: number, kept: Kept): Promise<void> {
+  const saved = await saveCommission(store, id, basedOn, kept);
+  if (saved.saved) return void res.json({ revision: saved.revision, updatedAt: saved.updatedAt });
+  conflict(res, await living(store, id));
+}
+
+/** 409 with what is kept now; the other version is with whom it was sent by. */
+function conflict(res: Response, row: CommissionRow): void {
+  const { revision, updatedAt } = row;
+  const title = 'Somebody else saved this commission meanwhile.';
+  const problem = { type: 'about:blank', status: 409, title };
+  res.status(409).type('application/problem+json');
+  res.write(`${JSON.stringify(problem).slice(0, -1)},"theirs":`);
+  sendDocument(res, { revision, updatedAt }, row);
+  res.end('}');
+}
+
+function sendWith(res: Response, status: number, type: string, fields: object, row: CommissionRow): void {
+  res.status(status).type(type);
+  sendDocument(res, fields, row);
+  res.end();
+}
+
+/** An object with the document as it stands, unparsed. */
+function sendDocument(res: Response, fields: object, row: CommissionRow): void {
+  res.write(`${JSON.stringify(fields).slice(0, -1)},"document":`);
+  res.write(row.document);
+  res.write('}');
 }

@@ -58,20 +58,21 @@ export class SimulatedSuppliers implements SupplierLink {
   }
 
   private confirm(request: SupplierRequest): Confirmation {
-    const lines = request.lines.map(({ pack, name, count }) => {
-      const left = this.left(request.supplier.id, pack);
+    const lines = request.lines.map(({ item, pack, name, count }) => {
+      const key = `${request.supplier.id}/${item}/${pack}`;
+      const left = this.stock.get(key) ?? this.behaviour.stock[pack] ?? 14 + Math.floor(fraction(key) * 60);
       const given = Math.min(count, left);
-      this.stock.set(`${request.supplier.id}/${pack}`, left - given);
+      this.stock.set(key, left - given);
       const remark = given < count ? `${given === 0 ? 'none' : `only ${given}`} in stock` : undefined;
-      return { pack, name, asked: count, given, ...(remark ? { remark } : {}) };
+      return { item, pack, name, asked: count, given, ...(remark ? { remark } : {}) };
     });
     if (lines.every((l) => l.given === 0))
       throw new SupplierRefusal(`${request.supplier.name} has nothing of this order in stock.`);
-    const prices = new Map(request.lines.map((l) => [l.pack, l.priceMinor / l.count]));
+    const prices = request.lines.map((l) => l.priceMinor / l.count);
     return {
       supplierReference: `${request.supplier.id.slice(0, 2).toUpperCase()}-${Math.floor(fraction(request.reference) * 90_000 + 10_000)}`,
       deliveryDay: this.deliveryDay(request),
-      totalMinor: Math.round(lines.reduce((sum, l) => sum + l.given * prices.get(l.pack)!, 0)),
+      totalMinor: Math.round(lines.reduce((sum, l, i) => sum + l.given * prices[i], 0)),
       lines,
     };
   }
@@ -86,11 +87,6 @@ export class SimulatedSuppliers implements SupplierLink {
       if ((!days || days.includes(weekdayOf(day))) && !isClosed(supplier, day)) return day;
     }
     return null;
-  }
-
-  private left(supplier: string, pack: string): number {
-    const key = `${supplier}/${pack}`;
-    return this.stock.get(key) ?? this.behaviour.stock[pack] ?? 14 + Math.floor(fraction(key) * 60);
   }
 }
 

@@ -1,88 +1,75 @@
-import { and, eq, isNull } from 'drizzle-orm';
-import type { Commission } from '../../core/commission/schema';
-import { columnsOf } from './commissions';
+import { and, eq, inArray, isNull, type SQL } from 'drizzle-orm';
+import { inEveryBackup } from './backups';
+import type { Kept } from './columns';
+import type { Database } from './connection';
 import { ordersOf } from './orders';
 import { picturesOf } from './pictures';
-import { commissions, orders, pictures } from './schema';
+import { commissions, orders, pictures, type CommissionRow } from './schema';
 import type { Store } from './store';
 
-/** Everything that is kept about one client, ready to be handed over. */
-export interface ClientData {
-  client: string;
-  exportedAt: string;
-  commissions: {
-    id: string;
-    createdAt: string;
-    updatedAt: string;
-    removedAt: string | null;
-    document: Commission;
-    orders: Awaited<ReturnType<typeof ordersOf>>;
-    pictures: { id: string; addedAt: string; jpegBase64: string }[];
-  }[];
+/** One commission of a client with all that belongs to it; the document as text. */
+export interface KeptOfClient {
+  row: CommissionRow;
+  orders: Awaited<ReturnType<typeof ordersOf>>;
+  pictures: Awaited<ReturnType<typeof picturesOf>>;
 }
 
-function rowsOf({ db }: Store, client: string) {
-  return db
-    .select()
-    .from(commissions)
-    .where(and(eq(commissions.client, client), isNull(commissions.erasedAt)));
-}
+const ofClient = (client: string): SQL | undefined =>
+  and(eq(commissions.client, client), isNull(commissions.erasedAt));
 
-/** All commissions of a client, removed ones too, with orders and pictures. */
-export async function clientData(store: Store, client: string): Promise<ClientData> {
-  const rows = await rowsOf(store, client);
-  return {
-    client,
-    exportedAt: new Date().toISOString(),
-    commissions: await Promise.all(
-      rows.map(async ({ id, createdAt, updatedAt, removedAt, document }) => ({
-        id,
-        createdAt,
-        updatedAt,
-        removedAt,
-        document,
-        orders: await ordersOf(store, id),
-        pictures: (await picturesOf(store, id)).map((p) => ({
-          id: p.id,
-          addedAt: p.addedAt,
-          jpegBase64: p.jpeg.toString('base64'),
-        })),
-      })),
-    ),
-  };
-}
-
-/**
- * Erases a client: name, place, words, pictures, answers and log go at once and for good. What the books
- * need stays without the name: sizes, materials, orders, prices, days. Returns the commissions touched.
- */
-export async function eraseClient(store: Store, client: string): Promise<string[]> {
-  const rows = await rowsOf(store, client);
-  const now = new Date().toISOString();
-  await store.write((db) =>
-    db.transaction(async (tx) => {
-      for (const { id, revision, document } of rows) {
-        const left = withoutPerson(document);
-        await tx
-          .update(commissions)
-          .set({ ...columnsOf(left), revision: revision + 1, updatedAt: now, removedAt: now, erasedAt: now })
-          .where(eq(commissions.id, id));
-        await tx.delete(pictures).where(eq(pictures.commissionId, id));
-        // What a supplier wrote back in words may name the place it was for.
-        await tx.update(orders).set({ reason: null }).where(eq(orders.commissionId, id));
-      }
-    }),
-  );
-  if (rows.length > 0) await store.scrub();
+/** Ids of all commissions of a client, removed ones too. */
+export async function commissionsOf({ db }: Store, client: string): Promise<string[]> {
+  const rows = await db.select({ id: commissions.id }).from(commissions).where(ofClient(client));
   return rows.map((r) => r.id);
 }
 
-/** A document without anything that tells whose it was. */
-export function withoutPerson(document: Commission): Commission {
-  const { buildDay, co2, crew, startTime, budgetMinor, schools } = document.brief;
-  const { pictures: _pictures, site: _site, log: _log, shelved: _shelved, ...rest } = document;
-  const plain = JSON.parse(
-    JSON.stringify({ buildDay, co2, crew, startTime, budgetMinor, schools }),
-  ) as Commission['brief'];
-  return { ...rest, title: 'Erased commission', brief: plain };
+/** One of them, with its orders and pictures. */
+export async function keptOf(store: Store, id: string): Promise<KeptOfClient | undefined> {
+  const [row] = await store.db.select().from(commissions).where(eq(commissions.id, id)).limit(1);
+  return row && { row, orders: await ordersOf(store, id), pictures: await picturesOf(store, id) };
+}
+
+/** What is left of a commission once its client is erased. */
+export interface Left {
+  id: string;
+  revision: number;
+  kept: Kept;
+}
+
+/**
+ * Puts in the place of each commission what is left of it without its client; pictures go. In the database
+ * at once, then in every backup, so that it does not come back with one. False when one of them was saved
+ * meanwhile: then nothing was changed.
+ */
+export async function eraseCommissions(store: Store, left: readonly Left[]): Promise<boolean> {
+  if (left.length === 0) return true;
+  const now = new Date().toISOString();
+  const done = await store.write(async (db) => {
+    const revisions = await db
+      .select({ id: commissions.id, revision: commissions.revision })
+      .from(commissions)
+      .where(inArray(commissions.id, left.map((l) => l.id))); // prettier-ignore
+    const asRead = left.every((l) => revisions.some((r) => r.id === l.id && r.revision === l.revision));
+    if (asRead) await eraseIn(db, left, now);
+    return asRead;
+  });
+  if (!done) return false;
+  await store.scrub();
+  await inEveryBackup(store.folder, ({ writing }) => eraseIn(writing, left, now));
+  return true;
+}
+
+async function eraseIn(db: Database, left: readonly Left[], now: string): Promise<void> {
+  const ids = left.map((l) => l.id);
+  await db.batch([
+    db.delete(pictures).where(inArray(pictures.commissionId, ids)),
+    // What a supplier wrote back in words may name the place it was for.
+    db.update(orders).set({ reason: null }).where(inArray(orders.commissionId, ids)),
+    ...left.map(({ id, revision, kept }) =>
+      db
+        .update(commissions)
+        .set({ ...kept, revision: revision + 1, updatedAt: now, removedAt: now, erasedAt: now })
+        .where(eq(commissions.id, id)),
+    ),
+  ]);
 }

@@ -1,16 +1,42 @@
 import { randomUUID } from 'node:crypto';
-import { and, asc, desc, eq, isNotNull, isNull, like, lt } from 'drizzle-orm';
-import type { Commission } from '../../core/commission/schema';
-import { commissions, type CommissionRow } from './schema';
+import {
+  and,
+  asc,
+  count,
+  desc,
+  eq,
+  gte,
+  inArray,
+  isNotNull,
+  isNull,
+  like,
+  lt,
+  sql,
+  type SQL,
+} from 'drizzle-orm';
+import { inEveryBackup } from './backups';
+import type { Kept } from './columns';
+import { commissions, gone, type CommissionRow } from './schema';
 import type { Store } from './store';
 
 /** A row of the list: everything but the document. */
 export type Listed = Omit<CommissionRow, 'document' | 'searched' | 'erasedAt'>;
 
+/** One page of a list. */
 export interface ListAsk {
   search?: string;
   removed?: boolean;
+  /** The day that divides what is to be built from what was. */
+  today?: string;
+  /** How many rows to pass over, and how many to give. */
+  from?: number;
   limit?: number;
+}
+
+export interface ListPage {
+  commissions: Listed[];
+  /** How many there are in all. */
+  total: number;
 }
 
 const LISTED = {
@@ -28,12 +54,40 @@ const LISTED = {
   updatedAt: commissions.updatedAt,
   removedAt: commissions.removedAt,
 };
+const PAGE = 100;
 
-/** Commissions by build day, soonest first; removed ones by when they were removed. */
-export function listCommissions(
-  { db }: Store,
-  { search, removed, limit = 2_000 }: ListAsk,
-): Promise<Listed[]> {
+/**
+ * Commissions by build day: those ahead, soonest first, then those built, the last first. Removed ones by
+ * when they were removed.
+ */
+export async function listCommissions({ db }: Store, ask: ListAsk): Promise<ListPage> {
+  const { removed = false, from = 0, limit = PAGE } = ask;
+  const there = asked(ask);
+  const rows = await db
+    .select(LISTED)
+    .from(commissions)
+    .where(there)
+    .orderBy(
+      ...(removed ? [desc(commissions.removedAt)] : byBuildDay(ask.today ?? '')),
+      asc(commissions.title),
+    )
+    .limit(limit)
+    .offset(from);
+  const [{ total }] = await db.select({ total: count() }).from(commissions).where(there);
+  return { commissions: rows, total };
+}
+
+/** The few that were worked on last, newest first. */
+export function lastWorkedOn({ db }: Store, limit = 3): Promise<Listed[]> {
+  return db
+    .select(LISTED)
+    .from(commissions)
+    .where(isNull(commissions.removedAt))
+    .orderBy(desc(commissions.updatedAt))
+    .limit(limit);
+}
+
+function asked({ search, removed }: ListAsk): SQL | undefined {
   const there = removed
     ? and(isNotNull(commissions.removedAt), isNull(commissions.erasedAt))
     : isNull(commissions.removedAt);
@@ -43,59 +97,71 @@ export function listCommissions(
     .split(/\s+/)
     .filter(Boolean)
     .map((w) => w.replace(/[%_]/g, ''));
-  return db
-    .select(LISTED)
-    .from(commissions)
-    .where(and(there, ...words.map((w) => like(commissions.searched, `%${w}%`))))
-    .orderBy(removed ? desc(commissions.removedAt) : asc(commissions.buildDay), asc(commissions.title))
-    .limit(limit);
+  return and(there, ...words.map((w) => like(commissions.searched, `%${w}%`)));
+}
+
+function byBuildDay(today: string): SQL[] {
+  const ahead = gte(commissions.buildDay, today);
+  return [
+    sql`CASE WHEN ${ahead} THEN 0 ELSE 1 END`,
+    sql`CASE WHEN ${ahead} THEN ${commissions.buildDay} END`,
+    sql`CASE WHEN ${ahead} THEN NULL ELSE ${commissions.buildDay} END DESC`,
+  ];
 }
 
 export async function getCommission({ db }: Store, id: string): Promise<CommissionRow | undefined> {
   return (await db.select().from(commissions).where(eq(commissions.id, id)).limit(1))[0];
 }
 
+/** What is known of a commission without its document. */
+export type Head = Pick<CommissionRow, 'id' | 'title' | 'revision' | 'removedAt' | 'erasedAt'>;
+
+export async function getHead({ db }: Store, id: string): Promise<Head | undefined> {
+  const { title, revision, removedAt, erasedAt } = commissions;
+  const columns = { id: commissions.id, title, revision, removedAt, erasedAt };
+  return (await db.select(columns).from(commissions).where(eq(commissions.id, id)).limit(1))[0];
+}
+
+/** Whether a commission of this id was deleted for good. */
+export async function isGone({ db }: Store, id: string): Promise<boolean> {
+  return (await db.select().from(gone).where(eq(gone.id, id)).limit(1)).length > 0;
+}
+
 export async function createCommission(
   store: Store,
-  document: Commission,
+  kept: Kept,
   id: string = randomUUID(),
-): Promise<CommissionRow> {
+): Promise<{ id: string; revision: number }> {
   const now = new Date().toISOString();
-  const row = {
-    ...columnsOf(document),
-    id,
-    revision: 1,
-    createdAt: now,
-    updatedAt: now,
-    removedAt: null,
-    erasedAt: null,
-  };
+  const row = { ...kept, id, revision: 1, createdAt: now, updatedAt: now, removedAt: null, erasedAt: null };
   await store.write((db) => db.insert(commissions).values(row));
-  return row;
+  return { id, revision: 1 };
 }
 
 export type Saved =
   { saved: true; revision: number; updatedAt: string } | { saved: false; theirs?: CommissionRow };
 
 /**
- * Saves a document that was based on a revision. When somebody else saved in between nothing is changed and
- * their row comes back; without a row there is no such commission.
+ * Saves a document that was based on a revision. When somebody else saved in between, or it was removed,
+ * nothing is changed and the row comes back as it is; without a row there is no such commission.
  */
-export async function saveCommission(
-  store: Store,
-  id: string,
-  basedOn: number,
-  document: Commission,
-): Promise<Saved> {
+export async function saveCommission(store: Store, id: string, basedOn: number, kept: Kept): Promise<Saved> {
   const updatedAt = new Date().toISOString();
-  const { rowsAffected } = await store.write((db) =>
-    db
-      .update(commissions)
-      .set({ ...columnsOf(document), revision: basedOn + 1, updatedAt })
-      .where(and(eq(commissions.id, id), eq(commissions.revision, basedOn))),
+  const { rowsAffected } = touched(
+    await store.write((db) =>
+      db
+        .update(commissions)
+        .set({ ...kept, revision: basedOn + 1, updatedAt })
+        .where(and(eq(commissions.id, id), eq(commissions.revision, basedOn), isNull(commissions.removedAt))),
+    ),
   );
   if (rowsAffected === 1) return { saved: true, revision: basedOn + 1, updatedAt };
   return { saved: false, theirs: await getCommission(store, id) };
+}
+
+/** How many rows a write touched. */
+export function touched(result: unknown): { rowsAffected: number } {
+  return result as { rowsAffected: number };
 }
 
 /** Days for which a removed commission can be brought back. */
@@ -104,39 +170,37 @@ export const KEPT_DAYS = 30;
 /** Deletes for good what was removed longer ago than that; what is left of erased ones stays for the books. */
 export async function purgeRemoved(store: Store, now = new Date()): Promise<number> {
   const before = new Date(now.getTime() - KEPT_DAYS * 86_400_000).toISOString();
-  const { rowsAffected } = await store.write((db) =>
-    db.delete(commissions).where(and(lt(commissions.removedAt, before), isNull(commissions.erasedAt))),
+  const old = await store.db
+    .select({ id: commissions.id })
+    .from(commissions)
+    .where(and(lt(commissions.removedAt, before), isNull(commissions.erasedAt)));
+  if (old.length === 0) return 0;
+  const ids = old.map((row) => row.id);
+  const at = now.toISOString();
+  await store.write((db) =>
+    db.batch([
+      db
+        .insert(gone)
+        .values(ids.map((id) => ({ id, at })))
+        .onConflictDoNothing(),
+      db.delete(commissions).where(inArray(commissions.id, ids)),
+    ]),
   );
-  if (rowsAffected > 0) await store.scrub();
-  return rowsAffected;
+  await store.scrub();
+  await inEveryBackup(store.folder, async ({ writing }) => {
+    await writing.delete(commissions).where(inArray(commissions.id, ids));
+  });
+  return ids.length;
 }
 
 /** Marks as removed, or brings back; false when there is no such commission. */
 export async function setRemoved(store: Store, id: string, removed: boolean): Promise<boolean> {
   const removedAt = removed ? new Date().toISOString() : null;
-  const { rowsAffected } = await store.write((db) =>
+  const result = await store.write((db) =>
     db
       .update(commissions)
       .set({ removedAt })
       .where(and(eq(commissions.id, id), isNull(commissions.erasedAt))),
   );
-  return rowsAffected === 1;
-}
-
-export function columnsOf(document: Commission) {
-  const { length, width, height } = document.vessel.innerMm;
-  const client = document.brief.client?.name ?? '';
-  const place = document.brief.client?.place ?? '';
-  return {
-    title: document.title,
-    client,
-    place,
-    buildDay: document.brief.buildDay,
-    lengthMm: length,
-    widthMm: width,
-    heightMm: height,
-    waterLineMm: document.vessel.waterLineMm,
-    searched: `${document.title} ${client} ${place}`.toLowerCase(),
-    document,
-  };
+  return touched(result).rowsAffected === 1;
 }

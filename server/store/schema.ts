@@ -1,5 +1,4 @@
 import { blob, index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { Commission } from '../../core/commission/schema';
 import type { Confirmation } from '../../core/ordering/confirmation';
 import type { SupplierRequest } from '../supplierLink';
 
@@ -25,11 +24,20 @@ export const commissions = sqliteTable(
     removedAt: text('removed_at'),
     /** When its client's data was erased; what is left of it is for the books, and does not come back. */
     erasedAt: text('erased_at'),
-    /** Last: a list that does not ask for it then never reads past the small columns. */
-    document: text('document', { mode: 'json' }).$type<Commission>().notNull(),
+    /**
+     * The document as JSON text: it goes in and out as it stands, and is read in a worker. Last: a list that
+     * does not ask for it then never reads past the small columns.
+     */
+    document: text('document').notNull(),
   },
-  (t) => [index('commissions_build_day').on(t.removedAt, t.buildDay)],
+  (t) => [
+    index('commissions_build_day').on(t.removedAt, t.buildDay),
+    index('commissions_updated').on(t.removedAt, t.updatedAt),
+  ],
 );
+
+/** Ids of commissions that were deleted for good, so that a late save of one is told so. */
+export const gone = sqliteTable('gone', { id: text('id').primaryKey(), at: text('at').notNull() });
 
 export const ORDER_STATES = ['sending', 'confirmed', 'partly', 'refused', 'unreachable'] as const;
 

@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { seedDemo } from '../../demo/seed';
 import { example } from '../../core/testing/scape';
+import { columnsOf } from './columns';
 import { createCommission, getCommission, listCommissions, saveCommission } from './commissions';
 import { openStore } from './store';
 import { readStudio } from './studio';
@@ -18,8 +19,8 @@ describe('the store', () => {
   it('keeps what it has over a restart', () =>
     inFolder(async (folder) => {
       const store = await openStore(folder);
-      const { id } = await createCommission(store, example('held-root'));
-      await saveCommission(store, id, 1, { ...example('held-root'), title: 'kept' });
+      const { id } = await createCommission(store, columnsOf(example('held-root')));
+      await saveCommission(store, id, 1, columnsOf({ ...example('held-root'), title: 'kept' }));
       await store.close();
       const again = await openStore(folder);
       expect(await getCommission(again, id)).toMatchObject({
@@ -34,11 +35,11 @@ describe('the store', () => {
     inFolder(async (folder) => {
       const store = await openStore(folder);
       const work = Array.from({ length: 200 }, (_, i) => [
-        createCommission(store, { ...example('level-cube'), title: `Cube ${i}` }),
+        createCommission(store, columnsOf({ ...example('level-cube'), title: `Cube ${i}` })),
         listCommissions(store, { search: 'cube' }),
       ]).flat();
       await Promise.all<unknown>(work);
-      expect(await listCommissions(store, {})).toHaveLength(200);
+      expect((await listCommissions(store, {})).total).toBe(200);
       await store.close();
     }));
 
@@ -47,7 +48,7 @@ describe('the store', () => {
       const store = await openStore(folder);
       await seedDemo(store, '2026-11-25');
       await seedDemo(store, '2026-11-26');
-      expect((await listCommissions(store, {})).map((c) => c.id).sort()).toEqual([
+      expect((await listCommissions(store, {})).commissions.map((c) => c.id).sort()).toEqual([
         'demo-cliff',
         'demo-cube',
         'demo-desk',

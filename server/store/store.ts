@@ -1,52 +1,122 @@
-import { mkdir } from 'node:fs/promises';
+import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { fileURLToPath, pathToFileURL } from 'node:url';
-import { createClient, type Client } from '@libsql/client';
-import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
-import { migrate } from 'drizzle-orm/libsql/migrator';
+import { fileURLToPath } from 'node:url';
+import { sql } from 'drizzle-orm';
+import { migrate } from 'drizzle-orm/sqlite-proxy/migrator';
 import pLimit from 'p-limit';
-import * as schema from './schema';
+import { backUp, backUpDaily, backupsIn } from './backups';
+import { connect, type Connection, type Database } from './connection';
+import { claimFolder, closeToOthers, DATABASE, ownFile } from './folder';
+import { StoreTrouble } from './trouble';
 
-export type Database = LibSQLDatabase<typeof schema>;
+export type { Database } from './connection';
 
 /** The database of one studio. Reads go straight to `db`; every write goes through `write`. */
 export interface Store {
+  folder: string;
+  /** Sees only what has been committed. */
   db: Database;
-  /** One write at a time: concurrent transactions on one file are refused by SQLite. */
+  /** One write at a time; it is confirmed when another connection can see it. Throws a StoreTrouble. */
   write<T>(work: (db: Database) => Promise<T>): Promise<T>;
   /** Writes the file anew, so that nothing of what was deleted or replaced is left in it. */
   scrub(): Promise<void>;
+  /** Makes today's backup if there is none yet, and verifies it. */
+  backUpDaily(): Promise<string | undefined>;
+  /** Tells a second process that wants the folder where this one answers. */
+  announce(url: string): Promise<void>;
   close(): Promise<void>;
 }
 
 const MIGRATIONS = fileURLToPath(new URL('./migrations', import.meta.url));
 
-/** Opens (or makes) the database in a folder and brings it up to date. */
+/**
+ * Opens (or makes) the database in a folder that no other process has, and brings it up to date. Refused with
+ * a sentence that says what to do: a folder in use, a damaged file, one of a newer version.
+ */
 export async function openStore(folder: string): Promise<Store> {
-  await mkdir(folder, { recursive: true });
-  const client = createClient({ url: pathToFileURL(join(folder, 'utsuwa.db')).href });
-  // Write-ahead log: readers are not held up, and a killed process leaves every confirmed save readable.
-  await client.execute('PRAGMA journal_mode = WAL');
-  await client.execute('PRAGMA foreign_keys = ON');
-  const db = drizzle(client, { schema });
-  await migrate(db, { migrationsFolder: MIGRATIONS });
-  return storeOf(client, db);
+  const claim = await claimFolder(folder);
+  const file = join(folder, DATABASE);
+  let connection: Connection | undefined;
+  try {
+    await ownFile(file);
+    connection = connect(file);
+    await checked(connection, folder);
+    await broughtUpToDate(connection, folder);
+    await closeToOthers(folder);
+    return storeOf(folder, connection, claim);
+  } catch (error) {
+    await connection?.close();
+    await claim.release();
+    throw error;
+  }
 }
 
-function storeOf(client: Client, db: Database): Store {
+/** Looks at the file before anything is written to it. */
+async function checked(connection: Connection, folder: string): Promise<void> {
+  let faults: string[];
+  try {
+    faults = await connection.check(false);
+  } catch (error) {
+    if (!(error instanceof StoreTrouble) || error.kind !== 'damaged') throw error;
+    faults = [error.code];
+  }
+  if (faults.length === 0) return;
+  const [last] = await backupsIn(folder);
+  const offer = last
+    ? `The last backup is of ${last.day}: "npm run restore -- ${last.file}" puts it in place and keeps what is there.`
+    : 'There is no backup in this folder.';
+  throw new Error(`The studio’s data in ${folder} is damaged (${faults[0]}). Nothing was changed. ${offer}`);
+}
+
+interface Journal {
+  entries: { when: number; tag: string }[];
+}
+
+async function broughtUpToDate(connection: Connection, folder: string): Promise<void> {
+  const { entries } = JSON.parse(readFileSync(join(MIGRATIONS, 'meta', '_journal.json'), 'utf8')) as Journal;
+  const newest = entries[entries.length - 1];
+  const at = await lastMigration(connection.reading);
+  if (at > newest.when)
+    throw new Error(
+      `The studio’s data in ${folder} was made by a newer Utsuwa. Nothing was changed: bring this one up to date and start it again.`,
+    );
+  if (at === newest.when) return;
+  const next = entries.find((e) => e.when > at)!;
+  if (at > 0) await backUp(folder, new Date(), next.tag);
+  await migrate(
+    connection.writing as Parameters<typeof migrate>[0],
+    (statements) => connection.migrate(statements),
+    { migrationsFolder: MIGRATIONS },
+  );
+}
+
+/** When the newest migration of a database was made; 0 for an empty one. */
+async function lastMigration(db: Database): Promise<number> {
+  const has = await db.values(sql`SELECT 1 FROM sqlite_master WHERE name = '__drizzle_migrations'`);
+  if (has.length === 0) return 0;
+  const rows = await db.values<[number]>(
+    sql`SELECT created_at FROM __drizzle_migrations ORDER BY created_at DESC LIMIT 1`,
+  );
+  return Number(rows[0]?.[0] ?? 0);
+}
+
+function storeOf(
+  folder: string,
+  connection: Connection,
+  claim: Awaited<ReturnType<typeof claimFolder>>,
+): Store {
   const queue = pLimit(1);
   return {
-    db,
-    write: (work) => queue(() => work(db)),
-    scrub: () =>
-      queue(async () => {
-        // SQLite keeps freed pages, and the log earlier ones, with what stood in them.
-        await client.execute('VACUUM');
-        await client.execute('PRAGMA wal_checkpoint(TRUNCATE)');
-      }),
+    folder,
+    db: connection.reading,
+    write: (work) => queue(() => work(connection.writing)),
+    scrub: () => queue(() => connection.scrub()),
+    backUpDaily: () => backUpDaily(folder),
+    announce: (url) => claim.announce(url),
     close: async () => {
       await queue(() => {});
-      client.close();
+      await connection.close();
+      await claim.release();
     },
   };
 }

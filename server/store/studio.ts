@@ -35,10 +35,5 @@ export async function writeStudio(store: Store, studio: Studio): Promise<void> {
   const rows = kinds.flatMap(([kind, list]) =>
     list.map((value, position) => ({ key: `${kind}/${value.id}`, kind, position, value })),
   );
-  await store.write((db) =>
-    db.transaction(async (tx) => {
-      await tx.delete(entries);
-      if (rows.length > 0) await tx.insert(entries).values(rows);
-    }),
-  );
+  await store.write((db) => db.batch([db.delete(entries), db.insert(entries).values(rows)]));
 }

@@ -1,0 +1,119 @@
+import type { Fault } from './fault';
+
+/*
+ * How much of a thing one document may have in all, whatever each of its parts is allowed. Each figure is far
+ * above what is ever built and low enough that reading, measuring and drawing stay within seconds. They are
+ * counted before anything else is read, on whatever came in.
+ */
+
+export const BUDGETS = {
+  /** Objects and lists within each other. */
+  depth: 40,
+  /** Values of any kind: figures, words, lists. */
+  values: 3_000_000,
+  /** Corners of the vessel and of all regions. */
+  corners: 20_000,
+  /** Corners of the regions of one option's layers: each is asked for at every cell of the floor. */
+  layerCorners: 4_000,
+  /** Heights of all sculpted surfaces. */
+  heights: 1_000_000,
+  /** Triangles of all meshes. */
+  triangles: 400_000,
+  /** Layers of an option times its planted regions. */
+  layersTimesPlantings: 2_000,
+  /** Pieces of all options. */
+  pieces: 3_000,
+} as const;
+
+type Fields = Record<string, unknown>;
+
+/** The first budget that a document is over, by name. Nothing is assumed about what it is made of. */
+export function budgetFaults(document: unknown): Fault[] {
+  const size = sizeOf(document);
+  if (size.depth > BUDGETS.depth)
+    return [
+      over(
+        `${size.depthAt || '(document)'}`,
+        `is nested deeper than ${BUDGETS.depth}`,
+        'lists and objects within each other',
+        BUDGETS.depth,
+      ),
+    ];
+  if (size.values > BUDGETS.values)
+    return [over('(document)', `has more than ${BUDGETS.values} values`, 'values', BUDGETS.values)];
+  const { options, shelved, vessel } = fields(document);
+  const all = [...list(options), ...list(shelved)].map(fields);
+  const corners = all.map(cornersOf);
+  const faults = [
+    atMost(
+      '(document)',
+      'pieces in its options',
+      BUDGETS.pieces,
+      sum(all, (o) => list(o.pieces).length),
+    ),
+    atMost('(document)', 'triangles in its pieces', BUDGETS.triangles, sum(all, trianglesOf)),
+    atMost('(document)', 'heights in its sculpted layers', BUDGETS.heights, sum(all, heightsOf)),
+    atMost('(document)', 'corners in its regions', BUDGETS.corners,
+      corners.reduce((n, c) => n + c.layers + c.plants, list(fields(vessel).corners).length)), // prettier-ignore
+    ...corners.map((c, i) =>
+      atMost(place(i, options), 'corners in the regions of its layers', BUDGETS.layerCorners, c.layers),
+    ),
+    ...all.map((o, i) =>
+      atMost(place(i, options), 'layers times planted regions', BUDGETS.layersTimesPlantings,
+        list(o.bed).length * list(o.plants).filter((p) => fields(p).region !== undefined).length)), // prettier-ignore
+  ];
+  return faults.flatMap((fault) => fault ?? []).slice(0, 1);
+}
+
+function over(path: string, is: string, what: string, most: number): Fault {
+  return { path, says: `${is}, must have at most ${most} ${what}` };
+}
+
+function atMost(path: string, what: string, most: number, has: number): Fault | undefined {
+  return has > most ? { path, says: `has ${has} ${what}, must have at most ${most}` } : undefined;
+}
+
+function place(i: number, options: unknown): string {
+  const count = list(options).length;
+  return i < count ? `options[${i}]` : `shelved[${i - count}]`;
+}
+
+const fields = (value: unknown): Fields =>
+  value !== null && typeof value === 'object' && !Array.isArray(value) ? (value as Fields) : {};
+const list = (value: unknown): readonly unknown[] => (Array.isArray(value) ? value : []);
+const sum = <T>(items: readonly T[], of: (item: T) => number) => items.reduce((n, item) => n + of(item), 0);
+
+function cornersOf(option: Fields): { layers: number; plants: number } {
+  const regions = (entries: unknown) => sum(list(entries), (e) => list(fields(e).region).length);
+  return { layers: regions(option.bed), plants: regions(option.plants) };
+}
+
+function trianglesOf(option: Fields): number {
+  return sum(list(option.pieces), (p) => list(fields(fields(p).shape).faces).length);
+}
+
+function heightsOf(option: Fields): number {
+  return sum(list(option.bed), (layer) => list(fields(fields(layer).top).mm).length);
+}
+
+/** Counts without calling itself: a document nested a million deep must not end the count. */
+function sizeOf(document: unknown): { depth: number; depthAt: string; values: number } {
+  const size = { depth: 0, depthAt: '', values: 0 };
+  let level: { key: string; value: unknown }[] = [{ key: '', value: document }];
+  while (level.length > 0 && size.depth <= BUDGETS.depth && size.values <= BUDGETS.values) {
+    const next: typeof level = [];
+    for (const { key, value } of level) {
+      if (value === null || typeof value !== 'object') continue;
+      for (const [k, inner] of Object.entries(value)) {
+        size.values++;
+        // Which field of the top it is in is enough to find it.
+        if (inner !== null && typeof inner === 'object') next.push({ key: key || k, value: inner });
+      }
+      if (size.values > BUDGETS.values) break;
+    }
+    size.depth++;
+    size.depthAt = next[0]?.key ?? size.depthAt;
+    level = next;
+  }
+  return size;
+}

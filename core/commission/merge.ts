@@ -1,0 +1,170 @@
+import equal from 'fast-deep-equal';
+import { areEntries, isFields, type Change, type Step } from './changes';
+
+/** The same thing was changed in two places: what it was for both, what either made of it. */
+export interface Clash {
+  change: Change;
+  /** What stands there now; undefined when it is gone. */
+  theirs: unknown;
+  /** Why the change cannot be made any more at all: the document would not be one. */
+  unfit?: string;
+}
+
+export interface Merged<T> {
+  document: T;
+  /** Changes that were not made, because somebody else changed the same thing. */
+  clashes: Clash[];
+}
+
+/**
+ * Lays changes over a document that may have moved on since they were made. Each is made where the document
+ * still has what it had; one that is already there counts as made; one whose place has another value now is
+ * a clash and left out, or made all the same where `force` is set. The document is not changed in place.
+ */
+export function merged<T extends object>(document: T, changes: readonly Change[], force = false): Merged<T> {
+  const clashes: Clash[] = [];
+  let current: unknown = document;
+  let mine = [...changes];
+  for (let i = 0; i < mine.length; i++) {
+    const fresh = ownId(current, mine[i], force);
+    if (fresh) mine = renamed(mine, i, fresh);
+    const change = mine[i];
+    const said = made(current, change.path, change, force);
+    if (said.clash) clashes.push({ change, theirs: said.theirs });
+    else current = said.value;
+  }
+  return { document: current as T, clashes };
+}
+
+type Made = { clash: true; theirs: unknown } | { clash?: undefined; value: unknown };
+
+/** The value with the change made at the end of the path. Goes down one step a call. */
+function made(value: unknown, path: readonly Step[], change: Change, force: boolean): Made {
+  const [step, ...rest] = path;
+  if (step === undefined)
+    return change.order ? reordered(value, change, force) : replaced(value, change, force);
+  if (typeof step === 'string') {
+    if (!isFields(value)) return { clash: true, theirs: undefined };
+    const inner = made(value[step], rest, change, force);
+    if (inner.clash) return inner;
+    if (inner.value === value[step]) return { value };
+    const next = { ...value, [step]: inner.value };
+    if (inner.value === undefined) delete next[step];
+    return { value: next };
+  }
+  return madeInList(value, step.id, rest, change, force);
+}
+
+function madeInList(list: unknown, id: string, rest: readonly Step[], change: Change, force: boolean): Made {
+  const entries = list === undefined && rest.length === 0 ? [] : list;
+  if (!Array.isArray(entries) || !areEntries(entries)) return { clash: true, theirs: undefined };
+  const at = entries.findIndex((e) => e.id === id);
+  // An entry that somebody else took out has nothing left to change in it.
+  if (at < 0 && rest.length > 0) return { clash: true, theirs: undefined };
+  const inner = made(entries[at], rest, change, force);
+  if (inner.clash) return inner;
+  if (at >= 0 && inner.value === entries[at]) return { value: list };
+  if (at < 0) return { value: inner.value === undefined ? list : putIn(entries, inner.value, change.after) };
+  return {
+    value: inner.value === undefined ? entries.toSpliced(at, 1) : entries.with(at, inner.value as never),
+  };
+}
+
+function putIn(list: readonly { id: string }[], entry: unknown, after: string | null | undefined): unknown[] {
+  const behind = list.findIndex((e) => e.id === after);
+  return list.toSpliced(behind >= 0 ? behind + 1 : after === null ? 0 : list.length, 0, entry as never);
+}
+
+function replaced(value: unknown, change: Change, force: boolean): Made {
+  if (has(value, change.is)) return { value };
+  const ours = force || same(value, change.was) || wasSent(value, change);
+  return ours ? { value: change.is } : { clash: true, theirs: value };
+}
+
+/** Whether a value is one that was sent on the way; nothing is sent as null. */
+function wasSent(value: unknown, { sent = [] }: Change): boolean {
+  return sent.some((v) => (v === null ? value === undefined : has(value, v)));
+}
+
+/** Entries that both know stand in the new order; those that only one knows stay behind their neighbour. */
+function reordered(value: unknown, { order }: Change, force: boolean): Made {
+  if (!Array.isArray(value) || !areEntries(value)) return { clash: true, theirs: value };
+  const known = new Set(value.map((e) => e.id));
+  const [was, is] = [order!.was, order!.is].map((ids) => ids.filter((id) => known.has(id)));
+  const now = value.map((e) => e.id).filter((id) => is.includes(id));
+  if (equal(now, is)) return { value };
+  if (!force && !equal(now, was)) return { clash: true, theirs: now };
+  const byId = new Map(value.map((e) => [e.id, e]));
+  let next = 0;
+  return { value: value.map((e) => (is.includes(e.id) ? byId.get(is[next++]) : e)) };
+}
+
+/** Equal, a field that is left out and one that is undefined being the same. */
+function same(a: unknown, b: unknown): boolean {
+  return a === b || equal(a, b) || (a !== undefined && b !== undefined && equal(plain(a), plain(b)));
+}
+
+function plain(value: unknown): unknown {
+  return JSON.parse(JSON.stringify(value));
+}
+
+/** Whether a value has all that another one has: reading a document fills in what was left out. */
+function has(value: unknown, asked: unknown): boolean {
+  if (value === asked) return true;
+  if (isFields(value) && isFields(asked))
+    return Object.keys(asked).every((key) => asked[key] === undefined || has(value[key], asked[key]));
+  if (Array.isArray(value) && Array.isArray(asked))
+    return value.length === asked.length && asked.every((item, i) => has(value[i], item));
+  return false;
+}
+
+/** An id for an entry that is put in where another of the same id stands by now: two places counted alike. */
+function ownId(document: unknown, change: Change, force: boolean): string | undefined {
+  const { path, was, is } = change;
+  const last = path.at(-1);
+  if (force || was !== undefined || is === undefined || typeof last !== 'object') return undefined;
+  const list = valueAt(document, path.slice(0, -1));
+  if (!Array.isArray(list)) return undefined;
+  const there = list.find((e) => isFields(e) && e.id === last.id);
+  if (there === undefined || has(there, is) || wasSent(there, change)) return undefined;
+  const taken = new Set(list.map((e) => (isFields(e) ? e.id : undefined)));
+  for (let n = 2; ; n++) if (!taken.has(`${last.id}-${n}`)) return `${last.id}-${n}`;
+}
+
+function valueAt(value: unknown, path: readonly Step[]): unknown {
+  return path.reduce<unknown>((at, step) => {
+    if (typeof step === 'string') return isFields(at) ? at[step] : undefined;
+    return Array.isArray(at) ? at.find((e) => isFields(e) && e.id === step.id) : undefined;
+  }, value);
+}
+
+/** Fields that name a piece of the same option. */
+const NAMING = new Set(['piece', 'pieces', 'on']);
+
+/** The changes from number `from` on, with the entry that one of them puts in under another id. */
+function renamed(changes: readonly Change[], from: number, fresh: string): Change[] {
+  const { path } = changes[from];
+  const old = (path.at(-1) as { id: string }).id;
+  const own = path.slice(0, -1);
+  const renameIn = (value: unknown, named: boolean): unknown => {
+    if (typeof value === 'string') return named && value === old ? fresh : value;
+    if (Array.isArray(value)) return value.map((v) => renameIn(v, named));
+    if (!isFields(value)) return value;
+    return Object.fromEntries(Object.entries(value).map(([k, v]) => [k, renameIn(v, NAMING.has(k))]));
+  };
+  const pieces = own.at(-1) === 'pieces';
+  return changes.map((change, i) => {
+    if (i < from) return change;
+    const inside =
+      equal(change.path.slice(0, own.length), own) && equal(change.path[own.length], { id: old });
+    const steps = inside ? change.path.with(own.length, { id: fresh }) : change.path;
+    const named = NAMING.has(String(change.path.at(-1)));
+    return {
+      ...change,
+      path: steps,
+      ...(i === from ? { is: { ...(change.is as object), id: fresh } } : {}),
+      ...(i > from && pieces && change.is !== undefined ? { is: renameIn(change.is, named) } : {}),
+      ...(change.after === old && equal(change.path.slice(0, -1), own) ? { after: fresh } : {}),
+    };
+  });
+}

@@ -1,0 +1,73 @@
+import { distance } from 'fastest-levenshtein';
+import { pathOf, type Fault } from './fault';
+import { commissionSchema, type Commission } from './schema';
+
+/** Notes at most: after that many the document is something else. */
+const MOST_NOTES = 20;
+/** Letters that may differ between a name and the one that was probably meant. */
+const NEAR = 3;
+
+/**
+ * Fields that this version does not know, each with its path and the nearest name that it knows there. They
+ * are kept as they are; but a name that was misspelt is an answer that nobody hears.
+ */
+export function unknownFields(commission: Commission): Fault[] {
+  const notes: Fault[] = [];
+  visit(commissionSchema as unknown as Schema, commission, [], notes);
+  return notes;
+}
+
+/** What is read of a Zod schema: its kind and its parts. */
+interface Schema {
+  def: {
+    type: string;
+    shape?: Record<string, Schema>;
+    element?: Schema;
+    innerType?: Schema;
+    options?: Schema[];
+    items?: Schema[];
+    values?: unknown[];
+  };
+}
+
+function visit(schema: Schema, value: unknown, path: PropertyKey[], notes: Fault[]): void {
+  if (notes.length >= MOST_NOTES) return;
+  const { type, shape, element, innerType, options } = schema.def;
+  if (innerType) return visit(innerType, value, path, notes);
+  if (type === 'array' && element && Array.isArray(value)) {
+    // Corners and triangles have no fields to misspell.
+    if (element.def.type !== 'tuple') value.forEach((item, i) => visit(element, item, [...path, i], notes));
+    return;
+  }
+  if (value === null || typeof value !== 'object' || Array.isArray(value)) return;
+  if (options) {
+    const fitting = options.find((o) => fits(o, value as Record<string, unknown>));
+    if (fitting) visit(fitting, value, path, notes);
+  } else if (shape) visitFields(shape, value as Record<string, unknown>, path, notes);
+}
+
+function visitFields(
+  shape: Record<string, Schema>,
+  value: Record<string, unknown>,
+  path: PropertyKey[],
+  notes: Fault[],
+): void {
+  for (const [key, inner] of Object.entries(value)) {
+    if (Object.hasOwn(shape, key)) visit(shape[key], inner, [...path, key], notes);
+    else if (notes.length < MOST_NOTES)
+      notes.push({ path: pathOf([...path, key]), says: unknownSays(key, shape) });
+  }
+}
+
+/** Whether a value is of this one of several forms: the form's literal fields tell. */
+function fits({ def }: Schema, value: Record<string, unknown>): boolean {
+  return Object.entries(def.shape ?? {}).every(
+    ([key, field]) => field.def.type !== 'literal' || field.def.values?.includes(value[key]),
+  );
+}
+
+function unknownSays(key: string, shape: Record<string, Schema>): string {
+  const known = Object.keys(shape).filter((name) => distance(name.toLowerCase(), key.toLowerCase()) <= NEAR);
+  const nearest = known.sort((a, b) => distance(a, key) - distance(b, key))[0];
+  return `is not known here and was kept as it is${nearest ? `; was "${nearest}" meant?` : ''}`;
+}

@@ -1,0 +1,148 @@
+import { createHash } from 'node:crypto';
+import type { Change } from '../../core/commission/changes';
+import type { Fault } from '../../core/commission/fault';
+import { supplierOf } from '../../core/commission/lookup';
+import { merged } from '../../core/commission/merge';
+import {
+  parseCommission,
+  parseCommissionText,
+  tooLarge,
+  MAX_DOCUMENT_BYTES,
+} from '../../core/commission/parse';
+import type { Commission } from '../../core/commission/schema';
+import { unknownFields } from '../../core/commission/unknown';
+import { order } from '../../core/ordering/order';
+import { plan, type Plan } from '../../core/pipeline/plan';
+import { calendarFile, type CalendarPart } from '../documents/calendar';
+import { takeOffCsv } from '../documents/takeOffCsv';
+import { columnsOf, type Kept } from '../store/columns';
+import { withoutPerson } from '../store/withoutPerson';
+import type { SupplierRequest } from '../supplierLink';
+
+/*
+ * What takes long, one function a job, run in threads beside the server's: reading documents, planning,
+ * writing files. Documents come and go as text, so that the server's own thread never holds one.
+ */
+
+/** A document that was read, ready to be kept; or every fault. */
+export type Read = { ok: true; kept: Kept; notes: Fault[] } | { ok: false; faults: Fault[] };
+
+/** A stored document does not have the option asked for. */
+export type Made<T> = { ok: true; value: T } | { ok: false; says: string };
+
+const decoder = new TextDecoder();
+
+/** A document from a file. */
+export function readFile(bytes: Uint8Array): Read {
+  const parsed = parseCommissionText(decoder.decode(bytes));
+  return parsed.ok ? kept(parsed.commission) : parsed;
+}
+
+/** A save: the revision it is based on, and the whole document. */
+export function readSave(bytes: Uint8Array): { revision: unknown; read: Read } | 'no JSON' {
+  let body: { revision?: unknown; document?: unknown };
+  try {
+    body = JSON.parse(decoder.decode(bytes)) as typeof body;
+  } catch {
+    return 'no JSON';
+  }
+  const parsed = parseCommission(body?.document);
+  return { revision: body?.revision, read: parsed.ok ? kept(parsed.commission) : parsed };
+}
+
+/** A stored document with changes made to it: what a page sends when it goes. */
+export function readChanges({ text, changes }: { text: string; changes: Change[] }): Read {
+  const { document, clashes } = merged(JSON.parse(text) as object, changes);
+  if (clashes.length > 0)
+    return { ok: false, faults: [{ path: '(changes)', says: 'do not fit the document' }] };
+  const parsed = parseCommission(document);
+  return parsed.ok ? kept(parsed.commission) : parsed;
+}
+
+/** What is kept must be able to come back as a file, so it obeys the same limit. */
+function kept(commission: Commission): Read {
+  const columns = columnsOf(commission);
+  const bytes = Buffer.byteLength(columns.document);
+  if (bytes > MAX_DOCUMENT_BYTES) return { ok: false, faults: [tooLarge(bytes)] };
+  return { ok: true, kept: columns, notes: unknownFields(commission) };
+}
+
+/** A copy under a name of its own, without the log. */
+export function duplicate(text: string): Kept {
+  const document = JSON.parse(text) as Commission;
+  return columnsOf({ ...document, title: `${document.title}, copy`.slice(0, 200), log: [] });
+}
+
+/** What is left of a document without its client. */
+export function erase(text: string): Kept {
+  return columnsOf(withoutPerson(JSON.parse(text) as Commission));
+}
+
+/** As a file that people may look into. */
+export function documentFile(text: string): string {
+  return `${JSON.stringify(JSON.parse(text), null, 2)}\n`;
+}
+
+export interface Asked {
+  id: string;
+  text: string;
+  option?: string;
+}
+
+export function takeOffFile({ text, option }: Asked): Made<string> {
+  const document = JSON.parse(text) as Commission;
+  return planned(document, option, (p) => takeOffCsv(document, p));
+}
+
+export function calendar({ id, text, option, part }: Asked & { part: CalendarPart }): Made<string> {
+  const document = JSON.parse(text) as Commission;
+  return planned(document, option, (p) => calendarFile(id, document, p, part));
+}
+
+/** What is sent to one supplier; undefined where the order has nothing from it. */
+export function supplierRequest(
+  asked: Asked & { supplier: string; today: string },
+): Made<SupplierRequest | undefined> {
+  const document = JSON.parse(asked.text) as Commission;
+  return planned(document, asked.option, (p) => requestOf(document, p, asked));
+}
+
+function planned<T>(document: Commission, optionId: string | undefined, make: (plan: Plan) => T): Made<T> {
+  if (optionId !== undefined && !document.options.some((o) => o.id === optionId))
+    return {
+      ok: false,
+      says: `option: is "${optionId}", must be one of ${document.options.map((o) => `"${o.id}"`).join(', ')}`,
+    };
+  return { ok: true, value: make(plan(document, { optionId })) };
+}
+
+function requestOf(
+  document: Commission,
+  { takeOff }: Plan,
+  { id, option, supplier, today }: { id: string; option?: string; supplier: string; today: string },
+): SupplierRequest | undefined {
+  const group = order(document, takeOff).suppliers.find((s) => s.supplier === supplier);
+  if (!group) return undefined;
+  const content = JSON.stringify([
+    id,
+    option ?? document.chosen,
+    group.lines.map((l) => [l.line, l.pack, l.count]),
+  ]);
+  return {
+    // Made from what is ordered: sent again it is recognised, changed it is a new order.
+    reference: `${supplier}-${createHash('sha256').update(content).digest('hex').slice(0, 10)}`,
+    supplier: supplierOf(document, supplier),
+    studio: document.studio?.name ?? '',
+    today,
+    wantedBy: group.lines.flatMap((l) => (l.arriveBy ? [l.arriveBy] : [])).sort()[0] ?? null,
+    currency: document.currency,
+    lines: group.lines.map(({ line, pack, name, count, priceMinor, leadDays }) => ({
+      item: line,
+      pack,
+      name,
+      count,
+      priceMinor,
+      leadDays,
+    })),
+  };
+}

@@ -1,0 +1,148 @@
+import { chmod, copyFile, mkdir, readdir, rename, rm } from 'node:fs/promises';
+import { basename, join } from 'node:path';
+import { connect, type Connection } from './connection';
+import { DATABASE, ownFile } from './folder';
+
+/*
+ * Copies of the database, made by SQLite's own means while it is in use, each opened and read through before
+ * it counts. Kept: one of each of the last 7 days, one of each of the last 4 weeks, and the last 3 that were
+ * made before a migration.
+ */
+
+const DAYS_KEPT = 7;
+const WEEKS_KEPT = 4;
+const MIGRATIONS_KEPT = 3;
+
+export interface Backup {
+  file: string;
+  /** `YYYY-MM-DD`, in UTC. */
+  day: string;
+  before?: string;
+}
+
+const NAME = /^utsuwa-(\d{4}-\d{2}-\d{2})(?:-before-([\w-]+))?\.db$/;
+
+export function backupFolder(folder: string): string {
+  return join(folder, 'backups');
+}
+
+/** The backups of a folder, the newest first; of one day the one before a migration last. */
+export async function backupsIn(folder: string): Promise<Backup[]> {
+  const names = await readdir(backupFolder(folder)).catch(() => []);
+  return names
+    .flatMap((name): Backup[] => {
+      const [, day, before] = NAME.exec(name) ?? [];
+      return day ? [{ file: join(backupFolder(folder), name), day, ...(before ? { before } : {}) }] : [];
+    })
+    .sort((a, b) => b.day.localeCompare(a.day) || a.file.length - b.file.length);
+}
+
+/** Makes a backup and verifies it; `before` names the migration that follows. Returns its file. */
+export async function backUp(folder: string, now: Date, before?: string): Promise<string> {
+  const day = now.toISOString().slice(0, 10);
+  const to = backupFolder(folder);
+  await mkdir(to, { recursive: true, mode: 0o700 });
+  const file = join(to, `utsuwa-${day}${before ? `-before-${before}` : ''}.db`);
+  const unverified = `${file}.part`;
+  await rm(unverified, { force: true });
+  await ownFile(unverified);
+  // A thread and a connection of its own: saves go on meanwhile.
+  await within(join(folder, DATABASE), (source) => source.copyTo(unverified));
+  const faults = await within(unverified, (copy) => copy.check(true));
+  if (faults.length > 0) {
+    await rm(unverified, { force: true });
+    throw new Error(`The backup of ${day} could not be read back: ${faults[0]}`);
+  }
+  await rename(unverified, file);
+  await chmod(file, 0o600);
+  await thin(folder);
+  return file;
+}
+
+/** Makes today's backup if there is none yet. */
+export async function backUpDaily(folder: string, now = new Date()): Promise<string | undefined> {
+  const day = now.toISOString().slice(0, 10);
+  if ((await backupsIn(folder)).some((b) => b.day === day && !b.before)) return undefined;
+  return backUp(folder, now);
+}
+
+/** Which backups the rule lets go. The list is the newest first. */
+export function surplus(list: readonly Backup[]): Backup[] {
+  const daily = list.filter((b) => !b.before);
+  const kept = new Set<Backup>(daily.slice(0, DAYS_KEPT));
+  const weeks = new Set<number>();
+  for (const backup of daily) {
+    const week = weekOf(backup.day);
+    if (weeks.has(week) || weeks.size >= WEEKS_KEPT) continue;
+    weeks.add(week);
+    kept.add(backup);
+  }
+  list
+    .filter((b) => b.before)
+    .slice(0, MIGRATIONS_KEPT)
+    .forEach((b) => kept.add(b));
+  return list.filter((b) => !kept.has(b));
+}
+
+/** Whole weeks, Monday to Sunday, since 5 January 1970, the first Monday of that count. */
+function weekOf(day: string): number {
+  return Math.floor((Date.parse(`${day}T00:00:00Z`) / 86_400_000 - 4) / 7);
+}
+
+async function thin(folder: string): Promise<void> {
+  for (const { file } of surplus(await backupsIn(folder))) await rm(file, { force: true });
+}
+
+/** A connection for one piece of work. */
+async function within<T>(file: string, work: (db: Connection) => Promise<T>): Promise<T> {
+  const db = connect(file, { readOnly: true });
+  try {
+    return await work(db);
+  } finally {
+    await db.close();
+  }
+}
+
+/**
+ * Takes the same out of every backup that was taken out of the database: what is erased must not come back
+ * with one. A backup that cannot be opened is of no use and goes.
+ */
+export async function inEveryBackup(folder: string, work: (db: Connection) => Promise<void>): Promise<void> {
+  for (const { file } of await backupsIn(folder)) {
+    const db = connect(file);
+    try {
+      await work(db);
+      await db.scrub();
+    } catch {
+      await rm(file, { force: true });
+    } finally {
+      await db.close();
+    }
+    for (const rest of ['-wal', '-shm']) await rm(`${file}${rest}`, { force: true });
+  }
+}
+
+/**
+ * Puts a backup in the place of the database. What was there is kept beside it and its new name returned.
+ * The folder must have been claimed.
+ */
+export async function restore(folder: string, file: string, now = new Date()): Promise<string | undefined> {
+  const faults = await within(file, (db) => db.check(true));
+  if (faults.length > 0) throw new Error(`${basename(file)} is damaged itself: ${faults[0]}`);
+  const database = join(folder, DATABASE);
+  const aside = join(folder, 'replaced', now.toISOString().replace(/[:.]/g, '-'));
+  await mkdir(aside, { recursive: true, mode: 0o700 });
+  // Copied before anything is moved: a disk that fills up meanwhile leaves everything as it was.
+  const fresh = `${database}.new`;
+  await ownFile(fresh);
+  await copyFile(file, fresh);
+  await chmod(fresh, 0o600);
+  let kept = false;
+  for (const ending of ['', '-wal', '-shm'])
+    await rename(`${database}${ending}`, join(aside, `${DATABASE}${ending}`)).then(
+      () => (kept = true),
+      () => {},
+    );
+  await rename(fresh, database);
+  return kept ? aside : undefined;
+}

@@ -1,0 +1,22 @@
+import type { Commission } from '../../core/commission/schema';
+
+/** What is kept of a document: the columns that are searched and listed, and its text. */
+export type Kept = ReturnType<typeof columnsOf>;
+
+export function columnsOf(document: Commission) {
+  const { length, width, height } = document.vessel.innerMm;
+  const client = document.brief.client?.name ?? '';
+  const place = document.brief.client?.place ?? '';
+  return {
+    title: document.title,
+    client,
+    place,
+    buildDay: document.brief.buildDay,
+    lengthMm: length,
+    widthMm: width,
+    heightMm: height,
+    waterLineMm: document.vessel.waterLineMm,
+    searched: `${document.title} ${client} ${place}`.toLowerCase(),
+    document: JSON.stringify(document),
+  };
+}
