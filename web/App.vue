@@ -2,8 +2,10 @@
 import { storeToRefs } from 'pinia';
 import CommandPalette from './shell/CommandPalette.vue';
 import ShortcutSheet from './shell/ShortcutSheet.vue';
+import { keepSending } from './shell/outbox';
 import { usePreferences } from './shell/preferences';
 
+keepSending();
 const { theme } = storeToRefs(usePreferences());
 </script>
 

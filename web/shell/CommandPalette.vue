@@ -1,11 +1,14 @@
 <script setup lang="ts">
-import { useEventListener } from '@vueuse/core';
+import { useDebounceFn, useEventListener } from '@vueuse/core';
 import { computed, nextTick, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { api, type Listed } from './api';
 import { allCommands, paletteOpen, shortcutsOpen, typing, type Command } from './commands';
+import { today } from './days';
 import { usePreferences } from './preferences';
 
+/** Entries that are shown at most. */
+const MOST = 14;
 const router = useRouter();
 const preferences = usePreferences();
 const text = ref('');
@@ -27,10 +30,19 @@ const found = computed((): Command[] => {
     title: `Open ${c.title}`,
     run: () => void router.push(`/c/${c.id}/bench`),
   }));
-  return [...allCommands(), ...always, ...open]
-    .filter((c) => words.every((w) => c.title.toLowerCase().includes(w)))
-    .slice(0, 14);
+  const fits = (c: Command) => words.every((w) => c.title.toLowerCase().includes(w));
+  return [...[...allCommands(), ...always].filter(fits), ...open].slice(0, MOST);
 });
+
+/** The server knows every commission; it is asked with the words that were typed. */
+async function find(): Promise<void> {
+  const q = text.value.slice(0, 200);
+  const { commissions: list } = await api
+    .list({ q, today: today(), limit: MOST })
+    .catch(() => ({ commissions: [] }));
+  if (q === text.value.slice(0, 200)) commissions.value = list;
+}
+const findSoon = useDebounceFn(find, 80);
 
 watch(paletteOpen, async (open) => {
   if (!open) return;
@@ -38,9 +50,12 @@ watch(paletteOpen, async (open) => {
   chosen.value = 0;
   await nextTick();
   field.value?.focus();
-  commissions.value = (await api.list('', false).catch(() => ({ commissions: [] }))).commissions;
+  await find();
 });
-watch(text, () => (chosen.value = 0));
+watch(text, () => {
+  chosen.value = 0;
+  void findSoon();
+});
 
 function run(command: Command | undefined): void {
   paletteOpen.value = false;

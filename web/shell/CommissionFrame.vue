@@ -7,6 +7,7 @@ import { api, ApiProblem, type SentOrder } from './api';
 import { typing, useCommands } from './commands';
 import { useCommission } from './commissionStore';
 import ConflictSheet from './ConflictSheet.vue';
+import GoneSheet from './GoneSheet.vue';
 import { useFigures } from './figures';
 import HeadBar from './HeadBar.vue';
 import { useLivePlan } from './livePlan';
@@ -101,7 +102,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   if (event.shiftKey) commission.redo();
   else commission.undo();
 });
-useEventListener(window, 'pagehide', () => void commission.flush());
+useEventListener(window, 'pagehide', () => commission.goes());
 onBeforeUnmount(() => void commission.flush());
 </script>
 
@@ -124,6 +125,7 @@ onBeforeUnmount(() => void commission.flush());
       </div>
     </div>
     <ConflictSheet />
+    <GoneSheet />
   </div>
 </template>
 

@@ -1,28 +1,77 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, ref, watch } from 'vue';
+import { clashRows } from './clashes';
 import { useCommission } from './commissionStore';
 
+/** The same thing was changed in two places: both values, side by side, and which is to stand. */
 const commission = useCommission();
 const open = computed(() => commission.state === 'conflict');
+const rows = computed(() => clashRows(commission.clashes));
+const asked = computed(() => rows.value.filter((r) => !r.unfit));
+const mine = ref<boolean[]>([]);
+watch(rows, (list) => (mine.value = list.map(() => true)), { immediate: true });
 const when = computed(() => {
-  const at = commission.theirs?.updatedAt;
+  const at = commission.savedAt;
   return at ? new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' }) : 'meanwhile';
 });
+const settle = (choice: (i: number) => boolean) =>
+  commission.settle((clash) => choice(commission.clashes.indexOf(clash)));
 </script>
 
 <template>
-  <v-dialog :model-value="open" width="460" persistent>
+  <v-dialog :model-value="open" width="620" persistent>
     <div class="sheet" role="alertdialog" aria-label="Two versions">
-      <h2>Two versions of this commission</h2>
+      <h2>{{ asked.length > 0 ? 'Changed in two places' : 'Does not fit any more' }}</h2>
       <p>
-        It was saved from another place at {{ when }}, after you had opened it. Both versions are here: keep
-        one, and the other can be brought back by undo.
+        This commission was saved from another place at {{ when }}. Everything else of both is kept; only what
+        was changed in both is asked about. What is not chosen can be brought back by undo.
       </p>
+      <table>
+        <thead>
+          <tr>
+            <th />
+            <th>Here</th>
+            <th>Elsewhere</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="(r, i) in rows" :key="i" data-test="clash">
+            <th scope="row">{{ r.place }}</th>
+            <template v-if="r.unfit">
+              <td colspan="2" class="unfit">{{ r.mine }} was left out: {{ r.unfit }}</td>
+            </template>
+            <template v-else>
+              <td>
+                <label
+                  ><input v-model="mine[i]" type="radio" :value="true" :name="`clash ${i}`" />{{
+                    r.mine
+                  }}</label
+                >
+              </td>
+              <td>
+                <label
+                  ><input v-model="mine[i]" type="radio" :value="false" :name="`clash ${i}`" />{{
+                    r.theirs
+                  }}</label
+                >
+              </td>
+            </template>
+          </tr>
+        </tbody>
+      </table>
       <div class="choices">
-        <button class="solid" data-test="keep-mine" @click="commission.settle('mine')">Keep mine</button>
-        <button class="act" data-test="keep-theirs" @click="commission.settle('theirs')">
-          Take the other
-        </button>
+        <template v-if="asked.length > 0">
+          <button class="solid" data-test="keep-mine" @click="settle(() => true)">
+            {{ asked.length > 1 ? 'Keep all from here' : 'Keep mine' }}
+          </button>
+          <button class="act" data-test="keep-theirs" @click="settle(() => false)">
+            {{ asked.length > 1 ? 'Take all from elsewhere' : 'Take the other' }}
+          </button>
+          <button v-if="asked.length > 1" class="act" data-test="keep-chosen" @click="settle((i) => mine[i])">
+            As marked
+          </button>
+        </template>
+        <button v-else class="solid" data-test="go-on" @click="settle(() => false)">Go on</button>
       </div>
     </div>
   </v-dialog>
@@ -32,12 +81,43 @@ const when = computed(() => {
 .sheet {
   padding: 22px 26px;
   border-left: 3px solid var(--warn);
+  max-height: 80vh;
+  overflow: auto;
 }
 p {
-  margin: 8px 0 16px;
+  margin: 8px 0 14px;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+  margin-bottom: 16px;
+}
+th {
+  text-align: left;
+  font-weight: 600;
+  padding: 5px 14px 5px 0;
+  vertical-align: top;
+}
+td {
+  padding: 5px 14px 5px 0;
+  vertical-align: top;
+  overflow-wrap: anywhere;
+  border-top: 1px solid var(--rule);
+}
+tbody th {
+  border-top: 1px solid var(--rule);
+}
+label {
+  display: flex;
+  gap: 8px;
+  align-items: baseline;
+}
+.unfit {
+  color: var(--warn);
 }
 .choices {
   display: flex;
+  flex-wrap: wrap;
   gap: 18px;
   align-items: center;
 }

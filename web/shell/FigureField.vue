@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue';
+import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { keepKeys } from './commands';
+import { useCommission } from './commissionStore';
 import { useFigures } from './figures';
 import { otherScale, type FigureKind } from './scales';
 
@@ -21,6 +22,7 @@ const props = defineProps<{
 }>();
 
 const f = useFigures();
+const commission = useCommission();
 const typed = ref('');
 const fault = ref('');
 
@@ -36,16 +38,33 @@ watch(
   { immediate: true },
 );
 
+/** Typed since the field was last left. */
+let pending = false;
+
 function commit(): void {
-  const text = typed.value.trim().replace(',', '.');
-  if (text === '') return settle(emptied());
-  const number = Number(text);
-  if (!Number.isFinite(number)) return settle(`is "${text}" (text), must be a number`);
-  if (props.value !== undefined && number === scale.value.out(props.value)) return settle(undefined);
-  const asked = props.kind === 'temperature' && !props.hot && otherScale(number, f.us.value);
-  if (asked) return settle(asked);
-  settle(props.apply(scale.value.in(number)));
+  pending = false;
+  fault.value = taken() ?? '';
 }
+
+/** Hands on what was typed; answers with what is wrong with it, if anything. */
+function taken(): string | undefined {
+  const text = typed.value.trim().replace(',', '.');
+  if (text === '') return emptied();
+  const number = Number(text);
+  if (!Number.isFinite(number)) return `is "${text}" (text), must be a number`;
+  if (props.value !== undefined && number === scale.value.out(props.value)) return undefined;
+  const asked = props.kind === 'temperature' && !props.hot && otherScale(number, f.us.value);
+  return asked || props.apply(scale.value.in(number));
+}
+
+/** With every key: kept in case the page goes before the field is left. */
+function typing(): void {
+  pending = true;
+  commission.typing(taken);
+}
+onBeforeUnmount(() => {
+  if (pending) commit();
+});
 
 /**
  * A finger cannot mark what stands there: the press that comes to a figure marks all of it, to be typed over.
@@ -62,10 +81,6 @@ function mark(event: MouseEvent): void {
 function emptied(): string | undefined {
   if (!props.optional) return 'is missing, must be a number';
   return props.value === undefined ? undefined : props.apply(undefined);
-}
-
-function settle(says: string | undefined): void {
-  fault.value = says ?? '';
 }
 
 /** Enter takes what was typed, arrows step. */
@@ -90,6 +105,7 @@ function keyed(event: KeyboardEvent): void {
     :error-messages="fault"
     :class="{ narrow }"
     inputmode="decimal"
+    @update:model-value="typing"
     @focus="arrived = true"
     @click="mark"
     @blur="commit"

@@ -26,9 +26,10 @@ const saved = computed(() => {
     saved: `saved ${at}`,
     unsaved: 'not saved yet',
     saving: 'saving',
-    offline: 'server away, kept here',
+    offline: commission.unreached ? 'server away, kept here' : `kept here: ${commission.message}`,
     refused: `not saved: ${commission.message}`,
     conflict: 'two versions',
+    gone: 'removed elsewhere',
   }[commission.state];
 });
 </script>
@@ -65,8 +66,8 @@ const saved = computed(() => {
       <p class="quiet">build day, {{ daysAway(doc.brief.buildDay) }}</p>
     </div>
     <div class="tools">
-      <span class="state" :class="commission.state" role="status" data-test="save-state"
-        ><i />{{ saved }}</span
+      <span class="state" :class="commission.state" role="status" data-test="save-state" :title="saved"
+        ><i /><span>{{ saved }}</span></span
       >
       <button
         class="plain icon"
@@ -178,7 +179,13 @@ const saved = computed(() => {
   align-items: center;
   gap: 6px;
 }
+.state span {
+  max-width: 260px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
 .state i {
+  flex: none;
   width: 7px;
   height: 7px;
   border-radius: 50%;
@@ -190,13 +197,15 @@ const saved = computed(() => {
 }
 .state.offline,
 .state.refused,
-.state.conflict {
+.state.conflict,
+.state.gone {
   color: var(--warn);
   font-weight: 600;
 }
 .state.offline i,
 .state.refused i,
-.state.conflict i {
+.state.conflict i,
+.state.gone i {
   background: var(--warn);
 }
 .icon svg {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue';
+import { onBeforeUnmount, ref, watch } from 'vue';
 import { keepKeys } from './commands';
+import { useCommission } from './commissionStore';
 
 /** Typed words. `apply` answers with what is wrong, if anything; what was typed stays in the field. */
 const props = defineProps<{
@@ -10,6 +11,7 @@ const props = defineProps<{
   lines?: number;
   type?: string;
 }>();
+const commission = useCommission();
 const typed = ref('');
 const fault = ref('');
 watch(
@@ -20,10 +22,23 @@ watch(
   },
   { immediate: true },
 );
+/** Typed since the field was last left. */
+let pending = false;
 function commit(): void {
-  if (typed.value === (props.value ?? '')) return void (fault.value = '');
-  fault.value = props.apply(typed.value) ?? '';
+  pending = false;
+  fault.value = taken() ?? '';
 }
+function taken(): string | undefined {
+  return typed.value === (props.value ?? '') ? undefined : props.apply(typed.value);
+}
+/** With every key: kept in case the page goes before the field is left. */
+function typing(): void {
+  pending = true;
+  commission.typing(taken);
+}
+onBeforeUnmount(() => {
+  if (pending) commit();
+});
 function keyed(event: KeyboardEvent): void {
   keepKeys(event);
   if (event.key === 'Enter') commit();
@@ -38,6 +53,7 @@ function keyed(event: KeyboardEvent): void {
     :rows="lines"
     auto-grow
     :error-messages="fault"
+    @update:model-value="typing"
     @blur="commit"
     @keydown="keepKeys"
   />
@@ -47,6 +63,7 @@ function keyed(event: KeyboardEvent): void {
     :label="label"
     :type="type"
     :error-messages="fault"
+    @update:model-value="typing"
     @blur="commit"
     @keydown="keyed"
   />

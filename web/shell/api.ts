@@ -1,3 +1,4 @@
+import type { Change } from '../../core/commission/changes';
 import type { Fault } from '../../core/commission/fault';
 import type { Studio } from '../../core/catalogue/studio';
 import type { Commission } from '../../core/commission/schema';
@@ -8,11 +9,14 @@ export class ApiProblem extends Error {
   constructor(
     readonly status: number,
     message: string,
-    readonly body: { faults?: Fault[]; theirs?: Stored } = {},
+    readonly body: { faults?: Fault[]; theirs?: Stored; gone?: Gone } = {},
   ) {
     super(message);
   }
 }
+
+/** What became of a commission that is not there any more. */
+export type Gone = 'removed' | 'erased' | 'deleted';
 
 export interface Stored {
   revision: number;
@@ -33,6 +37,21 @@ export interface Listed {
   removedAt: string | null;
 }
 
+export interface ListAsk {
+  q?: string;
+  removed?: boolean;
+  from?: number;
+  limit?: number;
+  today: string;
+}
+
+/** A page of the list, how many there are in all, and those last worked on. */
+export interface ListPage {
+  commissions: Listed[];
+  total: number;
+  lately?: Listed[];
+}
+
 export interface SentOrder {
   reference: string;
   supplier: string;
@@ -43,12 +62,16 @@ export interface SentOrder {
   confirmation: Confirmation | null;
 }
 
+/** How long an answer may take, ms: a server that hangs is one that is away. */
+const PATIENCE_MS = 15_000;
+
 async function call<T>(method: string, path: string, body?: string, type = 'application/json'): Promise<T> {
   let response: Response;
   try {
     response = await fetch(`/api${path}`, {
       method,
       body,
+      signal: AbortSignal.timeout(PATIENCE_MS),
       headers: body === undefined ? {} : { 'Content-Type': type },
     });
   } catch {
@@ -58,30 +81,46 @@ async function call<T>(method: string, path: string, body?: string, type = 'appl
     title?: string;
     faults?: Fault[];
     theirs?: Stored;
+    gone?: Gone;
   };
   if (!response.ok)
     throw new ApiProblem(response.status, answer.title ?? `The server answered ${response.status}.`, answer);
   return answer as T;
 }
 
+/** Bytes of a request that outlives its page: 64 KiB for all of them together (Fetch standard, keepalive). */
+const MOST_ON_LEAVING = 48 * 1024;
+
 const json = (value: unknown) => JSON.stringify(value);
 const at = (id: string) => `/commissions/${encodeURIComponent(id)}`;
 
 /** The server, one function an address. */
 export const api = {
-  list: (q: string, removed: boolean) =>
-    call<{ commissions: Listed[] }>(
+  list: ({ q = '', removed = false, from = 0, limit = 60, today }: ListAsk) =>
+    call<ListPage>(
       'GET',
-      `/commissions?${new URLSearchParams({ q, removed: removed ? '1' : '0' })}`,
+      `/commissions?${new URLSearchParams({ q, removed: removed ? '1' : '0', from: String(from), limit: String(limit), today })}`,
     ),
   read: (id: string) => call<Stored & { removedAt: string | null }>('GET', at(id)),
   create: (document: Commission) => call<{ id: string }>('POST', '/commissions', json(document)),
   save: (id: string, revision: number, document: Commission) =>
     call<{ revision: number; updatedAt: string }>('PUT', at(id), json({ revision, document })),
+  /** Sent while a page goes: nobody hears the answer. A browser lets a page send about 64 kB then. */
+  saveOnLeaving: (id: string, revision: number, changes: Change[]) => {
+    const body = json({ revision, changes });
+    if (body.length > MOST_ON_LEAVING) return;
+    void fetch(`/api${at(id)}`, {
+      method: 'PATCH',
+      body,
+      keepalive: true,
+      headers: { 'Content-Type': 'application/json' },
+    }).catch(() => {});
+  },
   duplicate: (id: string) => call<{ id: string }>('POST', `${at(id)}/duplicate`),
   remove: (id: string) => call('DELETE', at(id)),
   restore: (id: string) => call('POST', `${at(id)}/restore`),
-  importFile: (text: string) => call<{ id: string }>('POST', '/commissions/import', text, 'text/plain'),
+  importFile: (text: string) =>
+    call<{ id: string; notes: Fault[] }>('POST', '/commissions/import', text, 'text/plain'),
   studio: () => call<Studio>('GET', '/studio'),
   orders: (id: string) => call<{ orders: SentOrder[] }>('GET', `${at(id)}/orders`),
   sendOrder: (id: string, supplier: string, option: string, today: string) =>

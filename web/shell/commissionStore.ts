@@ -1,17 +1,21 @@
-import equal from 'fast-deep-equal';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
-import type { Fault } from '../../core/commission/fault';
+import { changesBetween, inverse, waitingChanges, type Change } from '../../core/commission/changes';
 import { faultsOfChange } from '../../core/commission/change';
+import type { Fault } from '../../core/commission/fault';
+import { fitting } from '../../core/commission/fitting';
+import { merged, type Clash } from '../../core/commission/merge';
 import type { Commission, Option } from '../../core/commission/schema';
-import { api, ApiProblem, type Stored } from './api';
+import { api, ApiProblem, type Gone, type Stored } from './api';
 import { today } from './days';
-import { readDraft, writeDraft } from './drafts';
+import { allDrafts, dropDraft, forget, keepDraft, keepHistory, lastHistory, readHistory } from './journal';
+import { openIs, sendWaiting } from './outbox';
+import { livingTabs, tabName } from './tab';
 
-export type SaveState = 'saved' | 'unsaved' | 'saving' | 'offline' | 'refused' | 'conflict';
+export type SaveState = 'saved' | 'unsaved' | 'saving' | 'offline' | 'refused' | 'conflict' | 'gone';
 
 const SAVE_AFTER_MS = 600;
-const DRAFT_AFTER_MS = 150;
+const HISTORY_AFTER_MS = 150;
 const RETRY_MS = 3_000;
 const MOST_STEPS = 80;
 /** Steps of one gesture or of one field within this time are undone as one. */
@@ -19,7 +23,8 @@ const SAME_STEP_MS = 1_200;
 
 /**
  * The commission that is open: its document, what can be undone, and its way to the server. Documents are
- * never changed in place; every edit replaces what it changes.
+ * never changed in place; every edit replaces what it changes. What waits for the server is kept as changes
+ * to the confirmed document, which are laid over whatever the server has by then.
  */
 export const useCommission = defineStore('commission', () => {
   const id = ref('');
@@ -28,46 +33,90 @@ export const useCommission = defineStore('commission', () => {
   const state = ref<SaveState>('saved');
   const savedAt = ref<string>();
   const message = ref('');
+  /** Whether the server gave no answer at all, as against one that it could not save. */
+  const unreached = ref(false);
   const faults = shallowRef<Fault[]>([]);
+  /** What was changed here and elsewhere alike, while it waits for somebody to choose. */
+  const clashes = shallowRef<Clash[]>([]);
   const theirs = shallowRef<Stored>();
-  const past = shallowRef<Commission[]>([]);
-  const future = shallowRef<Commission[]>([]);
+  const gone = ref<Gone>();
+  const past = shallowRef<Change[][]>([]);
+  const future = shallowRef<Change[][]>([]);
   const optionId = ref('');
 
+  let tab = '';
+  /** As the server has it at `revision`, and what was sent since without an answer. */
+  let confirmedDocument: Commission | undefined;
+  let unanswered: Commission[] = [];
+  /** What the document becomes with what is being typed and has not been left yet. */
+  let foreseen: Commission | undefined;
+  let foreseeing = false;
+  let seq = 0;
+  let opening = 0;
   let saveTimer: ReturnType<typeof setTimeout> | undefined;
-  let draftTimer: ReturnType<typeof setTimeout> | undefined;
+  let historyTimer: ReturnType<typeof setTimeout> | undefined;
   let lastStep = { key: '', at: 0 };
+  /** The document before the step that is under way. */
+  let stepBase: Commission | undefined;
   let sending = false;
   /** While a hand drags: whether its first change has been noted as a step yet. */
   let gesture: 'none' | 'begun' | 'noted' = 'none';
 
+  openIs(() => id.value);
   const option = computed(() => document.value?.options.find((o) => o.id === optionId.value));
 
   async function open(newId: string): Promise<void> {
-    await flush();
+    leave();
+    const turn = ++opening;
+    sending = false;
+    tab = await tabName();
     id.value = newId;
     document.value = undefined;
-    const [stored, draft] = await Promise.all([api.read(newId), readDraft(newId)]);
+    confirmedDocument = undefined;
+    const mine = [tab, await livingTabs()] as const;
+    const [stored, drafts] = await Promise.all([
+      api.read(newId).catch((error: unknown) => {
+        if (turn === opening) left(error);
+        throw error;
+      }),
+      draftsFor(newId, ...mine),
+    ]);
+    const history = (await readHistory(newId, tab)) ?? (await lastHistory(newId, mine[1]));
+    if (turn !== opening) return;
+    reset(stored);
+    if (history?.day === today()) [past.value, future.value] = [history.past, history.future];
+    // Typed before a page went away: it is still there, and goes to the server now.
+    takeUp(drafts.flatMap((d) => d.changes));
+    for (const draft of drafts) if (draft.tab !== tab) dropDraft(newId, draft.tab);
+    if (drafts.length > 0 && state.value === 'saved') dropDraft(newId, tab);
+    if (stored.removedAt) missing('removed');
+  }
+
+  function reset(stored: Stored): void {
     revision.value = stored.revision;
     savedAt.value = stored.updatedAt;
-    theirs.value = undefined;
-    faults.value = [];
+    confirmedDocument = stored.document;
+    document.value = stored.document;
+    optionId.value = stored.document.chosen;
+    [theirs.value, gone.value, clashes.value, faults.value] = [undefined, undefined, [], []];
+    [past.value, future.value, unanswered, foreseen] = [[], [], [], undefined];
     state.value = 'saved';
-    const ofToday = draft?.day === today();
-    // What the server has may be our own save whose answer never came: the page was left meanwhile.
-    const sameRevision =
-      draft !== undefined &&
-      (draft.revision === stored.revision ||
-        (draft.open && [...draft.past].reverse().some((mine) => sameAs(mine, stored.document))));
-    past.value = draft && ofToday && (sameRevision || draft.open) ? draft.past : [];
-    future.value = draft && ofToday && sameRevision ? draft.future : [];
-    const restored = draft?.open && !sameAs(draft.document, stored.document);
-    document.value = restored ? draft.document : stored.document;
-    optionId.value = document.value.chosen;
-    if (!restored) return;
-    // Typed before the page went away: it is still there, and goes to the server now.
-    if (sameRevision) changed();
-    else meet({ revision: stored.revision, document: stored.document, updatedAt: stored.updatedAt });
+    message.value = '';
+  }
+
+  /** Lays changes that waited over what the server has now; what meets there is asked about. */
+  function takeUp(changes: Change[]): void {
+    const base = confirmedDocument!;
+    const result = fitting(base, changes);
+    document.value = result.document;
+    keepOptionInSight();
+    unanswered = [];
+    if (result.clashes.length > 0) return meet(result.clashes, changes);
+    if (changesBetween(base, result.document).length > 0) changed();
+    else {
+      state.value = 'saved';
+      dropDraft(id.value, tab);
+    }
   }
 
   /** Replaces the document. Steps with the same key in quick succession are undone as one. */
@@ -75,11 +124,37 @@ export const useCommission = defineStore('commission', () => {
     const before = document.value;
     if (!before) return;
     const next = change(before);
+    if (foreseeing) return foresee(next);
+    foreseen = undefined;
     if (next === before) return;
-    if (beginsStep(key)) past.value = [...past.value, before].slice(-MOST_STEPS);
+    const begins = beginsStep(key) || !stepBase || past.value.length === 0;
+    if (begins) stepBase = before;
+    const step = changesBetween(stepBase!, next);
+    past.value = [...(begins ? past.value : past.value.slice(0, -1)), step].slice(-MOST_STEPS);
     future.value = [];
     document.value = next;
     changed();
+  }
+
+  function foresee(next: Commission): void {
+    foreseen = next;
+    keep();
+  }
+
+  /**
+   * What is being typed, with every key: nothing changes on the screen yet, but should the page or the
+   * browser go now it is kept as if the field had been left.
+   */
+  function typing(apply: () => unknown): void {
+    foreseeing = true;
+    foreseen = undefined;
+    try {
+      apply();
+    } finally {
+      foreseeing = false;
+    }
+    // What is not allowed, or is what stands there anyway, leaves nothing to keep but what was there before.
+    if (!foreseen) keep();
   }
 
   /** The same for something typed: what the format does not allow is said, and nothing is changed. */
@@ -112,96 +187,128 @@ export const useCommission = defineStore('commission', () => {
 
   /** Everything until `endStep` is one step, whatever it changes: a drag that moves and buries. */
   function beginStep(): void {
-    gesture = 'begun';
+    if (!foreseeing) gesture = 'begun';
   }
 
   /** The next change is a step of its own. */
   function endStep(): void {
+    if (foreseeing) return;
     gesture = 'none';
     lastStep = { key: '', at: 0 };
+    stepBase = undefined;
   }
 
   function undo(): void {
-    step(past, future);
+    step(past, future, inverse);
   }
 
   function redo(): void {
-    step(future, past);
+    step(future, past, (changes) => changes);
   }
 
-  function step(from: typeof past, to: typeof past): void {
-    const next = from.value.at(-1);
-    if (!next || !document.value) return;
-    to.value = [...to.value, document.value];
+  /** Takes one's own step back, or makes it again; what somebody else changed meanwhile stays. */
+  function step(from: typeof past, to: typeof past, turned: (step: Change[]) => Change[]): void {
+    const changes = from.value.at(-1);
+    if (!changes || !document.value) return;
+    to.value = [...to.value, changes];
     from.value = from.value.slice(0, -1);
-    document.value = next;
-    if (!next.options.some((o) => o.id === optionId.value)) optionId.value = next.chosen;
+    document.value = merged(document.value, turned(changes), true).document;
+    foreseen = undefined;
+    keepOptionInSight();
     endStep();
     changed();
   }
 
+  function keepOptionInSight(): void {
+    const { options, chosen } = document.value!;
+    if (!options.some((o) => o.id === optionId.value)) optionId.value = chosen;
+  }
+
   function changed(): void {
-    if (state.value !== 'conflict') state.value = 'unsaved';
-    clearTimeout(draftTimer);
-    draftTimer = setTimeout(() => void keep(true), DRAFT_AFTER_MS);
-    if (state.value === 'conflict') return;
+    clearTimeout(historyTimer);
+    historyTimer = setTimeout(keepUndo, HISTORY_AFTER_MS);
+    if (state.value === 'conflict' || state.value === 'gone') return;
+    state.value = 'unsaved';
+    keep();
     clearTimeout(saveTimer);
     saveTimer = setTimeout(() => void save(), SAVE_AFTER_MS);
   }
 
-  function keep(openDraft: boolean): Promise<boolean> {
-    if (!document.value) return Promise.resolve(false);
-    return writeDraft(id.value, {
-      day: today(),
-      revision: revision.value,
-      document: document.value,
-      open: openDraft,
-      past: past.value,
-      future: future.value,
-    });
+  function keepUndo(): void {
+    if (id.value && tab) keepHistory(id.value, tab, { day: today(), past: past.value, future: future.value });
+  }
+
+  /** What the server does not have yet, with what is being typed. */
+  function waiting(): Change[] {
+    const present = foreseen ?? document.value;
+    return confirmedDocument && present ? waitingChanges(confirmedDocument, unanswered, present) : [];
+  }
+
+  /** Keeps in this browser what waits; nothing, where nothing does. While two versions meet it stays as it was. */
+  function keep(): void {
+    if (!id.value || !tab || state.value === 'conflict' || state.value === 'gone') return;
+    const changes = waiting();
+    if (changes.length === 0) return dropDraft(id.value, tab);
+    keepDraft({ commission: id.value, tab, seq: ++seq, at: Date.now(), revision: revision.value, changes });
   }
 
   async function save(): Promise<void> {
     const sent = document.value;
     const sentId = id.value;
+    const turn = opening;
     // One save at a time: the next is based on the revision that this one brings back.
-    if (!sent || sending || state.value === 'conflict') return;
+    if (!sent || sending || state.value === 'conflict' || state.value === 'gone') return;
     sending = true;
     state.value = 'saving';
+    unanswered.push(sent);
     try {
       const answer = await api.save(sentId, revision.value, sent);
+      if (turn !== opening) return void sendWaiting(sentId);
       sending = false;
-      if (sentId === id.value) confirmed(answer.revision, answer.updatedAt, sent);
+      confirmed({ ...answer, document: sent });
     } catch (error) {
+      if (turn !== opening) return void sendWaiting(sentId);
       sending = false;
-      if (sentId === id.value) failed(error, sent);
+      failed(error);
     }
   }
 
-  function confirmed(newRevision: number, at: string | undefined, sent: Commission): void {
-    revision.value = newRevision;
-    savedAt.value = at;
+  function confirmed(stored: Stored): void {
+    const wasAway = state.value === 'offline' || message.value !== '';
+    revision.value = stored.revision;
+    savedAt.value = stored.updatedAt;
+    confirmedDocument = stored.document;
+    unanswered = [];
     faults.value = [];
     message.value = '';
-    const more = document.value !== sent;
+    const more = document.value !== stored.document;
     state.value = more ? 'unsaved' : 'saved';
-    clearTimeout(draftTimer);
-    void keep(more);
+    keep();
     if (more) void save();
+    if (wasAway) void sendWaiting();
   }
 
-  function failed(error: unknown, sent: Commission): void {
+  function failed(error: unknown): void {
     message.value = error instanceof Error ? error.message : String(error);
-    if (error instanceof ApiProblem && error.status === 409 && error.body.theirs) {
-      const stored = error.body.theirs;
-      // Our own save had arrived, only its answer was lost.
-      if (sameAs(sent, stored.document)) confirmed(stored.revision, stored.updatedAt, sent);
-      else meet(stored);
-    } else if (error instanceof ApiProblem && error.status >= 400 && error.status < 500) {
-      faults.value = error.body.faults ?? [];
+    const { status, body } =
+      error instanceof ApiProblem ? error : { status: 0, body: {} as ApiProblem['body'] };
+    if (status === 409 && body.theirs) {
+      const changes = waitingChanges(confirmedDocument!, unanswered, document.value!);
+      theirs.value = body.theirs;
+      revision.value = body.theirs.revision;
+      savedAt.value = body.theirs.updatedAt;
+      confirmedDocument = body.theirs.document;
+      message.value = '';
+      takeUp(changes);
+      if (state.value === 'saved') theirs.value = undefined;
+    } else if (status === 410 && body.gone) missing(body.gone);
+    else if (status >= 400 && status < 500 && status !== 408 && status !== 429) {
+      faults.value = body.faults ?? [];
+      unanswered.pop();
       state.value = 'refused';
     } else {
       state.value = 'offline';
+      unreached.value = status === 0;
       clearTimeout(saveTimer);
       saveTimer = setTimeout(() => {
         state.value = 'unsaved';
@@ -210,44 +317,93 @@ export const useCommission = defineStore('commission', () => {
     }
   }
 
-  function meet(stored: Stored): void {
-    theirs.value = stored;
+  function meet(found: Clash[], changes: Change[]): void {
+    clashes.value = found;
+    keepDraft({ commission: id.value, tab, seq: ++seq, at: Date.now(), revision: revision.value, changes });
     state.value = 'conflict';
   }
 
-  /** Settles a conflict. The version that is not kept can be brought back by undo. */
-  function settle(which: 'mine' | 'theirs'): void {
-    const other = theirs.value;
-    const mine = document.value;
-    if (!other || !mine) return;
-    revision.value = other.revision;
-    theirs.value = undefined;
-    past.value = [...past.value, which === 'mine' ? other.document : mine].slice(-MOST_STEPS);
+  /** Settles what met: `mine` says of each whether what was typed here is to stand. The other is one undo away. */
+  function settle(mine: (clash: Clash, i: number) => boolean): void {
+    const now = document.value;
+    if (!now || state.value !== 'conflict') return;
+    // What does not fit any more cannot be chosen; it is listed so that nobody misses it.
+    const open = clashes.value.filter((c) => !c.unfit);
+    const kept = open.filter(mine).map((c) => c.change);
+    const others = open.map((c) => c.change).filter((c) => !kept.includes(c));
+    const next = merged(now, kept, true).document;
+    const other = merged(now, others, true).document;
+    past.value = [...past.value, changesBetween(other, next)].slice(-MOST_STEPS);
     future.value = [];
+    [clashes.value, theirs.value, state.value] = [[], undefined, 'unsaved'];
     endStep();
-    state.value = 'unsaved';
-    if (which === 'mine') return void changed();
-    document.value = other.document;
-    if (!other.document.options.some((o) => o.id === optionId.value)) optionId.value = other.document.chosen;
-    savedAt.value = other.updatedAt;
+    document.value = next;
+    keepOptionInSight();
+    if (changesBetween(confirmedDocument!, next).length > 0) return changed();
     state.value = 'saved';
-    void keep(false);
+    keep();
+    keepUndo();
+  }
+
+  /** The commission is no more: what was kept of it here goes too, unless it can be brought back. */
+  function missing(what: Gone): void {
+    clearTimeout(saveTimer);
+    gone.value = what;
+    state.value = 'gone';
+    if (what !== 'removed') void forget(id.value);
+  }
+
+  function left(error: unknown): void {
+    if (error instanceof ApiProblem && error.status === 410 && error.body.gone) missing(error.body.gone);
+  }
+
+  /** Brings a removed commission back and sends what was typed meanwhile. */
+  async function bringBack(): Promise<void> {
+    await api.restore(id.value);
+    gone.value = undefined;
+    state.value = 'unsaved';
+    if (waiting().length > 0) changed();
+    else state.value = 'saved';
   }
 
   /** Lets go of a commission that is no more: nothing of it is sent or kept from here. */
   function abandon(): void {
     clearTimeout(saveTimer);
-    clearTimeout(draftTimer);
+    clearTimeout(historyTimer);
+    if (id.value) void forget(id.value);
     state.value = 'saved';
     document.value = undefined;
+    confirmedDocument = undefined;
+    gone.value = undefined;
     id.value = '';
     [past.value, future.value] = [[], []];
   }
 
-  /** Sends what is still waiting, before another commission is opened or the page goes. */
+  /** Sends what is still waiting. */
   async function flush(): Promise<void> {
     clearTimeout(saveTimer);
     if (state.value === 'unsaved') await save();
+  }
+
+  /** Another commission is opened: what waits of this one goes on by itself. */
+  function leave(): void {
+    clearTimeout(saveTimer);
+    clearTimeout(historyTimer);
+    if (!id.value || !document.value) return;
+    keepUndo();
+    keep();
+    const waits = ['unsaved', 'offline'].includes(state.value) && !sending;
+    const was = id.value;
+    id.value = '';
+    if (waits) void sendWaiting(was);
+  }
+
+  /** The page goes: what waits is written down before this returns, and sent if it is little. */
+  function goes(): void {
+    keep();
+    const changes = waiting();
+    const may = ['saved', 'unsaved', 'saving', 'offline'].includes(state.value);
+    if (may && changes.length > 0) api.saveOnLeaving(id.value, revision.value, changes);
   }
 
   return {
@@ -257,14 +413,18 @@ export const useCommission = defineStore('commission', () => {
     state,
     savedAt,
     message,
+    unreached,
     faults,
+    clashes,
     theirs,
+    gone,
     past,
     future,
     optionId,
     option,
     open,
     edit,
+    typing,
     tryEdit,
     editOption,
     tryEditOption,
@@ -274,14 +434,17 @@ export const useCommission = defineStore('commission', () => {
     redo,
     settle,
     flush,
+    goes,
+    bringBack,
     abandon,
-    keep,
   };
 });
 
-/** Whether a document of ours is what the server keeps, which knows no undefined fields and no order of them. */
-function sameAs(ours: Commission, kept: Commission): boolean {
-  return equal(JSON.parse(JSON.stringify(ours)), kept);
+/** Drafts of a commission that are this tab's to take up: its own, and those of tabs that are no more. */
+async function draftsFor(commission: string, tab: string, living: ReadonlySet<string>) {
+  return (await allDrafts()).filter(
+    (d) => d.commission === commission && (d.tab === tab || !living.has(d.tab)),
+  );
 }
 
 function withOption(

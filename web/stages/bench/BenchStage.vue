@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { useElementSize } from '@vueuse/core';
 import { computed, ref, toRef, watch } from 'vue';
 import type { Piece } from '../../../core/commission/schema';
 import FrontView from '../../bench/FrontView.vue';
@@ -20,6 +19,7 @@ import FindingMarks from './FindingMarks.vue';
 import PieceInspector from './PieceInspector.vue';
 import SeatPanel from './SeatPanel.vue';
 import { pieceKey } from './pieceKeys';
+import { useSteadySize } from '../../shell/steadySize';
 
 const commission = useCommission();
 const { plan, field } = useFrame();
@@ -27,7 +27,7 @@ const edit = useBenchEdit();
 const f = useFigures();
 
 const area = ref<HTMLElement>();
-const { width, height } = useElementSize(area);
+const { width, height } = useSteadySize(area);
 const vessel = computed(() => commission.document!.vessel);
 const option = computed(() => commission.option!);
 const materials = computed(() => commission.document!.catalogue.materials);

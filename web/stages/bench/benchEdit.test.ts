@@ -15,10 +15,14 @@ vi.mock('../../shell/api', async (original) => ({
     studio: vi.fn(),
   },
 }));
-vi.mock('../../shell/drafts', () => ({
-  readDraft: vi.fn(),
-  writeDraft: vi.fn(async () => true),
+vi.mock('../../shell/journal', () => ({
+  allDrafts: vi.fn(async () => []),
+  readHistory: vi.fn(),
+  lastHistory: vi.fn(),
+  keepHistory: vi.fn(),
+  keepDraft: vi.fn(),
   dropDraft: vi.fn(),
+  forget: vi.fn(),
 }));
 
 let edit: ReturnType<typeof useBenchEdit>;

@@ -4,7 +4,7 @@ import { keepKeys } from '../../shell/commands';
 import { useRouter } from 'vue-router';
 import { api } from '../../shell/api';
 import { useCommission } from '../../shell/commissionStore';
-import { dropDraft } from '../../shell/drafts';
+import { forget } from '../../shell/journal';
 
 /** Everything about one client: handed over in one act, erased in one act. */
 const commission = useCommission();
@@ -20,7 +20,7 @@ async function erase(): Promise<void> {
   try {
     await commission.flush();
     const { erased } = await api.eraseClient(client.value);
-    await Promise.all(erased.map(dropDraft));
+    await Promise.all(erased.map(forget));
     commission.abandon();
     await router.push('/');
   } catch (error) {

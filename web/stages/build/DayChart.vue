@@ -1,15 +1,15 @@
 <script setup lang="ts">
-import { useElementSize } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { clockOf, type BuildPlan, type Lane } from '../../../core/build/buildPlan';
 import { useFigures } from '../../shell/figures';
 import type { Scheduled } from '../../../core/build/schedule';
+import { useSteadySize } from '../../shell/steadySize';
 
 /** The day on a clock: a column for each person, and beside them what cures, dries or is out of water. */
 const props = defineProps<{ build: BuildPlan }>();
 const { words } = useFigures();
 const box = ref<HTMLElement>();
-const { width } = useElementSize(box);
+const { width } = useSteadySize(box);
 
 const LEFT = 52;
 const TOP = 34;

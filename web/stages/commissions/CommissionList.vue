@@ -1,9 +1,11 @@
 <script setup lang="ts">
-import { useDebounceFn, useTitle } from '@vueuse/core';
-import { onMounted, ref, watch } from 'vue';
+import { useDebounceFn, useIntersectionObserver, useTitle } from '@vueuse/core';
+import { computed, onMounted, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { api, ApiProblem, type Listed } from '../../shell/api';
 import { useCommands } from '../../shell/commands';
+import { today } from '../../shell/days';
+import { waitingHere } from '../../shell/outbox';
 import CommissionRow from './CommissionRow.vue';
 import { newCommission } from './newCommission';
 
@@ -16,13 +18,49 @@ const justRemoved = ref<Listed>();
 const file = ref<HTMLInputElement>();
 useTitle('Utsuwa');
 
+const total = ref(0);
+const lately = ref<Listed[]>([]);
+const end = ref<HTMLElement>();
+let asked = 0;
+
+/** The list from its beginning, as long as it was. */
 async function load(): Promise<void> {
+  const turn = ++asked;
   try {
-    list.value = (await api.list(search.value, removedToo.value)).commissions;
+    const page = await api.list({ q: search.value, removed: removedToo.value, today: today() });
+    if (turn !== asked) return;
+    [list.value, total.value, lately.value] = [page.commissions, page.total, page.lately ?? []];
   } catch (error) {
     tell(error);
   }
 }
+
+/** The next page, when the end of what is there comes in sight. */
+async function more(): Promise<void> {
+  const have = list.value;
+  if (!have || have.length >= total.value) return;
+  const turn = asked;
+  try {
+    const page = await api.list({
+      q: search.value,
+      removed: removedToo.value,
+      today: today(),
+      from: have.length,
+    });
+    if (turn !== asked || list.value !== have) return;
+    const known = new Set(have.map((c) => c.id));
+    list.value = [...have, ...page.commissions.filter((c) => !known.has(c.id))];
+    total.value = page.commissions.length > 0 ? page.total : list.value.length;
+  } catch (error) {
+    tell(error);
+  }
+}
+useIntersectionObserver(end, ([entry]) => void (entry?.isIntersecting && more()), { rootMargin: '400px' });
+const count = computed(() => {
+  if (!list.value) return '';
+  const shown = list.value.length;
+  return shown < total.value ? `${shown} of ${total.value.toLocaleString('en-GB')}` : '';
+});
 
 function tell(error: unknown): void {
   const faults = error instanceof ApiProblem ? (error.body.faults ?? []) : [];
@@ -41,6 +79,9 @@ async function attempt(work: () => Promise<unknown>): Promise<void> {
   }
 }
 
+const nameOf = (id: string) =>
+  [...(list.value ?? []), ...lately.value].find((c) => c.id === id)?.title ?? 'open it';
+
 const create = () =>
   attempt(async () => {
     const studio = await api.studio();
@@ -48,16 +89,21 @@ const create = () =>
     await router.push(`/c/${id}/brief`);
   });
 
+/** A file that was taken, with what is not known of it: said before it is opened. */
+const imported = ref<{ id: string; notes: string[] }>();
 const MAX_MB = 20;
 const take = (picked: File | undefined) =>
   attempt(async () => {
+    imported.value = undefined;
     if (!picked) return;
     if (picked.size > MAX_MB * 1024 * 1024)
       throw new Error(
         `(document): has ${Math.ceil(picked.size / 1024 / 1024)} MB, must have at most ${MAX_MB} MB`,
       );
-    const { id } = await api.importFile(await picked.text());
-    await router.push(`/c/${id}/bench`);
+    const { id, notes } = await api.importFile(await picked.text());
+    if (notes.length === 0) return void (await router.push(`/c/${id}/bench`));
+    imported.value = { id, notes: notes.map((n) => `${n.path} ${n.says}`) };
+    await load();
   });
 
 const remove = (row: Listed) =>
@@ -126,6 +172,25 @@ useCommands([
       <p v-for="line in fault.more" :key="line">{{ line }}</p>
       <p class="quiet">Nothing was changed.</p>
     </div>
+    <div v-if="imported" class="noted" role="status" data-test="imported">
+      <b>The commission was taken over. Some of its fields are not known here:</b>
+      <p v-for="line in imported.notes" :key="line">{{ line }}</p>
+      <router-link class="act" :to="`/c/${imported.id}/bench`">Open it</router-link>
+    </div>
+    <p v-if="waitingHere.length" class="noted" role="status" data-test="waiting">
+      Changes of
+      {{ waitingHere.length === 1 ? 'one commission wait' : `${waitingHere.length} commissions wait` }}
+      in this browser:
+      <router-link v-for="id in waitingHere" :key="id" class="act" :to="`/c/${id}/brief`">{{
+        nameOf(id)
+      }}</router-link>
+    </p>
+    <p v-if="lately.length > 1" class="lately">
+      <span class="quiet">Last worked on</span>
+      <router-link v-for="row in lately" :key="row.id" class="act" :to="`/c/${row.id}/bench`">{{
+        row.title
+      }}</router-link>
+    </p>
     <p v-if="justRemoved" class="removed" role="status">
       {{ justRemoved.title }} is removed.
       <button class="act" @click="bringBack(justRemoved)">Bring it back</button>
@@ -140,6 +205,7 @@ useCommands([
         @duplicate="duplicate(row)"
       />
     </ul>
+    <p ref="end" class="quiet end" data-test="count">{{ count }}</p>
     <p v-if="list?.length === 0" class="empty">
       {{ search ? 'No commission has all of these words.' : 'No commission yet.' }}
       <button v-if="!search" class="act" @click="create">Begin one with the brief</button>
@@ -179,6 +245,27 @@ ul {
   padding: 0;
   margin: 0;
 }
+.lately {
+  display: flex;
+  gap: 6px 18px;
+  flex-wrap: wrap;
+  padding: 10px 0;
+  margin: 0;
+  border-bottom: 1px solid var(--rule);
+}
+.end {
+  min-height: 20px;
+  padding-top: 10px;
+}
+.noted {
+  margin: 14px 0 0;
+  padding: 10px 14px;
+  border-left: 3px solid var(--clay);
+  background: var(--paper);
+}
+.noted .act {
+  margin-right: 14px;
+}
 .fault {
   margin: 14px 0;
   padding: 10px 14px;
@@ -188,5 +275,23 @@ ul {
 .removed,
 .empty {
   padding: 14px 0;
+}
+@media (max-width: 700px) {
+  .page {
+    padding: 14px 16px 40px;
+  }
+  header {
+    gap: 4px 14px;
+  }
+  .acts {
+    margin-left: 0;
+    width: 100%;
+    flex-wrap: wrap;
+    gap: 10px 18px;
+  }
+  .search {
+    width: 100%;
+    flex: none;
+  }
 }
 </style>

@@ -114,4 +114,24 @@ li {
     display: none;
   }
 }
+@media (max-width: 700px) {
+  li {
+    display: block;
+    padding: 10px 0;
+  }
+  .acts {
+    padding: 8px 0 0;
+    gap: 22px;
+  }
+  .main {
+    grid-template-columns: 1fr;
+    gap: 4px;
+    padding: 0;
+  }
+  .day {
+    flex-direction: row;
+    gap: 10px;
+    flex-wrap: wrap;
+  }
+}
 </style>

@@ -1,13 +1,20 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { keepKeys } from '../../shell/commands';
 import { useCommission } from '../../shell/commissionStore';
 import { daysAway, longDate, today } from '../../shell/days';
+import { keepTyped, readTyped } from '../../shell/journal';
 
 const commission = useCommission();
 const day = ref(today());
 const text = ref('');
 const fault = ref('');
+
+/** A note that was begun waits here while another stage is looked at, or the page is closed. */
+void readTyped(commission.id, 'note').then((begun) => {
+  if (text.value === '') text.value = begun;
+});
+watch(text, (words) => keepTyped(commission.id, 'note', words));
 
 const notes = computed(() =>
   [...(commission.document?.log ?? [])].sort(

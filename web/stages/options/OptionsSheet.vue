@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { useElementSize } from '@vueuse/core';
 import { computed, ref, toRef } from 'vue';
 import { broughtBack, duplicated, putAside, reordered } from '../../../core/commission/options';
 import FrontView from '../../bench/FrontView.vue';
@@ -9,6 +8,7 @@ import { money, useFigures } from '../../shell/figures';
 import WordsField from '../../shell/WordsField.vue';
 import { figuresOf } from './optionFigures';
 import { useOptionPlans } from './useOptionPlans';
+import { useSteadySize } from '../../shell/steadySize';
 
 /** Two options, one choice: the same figures of each, side by side, to be decided over or printed. */
 const commission = useCommission();
@@ -16,7 +16,7 @@ const f = useFigures();
 const doc = computed(() => commission.document!);
 const plans = useOptionPlans(toRef(commission, 'document'));
 const area = ref<HTMLElement>();
-const { width } = useElementSize(area);
+const { width } = useSteadySize(area);
 
 const columnPx = computed(() =>
   Math.min(420, Math.max(200, (width.value - 130) / doc.value.options.length - 16)),

@@ -1,15 +1,15 @@
 <script setup lang="ts">
-import { useElementSize } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import type { Beforehand } from '../../../core/build/task';
 import { dayPlus, daysFrom, weekdayOf } from '../../../core/calendar/day';
 import type { Order } from '../../../core/ordering/order';
 import { shortDay, today, weekDay } from '../../shell/days';
+import { useSteadySize } from '../../shell/steadySize';
 
 /** The weeks before the build day as one line: order by, on the road, waiting or soaking, build. */
 const props = defineProps<{ order: Order; beforehand: Beforehand[] }>();
 const box = ref<HTMLElement>();
-const { width } = useElementSize(box);
+const { width } = useSteadySize(box);
 const LEFT = 150;
 const ROW = 26;
 const TOP = 24;

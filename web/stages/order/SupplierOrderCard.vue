@@ -15,14 +15,15 @@ const props = defineProps<{
 defineEmits<{ send: [] }>();
 
 const lateLines = computed(() => new Map(props.findings.map((f) => [f.at.line, f])));
-const given = (pack: string) => props.sent?.confirmation?.lines.find((l) => l.pack === pack);
+type Line = SupplierOrder['lines'][number];
+const given = ({ line, pack }: Line) =>
+  props.sent?.confirmation?.lines.find((l) => l.pack === pack && (l.item ?? line) === line);
 /** True while the order that was sent is still the one on the screen. */
 const asSent = computed(() => {
   const lines = props.sent?.confirmation?.lines;
   return (
     !lines ||
-    (lines.length === props.group.lines.length &&
-      props.group.lines.every((l) => lines.some((s) => s.pack === l.pack && s.asked === l.count)))
+    (lines.length === props.group.lines.length && props.group.lines.every((l) => given(l)?.asked === l.count))
   );
 });
 const state = computed(() => {
@@ -71,9 +72,7 @@ const state = computed(() => {
             <b>{{ l.packWords }}</b>
           </td>
           <td>
-            {{ l.name }}&ensp;<small v-if="given(l.pack)?.remark" class="late">{{
-              given(l.pack)!.remark
-            }}</small>
+            {{ l.name }}&ensp;<small v-if="given(l)?.remark" class="late">{{ given(l)!.remark }}</small>
           </td>
           <td class="quiet">
             {{ l.soakDays ? `soaks ${l.soakDays} days from ${shortDay(l.neededOn)}` : '' }}

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { useElementSize } from '@vueuse/core';
 import { computed, ref, shallowRef } from 'vue';
 import type { Plant, Planting } from '../../../core/commission/schema';
 import { plugSpots } from '../../../core/planting/region';
@@ -12,13 +11,14 @@ import { useFrame } from '../../shell/planKey';
 import { useStudio } from '../../shell/studioStore';
 import PlantList from './PlantList.vue';
 import { usePainting } from './usePainting';
+import { useSteadySize } from '../../shell/steadySize';
 
 const commission = useCommission();
 const studio = useStudio();
 const { plan, field } = useFrame();
 const f = useFigures();
 const area = ref<HTMLElement>();
-const { width, height } = useElementSize(area);
+const { width, height } = useSteadySize(area);
 
 const vessel = computed(() => commission.document!.vessel);
 const option = computed(() => commission.option!);

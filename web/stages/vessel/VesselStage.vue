@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useElementSize, useMediaQuery } from '@vueuse/core';
+import { useMediaQuery } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { imperialGallonsFromL, usGallonsFromL } from '../../../core/units/volume';
 import { useCommission } from '../../shell/commissionStore';
@@ -17,6 +17,7 @@ import VesselDrawing from './VesselDrawing.vue';
 import VesselParts from './VesselParts.vue';
 import VesselSizes from './VesselSizes.vue';
 import WaterSection from './WaterSection.vue';
+import { useSteadySize } from '../../shell/steadySize';
 
 /** The vessel and the place it goes to: drawings that are changed by hand, sentences that say what follows. */
 const commission = useCommission();
@@ -24,7 +25,7 @@ const preferences = usePreferences();
 const { plan } = useFrame();
 const f = useFigures();
 const area = ref<HTMLElement>();
-const { width } = useElementSize(area);
+const { width } = useSteadySize(area);
 /** In two columns the left one, which is shorter, takes what comes last. */
 const wide = useMediaQuery('(min-width: 1151px)');
 const SUBJECTS = ['place', 'route', 'floor', 'power', 'water', 'tank'] as const;

@@ -1,0 +1,185 @@
+import { createStore, del, entries, get, set } from 'idb-keyval';
+import type { Change } from '../../core/commission/changes';
+import type { Day } from '../../core/calendar/day';
+
+/*
+ * What this browser keeps until the server has confirmed it: the changes that wait, a draft for each tab and
+ * commission. Written twice: into local storage, which is done when the call returns and so still works while
+ * a page goes; and into IndexedDB, which outlives a browser that is killed a moment later. The newer counts.
+ */
+
+export interface Draft {
+  commission: string;
+  tab: string;
+  /** Counts up with every state that is kept. */
+  seq: number;
+  /** When it was kept, ms since 1970. */
+  at: number;
+  /** What the changes are based on. */
+  revision: number;
+  changes: Change[];
+}
+
+/** What can be undone and redone, each step the changes it made. */
+export interface History {
+  day: Day;
+  past: Change[][];
+  future: Change[][];
+}
+
+const DRAFT = 'utsuwa draft ';
+const HISTORY = 'utsuwa history ';
+const TYPED = 'utsuwa typed ';
+const keyOf = (commission: string, tab: string) => `${commission} ${tab}`;
+const database = () => createStore('utsuwa', 'kept');
+let opened: ReturnType<typeof createStore> | undefined;
+const store = () => (opened ??= database());
+
+/** Writes into IndexedDB go one after the other, so that a draft dropped is not written again by an older one. */
+let writing: Promise<unknown> = Promise.resolve();
+function later(work: () => Promise<unknown>): Promise<unknown> {
+  writing = writing.then(work).catch(() => {});
+  return writing;
+}
+
+/** Writes for which a newer one of the same draft is waiting are left out. */
+const newest = new Map<string, Draft>();
+
+/** Keeps a draft. Done in local storage when it returns; where that is full the other one has it. */
+export function keepDraft(draft: Draft): void {
+  const key = keyOf(draft.commission, draft.tab);
+  try {
+    localStorage.setItem(DRAFT + key, JSON.stringify(draft));
+  } catch {
+    // Full, or not allowed: an older state there must not be taken for the newer one.
+    remove(DRAFT + key);
+  }
+  const waits = newest.has(key);
+  newest.set(key, draft);
+  if (waits) return;
+  void later(async () => {
+    const last = newest.get(key);
+    newest.delete(key);
+    if (last) await set(DRAFT + key, plain(last), store());
+  });
+}
+
+export function dropDraft(commission: string, tab: string): void {
+  const key = keyOf(commission, tab);
+  remove(DRAFT + key);
+  newest.delete(key);
+  void later(() => del(DRAFT + key, store()));
+}
+
+function remove(key: string): void {
+  try {
+    localStorage.removeItem(key);
+  } catch {
+    // Not allowed at all: then nothing is there either.
+  }
+}
+
+/** All drafts of this browser, the oldest first. */
+export async function allDrafts(): Promise<Draft[]> {
+  await writing;
+  const found = new Map<string, Draft>();
+  const add = (key: string, draft: Draft | undefined) => {
+    const known = found.get(key);
+    if (draft && isDraft(draft) && (!known || known.seq < draft.seq)) found.set(key, draft);
+  };
+  for (const [key, value] of await entries<string, Draft>(store()).catch(() => []))
+    if (key.startsWith(DRAFT)) add(key, value);
+  for (const [key, text] of stored(DRAFT)) add(key, read(text) as Draft | undefined);
+  return [...found.values()].sort((a, b) => a.at - b.at);
+}
+
+function stored(kind: string): [string, string][] {
+  try {
+    return Object.entries(localStorage).filter(([key]) => key.startsWith(kind));
+  } catch {
+    return [];
+  }
+}
+
+function read(text: string): unknown {
+  try {
+    return JSON.parse(text) as unknown;
+  } catch {
+    return undefined;
+  }
+}
+
+function isDraft(draft: Draft): boolean {
+  return (
+    typeof draft.commission === 'string' && Array.isArray(draft.changes) && typeof draft.seq === 'number'
+  );
+}
+
+export async function readHistory(commission: string, tab: string): Promise<History | undefined> {
+  await writing;
+  return get<History>(HISTORY + keyOf(commission, tab), store()).catch(() => undefined);
+}
+
+/** The newest history of a commission that a tab left which is no more. */
+export async function lastHistory(
+  commission: string,
+  living: ReadonlySet<string>,
+): Promise<History | undefined> {
+  await writing;
+  const all = await entries<string, History & { at?: number }>(store()).catch(() => []);
+  return all
+    .filter(([key]) => key.startsWith(`${HISTORY}${commission} `))
+    .filter(([key]) => !living.has(key.slice(`${HISTORY}${commission} `.length)))
+    .map(([, history]) => history)
+    .sort((a, b) => (b.at ?? 0) - (a.at ?? 0))[0];
+}
+
+export function keepHistory(commission: string, tab: string, history: History): void {
+  const kept = { ...plain(history), at: Date.now() };
+  void later(() => set(HISTORY + keyOf(commission, tab), kept, store()));
+}
+
+/** Words that are no answer yet: a note that was begun and not added. The later of both places counts. */
+interface Typed {
+  at: number;
+  text: string;
+}
+
+export function keepTyped(commission: string, field: string, text: string): void {
+  const key = `${TYPED}${commission} ${field}`;
+  const typed: Typed = { at: Date.now(), text };
+  try {
+    if (text === '') localStorage.removeItem(key);
+    else localStorage.setItem(key, JSON.stringify(typed));
+  } catch {
+    // Full or not allowed: the other place has it.
+  }
+  void later(() => (text === '' ? del(key, store()) : set(key, typed, store())));
+}
+
+export async function readTyped(commission: string, field: string): Promise<string> {
+  const key = `${TYPED}${commission} ${field}`;
+  await writing;
+  const there = await get<Typed>(key, store()).catch(() => undefined);
+  const [, here] = stored(TYPED).find(([k]) => k === key) ?? [];
+  const last = [there, here ? (read(here) as Typed | undefined) : undefined]
+    .filter((t) => t !== undefined)
+    .sort((a, b) => b.at - a.at)[0];
+  return last?.text ?? '';
+}
+
+/** Forgets everything of a commission, in every tab: it is no more, and what it said of people with it. */
+export async function forget(commission: string): Promise<void> {
+  for (const key of [...newest.keys()]) if (key.startsWith(`${commission} `)) newest.delete(key);
+  const kinds = [DRAFT, HISTORY, TYPED];
+  const ofIt = (key: string) => kinds.some((kind) => key.startsWith(`${kind}${commission} `));
+  for (const kind of kinds) for (const [key] of stored(kind)) if (ofIt(key)) remove(key);
+  await later(async () => {
+    for (const [key] of await entries<string, unknown>(store())) if (ofIt(key)) await del(key, store());
+  });
+}
+
+/** Without the marks that the interface puts on what it watches. */
+function plain<T>(value: T): T {
+  return JSON.parse(JSON.stringify(value)) as T;
+}
