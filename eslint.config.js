@@ -79,7 +79,7 @@ export default tseslint.config(
     },
   },
   {
-    files: ['**/*.test.ts', 'core/testing/**', 'e2e/**'],
+    files: ['**/*.test.ts', 'core/testing/**', 'e2e/**', 'endure/**'],
     rules: { '@typescript-eslint/no-explicit-any': 'off' },
   },
   { files: ['web/App.vue'], rules: { 'vue/multi-word-component-names': 'off' } },

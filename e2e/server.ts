@@ -1,15 +1,51 @@
-import { execFileSync, spawn } from 'node:child_process';
+import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
 const root = join(import.meta.dirname, '..');
 
+/** The server as a process of its own. */
+export interface Running {
+  url: string;
+  child: ChildProcess;
+  /** Its exit code; null when it was killed. */
+  ended: Promise<number | null>;
+  /** Ends it as Ctrl-C does, or at once. */
+  stop(signal?: NodeJS.Signals): Promise<void>;
+}
+
+/** Starts the server on a folder and waits for the line that says where it is; rejects with what it said instead. */
+export function serverOn(data: string, env: Record<string, string> = {}): Promise<Running> {
+  const child = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], {
+    cwd: root,
+    env: { ...process.env, UTSUWA_DATA: data, PORT: '0', ...env },
+  });
+  const ended = new Promise<number | null>((resolve) => child.on('close', resolve));
+  const stop = async (signal: NodeJS.Signals = 'SIGTERM') => {
+    child.kill(signal);
+    await ended;
+  };
+  return new Promise((resolve, reject) => {
+    let said = '';
+    const heard = (chunk: Buffer) => {
+      said += chunk.toString();
+      const url = /is ready: (http:\/\/[\d.:]+)/.exec(said)?.[1];
+      if (url) resolve({ url, child, ended, stop });
+    };
+    child.stdout.on('data', heard);
+    child.stderr.on('data', heard);
+    void ended.then((code) => reject(new Error(`the server ended with ${code}: ${said}`)));
+  });
+}
+
 export interface DemoServer {
   url: string;
+  /** Where its data lies. */
+  data: string;
   stop(): Promise<void>;
-  /** Stops it and starts it again on the same data. */
-  restart(): Promise<void>;
+  /** Stops it and starts it again on the same data; `between` happens while it is away. */
+  restart(between?: () => Promise<void>): Promise<void>;
 }
 
 /** The demo, served from a folder of its own on a free port. */
@@ -17,40 +53,19 @@ export async function demoServer(): Promise<DemoServer> {
   const data = await mkdtemp(join(tmpdir(), 'utsuwa-e2e-'));
   const env = { ...process.env, UTSUWA_DATA: data };
   execFileSync(process.execPath, ['--import', 'tsx', 'demo/fill.ts'], { cwd: root, env });
-  let running = await start(data, '0');
+  let running = await serverOn(data);
   const server: DemoServer = {
     url: running.url,
+    data,
     stop: async () => {
       await running.stop();
       await rm(data, { recursive: true, force: true });
     },
-    restart: async () => {
+    restart: async (between) => {
       await running.stop();
-      running = await start(data, new URL(server.url).port);
+      await between?.();
+      running = await serverOn(data, { PORT: new URL(server.url).port });
     },
   };
   return server;
-}
-
-function start(data: string, port: string): Promise<{ url: string; stop(): Promise<void> }> {
-  const child = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], {
-    cwd: root,
-    env: { ...process.env, UTSUWA_DATA: data, PORT: port },
-  });
-  const ended = new Promise<void>((resolve) => child.on('close', () => resolve()));
-  const stop = async () => {
-    child.kill('SIGTERM');
-    await ended;
-  };
-  return new Promise((resolve, reject) => {
-    let said = '';
-    const heard = (chunk: Buffer) => {
-      said += chunk.toString();
-      const url = /http:\/\/[\d.:]+/.exec(said)?.[0];
-      if (url) resolve({ url, stop });
-    };
-    child.stdout.on('data', heard);
-    child.stderr.on('data', heard);
-    void ended.then(() => reject(new Error(`the server ended: ${said}`)));
-  });
 }

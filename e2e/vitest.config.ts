@@ -1,11 +1,12 @@
 import { defineConfig } from 'vitest/config';
 
-/** The real server and the real interface, one file after the other. */
+/** The real server and the real interface, two files side by side. */
 export default defineConfig({
   test: {
-    include: ['e2e/**/*.e2e.ts'],
+    include: ['e2e/**/*.e2e.ts', 'endure/**/*.e2e.ts'],
     testTimeout: 120_000,
     hookTimeout: 120_000,
-    fileParallelism: false,
+    // Each file has a server and a browser of its own; two at a time keep two cores busy.
+    maxWorkers: 2,
   },
 });

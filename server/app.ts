@@ -4,6 +4,7 @@ import express, { type Express, type NextFunction, type Request, type Response }
 import helmet from 'helmet';
 import { dispatchOf, type Dispatch } from './dispatch';
 import type { Jobs } from './jobs/jobs';
+import { longestHoldMs } from './eventLoop';
 import { notFound, Problem, problemHandler } from './problem';
 import { clientRoutes } from './routes/clients';
 import { commissionRoutes } from './routes/commissions';
@@ -58,7 +59,7 @@ export function createApp({ store, jobs, suppliers, web }: AppParts): { app: Exp
   app.set('etag', false);
   app.use(helmet(HEADERS));
   app.use(ownPagesOnly);
-  app.get('/api/health', (_req, res) => void res.json({ ok: true }));
+  app.get('/api/health', (_req, res) => void res.json({ ok: true, heldMs: longestHoldMs() }));
   app.get('/api/studio', async (_req, res) => void res.json(await readStudio(store)));
   app.use('/api/commissions', fileRoutes(store, jobs));
   app.use('/api/commissions', orderRoutes(store, jobs, dispatch));

@@ -6,6 +6,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { parseCommission } from '../core/commission/parse';
 import { example } from '../core/testing/scape';
 import { getCommission, KEPT_DAYS, purgeRemoved } from './store/commissions';
+import { unpacked } from './store/largeText';
 import { bench, type Bench } from './testing';
 
 let b: Bench;
@@ -49,12 +50,12 @@ describe('what is kept about a client', () => {
   it('is erased in one act: nothing of the person is left, and the books still add up', async () => {
     const id = await commissionOf('Mrs Cedar');
     const other = await commissionOf('Mr Dogwood');
-    const before = JSON.parse((await getCommission(b.store, id))!.document);
+    const before = JSON.parse(unpacked((await getCommission(b.store, id))!.document));
     const { body } = await api().post('/api/clients/erase').send({ name: 'Mrs Cedar' }).expect(200);
     expect(body.erased).toEqual([id]);
     const row = (await getCommission(b.store, id))!;
     expect(JSON.stringify(row)).not.toMatch(/Cedar|Linden|632 960|brook/);
-    const left = JSON.parse(row.document);
+    const left = JSON.parse(unpacked(row.document));
     expect(parseCommission(left)).toMatchObject({ ok: true });
     expect(left.options).toEqual(before.options);
     expect(left.catalogue).toEqual(before.catalogue);
@@ -66,7 +67,7 @@ describe('what is kept about a client', () => {
   it('is not left in the file either, in a freed page or in the log', async () => {
     const id = await commissionOf('Ms Quillfeather');
     for (let revision = 1; revision < 6; revision++) {
-      const document = JSON.parse((await getCommission(b.store, id))!.document);
+      const document = JSON.parse(unpacked((await getCommission(b.store, id))!.document));
       document.brief.story = 'Quillfeather '.repeat(200 * revision);
       await api().put(`/api/commissions/${id}`).send({ revision, document }).expect(200);
     }

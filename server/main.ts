@@ -25,12 +25,13 @@ async function main(): Promise<void> {
       `HOST: is "${host}", must be a loopback address (127.0.0.1): accounts with passwords are not there yet, and without them Utsuwa listens on no other.`,
     );
   const folder = dataFolder();
+  // Its threads begin while the database is opened: they are wanted with the first save.
+  const jobs = openJobs();
   const store = await openStore(folder);
   await releaseInterrupted(store);
   // A server that runs for months keeps its promises too. What fails is said and tried again the next time.
   const care = () => void lookAfter(store);
   setInterval(care, CARE_MS).unref();
-  const jobs = openJobs();
   const web = fileURLToPath(new URL('../dist/web', import.meta.url));
   const { app, dispatch } = createApp({ store, jobs, suppliers: new SimulatedSuppliers(), web });
   const server = createServer(app);

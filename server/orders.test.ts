@@ -42,6 +42,7 @@ describe('the simulated suppliers', () => {
     const link = suppliers({ stock: { 'soil-9': 2, 'slate-kg': 30 } });
     const first = await link.place(REQUEST, signal());
     expect(first.lines[0]).toEqual({
+      item: 'soil-9',
       pack: 'soil-9',
       name: 'Soil',
       asked: 3,

@@ -1,5 +1,6 @@
 import { Piscina } from 'piscina';
 import { Problem, refused } from '../problem';
+import { buffersIn } from '../store/largeText';
 import type * as work from './work';
 
 /** How long one job may take, ms, and how much memory its thread may have, MB. */
@@ -33,13 +34,22 @@ export function openJobs({ patienceMs = PATIENCE_MS } = {}): Jobs {
   return {
     async run(name, input) {
       try {
-        return (await pool.run({ name, input }, { signal: AbortSignal.timeout(patienceMs) })) as never;
+        const signal = AbortSignal.timeout(patienceMs);
+        return (await pool.run({ name, input }, { signal, transferList: handedOver(input) })) as never;
       } catch (error) {
         throw asProblem(error as Error & { code?: string });
       }
     },
     close: () => pool.destroy(),
   };
+}
+
+/** The body of a request, or the text of a row: nobody here looks at it once a job has it. */
+function handedOver(input: unknown): ArrayBuffer[] {
+  if (!(input instanceof Uint8Array)) return buffersIn(input);
+  // A small body shares its memory with others and is copied.
+  const own = input.byteLength === input.buffer.byteLength && input.buffer instanceof ArrayBuffer;
+  return own ? [input.buffer] : [];
 }
 
 function asProblem(error: Error & { code?: string }): Error {

@@ -16,6 +16,7 @@ import { plan, type Plan } from '../../core/pipeline/plan';
 import { calendarFile, type CalendarPart } from '../documents/calendar';
 import { takeOffCsv } from '../documents/takeOffCsv';
 import { columnsOf, type Kept } from '../store/columns';
+import { packed, unpacked, wire, type Text } from '../store/largeText';
 import { withoutPerson } from '../store/withoutPerson';
 import type { SupplierRequest } from '../supplierLink';
 
@@ -51,8 +52,8 @@ export function readSave(bytes: Uint8Array): { revision: unknown; read: Read } |
 }
 
 /** A stored document with changes made to it: what a page sends when it goes. */
-export function readChanges({ text, changes }: { text: string; changes: Change[] }): Read {
-  const { document, clashes } = merged(JSON.parse(text) as object, changes);
+export function readChanges({ text, changes }: { text: Text; changes: Change[] }): Read {
+  const { document, clashes } = merged(JSON.parse(unpacked(text)) as object, changes);
   if (clashes.length > 0)
     return { ok: false, faults: [{ path: '(changes)', says: 'do not fit the document' }] };
   const parsed = parseCommission(document);
@@ -62,40 +63,40 @@ export function readChanges({ text, changes }: { text: string; changes: Change[]
 /** What is kept must be able to come back as a file, so it obeys the same limit. */
 function kept(commission: Commission): Read {
   const columns = columnsOf(commission);
-  const bytes = Buffer.byteLength(columns.document);
+  const bytes = Buffer.byteLength(wire(columns.document));
   if (bytes > MAX_DOCUMENT_BYTES) return { ok: false, faults: [tooLarge(bytes)] };
   return { ok: true, kept: columns, notes: unknownFields(commission) };
 }
 
 /** A copy under a name of its own, without the log. */
-export function duplicate(text: string): Kept {
-  const document = JSON.parse(text) as Commission;
+export function duplicate(text: Text): Kept {
+  const document = JSON.parse(unpacked(text)) as Commission;
   return columnsOf({ ...document, title: `${document.title}, copy`.slice(0, 200), log: [] });
 }
 
 /** What is left of a document without its client. */
-export function erase(text: string): Kept {
-  return columnsOf(withoutPerson(JSON.parse(text) as Commission));
+export function erase(text: Text): Kept {
+  return columnsOf(withoutPerson(JSON.parse(unpacked(text)) as Commission));
 }
 
 /** As a file that people may look into. */
-export function documentFile(text: string): string {
-  return `${JSON.stringify(JSON.parse(text), null, 2)}\n`;
+export function documentFile(text: Text): Text {
+  return packed(`${JSON.stringify(JSON.parse(unpacked(text)), null, 2)}\n`);
 }
 
 export interface Asked {
   id: string;
-  text: string;
+  text: Text;
   option?: string;
 }
 
 export function takeOffFile({ text, option }: Asked): Made<string> {
-  const document = JSON.parse(text) as Commission;
+  const document = JSON.parse(unpacked(text)) as Commission;
   return planned(document, option, (p) => takeOffCsv(document, p));
 }
 
 export function calendar({ id, text, option, part }: Asked & { part: CalendarPart }): Made<string> {
-  const document = JSON.parse(text) as Commission;
+  const document = JSON.parse(unpacked(text)) as Commission;
   return planned(document, option, (p) => calendarFile(id, document, p, part));
 }
 
@@ -103,7 +104,7 @@ export function calendar({ id, text, option, part }: Asked & { part: CalendarPar
 export function supplierRequest(
   asked: Asked & { supplier: string; today: string },
 ): Made<SupplierRequest | undefined> {
-  const document = JSON.parse(asked.text) as Commission;
+  const document = JSON.parse(unpacked(asked.text)) as Commission;
   return planned(document, asked.option, (p) => requestOf(document, p, asked));
 }
 

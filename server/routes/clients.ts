@@ -7,6 +7,7 @@ import type { Jobs } from '../jobs/jobs';
 import { Problem } from '../problem';
 import { commissionsOf, eraseCommissions, keptOf, type KeptOfClient, type Left } from '../store/clients';
 import { getCommission } from '../store/commissions';
+import { wire } from '../store/largeText';
 import type { Store } from '../store/store';
 
 const named = z.object({ name: z.string().min(1).max(200) });
@@ -34,7 +35,7 @@ export function clientRoutes(store: Store, jobs: Jobs): Router {
 }
 
 /** Commission by commission and picture by picture, so that no client is too large to be handed over. */
-async function* everythingAbout(store: Store, client: string): AsyncGenerator<string> {
+async function* everythingAbout(store: Store, client: string): AsyncGenerator<string | Uint8Array> {
   const head = JSON.stringify({ client, exportedAt: new Date().toISOString() });
   yield `${head.slice(0, -1)},"commissions":[`;
   let comma = '';
@@ -48,10 +49,10 @@ async function* everythingAbout(store: Store, client: string): AsyncGenerator<st
   yield ']}\n';
 }
 
-function* oneCommission({ row, orders, pictures }: KeptOfClient): Generator<string> {
+function* oneCommission({ row, orders, pictures }: KeptOfClient): Generator<string | Uint8Array> {
   const { id, createdAt, updatedAt, removedAt, document } = row;
   yield `${JSON.stringify({ id, createdAt, updatedAt, removedAt, orders }).slice(0, -1)},"document":`;
-  yield document;
+  yield wire(document);
   yield ',"pictures":[';
   for (const [i, { id, addedAt, jpeg }] of pictures.entries())
     yield `${i > 0 ? ',' : ''}${JSON.stringify({ id, addedAt, jpegBase64: jpeg.toString('base64') })}`;

@@ -19,6 +19,7 @@ import {
   type Head,
 } from '../store/commissions';
 import type { Kept } from '../store/columns';
+import { wire } from '../store/largeText';
 import { copyPictures } from '../store/pictures';
 import type { CommissionRow } from '../store/schema';
 import type { Store } from '../store/store';
@@ -178,6 +179,6 @@ function sendWith(res: Response, status: number, type: string, fields: object, r
 /** An object with the document as it stands, unparsed. */
 function sendDocument(res: Response, fields: object, row: CommissionRow): void {
   res.write(`${JSON.stringify(fields).slice(0, -1)},"document":`);
-  res.write(row.document);
+  res.write(wire(row.document));
   res.write('}');
 }

@@ -6,6 +6,7 @@ import type { Asked, Made } from '../jobs/work';
 import { Problem } from '../problem';
 import { createCommission } from '../store/commissions';
 import type { CommissionRow } from '../store/schema';
+import { wire, type Text } from '../store/largeText';
 import type { Store } from '../store/store';
 import { existing, keptOf } from './commissions';
 
@@ -50,7 +51,7 @@ export function made<T>(answer: Made<T>): T {
   return answer.value;
 }
 
-function attach(res: Response, row: CommissionRow, ending: string, type: string, body: string): void {
+function attach(res: Response, row: CommissionRow, ending: string, type: string, body: Text): void {
   const name = row.title.replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '') || 'commission';
-  res.attachment(`${name}.${ending}`).type(type).send(body);
+  res.attachment(`${name}.${ending}`).type(type).end(wire(body));
 }

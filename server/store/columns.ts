@@ -1,4 +1,5 @@
 import type { Commission } from '../../core/commission/schema';
+import { packed } from './largeText';
 
 /** What is kept of a document: the columns that are searched and listed, and its text. */
 export type Kept = ReturnType<typeof columnsOf>;
@@ -17,6 +18,6 @@ export function columnsOf(document: Commission) {
     heightMm: height,
     waterLineMm: document.vessel.waterLineMm,
     searched: `${document.title} ${client} ${place}`.toLowerCase(),
-    document: JSON.stringify(document),
+    document: packed(JSON.stringify(document)),
   };
 }

@@ -1,8 +1,9 @@
 import { pathToFileURL } from 'node:url';
 import { Worker } from 'node:worker_threads';
-import { wrap, type Remote } from 'comlink';
+import { transfer, wrap, type Remote } from 'comlink';
 import nodeEndpoint from 'comlink/dist/esm/node-adapter.mjs';
 import { drizzle, type SqliteRemoteDatabase } from 'drizzle-orm/sqlite-proxy';
+import { buffersIn } from './largeText';
 import * as schema from './schema';
 import type { Answer, Rows, Statement, StoreThread } from './thread';
 import { troubleOf } from './trouble';
@@ -24,25 +25,20 @@ export interface Connection {
 }
 
 export function connect(file: string, { readOnly = false } = {}): Connection {
-  const worker = new Worker(new URL('./thread.mjs', import.meta.url), {
-    workerData: { url: pathToFileURL(file).href, readOnly },
-  });
-  const thread: Remote<StoreThread> = wrap<StoreThread>(nodeEndpoint(worker));
-  const lost = new Promise<never>((_, reject) => {
-    worker.once('error', (error) => reject(troubleOf('THREAD', error.message)));
-    worker.once('exit', () => reject(troubleOf('THREAD')));
-  });
-  lost.catch(() => {});
-  const ask = async <T>(answer: Promise<Answer<T>>): Promise<T> => {
-    const said = await Promise.race([answer, lost]);
+  const data = { url: pathToFileURL(file).href, readOnly };
+  let live = spawn(data);
+  const ask = async <T>(question: (thread: Remote<StoreThread>) => Promise<Answer<T>>): Promise<T> => {
+    // A thread that ended by itself, out of memory, is replaced; what it was asked has failed.
+    if (live.ended) live = spawn(data);
+    const said = await Promise.race([question(live.thread), live.lost]);
     if (!said.ok) throw troubleOf(said.code, said.message);
     return said.value;
   };
   type Asked = (sql: string, params: unknown[], method: Statement['method']) => Promise<Rows>;
-  const read: Asked = (sql, params, method) => ask(thread.read({ sql, params, method }));
-  const write: Asked = async (sql, params, method) => (await ask(thread.write([{ sql, params, method }])))[0];
+  const read: Asked = (sql, params, method) => ask((thread) => thread.read({ sql, params, method }));
+  const write: Asked = async (sql, params, method) => (await writeAll([{ sql, params, method }]))[0];
   const writeAll = (statements: { sql: string; params: unknown[]; method: Statement['method'] }[]) =>
-    ask(thread.write(statements));
+    ask((thread) => thread.write(transfer(statements, buffersIn(statements))));
   const over = (one: Asked) =>
     drizzle(one as Parameters<typeof drizzle>[0], writeAll as Parameters<typeof drizzle>[1] & object, {
       schema,
@@ -50,13 +46,37 @@ export function connect(file: string, { readOnly = false } = {}): Connection {
   return {
     reading: over(read),
     writing: over(write),
-    migrate: (statements) => ask(thread.migrate(statements)),
-    scrub: () => ask(thread.scrub()),
-    check: (thorough) => ask(thread.check(thorough)),
-    copyTo: (to) => ask(thread.copyTo(to)),
+    migrate: (statements) => ask((thread) => thread.migrate(statements)),
+    scrub: () => ask((thread) => thread.scrub()),
+    check: (thorough) => ask((thread) => thread.check(thorough)),
+    copyTo: (to) => ask((thread) => thread.copyTo(to)),
     close: async () => {
-      await Promise.race([thread.close(), lost.catch(() => {})]);
-      await worker.terminate();
+      await Promise.race([live.thread.close(), live.lost.catch(() => {})]);
+      await live.worker.terminate();
     },
   };
+}
+
+interface Live {
+  worker: Worker;
+  thread: Remote<StoreThread>;
+  /** Rejects when the thread ends. */
+  lost: Promise<never>;
+  ended: boolean;
+}
+
+function spawn(data: { url: string; readOnly: boolean }): Live {
+  const worker = new Worker(new URL('./thread.mjs', import.meta.url), { workerData: data });
+  const thread = wrap<StoreThread>(nodeEndpoint(worker));
+  const live = { worker, thread, ended: false } as Live;
+  live.lost = new Promise<never>((_, reject) => {
+    const end = (error?: Error) => {
+      live.ended = true;
+      reject(troubleOf('THREAD', error?.message));
+    };
+    worker.once('error', end);
+    worker.once('exit', () => end());
+  });
+  live.lost.catch(() => {});
+  return live;
 }

@@ -1,5 +1,6 @@
 import { blob, index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { Confirmation } from '../../core/ordering/confirmation';
+import type { Text } from './largeText';
 import type { SupplierRequest } from '../supplierLink';
 
 /** A commission: what is searched and listed in columns, the whole as its validated document. */
@@ -28,7 +29,7 @@ export const commissions = sqliteTable(
      * The document as JSON text: it goes in and out as it stands, and is read in a worker. Last: a list that
      * does not ask for it then never reads past the small columns.
      */
-    document: text('document').notNull(),
+    document: text('document').$type<Text>().notNull(),
   },
   (t) => [
     index('commissions_build_day').on(t.removedAt, t.buildDay),

@@ -1,6 +1,7 @@
 import { parentPort, workerData } from 'node:worker_threads';
 import { createClient, type Client, type InValue, type ResultSet } from '@libsql/client';
-import { expose } from 'comlink';
+import { expose, transfer } from 'comlink';
+import { buffersIn, isLargeText, packed, unpacked } from './largeText';
 import nodeEndpoint from 'comlink/dist/esm/node-adapter.mjs';
 
 /*
@@ -69,8 +70,15 @@ async function attempt<T>(connection: Connection, work: (client: Client) => Prom
   }
 }
 
+/** Long texts go out as bytes and come in as bytes; SQLite keeps them as text. */
+function out(value: unknown): unknown {
+  return typeof value === 'string' ? packed(value) : value;
+}
+function into(params: unknown[]): InValue[] {
+  return params.map((value) => (isLargeText(value) ? unpacked(value) : value)) as InValue[];
+}
 function rowsOf(result: ResultSet, method: Statement['method']): Rows {
-  const rows = result.rows.map((row) => result.columns.map((_, i) => row[i]));
+  const rows = result.rows.map((row) => result.columns.map((_, i) => out(row[i])));
   return { rows: method === 'get' ? (rows[0] as unknown[]) : rows, rowsAffected: result.rowsAffected };
 }
 
@@ -84,10 +92,12 @@ async function pragma(client: Client, sql: string): Promise<string[]> {
 }
 
 const thread = {
-  read: ({ sql, params, method }: Statement) =>
-    attempt(reader, async (client) =>
-      rowsOf(await client.execute({ sql, args: params as InValue[] }), method),
-    ),
+  read: async ({ sql, params, method }: Statement) => {
+    const answer = await attempt(reader, async (client) =>
+      rowsOf(await client.execute({ sql, args: into(params) }), method),
+    );
+    return transfer(answer, answer.ok ? buffersIn(answer.value) : []);
+  },
 
   /** All or nothing. It counts as done when the other connection sees that something was committed. */
   write: (statements: Statement[]) =>
@@ -95,7 +105,7 @@ const thread = {
       const watching = await reader.open();
       const before = await committedSoFar(watching);
       const results = await client.batch(
-        statements.map(({ sql, params }) => ({ sql, args: params as InValue[] })),
+        statements.map(({ sql, params }) => ({ sql, args: into(params) })),
         'write',
       );
       const changed = results.some((r) => r.rowsAffected > 0);

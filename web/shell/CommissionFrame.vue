@@ -14,6 +14,7 @@ import { useLivePlan } from './livePlan';
 import { FRAME } from './planKey';
 import { selectedLayer, selectedPiece } from './selection';
 import { STAGES, strataOf } from './stages';
+import StageStrip from './StageStrip.vue';
 import StrataRail from './StrataRail.vue';
 import { useStudio } from './studioStore';
 import TallyColumn from './TallyColumn.vue';
@@ -111,15 +112,18 @@ onBeforeUnmount(() => void commission.flush());
     <StrataRail :id="id" :strata="strata" />
     <div class="rest">
       <HeadBar />
+      <StageStrip :id="id" :strata="strata" />
       <div class="body">
         <main class="workbench">
           <p v-if="failure" class="failure">
             {{ failure }} <router-link to="/" class="act">All commissions</router-link>
           </p>
-          <p v-else-if="trouble" class="failure">
-            The figures could not be computed: {{ trouble }}. The drawing is kept.
-          </p>
-          <router-view v-else-if="commission.document && commission.id === id" />
+          <template v-else-if="commission.document && commission.id === id">
+            <p v-if="trouble" class="trouble" role="alert" data-test="trouble">
+              {{ trouble }} What is shown was worked out before it.
+            </p>
+            <router-view />
+          </template>
         </main>
         <TallyColumn v-if="tallied && commission.document" :plan="plan" @show="show" />
       </div>
@@ -152,6 +156,12 @@ onBeforeUnmount(() => void commission.flush());
   overflow: auto;
   background: var(--ash);
   position: relative;
+}
+.trouble {
+  margin: 0;
+  padding: 10px 30px;
+  background: var(--warn-wash);
+  border-left: 3px solid var(--warn);
 }
 .failure {
   padding: 32px;

@@ -1,12 +1,20 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue';
-import { clashRows } from './clashes';
+import { computed, ref, shallowRef, watch } from 'vue';
+import { clashRows, type ClashRow } from './clashes';
 import { useCommission } from './commissionStore';
 
 /** The same thing was changed in two places: both values, side by side, and which is to stand. */
 const commission = useCommission();
 const open = computed(() => commission.state === 'conflict');
-const rows = computed(() => clashRows(commission.clashes));
+/** As it was asked: it stands unchanged while the sheet fades away. */
+const rows = shallowRef<ClashRow[]>([]);
+watch(
+  () => commission.clashes,
+  (clashes) => {
+    if (clashes.length > 0) rows.value = clashRows(clashes);
+  },
+  { immediate: true },
+);
 const asked = computed(() => rows.value.filter((r) => !r.unfit));
 const mine = ref<boolean[]>([]);
 watch(rows, (list) => (mine.value = list.map(() => true)), { immediate: true });

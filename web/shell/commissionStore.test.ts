@@ -329,6 +329,16 @@ describe('opening', () => {
     expect(save.mock.lastCall).toMatchObject(['c1', 2, { title: 'typed' }]);
   });
 
+  it('knows a draft again that another tab has sent meanwhile, though it was typed on', async () => {
+    left('closed', titled('first'), titled('typed'));
+    const store = await opened();
+    store.edit('title', setTitle('typed on'));
+    save.mockRejectedValueOnce(problem(titled('typed'), 2));
+    await vi.advanceTimersByTimeAsync(2_000);
+    expect(save.mock.lastCall).toMatchObject(['c1', 2, { title: 'typed on' }]);
+    expect(store.state).toBe('saved');
+  });
+
   it('lets go of a draft that the server has already', async () => {
     left('this', titled('first'), titled('typed'));
     read.mockResolvedValue(stored(titled('typed'), 2));

@@ -69,9 +69,9 @@ export const useCommission = defineStore('commission', () => {
     leave();
     const turn = ++opening;
     sending = false;
-    tab = await tabName();
     id.value = newId;
     document.value = undefined;
+    tab = await tabName();
     confirmedDocument = undefined;
     const mine = [tab, await livingTabs()] as const;
     const [stored, drafts] = await Promise.all([
@@ -110,7 +110,8 @@ export const useCommission = defineStore('commission', () => {
     const result = fitting(base, changes);
     document.value = result.document;
     keepOptionInSight();
-    unanswered = [];
+    // Another tab may find the same draft and send it: then this state is one's own, too.
+    unanswered = result.document === base ? [] : [result.document];
     if (result.clashes.length > 0) return meet(result.clashes, changes);
     if (changesBetween(base, result.document).length > 0) changed();
     else {

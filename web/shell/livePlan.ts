@@ -38,10 +38,10 @@ export function useLivePlan(commission: Ref<Commission | undefined>, optionId: R
       clearTimeout(refining);
       if (rough) refining = setTimeout(() => void renew(), REST_MS);
       if (answer.field) field.value = answer.field;
-      plan.value = answer.plan;
-      trouble.value = undefined;
+      if (answer.plan) plan.value = answer.plan;
+      trouble.value = answer.trouble;
     } catch (error) {
-      trouble.value = error instanceof Error ? error.message : String(error);
+      trouble.value = `The figures could not be worked out (${error instanceof Error ? error.message : String(error)}).`;
     }
     busy = false;
     if (again) await renew();

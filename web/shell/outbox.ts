@@ -10,6 +10,7 @@ import { livingTabs, tabName } from './tab';
  * closed. One tab of a browser does it at a time.
  */
 
+const FIRST_MS = 1_500;
 const AGAIN_MS = 20_000;
 /** Saves that race with somebody else's, before it is left for later. */
 const TRIES = 3;
@@ -76,7 +77,8 @@ async function sent(draft: Draft): Promise<boolean> {
 
 /** Sends at once, when the network is back, and every now and then. */
 export function keepSending(): void {
-  void sendWaiting();
+  // The commission that is being opened is looked after by its own tab, which must get there first.
+  setTimeout(() => void sendWaiting(), FIRST_MS);
   window.addEventListener('online', () => void sendWaiting());
   setInterval(() => void sendWaiting(), AGAIN_MS);
 }

@@ -2,7 +2,9 @@ import { expose } from 'comlink';
 import type { Day } from '../../core/calendar/day';
 import { plan, type Plan } from '../../core/pipeline/plan';
 import { newMemo } from '../../core/survey/memo';
-import type { Vessel } from '../../core/commission/schema';
+import { parseCommission } from '../../core/commission/parse';
+import type { Commission, Vessel } from '../../core/commission/schema';
+import { unfinished } from '../../core/pipeline/finite';
 import type { Survey } from '../../core/survey/survey';
 import { waterByHeight, type WaterHeight } from '../../core/survey/waterByHeight';
 import type { BedField } from '../../core/substrate/bedField';
@@ -20,7 +22,9 @@ export type FieldView = Pick<
 /** A plan without what only the computation needs. */
 export type PlanView = Omit<Plan, 'survey'> & { survey: Omit<Survey, 'field' | 'standing'> };
 export interface Computed {
-  plan: PlanView;
+  /** Left out where a figure could not be worked out; `trouble` then says which value is to blame. */
+  plan?: PlanView;
+  trouble?: string;
   /** Only when the bed has changed since the last answer. */
   field?: FieldView;
 }
@@ -37,9 +41,17 @@ let last: { survey: Survey; vessel: Vessel } | undefined;
 function compute(parcel: Parcel, today: Day, rough = false): Computed {
   const commission = unpack(parcel);
   const cellMm = rough ? ROUGHER * usualCellMm(commission.vessel) : undefined;
-  const { survey, ...rest } = plan(commission, { today, cellMm, memo: rough ? roughMemo : memo });
+  let whole: Plan;
+  try {
+    whole = plan(commission, { today, cellMm, memo: rough ? roughMemo : memo });
+  } catch (error) {
+    return { trouble: troubleIn(commission, error instanceof Error ? error.message : String(error)) };
+  }
+  const { survey, ...rest } = whole;
   if (!rough) last = { survey, vessel: commission.vessel };
   const { field, standing: _standing, ...figures } = survey;
+  const where = unfinished({ ...rest, survey: figures });
+  if (where) return { trouble: troubleIn(commission, where) };
   const answer: Computed = { plan: { ...rest, survey: figures } };
   if (field !== sent) {
     const { columns, rows, dxMm, dyMm, cornerMm, cornerThicknessMm, cornerLayer } = field;
@@ -56,6 +68,14 @@ function compute(parcel: Parcel, today: Day, rough = false): Computed {
     sent = field;
   }
   return answer;
+}
+
+/** Which value keeps a figure from being worked out, as far as reading the document again can tell. */
+function troubleIn(commission: Commission, what: string): string {
+  const parsed = parseCommission(commission);
+  if (parsed.ok) return `Not every figure could be worked out (${what}).`;
+  const { path, says } = parsed.faults[0];
+  return `Not every figure could be worked out: ${path.replace('options[0]', 'this option')} ${says}.`;
 }
 
 /** Heights at which the water is read. */

@@ -82,4 +82,9 @@ const TABS: [Tray, string][] = [
   overflow-x: auto;
   overflow-y: hidden;
 }
+@media (max-width: 700px) {
+  .panel {
+    overflow: hidden auto;
+  }
+}
 </style>

@@ -131,4 +131,13 @@ button:hover {
 .empty {
   padding: 20px;
 }
+@media (max-width: 700px) {
+  .yard {
+    flex-wrap: wrap;
+    height: auto;
+  }
+  li {
+    height: 112px;
+  }
+}
 </style>

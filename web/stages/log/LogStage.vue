@@ -119,6 +119,27 @@ li {
 }
 li p {
   white-space: pre-wrap;
+  overflow-wrap: anywhere;
   font-size: 14px;
+}
+@media (max-width: 700px) {
+  .log {
+    padding: 12px 16px 40px;
+  }
+  header {
+    flex-wrap: wrap;
+  }
+  form,
+  li {
+    grid-template-columns: 1fr;
+    gap: 8px;
+  }
+  .when {
+    flex-direction: row;
+    gap: 10px;
+  }
+  .off {
+    justify-self: start;
+  }
 }
 </style>

@@ -18,9 +18,13 @@ const plans = useOptionPlans(toRef(commission, 'document'));
 const area = ref<HTMLElement>();
 const { width } = useSteadySize(area);
 
-const columnPx = computed(() =>
-  Math.min(420, Math.max(200, (width.value - 130) / doc.value.options.length - 16)),
-);
+const PHONE_PX = 640;
+/** Beside the names of the rows, which on a telephone stand above them. */
+const columnPx = computed(() => {
+  const n = doc.value.options.length;
+  if (width.value < PHONE_PX) return Math.max(60, width.value / n - 16);
+  return Math.min(420, Math.max(200, (width.value - 130) / n - 16));
+});
 const k = computed(() => (columnPx.value - 6) / doc.value.vessel.innerMm.length);
 const says = {
   volume: (l: number) => f.volume(l),
@@ -81,7 +85,7 @@ const print = () => window.print();
       <p class="quiet">the chosen one drives order and build; the others stay</p>
       <button class="act screen-only print" @click="print">Print</button>
     </header>
-    <div class="table">
+    <div class="table" :style="{ '--options': columns.length }">
       <table>
         <thead>
           <tr>
@@ -239,5 +243,30 @@ td {
 }
 .same b {
   font-weight: 400;
+}
+@media (max-width: 700px) {
+  .options {
+    padding: 12px 16px 30px;
+  }
+  header {
+    flex-wrap: wrap;
+  }
+  table {
+    width: 100%;
+  }
+  tr {
+    display: grid;
+    grid-template-columns: repeat(var(--options), minmax(0, 1fr));
+  }
+  tbody th,
+  thead th:first-child {
+    grid-column: 1 / -1;
+    border-top: 1px solid var(--rule);
+    padding: 5px 0 0;
+  }
+  td {
+    border: 0;
+    overflow-wrap: anywhere;
+  }
 }
 </style>

@@ -27,7 +27,7 @@ export function useOptionPlans(commission: Ref<Commission | undefined>) {
       if (mine !== round) return;
       // The worker sends a bed only when it is another one than it sent last.
       const field = answer.field ?? last?.field;
-      if (!field) continue;
+      if (!field || !answer.plan) continue;
       last = { id: option.id, field };
       plans.value = { ...plans.value, [option.id]: { plan: answer.plan, field } };
     }

@@ -80,6 +80,15 @@ header {
   align-items: baseline;
   gap: 16px;
 }
+@media (max-width: 700px) {
+  .order {
+    padding: 12px 16px 40px;
+  }
+  header {
+    flex-wrap: wrap;
+    gap: 2px 16px;
+  }
+}
 .dates {
   margin-left: auto;
 }

@@ -41,12 +41,23 @@ const last = computed(() => dayPlus(props.order.buildDay, 2));
 const X = (day: string) =>
   LEFT +
   (daysFrom(first.value, day) / Math.max(1, daysFrom(first.value, last.value))) * (width.value - LEFT - 8);
-const mondays = computed(() =>
-  Array.from({ length: daysFrom(first.value, last.value) }, (_, i) => dayPlus(first.value, i)).filter(
-    (d) => weekdayOf(d) === 'mon',
-  ),
-);
-const every = computed(() => Math.ceil(mondays.value.length / 9));
+/** No room behind a day for its words: they stand before it. */
+const atEnd = (day: string) => X(day) + LABEL_PX + 12 > width.value;
+/** Lines that are drawn at most: an order for years ahead has one for every few weeks. */
+const MOST_LINES = 60;
+const mondays = computed(() => {
+  const week = Array.from({ length: 7 }, (_, i) => dayPlus(first.value, i));
+  const monday = week.find((d) => weekdayOf(d) === 'mon')!;
+  const weeks = Math.max(0, Math.ceil(daysFrom(monday, last.value) / 7));
+  const apart = Math.max(1, Math.ceil(weeks / MOST_LINES));
+  return Array.from({ length: Math.ceil(weeks / apart) }, (_, i) => dayPlus(monday, 7 * apart * i));
+});
+/** Room that a day takes above its line, px. */
+const LABEL_PX = 58;
+const every = computed(() => {
+  const fit = Math.max(1, Math.floor((X(props.order.buildDay) - X(mondays.value[0] ?? today())) / LABEL_PX));
+  return Math.max(1, Math.ceil(mondays.value.length / Math.min(9, fit)));
+});
 const height = computed(() => TOP + bars.value.length * ROW + 30);
 </script>
 
@@ -77,7 +88,14 @@ const height = computed(() => TOP + bars.value.length * ROW + 30);
         />
         <circle :cx="X(b.from)" cy="10.5" r="4" :fill="b.from < today() ? 'var(--warn)' : 'var(--ink)'" />
         <title>{{ b.name }}: order by {{ weekDay(b.from) }}, arrives {{ weekDay(b.to) }}</title>
-        <text :x="X(b.from) + 8" y="14.5" class="in">by {{ shortDay(b.from) }}</text>
+        <text
+          :x="X(b.from) + (atEnd(b.from) ? -8 : 8)"
+          y="14.5"
+          class="in"
+          :text-anchor="atEnd(b.from) ? 'end' : 'start'"
+        >
+          by {{ shortDay(b.from) }}
+        </text>
       </g>
       <g>
         <path

@@ -158,6 +158,43 @@ td.right {
     width: 72px;
   }
 }
+@media (max-width: 700px) {
+  header {
+    flex-wrap: wrap;
+    gap: 4px 14px;
+  }
+  tr {
+    display: grid;
+    grid-template-columns: 92px 1fr auto;
+    column-gap: 10px;
+    padding: 7px 0;
+    border-bottom: 1px solid var(--rule);
+  }
+  td,
+  .count {
+    width: auto !important;
+    padding: 0;
+    border: 0;
+  }
+  td:nth-child(2) {
+    grid-column: 2 / 4;
+  }
+  td:nth-child(3) {
+    grid-column: 2 / 4;
+  }
+  td:nth-child(4) {
+    grid-column: 2;
+  }
+  td:nth-child(5) {
+    grid-column: 3;
+  }
+  td:nth-child(6) {
+    grid-column: 3;
+  }
+  td:empty {
+    display: none;
+  }
+}
 @media print {
   section {
     break-inside: avoid;

@@ -157,4 +157,28 @@ li.last b,
 li.last span {
   color: var(--celadon);
 }
+@media (max-width: 700px) {
+  .line {
+    display: grid;
+    grid-template-columns: 1fr 1fr auto;
+    column-gap: 12px;
+    padding: 7px 0;
+    border-bottom: 1px solid var(--rule);
+  }
+  .line td {
+    padding: 0;
+    border: 0;
+    text-align: left;
+  }
+  .line td:first-child {
+    grid-column: 1 / 4;
+  }
+  .line td:last-child,
+  .line td:nth-child(4) {
+    text-align: right;
+  }
+  .workings td {
+    padding: 4px 0 14px;
+  }
+}
 </style>

@@ -157,4 +157,23 @@ td.right {
 tfoot td {
   padding: 10px 0;
 }
+@media (max-width: 700px) {
+  .takeoff {
+    padding: 12px 16px 40px;
+  }
+  header {
+    flex-wrap: wrap;
+    gap: 2px 16px;
+  }
+  thead {
+    display: none;
+  }
+  table,
+  tbody,
+  tfoot,
+  .group,
+  .group td {
+    display: block;
+  }
+}
 </style>

@@ -1,0 +1,43 @@
+import { describe, expect, it } from 'vitest';
+import { hostileDocuments } from './hostile';
+import { holds } from './hold';
+import { kills } from './kills';
+import { lockedElsewhere, twoServers } from './locks';
+import { manyCommissions } from './many';
+import type { Result } from './result';
+
+/*
+ * Short forms of `npm run endure` on the server's side: the same measurements with fewer rounds. Times are
+ * measured there; here only what goes wrong counts.
+ */
+
+function sound({ wrong, figures }: Result): void {
+  expect(wrong.filter((w) => !w.includes('held for'))).toEqual([]);
+  expect(Object.values(figures).every(Number.isFinite)).toBe(true);
+}
+
+describe('nothing that was confirmed is lost', () => {
+  it('when the server is killed in the middle of saves', async () => {
+    const result = await kills(250);
+    sound(result);
+    expect(result.figures['confirmed saves']).toBeGreaterThanOrEqual(250);
+  });
+
+  it('when another program held the database, and saves and a kill followed', async () =>
+    sound(await lockedElsewhere(10)));
+
+  it('when a second server is started on the same folder', async () => sound(await twoServers(40)));
+});
+
+describe('nothing that was accepted fails', () => {
+  it('of documents that were spoilt at random: planned, exported, drawn', async () => {
+    const result = await hostileDocuments(90, 6);
+    sound(result);
+    expect(result.figures.accepted).toBeGreaterThan(15);
+  });
+
+  it('of small documents that ask for much and of large ones', async () => sound(await holds()));
+
+  it('of a list of thousands: the newest is there, and how many', async () =>
+    sound(await manyCommissions(2_000)));
+});
