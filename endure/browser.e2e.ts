@@ -9,17 +9,17 @@ const sound = ({ wrong }: Result) => expect(wrong).toEqual([]);
 
 describe('nothing typed is lost', () => {
   it('when the page is closed or reloaded a moment later, the field left or not', async () =>
-    sound(await typedAndGone(8)));
+    sound(await typedAndGone(4)));
   it('when it is closed at once and reopened; nothing is asked', async () =>
-    sound(await closedAndReopened(3)));
-  it('when two browsers work on different fields; nothing is asked', async () => sound(await twoBrowsers(8)));
-  it('when the whole browser is killed', async () => sound(await browserKilled(2)));
+    sound(await closedAndReopened(2)));
+  it('when two browsers work on different fields; nothing is asked', async () => sound(await twoBrowsers(4)));
+  it('when the whole browser is killed', async () => sound(await browserKilled(1)));
 });
 
 describe('no page', () => {
   it(
     'has an error or scrolls sideways, wide or on a telephone',
-    async () => sound(await visits(['demo-valley', 'demo-wall'])),
+    async () => sound(await visits(['demo-desk'], ['brief', 'vessel', 'bench', 'order', 'build', 'log'])),
     240_000,
   );
 });

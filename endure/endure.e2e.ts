@@ -18,26 +18,26 @@ function sound({ wrong, figures }: Result): void {
 
 describe('nothing that was confirmed is lost', () => {
   it('when the server is killed in the middle of saves', async () => {
-    const result = await kills(250);
+    const result = await kills(150);
     sound(result);
-    expect(result.figures['confirmed saves']).toBeGreaterThanOrEqual(250);
+    expect(result.figures['confirmed saves']).toBeGreaterThanOrEqual(150);
   });
 
   it('when another program held the database, and saves and a kill followed', async () =>
-    sound(await lockedElsewhere(10)));
+    sound(await lockedElsewhere(5)));
 
-  it('when a second server is started on the same folder', async () => sound(await twoServers(40)));
+  it('when a second server is started on the same folder', async () => sound(await twoServers(20)));
 });
 
 describe('nothing that was accepted fails', () => {
   it('of documents that were spoilt at random: planned, exported, drawn', async () => {
-    const result = await hostileDocuments(90, 6);
+    const result = await hostileDocuments(50, 3);
     sound(result);
-    expect(result.figures.accepted).toBeGreaterThan(15);
+    expect(result.figures.accepted).toBeGreaterThan(8);
   });
 
   it('of small documents that ask for much and of large ones', async () => sound(await holds()));
 
   it('of a list of thousands: the newest is there, and how many', async () =>
-    sound(await manyCommissions(2_000)));
+    sound(await manyCommissions(1_000)));
 });

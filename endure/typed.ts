@@ -147,10 +147,10 @@ export function twoBrowsers(edits: number): Promise<Result> {
     const browsers: Browser[] = [await openBrowser(), await openBrowser()];
     const wrong: string[] = [];
     try {
-      const document = titled('Two');
-      document.brief.client = { name: 'Mrs Alder', place: 'hall' };
-      const id = await created(server.url, document);
-      const fields = ['[data-test="title"] input', '[data-test="story"] textarea'];
+      const two = titled('Two');
+      two.brief.client = { name: 'Mrs Alder', place: 'hall' };
+      const id = await created(server.url, two);
+      const fields = ['[data-test="title"] input', '#story textarea'];
       await Promise.all(
         browsers.map(async (browser, who) => {
           const page = await browser.newPage();

@@ -20,7 +20,10 @@ export const STAGES = [
 const WIDTHS = [1280, 390];
 
 /** Opens every page of so many commissions, wide and on a telephone, and notes every error and sideways scroll. */
-export async function visits(commissions: readonly string[]): Promise<Result> {
+export async function visits(
+  commissions: readonly string[],
+  stages: readonly string[] = STAGES,
+): Promise<Result> {
   const server = await demoServer();
   const browser = await openBrowser();
   const wrong: string[] = [];
@@ -30,7 +33,7 @@ export async function visits(commissions: readonly string[]): Promise<Result> {
     for (const width of WIDTHS) {
       const page = await watched(browser, wrong, () => at);
       await page.setViewport({ width, height: 800 });
-      for (const path of ['/', ...commissions.flatMap((c) => STAGES.map((s) => `/c/${c}/${s}`))]) {
+      for (const path of ['/', ...commissions.flatMap((c) => stages.map((s) => `/c/${c}/${s}`))]) {
         at = `${path} at ${width}`;
         pages++;
         await page.goto(server.url + path, { waitUntil: 'load' });

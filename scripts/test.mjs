@@ -25,20 +25,32 @@ async function chromium() {
 
 try {
   await installed();
-  console.log('Lint');
-  await run(node, [bin('eslint', 'bin', 'eslint.js'), '.', '--max-warnings', '0'], { loud: true });
-  await run(node, [bin('prettier', 'bin', 'prettier.cjs'), '--check', '--log-level', 'warn', '.'], {
-    loud: true,
-  });
-  console.log('Types');
-  await run(node, [bin('typescript', 'bin', 'tsc'), '--noEmit', '-p', 'core'], { loud: true });
-  await run(node, [bin('vue-tsc', 'bin', 'vue-tsc.js'), '--noEmit', '-p', 'tsconfig.json'], { loud: true });
-  console.log('Unit tests');
-  await run(node, [bin('vitest', 'vitest.mjs'), 'run'], { loud: true });
+  console.log('Lint, types and unit tests side by side');
+  await both(checked(), unitTested());
   await built();
   await chromium();
   console.log('The interface in a browser');
   await run(node, [bin('vitest', 'vitest.mjs'), 'run', '--config', 'e2e/vitest.config.ts'], { loud: true });
 } catch (error) {
   failed(error);
+}
+
+async function checked() {
+  await run(node, [bin('eslint', 'bin', 'eslint.js'), '.', '--max-warnings', '0'], { loud: true });
+  await run(node, [bin('prettier', 'bin', 'prettier.cjs'), '--check', '--log-level', 'warn', '.'], {
+    loud: true,
+  });
+  await run(node, [bin('typescript', 'bin', 'tsc'), '--noEmit', '-p', 'core'], { loud: true });
+  await run(node, [bin('vue-tsc', 'bin', 'vue-tsc.js'), '--noEmit', '-p', 'tsconfig.json'], { loud: true });
+}
+
+function unitTested() {
+  return run(node, [bin('vitest', 'vitest.mjs'), 'run'], { loud: true });
+}
+
+/** Both to their end, so that the first fault does not cut off what the other has to say. */
+async function both(...work) {
+  const ends = await Promise.allSettled(work);
+  const broken = ends.find((end) => end.status === 'rejected');
+  if (broken) throw broken.reason;
 }

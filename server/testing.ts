@@ -20,11 +20,15 @@ export interface Bench {
 
 export const PROMPT: Behaviour = { latencyMs: [0, 1], lostEvery: 0, stock: {}, refusing: {} };
 
+/** Threads take a second or two to begin: every server of one test process uses the same. */
+let shared: Jobs | undefined;
+const sharedJobs = (): Jobs => (shared ??= openJobs());
+
 /** A server with an empty database in a folder of its own, and suppliers that answer at once. */
 export async function bench(behaviour: Partial<Behaviour> = {}): Promise<Bench> {
   const folder = await mkdtemp(join(tmpdir(), 'utsuwa-'));
   const store = await openStore(folder);
-  const jobs = openJobs();
+  const jobs = sharedJobs();
   const { app, dispatch } = createApp({
     store,
     jobs,
@@ -38,7 +42,6 @@ export async function bench(behaviour: Partial<Behaviour> = {}): Promise<Bench> 
     dispatch,
     close: async () => {
       await dispatch.settled();
-      await jobs.close();
       await store.close();
       await rm(folder, { recursive: true, force: true });
     },

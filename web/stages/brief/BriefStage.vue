@@ -334,7 +334,18 @@ header .act {
 }
 @media (max-width: 900px) {
   .columns {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+@media (max-width: 700px) {
+  header {
+    flex-wrap: wrap;
+  }
+  .pair {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .four {
+    grid-template-columns: repeat(2, minmax(0, 1fr));
   }
 }
 </style>
