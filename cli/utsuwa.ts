@@ -2,6 +2,7 @@ import { Command, CommanderError } from 'commander';
 import { isDay } from '../core/calendar/day';
 import { plan } from '../core/pipeline/plan';
 import { report } from '../core/pipeline/report';
+import { unknownFields } from '../core/commission/unknown';
 import { optionOf } from '../core/commission/lookup';
 import { readCommission, RefusedError } from './read';
 import { table, type Part } from './tables';
@@ -26,6 +27,8 @@ function run(part: Part | 'validate', file: string, asked: Asked): void {
   if (asked.today !== undefined && !isDay(asked.today))
     throw new RefusedError([{ path: '--today', says: `is "${asked.today}", must be a day, YYYY-MM-DD` }]);
   if (asked.option !== undefined) checkOption(() => optionOf(commission, asked.option));
+  // Beside the answer, not in it: programs read what stands on standard output.
+  for (const { path, says } of unknownFields(commission)) process.stderr.write(`note: ${path} ${says}\n`);
   const today = asked.today ?? localDay(new Date());
   const result = plan(commission, { optionId: asked.option, today });
   const shown = part === 'validate' ? 'takeoff' : part;

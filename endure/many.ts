@@ -26,7 +26,7 @@ export function manyCommissions(many: number): Promise<Result> {
       const times: number[] = [];
       for (let n = 0; n < 5; n++) {
         const page = await (await browser.createBrowserContext()).newPage();
-        await page.goto(server.url, { waitUntil: 'commit' as never }).catch(() => {});
+        await page.goto(server.url, { waitUntil: 'domcontentloaded' });
         await page.waitForSelector('li');
         times.push(await page.evaluate(() => performance.now()));
         if (n === 0) {
@@ -35,7 +35,7 @@ export function manyCommissions(many: number): Promise<Result> {
           const total = (many + 1).toLocaleString('en-GB');
           if (!words.includes(`of ${total}`)) wrong.push(`does not say that there are ${total}`);
           await page.$eval('.page', (el) => el.scrollTo(0, el.scrollHeight));
-          await page.waitForFunction(() => document.querySelectorAll('li').length > 60, { timeout: 10_000 });
+          await page.waitForFunction(() => document.querySelectorAll('li').length > 20, { timeout: 10_000 });
         }
         await page.browserContext().close();
       }

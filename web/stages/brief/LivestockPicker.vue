@@ -157,6 +157,24 @@ td {
   padding: 3px 12px 3px 0;
   line-height: 1.25;
 }
+@media (max-width: 700px) {
+  thead {
+    display: none;
+  }
+  table,
+  tbody {
+    display: block;
+  }
+  tr {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    border-top: 1px solid var(--rule);
+  }
+  td {
+    border: 0;
+  }
+}
 .count {
   width: 110px;
 }

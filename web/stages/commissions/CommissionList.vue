@@ -23,11 +23,19 @@ const lately = ref<Listed[]>([]);
 const end = ref<HTMLElement>();
 let asked = 0;
 
-/** The list from its beginning, as long as it was. */
+/** Rows that fill the first screen; the next come when its end is in sight. */
+const FIRST = 16;
+
+/** The list from its beginning. */
 async function load(): Promise<void> {
   const turn = ++asked;
   try {
-    const page = await api.list({ q: search.value, removed: removedToo.value, today: today() });
+    const page = await api.list({
+      q: search.value,
+      removed: removedToo.value,
+      today: today(),
+      limit: FIRST,
+    });
     if (turn !== asked) return;
     [list.value, total.value, lately.value] = [page.commissions, page.total, page.lately ?? []];
   } catch (error) {
