@@ -10,6 +10,7 @@ import { api, ApiProblem, type Gone, type Stored } from './api';
 import { today } from './days';
 import { allDrafts, dropDraft, forget, keepDraft, keepHistory, lastHistory, readHistory } from './journal';
 import { openIs, sendWaiting } from './outbox';
+import { useSteps } from './steps';
 import { livingTabs, tabName } from './tab';
 
 export type SaveState = 'saved' | 'unsaved' | 'saving' | 'offline' | 'refused' | 'conflict' | 'gone';
@@ -17,9 +18,6 @@ export type SaveState = 'saved' | 'unsaved' | 'saving' | 'offline' | 'refused' |
 const SAVE_AFTER_MS = 600;
 const HISTORY_AFTER_MS = 150;
 const RETRY_MS = 3_000;
-const MOST_STEPS = 80;
-/** Steps of one gesture or of one field within this time are undone as one. */
-const SAME_STEP_MS = 1_200;
 
 /**
  * The commission that is open: its document, what can be undone, and its way to the server. Documents are
@@ -40,8 +38,8 @@ export const useCommission = defineStore('commission', () => {
   const clashes = shallowRef<Clash[]>([]);
   const theirs = shallowRef<Stored>();
   const gone = ref<Gone>();
-  const past = shallowRef<Change[][]>([]);
-  const future = shallowRef<Change[][]>([]);
+  const steps = useSteps();
+  const { past, future } = steps;
   const optionId = ref('');
 
   let tab = '';
@@ -55,13 +53,7 @@ export const useCommission = defineStore('commission', () => {
   let opening = 0;
   let saveTimer: ReturnType<typeof setTimeout> | undefined;
   let historyTimer: ReturnType<typeof setTimeout> | undefined;
-  let lastStep = { key: '', at: 0 };
-  /** The document before the step that is under way. */
-  let stepBase: Commission | undefined;
   let sending = false;
-  /** While a hand drags: whether its first change has been noted as a step yet. */
-  let gesture: 'none' | 'begun' | 'noted' = 'none';
-
   openIs(() => id.value);
   const option = computed(() => document.value?.options.find((o) => o.id === optionId.value));
 
@@ -99,7 +91,8 @@ export const useCommission = defineStore('commission', () => {
     document.value = stored.document;
     optionId.value = stored.document.chosen;
     [theirs.value, gone.value, clashes.value, faults.value] = [undefined, undefined, [], []];
-    [past.value, future.value, unanswered, foreseen] = [[], [], [], undefined];
+    steps.clear();
+    [unanswered, foreseen] = [[], undefined];
     state.value = 'saved';
     message.value = '';
   }
@@ -128,11 +121,7 @@ export const useCommission = defineStore('commission', () => {
     if (foreseeing) return foresee(next);
     foreseen = undefined;
     if (next === before) return;
-    const begins = beginsStep(key) || !stepBase || past.value.length === 0;
-    if (begins) stepBase = before;
-    const step = changesBetween(stepBase!, next);
-    past.value = [...(begins ? past.value : past.value.slice(0, -1)), step].slice(-MOST_STEPS);
-    future.value = [];
+    steps.note(key, before, next);
     document.value = next;
     changed();
   }
@@ -176,27 +165,14 @@ export const useCommission = defineStore('commission', () => {
     return tryEdit(key, withOption(optionId.value, change));
   }
 
-  function beginsStep(key: string): boolean {
-    const now = Date.now();
-    const same = key === lastStep.key && now - lastStep.at <= SAME_STEP_MS;
-    lastStep = { key, at: now };
-    if (gesture === 'none') return !same;
-    const first = gesture === 'begun';
-    gesture = 'noted';
-    return first;
-  }
-
   /** Everything until `endStep` is one step, whatever it changes: a drag that moves and buries. */
   function beginStep(): void {
-    if (!foreseeing) gesture = 'begun';
+    if (!foreseeing) steps.begin();
   }
 
   /** The next change is a step of its own. */
   function endStep(): void {
-    if (foreseeing) return;
-    gesture = 'none';
-    lastStep = { key: '', at: 0 };
-    stepBase = undefined;
+    if (!foreseeing) steps.end();
   }
 
   function undo(): void {
@@ -209,14 +185,11 @@ export const useCommission = defineStore('commission', () => {
 
   /** Takes one's own step back, or makes it again; what somebody else changed meanwhile stays. */
   function step(from: typeof past, to: typeof past, turned: (step: Change[]) => Change[]): void {
-    const changes = from.value.at(-1);
+    const changes = document.value && steps.shift(from, to);
     if (!changes || !document.value) return;
-    to.value = [...to.value, changes];
-    from.value = from.value.slice(0, -1);
     document.value = merged(document.value, turned(changes), true).document;
     foreseen = undefined;
     keepOptionInSight();
-    endStep();
     changed();
   }
 
@@ -334,10 +307,8 @@ export const useCommission = defineStore('commission', () => {
     const others = open.map((c) => c.change).filter((c) => !kept.includes(c));
     const next = merged(now, kept, true).document;
     const other = merged(now, others, true).document;
-    past.value = [...past.value, changesBetween(other, next)].slice(-MOST_STEPS);
-    future.value = [];
+    steps.add(changesBetween(other, next));
     [clashes.value, theirs.value, state.value] = [[], undefined, 'unsaved'];
-    endStep();
     document.value = next;
     keepOptionInSight();
     if (changesBetween(confirmedDocument!, next).length > 0) return changed();
@@ -377,7 +348,7 @@ export const useCommission = defineStore('commission', () => {
     confirmedDocument = undefined;
     gone.value = undefined;
     id.value = '';
-    [past.value, future.value] = [[], []];
+    steps.clear();
   }
 
   /** Sends what is still waiting. */

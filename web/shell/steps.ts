@@ -1,0 +1,73 @@
+import { shallowRef } from 'vue';
+import { changesBetween, type Change } from '../../core/commission/changes';
+import type { Commission } from '../../core/commission/schema';
+
+const MOST_STEPS = 80;
+/** Steps of one gesture or of one field within this time are undone as one. */
+const SAME_STEP_MS = 1_200;
+
+/** What can be undone and redone: steps, each the changes it made; and what belongs to one step. */
+export function useSteps() {
+  const past = shallowRef<Change[][]>([]);
+  const future = shallowRef<Change[][]>([]);
+  let last = { key: '', at: 0 };
+  /** The document before the step that is under way. */
+  let base: Commission | undefined;
+  /** While a hand drags: whether its first change has been noted as a step yet. */
+  let gesture: 'none' | 'begun' | 'noted' = 'none';
+
+  function begins(key: string): boolean {
+    const now = Date.now();
+    const same = key === last.key && now - last.at <= SAME_STEP_MS;
+    last = { key, at: now };
+    if (gesture === 'none') return !same;
+    const first = gesture === 'begun';
+    gesture = 'noted';
+    return first;
+  }
+
+  /** Notes an edit, as a step of its own or as more of the one under way. */
+  function note(key: string, before: Commission, after: Commission): void {
+    const fresh = begins(key) || !base || past.value.length === 0;
+    if (fresh) base = before;
+    const step = changesBetween(base!, after);
+    past.value = [...(fresh ? past.value : past.value.slice(0, -1)), step].slice(-MOST_STEPS);
+    future.value = [];
+  }
+
+  /** A step that was made in one: choosing between two versions. */
+  function add(step: Change[]): void {
+    past.value = [...past.value, step].slice(-MOST_STEPS);
+    future.value = [];
+    end();
+  }
+
+  /** Takes the last step from one list to the other; undefined when there is none. */
+  function shift(from: typeof past, to: typeof past): Change[] | undefined {
+    const step = from.value.at(-1);
+    if (!step) return undefined;
+    to.value = [...to.value, step];
+    from.value = from.value.slice(0, -1);
+    end();
+    return step;
+  }
+
+  /** Everything until `end` is one step, whatever it changes: a drag that moves and buries. */
+  function begin(): void {
+    gesture = 'begun';
+  }
+
+  /** The next change is a step of its own. */
+  function end(): void {
+    gesture = 'none';
+    last = { key: '', at: 0 };
+    base = undefined;
+  }
+
+  function clear(): void {
+    [past.value, future.value] = [[], []];
+    end();
+  }
+
+  return { past, future, note, add, shift, begin, end, clear };
+}
