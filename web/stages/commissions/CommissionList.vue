@@ -254,6 +254,7 @@ ul {
   margin: 0;
 }
 .lately {
+  align-items: baseline;
   display: flex;
   gap: 6px 18px;
   flex-wrap: wrap;
