@@ -2,8 +2,19 @@
 import { openStore } from '../server/store/store';
 import { seedDemo } from './seed';
 
-const folder = process.env.UTSUWA_DATA;
-if (!folder) throw new Error('UTSUWA_DATA: is missing, must name the folder for the demo’s data');
-const store = await openStore(folder);
-await seedDemo(store);
-await store.close();
+async function main(): Promise<void> {
+  const folder = process.env.UTSUWA_DATA;
+  if (!folder) throw new Error('UTSUWA_DATA: is missing, must name the folder for the demo’s data');
+  const store = await openStore(folder);
+  try {
+    await seedDemo(store);
+  } finally {
+    await store.close();
+  }
+}
+
+main().catch((error: unknown) => {
+  // One line that says what to do: another demo may be running on the same folder.
+  console.error(error instanceof Error ? error.message : String(error));
+  process.exit(1);
+});
