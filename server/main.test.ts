@@ -51,7 +51,7 @@ describe('the server as a process', () => {
     const first = await start(data);
     const { id } = await (await json(`${first.url}/api/commissions`, 'POST', example('held-root'))).json();
     let confirmed = 1;
-    const killer = setTimeout(() => first.child.kill('SIGKILL'), 700);
+    const killer = setTimeout(() => first.child.kill('SIGKILL'), 1_500);
     try {
       for (;;) {
         const document = { ...example('held-root'), title: `edit ${confirmed}` };
