@@ -1,10 +1,15 @@
 import { defineConfig } from 'vitest/config';
 import vue from '@vitejs/plugin-vue';
 
+/** Files that put something in the place of a module: each has loaded everything for itself. */
+const REPLACING = ['commissionStore', 'outbox', 'benchEdit'].map((name) => `web/**/${name}.test.ts`);
+
 export default defineConfig({
   plugins: [vue()],
   test: {
     testTimeout: 60_000,
+    // Servers that start and wait leave a core to others.
+    maxWorkers: 2,
     projects: [
       {
         extends: true,
@@ -20,10 +25,14 @@ export default defineConfig({
         test: {
           name: 'interface',
           include: ['web/**/*.test.ts'],
+          exclude: REPLACING,
+          isolate: false,
+          setupFiles: ['web/testing/clean.ts'],
           // Its components import their own styles, which only the bundler understands.
           server: { deps: { inline: ['vuetify'] } },
         },
       },
+      { extends: true, test: { name: 'interface, parts replaced', include: REPLACING } },
     ],
   },
 });

@@ -3,14 +3,23 @@ import { mkdtempSync, readFileSync, truncateSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
+import { utsuwa as commandLine } from './commands';
 
 const folder = mkdtempSync(join(tmpdir(), 'utsuwa-cli-'));
 const root = join(import.meta.dirname, '..');
 
-function utsuwa(...args: string[]) {
+/** What a command line answers, says and ends with, without a process of its own. */
+function utsuwa(...words: string[]) {
+  let [stdout, stderr] = ['', ''];
+  const status = commandLine(words, { out: (text) => (stdout += text), say: (text) => (stderr += text) });
+  return { status, stdout, stderr };
+}
+
+/** The same as a program. */
+function started(...words: string[]) {
   const { status, stdout, stderr } = spawnSync(
     process.execPath,
-    ['--import', 'tsx', 'cli/utsuwa.ts', ...args],
+    ['--import', 'tsx', 'cli/utsuwa.ts', ...words],
     { cwd: root, encoding: 'utf8' },
   );
   return { status, stdout, stderr };
@@ -26,6 +35,16 @@ function spoilt(name: string, from: string, to: string): string {
 }
 
 describe('utsuwa in a terminal', () => {
+  it('ends, answers and says as a program what it does without one', () => {
+    const refused = spoilt('refused.json', '"height": 300', '"height": -300');
+    for (const words of [
+      ['care', 'demo/held-root.json', '--today', '2026-12-01'],
+      ['takeoff', refused],
+      ['care', '--help'],
+    ])
+      expect(started(...words)).toEqual(utsuwa(...words));
+  });
+
   it('prints one JSON object with survey, lines and findings', () => {
     const { status, stdout, stderr } = utsuwa(
       'takeoff',

@@ -121,6 +121,6 @@ describe('somebody who begins', () => {
     await b.page.waitForSelector('input[aria-label="Find or do"]');
     await b.page.keyboard.type('dim');
     await b.page.keyboard.press('Enter');
-    await b.page.waitForSelector('.v-theme--dim');
+    await b.page.waitForSelector('[data-theme="dim"]');
   });
 });

@@ -1,18 +1,26 @@
 <script setup lang="ts">
-import { storeToRefs } from 'pinia';
-import CommandPalette from './shell/CommandPalette.vue';
-import ShortcutSheet from './shell/ShortcutSheet.vue';
+import { useEventListener } from '@vueuse/core';
+import { defineAsyncComponent, onMounted, ref, watchEffect } from 'vue';
+import { onOpeningKey, overlaysWanted } from './shell/commands';
 import { keepSending } from './shell/outbox';
 import { usePreferences } from './shell/preferences';
 
+const AppOverlays = defineAsyncComponent(() => import('./shell/AppOverlays.vue'));
+const preferences = usePreferences();
+const idle = ref(false);
+
 keepSending();
-const { theme } = storeToRefs(usePreferences());
+watchEffect(() => (document.documentElement.dataset.theme = preferences.theme));
+useEventListener(window, 'keydown', onOpeningKey);
+onMounted(() => setTimeout(() => (idle.value = true), OVERLAYS_AFTER_MS));
+</script>
+
+<script lang="ts">
+/** Long enough for the first rows to be drawn before anything else is fetched. */
+const OVERLAYS_AFTER_MS = 1_500;
 </script>
 
 <template>
-  <v-app :theme="theme">
-    <router-view />
-    <CommandPalette />
-    <ShortcutSheet />
-  </v-app>
+  <router-view />
+  <AppOverlays v-if="idle || overlaysWanted" />
 </template>

@@ -5,9 +5,8 @@ import { createPinia } from 'pinia';
 import { createApp } from 'vue';
 import App from './App.vue';
 import './design/tokens.css';
-import { vuetify } from './design/vuetify';
 import './design/base.css';
 import './design/parts.css';
 import { router } from './router';
 
-createApp(App).use(createPinia()).use(router).use(vuetify).mount('#app');
+createApp(App).use(createPinia()).use(router).mount('#app');

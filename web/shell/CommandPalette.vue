@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { useDebounceFn, useEventListener } from '@vueuse/core';
+import { useDebounceFn } from '@vueuse/core';
 import { computed, nextTick, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { api, type Listed } from './api';
-import { allCommands, paletteOpen, shortcutsOpen, typing, type Command } from './commands';
+import { allCommands, paletteOpen, shortcutsOpen, type Command } from './commands';
 import { today } from './days';
 import { usePreferences } from './preferences';
 
@@ -44,14 +44,19 @@ async function find(): Promise<void> {
 }
 const findSoon = useDebounceFn(find, 80);
 
-watch(paletteOpen, async (open) => {
-  if (!open) return;
-  text.value = '';
-  chosen.value = 0;
-  await nextTick();
-  field.value?.focus();
-  await find();
-});
+/** It may have been opened by the key that fetched it. */
+watch(
+  paletteOpen,
+  async (open) => {
+    if (!open) return;
+    text.value = '';
+    chosen.value = 0;
+    await nextTick();
+    field.value?.focus();
+    await find();
+  },
+  { immediate: true, flush: 'post' },
+);
 watch(text, () => {
   chosen.value = 0;
   void findSoon();
@@ -69,13 +74,6 @@ function onKey(event: KeyboardEvent): void {
     chosen.value = (chosen.value + step + found.value.length) % Math.max(1, found.value.length);
   } else if (event.key === 'Enter') run(found.value[chosen.value]);
 }
-
-useEventListener(window, 'keydown', (event: KeyboardEvent) => {
-  if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k') {
-    event.preventDefault();
-    paletteOpen.value = !paletteOpen.value;
-  } else if (event.key === '?' && !typing(event)) shortcutsOpen.value = true;
-});
 </script>
 
 <template>

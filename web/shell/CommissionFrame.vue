@@ -2,6 +2,7 @@
 import { useEventListener, useTitle } from '@vueuse/core';
 import { computed, onBeforeUnmount, provide, shallowRef, toRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
+import { useLibrary } from '../design/library';
 import type { Finding } from '../../core/units/finding';
 import { api, ApiProblem, type SentOrder } from './api';
 import { typing, useCommands } from './commands';
@@ -20,6 +21,7 @@ import { useStudio } from './studioStore';
 import TallyColumn from './TallyColumn.vue';
 
 const props = defineProps<{ id: string }>();
+useLibrary();
 const commission = useCommission();
 const route = useRoute();
 const router = useRouter();
@@ -108,29 +110,31 @@ onBeforeUnmount(() => void commission.flush());
 </script>
 
 <template>
-  <div class="frame">
-    <StrataRail :id="id" :strata="strata" />
-    <div class="rest">
-      <HeadBar />
-      <StageStrip :id="id" :strata="strata" />
-      <div class="body">
-        <main class="workbench">
-          <p v-if="failure" class="failure">
-            {{ failure }} <router-link to="/" class="act">All commissions</router-link>
-          </p>
-          <template v-else-if="commission.document && commission.id === id">
-            <p v-if="trouble" class="trouble" role="alert" data-test="trouble">
-              {{ trouble }} What is shown was worked out before it.
+  <v-app>
+    <div class="frame">
+      <StrataRail :id="id" :strata="strata" />
+      <div class="rest">
+        <HeadBar />
+        <StageStrip :id="id" :strata="strata" />
+        <div class="body">
+          <main class="workbench">
+            <p v-if="failure" class="failure">
+              {{ failure }} <router-link to="/" class="act">All commissions</router-link>
             </p>
-            <router-view />
-          </template>
-        </main>
-        <TallyColumn v-if="tallied && commission.document" :plan="plan" @show="show" />
+            <template v-else-if="commission.document && commission.id === id">
+              <p v-if="trouble" class="trouble" role="alert" data-test="trouble">
+                {{ trouble }} What is shown was worked out before it.
+              </p>
+              <router-view />
+            </template>
+          </main>
+          <TallyColumn v-if="tallied && commission.document" :plan="plan" @show="show" />
+        </div>
       </div>
+      <ConflictSheet />
+      <GoneSheet />
     </div>
-    <ConflictSheet />
-    <GoneSheet />
-  </div>
+  </v-app>
 </template>
 
 <style scoped>

@@ -1,4 +1,4 @@
-import { onScopeDispose, ref, shallowReactive } from 'vue';
+import { computed, onScopeDispose, ref, shallowReactive } from 'vue';
 
 /** Something that can be done by name or by key. */
 export interface Command {
@@ -26,6 +26,15 @@ export function allCommands(): Command[] {
 /** Whether the palette and the list of keys are open. */
 export const paletteOpen = ref(false);
 export const shortcutsOpen = ref(false);
+export const overlaysWanted = computed(() => paletteOpen.value || shortcutsOpen.value);
+
+/** Ctrl K finds or does, `?` lists the keys. */
+export function onOpeningKey(event: KeyboardEvent): void {
+  if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k') {
+    event.preventDefault();
+    paletteOpen.value = !paletteOpen.value;
+  } else if (event.key === '?' && !typing(event)) shortcutsOpen.value = true;
+}
 
 /** Keeps what is typed in a field from being taken for a command; chords with Ctrl are commands there too. */
 export function keepKeys(event: KeyboardEvent): void {

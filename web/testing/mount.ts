@@ -3,6 +3,7 @@ import { createApp, h, nextTick, reactive, type Component } from 'vue';
 import { createRouter, createMemoryHistory } from 'vue-router';
 import { createVuetify } from 'vuetify';
 import * as components from 'vuetify/components';
+import { standing } from './standing';
 
 export interface Mounted {
   el: HTMLElement;
@@ -60,7 +61,7 @@ export function mount(
     input.dispatchEvent(new Event('blur'));
     await nextTick();
   };
-  return {
+  const mounted: Mounted = {
     el,
     props,
     words: () => wordsOf(el),
@@ -76,8 +77,11 @@ export function mount(
       await nextTick();
     },
     unmount: () => {
+      if (!standing.delete(mounted)) return;
       app.unmount();
       el.remove();
     },
   };
+  standing.add(mounted);
+  return mounted;
 }

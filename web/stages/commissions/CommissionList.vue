@@ -149,12 +149,13 @@ useCommands([
         {{ removedToo ? 'Removed commissions, kept for 30 days' : 'Commissions, soonest build first' }}
       </p>
       <div class="acts">
-        <v-text-field
+        <input
           v-model="search"
-          label="Search title, client or place"
+          type="search"
           class="search"
-          clearable
-          @click:clear="search = ''"
+          aria-label="Search title, client or place"
+          placeholder="Search title, client or place"
+          maxlength="200"
         />
         <button class="solid" data-test="new" @click="create">New commission</button>
         <button class="act" @click="file?.click()">Import</button>

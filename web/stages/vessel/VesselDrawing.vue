@@ -328,7 +328,7 @@ text.quiet {
   font: 600 12px var(--text);
   fill: #3d6472;
 }
-.v-theme--dim .line text {
+:root[data-theme='dim'] .line text {
   fill: #a9c8d4;
 }
 </style>

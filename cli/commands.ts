@@ -1,0 +1,92 @@
+import { Command, CommanderError } from 'commander';
+import { isDay } from '../core/calendar/day';
+import { plan } from '../core/pipeline/plan';
+import { report } from '../core/pipeline/report';
+import { unknownFields } from '../core/commission/unknown';
+import { optionOf } from '../core/commission/lookup';
+import { readCommission, RefusedError } from './read';
+import { table, type Part } from './tables';
+
+interface Asked {
+  option?: string;
+  json?: boolean;
+  today?: string;
+}
+
+const ABOUT: Record<Part | 'validate', string> = {
+  validate: 'check a commission and list its findings',
+  takeoff: 'what the scape takes: measured, needed, packs',
+  order: 'the take-off by supplier, with order-by days',
+  build: 'the build day, task by task, on a clock',
+  care: 'the first eight weeks after the build',
+  brief: 'what a first visit has to settle: brief, vessel and site, with their findings',
+};
+
+/** Where the answer and what is said beside it go. */
+export interface Output {
+  out(text: string): void;
+  say(text: string): void;
+}
+
+function run(part: Part | 'validate', file: string, asked: Asked, { out, say }: Output): void {
+  const commission = readCommission(file);
+  if (asked.today !== undefined && !isDay(asked.today))
+    throw new RefusedError([{ path: '--today', says: `is "${asked.today}", must be a day, YYYY-MM-DD` }]);
+  if (asked.option !== undefined) checkOption(() => optionOf(commission, asked.option));
+  // Beside the answer, not in it: programs read what stands on standard output.
+  for (const { path, says } of unknownFields(commission)) say(`note: ${path} ${says}\n`);
+  const today = asked.today ?? localDay(new Date());
+  const result = plan(commission, { optionId: asked.option, today });
+  const shown = part === 'validate' ? 'takeoff' : part;
+  if (asked.json) out(`${JSON.stringify(report(result, shown), null, 2)}\n`);
+  else out(table(part, commission, result));
+}
+
+function checkOption(look: () => unknown): void {
+  try {
+    look();
+  } catch (error) {
+    if (!(error instanceof RangeError)) throw error;
+    throw new RefusedError([{ path: '--option', says: error.message.replace(/^option: /, '') }]);
+  }
+}
+
+function localDay(now: Date): string {
+  const two = (n: number) => String(n).padStart(2, '0');
+  return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`;
+}
+
+/** Does what the words of a command line ask for; returns the exit code: 0, 2 for what was asked, 1 for a fault here. */
+export function utsuwa(words: readonly string[], output: Output): number {
+  try {
+    commands(output).parse(words, { from: 'user' });
+    return 0;
+  } catch (error) {
+    if (error instanceof CommanderError) return error.exitCode === 0 ? 0 : 2;
+    if (!(error instanceof RefusedError)) {
+      output.say(`(program): ${error instanceof Error ? error.message : String(error)}\n`);
+      return 1;
+    }
+    for (const { path, says } of error.faults) output.say(`${path}: ${says}\n`);
+    return 2;
+  }
+}
+
+function commands(output: Output): Command {
+  const program = new Command('utsuwa').description('Plans a commissioned aquascape from its document.');
+  program
+    .exitOverride()
+    .showHelpAfterError(false)
+    .configureOutput({ writeOut: output.out, writeErr: output.say });
+  for (const part of Object.keys(ABOUT) as (Part | 'validate')[]) {
+    program
+      .command(part)
+      .description(ABOUT[part])
+      .argument('<file>', 'a commission document (JSON)')
+      .option('--option <id>', 'another option than the chosen one')
+      .option('--today <day>', 'the day against which order-by days are held, YYYY-MM-DD')
+      .option('--json', 'one JSON object instead of a table')
+      .action((file: string, asked: Asked) => run(part, file, asked, output));
+  }
+  return program;
+}
