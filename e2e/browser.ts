@@ -1,13 +1,23 @@
 import { existsSync } from 'node:fs';
 import puppeteer, { type Browser, type LaunchOptions } from 'puppeteer-core';
 
-const CHROMIUM = ['/usr/bin/chromium', '/usr/bin/chromium-browser'];
+/**
+ * The shell has no window to draw and no browser around the page: the same engine, sooner there. By its own
+ * path, since what lies in /usr/bin only starts it and would be killed in its place.
+ */
+const CHROMIUM = [
+  '/usr/lib/chromium/chromium-headless-shell',
+  '/usr/bin/chromium',
+  '/usr/bin/chromium-browser',
+];
 
 /** Debian's Chromium without a window, kept from looking for anything outside this machine. */
 export async function openBrowser(more: LaunchOptions = {}): Promise<Browser> {
   const executablePath = process.env.CHROMIUM ?? CHROMIUM.find((path) => existsSync(path));
   if (!executablePath)
-    throw new Error('Chromium is missing: apt-get install chromium, or set CHROMIUM to its path.');
+    throw new Error(
+      'Chromium is missing: apt-get install chromium-headless-shell, or set CHROMIUM to its path.',
+    );
   return puppeteer.launch({
     executablePath,
     args: [

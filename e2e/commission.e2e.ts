@@ -46,6 +46,8 @@ describe('a commission, from the list to the care guide', () => {
     }
     await b.at.until(plugged, (w) => w.includes('Nothing measured'));
     expect(await b.at.until(tally('soil-granules'), (w) => w === before)).toBe(before);
+    // The page of this test goes with all that its browser keeps.
+    await saved();
   });
 
   it('is worked by keyboard alone: nudged, turned, buried, taken off', async () => {

@@ -45,7 +45,7 @@ export function onPage(page: Page, url: string) {
     },
     /** Types over what a field holds, and leaves it. */
     type: async (selector: string, text: string) => {
-      await page.waitForSelector(`${selector} input, ${selector} textarea`);
+      await page.waitForSelector(`${selector} input, ${selector} textarea`, { visible: true });
       await page.click(`${selector} input, ${selector} textarea`, { count: 3 });
       await page.keyboard.type(text);
       await page.keyboard.press('Tab');

@@ -8,17 +8,22 @@ const bin = (...path) => join(root, 'node_modules', ...path);
 
 /** Debian's Chromium, installed when this may be done, or a line that says how. */
 async function chromium() {
-  const known = [process.env.CHROMIUM, '/usr/bin/chromium', '/usr/bin/chromium-browser'];
+  const known = [
+    process.env.CHROMIUM,
+    '/usr/lib/chromium/chromium-headless-shell',
+    '/usr/bin/chromium',
+    '/usr/bin/chromium-browser',
+  ];
   if (known.some((path) => path && existsSync(path))) return;
   console.log('Installing Chromium from Debian’s packages …');
   try {
     await run('apt-get', ['update', '-qq']);
-    await run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], {
+    await run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium-headless-shell'], {
       env: { DEBIAN_FRONTEND: 'noninteractive' },
     });
   } catch {
     throw new Error(
-      'Chromium is missing and could not be installed: run "apt-get install chromium" as root, or set CHROMIUM to its path.',
+      'Chromium is missing and could not be installed: run "apt-get install chromium-headless-shell" as root, or set CHROMIUM to its path.',
     );
   }
 }

@@ -35,40 +35,33 @@ const database = () => createStore('utsuwa', 'kept');
 let opened: ReturnType<typeof createStore> | undefined;
 const store = () => (opened ??= database());
 
-/** Writes into IndexedDB go one after the other, so that a draft dropped is not written again by an older one. */
+/**
+ * Writes into IndexedDB are asked for at once and come to pass in the order in which they were asked for. None
+ * waits for the one before: a page that is busy drawing would put it off, and a browser killed then lose it.
+ */
 let writing: Promise<unknown> = Promise.resolve();
-function later(work: () => Promise<unknown>): Promise<unknown> {
-  writing = writing.then(work).catch(() => {});
+function write(work: () => Promise<unknown>): Promise<unknown> {
+  writing = Promise.all([writing, work().catch(() => {})]);
   return writing;
 }
 
-/** Writes for which a newer one of the same draft is waiting are left out. */
-const newest = new Map<string, Draft>();
-
 /** Keeps a draft. Done in local storage when it returns; where that is full the other one has it. */
 export function keepDraft(draft: Draft): void {
-  const key = keyOf(draft.commission, draft.tab);
+  const key = DRAFT + keyOf(draft.commission, draft.tab);
+  const text = JSON.stringify(draft);
+  void write(() => set(key, text, store()));
   try {
-    localStorage.setItem(DRAFT + key, JSON.stringify(draft));
+    localStorage.setItem(key, text);
   } catch {
     // Full, or not allowed: an older state there must not be taken for the newer one.
-    remove(DRAFT + key);
+    remove(key);
   }
-  const waits = newest.has(key);
-  newest.set(key, draft);
-  if (waits) return;
-  void later(async () => {
-    const last = newest.get(key);
-    newest.delete(key);
-    if (last) await set(DRAFT + key, plain(last), store());
-  });
 }
 
 export function dropDraft(commission: string, tab: string): void {
-  const key = keyOf(commission, tab);
-  remove(DRAFT + key);
-  newest.delete(key);
-  void later(() => del(DRAFT + key, store()));
+  const key = DRAFT + keyOf(commission, tab);
+  remove(key);
+  void write(() => del(key, store()));
 }
 
 function remove(key: string): void {
@@ -87,8 +80,9 @@ export async function allDrafts(): Promise<Draft[]> {
     const known = found.get(key);
     if (draft && isDraft(draft) && (!known || known.seq < draft.seq)) found.set(key, draft);
   };
-  for (const [key, value] of await entries<string, Draft>(store()).catch(() => []))
-    if (key.startsWith(DRAFT)) add(key, value);
+  for (const [key, value] of await entries<string, string | Draft>(store()).catch(() => []))
+    if (key.startsWith(DRAFT))
+      add(key, typeof value === 'string' ? (read(value) as Draft | undefined) : value);
   for (const [key, text] of stored(DRAFT)) add(key, read(text) as Draft | undefined);
   return [...found.values()].sort((a, b) => a.at - b.at);
 }
@@ -136,7 +130,7 @@ export async function lastHistory(
 
 export function keepHistory(commission: string, tab: string, history: History): void {
   const kept = { ...plain(history), at: Date.now() };
-  void later(() => set(HISTORY + keyOf(commission, tab), kept, store()));
+  void write(() => set(HISTORY + keyOf(commission, tab), kept, store()));
 }
 
 /** Words that are no answer yet: a note that was begun and not added. The later of both places counts. */
@@ -154,7 +148,7 @@ export function keepTyped(commission: string, field: string, text: string): void
   } catch {
     // Full or not allowed: the other place has it.
   }
-  void later(() => (text === '' ? del(key, store()) : set(key, typed, store())));
+  void write(() => (text === '' ? del(key, store()) : set(key, typed, store())));
 }
 
 export async function readTyped(commission: string, field: string): Promise<string> {
@@ -170,11 +164,10 @@ export async function readTyped(commission: string, field: string): Promise<stri
 
 /** Forgets everything of a commission, in every tab: it is no more, and what it said of people with it. */
 export async function forget(commission: string): Promise<void> {
-  for (const key of [...newest.keys()]) if (key.startsWith(`${commission} `)) newest.delete(key);
   const kinds = [DRAFT, HISTORY, TYPED];
   const ofIt = (key: string) => kinds.some((kind) => key.startsWith(`${kind}${commission} `));
   for (const kind of kinds) for (const [key] of stored(kind)) if (ofIt(key)) remove(key);
-  await later(async () => {
+  await write(async () => {
     for (const [key] of await entries<string, unknown>(store())) if (ofIt(key)) await del(key, store());
   });
 }

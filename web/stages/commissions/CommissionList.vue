@@ -149,14 +149,15 @@ useCommands([
         {{ removedToo ? 'Removed commissions, kept for 30 days' : 'Commissions, soonest build first' }}
       </p>
       <div class="acts">
-        <input
-          v-model="search"
-          type="search"
-          class="search"
-          aria-label="Search title, client or place"
-          placeholder="Search title, client or place"
-          maxlength="200"
-        />
+        <label class="search">
+          <input
+            v-model="search"
+            type="search"
+            aria-label="Search title, client or place"
+            placeholder="Search title, client or place"
+            maxlength="200"
+          />
+        </label>
         <button class="solid" data-test="new" @click="create">New commission</button>
         <button class="act" @click="file?.click()">Import</button>
         <input
@@ -248,6 +249,9 @@ h1 {
 }
 .search {
   width: 250px;
+}
+.search input {
+  width: 100%;
 }
 ul {
   list-style: none;
