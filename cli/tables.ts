@@ -3,7 +3,7 @@ import type { Commission } from '../core/commission/schema';
 import { orderByOf } from '../core/ordering/order';
 import { ofFirstVisit } from '../core/pipeline/firstVisit';
 import type { Plan } from '../core/pipeline/plan';
-import { rounded, type Quantity } from '../core/units/quantity';
+import { rounded, unitFor, type Quantity } from '../core/units/quantity';
 
 export type Part = 'takeoff' | 'order' | 'build' | 'care' | 'brief';
 
@@ -33,7 +33,7 @@ function heading({ title, brief }: Commission, { survey }: Plan): string {
 }
 
 function figure({ value, unit }: Quantity): string {
-  return `${rounded(value, unit === 'm²' ? 4 : 2)} ${unit}`;
+  return `${rounded(value, unit === 'm²' ? 4 : 2)} ${unitFor(value, unit)}`;
 }
 
 function money(commission: Commission, minor: number): string {

@@ -35,6 +35,12 @@ export function holds(): Promise<Result> {
     const { revision, document } = await stored(url, large);
     await measure('read 19 MB', () => fetch(`${url}/api/commissions/${large}`));
     await measure('save 19 MB', () => send('PUT', `${url}/api/commissions/${large}`, { revision, document }));
+    await measure('save one word of 19 MB', () =>
+      send('PATCH', `${url}/api/commissions/${large}`, {
+        revision: revision + 1,
+        changes: [{ path: ['title'], was: document.title, is: 'other words' }],
+      }),
+    );
     await measure('conflict over 19 MB', () =>
       send('PUT', `${url}/api/commissions/${large}`, { revision, document }),
     );

@@ -76,6 +76,9 @@ describe('commissions over the network', () => {
     await change('something else', 'x', 2).expect(422);
     await change('typed and gone', '', 2).expect(422);
     await api().patch(`/api/commissions/${id}`).send({ revision: 2, changes: 'all' }).expect(400);
+    // Changed and changed back: nothing is written.
+    const same = await api().patch(`/api/commissions/${id}`).send({ revision: 2, changes: [] }).expect(200);
+    expect(same.body.revision).toBe(2);
   });
 
   it('that were removed, erased or deleted answer 410 and say so; only the removed come back', async () => {

@@ -167,25 +167,29 @@ describe('build day', () => {
     expect(tasks.find((t) => t.id === 'fill')!.minutes).toBe(Math.round((s.freeWaterL + s.poreWaterL) / 3));
   });
 
-  it('asks two people and says why for a heavy stone', () => {
-    const heavy = scape({
-      option: {
-        pieces: [
-          {
-            id: 'S',
-            material: 'granite',
-            shape: { kind: 'box', sizeMm: [200, 150, 200] },
-            at: [300, 180],
-            turnDeg: 0,
-            stand: { kind: 'floor' },
-          },
-        ],
-      },
-    });
-    const lift = planned(heavy).tasks.find((t) => t.id === 'floor-stones')!;
+  it('asks two people and says why for a heavy stone, and for a hoist where two are not enough', () => {
+    const with1 = (sizeMm: [number, number, number]) =>
+      scape({
+        option: {
+          pieces: [
+            {
+              id: 'S',
+              material: 'granite',
+              shape: { kind: 'box', sizeMm },
+              at: [300, 180],
+              turnDeg: 0,
+              stand: { kind: 'floor' },
+            },
+          ],
+        },
+      });
+    const lift = planned(with1([200, 150, 200])).tasks.find((t) => t.id === 'floor-stones')!;
     expect(lift.people).toBe(2);
     expect(lift.crew).toEqual([0, 1]);
-    expect(lift.caution).toMatch(/S 15\.9 kg.*two people/);
+    expect(lift.caution).toMatch(/S 15\.9 kg.*two people, gloves on/);
+    const hoist = planned(with1([300, 200, 200])).tasks.find((t) => t.id === 'floor-stones')!;
+    expect(hoist.caution).toMatch(/S 31\.8 kg\. That is more than two people lift over a rim: a hoist/);
+    expect(hoist.caution).not.toMatch(/gloves on/);
   });
 
   it('keeps a list of days before, a lane for what waits, and the caution at power and glue', () => {

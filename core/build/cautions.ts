@@ -3,6 +3,9 @@ export const CAUTIONS = {
   floor:
     'A filled tank loads the floor: whether this one carries it is for a structural engineer to say. Level the stand to 2 mm a metre.',
   lift: 'Over the rim with two people, gloves on, nothing below it. Local rules for lifting decide.',
+  heavy:
+    'That is more than two people lift over a rim: a hoist or a frame beside the tank, or smaller stones. Local rules for lifting decide.',
+  wood: 'Eye protection and a dust mask where wood is sawn or drilled. Set it down, never drop it: the pane cracks.',
   stone: 'Eye protection and a dust mask when stone is split. Set it down, never drop it: the pane cracks.',
   glue: 'Liquid glue gets hot on fibre and gives off vapour: gloves, open window, nothing near the eyes. Follow the label.',
   silicone: 'Silicone gives off vapour while it cures: air the room. Follow the label.',

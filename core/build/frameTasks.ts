@@ -41,9 +41,14 @@ export function closingTasks(job: Job): Task[] {
       ['unpack', 'gaps', 'stones', 'wood', 'soil'],
     ),
     fill(job),
-    whole('refloat', 'water', 'Re-plant floaters, net debris', 'cloudy: change 30 % now', RATES.refloat, [
-      'fill',
-    ]),
+    whole(
+      'refloat',
+      'water',
+      job.option.plants.length > 0 ? 'Re-plant floaters, net debris' : 'Net debris',
+      'cloudy: change 30 % now',
+      RATES.refloat,
+      ['fill'],
+    ),
     whole(
       'start',
       'finish',

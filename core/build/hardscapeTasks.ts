@@ -74,7 +74,7 @@ export function woodTasks({ wood }: Job): Task[] {
       title: `Wood: ${names(wood)}`,
       detail: `${rounded(kg, 1)} kg, wedged or joined to stone`,
       minutes,
-      ...lifting(wood),
+      ...lifting(wood, CAUTIONS.wood),
       needs: ['stones', 'floor-stones', 'soil', 'wash'],
       workings,
     },
@@ -138,12 +138,23 @@ function setting(
   };
 }
 
-/** Two people where a piece is heavier than one should lift over a rim; the caution names it. */
-function lifting(pieces: readonly PieceSurvey[]): Pick<Task, 'people' | 'caution'> {
-  const heavy = pieces.filter((p) => p.massKg > ONE_PERSON_KG);
-  if (heavy.length === 0) return { people: 1, caution: CAUTIONS.stone };
-  const which = heavy.map((p) => `${p.id} ${rounded(p.massKg, 1)} kg`).join(', ');
-  return { people: 2, caution: `${which}. ${CAUTIONS.lift} ${CAUTIONS.stone}` };
+/** Two people where a piece is heavier than one should lift over a rim, more than people where two should not. */
+function lifting(
+  pieces: readonly PieceSurvey[],
+  caution: string = CAUTIONS.stone,
+): Pick<Task, 'people' | 'caution'> {
+  const beyond = pieces.filter((p) => p.massKg > 2 * ONE_PERSON_KG);
+  const heavy = pieces.filter((p) => p.massKg > ONE_PERSON_KG && !beyond.includes(p));
+  const lines = [
+    ...(beyond.length > 0 ? [`${masses(beyond)}. ${CAUTIONS.heavy}`] : []),
+    ...(heavy.length > 0 ? [`${masses(heavy)}. ${CAUTIONS.lift}`] : []),
+    caution,
+  ];
+  return { people: lines.length > 1 ? 2 : 1, caution: lines.join(' ') };
+}
+
+function masses(pieces: readonly PieceSurvey[]): string {
+  return pieces.map((p) => `${p.id} ${rounded(p.massKg, 1)} kg`).join(', ');
 }
 
 function names(pieces: readonly PieceSurvey[]): string {

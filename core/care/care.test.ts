@@ -88,6 +88,15 @@ describe('care plan', () => {
     expect([total('none', 1, 28), total('none', 29, 35)]).toEqual([0, 2]);
   });
 
+  it('feeds nothing where nothing is planted', () => {
+    const { care } = cared('taper', (c) => (c.options[0].plants = []));
+    expect(care.weeks.flatMap((w) => w.days).some((d) => d.doses > 0)).toBe(false);
+    expect(care.dosing.rule).toBe('none: nothing is planted');
+    expect(
+      care.weeks.flatMap((w) => w.upkeep).filter((u) => u.what === 'plant food' && u.minutes > 0),
+    ).toEqual([]);
+  });
+
   it('trims by habit and replants gaps', () => {
     const { care } = cared('taper', (c) => (c.catalogue.plants[0].habit = 'carpet'));
     const events = care.weeks.flatMap((w) => w.days).flatMap((d) => d.events.map((e) => [d.afterDays, e]));

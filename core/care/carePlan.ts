@@ -5,7 +5,7 @@ import type { Survey } from '../survey/survey';
 import { conditionerMl } from '../takeoff/consumables';
 import type { Finding } from '../units/finding';
 import { rounded } from '../units/quantity';
-import { DOSING_RULES, dosesOf } from './dosing';
+import { DOSING_RULES, dosesOf, NOTHING_TO_FEED } from './dosing';
 import { recipeFor } from '../visit/water';
 import type { Recipe } from '../water/recipe';
 import { roSchedule, type RoSchedule } from '../water/roSchedule';
@@ -78,8 +78,11 @@ export function carePlan(commission: Commission, survey: Survey): CarePlan {
   const { brief } = commission;
   const school = brief.schools?.water ?? 'taper';
   const dosing = brief.schools?.dosing ?? 'lean';
+  const planted = optionOf(commission, survey.optionId).plants.length > 0;
   const changes = SCHOOLS[school].changes();
-  const doses = new Map(dosesOf(dosing, changes, CARE_DAYS).map((d) => [d.afterDays, d.doses]));
+  // Plant food without plants feeds algae.
+  const dosed = planted ? dosesOf(dosing, changes, CARE_DAYS) : [];
+  const doses = new Map(dosed.map((d) => [d.afterDays, d.doses]));
   const tests = testDays(changes);
   const fishIn = school === 'fish-in';
   const events = eventsOf(commission, survey, tests, fishIn);
@@ -117,7 +120,11 @@ export function carePlan(commission: Commission, survey: Survey): CarePlan {
       recipe,
       first: { share: changes[0].share, litres: changes[0].share * survey.freeWaterL },
     },
-    dosing: { school: dosing, rule: DOSING_RULES[dosing], forLitres: survey.freeWaterL },
+    dosing: {
+      school: dosing,
+      rule: planted ? DOSING_RULES[dosing] : NOTHING_TO_FEED,
+      forLitres: survey.freeWaterL,
+    },
     light: hours(commission),
     stock: {
       shrimpsFrom: dayPlus(brief.buildDay, fishIn ? 0 : SHRIMPS_AFTER),

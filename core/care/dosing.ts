@@ -15,6 +15,9 @@ export const DOSING_RULES: Readonly<Record<DosingSchool, string>> = {
   excess: 'one dose every day, with a 50 % change each week',
 };
 
+/** Where nothing is planted. */
+export const NOTHING_TO_FEED = 'none: nothing is planted';
+
 /** Days and doses of a school over a number of days after the build. */
 export function dosesOf(school: DosingSchool, changes: readonly Change[], days: number): Dose[] {
   const daily = (count: (week: number) => number) =>

@@ -14,6 +14,18 @@ export interface Working extends Quantity {
   note?: string;
 }
 
+/** Units that are counted things and so have a plural. */
+const COUNTED = ['plug', 'piece', 'pack', 'contact', 'joint', 'bag', 'stone', 'portion', 'cell'];
+
+export function isCounted(unit: string): boolean {
+  return COUNTED.includes(unit);
+}
+
+/** The unit as it stands behind a figure: `1 plug`, `2 plugs`, `2 L`. */
+export function unitFor(value: number, unit: string): string {
+  return isCounted(unit) && Math.abs(value) !== 1 ? `${unit}s` : unit;
+}
+
 /** Decimal places by which a figure is handed out; the computation itself is never rounded. */
 export function rounded(value: number, places: number): number {
   const scale = 10 ** places;

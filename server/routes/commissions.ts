@@ -46,7 +46,6 @@ const changesAsk = z.object({
         order: z.object({ was: z.array(z.string()), is: z.array(z.string()) }).optional(),
       }),
     )
-    .min(1)
     .max(5_000),
 });
 
@@ -87,13 +86,16 @@ export function commissionRoutes(store: Store, jobs: Jobs): Router {
     await save(store, res, req.params.id as string, basedOn.data, keptOf(said.read).kept);
   });
 
-  // What a page sends when it goes: it may send little then, and does not hear the answer.
+  // What was changed since a revision: the usual save, and what a page sends when it goes.
   routes.patch('/:id', ...smallJson(MOST_CHANGES_BYTES), async (req, res) => {
     const ask = changesAsk.safeParse(req.body);
     if (!ask.success)
       throw new Problem(400, 'A change needs the revision it is based on and what is to change.');
     const row = await living(store, req.params.id as string);
     if (row.revision !== ask.data.revision) return conflict(res, row);
+    // Changed and changed back: it stands as it was.
+    if (ask.data.changes.length === 0)
+      return void res.json({ revision: row.revision, updatedAt: row.updatedAt });
     const read = await jobs.run('readChanges', { text: row.document, changes: ask.data.changes as Change[] });
     await save(store, res, row.id, row.revision, keptOf(read).kept);
   });

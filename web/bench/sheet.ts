@@ -20,9 +20,13 @@ const BETWEEN_Y = 58;
 const RIGHT = 18;
 const BOTTOM = 30;
 
+/** Narrower than this, px, the section and the seat go below the plan. */
+const NARROW = 560;
+
 /** The sheet that fits an area: front above plan, section beside the front, the seat below it. */
 export function useSheet(vessel: Ref<Vessel>, area: { width: Ref<number>; height: Ref<number> }) {
   return computed((): Sheet => {
+    if (area.width.value < NARROW) return narrow(vessel.value, area.width.value, area.height.value);
     const { length, width, height } = vessel.value.innerMm;
     const k = Math.max(
       0.12,
@@ -41,6 +45,25 @@ export function useSheet(vessel: Ref<Vessel>, area: { width: Ref<number>; height
     const seat = { x: section.x, y: plan.y, w: d, h: d };
     return { k, front, plan, section, seat, width: section.x + d + RIGHT, height: plan.y + d + BOTTOM };
   });
+}
+
+/** On a telephone: front, plan, and below them section and seat side by side. */
+function narrow({ innerMm: { length, width, height } }: Vessel, across: number, down: number): Sheet {
+  const k = Math.max(
+    0.05,
+    Math.min(
+      (across - LEFT - RIGHT) / length,
+      (across - LEFT - BETWEEN_X - RIGHT) / (2 * width),
+      (down - TOP - 2 * BETWEEN_Y - BOTTOM) / (height + width + Math.max(height, width)),
+    ),
+  );
+  const [w, d, h] = [length * k, width * k, height * k];
+  const front = { x: LEFT, y: TOP, w, h };
+  const plan = { x: LEFT, y: TOP + h + BETWEEN_Y, w, h: d };
+  const below = plan.y + d + BETWEEN_Y;
+  const section = { x: LEFT, y: below, w: d, h };
+  const seat = { x: LEFT + d + BETWEEN_X, y: below, w: d, h: d };
+  return { k, front, plan, section, seat, width: across, height: below + Math.max(h, d) + BOTTOM };
 }
 
 /** Steps between marks of an axis, mm. */

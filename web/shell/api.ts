@@ -1,4 +1,4 @@
-import type { Change } from '../../core/commission/changes';
+import { changesBetween, type Change } from '../../core/commission/changes';
 import type { Fault } from '../../core/commission/fault';
 import type { Studio } from '../../core/catalogue/studio';
 import type { Commission } from '../../core/commission/schema';
@@ -14,6 +14,15 @@ export class ApiProblem extends Error {
     super(message);
   }
 }
+
+/** A save that the server has confirmed. */
+interface Saved {
+  revision: number;
+  updatedAt: string;
+}
+
+/** Changes that take more characters than this are sent as the whole document, which is read beside the server. */
+const MOST_CHANGES = 256 * 1024;
 
 /** What became of a commission that is not there any more. */
 export type Gone = 'removed' | 'erased' | 'deleted';
@@ -103,8 +112,13 @@ export const api = {
     ),
   read: (id: string) => call<Stored & { removedAt: string | null }>('GET', at(id)),
   create: (document: Commission) => call<{ id: string }>('POST', '/commissions', json(document)),
-  save: (id: string, revision: number, document: Commission) =>
-    call<{ revision: number; updatedAt: string }>('PUT', at(id), json({ revision, document })),
+  /** Sends what `document` changes of `base`, the state that the server has at `revision`; whole where that is much. */
+  save: (id: string, revision: number, document: Commission, base: Commission) => {
+    const changes = json({ revision, changes: changesBetween(base, document) });
+    return changes.length <= MOST_CHANGES
+      ? call<Saved>('PATCH', at(id), changes)
+      : call<Saved>('PUT', at(id), json({ revision, document }));
+  },
   /** Sent while a page goes: nobody hears the answer. A browser lets a page send about 64 kB then. */
   saveOnLeaving: (id: string, revision: number, changes: Change[]) => {
     const body = json({ revision, changes });

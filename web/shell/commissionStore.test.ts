@@ -98,7 +98,7 @@ describe('editing', () => {
     expect(kept()).toEqual(['third']);
     await vi.advanceTimersByTimeAsync(2_000);
     expect(save).toHaveBeenCalledTimes(1);
-    expect(save.mock.lastCall).toMatchObject(['c1', 1, { title: 'third' }]);
+    expect(save.mock.lastCall?.slice(0, 3)).toMatchObject(['c1', 1, { title: 'third' }]);
     expect([store.state, store.revision, kept()]).toEqual(['saved', 2, undefined]);
   });
 
@@ -113,7 +113,7 @@ describe('editing', () => {
     expect(save).toHaveBeenCalledTimes(1);
     answer({ revision: 2, updatedAt: 't2' });
     await vi.advanceTimersByTimeAsync(0);
-    expect(save.mock.lastCall).toMatchObject(['c1', 2, { title: 'third' }]);
+    expect(save.mock.lastCall?.slice(0, 3)).toMatchObject(['c1', 2, { title: 'third' }]);
     expect([store.state, store.revision]).toEqual(['saved', 3]);
   });
 
@@ -202,7 +202,7 @@ describe('when the server is not there, or has another version', () => {
     save.mockRejectedValueOnce(problem(setCrew(3)(titled('first')), 5));
     store.edit('title', setTitle('second'));
     await vi.advanceTimersByTimeAsync(1_500);
-    expect(save.mock.lastCall).toMatchObject(['c1', 5, { title: 'second', brief: { crew: 3 } }]);
+    expect(save.mock.lastCall?.slice(0, 3)).toMatchObject(['c1', 5, { title: 'second', brief: { crew: 3 } }]);
     expect([store.state, store.revision]).toEqual(['saved', 6]);
     store.undo();
     expect([store.document!.title, store.document!.brief.crew]).toEqual(['first', 3]);
@@ -228,7 +228,8 @@ describe('when the server is not there, or has another version', () => {
       store.settle(() => which === 'mine');
       expect([store.document!.title, store.document!.brief.crew, store.revision]).toEqual([shown, 3, 5]);
       await vi.advanceTimersByTimeAsync(700);
-      if (which === 'mine') expect(save.mock.lastCall).toMatchObject(['c1', 5, { title: 'second' }]);
+      if (which === 'mine')
+        expect(save.mock.lastCall?.slice(0, 3)).toMatchObject(['c1', 5, { title: 'second' }]);
       else expect([store.state, kept()]).toEqual(['saved', undefined]);
       store.undo();
       expect([store.document!.title, store.document!.brief.crew]).toEqual([undone, 3]);
@@ -246,7 +247,7 @@ describe('when the server is not there, or has another version', () => {
     store.edit('title', setTitle('second'));
     await vi.advanceTimersByTimeAsync(2_000);
     expect([store.state, store.revision, store.document!.title]).toEqual(['saved', 3, 'more']);
-    expect(save.mock.lastCall).toMatchObject(['c1', 2, { title: 'more' }]);
+    expect(save.mock.lastCall?.slice(0, 3)).toMatchObject(['c1', 2, { title: 'more' }]);
   });
 });
 
@@ -265,7 +266,7 @@ describe('a commission that is no more', () => {
     await store.bringBack();
     await vi.advanceTimersByTimeAsync(700);
     expect(vi.mocked(api.restore)).toHaveBeenCalledWith('c1');
-    expect(save.mock.lastCall).toMatchObject(['c1', 1, { title: 'typed' }]);
+    expect(save.mock.lastCall?.slice(0, 3)).toMatchObject(['c1', 1, { title: 'typed' }]);
     expect(store.state).toBe('saved');
   });
 
@@ -295,7 +296,7 @@ describe('opening', () => {
     const store = await opened();
     expect([store.document!.title, store.state]).toEqual(['typed', 'unsaved']);
     await vi.advanceTimersByTimeAsync(700);
-    expect(save.mock.lastCall).toMatchObject(['c1', 1, { title: 'typed' }]);
+    expect(save.mock.lastCall?.slice(0, 3)).toMatchObject(['c1', 1, { title: 'typed' }]);
     store.undo();
     expect(store.document!.title).toBe('first');
   });
@@ -326,7 +327,7 @@ describe('opening', () => {
     const store = await opened();
     expect([store.document!.title, store.state]).toEqual(['typed', 'unsaved']);
     await vi.advanceTimersByTimeAsync(700);
-    expect(save.mock.lastCall).toMatchObject(['c1', 2, { title: 'typed' }]);
+    expect(save.mock.lastCall?.slice(0, 3)).toMatchObject(['c1', 2, { title: 'typed' }]);
   });
 
   it('knows a draft again that another tab has sent meanwhile, though it was typed on', async () => {
@@ -335,7 +336,7 @@ describe('opening', () => {
     store.edit('title', setTitle('typed on'));
     save.mockRejectedValueOnce(problem(titled('typed'), 2));
     await vi.advanceTimersByTimeAsync(2_000);
-    expect(save.mock.lastCall).toMatchObject(['c1', 2, { title: 'typed on' }]);
+    expect(save.mock.lastCall?.slice(0, 3)).toMatchObject(['c1', 2, { title: 'typed on' }]);
     expect(store.state).toBe('saved');
   });
 

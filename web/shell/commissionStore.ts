@@ -236,7 +236,7 @@ export const useCommission = defineStore('commission', () => {
     state.value = 'saving';
     unanswered.push(sent);
     try {
-      const answer = await api.save(sentId, revision.value, sent);
+      const answer = await api.save(sentId, revision.value, sent, confirmedDocument!);
       if (turn !== opening) return void sendWaiting(sentId);
       sending = false;
       confirmed({ ...answer, document: sent });

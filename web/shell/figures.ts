@@ -1,6 +1,7 @@
 import { computed } from 'vue';
 import { MM_PER_INCH } from '../../core/units/length';
 import { KG_PER_POUND, STANDARD_GRAVITY } from '../../core/units/mass';
+import { isCounted, unitFor } from '../../core/units/quantity';
 import { L_PER_IMPERIAL_GALLON, L_PER_US_GALLON, ML_PER_US_FLUID_OUNCE } from '../../core/units/volume';
 import { usePreferences } from './preferences';
 import { scaleOf, type FigureKind } from './scales';
@@ -73,11 +74,8 @@ export function useFigures() {
       unit === 'L' && gallon.value ? gallon.value : us.value ? US[unit] : undefined;
     const v = other ? value / other.per : value;
     const fixed = other ? (other.places ?? sensible(v)) : (places ?? sensible(v));
-    const count = ['plug', 'piece', 'pack', 'contact', 'joint', 'bag', 'stone', 'portion', 'cell'].includes(
-      unit,
-    );
-    const many = count && Math.abs(v) !== 1 ? `${unit}s` : unit;
-    return { text: decimal(v, count && Number.isInteger(v) ? 0 : fixed), unit: other?.unit ?? many };
+    const whole = isCounted(unit) && Number.isInteger(v);
+    return { text: decimal(v, whole ? 0 : fixed), unit: other?.unit ?? unitFor(v, unit) };
   }
   const said = (value: number, unit: string, places?: number) => {
     const { text, unit: u } = shown(value, unit, places);

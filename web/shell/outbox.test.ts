@@ -72,7 +72,7 @@ describe('what waits of commissions that are not open', () => {
       document: { ...titled('first'), currency: 'EUR' },
     });
     await sendWaiting();
-    expect(save.mock.lastCall).toMatchObject(['a', 4, { title: 'mine', currency: 'EUR' }]);
+    expect(save.mock.lastCall?.slice(0, 3)).toMatchObject(['a', 4, { title: 'mine', currency: 'EUR' }]);
     expect(drafts.size).toBe(0);
   });
 

@@ -57,7 +57,7 @@ async function sent(draft: Draft): Promise<boolean> {
       // Two people in one thing: asked about when the commission is opened.
       if (clashes.length > 0 || stored.removedAt) return false;
       if (changesBetween(stored.document, document).length > 0)
-        await api.save(commission, stored.revision, document);
+        await api.save(commission, stored.revision, document, stored.document);
       dropDraft(commission, tab);
       return true;
     } catch (error) {

@@ -166,8 +166,8 @@ td {
     display: block;
   }
   tr {
-    display: flex;
-    flex-wrap: wrap;
+    display: grid;
+    grid-template-columns: 1fr 110px;
     align-items: center;
     border-top: 1px solid var(--rule);
   }

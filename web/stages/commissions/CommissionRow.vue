@@ -11,7 +11,7 @@ const { fromMm, lengthUnit } = useFigures();
 /** The vessel to scale: a two-metre tank fills the drawing. */
 const PX_PER_MM = 0.085;
 const glass = computed(() => ({
-  w: Math.min(150, props.row.lengthMm * PX_PER_MM),
+  w: Math.min(148, props.row.lengthMm * PX_PER_MM),
   h: Math.min(60, props.row.heightMm * PX_PER_MM),
   water: Math.min(60, props.row.waterLineMm * PX_PER_MM),
 }));

@@ -52,6 +52,8 @@ const events = computed(() =>
   props.care.weeks.flatMap((w) => w.days).flatMap((d) => d.events.map((what) => ({ day: d.day, what }))),
 );
 const phone = computed(() => props.commission.studio?.phone);
+/** Where nothing is planted nothing is fed. */
+const fed = computed(() => props.care.weeks.some((w) => w.days.some((d) => d.doses > 0)));
 </script>
 
 <template>
@@ -95,7 +97,7 @@ const phone = computed(() => props.commission.studio?.phone);
         >take out {{ percent(care.water.share) }}: {{ litres }}{{ first }}</span
       >
       <span><b class="t">T</b>test, write it down</span>
-      <span
+      <span v-if="fed"
         ><i class="dot" />feed the plants: one dose for {{ f.volume(care.dosing.forLitres, 0) }}, as its label
         says</span
       >

@@ -329,4 +329,17 @@ function begin(plant: Plant): void {
   display: flex;
   justify-content: space-between;
 }
+@media (max-width: 700px) {
+  .planting {
+    flex-direction: column;
+    overflow: auto;
+  }
+  .area {
+    flex: none;
+    height: 400px;
+  }
+  .area > header .quiet {
+    display: none;
+  }
+}
 </style>

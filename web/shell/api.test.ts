@@ -1,0 +1,36 @@
+// @vitest-environment happy-dom
+import { afterEach, describe, expect, it, vi } from 'vitest';
+import { example } from '../../core/testing/scape';
+import { api } from './api';
+
+const sent = () => {
+  const [path, init] = vi.mocked(fetch).mock.lastCall as [string, RequestInit];
+  return { path, method: init.method, body: JSON.parse(String(init.body)) as Record<string, unknown> };
+};
+const document = example('held-root');
+
+describe('a save', () => {
+  afterEach(() => vi.unstubAllGlobals());
+
+  it('carries what changed and the revision it is based on, and the whole only where that is much', async () => {
+    const answer = { revision: 4, updatedAt: '2026-11-26T00:00:00Z' };
+    vi.stubGlobal(
+      'fetch',
+      vi.fn(async () => Response.json(answer)),
+    );
+    expect(await api.save('c 1', 3, { ...document, title: 'New' }, document)).toEqual(answer);
+    expect(sent()).toEqual({
+      path: '/api/commissions/c%201',
+      method: 'PATCH',
+      body: { revision: 3, changes: [{ path: ['title'], was: document.title, is: 'New' }] },
+    });
+    const story = 'a word '.repeat(60_000);
+    const long = { ...document, brief: { ...document.brief, story } };
+    await api.save('c1', 4, long, document);
+    expect(sent()).toEqual({
+      path: '/api/commissions/c1',
+      method: 'PUT',
+      body: { revision: 4, document: long },
+    });
+  });
+});
