@@ -144,10 +144,10 @@ describe('a commission, from the list to the care guide', () => {
     expect(words).toMatch(/under the drawn surface/);
     expect(words).toMatch(/settles 7 % on flooding/);
     expect(words).toMatch(/4 × 9 L bag/);
-    await b.page.click('[aria-label="Units"]');
+    await b.page.click('[data-test="units"]');
     await b.at.until('[data-line="soil-granules"]', (w) => w.includes('US gal'));
     expect(await b.at.words('[data-test="tally"]')).toMatch(/lb/);
-    await b.page.click('[aria-label="Units"]');
+    await b.page.click('[data-test="units"]');
   });
 
   it('sends an order and gets a confirmation back', async () => {

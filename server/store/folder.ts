@@ -31,13 +31,13 @@ export interface Claim {
 /**
  * Claims a folder for this process; makes it, readable by its owner alone, where it is not there yet.
  *
- * @throws FolderTaken with who has it
+ * @throws FolderTaken with who has it; an Error in words when nothing can be written there
  */
 export async function claimFolder(folder: string): Promise<Claim> {
-  await mkdir(folder, { recursive: true, mode: 0o700 });
-  await chmod(folder, 0o700);
   const file = join(folder, CLAIM);
-  await ownFile(file);
+  await made(folder, file).catch((error: NodeJS.ErrnoException) => {
+    throw new Error(cannotBeUsed(folder, error.code), { cause: error });
+  });
   const client = createClient({ url: pathToFileURL(file).href, concurrency: 1 });
   const held = await client.transaction('write').catch(() => undefined);
   if (!held) {
@@ -55,6 +55,25 @@ export async function claimFolder(folder: string): Promise<Claim> {
       client.close();
     },
   };
+}
+
+async function made(folder: string, claim: string): Promise<void> {
+  await mkdir(folder, { recursive: true, mode: 0o700 });
+  await chmod(folder, 0o700);
+  await ownFile(claim);
+}
+
+const WHY: Record<string, string> = {
+  EROFS: 'the disk is read-only',
+  EACCES: 'it belongs to somebody else',
+  EPERM: 'it belongs to somebody else',
+  ENOSPC: 'the disk is full',
+  EEXIST: 'it is a file',
+  ENOTDIR: 'a part of its path is a file',
+};
+
+function cannotBeUsed(folder: string, code = 'unknown'): string {
+  return `UTSUWA_DATA: ${folder} cannot be written: ${WHY[code] ?? code}. Nothing was changed: make it writable, or name another folder.`;
 }
 
 async function holderOf(folder: string): Promise<Holder | undefined> {

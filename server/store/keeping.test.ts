@@ -103,6 +103,14 @@ describe('a folder', () => {
     store = await openStore(folder);
   });
 
+  it('that cannot be written is refused in words', async () => {
+    await writeFile(join(folder, 'taken'), 'a file');
+    await expect(claimFolder(join(folder, 'taken'))).rejects.toThrow(
+      /taken cannot be written: it is a file. Nothing was changed/,
+    );
+    await expect(claimFolder(join(folder, 'taken', 'below'))).rejects.toThrow(/a part of its path is a file/);
+  });
+
   it('is one store’s within a process, too', async () => {
     const claim = await claimFolder(folder);
     await expect(claimFolder(folder)).rejects.toThrow('is in use');

@@ -164,7 +164,7 @@ const mark = computed(() => {
           :transform="`translate(${X(t.piece.at[0])} ${Z(surveyed.get(t.piece.id)?.zMm ?? 0)}) scale(${k})`"
           :class="{ piece: interactive }"
           :tabindex="interactive ? 0 : undefined"
-          :role="interactive ? 'button' : undefined"
+          :role="interactive ? 'button' : 'img'"
           :aria-label="label(t.piece)"
           :aria-pressed="interactive ? t.piece.id === selected : undefined"
           :data-piece="t.piece.id"

@@ -22,6 +22,8 @@ const BOTTOM = 30;
 
 /** Narrower than this, px, the section and the seat go below the plan. */
 const NARROW = 560;
+/** Between the plan’s axis and the name of the view from a seat, which stands on two lines there. */
+const BELOW_AXIS = 82;
 
 /** The sheet that fits an area: front above plan, section beside the front, the seat below it. */
 export function useSheet(vessel: Ref<Vessel>, area: { width: Ref<number>; height: Ref<number> }) {
@@ -54,13 +56,13 @@ function narrow({ innerMm: { length, width, height } }: Vessel, across: number, 
     Math.min(
       (across - LEFT - RIGHT) / length,
       (across - LEFT - BETWEEN_X - RIGHT) / (2 * width),
-      (down - TOP - 2 * BETWEEN_Y - BOTTOM) / (height + width + Math.max(height, width)),
+      (down - TOP - BETWEEN_Y - BELOW_AXIS - BOTTOM) / (height + width + Math.max(height, width)),
     ),
   );
   const [w, d, h] = [length * k, width * k, height * k];
   const front = { x: LEFT, y: TOP, w, h };
   const plan = { x: LEFT, y: TOP + h + BETWEEN_Y, w, h: d };
-  const below = plan.y + d + BETWEEN_Y;
+  const below = plan.y + d + BELOW_AXIS;
   const section = { x: LEFT, y: below, w: d, h };
   const seat = { x: LEFT + d + BETWEEN_X, y: below, w: d, h: d };
   return { k, front, plan, section, seat, width: across, height: below + Math.max(h, d) + BOTTOM };

@@ -40,19 +40,21 @@ const saved = computed(() => {
       <h2>{{ doc.title }}</h2>
       <p class="quiet">{{ [doc.brief.client?.place, size].filter(Boolean).join(' · ') }}</p>
     </div>
-    <div class="options" role="tablist" aria-label="Options">
-      <button
-        v-for="o in doc.options"
-        :key="o.id"
-        role="tab"
-        class="plain"
-        :aria-selected="o.id === commission.optionId"
-        :class="{ chosen: o.id === commission.optionId }"
-        @click="commission.optionId = o.id"
-      >
-        <b>{{ o.id.toUpperCase() }}</b>&ensp;{{ o.title
-        }}<i v-if="doc.options.length > 1 && o.id === doc.chosen" title="Chosen" class="mark" />
-      </button>
+    <div class="options">
+      <div class="tabs" role="tablist" aria-label="Options">
+        <button
+          v-for="o in doc.options"
+          :key="o.id"
+          role="tab"
+          class="plain"
+          :aria-selected="o.id === commission.optionId"
+          :class="{ chosen: o.id === commission.optionId }"
+          @click="commission.optionId = o.id"
+        >
+          <b>{{ o.id.toUpperCase() }}</b>&ensp;{{ o.title
+          }}<i v-if="doc.options.length > 1 && o.id === doc.chosen" title="Chosen" class="mark" />
+        </button>
+      </div>
       <router-link
         class="plain all"
         :to="`/c/${commission.id}/options`"
@@ -89,7 +91,8 @@ const saved = computed(() => {
       </button>
       <button
         class="plain units"
-        aria-label="Units"
+        :aria-label="`${preferences.units === 'metric' ? 'mm' : 'in'}, units`"
+        data-test="units"
         :title="preferences.units === 'metric' ? 'Metric; change to US units' : 'US units; change to metric'"
         @click="preferences.toggleUnits()"
       >
@@ -127,7 +130,8 @@ const saved = computed(() => {
   overflow: hidden;
   text-overflow: ellipsis;
 }
-.options {
+.options,
+.tabs {
   display: flex;
   align-items: flex-end;
 }

@@ -107,24 +107,19 @@ function open(row: Row): void {
 
 <template>
   <aside class="tally screen-only" aria-label="Tally" data-test="tally">
-    <dl>
-      <button
-        v-for="row in rows"
-        :key="row.key"
-        class="plain row"
-        :data-row="row.key"
-        title="Show the workings"
-        @click="open(row)"
-      >
-        <span class="line"
-          ><dt>{{ row.name }}</dt>
-          <dd>
-            <b>{{ row.text }}</b> <span class="unit">{{ row.unit }}</span>
-          </dd></span
-        >
-        <span v-if="row.below" class="below">{{ row.below }}</span>
-      </button>
-    </dl>
+    <ul>
+      <li v-for="row in rows" :key="row.key">
+        <button class="plain row" :data-row="row.key" title="Show the workings" @click="open(row)">
+          <span class="line"
+            ><span class="name">{{ row.name }}</span>
+            <span
+              ><b>{{ row.text }}</b> <span class="unit">{{ row.unit }}</span></span
+            ></span
+          >
+          <span v-if="row.below" class="below">{{ row.below }}</span>
+        </button>
+      </li>
+    </ul>
     <FindingList v-if="plan" :findings="plan.findings" @show="emit('show', $event)" />
   </aside>
 </template>
@@ -138,7 +133,9 @@ function open(row: Row): void {
   padding: 14px 18px 24px;
   overflow-y: auto;
 }
-dl {
+ul {
+  list-style: none;
+  padding: 0;
   margin: 0 0 16px;
 }
 .row {
@@ -147,7 +144,7 @@ dl {
   border-bottom: 1px solid var(--rule);
   padding: 6px 0 7px;
 }
-.row:hover dt {
+.row:hover .name {
   color: var(--celadon);
 }
 .line {
@@ -155,14 +152,11 @@ dl {
   justify-content: space-between;
   align-items: baseline;
 }
-dt {
+.name {
   font-size: 12px;
   color: var(--ink-2);
 }
-dd {
-  margin: 0;
-}
-dd b {
+.line b {
   font-size: 15px;
   font-weight: 600;
 }

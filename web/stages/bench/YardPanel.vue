@@ -124,9 +124,12 @@ button {
 button:hover {
   background: var(--celadon-wash);
 }
-.used svg,
-.used b {
+.used svg {
   opacity: 0.45;
+}
+.used b {
+  color: var(--ink-2);
+  font-weight: 400;
 }
 .empty {
   padding: 20px;

@@ -62,6 +62,10 @@ const print = () => window.print();
   color: #1c1a18;
   font-size: 12px;
 }
+/* Paper in either theme. */
+.bar .act {
+  color: #42715e;
+}
 .bar {
   display: flex;
   justify-content: space-between;

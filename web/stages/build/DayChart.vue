@@ -187,14 +187,14 @@ svg {
   text-overflow: ellipsis;
 }
 .min {
-  color: #5d564d;
+  color: #48423a;
   font-size: 11.5px;
 }
 .bare .title {
   display: none;
 }
 .detail {
-  color: #5d564d;
+  color: #48423a;
   overflow: hidden;
 }
 .task.substrate {

@@ -67,7 +67,7 @@ function remove(id: string): void {
           <b>{{ longDate(n.date) }}</b><span class="quiet">{{ daysAway(n.date) }}</span>
         </div>
         <p>{{ n.text }}</p>
-        <button class="act off" :aria-label="`Take the note of ${n.date} away`" @click="remove(n.id)">
+        <button class="act off" :aria-label="`Take away the note of ${n.date}`" @click="remove(n.id)">
           Take away
         </button>
       </li>

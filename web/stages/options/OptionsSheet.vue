@@ -99,6 +99,7 @@ const print = () => window.print();
               <div class="title">
                 <b>{{ c.option.id.toUpperCase() }}</b><WordsField
                   label=""
+                  :aria-label="`Name of option ${c.option.id.toUpperCase()}`"
                   :value="c.option.title"
                   :apply="rename(c.option.id)"
                 />

@@ -1,0 +1,61 @@
+import axe from 'axe-core';
+import { describe, expect, it } from 'vitest';
+import { withDemo } from './harness';
+
+/* Every page, on paper and dim, against the Web Content Accessibility Guidelines 2.1 at levels A and AA. */
+
+const b = withDemo();
+const RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'];
+
+/** What of the page breaks a rule, an element a line. */
+async function violations(): Promise<string[]> {
+  await b.page.evaluate(axe.source);
+  return b.page.evaluate(async (rules) => {
+    const { violations } = await (window as unknown as { axe: typeof axe }).axe.run({ runOnly: rules });
+    return violations.flatMap((v) =>
+      v.nodes.map((n) => `${v.id}: ${n.target.join(' ')}: ${n.failureSummary?.replace(/\s+/g, ' ')}`),
+    );
+  }, RULES);
+}
+
+/** Changes between paper and dim as a person does. */
+async function otherTheme(): Promise<void> {
+  const other = await b.page.evaluate(() =>
+    document.documentElement.dataset.theme === 'dim' ? 'paper' : 'dim',
+  );
+  await b.page.keyboard.down('Control');
+  await b.page.keyboard.press('k');
+  await b.page.keyboard.up('Control');
+  await b.page.waitForSelector('input[aria-label="Find or do"]', { visible: true });
+  await b.page.keyboard.type('paper or dim');
+  await b.page.keyboard.press('Enter');
+  await b.page.waitForSelector(`[data-theme="${other}"]`);
+  await b.page.waitForSelector('.v-overlay--active', { hidden: true });
+}
+
+const PAGES: [page: string, path: string, there: string][] = [
+  ['the list', '/', 'li'],
+  ['the brief', '/c/demo-valley/brief', '[data-test="title"]'],
+  ['the brief of a rescape', '/c/demo-rescape/brief', '[data-test="title"]'],
+  ['the vessel', '/c/demo-valley/vessel', '[data-row="floor"]'],
+  ['the site', '/c/demo-wall/vessel', '[data-row="floor"]'],
+  ['the bench', '/c/demo-valley/bench', '[data-yard]'],
+  ['planting', '/c/demo-valley/planting', '[data-region]'],
+  ['the take-off', '/c/demo-valley/take-off', '[data-line]'],
+  ['the order', '/c/demo-valley/order', '[data-supplier]'],
+  ['the build day', '/c/demo-valley/build', '.title'],
+  ['the handover', '/c/demo-valley/handover', '.key'],
+  ['the log', '/c/demo-valley/log', '[data-test="note"]'],
+  ['the options', '/c/demo-valley/options', '[data-option="b"] svg'],
+  ['the visit sheet', '/c/demo-valley/visit-sheet', '.visit'],
+];
+
+describe('for everyone, on paper and dim', () => {
+  it.each(PAGES)('%s', async (_page, path, there) => {
+    await b.at.open(path);
+    await b.page.waitForSelector(there);
+    expect(await violations()).toEqual([]);
+    await otherTheme();
+    expect(await violations()).toEqual([]);
+  });
+});
