@@ -70,6 +70,53 @@ describe('what is wrong with a change', () => {
     expect(bothWays(before, bow)[0][0]).toMatch(/^vessel\.bowMm: /);
   });
 
+  it('is looked for in what was replaced alone: neither in other stones nor in the surface of the one that moved', () => {
+    const untouchable = (piece: Commission['options'][0]['pieces'][0]) => {
+      const shape = { ...piece.shape };
+      return { ...piece, shape };
+    };
+    const pieces = before.options[0].pieces.map(untouchable);
+    const document = replaced(before, ['options', 0, 'pieces'], pieces);
+    expect(faultsOfChange(before, document)).toEqual([]);
+    for (const { shape } of pieces)
+      Object.defineProperty(shape, 'sizeMm', {
+        get: () => {
+          throw new Error('was read again');
+        },
+      });
+    const at = ['options', 0, 'pieces', 0, 'at'];
+    expect(faultsOfChange(document, replaced(document, at, [120, 130]))).toEqual([]);
+    expect(says(faultsOfChange(document, replaced(document, at, [120])))[0]).toMatch(
+      /^options\[0\]\.pieces\[0\]\.at/,
+    );
+    // One that is put in is read whole.
+    expect(() =>
+      faultsOfChange(
+        document,
+        replaced(document, ['options', 0, 'pieces'], [...pieces, { ...pieces[0], id: 'new' }]),
+      ),
+    ).toThrow('was read again');
+  });
+
+  it('is found in lists that grow, shrink and change places as in the whole', () => {
+    const lists: Key[][] = [
+      ['options', 0, 'pieces'],
+      ['options', 0, 'bed'],
+      ['options', 0, 'plants'],
+      ['catalogue', 'materials'],
+    ];
+    fc.assert(
+      fc.property(fc.constantFrom(...lists), fc.infiniteStream(fc.nat(30)), (path, stream) => {
+        const was = path.reduce<unknown>((v, key) => (v as Record<Key, unknown>)[key], before) as object[];
+        const draws = [...stream.take(5)];
+        const now = draws.flatMap((n): unknown[] => (n > 24 ? [7] : n > 20 ? [{}] : [was[n % was.length]]));
+        const [changed, whole] = bothWays(before, replaced(before, path, now));
+        expect(changed).toEqual(whole);
+      }),
+      { numRuns: 150 },
+    );
+  });
+
   it('reads options anew when one comes or goes, and none may be left', () => {
     const two = { ...before, options: [...before.options, { ...before.options[0], id: 'b', bed: -1 }] };
     expect(says(faultsOfChange(before, two as never))).toEqual(['options[1].bed: is -1, must be a list']);

@@ -1,4 +1,4 @@
-import { firstCrossing } from '../geometry/polygon';
+import { firstCrossing, type Polygon } from '../geometry/polygon';
 import { meshFault, meshVolume } from '../geometry/mesh';
 import { briefFaults } from './briefFaults';
 import type { Fault } from './fault';
@@ -29,8 +29,13 @@ function optionFaults(option: Option, path: string): Fault[] {
   ];
 }
 
-function regionFaults(region: readonly (readonly [number, number])[] | undefined, path: string): Fault[] {
-  const crossing = region && firstCrossing(region);
+/** Rings that have been looked at, each with the edges that meet. They are replaced, never changed in place. */
+const rings = new WeakMap<Polygon, [number, number] | false>();
+
+function regionFaults(region: Polygon | undefined, path: string): Fault[] {
+  if (!region) return [];
+  const crossing = rings.get(region) ?? firstCrossing(region) ?? false;
+  rings.set(region, crossing);
   if (!crossing) return [];
   const [a, b] = crossing;
   return [{ path, says: `crosses itself: edge ${a} meets edge ${b}, must be a ring that does not` }];
