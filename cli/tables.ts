@@ -3,6 +3,7 @@ import type { Commission } from '../core/commission/schema';
 import { orderByOf } from '../core/ordering/order';
 import { ofFirstVisit } from '../core/pipeline/firstVisit';
 import type { Plan } from '../core/pipeline/plan';
+import { amount } from '../core/units/money';
 import { rounded, unitFor, type Quantity } from '../core/units/quantity';
 
 export type Part = 'takeoff' | 'order' | 'build' | 'care' | 'brief';
@@ -37,7 +38,7 @@ function figure({ value, unit }: Quantity): string {
 }
 
 function money(commission: Commission, minor: number): string {
-  return `${(minor / 100).toFixed(2)} ${commission.currency}`;
+  return `${amount(minor, commission.currency)} ${commission.currency}`;
 }
 
 /** Columns padded to their widest cell. */

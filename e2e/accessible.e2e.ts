@@ -8,14 +8,14 @@ const b = withDemo();
 const RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'];
 
 /** What of the page breaks a rule, an element a line. */
-async function violations(): Promise<string[]> {
+async function violations(rules: axe.RunOptions['runOnly']): Promise<string[]> {
   await b.page.evaluate(axe.source);
-  return b.page.evaluate(async (rules) => {
-    const { violations } = await (window as unknown as { axe: typeof axe }).axe.run({ runOnly: rules });
+  return b.page.evaluate(async (runOnly) => {
+    const { violations } = await (window as unknown as { axe: typeof axe }).axe.run({ runOnly });
     return violations.flatMap((v) =>
       v.nodes.map((n) => `${v.id}: ${n.target.join(' ')}: ${n.failureSummary?.replace(/\s+/g, ' ')}`),
     );
-  }, RULES);
+  }, rules);
 }
 
 /** Changes between paper and dim as a person does. */
@@ -54,8 +54,9 @@ describe('for everyone, on paper and dim', () => {
   it.each(PAGES)('%s', async (_page, path, there) => {
     await b.at.open(path);
     await b.page.waitForSelector(there);
-    expect(await violations()).toEqual([]);
+    expect(await violations({ type: 'tag', values: RULES })).toEqual([]);
     await otherTheme();
-    expect(await violations()).toEqual([]);
+    // Names and order are the same in both; colours are not.
+    expect(await violations({ type: 'rule', values: ['color-contrast'] })).toEqual([]);
   });
 });

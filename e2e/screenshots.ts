@@ -2,6 +2,7 @@
 import { mkdir } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Page } from 'puppeteer-core';
+import { built } from '../scripts/ready.mjs';
 import { openBrowser } from './browser';
 import { demoServer } from './server';
 
@@ -80,6 +81,7 @@ const SHOTS: Shot[] = [
   { name: 'log', path: `${valley}/log` },
 ];
 
+await built();
 const [server, browser] = await Promise.all([demoServer(), openBrowser()]);
 try {
   await mkdir(folder, { recursive: true });

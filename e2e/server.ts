@@ -1,9 +1,11 @@
 import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
-import { mkdtemp, rm } from 'node:fs/promises';
+import { cp, mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
 const root = join(import.meta.dirname, '..');
+/** A program of the project as it was built. */
+const program = (name: string) => join(root, 'dist', 'node', `${name}.js`);
 
 /** The server as a process of its own. */
 export interface Running {
@@ -17,7 +19,7 @@ export interface Running {
 
 /** Starts the server on a folder and waits for the line that says where it is; rejects with what it said instead. */
 export function serverOn(data: string, env: Record<string, string> = {}): Promise<Running> {
-  const child = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], {
+  const child = spawn(process.execPath, ['--enable-source-maps', program('server/main')], {
     cwd: root,
     env: { ...process.env, UTSUWA_DATA: data, PORT: '0', ...env },
   });
@@ -48,11 +50,24 @@ export interface DemoServer {
   restart(between?: () => Promise<void>): Promise<void>;
 }
 
+/** The demo's data as a folder to be copied; a run of tests has it made once (`setup.ts`). */
+async function filledOnce(): Promise<string> {
+  const made = process.env.UTSUWA_DEMO_DATA;
+  if (made) return made;
+  const folder = await mkdtemp(join(tmpdir(), 'utsuwa-filled-'));
+  fillDemo(folder);
+  return folder;
+}
+
+/** Puts the demo's data into a folder. */
+export function fillDemo(folder: string): void {
+  execFileSync(process.execPath, [program('demo/fill')], { env: { ...process.env, UTSUWA_DATA: folder } });
+}
+
 /** The demo, served from a folder of its own on a free port. */
 export async function demoServer(): Promise<DemoServer> {
   const data = await mkdtemp(join(tmpdir(), 'utsuwa-e2e-'));
-  const env = { ...process.env, UTSUWA_DATA: data };
-  execFileSync(process.execPath, ['--import', 'tsx', 'demo/fill.ts'], { cwd: root, env });
+  await cp(await filledOnce(), data, { recursive: true });
   let running = await serverOn(data);
   const server: DemoServer = {
     url: running.url,

@@ -4,6 +4,7 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
   test: {
     include: ['e2e/**/*.e2e.ts', 'endure/**/*.e2e.ts'],
+    globalSetup: ['e2e/setup.ts'],
     testTimeout: 120_000,
     hookTimeout: 120_000,
     // Each file has a server and a browser of its own; two at a time keep two cores busy.

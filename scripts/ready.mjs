@@ -46,18 +46,32 @@ export async function installed() {
   writeFileSync(mark, lock);
 }
 
-/** Builds the interface when a source is newer than the last build. */
+/** What is built: the file that tells when, its configuration, and what it is made of. */
+const BUILDS = [
+  ['web/index.html', 'vite.config.ts', ['web', 'core', 'index.html']],
+  ['node/server/main.js', 'vite.server.config.ts', ['server', 'demo', 'core']],
+];
+
+/** Builds interface and server where a source is newer than the last build. */
 export async function built() {
-  const index = join(root, 'dist', 'web', 'index.html');
-  const since = existsSync(index) ? statSync(index).mtimeMs : 0;
-  if (since > newest(['web', 'core', 'index.html', 'vite.config.ts', 'package-lock.json'])) return;
-  console.log('Building the interface …');
-  await run(process.execPath, [
-    join(root, 'node_modules', 'vite', 'bin', 'vite.js'),
-    'build',
-    '--logLevel',
-    'error',
-  ]);
+  const old = BUILDS.filter(([made, config, sources]) => {
+    const file = join(root, 'dist', made);
+    const since = existsSync(file) ? statSync(file).mtimeMs : 0;
+    return since <= newest([...sources, config, 'package-lock.json']);
+  });
+  if (old.length === 0) return;
+  console.log('Building …');
+  const vite = join(root, 'node_modules', 'vite', 'bin', 'vite.js');
+  await Promise.all(
+    old.map(([, config]) =>
+      run(process.execPath, [vite, 'build', '--config', config, '--logLevel', 'error']),
+    ),
+  );
+}
+
+/** A program of the project as it was built, by the name of its source. */
+export function program(name) {
+  return join(root, 'dist', 'node', `${name}.js`);
 }
 
 function newest(names) {
@@ -72,7 +86,7 @@ function newestIn(path) {
 
 /** Starts the server in this terminal; Ctrl-C reaches it and is waited for. */
 export function serve(env = {}) {
-  const child = spawn(process.execPath, ['--import', 'tsx', join('server', 'main.ts')], {
+  const child = spawn(process.execPath, ['--enable-source-maps', program('server/main')], {
     cwd: root,
     env: { ...process.env, ...env },
     stdio: 'inherit',

@@ -1,16 +1,12 @@
 /* npm run restore -- FILE: a backup in the place of the studio's data, which is kept beside it. */
-import { join } from 'node:path';
-import { failed, installed, root, run } from './ready.mjs';
+import { built, failed, installed, program, run } from './ready.mjs';
 
 try {
   await installed();
-  await run(
-    process.execPath,
-    ['--import', 'tsx', join(root, 'server', 'restore.ts'), ...process.argv.slice(2)],
-    {
-      loud: true,
-    },
-  );
+  await built();
+  await run(process.execPath, [program('server/restore'), ...process.argv.slice(2)], {
+    loud: true,
+  });
 } catch (error) {
   failed(error);
 }

@@ -1,9 +1,10 @@
 import type { AddressInfo } from 'node:net';
 import { createServer, type Server } from 'node:http';
-import { fileURLToPath } from 'node:url';
+import { join } from 'node:path';
 import { createApp } from './app';
 import { dataFolder } from './dataFolder';
 import { openJobs } from './jobs/jobs';
+import { ROOT } from './root';
 import { SimulatedSuppliers } from './stand-ins/supplier';
 import { purgeRemoved } from './store/commissions';
 import { releaseInterrupted } from './store/orders';
@@ -32,7 +33,7 @@ async function main(): Promise<void> {
   // A server that runs for months keeps its promises too. What fails is said and tried again the next time.
   const care = () => void lookAfter(store);
   setInterval(care, CARE_MS).unref();
-  const web = fileURLToPath(new URL('../dist/web', import.meta.url));
+  const web = join(ROOT, 'dist', 'web');
   const { app, dispatch } = createApp({ store, jobs, suppliers: new SimulatedSuppliers(), web });
   const server = createServer(app);
   const port = await listen(server, host, portAsked());

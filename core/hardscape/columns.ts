@@ -64,6 +64,16 @@ export function columnsOf(
   return { ...grid, ...spans, extent, volumeMm3, columnMm2: sum > 0 ? volumeMm3 / sum : 0 };
 }
 
+/** Volumes of shapes that only columns can measure. */
+const counted = new WeakMap<Shape, number>();
+
+/** Volume of a shape in mm³: exact where it is known, otherwise by columns of the shape as it came. */
+export function volumeMm3Of(shape: Shape): number {
+  const mm3 = exactVolumeMm3(shape) ?? counted.get(shape) ?? columnsOf(shape, 0).volumeMm3;
+  counted.set(shape, mm3);
+  return mm3;
+}
+
 /** Width of the columns of a shape, mm; finer for one of several limbs. */
 function stepOf(shape: Shape, { lo, hi }: Extent, limbs: boolean): number {
   const longer = Math.max(hi[0] - lo[0], hi[1] - lo[1]);

@@ -3,7 +3,8 @@ import type { Layer, Piece, Shape } from '../commission/schema';
 import { scape, soil } from '../testing/scape';
 import { bedField } from '../substrate/bedField';
 import { columnsOf } from './columns';
-import { displace, mayOverlap } from './displace';
+import { displace } from './displace';
+import { mayOverlap } from './neighbours';
 import { bottomMm, settle, settlingOrder, topMm, type Standing } from './settle';
 
 const { vessel } = scape({ inner: [400, 300, 300], waterLineMm: 200 });

@@ -172,13 +172,3 @@ function withoutEmpty(spans: Float64Array, n: number): number {
   }
   return kept;
 }
-
-/** True when the upright boxes around two standing pieces have space in common. */
-export function mayOverlap(a: Standing, b: Standing): boolean {
-  const at = (s: Standing) => [s.xMm, s.yMm, s.zMm];
-  return [0, 1, 2].every(
-    (i) =>
-      at(a)[i] + a.columns.extent.lo[i] < at(b)[i] + b.columns.extent.hi[i] &&
-      at(b)[i] + b.columns.extent.lo[i] < at(a)[i] + a.columns.extent.hi[i],
-  );
-}

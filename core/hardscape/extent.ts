@@ -19,12 +19,24 @@ export function extentOf(shape: Shape, m: Matrix): Extent {
     const hi: Extent['hi'] = [half(0), half(1), half(2)];
     return { lo: [-hi[0], -hi[1], -hi[2]], hi };
   }
-  const vertices = turned(solidMesh(shape).vertices, m);
+  const known = kept.get(shape);
+  if (known?.m.every((v, i) => v === m[i])) return known.extent;
+  const extent = boxOf(turned(solidMesh(shape).vertices, m));
+  kept.set(shape, { m, extent });
+  return extent;
+}
+
+/** As each shape was last turned: shapes are replaced, never changed in place. */
+const kept = new WeakMap<Shape, { m: Matrix; extent: Extent }>();
+
+function boxOf(vertices: Float64Array): Extent {
   const lo: Extent['lo'] = [Infinity, Infinity, Infinity];
   const hi: Extent['hi'] = [-Infinity, -Infinity, -Infinity];
-  for (let i = 0; i < vertices.length; i++) {
-    lo[i % 3] = Math.min(lo[i % 3], vertices[i]);
-    hi[i % 3] = Math.max(hi[i % 3], vertices[i]);
-  }
+  for (let i = 0; i < vertices.length; i += 3)
+    for (let k = 0; k < 3; k++) {
+      const v = vertices[i + k];
+      if (v < lo[k]) lo[k] = v;
+      if (v > hi[k]) hi[k] = v;
+    }
   return { lo, hi };
 }

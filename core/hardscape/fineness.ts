@@ -1,4 +1,4 @@
-import type { Piece, Shape } from '../commission/schema';
+import type { Piece } from '../commission/schema';
 import { rotation } from '../geometry/rotation';
 import { columnCount } from './columns';
 import { extentOf, type Extent } from './extent';
@@ -13,7 +13,7 @@ const MOST_WORK = 20_000_000;
  */
 export function coarserBy(pieces: readonly Piece[]): number {
   const placed = pieces.map((piece) => {
-    const extent = keptExtent(piece);
+    const extent = extentOf(piece.shape, rotation(piece.turnDeg, piece.tiltDeg));
     return { extent, at: piece.at, columns: columnCount(piece.shape, extent) };
   });
   let work = 0;
@@ -31,22 +31,11 @@ interface Placed {
   at: Piece['at'];
 }
 
-function meetInPlan(a: Placed, b: Placed): boolean {
-  return [0, 1].every(
-    (i) =>
-      a.at[i] + a.extent.lo[i] < b.at[i] + b.extent.hi[i] &&
-      b.at[i] + b.extent.lo[i] < a.at[i] + a.extent.hi[i],
+function meetInPlan({ at: [ax, ay], extent: p }: Placed, { at: [bx, by], extent: q }: Placed): boolean {
+  return (
+    ax + p.lo[0] < bx + q.hi[0] &&
+    bx + q.lo[0] < ax + p.hi[0] &&
+    ay + p.lo[1] < by + q.hi[1] &&
+    by + q.lo[1] < ay + p.hi[1]
   );
-}
-
-/** The extent of each shape as it was last turned: shapes are replaced, never changed in place. */
-const extents = new WeakMap<Shape, { key: string; extent: Extent }>();
-
-function keptExtent({ shape, turnDeg, tiltDeg = [0, 0] }: Piece): Extent {
-  const key = `${turnDeg} ${tiltDeg.join(' ')}`;
-  const kept = extents.get(shape);
-  if (kept?.key === key) return kept.extent;
-  const extent = extentOf(shape, rotation(turnDeg, tiltDeg));
-  extents.set(shape, { key, extent });
-  return extent;
 }

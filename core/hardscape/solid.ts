@@ -6,8 +6,21 @@ import { meshVolume, shellCount, type Mesh } from '../geometry/mesh';
 const MERIDIANS = 20;
 const PARALLELS = 10;
 
+/*
+ * What follows from a shape alone is worked out once: shapes are replaced, never changed in place, and so are
+ * these. Nobody may write into them.
+ */
+const meshes = new WeakMap<Shape, Mesh>();
+const volumes = new WeakMap<Shape, { mm3: number | undefined }>();
+
 /** The surface of any shape as triangles around its own origin, mm; for drawing and for cutting. */
 export function solidMesh(shape: Shape): Mesh {
+  const mesh = meshes.get(shape) ?? meshOf(shape);
+  meshes.set(shape, mesh);
+  return mesh;
+}
+
+function meshOf(shape: Shape): Mesh {
   switch (shape.kind) {
     case 'ellipsoid':
       return ellipsoidMesh(shape.sizeMm);
@@ -25,6 +38,12 @@ export function solidMesh(shape: Shape): Mesh {
  * that may run into each other (limbs of one root) has none here: undefined, and is measured by columns.
  */
 export function exactVolumeMm3(shape: Shape): number | undefined {
+  const volume = volumes.get(shape) ?? { mm3: enclosedMm3(shape) };
+  volumes.set(shape, volume);
+  return volume.mm3;
+}
+
+function enclosedMm3(shape: Shape): number | undefined {
   switch (shape.kind) {
     case 'ellipsoid':
       return (Math.PI / 6) * shape.sizeMm[0] * shape.sizeMm[1] * shape.sizeMm[2];

@@ -8,6 +8,7 @@ import { survey, type Survey, type SurveyAsk } from '../survey/survey';
 import { takeOff, type TakeOff } from '../takeoff/takeOff';
 import { bySeverity, type Finding } from '../units/finding';
 import { visit, type VisitPlan } from '../visit/visit';
+import { amount, majorOf } from '../units/money';
 
 /** Everything that follows from one option of a commission. */
 export interface Plan {
@@ -55,16 +56,15 @@ function budgetFindings({ brief, currency }: Commission, { totalMinor }: TakeOff
   const gas = brief.co2 ? (brief.co2CostMinor ?? 0) : 0;
   const cost = totalMinor + gas;
   if (brief.budgetMinor === undefined || cost <= brief.budgetMinor) return [];
-  const money = (minor: number) => (minor / 100).toFixed(2);
   return [
     {
       id: 'cost.budget',
       severity: 'warn',
       at: { field: 'brief.budgetMinor' },
-      measured: cost / 100,
-      limit: brief.budgetMinor / 100,
+      measured: majorOf(cost, currency),
+      limit: majorOf(brief.budgetMinor, currency),
       unit: currency,
-      says: `Material${gas ? ' and CO2 set' : ''} for ${currency} ${money(cost)}, ${money(brief.budgetMinor)} agreed.`,
+      says: `Material${gas ? ' and CO2 set' : ''} for ${currency} ${amount(cost, currency)}, ${amount(brief.budgetMinor, currency)} agreed.`,
       because: 'Agree the difference, use more from the yard, or plant more economically.',
       source: 'the brief',
     },

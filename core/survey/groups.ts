@@ -23,19 +23,21 @@ export interface GroupSurvey {
  */
 export function surveyGroups(input: SurveyInput): GroupSurvey[] {
   const { commission, option, standing, displaced } = input;
+  const place = new Map(standing.map(({ piece }, i) => [piece.id, i]));
   return jointed(
     option.pieces.map((p) => p.id),
     option.joints.map((j) => j.pieces),
   ).map((group) => {
     const sums = { dry: { lift: 0, hold: 0 }, soaked: { lift: 0, hold: 0 } };
-    standing.forEach(({ piece, columns }, i) => {
-      if (!group.includes(piece.id)) return;
+    for (const id of group) {
+      const i = place.get(id)!;
+      const { piece, columns } = standing[i];
       const material = materialOf(commission, piece.material);
       const underWaterL = displaced[i].underWater / MM3_PER_L;
       const dry = massOf(piece, columns, material) / (columns.volumeMm3 / MM3_PER_L);
       addTo(sums.dry, liftKgf(underWaterL, dry));
       addTo(sums.soaked, liftKgf(underWaterL, Math.max(dry, material.soakedKgPerL ?? dry)));
-    });
+    }
     return {
       pieces: group,
       liftKgf: sums.dry.lift,
@@ -65,5 +67,6 @@ export function jointed(ids: readonly string[], joints: readonly (readonly strin
       for (const moved of b) groupOf.set(moved, a);
     }
   }
-  return [...new Set(groupOf.values())].map((group) => ids.filter((id) => group.includes(id)));
+  const order = new Map(ids.map((id, i) => [id, i]));
+  return [...new Set(groupOf.values())].map((group) => group.sort((a, b) => order.get(a)! - order.get(b)!));
 }

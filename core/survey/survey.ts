@@ -1,7 +1,8 @@
 import { materialOf, optionOf, plantOf } from '../commission/lookup';
 import type { Commission, Material, Option, Vessel } from '../commission/schema';
 import { columnsOf } from '../hardscape/columns';
-import { displace, mayOverlap, type Displaced } from '../hardscape/displace';
+import { displace, type Displaced } from '../hardscape/displace';
+import { earlierNeighbours } from '../hardscape/neighbours';
 import { coarserBy } from '../hardscape/fineness';
 import { settle, settlingOrder, topMm, type Standing } from '../hardscape/settle';
 import { bedField, floorShare, type BedField } from '../substrate/bedField';
@@ -150,8 +151,9 @@ function measure(
   memo: SurveyMemo,
 ): [Displaced[], Displaced[]] {
   const all = [...fixed, ...standing];
+  const neighbours = earlierNeighbours(all);
   const displaced = all.map((s, i) => {
-    const earlier = all.slice(0, i).filter((e) => mayOverlap(e, s));
+    const earlier = neighbours[i];
     const place = (p: Standing) => [p.xMm, p.yMm, p.zMm];
     const key = [
       memo.rough ? field.stack.count : field,

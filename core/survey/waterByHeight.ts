@@ -1,5 +1,6 @@
 import type { Vessel } from '../commission/schema';
-import { displace, mayOverlap } from '../hardscape/displace';
+import { displace } from '../hardscape/displace';
+import { earlierNeighbours } from '../hardscape/neighbours';
 import { floorShare } from '../substrate/bedField';
 import { MM3_PER_L } from '../units/volume';
 import { fixedStanding } from './fixed';
@@ -19,14 +20,15 @@ export function waterByHeight(survey: Survey, vessel: Vessel, heightsMm: readonl
   const all = [...fixedStanding(vessel), ...survey.standing];
   const { field } = survey;
   const cellMm2 = field.dxMm * field.dyMm;
+  const earlier = earlierNeighbours(all);
   return heightsMm.map((mm) => {
     const at: Vessel = { ...vessel, waterLineMm: mm };
     let open = 0;
     field.surfaceMm.forEach((surface, cell) => (open += floorShare(field, cell) * Math.max(0, mm - surface)));
-    const taken = all.reduce((sum, standing, i) => {
-      const earlier = all.slice(0, i).filter((e) => mayOverlap(e, standing));
-      return sum + displace(standing, field, at, earlier).ownInFreeWater;
-    }, 0);
+    const taken = all.reduce(
+      (sum, standing, i) => sum + displace(standing, field, at, earlier[i]).ownInFreeWater,
+      0,
+    );
     return { mm, litres: (open * cellMm2 - taken) / MM3_PER_L };
   });
 }

@@ -2,6 +2,7 @@ import Papa from 'papaparse';
 import type { Commission } from '../../core/commission/schema';
 import { orderByOf } from '../../core/ordering/order';
 import type { Plan } from '../../core/pipeline/plan';
+import { amount } from '../../core/units/money';
 import { rounded } from '../../core/units/quantity';
 
 /**
@@ -23,7 +24,7 @@ export function takeOffCsv(commission: Commission, plan: Plan): string {
     needed: rounded(line.needed.value, 4),
     'needed unit': line.needed.unit,
     packs: line.packWords,
-    [`price ${commission.currency}`]: (line.priceMinor / 100).toFixed(2),
+    [`price ${commission.currency}`]: amount(line.priceMinor, commission.currency),
     'order by': orderByOf(plan.order, line.id) ?? '',
     workings: line.workings.map((w) => `${w.step}: ${rounded(w.value, 3)} ${w.unit}`).join('; '),
   }));

@@ -1,5 +1,6 @@
 import { Piscina } from 'piscina';
 import { Problem, refused } from '../problem';
+import { threadFile } from '../root';
 import { buffersIn } from '../store/largeText';
 import type * as work from './work';
 
@@ -22,7 +23,7 @@ export interface Jobs {
 
 export function openJobs({ patienceMs = PATIENCE_MS } = {}): Jobs {
   const pool = new Piscina({
-    filename: new URL('./thread.mjs', import.meta.url).href,
+    filename: threadFile(import.meta.url).href,
     minThreads: 1,
     maxThreads: THREADS,
     maxQueue: MOST_WAITING,

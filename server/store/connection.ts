@@ -4,6 +4,7 @@ import { transfer, wrap, type Remote } from 'comlink';
 import nodeEndpoint from 'comlink/dist/esm/node-adapter.mjs';
 import { drizzle, type SqliteRemoteDatabase } from 'drizzle-orm/sqlite-proxy';
 import { buffersIn } from './largeText';
+import { threadFile } from '../root';
 import * as schema from './schema';
 import type { Answer, Rows, Statement, StoreThread } from './thread';
 import { troubleOf } from './trouble';
@@ -66,7 +67,7 @@ interface Live {
 }
 
 function spawn(data: { url: string; readOnly: boolean }): Live {
-  const worker = new Worker(new URL('./thread.mjs', import.meta.url), { workerData: data });
+  const worker = new Worker(threadFile(import.meta.url), { workerData: data });
   const thread = wrap<StoreThread>(nodeEndpoint(worker));
   const live = { worker, thread, ended: false } as Live;
   live.lost = new Promise<never>((_, reject) => {

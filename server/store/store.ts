@@ -1,9 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { fileURLToPath } from 'node:url';
 import { sql } from 'drizzle-orm';
 import { migrate } from 'drizzle-orm/sqlite-proxy/migrator';
 import pLimit from 'p-limit';
+import { ROOT } from '../root';
 import { backUp, backUpDaily, backupsIn } from './backups';
 import { connect, type Connection, type Database } from './connection';
 import { claimFolder, closeToOthers, DATABASE, ownFile } from './folder';
@@ -27,7 +27,7 @@ export interface Store {
   close(): Promise<void>;
 }
 
-const MIGRATIONS = fileURLToPath(new URL('./migrations', import.meta.url));
+const MIGRATIONS = join(ROOT, 'server', 'store', 'migrations');
 
 /**
  * Opens (or makes) the database in a folder that no other process has, and brings it up to date. Refused with

@@ -1,5 +1,6 @@
 import type { Shape } from '../../core/commission/schema';
 import { rotation, turned } from '../../core/geometry/rotation';
+import { extentOf } from '../../core/hardscape/extent';
 import { solidMesh } from '../../core/hardscape/solid';
 
 /**
@@ -11,7 +12,28 @@ export function sliceAt(
   turnDeg: number,
   tiltDeg: readonly [number, number] | undefined,
   xMm: number,
-): [number, number][][] {
+): Ring[] {
+  const key = `${turnDeg} ${tiltDeg?.join(' ')} ${xMm}`;
+  const known = cuts.get(shape);
+  if (known?.key === key) return known.rings;
+  const rings = cutAt(shape, turnDeg, tiltDeg, xMm);
+  cuts.set(shape, { key, rings });
+  return rings;
+}
+
+type Ring = [number, number][];
+
+/** Each shape as it was last cut: a piece that neither moved nor was cut elsewhere is not cut again. */
+const cuts = new WeakMap<Shape, { key: string; rings: Ring[] }>();
+
+function cutAt(
+  shape: Shape,
+  turnDeg: number,
+  tiltDeg: readonly [number, number] | undefined,
+  xMm: number,
+): Ring[] {
+  const { lo, hi } = extentOf(shape, rotation(turnDeg, tiltDeg));
+  if (xMm <= lo[0] || xMm >= hi[0]) return [];
   const { vertices, faces } = solidMesh(shape);
   const v = turned(vertices, rotation(turnDeg, tiltDeg));
   const count = v.length / 3;

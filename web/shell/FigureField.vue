@@ -26,7 +26,7 @@ const commission = useCommission();
 const typed = ref('');
 const fault = ref('');
 
-const scale = computed(() => f.scale(props.kind));
+const scale = computed(() => f.scale(props.kind, props.unit));
 const unit = computed(() => props.unit ?? scale.value.unit);
 
 watch(

@@ -1,6 +1,7 @@
 import { computed } from 'vue';
 import { MM_PER_INCH } from '../../core/units/length';
 import { KG_PER_POUND, STANDARD_GRAVITY } from '../../core/units/mass';
+import { majorOf } from '../../core/units/money';
 import { isCounted, unitFor } from '../../core/units/quantity';
 import { L_PER_IMPERIAL_GALLON, L_PER_US_GALLON, ML_PER_US_FLUID_OUNCE } from '../../core/units/volume';
 import { usePreferences } from './preferences';
@@ -67,7 +68,7 @@ export function useFigures() {
     if (preferences.gallons === 'imperial') return { unit: 'imp gal', per: L_PER_IMPERIAL_GALLON };
     return us.value ? { unit: 'US gal', per: L_PER_US_GALLON } : undefined;
   });
-  const scale = (kind: FigureKind) => scaleOf(kind, preferences);
+  const scale = (kind: FigureKind, currency?: string) => scaleOf(kind, preferences, currency);
 
   function shown(value: number, unit: string, places?: number): Shown {
     const other: (typeof US)[string] | undefined =
@@ -127,5 +128,5 @@ export function money(minor: number, currency: string, whole = false): string {
   const format =
     moneyFormats.get(key) ?? new Intl.NumberFormat(undefined, { style: 'currency', currency, ...places });
   moneyFormats.set(key, format);
-  return format.format(minor / 100);
+  return format.format(majorOf(minor, currency));
 }

@@ -1,3 +1,4 @@
+import { majorOf, minorOf } from '../../core/units/money';
 import { MM_PER_INCH } from '../../core/units/length';
 import { KG_PER_POUND } from '../../core/units/mass';
 import { rounded } from '../../core/units/quantity';
@@ -46,7 +47,7 @@ const HARDNESS: Record<Reader['hardness'], Scale> = {
 };
 
 /** The scale on which a reader types a kind of figure. US makers give the output of RO units by the day. */
-export function scaleOf(kind: FigureKind, reader: Reader): Scale {
+export function scaleOf(kind: FigureKind, reader: Reader, currency = ''): Scale {
   const us = reader.units === 'us';
   switch (kind) {
     case 'length':
@@ -69,7 +70,11 @@ export function scaleOf(kind: FigureKind, reader: Reader): Scale {
     case 'degrees':
       return times('°', 1, 1);
     case 'money':
-      return { unit: '', out: (minor) => minor / 100, in: (typed) => Math.round(typed * 100) };
+      return {
+        unit: '',
+        out: (minor) => majorOf(minor, currency),
+        in: (typed) => minorOf(typed, currency),
+      };
     case 'plain':
       return { unit: '', out: (value) => value, in: (typed) => typed };
   }

@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import type { Option } from '../../../core/commission/schema';
 import { rotation } from '../../../core/geometry/rotation';
-import { columnsOf } from '../../../core/hardscape/columns';
+import { volumeMm3Of } from '../../../core/hardscape/columns';
 import { extentOf } from '../../../core/hardscape/extent';
 import { colourOf } from '../../bench/colour';
 import PieceDrawing from '../../bench/PieceDrawing.vue';
@@ -21,16 +21,17 @@ const f = useFigures();
 
 const MARK = 46;
 /** What the client already has and wants to see again comes first. */
-const clients = computed(() => (commission.document?.brief.owned ?? []).map(clientPiece));
+const owned = computed(() => commission.document?.brief.owned);
+const clients = computed(() => (owned.value ?? []).map(clientPiece));
+const own = computed(() => commission.document?.catalogue.materials);
 const materialOfPiece = (id: string) =>
-  studio.studio?.catalogue.materials.find((m) => m.id === id) ??
-  commission.document?.catalogue.materials.find((m) => m.id === id);
+  studio.studio?.catalogue.materials.find((m) => m.id === id) ?? own.value?.find((m) => m.id === id);
 const measured = computed(() =>
   [...clients.value, ...(studio.studio?.yard ?? [])].map((piece) => {
     const material = materialOfPiece(piece.material);
     const { lo, hi } = extentOf(piece.shape, rotation(0));
     const size = [0, 1, 2].map((i) => hi[i] - lo[i]);
-    const litres = columnsOf(piece.shape, 0).volumeMm3 / 1e6;
+    const litres = volumeMm3Of(piece.shape) / 1e6;
     const k = Math.min(MARK / size[2], 76 / size[0]);
     return {
       piece,

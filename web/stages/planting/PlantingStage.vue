@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef } from 'vue';
 import type { Plant, Planting } from '../../../core/commission/schema';
+import { FIRST_PORTIONS, usualSpacingMm } from '../../../core/planting/spacing';
 import { plugSpots } from '../../../core/planting/region';
 import FrontView from '../../bench/FrontView.vue';
 import PlanViewDrawing from '../../bench/PlanView.vue';
@@ -53,11 +54,8 @@ const painting = usePainting({
 });
 
 function plantRegion(plant: Plant, region: [number, number][]): string | undefined {
-  return addPlanting(plant, { region, spacingMm: plant.spacingMm ?? SPACING[plant.habit ?? 'carpet'] ?? 30 });
+  return addPlanting(plant, { region, spacingMm: usualSpacingMm(plant) });
 }
-
-/** What holds on to stone and wood, or floats, is counted; how many to begin with. */
-const FIRST_PORTIONS = 6;
 
 function addPlanting(plant: Plant, how: Partial<Planting>): string | undefined {
   const ids = new Set(option.value.plants.map((p) => p.id));
@@ -80,21 +78,11 @@ function addPlanting(plant: Plant, how: Partial<Planting>): string | undefined {
   }
   return fault;
 }
-/** Distances between plugs to begin with, mm (common practice: dense 20 to 30, economical 40 to 50). */
-const SPACING: Record<string, number> = {
-  carpet: 25,
-  grass: 30,
-  creeper: 35,
-  rosette: 55,
-  stem: 28,
-  bulb: 60,
-};
-
 const shapes = computed(() =>
   option.value.plants.flatMap((p) => {
     const plant = plantOf(p.plant);
     if (!p.region || !plant) return [];
-    const spots = plugSpots(p.region, p.spacingMm ?? 30, 700)
+    const spots = plugSpots(p.region, p.spacingMm ?? usualSpacingMm(plant), 700)
       .map(([x, y]) => `M${X(x).toFixed(1)} ${Y(y).toFixed(1)}h0`)
       .join('');
     return [

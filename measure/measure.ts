@@ -1,4 +1,4 @@
-/* npm run bench: how long the main computations take here. `-- --json` prints them as a list. */
+/* npm run measure: how long the main computations take here. `-- --json` prints them as a list. */
 import { mkdtemp, readdir, readFile, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -13,29 +13,10 @@ import { columnsOf } from '../server/store/columns';
 import { createCommission, listCommissions } from '../server/store/commissions';
 import { openStore } from '../server/store/store';
 import { exactBench } from './exact';
+import { editRows } from './edits';
+import { packedRows } from './packed';
 import { largeScape, moved, vesselScape } from './scape';
-
-interface Row {
-  name: string;
-  medianMs: number;
-  runs: number;
-  /** How many times as long the other takes, measured in the same run. */
-  ratio?: number;
-  against?: string;
-}
-
-/** Median time of a piece of work over several runs, after some that are not counted. */
-async function timed(name: string, runs: number, work: (run: number) => unknown, warmUp = 3): Promise<Row> {
-  for (let i = 0; i < warmUp; i++) await work(i);
-  const times: number[] = [];
-  for (let i = 0; i < runs; i++) {
-    const from = performance.now();
-    await work(warmUp + i);
-    times.push(performance.now() - from);
-  }
-  times.sort((a, b) => a - b);
-  return { name, medianMs: Math.round(times[runs >> 1] * 1000) / 1000, runs };
-}
+import { timed, type Row } from './timed';
 
 async function surveyRows(): Promise<Row[]> {
   const scape = largeScape();
@@ -146,7 +127,14 @@ async function firstScreenKb(): Promise<number | undefined> {
   return Math.round(sizes.reduce((a, b) => a + b, 0) / 1024);
 }
 
-const rows = [...(await surveyRows()), ...(await vesselRows()), ...(await readingRows()), await listRow()];
+const rows = [
+  ...(await surveyRows()),
+  ...(await vesselRows()),
+  ...(await readingRows()),
+  ...(await editRows()),
+  ...(await packedRows()),
+  await listRow(),
+];
 if (process.argv.includes('--json')) console.log(JSON.stringify(rows, null, 2));
 else {
   console.table(Object.fromEntries(rows.map(({ name, ...rest }) => [name, rest])));

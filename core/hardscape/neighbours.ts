@@ -1,0 +1,41 @@
+import Flatbush from 'flatbush';
+import type { Standing } from './settle';
+
+/** Pieces from which on an index of their boxes is worth making. */
+const MANY = 12;
+
+/**
+ * For each standing piece the ones listed before it whose upright boxes share space with its own, in the order
+ * of the list. With many pieces their floor boxes are asked of an index (a packed Hilbert R-tree), so that the
+ * time grows with the pieces and not with their pairs.
+ */
+export function earlierNeighbours(all: readonly Standing[]): Standing[][] {
+  if (all.length < MANY) return all.map((s, i) => all.slice(0, i).filter((e) => mayOverlap(e, s)));
+  const index = new Flatbush(all.length);
+  for (const { xMm, yMm, columns } of all) {
+    const { lo, hi } = columns.extent;
+    index.add(xMm + lo[0], yMm + lo[1], xMm + hi[0], yMm + hi[1]);
+  }
+  index.finish();
+  return all.map((s, i) => {
+    const { lo, hi } = s.columns.extent;
+    return index
+      .search(s.xMm + lo[0], s.yMm + lo[1], s.xMm + hi[0], s.yMm + hi[1], (j) => j < i)
+      .sort((a, b) => a - b)
+      .map((j) => all[j])
+      .filter((e) => mayOverlap(e, s));
+  });
+}
+
+/** True when the upright boxes around two standing pieces have space in common. */
+export function mayOverlap(a: Standing, b: Standing): boolean {
+  const [p, q] = [a.columns.extent, b.columns.extent];
+  return (
+    a.xMm + p.lo[0] < b.xMm + q.hi[0] &&
+    b.xMm + q.lo[0] < a.xMm + p.hi[0] &&
+    a.yMm + p.lo[1] < b.yMm + q.hi[1] &&
+    b.yMm + q.lo[1] < a.yMm + p.hi[1] &&
+    a.zMm + p.lo[2] < b.zMm + q.hi[2] &&
+    b.zMm + q.lo[2] < a.zMm + p.hi[2]
+  );
+}

@@ -1,0 +1,20 @@
+import type { Plant } from '../commission/schema';
+
+/** Distances between plugs to begin with, mm (common practice: dense 20 to 30, economical 40 to 50). */
+const BY_HABIT: Partial<Record<NonNullable<Plant['habit']>, number>> = {
+  carpet: 25,
+  grass: 30,
+  creeper: 35,
+  rosette: 55,
+  stem: 28,
+  bulb: 60,
+};
+const USUAL_MM = 30;
+
+/** How far apart plugs of a plant are set when nobody has said: as its entry says, or by its habit, mm. */
+export function usualSpacingMm({ spacingMm, habit = 'carpet' }: Pick<Plant, 'spacingMm' | 'habit'>): number {
+  return spacingMm ?? BY_HABIT[habit] ?? USUAL_MM;
+}
+
+/** What holds on to stone and wood, or floats, is counted; how many portions to begin with (common practice). */
+export const FIRST_PORTIONS = 6;

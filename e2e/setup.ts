@@ -1,0 +1,14 @@
+import { mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { built } from '../scripts/ready.mjs';
+import { fillDemo } from './server';
+
+/** Before the first file: what is driven is built from the sources as they are, and the demo's data made once. */
+export default async function setup(): Promise<() => Promise<void>> {
+  await built();
+  const folder = await mkdtemp(join(tmpdir(), 'utsuwa-filled-'));
+  fillDemo(folder);
+  process.env.UTSUWA_DEMO_DATA = folder;
+  return () => rm(folder, { recursive: true, force: true });
+}
