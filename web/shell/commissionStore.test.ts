@@ -29,7 +29,7 @@ vi.mock('./journal', () => {
     keepHistory: vi.fn((c: string, tab: string, h: History) => histories.set(`${c} ${tab}`, h)),
     readHistory: vi.fn((c: string, tab: string) => Promise.resolve(histories.get(`${c} ${tab}`))),
     lastHistory: vi.fn(() => Promise.resolve(undefined)),
-    forget: vi.fn(() => Promise.resolve(drafts.clear())),
+    forget: vi.fn(() => Promise.resolve([drafts.clear(), histories.clear()])),
   };
 });
 
@@ -282,6 +282,9 @@ describe('a commission that is no more', () => {
     expect([drafts.size, save.mock.calls.length, vi.mocked(api.saveOnLeaving).mock.calls.length]).toEqual([
       0, 1, 0,
     ]);
+    // Neither by the step typed last, nor when another commission is opened.
+    await store.open('c2');
+    expect([...histories.keys()].filter((key) => key.startsWith('c1 '))).toEqual([]);
   });
 });
 

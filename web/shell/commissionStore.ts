@@ -209,6 +209,8 @@ export const useCommission = defineStore('commission', () => {
   }
 
   function keepUndo(): void {
+    // What was erased or deleted elsewhere leaves nothing behind, its steps neither.
+    if (gone.value && gone.value !== 'removed') return;
     if (id.value && tab) keepHistory(id.value, tab, { day: today(), past: past.value, future: future.value });
   }
 
@@ -320,6 +322,7 @@ export const useCommission = defineStore('commission', () => {
   /** The commission is no more: what was kept of it here goes too, unless it can be brought back. */
   function missing(what: Gone): void {
     clearTimeout(saveTimer);
+    clearTimeout(historyTimer);
     gone.value = what;
     state.value = 'gone';
     if (what !== 'removed') void forget(id.value);
