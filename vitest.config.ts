@@ -8,6 +8,7 @@ export default defineConfig({
   plugins: [vue()],
   test: {
     testTimeout: 60_000,
+    globalSetup: ['server/setup.ts'],
     // Servers that start and wait leave a core to others.
     maxWorkers: 2,
     projects: [

@@ -52,9 +52,10 @@ const BUILDS = [
   ['node/server/main.js', 'vite.server.config.ts', ['server', 'demo', 'core']],
 ];
 
-/** Builds interface and server where a source is newer than the last build. */
-export async function built() {
+/** Builds interface and server, or one of them, where a source is newer than the last build. */
+export async function built(only = '') {
   const old = BUILDS.filter(([made, config, sources]) => {
+    if (!made.startsWith(only)) return false;
     const file = join(root, 'dist', made);
     const since = existsSync(file) ? statSync(file).mtimeMs : 0;
     return since <= newest([...sources, config, 'package-lock.json']);

@@ -1,6 +1,10 @@
-/* npm test: install what is missing, lint, check types, run the unit tests, drive the real interface. */
+/*
+ * npm test: install what is missing, lint, check types, run the unit tests, drive the real interface.
+ * `-- --changed [REF]`: what differs from a commit, the last one unless it is named, and what that reaches.
+ */
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
+import { browserFilesFor, changedSince } from './changed.mjs';
 import { built, failed, installed, root, run } from './ready.mjs';
 
 const node = process.execPath;
@@ -28,29 +32,62 @@ async function chromium() {
   }
 }
 
+const asked = process.argv.indexOf('--changed');
+const ref = asked < 0 ? undefined : (process.argv[asked + 1] ?? 'HEAD');
+
 try {
   await installed();
-  console.log('Lint, types and unit tests side by side');
-  await both(checked(), unitTested());
-  await built();
-  await chromium();
-  console.log('The interface in a browser');
-  await run(node, [bin('vitest', 'vitest.mjs'), 'run', '--config', 'e2e/vitest.config.ts'], { loud: true });
+  const names = ref === undefined ? undefined : changedSince(ref);
+  if (names?.length === 0) console.log(`Nothing differs from ${ref}.`);
+  else await tested(names);
 } catch (error) {
   failed(error);
 }
 
-async function checked() {
-  await run(node, [bin('eslint', 'bin', 'eslint.js'), '.', '--max-warnings', '0'], { loud: true });
-  await run(node, [bin('prettier', 'bin', 'prettier.cjs'), '--check', '--log-level', 'warn', '.'], {
-    loud: true,
-  });
+/** All of it, or what the named files reach. */
+async function tested(names) {
+  await built();
+  console.log('Lint, types and unit tests side by side');
+  await both(checked(names), unitTested(names));
+  const files = names ? browserFilesFor(names) : [];
+  if (names && files.length === 0) return;
+  await chromium();
+  console.log('The interface in a browser');
+  await vitest('run', '--config', 'e2e/vitest.config.ts', ...files);
+}
+
+async function checked(names) {
+  const lintable = names?.filter((name) => /\.(ts|mts|mjs|js|vue)$/.test(name)) ?? ['.'];
+  if (lintable.length > 0)
+    await run(
+      node,
+      [bin('eslint', 'bin', 'eslint.js'), ...lintable, '--max-warnings', '0', '--no-warn-ignored'],
+      {
+        loud: true,
+      },
+    );
+  await run(
+    node,
+    [
+      bin('prettier', 'bin', 'prettier.cjs'),
+      '--check',
+      '--ignore-unknown',
+      '--log-level',
+      'warn',
+      ...(names ?? ['.']),
+    ],
+    { loud: true },
+  );
   await run(node, [bin('typescript', 'bin', 'tsc'), '--noEmit', '-p', 'core'], { loud: true });
   await run(node, [bin('vue-tsc', 'bin', 'vue-tsc.js'), '--noEmit', '-p', 'tsconfig.json'], { loud: true });
 }
 
-function unitTested() {
-  return run(node, [bin('vitest', 'vitest.mjs'), 'run'], { loud: true });
+function unitTested(names) {
+  return vitest('run', ...(names ? ['--changed', ref, '--passWithNoTests'] : []));
+}
+
+function vitest(...words) {
+  return run(node, [bin('vitest', 'vitest.mjs'), ...words], { loud: true });
 }
 
 /** Both to their end, so that the first fault does not cut off what the other has to say. */

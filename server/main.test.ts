@@ -22,9 +22,9 @@ async function folder(): Promise<string> {
   return made;
 }
 
-/** Starts the server as a process of its own and waits for the line that says where it is. */
+/** Starts the server as it was built, as a process of its own and waits for the line that says where it is. */
 function start(data: string, env: Record<string, string> = {}): Promise<Running> {
-  const child = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], {
+  const child = spawn(process.execPath, [join(process.env.UTSUWA_BUILT!, 'server', 'main.js')], {
     cwd: root,
     env: { ...process.env, UTSUWA_DATA: data, PORT: '0', ...env },
   });

@@ -1,6 +1,6 @@
 import { existsSync } from 'node:fs';
-import { dirname, join } from 'node:path';
-import { fileURLToPath } from 'node:url';
+import { dirname, join, relative } from 'node:path';
+import { fileURLToPath, pathToFileURL } from 'node:url';
 
 /** The folder of the project, whether this runs from its sources or from what was built of them. */
 export const ROOT = above(dirname(fileURLToPath(import.meta.url)));
@@ -12,7 +12,13 @@ function above(folder: string): string {
   return above(parent);
 }
 
-/** A thread's own file beside the module at `url`: sources go through a few lines that can read TypeScript. */
+/**
+ * A thread's own file beside the module at `url`. Sources go through a few lines that can read TypeScript, or
+ * take what UTSUWA_BUILT names, where tests have built it: it begins in a tenth of the time.
+ */
 export function threadFile(url: string): URL {
-  return new URL(url.endsWith('.ts') ? './thread.mjs' : './thread.js', url);
+  if (!url.endsWith('.ts')) return new URL('./thread.js', url);
+  const built = process.env.UTSUWA_BUILT;
+  if (!built) return new URL('./thread.mjs', url);
+  return pathToFileURL(join(built, relative(ROOT, dirname(fileURLToPath(url))), 'thread.js'));
 }

@@ -2,8 +2,9 @@ import { daysFrom, type Day } from '../../core/calendar/day';
 
 const date = (day: Day) => new Date(`${day}T12:00:00`);
 const format = (options: Intl.DateTimeFormatOptions) => {
-  const f = new Intl.DateTimeFormat('en-GB', options);
-  return (day: Day) => f.format(date(day));
+  // Made with the first day it writes: each takes some milliseconds, and the first screen needs one of them.
+  let f: Intl.DateTimeFormat | undefined;
+  return (day: Day) => (f ??= new Intl.DateTimeFormat('en-GB', options)).format(date(day));
 };
 
 /** `14 Jan`, `Thu 14 Jan`, `Thursday 14 January`, `Thu`. */

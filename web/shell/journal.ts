@@ -1,4 +1,4 @@
-import { createStore, del, entries, get, set } from 'idb-keyval';
+import { createStore, entries, get, promisifyRequest } from 'idb-keyval';
 import type { Change } from '../../core/commission/changes';
 import type { Day } from '../../core/calendar/day';
 
@@ -37,11 +37,17 @@ const store = () => (opened ??= database());
 
 /**
  * Writes into IndexedDB are asked for at once and come to pass in the order in which they were asked for. None
- * waits for the one before: a page that is busy drawing would put it off, and a browser killed then lose it.
+ * waits for the one before, nor for this page to hear that it was done: a page that is busy drawing would put
+ * that off, and a browser killed then lose it.
  */
 let writing: Promise<unknown> = Promise.resolve();
-function write(work: () => Promise<unknown>): Promise<unknown> {
-  writing = Promise.all([writing, work().catch(() => {})]);
+function write(work: (kept: IDBObjectStore) => void): Promise<unknown> {
+  const done = store()('readwrite', (kept) => {
+    work(kept);
+    kept.transaction.commit();
+    return promisifyRequest(kept.transaction);
+  });
+  writing = Promise.all([writing, done.catch(() => {})]);
   return writing;
 }
 
@@ -49,7 +55,7 @@ function write(work: () => Promise<unknown>): Promise<unknown> {
 export function keepDraft(draft: Draft): void {
   const key = DRAFT + keyOf(draft.commission, draft.tab);
   const text = JSON.stringify(draft);
-  void write(() => set(key, text, store()));
+  void write((kept) => kept.put(text, key));
   try {
     localStorage.setItem(key, text);
   } catch {
@@ -61,7 +67,7 @@ export function keepDraft(draft: Draft): void {
 export function dropDraft(commission: string, tab: string): void {
   const key = DRAFT + keyOf(commission, tab);
   remove(key);
-  void write(() => del(key, store()));
+  void write((kept) => kept.delete(key));
 }
 
 function remove(key: string): void {
@@ -130,7 +136,7 @@ export async function lastHistory(
 
 export function keepHistory(commission: string, tab: string, history: History): void {
   const kept = { ...plain(history), at: Date.now() };
-  void write(() => set(HISTORY + keyOf(commission, tab), kept, store()));
+  void write((store) => store.put(kept, HISTORY + keyOf(commission, tab)));
 }
 
 /** Words that are no answer yet: a note that was begun and not added. The later of both places counts. */
@@ -148,7 +154,7 @@ export function keepTyped(commission: string, field: string, text: string): void
   } catch {
     // Full or not allowed: the other place has it.
   }
-  void write(() => (text === '' ? del(key, store()) : set(key, typed, store())));
+  void write((kept) => (text === '' ? kept.delete(key) : kept.put(typed, key)));
 }
 
 export async function readTyped(commission: string, field: string): Promise<string> {
@@ -167,8 +173,11 @@ export async function forget(commission: string): Promise<void> {
   const kinds = [DRAFT, HISTORY, TYPED];
   const ofIt = (key: string) => kinds.some((kind) => key.startsWith(`${kind}${commission} `));
   for (const kind of kinds) for (const [key] of stored(kind)) if (ofIt(key)) remove(key);
-  await write(async () => {
-    for (const [key] of await entries<string, unknown>(store())) if (ofIt(key)) await del(key, store());
+  await write((kept) => {
+    for (const kind of kinds) {
+      const from = `${kind}${commission} `;
+      kept.delete(IDBKeyRange.bound(from, `${from}\uffff`));
+    }
   });
 }
 
