@@ -1,16 +1,29 @@
 import axe from 'axe-core';
-import { describe, expect, it } from 'vitest';
-import { withDemo } from './harness';
+import type { Browser, Page } from 'puppeteer-core';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { openBrowser } from './browser';
+import { demoServer, type DemoServer } from './server';
 
 /* Every page, on paper and dim, against the Web Content Accessibility Guidelines 2.1 at levels A and AA. */
 
-const b = withDemo();
+let server: DemoServer;
+let browser: Browser;
+/** One page for all: what it has loaded once it need not load again. */
+let page: Page;
+beforeAll(async () => {
+  [server, browser] = await Promise.all([demoServer(), openBrowser()]);
+  page = await browser.newPage();
+});
+afterAll(async () => {
+  await browser?.close();
+  await server?.stop();
+});
 const RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'];
 
 /** What of the page breaks a rule, an element a line. */
 async function violations(rules: axe.RunOptions['runOnly']): Promise<string[]> {
-  await b.page.evaluate(axe.source);
-  return b.page.evaluate(async (runOnly) => {
+  await page.evaluate(axe.source);
+  return page.evaluate(async (runOnly) => {
     const { violations } = await (window as unknown as { axe: typeof axe }).axe.run({ runOnly });
     return violations.flatMap((v) =>
       v.nodes.map((n) => `${v.id}: ${n.target.join(' ')}: ${n.failureSummary?.replace(/\s+/g, ' ')}`),
@@ -20,17 +33,17 @@ async function violations(rules: axe.RunOptions['runOnly']): Promise<string[]> {
 
 /** Changes between paper and dim as a person does. */
 async function otherTheme(): Promise<void> {
-  const other = await b.page.evaluate(() =>
+  const other = await page.evaluate(() =>
     document.documentElement.dataset.theme === 'dim' ? 'paper' : 'dim',
   );
-  await b.page.keyboard.down('Control');
-  await b.page.keyboard.press('k');
-  await b.page.keyboard.up('Control');
-  await b.page.waitForSelector('input[aria-label="Find or do"]', { visible: true });
-  await b.page.keyboard.type('paper or dim');
-  await b.page.keyboard.press('Enter');
-  await b.page.waitForSelector(`[data-theme="${other}"]`);
-  await b.page.waitForSelector('.v-overlay--active', { hidden: true });
+  await page.keyboard.down('Control');
+  await page.keyboard.press('k');
+  await page.keyboard.up('Control');
+  await page.waitForSelector('input[aria-label="Find or do"]', { visible: true });
+  await page.keyboard.type('paper or dim');
+  await page.keyboard.press('Enter');
+  await page.waitForSelector(`[data-theme="${other}"]`);
+  await page.waitForSelector('.v-overlay--active', { hidden: true });
 }
 
 const PAGES: [page: string, path: string, there: string][] = [
@@ -52,8 +65,8 @@ const PAGES: [page: string, path: string, there: string][] = [
 
 describe('for everyone, on paper and dim', () => {
   it.each(PAGES)('%s', async (_page, path, there) => {
-    await b.at.open(path);
-    await b.page.waitForSelector(there);
+    await page.goto(`${server.url}${path}`, { waitUntil: 'load' });
+    await page.waitForSelector(there);
     expect(await violations({ type: 'tag', values: RULES })).toEqual([]);
     await otherTheme();
     // Names and order are the same in both; colours are not.

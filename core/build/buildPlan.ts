@@ -1,4 +1,5 @@
 import { type Day } from '../calendar/day';
+import { startTimeOf } from '../commission/usual';
 import type { Commission } from '../commission/schema';
 import type { Survey } from '../survey/survey';
 import type { TakeOff } from '../takeoff/takeOff';
@@ -36,7 +37,6 @@ export interface BuildPlan {
 
 /** A working day beyond this is too long for good hands, minutes (common practice). */
 const LONG_DAY_MIN = 10 * 60;
-const USUAL_START = '08:30';
 
 /** The build day of a scape: its tasks with a time for each of the crew, and what cures or dries meanwhile. */
 export function buildPlan(commission: Commission, survey: Survey, takeOff: TakeOff): BuildPlan {
@@ -46,7 +46,7 @@ export function buildPlan(commission: Commission, survey: Survey, takeOff: TakeO
   const lanes = lanesOf(tasks);
   return {
     buildDay: brief.buildDay,
-    startTime: brief.startTime ?? USUAL_START,
+    startTime: startTimeOf(brief),
     crew: Array.from({ length: brief.crew }, (_, i) => brief.crewNames?.[i] ?? `Person ${i + 1}`),
     tasks,
     lanes,

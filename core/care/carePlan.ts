@@ -1,5 +1,6 @@
 import { dayPlus, type Day } from '../calendar/day';
 import { optionOf, plantOf } from '../commission/lookup';
+import { dosingSchoolOf, waterSchoolOf } from '../commission/usual';
 import type { Commission, DosingSchool, Plant, WaterSchool } from '../commission/schema';
 import type { Survey } from '../survey/survey';
 import { conditionerMl } from '../takeoff/consumables';
@@ -76,8 +77,8 @@ const TRIM_AFTER: Partial<Record<NonNullable<Plant['habit']>, number>> = {
 /** The first eight weeks: dated water changes, light, dosing, tests, animals, trims, and what it asks. */
 export function carePlan(commission: Commission, survey: Survey): CarePlan {
   const { brief } = commission;
-  const school = brief.schools?.water ?? 'taper';
-  const dosing = brief.schools?.dosing ?? 'lean';
+  const school = waterSchoolOf(brief);
+  const dosing = dosingSchoolOf(brief);
   const planted = optionOf(commission, survey.optionId).plants.length > 0;
   const changes = SCHOOLS[school].changes();
   // Plant food without plants feeds algae.

@@ -3,7 +3,7 @@ import type { Commission } from '../commission/schema';
 import { stoneToHoldKg } from '../hardscape/buoyancy';
 import { rounded } from '../units/quantity';
 import type { Finding } from '../units/finding';
-import { densityOf } from './pieces';
+import { densityOf } from '../hardscape/mass';
 import type { Survey } from './survey';
 import { vesselFindings } from './vesselFindings';
 
@@ -33,9 +33,7 @@ function floatFindings(commission: Commission, { groups, pieces }: Survey): Find
     if (!group.floats) return [];
     const members = pieces.filter((p) => group.pieces.includes(p.id));
     const stone = members.find((p) => materialOf(commission, p.material).kind === 'stone');
-    const density = densityOf(
-      stone ? materialOf(commission, stone.material) : { id: '', kind: 'stone', name: '' },
-    );
+    const density = densityOf(stone && materialOf(commission, stone.material));
     const shortKgf = group.liftKgf - group.holdKgf;
     const moreKg = rounded(stoneToHoldKg(shortKgf, density), 2);
     const light = members.find((p) => {

@@ -1,7 +1,7 @@
 import { materialOf } from '../commission/lookup';
 import { MM3_PER_L } from '../units/volume';
 import { liftKgf } from '../hardscape/buoyancy';
-import { massOf } from './pieces';
+import { massKgOf } from '../hardscape/mass';
 import type { SurveyInput } from './input';
 
 /** Pieces that joints tie together: they move, float and hold down as one. */
@@ -34,7 +34,7 @@ export function surveyGroups(input: SurveyInput): GroupSurvey[] {
       const { piece, columns } = standing[i];
       const material = materialOf(commission, piece.material);
       const underWaterL = displaced[i].underWater / MM3_PER_L;
-      const dry = massOf(piece, columns, material) / (columns.volumeMm3 / MM3_PER_L);
+      const dry = massKgOf(piece, columns.volumeMm3, material) / (columns.volumeMm3 / MM3_PER_L);
       addTo(sums.dry, liftKgf(underWaterL, dry));
       addTo(sums.soaked, liftKgf(underWaterL, Math.max(dry, material.soakedKgPerL ?? dry)));
     }

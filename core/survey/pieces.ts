@@ -1,6 +1,5 @@
 import { materialOf } from '../commission/lookup';
-import type { Material, Piece } from '../commission/schema';
-import type { Columns } from '../hardscape/columns';
+import { massKgOf } from '../hardscape/mass';
 import { bottomMm, topMm } from '../hardscape/settle';
 import { MM3_PER_L } from '../units/volume';
 import { gapsOf, type Gaps } from './gaps';
@@ -25,18 +24,6 @@ export interface PieceSurvey extends Gaps {
   supported: boolean;
 }
 
-/** Density when a material of a piece has none: that of quartz-bearing rock, 2.65 kg/L (from memory). */
-const USUAL_STONE_KG_PER_L = 2.65;
-
-export function densityOf(material: Material): number {
-  return material.densityKgPerL ?? USUAL_STONE_KG_PER_L;
-}
-
-/** As weighed, otherwise volume times density, kg. */
-export function massOf(piece: Piece, columns: Columns, material: Material): number {
-  return piece.massKg ?? (columns.volumeMm3 / MM3_PER_L) * densityOf(material);
-}
-
 export function surveyPieces(input: SurveyInput): PieceSurvey[] {
   const { commission, vessel, field, standing, displaced } = input;
   return standing.map((s, i) => {
@@ -49,7 +36,7 @@ export function surveyPieces(input: SurveyInput): PieceSurvey[] {
       underWaterL: d.underWater / MM3_PER_L,
       outsideL: d.outside / MM3_PER_L,
       overlapL: d.overlap / MM3_PER_L,
-      massKg: massOf(s.piece, s.columns, materialOf(commission, s.piece.material)),
+      massKg: massKgOf(s.piece, s.columns.volumeMm3, materialOf(commission, s.piece.material)),
       weighed: s.piece.massKg !== undefined,
       zMm: s.zMm,
       bottomMm: bottomMm(s),

@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import type { Option } from '../../../core/commission/schema';
 import { rotation } from '../../../core/geometry/rotation';
 import { volumeMm3Of } from '../../../core/hardscape/columns';
+import { massKgOf } from '../../../core/hardscape/mass';
 import { extentOf } from '../../../core/hardscape/extent';
 import { colourOf } from '../../bench/colour';
 import PieceDrawing from '../../bench/PieceDrawing.vue';
@@ -31,12 +32,11 @@ const measured = computed(() =>
     const material = materialOfPiece(piece.material);
     const { lo, hi } = extentOf(piece.shape, rotation(0));
     const size = [0, 1, 2].map((i) => hi[i] - lo[i]);
-    const litres = volumeMm3Of(piece.shape) / 1e6;
     const k = Math.min(MARK / size[2], 76 / size[0]);
     return {
       piece,
       colour: colourOf(material),
-      massKg: piece.massKg ?? litres * (material?.densityKgPerL ?? 2.65),
+      massKg: massKgOf(piece, volumeMm3Of(piece.shape), material),
       size: size.map((v) => f.fromMm(Math.round(v))).join('×'),
       k,
       lift: MARK / 2 + 4 - ((lo[2] + hi[2]) / 2) * -k,

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { DOSING_RULES } from '../../../core/care/dosing';
+import { dosingSchoolOf, startTimeOf, waterSchoolOf } from '../../../core/commission/usual';
 import { SCHOOLS } from '../../../core/care/waterSchools';
 import { OCCASIONS, WATER_SCHOOLS, type Commission } from '../../../core/commission/schema';
 import { useCommission } from '../../shell/commissionStore';
@@ -130,7 +131,7 @@ const DAYLIGHT = [
               <WordsField
                 label="From"
                 type="time"
-                :value="brief.startTime ?? '08:30'"
+                :value="startTimeOf(brief)"
                 :apply="(t) => edit.brief('startTime', t)"
               />
               <FigureField
@@ -236,13 +237,13 @@ const DAYLIGHT = [
                 label="Water changes"
                 :items="WATER"
                 item-props
-                :model-value="brief.schools?.water ?? 'taper'"
+                :model-value="waterSchoolOf(brief)"
                 @update:model-value="(v) => setSchool('water', v)"
               />
               <v-select
                 label="Plant food"
                 :items="DOSING"
-                :model-value="brief.schools?.dosing ?? 'lean'"
+                :model-value="dosingSchoolOf(brief)"
                 @update:model-value="(v) => setSchool('dosing', v)"
               />
             </div>
