@@ -53,7 +53,7 @@ export function livestockFindings(kept: readonly Kept[], water: Water, home: Hom
 }
 
 function finding(
-  id: string,
+  id: Finding['id'],
   severity: Finding['severity'],
   rest: Omit<Finding, 'id' | 'severity' | 'at' | 'source'>,
 ): Finding {

@@ -1,3 +1,5 @@
+import type { FindingId } from './findingIds';
+
 export type Severity = 'stop' | 'warn' | 'note';
 
 /** What a finding is about; the interface puts its mark there. */
@@ -18,7 +20,7 @@ export interface FindingPlace {
  * designer.
  */
 export interface Finding {
-  id: string;
+  id: FindingId;
   severity: Severity;
   at: FindingPlace;
   measured: number;
