@@ -223,10 +223,15 @@ function eaten(a: Species, b: Species): Finding[] {
 /** Adult length of fish for each litre of free water, mm (common practice: one centimetre a litre). */
 const MM_PER_L = 10;
 
-function crowdFindings(kept: readonly Kept[], { freeWaterL }: Home): Finding[] {
-  const mm = kept
+/** Length of all fish when grown, end to end, mm: eight of 60 mm are 480. Shrimps and snails have none. */
+export function grownFishMm(kept: readonly Kept[]): number {
+  return kept
     .filter((k) => k.species.kind === 'fish')
     .reduce((sum, k) => sum + k.count * k.species.adultMm, 0);
+}
+
+function crowdFindings(kept: readonly Kept[], { freeWaterL }: Home): Finding[] {
+  const mm = grownFishMm(kept);
   if (mm <= MM_PER_L * freeWaterL) return [];
   return [
     finding('livestock.crowd', 'warn', {

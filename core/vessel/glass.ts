@@ -20,14 +20,14 @@ export function outerAreaMm2(vessel: Vessel): number {
 export function glassKg(vessel: Vessel): number {
   const { height } = vessel.innerMm;
   const inner = footprint(vessel);
-  const shell = outerAreaMm2(vessel) * (height + bottomMm(vessel)) - polygonArea(inner) * height;
+  const shell = outerAreaMm2(vessel) * (height + paneMm(vessel)) - polygonArea(inner) * height;
   const open = [displayOutline(vessel), ...chamberFloors(vessel).map((c) => c.outline)];
   const walls = (polygonArea(inner) - open.reduce((sum, o) => sum + polygonArea(o), 0)) * height;
   return ((shell + walls + topGlassMm3(vessel, inner)) / MM3_PER_L) * GLASS_KG_PER_L;
 }
 
 /** Thickness of the bottom pane, mm: that of the walls unless it is given. */
-export function bottomMm(vessel: Vessel): number {
+export function paneMm(vessel: Vessel): number {
   return vessel.baseMm ?? vessel.glassMm;
 }
 
@@ -58,7 +58,7 @@ export function standingMm(vessel: Vessel): { length: number; width: number } {
 export function outerMm(vessel: Vessel): [number, number, number] {
   const { length, width, height } = vessel.innerMm;
   const t = 2 * vessel.glassMm;
-  return [length + t, width + t, height + bottomMm(vessel)];
+  return [length + t, width + t, height + paneMm(vessel)];
 }
 
 /** Inner from outer size: less a pane at each side, and the bottom pane from the height. */

@@ -1,5 +1,6 @@
 import { daysFrom } from '../calendar/day';
 import type { Commission } from '../commission/schema';
+import { grownFishMm } from '../livestock/checks';
 import type { Finding } from '../units/finding';
 import { rounded } from '../units/quantity';
 import { keptOf } from './kept';
@@ -96,9 +97,7 @@ function rescapeFindings(commission: Commission): Finding[] {
         'All of it was biofilter. Keep one of them, or two of them for a later day; test the next day and the day after.',
       source: 'common practice',
     });
-  const cm = keptOf(commission)
-    .filter((k) => present.some((p) => p.species === k.species.id))
-    .reduce((sum, k) => sum + (k.count * k.species.adultMm) / 10, 0);
+  const cm = grownFishMm(keptOf(commission, (entry) => entry.present === true)) / 10;
   const needs = cm * HOLDING_L_PER_CM;
   if (cm > 0 && rescape.holdingL !== undefined && rescape.holdingL < needs)
     found.push({

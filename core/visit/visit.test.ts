@@ -235,6 +235,17 @@ describe('the interview', () => {
     expect(v.findings.find((f) => f.id === 'rescape.surfaces')?.measured).toBe(3);
     // Ten of 60 mm are 60 cm, half a litre each.
     expect(v.findings.find((f) => f.id === 'rescape.holding')).toMatchObject({ measured: 20, limit: 30 });
+    // Neither those that are only wished for nor shrimps wait in the tub as fish.
+    const more = [
+      ...livestock,
+      { species: 'nematobrycon-palmeri', count: 20 },
+      { species: 'neocaridina-davidi', count: 30, present: true },
+    ];
+    const wished = visited({ brief: { livestock: more, rescape } });
+    expect(wished.findings.find((f) => f.id === 'rescape.holding')).toMatchObject({
+      measured: 20,
+      limit: 30,
+    });
     const empty = visited({ brief: { rescape } });
     expect(empty.findings.filter((f) => f.id.startsWith('rescape.'))).toEqual([]);
   });

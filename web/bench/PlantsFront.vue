@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import type { Option } from '../../core/commission/schema';
 import { plugSpots } from '../../core/planting/region';
 import type { FieldView } from '../workers/planWorker';
-import { surfaceAt } from './bedPaths';
+import { drawnSurfaceAt } from './bedPaths';
 import { shade } from './colour';
 
 /** The plants that stand in one band of the bed, as strokes of their height and habit. */
@@ -36,7 +36,7 @@ const drawn = computed(() =>
     let d = '';
     for (const [x, y] of plugSpots(p.region, p.spacingMm, MOST)) {
       if (y > props.from || y <= props.from - props.depth) continue;
-      const z = surfaceAt(props.field, x, y);
+      const z = drawnSurfaceAt(props.field, x, y);
       // Repeatable unevenness from the spot itself.
       const r = Math.abs(Math.sin(x * 12.9898 + y * 78.233) * 43758.5453) % 1;
       const h = Math.min(tall * (0.7 + 0.5 * r), props.highestMm - z - 6 - 18 * r);

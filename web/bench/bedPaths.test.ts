@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { Layer } from '../../core/commission/schema';
 import { bedField } from '../../core/substrate/bedField';
 import { scape, soil } from '../../core/testing/scape';
-import { bedContours, layerCuts, ridge, surfaceAt, thicknessAt, topRuns } from './bedPaths';
+import { bedContours, layerCuts, ridge, drawnSurfaceAt, thicknessAt, topRuns } from './bedPaths';
 import { marks } from './sheet';
 
 const { vessel } = scape({ inner: [300, 200, 200] });
@@ -61,8 +61,8 @@ describe('the bed as paths', () => {
   });
 
   it('knows height and thickness at a spot', () => {
-    expect(surfaceAt(field, 50, 100)).toBeCloseTo(60, 9);
-    expect(surfaceAt(field, -20, 400)).toBeCloseTo(80, 9);
+    expect(drawnSurfaceAt(field, 50, 100)).toBeCloseTo(60, 9);
+    expect(drawnSurfaceAt(field, -20, 400)).toBeCloseTo(80, 9);
     expect(thicknessAt(field, 130, 100)).toEqual([5, 15]);
     expect(thicknessAt(field, 50, 0)).toEqual([40, 0]);
   });

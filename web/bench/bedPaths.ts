@@ -137,7 +137,7 @@ export function bedContours(field: FieldView, X: Scale, Y: Scale): Contour[] {
 }
 
 /** Height of the bed's surface at a spot, mm, between the corners around it. */
-export function surfaceAt(field: FieldView, xMm: number, yMm: number): number {
+export function drawnSurfaceAt(field: FieldView, xMm: number, yMm: number): number {
   const u = Math.min(Math.max(xMm / field.dxMm, 0), field.columns);
   const v = Math.min(Math.max(yMm / field.dyMm, 0), field.rows);
   const [i, j] = [Math.min(field.columns - 1, Math.floor(u)), Math.min(field.rows - 1, Math.floor(v))];
