@@ -1,3 +1,5 @@
+import { tryOnScopeDispose } from '@vueuse/core';
+
 /** Movement since the pointer went down, px, and where it is now. */
 export interface Drag {
   dx: number;
@@ -7,32 +9,40 @@ export interface Drag {
 
 /**
  * Follows a pointer from where it goes down until it goes up, whatever it passes over meanwhile. Returns a
- * handler for `pointerdown`; `end` is called once, also when the system takes the pointer away.
+ * handler for `pointerdown`; `end` is called once, also when the system takes the pointer away, and when what
+ * was dragged goes with the component that drew it.
  */
 export function usePointerDrag<T>(on: {
   start: (event: PointerEvent) => T | undefined;
   move: (from: T, drag: Drag) => void;
   end?: () => void;
 }) {
+  /** One for each finger that drags. */
+  const underWay = new Set<() => void>();
+  tryOnScopeDispose(() => underWay.forEach((letGo) => letGo()));
+
   return (down: PointerEvent): void => {
     if (down.button !== 0) return;
     const from = on.start(down);
     if (from === undefined) return;
     down.preventDefault();
     down.stopPropagation();
-    const move = (event: PointerEvent) => {
-      if (event.pointerId !== down.pointerId) return;
-      on.move(from, { dx: event.clientX - down.clientX, dy: event.clientY - down.clientY, event });
-    };
-    const end = (event: PointerEvent) => {
-      if (event.pointerId !== down.pointerId) return;
-      window.removeEventListener('pointermove', move);
-      window.removeEventListener('pointerup', end);
-      window.removeEventListener('pointercancel', end);
+    const listening = new AbortController();
+    const { signal } = listening;
+    const letGo = () => {
+      underWay.delete(letGo);
+      listening.abort();
       on.end?.();
     };
-    window.addEventListener('pointermove', move);
-    window.addEventListener('pointerup', end);
-    window.addEventListener('pointercancel', end);
+    underWay.add(letGo);
+    const ofThis = (work: (event: PointerEvent) => void) => (event: PointerEvent) => {
+      if (event.pointerId === down.pointerId) work(event);
+    };
+    const move = ofThis((event) =>
+      on.move(from, { dx: event.clientX - down.clientX, dy: event.clientY - down.clientY, event }),
+    );
+    window.addEventListener('pointermove', move, { signal });
+    window.addEventListener('pointerup', ofThis(letGo), { signal });
+    window.addEventListener('pointercancel', ofThis(letGo), { signal });
   };
 }
