@@ -81,7 +81,7 @@ describe('a commission that was removed elsewhere', () => {
   it('is brought back with what was typed since', async () => {
     await send('DELETE', api(''));
     await retitle('Hazel stairs');
-    expect(await sheet('Removed elsewhere')).toMatch(/Removed elsewhere: bring it back\?/);
+    expect(await sheet('Removed elsewhere: bring it back?')).toMatch(/Removed elsewhere: bring it back\?/);
     expect((await stored(server.url, id)).document.title).toBe('Hazel hall');
     await onPage(page, server.url).press('[data-test="bring-back"]');
     await page.waitForSelector('[role="alertdialog"]', { hidden: true });
@@ -93,7 +93,7 @@ describe('a commission that was removed elsewhere', () => {
   it('is left removed, and what was typed since is forgotten', async () => {
     await send('DELETE', api(''));
     await retitle('Hazel stairs');
-    await sheet('Removed elsewhere');
+    await sheet('Removed elsewhere: bring it back?');
     await onPage(page, server.url).press('[data-test="leave-gone"]');
     await page.waitForSelector('[data-test="new"]');
     expect(await keptInBrowser()).not.toContain('Hazel stairs');
@@ -110,13 +110,13 @@ describe('a commission whose client was erased elsewhere', () => {
     await send('POST', `${server.url}/api/clients/erase`, { name: 'Mrs Hazel' });
     expect(await keptInBrowser()).toContain('Hazel landing');
     await retitle('Hazel loft');
-    expect(await sheet('Removed elsewhere')).toMatch(/Its client was erased/);
+    expect(await sheet('No longer kept')).toMatch(/Its client was erased/);
     expect((await fetch(api(''))).status).toBe(410);
     expect(await keptInBrowser()).not.toMatch(/Hazel/);
     await onPage(page, server.url).press('[data-test="leave-gone"]');
     await page.waitForSelector('[data-test="new"]');
     expect(await page.evaluate(() => document.body.innerText)).not.toMatch(/Hazel l|Mrs Hazel/);
     await page.goto(`${server.url}/c/${id}/brief`, { waitUntil: 'load' });
-    expect(await sheet('Removed elsewhere')).toMatch(/Its client was erased/);
+    expect(await sheet('No longer kept')).toMatch(/Its client was erased/);
   });
 });

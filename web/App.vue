@@ -6,6 +6,8 @@ import { keepSending } from './shell/outbox';
 import { usePreferences } from './shell/preferences';
 
 const AppOverlays = defineAsyncComponent(() => import('./shell/AppOverlays.vue'));
+/** Long enough for the first rows to be drawn before anything else is fetched. */
+const OVERLAYS_AFTER_MS = 1_500;
 const preferences = usePreferences();
 const idle = ref(false);
 
@@ -13,11 +15,6 @@ keepSending();
 watchEffect(() => (document.documentElement.dataset.theme = preferences.theme));
 useEventListener(window, 'keydown', onOpeningKey);
 onMounted(() => setTimeout(() => (idle.value = true), OVERLAYS_AFTER_MS));
-</script>
-
-<script lang="ts">
-/** Long enough for the first rows to be drawn before anything else is fetched. */
-const OVERLAYS_AFTER_MS = 1_500;
 </script>
 
 <template>

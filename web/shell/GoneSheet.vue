@@ -8,6 +8,9 @@ const commission = useCommission();
 const router = useRouter();
 const fault = ref('');
 const open = computed(() => commission.state === 'gone');
+const title = computed(() =>
+  commission.gone === 'removed' ? 'Removed elsewhere: bring it back?' : 'No longer kept',
+);
 const SAYS = {
   removed:
     'It is kept for 30 days and can be brought back as it was, with what was typed here since. Otherwise what was typed here is forgotten.',
@@ -30,8 +33,8 @@ function leave(): void {
 
 <template>
   <v-dialog :model-value="open" width="460" persistent>
-    <div v-if="commission.gone" class="sheet" role="alertdialog" aria-label="Removed elsewhere">
-      <h2>{{ commission.gone === 'removed' ? 'Removed elsewhere: bring it back?' : 'No longer kept' }}</h2>
+    <div v-if="commission.gone" class="sheet" role="alertdialog" :aria-label="title">
+      <h2>{{ title }}</h2>
       <p>{{ SAYS[commission.gone] }}</p>
       <p v-if="fault" class="fault">{{ fault }}</p>
       <div class="choices">
