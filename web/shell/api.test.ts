@@ -24,6 +24,16 @@ describe('a save', () => {
       method: 'PATCH',
       body: { revision: 3, changes: [{ path: ['title'], was: document.title, is: 'New' }] },
     });
+    const unfit = { faults: [{ path: '(changes)', says: 'do not fit the document' }] };
+    vi.mocked(fetch).mockResolvedValueOnce(Response.json(unfit, { status: 422 }));
+    expect(await api.save('c1', 3, { ...document, title: 'New' }, document)).toEqual(answer);
+    expect(sent()).toMatchObject({ method: 'PUT', body: { revision: 3, document: { title: 'New' } } });
+    const faults = { faults: [{ path: 'title', says: 'is missing' }] };
+    vi.mocked(fetch).mockResolvedValueOnce(Response.json(faults, { status: 422 }));
+    await expect(api.save('c1', 3, { ...document, title: '' }, document)).rejects.toMatchObject({
+      status: 422,
+    });
+    expect(sent().method).toBe('PATCH');
     const story = 'a word '.repeat(60_000);
     const long = { ...document, brief: { ...document.brief, story } };
     await api.save('c1', 4, long, document);

@@ -113,11 +113,15 @@ export const api = {
   read: (id: string) => call<Stored & { removedAt: string | null }>('GET', at(id)),
   create: (document: Commission) => call<{ id: string }>('POST', '/commissions', json(document)),
   /** Sends what `document` changes of `base`, the state that the server has at `revision`; whole where that is much. */
-  save: (id: string, revision: number, document: Commission, base: Commission) => {
+  save: async (id: string, revision: number, document: Commission, base: Commission) => {
+    const whole = () => call<Saved>('PUT', at(id), json({ revision, document }));
     const changes = json({ revision, changes: changesBetween(base, document) });
-    return changes.length <= MOST_CHANGES
-      ? call<Saved>('PATCH', at(id), changes)
-      : call<Saved>('PUT', at(id), json({ revision, document }));
+    if (changes.length > MOST_CHANGES) return whole();
+    return call<Saved>('PATCH', at(id), changes).catch((error: unknown) => {
+      // Reading a document may fill something in that this page does not know of: then it goes as it is here.
+      if (error instanceof ApiProblem && error.body.faults?.[0]?.path === '(changes)') return whole();
+      throw error;
+    });
   },
   /** Sent while a page goes: nobody hears the answer. A browser lets a page send about 64 kB then. */
   saveOnLeaving: (id: string, revision: number, changes: Change[]) => {

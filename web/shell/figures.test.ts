@@ -60,5 +60,10 @@ describe('figures', () => {
     usePreferences().units = 'metric';
     expect([f.said(1, 'plug'), f.said(2, 'plug')]).toEqual(['1 plug', '2 plugs']);
     expect(money(123_450, 'GBP')).toMatch(/£1,?234\.50/);
+    // By the standard, where browsers follow custom: the forint has two places, the yen none.
+    expect([money(123_450, 'HUF'), money(1_234, 'JPY')]).toEqual([
+      expect.stringMatching(/1,?234\.50/),
+      expect.stringMatching(/1,?234$/),
+    ]);
   });
 });

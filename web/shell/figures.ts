@@ -1,7 +1,7 @@
 import { computed } from 'vue';
 import { MM_PER_INCH } from '../../core/units/length';
 import { KG_PER_POUND, STANDARD_GRAVITY } from '../../core/units/mass';
-import { majorOf } from '../../core/units/money';
+import { majorOf, placesOf } from '../../core/units/money';
 import { isCounted, unitFor } from '../../core/units/quantity';
 import { L_PER_IMPERIAL_GALLON, L_PER_US_GALLON, ML_PER_US_FLUID_OUNCE } from '../../core/units/volume';
 import { usePreferences } from './preferences';
@@ -124,9 +124,10 @@ const moneyFormats = new Map<string, Intl.NumberFormat>();
 /** Money in its currency, whole units without pence when asked. */
 export function money(minor: number, currency: string, whole = false): string {
   const key = `${currency} ${whole}`;
-  const places = whole ? { maximumFractionDigits: 0, minimumFractionDigits: 0 } : {};
+  const places = whole ? 0 : placesOf(currency);
+  const digits = { minimumFractionDigits: places, maximumFractionDigits: places };
   const format =
-    moneyFormats.get(key) ?? new Intl.NumberFormat(undefined, { style: 'currency', currency, ...places });
+    moneyFormats.get(key) ?? new Intl.NumberFormat(undefined, { style: 'currency', currency, ...digits });
   moneyFormats.set(key, format);
   return format.format(majorOf(minor, currency));
 }

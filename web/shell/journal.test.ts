@@ -5,10 +5,12 @@ import { beforeEach, describe, expect, it, vi } from 'vitest';
 import {
   allDrafts,
   dropDraft,
+  dropOldHistories,
   forget,
   keepDraft,
   keepHistory,
   keepTyped,
+  keptCommissions,
   lastHistory,
   readHistory,
   readTyped,
@@ -91,6 +93,27 @@ describe('what is forgotten', () => {
     expect(JSON.stringify([Object.entries(localStorage), await entries(store)])).not.toContain('Ash');
     expect(await readTyped('c1', 'note')).toBe('');
     dropDraft('c10', 't1');
+  });
+});
+
+describe('what is kept', () => {
+  it('is known by its commissions, wherever it lies', async () => {
+    keepDraft(draft(1));
+    keepHistory('c2', 't1', { day: '2026-11-25', past: [], future: [] });
+    keepTyped('c3', 'note', 'begun');
+    localStorage.setItem('utsuwa.units', 'us');
+    expect((await keptCommissions()).sort()).toEqual(['c1', 'c2', 'c3']);
+    for (const id of ['c1', 'c2', 'c3']) await forget(id);
+    expect(await keptCommissions()).toEqual([]);
+  });
+
+  it('for undo goes with its day', async () => {
+    const step = [[{ path: ['title'], was: 'Ms Ash', is: 'x' }]];
+    keepHistory('c1', 'yesterday', { day: '2026-11-24', past: step, future: [] });
+    keepHistory('c1', 'today', { day: '2026-11-25', past: step, future: [] });
+    await dropOldHistories('2026-11-25');
+    expect(await readHistory('c1', 'yesterday')).toBeUndefined();
+    expect((await readHistory('c1', 'today'))?.past).toEqual(step);
   });
 });
 

@@ -1,4 +1,4 @@
-import { createStore, entries, get, promisifyRequest } from 'idb-keyval';
+import { createStore, entries, get, keys, promisifyRequest } from 'idb-keyval';
 import type { Change } from '../../core/commission/changes';
 import type { Day } from '../../core/calendar/day';
 
@@ -30,6 +30,7 @@ export interface History {
 const DRAFT = 'utsuwa draft ';
 const HISTORY = 'utsuwa history ';
 const TYPED = 'utsuwa typed ';
+const KINDS = [DRAFT, HISTORY, TYPED];
 const keyOf = (commission: string, tab: string) => `${commission} ${tab}`;
 const database = () => createStore('utsuwa', 'kept');
 let opened: ReturnType<typeof createStore> | undefined;
@@ -168,14 +169,32 @@ export async function readTyped(commission: string, field: string): Promise<stri
   return last?.text ?? '';
 }
 
+/** Commissions of which this browser keeps anything: drafts, steps of undo, begun notes. */
+export async function keptCommissions(): Promise<string[]> {
+  await writing;
+  const inDatabase = await keys<string>(store()).catch(() => []);
+  const here = KINDS.flatMap((kind) => stored(kind).map(([key]) => key));
+  const idOf = (key: string) => {
+    const kind = KINDS.find((k) => key.startsWith(k));
+    return kind === undefined ? [] : key.slice(kind.length).split(' ').slice(0, 1);
+  };
+  return [...new Set([...inDatabase, ...here].flatMap(idOf))];
+}
+
+/** Steps can be undone until the end of their day: those of earlier days go. */
+export async function dropOldHistories(day: Day): Promise<void> {
+  await writing;
+  const all = await entries<string, History>(store()).catch(() => []);
+  const old = all.filter(([key, history]) => key.startsWith(HISTORY) && history.day !== day);
+  if (old.length > 0) await write((kept) => old.forEach(([key]) => kept.delete(key)));
+}
+
 /** Forgets everything of a commission, in every tab: it is no more, and what it said of people with it. */
 export async function forget(commission: string): Promise<void> {
-  const kinds = [DRAFT, HISTORY, TYPED];
-  const ofIt = (key: string) => kinds.some((kind) => key.startsWith(`${kind}${commission} `));
-  for (const kind of kinds) for (const [key] of stored(kind)) if (ofIt(key)) remove(key);
+  const starts = KINDS.map((kind) => `${kind}${commission} `);
+  for (const start of starts) for (const [key] of stored(start)) remove(key);
   await write((kept) => {
-    for (const kind of kinds) {
-      const from = `${kind}${commission} `;
+    for (const from of starts) {
       kept.delete(IDBKeyRange.bound(from, `${from}\uffff`));
     }
   });

@@ -9,7 +9,7 @@ import { openIs, sendWaiting, waitingHere } from './outbox';
 
 vi.mock('./api', async (original) => ({
   ...(await original<typeof import('./api')>()),
-  api: { read: vi.fn(), save: vi.fn() },
+  api: { read: vi.fn(), save: vi.fn(), orders: vi.fn() },
 }));
 vi.mock('./tab', () => ({
   tabName: () => Promise.resolve('this'),
@@ -17,8 +17,12 @@ vi.mock('./tab', () => ({
 }));
 vi.mock('./journal', () => {
   const drafts = new Map<string, Draft>();
+  const kept = new Set<string>();
   return {
     drafts,
+    kept,
+    keptCommissions: () => Promise.resolve([...kept]),
+    dropOldHistories: vi.fn(),
     allDrafts: () => Promise.resolve([...drafts.values()]),
     dropDraft: (c: string, tab: string) => drafts.delete(`${c} ${tab}`),
     forget: vi.fn((c: string) => {
@@ -28,7 +32,8 @@ vi.mock('./journal', () => {
   };
 });
 
-const { drafts } = journal as unknown as { drafts: Map<string, Draft> };
+const { drafts, kept } = journal as unknown as { drafts: Map<string, Draft>; kept: Set<string> };
+const orders = vi.mocked(api.orders);
 const read = vi.mocked(api.read);
 const save = vi.mocked(api.save);
 const titled = (title: string): Commission => ({ ...example('held-root'), title });
@@ -44,6 +49,9 @@ function left(commission: string, tab: string, is: string, at = Date.now()): voi
 
 beforeEach(() => {
   drafts.clear();
+  kept.clear();
+  orders.mockReset().mockResolvedValue({ orders: [] });
+  vi.mocked(journal.forget).mockClear();
   openIs(() => 'open');
   read.mockReset().mockImplementation(() => Promise.resolve(stored('first', 3)));
   save.mockReset().mockResolvedValue({ revision: 4, updatedAt: '' });
@@ -114,6 +122,24 @@ describe('what waits of commissions that are not open', () => {
     read.mockRejectedValue(new ApiProblem(404, 'no such commission'));
     await sendWaiting();
     expect([...drafts.keys()]).toEqual(['new this']);
+  });
+
+  it('leaves nothing of what was erased or deleted elsewhere, though nothing of it waited', async () => {
+    for (const id of ['lives', 'erased-2', 'deleted-2', 'removed-2', 'away', 'open']) kept.add(id);
+    orders.mockImplementation(async (id) => {
+      const gone = ({ 'erased-2': 'erased', 'deleted-2': 'deleted', 'removed-2': 'removed' } as const)[id];
+      if (gone) throw new ApiProblem(410, 'gone', { gone });
+      if (id === 'away') throw new ApiProblem(0, 'The server does not answer.');
+      return { orders: [] };
+    });
+    await sendWaiting();
+    expect(vi.mocked(journal.forget).mock.calls).toEqual([['erased-2'], ['deleted-2']]);
+    expect(orders.mock.calls.map(([id]) => id)).not.toContain('open');
+    expect(vi.mocked(journal.dropOldHistories)).toHaveBeenCalled();
+    // Asked again after an hour, not with every round.
+    const times = orders.mock.calls.length;
+    await sendWaiting();
+    expect(orders).toHaveBeenCalledTimes(times);
   });
 
   it('can be sent of one commission alone', async () => {

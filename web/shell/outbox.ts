@@ -1,8 +1,9 @@
 import { ref } from 'vue';
 import { changesBetween } from '../../core/commission/changes';
 import { merged } from '../../core/commission/merge';
-import { api, ApiProblem } from './api';
-import { allDrafts, dropDraft, forget, type Draft } from './journal';
+import { api, ApiProblem, type Gone } from './api';
+import { today } from './days';
+import { allDrafts, dropDraft, dropOldHistories, forget, keptCommissions, type Draft } from './journal';
 import { livingTabs, tabName } from './tab';
 
 /*
@@ -16,6 +17,8 @@ const AGAIN_MS = 20_000;
 const TRIES = 3;
 /** Days after which a draft of a commission that this server never had is let go. */
 const STRANGE_DAYS = 30;
+/** How often it is asked what became of a commission of which something is kept here. */
+const ASKED_AGAIN_MS = 3_600_000;
 
 /** Commissions of which something waits here and could not be sent. */
 export const waitingHere = ref<string[]>([]);
@@ -45,6 +48,26 @@ async function sendAll(only?: string): Promise<void> {
     else if (!(await sent(draft))) left.push(draft.commission);
   }
   waitingHere.value = [...new Set(left)];
+  if (only === undefined) await forgetGone();
+}
+
+/** When each commission of which something is kept here was last asked about. */
+const askedAt = new Map<string, number>();
+
+/** What was erased or deleted elsewhere leaves nothing in this browser, though nothing of it waited to be sent. */
+async function forgetGone(): Promise<void> {
+  await dropOldHistories(today());
+  for (const id of await keptCommissions()) {
+    if (id === openNow() || Date.now() - (askedAt.get(id) ?? 0) < ASKED_AGAIN_MS) continue;
+    askedAt.set(id, Date.now());
+    const gone = await api.orders(id).then(() => undefined, goneFor);
+    if (gone && gone !== 'removed') await forget(id);
+  }
+}
+
+/** What became of the commission that an answer was about. */
+function goneFor(error: unknown): Gone | undefined {
+  return error instanceof ApiProblem && error.status === 410 ? error.body.gone : undefined;
 }
 
 /** True when nothing of the draft waits any more. */
@@ -61,10 +84,10 @@ async function sent(draft: Draft): Promise<boolean> {
       dropDraft(commission, tab);
       return true;
     } catch (error) {
-      const { status, body } =
-        error instanceof ApiProblem ? error : { status: 0, body: {} as ApiProblem['body'] };
+      const status = error instanceof ApiProblem ? error.status : 0;
+      const gone = goneFor(error);
       if (status === 409) continue;
-      if (status === 410 && body.gone && body.gone !== 'removed') {
+      if (gone && gone !== 'removed') {
         await forget(commission);
         return true;
       }
