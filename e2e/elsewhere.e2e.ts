@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import { created, send, stored, titled } from '../endure/http';
+import { created, pause, send, stored, titled } from '../endure/http';
 import { openBrowser } from './browser';
 import { onPage } from './page';
 import { serverOn, type Running } from './server';
@@ -54,9 +54,9 @@ const saved = () =>
     document.querySelector('[data-test="save-state"]')?.textContent?.startsWith('saved'),
   );
 
-/** Everything that this browser keeps for the page, as one text. */
-function keptInBrowser(): Promise<string> {
-  return page.evaluate(async () => {
+/** Everything that a browser keeps for the page, as one text. */
+function keptInBrowser(of = page): Promise<string> {
+  return of.evaluate(async () => {
     const kept: unknown[] = [{ ...localStorage }, { ...sessionStorage }];
     for (const { name } of await indexedDB.databases()) {
       const db = await new Promise<IDBDatabase>((resolve, reject) => {
@@ -75,6 +75,23 @@ function keptInBrowser(): Promise<string> {
     }
     return JSON.stringify(kept);
   });
+}
+
+/** Another browser, in which one step can be undone and nothing waits; it is back at the list. */
+async function worksOnItToo(): Promise<Page> {
+  const other = await (await browser.createBrowserContext()).newPage();
+  await other.goto(`${server.url}/c/${id}/brief`, { waitUntil: 'load' });
+  await other.waitForSelector(TITLE);
+  await other.click(TITLE, { count: 3 });
+  await other.keyboard.type('Hazel cellar');
+  await other.keyboard.press('Tab');
+  await other.waitForFunction(() =>
+    document.querySelector('[data-test="save-state"]')?.textContent?.startsWith('saved'),
+  );
+  await other.goto(server.url, { waitUntil: 'load' });
+  await other.waitForSelector('[data-test="new"]');
+  expect(await keptInBrowser(other)).toContain('Hazel cellar');
+  return other;
 }
 
 describe('a commission that was removed elsewhere', () => {
@@ -107,6 +124,7 @@ describe('a commission whose client was erased elsewhere', () => {
   it('is not saved again, and nothing of it stays in the browser', async () => {
     await retitle('Hazel landing');
     await saved();
+    const other = await worksOnItToo();
     await send('POST', `${server.url}/api/clients/erase`, { name: 'Mrs Hazel' });
     expect(await keptInBrowser()).toContain('Hazel landing');
     await retitle('Hazel loft');
@@ -116,6 +134,11 @@ describe('a commission whose client was erased elsewhere', () => {
     await onPage(page, server.url).press('[data-test="leave-gone"]');
     await page.waitForSelector('[data-test="new"]');
     expect(await page.evaluate(() => document.body.innerText)).not.toMatch(/Hazel l|Mrs Hazel/);
+    // Neither in a browser that worked on it once and does not open it again.
+    await other.goto(server.url, { waitUntil: 'load' });
+    for (let n = 0; n < 60 && /Hazel/.test(await keptInBrowser(other)); n++) await pause(100);
+    expect(await keptInBrowser(other)).not.toMatch(/Hazel/);
+    await other.browserContext().close();
     await page.goto(`${server.url}/c/${id}/brief`, { waitUntil: 'load' });
     expect(await sheet('No longer kept')).toMatch(/Its client was erased/);
   });

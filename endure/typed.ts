@@ -1,6 +1,7 @@
 import type { Browser, Page } from 'puppeteer-core';
 import { openBrowser } from '../e2e/browser';
 import { serverOn } from '../e2e/server';
+import { scanned } from '../core/testing/scanned';
 import { created, inFolder, pause, stored, titled } from './http';
 import { result, type Result } from './result';
 
@@ -19,20 +20,7 @@ const FIELDS: Field[] = [
 /** A document of several megabytes: a scanned stone of many triangles and a long story. */
 function large(): ReturnType<typeof titled> {
   const document = titled('Large');
-  const [vertices, faces]: [number[][], number[][]] = [[], []];
-  const [around, up] = [150, 80];
-  for (let v = 1; v < up; v++)
-    for (let u = 0; u < around; u++) {
-      const [a, b] = [(u / around) * 2 * Math.PI, (v / up) * Math.PI];
-      vertices.push([60 * Math.sin(b) * Math.cos(a), 50 * Math.sin(b) * Math.sin(a), -70 * Math.cos(b)]);
-    }
-  const at = (u: number, v: number) => (v - 1) * around + (u % around);
-  const [foot, tip] = [vertices.push([0, 0, -70]) - 1, vertices.push([0, 0, 70]) - 1];
-  for (let u = 0; u < around; u++) {
-    faces.push([foot, at(u + 1, 1), at(u, 1)], [tip, at(u, up - 1), at(u + 1, up - 1)]);
-    for (let v = 1; v < up - 1; v++) faces.push([at(u, v), at(u + 1, v), at(u + 1, v + 1)], [at(u, v), at(u + 1, v + 1), at(u, v + 1)]); // prettier-ignore
-  }
-  document.options[0].pieces[1].shape = { kind: 'mesh', vertices, faces } as never;
+  document.options[0].pieces[1].shape = scanned(23_700, 120);
   return document;
 }
 

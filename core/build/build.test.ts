@@ -168,7 +168,7 @@ describe('build day', () => {
   });
 
   it('asks two people and says why for a heavy stone, and for a hoist where two are not enough', () => {
-    const with1 = (sizeMm: [number, number, number]) =>
+    const onGlass = (sizeMm: [number, number, number]) =>
       scape({
         option: {
           pieces: [
@@ -183,11 +183,11 @@ describe('build day', () => {
           ],
         },
       });
-    const lift = planned(with1([200, 150, 200])).tasks.find((t) => t.id === 'floor-stones')!;
+    const lift = planned(onGlass([200, 150, 200])).tasks.find((t) => t.id === 'floor-stones')!;
     expect(lift.people).toBe(2);
     expect(lift.crew).toEqual([0, 1]);
     expect(lift.caution).toMatch(/S 15\.9 kg.*two people, gloves on/);
-    const hoist = planned(with1([300, 200, 200])).tasks.find((t) => t.id === 'floor-stones')!;
+    const hoist = planned(onGlass([300, 200, 200])).tasks.find((t) => t.id === 'floor-stones')!;
     expect(hoist.caution).toMatch(/S 31\.8 kg\. That is more than two people lift over a rim: a hoist/);
     expect(hoist.caution).not.toMatch(/gloves on/);
   });

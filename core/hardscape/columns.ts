@@ -64,14 +64,16 @@ export function columnsOf(
   return { ...grid, ...spans, extent, volumeMm3, columnMm2: sum > 0 ? volumeMm3 / sum : 0 };
 }
 
-/** Volumes of shapes that only columns can measure. */
+/** Volumes that only columns can measure. */
 const counted = new WeakMap<Shape, number>();
 
 /** Volume of a shape in mm³: exact where it is known, otherwise by columns of the shape as it came. */
 export function volumeMm3Of(shape: Shape): number {
-  const mm3 = exactVolumeMm3(shape) ?? counted.get(shape) ?? columnsOf(shape, 0).volumeMm3;
-  counted.set(shape, mm3);
-  return mm3;
+  const known = exactVolumeMm3(shape) ?? counted.get(shape);
+  if (known !== undefined) return known;
+  const { volumeMm3 } = columnsOf(shape, 0);
+  counted.set(shape, volumeMm3);
+  return volumeMm3;
 }
 
 /** Width of the columns of a shape, mm; finer for one of several limbs. */
