@@ -15,6 +15,7 @@ const CORE = [
   'livestock',
   'substrate',
   'hardscape',
+  'exchange',
   'planting',
   'survey',
   'visit',

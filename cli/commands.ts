@@ -28,8 +28,8 @@ export interface Output {
   say(text: string): void;
 }
 
-function run(part: Part | 'validate', file: string, asked: Asked, { out, say }: Output): void {
-  const commission = readCommission(file);
+async function run(part: Part | 'validate', file: string, asked: Asked, { out, say }: Output): Promise<void> {
+  const commission = await readCommission(file);
   if (asked.today !== undefined && !isDay(asked.today))
     throw new RefusedError([{ path: '--today', says: `is "${asked.today}", must be a day, YYYY-MM-DD` }]);
   if (asked.option !== undefined) checkOption(() => optionOf(commission, asked.option));
@@ -57,9 +57,9 @@ function localDay(now: Date): string {
 }
 
 /** Does what the words of a command line ask for; returns the exit code: 0, 2 for what was asked, 1 for a fault here. */
-export function utsuwa(words: readonly string[], output: Output): number {
+export async function utsuwa(words: readonly string[], output: Output): Promise<number> {
   try {
-    commands(output).parse(words, { from: 'user' });
+    await commands(output).parseAsync(words, { from: 'user' });
     return 0;
   } catch (error) {
     if (error instanceof CommanderError) return error.exitCode === 0 ? 0 : 2;
@@ -82,7 +82,7 @@ function commands(output: Output): Command {
     program
       .command(part)
       .description(ABOUT[part])
-      .argument('<file>', 'a commission document (JSON)')
+      .argument('<file>', 'a commission: its document (JSON), or the file with its scans (zip)')
       .option('--option <id>', 'another option than the chosen one')
       .option('--today <day>', 'the day against which order-by days are held, YYYY-MM-DD')
       .option('--json', 'one JSON object instead of a table')

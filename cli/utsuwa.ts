@@ -1,7 +1,7 @@
 import { utsuwa } from './commands';
 
 /* npm run utsuwa -- COMMAND FILE: the plan in a terminal. */
-process.exitCode = utsuwa(process.argv.slice(2), {
+process.exitCode = await utsuwa(process.argv.slice(2), {
   out: (text) => void process.stdout.write(text),
   say: (text) => void process.stderr.write(text),
 });

@@ -1,7 +1,9 @@
 import type { Day } from '../core/calendar/day';
 import { parseCommission } from '../core/commission/parse';
+import { apart, shapeApart } from '../core/exchange/apart';
 import { columnsOf } from '../server/store/columns';
 import { createCommission, listCommissions } from '../server/store/commissions';
+import { meshesIn } from '../server/store/meshes';
 import type { Store } from '../server/store/store';
 import { readStudio, writeStudio } from '../server/store/studio';
 import { MATERIALS } from './catalogue/materials';
@@ -14,6 +16,8 @@ import { STUDIO } from './commissions/parts';
 /** Puts the made-up studio and its commissions into a database that has none. */
 export async function seedDemo(store: Store, today: Day = localToday()): Promise<void> {
   const known = await readStudio(store);
+  const meshes = new Map<string, Uint8Array<ArrayBuffer>>();
+  const kept = meshesIn(store.folder);
   if (known.name === '')
     await writeStudio(store, {
       ...STUDIO,
@@ -23,8 +27,9 @@ export async function seedDemo(store: Store, today: Day = localToday()): Promise
         plants: [...PLANTS],
         suppliers: suppliers(Number(today.slice(0, 4)) + 1),
       },
-      yard: [...YARD],
+      yard: YARD.map((p) => ({ ...p, shape: shapeApart(p.shape, meshes) })),
     });
+  for (const [name, bytes] of meshes) await kept.keep(name, bytes);
   if ((await listCommissions(store, {})).total > 0) return;
   const ids = ['demo-valley', 'demo-cliff', 'demo-cube', 'demo-desk', 'demo-wall', 'demo-rescape'];
   for (const [i, draft] of demoCommissions(today).entries()) {
@@ -33,7 +38,9 @@ export async function seedDemo(store: Store, today: Day = localToday()): Promise
       throw new Error(
         `the demo's own document is refused: ${parsed.faults[0].path}: ${parsed.faults[0].says}`,
       );
-    await createCommission(store, columnsOf(parsed.commission), ids[i]);
+    const { commission, meshes } = apart(parsed.commission);
+    for (const [name, bytes] of meshes) await kept.keep(name, bytes);
+    await createCommission(store, columnsOf(commission), ids[i]);
   }
 }
 

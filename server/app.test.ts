@@ -100,7 +100,7 @@ describe('commissions over the network', () => {
       .send({ revision: 3, document: body.document })
       .expect(410);
     expect(after.body).toMatchObject({ gone: 'erased' });
-    for (const path of ['', '/orders', '/document.json', '/takeoff.csv', `/pictures/${'0'.repeat(32)}`])
+    for (const path of ['', '/orders', '/file', '/takeoff.csv', `/pictures/${'0'.repeat(32)}`])
       expect((await api().get(`/api/commissions/${id}${path}`).expect(410)).body.gone).toBe('erased');
     expect(JSON.stringify((await api().get('/api/commissions')).body)).not.toContain('Ms Gone');
   });
@@ -189,9 +189,14 @@ describe('commissions over the network', () => {
       .post('/api/commissions/import')
       .type('text')
       .send('x'.repeat(21 * 1024 * 1024));
-    expect([whole.status, whole.body.title]).toEqual([
+    expect([whole.status, whole.body.title]).toEqual([422, '(document): has 21 MB, must have at most 20 MB']);
+    const more = await api()
+      .post('/api/commissions/import')
+      .type('text')
+      .send('x'.repeat(81 * 1024 * 1024));
+    expect([more.status, more.body.title]).toEqual([
       413,
-      '(document): is too large, must have at most 20 MB',
+      '(document): is too large, must have at most 80 MB',
     ]);
     expect((await api().get(`/api/commissions/${id}`)).body).toMatchObject({
       revision: 1,
@@ -268,7 +273,7 @@ describe('files', () => {
 
   it('exports a document that imports as the same', async () => {
     const id = await create();
-    const file = await api().get(`/api/commissions/${id}/document.json`).expect(200);
+    const file = await api().get(`/api/commissions/${id}/file`).expect(200);
     expect(file.headers['content-disposition']).toContain('Held-root.json');
     const copy = await api().post('/api/commissions/import').type('text').send(file.text).expect(201);
     const { body } = await api().get(`/api/commissions/${copy.body.id}`);

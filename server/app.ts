@@ -3,12 +3,13 @@ import { join } from 'node:path';
 import express, { type Express, type NextFunction, type Request, type Response } from 'express';
 import helmet from 'helmet';
 import { dispatchOf, type Dispatch } from './dispatch';
-import type { Jobs } from './jobs/jobs';
+import type { Pool } from './jobs/jobs';
 import { longestHoldMs } from './eventLoop';
 import { notFound, Problem, problemHandler } from './problem';
 import { clientRoutes } from './routes/clients';
 import { commissionRoutes } from './routes/commissions';
 import { fileRoutes } from './routes/files';
+import { meshRoutes } from './routes/meshes';
 import { orderRoutes } from './routes/orders';
 import { pictureRoutes } from './routes/pictures';
 import type { Store } from './store/store';
@@ -17,7 +18,7 @@ import type { SupplierLink } from './supplierLink';
 
 export interface AppParts {
   store: Store;
-  jobs: Jobs;
+  pool: Pool;
   suppliers: SupplierLink;
   /** Folder with the built interface; without it only the API answers. */
   web?: string;
@@ -51,7 +52,8 @@ const HEADERS: Parameters<typeof helmet>[0] = {
 };
 
 /** The whole server: the API below `/api`, the interface beside it. */
-export function createApp({ store, jobs, suppliers, web }: AppParts): { app: Express; dispatch: Dispatch } {
+export function createApp({ store, pool, suppliers, web }: AppParts): { app: Express; dispatch: Dispatch } {
+  const jobs = pool.in(store.folder);
   const dispatch = dispatchOf(store, suppliers);
   const app = express();
   app.disable('x-powered-by');
@@ -65,6 +67,7 @@ export function createApp({ store, jobs, suppliers, web }: AppParts): { app: Exp
   app.use('/api/commissions', orderRoutes(store, jobs, dispatch));
   app.use('/api/commissions', pictureRoutes(store));
   app.use('/api/commissions', commissionRoutes(store, jobs));
+  app.use('/api/meshes', meshRoutes(store));
   app.use('/api/clients', clientRoutes(store, jobs));
   app.use('/api', () => {
     throw notFound('address');

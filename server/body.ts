@@ -9,9 +9,9 @@ export function bytes(limit: number, what: 'document' | 'picture' | 'request'): 
 }
 
 /** What was read of it; nothing is an empty body. */
-export function bytesOf(req: Request): Buffer {
+export function bytesOf(req: Request): Buffer<ArrayBuffer> {
   const body: unknown = req.body;
-  return Buffer.isBuffer(body) ? body : Buffer.alloc(0);
+  return Buffer.isBuffer(body) ? (body as Buffer<ArrayBuffer>) : Buffer.alloc(0);
 }
 
 /** A small JSON body, parsed here. */

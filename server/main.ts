@@ -7,6 +7,7 @@ import { openJobs } from './jobs/jobs';
 import { ROOT } from './root';
 import { SimulatedSuppliers } from './stand-ins/supplier';
 import { purgeRemoved } from './store/commissions';
+import { dropUnwantedMeshes } from './store/meshCare';
 import { releaseInterrupted } from './store/orders';
 import { openStore, type Store } from './store/store';
 
@@ -27,14 +28,14 @@ async function main(): Promise<void> {
     );
   const folder = dataFolder();
   // Its threads begin while the database is opened: they are wanted with the first save.
-  const jobs = openJobs();
+  const pool = openJobs();
   const store = await openStore(folder);
   await releaseInterrupted(store);
   // A server that runs for months keeps its promises too. What fails is said and tried again the next time.
   const care = () => void lookAfter(store);
   setInterval(care, CARE_MS).unref();
   const web = join(ROOT, 'dist', 'web');
-  const { app, dispatch } = createApp({ store, jobs, suppliers: new SimulatedSuppliers(), web });
+  const { app, dispatch } = createApp({ store, pool, suppliers: new SimulatedSuppliers(), web });
   const server = createServer(app);
   const port = await listen(server, host, portAsked());
 
@@ -45,7 +46,7 @@ async function main(): Promise<void> {
     server.close();
     server.closeAllConnections();
     await dispatch.settled();
-    await jobs.close();
+    await pool.close();
     await store.close();
     process.exit(0);
   };
@@ -62,6 +63,7 @@ async function lookAfter(store: Store): Promise<void> {
   try {
     await purgeRemoved(store);
     await store.backUpDaily();
+    await dropUnwantedMeshes(store);
   } catch (error) {
     console.error(`The day’s backup was not made: ${error instanceof Error ? error.message : 'unknown'}`);
   }

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import type { Express } from 'express';
 import { createApp } from './app';
 import type { Dispatch } from './dispatch';
-import { openJobs, type Jobs } from './jobs/jobs';
+import { openJobs, type Jobs, type Pool } from './jobs/jobs';
 import { SimulatedSuppliers, type Behaviour } from './stand-ins/supplier';
 import { openStore, type Store } from './store/store';
 
@@ -21,23 +21,23 @@ export interface Bench {
 export const PROMPT: Behaviour = { latencyMs: [0, 1], lostEvery: 0, stock: {}, refusing: {} };
 
 /** Threads take a second or two to begin: every server of one test process uses the same. */
-let shared: Jobs | undefined;
-const sharedJobs = (): Jobs => (shared ??= openJobs());
+let shared: Pool | undefined;
+const sharedPool = (): Pool => (shared ??= openJobs());
 
 /** A server with an empty database in a folder of its own, and suppliers that answer at once. */
 export async function bench(behaviour: Partial<Behaviour> = {}): Promise<Bench> {
   const folder = await mkdtemp(join(tmpdir(), 'utsuwa-'));
   const store = await openStore(folder);
-  const jobs = sharedJobs();
+  const pool = sharedPool();
   const { app, dispatch } = createApp({
     store,
-    jobs,
+    pool,
     suppliers: new SimulatedSuppliers({ ...PROMPT, ...behaviour }),
   });
   return {
     app,
     store,
-    jobs,
+    jobs: pool.in(folder),
     folder,
     dispatch,
     close: async () => {

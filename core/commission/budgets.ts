@@ -6,6 +6,9 @@ import type { Fault } from './fault';
  * counted before anything else is read, on whatever came in.
  */
 
+/** Bytes of a file that is taken in at most; a document and its scans: eighty of 20,000 triangles have 29 MB. */
+export const MAX_FILE_BYTES = 80 * 1024 * 1024;
+
 export const BUDGETS = {
   /** Objects and lists within each other. */
   depth: 40,
@@ -19,6 +22,8 @@ export const BUDGETS = {
   heights: 1_000_000,
   /** Triangles of all meshes. */
   triangles: 400_000,
+  /** Triangles of the scans of one option: what is measured whenever one of its plans is asked for. */
+  scanned: 2_000_000,
   /** Layers of an option times its planted regions. */
   layersTimesPlantings: 2_000,
   /** Pieces of all options. */
@@ -55,6 +60,9 @@ export function budgetFaults(document: unknown): Fault[] {
     atMost('(document)', 'heights in its sculpted layers', BUDGETS.heights, sum(all, heightsOf)),
     atMost('(document)', 'corners in its regions', BUDGETS.corners,
       corners.reduce((n, c) => n + c.layers + c.plants, list(fields(vessel).corners).length)), // prettier-ignore
+    ...all.map((o, i) =>
+      atMost(place(i, options), 'triangles in its scans', BUDGETS.scanned, sum(list(o.pieces), scannedOf)),
+    ),
     ...corners.map((c, i) =>
       atMost(place(i, options), 'corners in the regions of its layers', BUDGETS.layerCorners, c.layers),
     ),
@@ -90,6 +98,11 @@ function cornersOf(option: Fields): { layers: number; plants: number } {
 
 function trianglesOf(option: Fields): number {
   return sum(list(option.pieces), (p) => list(fields(fields(p).shape).faces).length);
+}
+
+function scannedOf(piece: unknown): number {
+  const { triangles } = fields(fields(piece).shape);
+  return typeof triangles === 'number' ? triangles : 0;
 }
 
 function heightsOf(option: Fields): number {

@@ -40,9 +40,9 @@ export function parseCommissionText(text: string): Parsed {
 }
 
 /** The fault for a file that is refused unread. */
-export function tooLarge(bytes: number): Fault {
+export function tooLarge(bytes: number, most = MAX_DOCUMENT_BYTES): Fault {
   const mb = (n: number) => `${Math.ceil((n / 1024 / 1024) * 10) / 10} MB`;
-  return { path: '(document)', says: `has ${mb(bytes)}, must have at most ${mb(MAX_DOCUMENT_BYTES)}` };
+  return { path: '(document)', says: `has ${mb(bytes)}, must have at most ${mb(most)}` };
 }
 
 function refused(faults: Fault[]): Parsed {

@@ -77,10 +77,23 @@ const meshSchema = z.looseObject({
   faces: z.array(z.tuple([z.int().min(0), z.int().min(0), z.int().min(0)])).max(400_000),
 });
 
+/**
+ * A scanned surface, kept beside the document under the name of what is in it; the figures are as they were
+ * measured when it was taken in, so that nobody needs the mesh to know how large and heavy the piece is.
+ */
+const scanSchema = z.looseObject({
+  kind: z.literal('scan'),
+  mesh: z.string().regex(/^[a-f0-9]{32}$/, 'must be the name under which its mesh is kept'),
+  triangles: z.int().min(4).max(400_000),
+  sizeMm: z.tuple([sizeMm, sizeMm, sizeMm]),
+  volumeL: z.number().min(1e-6).max(1e6),
+});
+
 export const shapeSchema = z.discriminatedUnion('kind', [
   z.looseObject({ kind: z.literal('ellipsoid'), sizeMm: z.tuple([sizeMm, sizeMm, sizeMm]) }),
   z.looseObject({ kind: z.literal('box'), sizeMm: z.tuple([sizeMm, sizeMm, sizeMm]) }),
   meshSchema,
+  scanSchema,
 ]);
 
 const standSchema = z.discriminatedUnion('kind', [
@@ -257,6 +270,7 @@ export type Layer = z.infer<typeof layerSchema>;
 export type LayerTop = Layer['top'];
 export type Piece = z.infer<typeof pieceSchema>;
 export type Shape = z.infer<typeof shapeSchema>;
+export type Scan = z.infer<typeof scanSchema>;
 export type Joint = z.infer<typeof jointSchema>;
 export type Planting = z.infer<typeof plantingSchema>;
 export type Material = z.infer<typeof materialSchema>;

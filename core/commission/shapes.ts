@@ -1,5 +1,5 @@
 import { firstCrossing, type Polygon } from '../geometry/polygon';
-import { meshFault, meshVolume } from '../geometry/mesh';
+import { solidFault } from '../geometry/mesh';
 import { briefFaults } from './briefFaults';
 import type { Fault } from './fault';
 import { facesOf, verticesOf } from './meshArrays';
@@ -58,9 +58,6 @@ function plantingFaults(planting: Option['plants'][number], path: string): Fault
   return [{ path: `${path}.region`, says: 'is missing, must be a ring of points, or give a count instead' }];
 }
 
-/** Least volume that a surface encloses, mm³: a grain of sand. */
-const LEAST_MM3 = 1;
-
 /** Surfaces that have been looked at. Shapes are replaced, never changed in place. */
 const surfaces = new WeakMap<Shape, string>();
 
@@ -72,10 +69,5 @@ function shapeFaults(shape: Shape, path: string): Fault[] {
 
 function surfaceFault(shape: Shape): string {
   if (shape.kind !== 'mesh') return '';
-  const faces = facesOf(shape);
-  const fault = meshFault(shape.vertices.length, faces);
-  if (fault) return fault;
-  const mm3 = meshVolume({ vertices: verticesOf(shape), faces });
-  if (mm3 < 0) return 'face inwards, must be wound anticlockwise seen from outside';
-  return mm3 < LEAST_MM3 ? `enclose nothing, must enclose at least ${LEAST_MM3} mm³` : '';
+  return solidFault({ vertices: verticesOf(shape), faces: facesOf(shape) }) ?? '';
 }

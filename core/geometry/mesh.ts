@@ -31,6 +31,18 @@ export function meshFault(vertexCount: number, faces: ArrayLike<number>): string
   return undefined;
 }
 
+/** Least volume that a surface encloses, mm³: a grain of sand. */
+const LEAST_MM3 = 1;
+
+/** What keeps a surface from being the outside of a piece, or undefined; with what it must be. */
+export function solidFault(mesh: Mesh): string | undefined {
+  const open = meshFault(mesh.vertices.length / 3, mesh.faces);
+  if (open) return open;
+  const mm3 = meshVolume(mesh);
+  if (mm3 < 0) return 'face inwards, must be wound anticlockwise seen from outside';
+  return mm3 < LEAST_MM3 ? `enclose nothing, must enclose at least ${LEAST_MM3} mm³` : undefined;
+}
+
 /**
  * Enclosed volume in mm³ as the sum of signed tetrahedra to the origin (the divergence theorem; any text on
  * vector calculus). Negative when the triangles face inwards; shells that overlap are counted twice.

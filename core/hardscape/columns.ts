@@ -1,7 +1,8 @@
 import type { Shape } from '../commission/schema';
 import type { Mesh } from '../geometry/mesh';
+import { MM3_PER_L } from '../units/volume';
 import { rotation, turned, type Matrix } from '../geometry/rotation';
-import { extentOf, type Extent } from './extent';
+import { extentOf, sizeMmOf, type Extent } from './extent';
 import { exactVolumeMm3, solidMesh } from './solid';
 
 /**
@@ -67,8 +68,12 @@ export function columnsOf(
 /** Volumes that only columns can measure. */
 const counted = new WeakMap<Shape, number>();
 
-/** Volume of a shape in mm³: exact where it is known, otherwise by columns of the shape as it came. */
+/**
+ * Volume of a shape in mm³: exact where it is known, that of a scan as it was measured when it was taken in,
+ * otherwise by columns of the shape as it came.
+ */
 export function volumeMm3Of(shape: Shape): number {
+  if (shape.kind === 'scan') return shape.volumeL * MM3_PER_L;
   const known = exactVolumeMm3(shape) ?? counted.get(shape);
   if (known !== undefined) return known;
   const { volumeMm3 } = columnsOf(shape, 0);
@@ -80,13 +85,16 @@ export function volumeMm3Of(shape: Shape): number {
 function stepOf(shape: Shape, { lo, hi }: Extent, limbs: boolean): number {
   const longer = Math.max(hi[0] - lo[0], hi[1] - lo[1]);
   const coarsest = limbs ? COARSEST_LIMBS_MM : COARSEST_MM;
-  const wanted = Math.min(coarsest, longer / COLUMNS_ALONG, thinnest(shape) / COLUMNS_THROUGH);
+  const wanted = Math.min(coarsest, longer / COLUMNS_ALONG, Math.min(...sizeMmOf(shape)) / COLUMNS_THROUGH);
   return Math.max(wanted, longer / MOST_ALONG);
 }
 
 /** How many columns a shape is cut into at most. */
 export function columnCount(shape: Shape, extent: Extent): number {
-  const { columns, rows } = gridOf(extent, stepOf(shape, extent, shape.kind === 'mesh'));
+  const { columns, rows } = gridOf(
+    extent,
+    stepOf(shape, extent, shape.kind === 'mesh' || shape.kind === 'scan'),
+  );
   return columns * rows;
 }
 
@@ -111,20 +119,6 @@ function crossingsOf(grid: Grid, { vertices: v, faces }: Mesh): number {
   }
   return count;
 }
-
-/** The smallest of a shape's three sizes before it is turned, mm. */
-function thinnest(shape: Shape): number {
-  if (shape.kind !== 'mesh') return Math.min(...shape.sizeMm);
-  const known = thinnestOf.get(shape);
-  if (known !== undefined) return known;
-  const { lo, hi } = extentOf(shape, rotation(0));
-  const mm = Math.min(...hi.map((v, i) => v - lo[i]));
-  thinnestOf.set(shape, mm);
-  return mm;
-}
-
-/** Read once for each mesh: shapes are replaced, never changed in place. */
-const thinnestOf = new WeakMap<Shape, number>();
 
 type Grid = Pick<Columns, 'columns' | 'rows' | 'x0' | 'y0' | 'dxMm' | 'dyMm'>;
 type Spans = Pick<Columns, 'first' | 'lo' | 'hi'>;

@@ -1,5 +1,5 @@
 import type { Shape } from '../commission/schema';
-import { turned, type Matrix } from '../geometry/rotation';
+import { rotation, turned, type Matrix } from '../geometry/rotation';
 import { solidMesh } from './solid';
 
 /** Lowest and highest x, y, z of a turned shape around its own origin, mm. */
@@ -24,6 +24,13 @@ export function extentOf(shape: Shape, m: Matrix): Extent {
   const extent = boxOf(turned(solidMesh(shape).vertices, m));
   kept.set(shape, { m, extent });
   return extent;
+}
+
+/** Length, width and height of a shape as it lies in the hand, mm; of a scan as it was measured. */
+export function sizeMmOf(shape: Shape): readonly [number, number, number] {
+  if (shape.kind !== 'mesh') return shape.sizeMm;
+  const { lo, hi } = extentOf(shape, rotation(0));
+  return [hi[0] - lo[0], hi[1] - lo[1], hi[2] - lo[2]];
 }
 
 /** As each shape was last turned: shapes are replaced, never changed in place. */

@@ -1,6 +1,7 @@
 import { facesOf, verticesOf } from '../commission/meshArrays';
 import type { Shape } from '../commission/schema';
 import { meshVolume, shellCount, type Mesh } from '../geometry/mesh';
+import { heldMesh } from './heldMeshes';
 
 /** Meridians and parallels of an ellipsoid when it is drawn; its volumes are computed from the formula. */
 const MERIDIANS = 20;
@@ -28,6 +29,8 @@ function meshOf(shape: Shape): Mesh {
       return boxMesh(shape.sizeMm);
     case 'mesh':
       return { vertices: verticesOf(shape), faces: facesOf(shape) };
+    case 'scan':
+      return heldMesh(shape.mesh);
     default:
       return shape satisfies never;
   }
@@ -49,7 +52,8 @@ function enclosedMm3(shape: Shape): number | undefined {
       return (Math.PI / 6) * shape.sizeMm[0] * shape.sizeMm[1] * shape.sizeMm[2];
     case 'box':
       return shape.sizeMm[0] * shape.sizeMm[1] * shape.sizeMm[2];
-    case 'mesh': {
+    case 'mesh':
+    case 'scan': {
       const mesh = solidMesh(shape);
       return shellCount(mesh) === 1 ? meshVolume(mesh) : undefined;
     }

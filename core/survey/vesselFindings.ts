@@ -1,7 +1,6 @@
-import type { Commission, Piece } from '../commission/schema';
+import type { Commission } from '../commission/schema';
 import { optionOf } from '../commission/lookup';
-import { rotation } from '../geometry/rotation';
-import { extentOf } from '../hardscape/extent';
+import { sizeMmOf } from '../hardscape/extent';
 import { rounded } from '../units/quantity';
 import type { Finding } from '../units/finding';
 import { openings, openingSize, passes } from '../vessel/openings';
@@ -9,7 +8,7 @@ import type { Polygon } from '../geometry/polygon';
 import { jointed } from './groups';
 import type { Survey } from './survey';
 
-type Size = [number, number, number];
+type Size = readonly [number, number, number];
 
 /** How far a label may be off before it is worth saying. */
 const LABEL_TOLERANCE = 0.05;
@@ -45,24 +44,18 @@ function labelFindings({ vessel }: Commission, { brimL }: Survey): Finding[] {
   ];
 }
 
-/** Full sizes of a piece as it lies in the hand, mm. */
-export function sizeOf({ shape }: Piece): Size {
-  const { lo, hi } = extentOf(shape, rotation(0));
-  return [hi[0] - lo[0], hi[1] - lo[1], hi[2] - lo[2]];
-}
-
 function openingFindings(commission: Commission, survey: Survey): Finding[] {
   const { vessel } = commission;
   if (!vessel.rimMm && !vessel.braces?.length) return [];
   const open = openings(vessel);
   const { pieces } = optionOf(commission, survey.optionId);
-  const stuck = pieces.filter((piece) => !open.some((o) => passes(o, sizeOf(piece))));
+  const stuck = pieces.filter((piece) => !open.some((o) => passes(o, sizeMmOf(piece.shape))));
   const joined = joinedBefore(commission, survey).filter(
     (group) => !stuck.some((p) => group.ids.includes(p.id)) && !open.some((o) => passes(o, group.sizeMm)),
   );
   return [
     ...stuck.map((piece) =>
-      passFinding(open, sizeOf(piece), {
+      passFinding(open, sizeMmOf(piece.shape), {
         id: 'piece.passes',
         severity: 'stop',
         at: { piece: piece.id },

@@ -10,7 +10,7 @@ import {
 } from '../site/lifting';
 import { troubleAt, type Load, type Trouble } from '../site/route';
 import type { Survey } from '../survey/survey';
-import { sizeOf } from '../survey/vesselFindings';
+import { sizeMmOf } from '../hardscape/extent';
 import type { Finding } from '../units/finding';
 import { rounded } from '../units/quantity';
 import { glassKg, outerMm, standingMm } from '../vessel/glass';
@@ -50,7 +50,9 @@ export function loadsOf(commission: Commission, survey: Survey): Load[] {
   const piece = heaviest && option.pieces.find((p) => p.id === heaviest.id);
   return [
     tank,
-    ...(piece ? [{ name: piece.id, sizeMm: sizeOf(piece), massKg: heaviest.massKg, upright: false }] : []),
+    ...(piece
+      ? [{ name: piece.id, sizeMm: sizeMmOf(piece.shape), massKg: heaviest.massKg, upright: false }]
+      : []),
     ...(vessel.standKg
       ? [
           {

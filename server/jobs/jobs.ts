@@ -14,14 +14,19 @@ const MOST_WAITING = 64;
 type Work = typeof work;
 type Name = keyof Work;
 
-/** Threads for what takes long. */
+/** Threads for what takes long, beside the meshes of one data folder. */
 export interface Jobs {
   /** Runs a job of `work.ts`. Throws a Problem when it takes too long or too many wait. */
-  run<N extends Name>(name: N, input: Parameters<Work[N]>[0]): Promise<ReturnType<Work[N]>>;
+  run<N extends Name>(name: N, input: Parameters<Work[N]>[0]): Promise<Awaited<ReturnType<Work[N]>>>;
+}
+
+/** The threads themselves; each data folder asks them for jobs of its own. */
+export interface Pool {
+  in(folder: string): Jobs;
   close(): Promise<void>;
 }
 
-export function openJobs({ patienceMs = PATIENCE_MS } = {}): Jobs {
+export function openJobs({ patienceMs = PATIENCE_MS } = {}): Pool {
   const pool = new Piscina({
     filename: threadFile(import.meta.url).href,
     minThreads: 1,
@@ -33,14 +38,17 @@ export function openJobs({ patienceMs = PATIENCE_MS } = {}): Jobs {
   // A thread that ran out of memory is replaced; its job is told below.
   pool.on('error', () => {});
   return {
-    async run(name, input) {
-      try {
-        const signal = AbortSignal.timeout(patienceMs);
-        return (await pool.run({ name, input }, { signal, transferList: handedOver(input) })) as never;
-      } catch (error) {
-        throw asProblem(error as Error & { code?: string });
-      }
-    },
+    in: (folder) => ({
+      async run(name, input) {
+        try {
+          const signal = AbortSignal.timeout(patienceMs);
+          const transferList = handedOver(input);
+          return (await pool.run({ name, input, folder }, { signal, transferList })) as never;
+        } catch (error) {
+          throw asProblem(error as Error & { code?: string });
+        }
+      },
+    }),
     close: () => pool.destroy(),
   };
 }

@@ -3,20 +3,18 @@ import type { Change } from '../../core/commission/changes';
 import type { Fault } from '../../core/commission/fault';
 import { supplierOf } from '../../core/commission/lookup';
 import { merged } from '../../core/commission/merge';
-import {
-  parseCommission,
-  parseCommissionText,
-  tooLarge,
-  MAX_DOCUMENT_BYTES,
-} from '../../core/commission/parse';
+import { parseCommission, tooLarge, MAX_DOCUMENT_BYTES } from '../../core/commission/parse';
 import type { Commission } from '../../core/commission/schema';
 import { unknownFields } from '../../core/commission/unknown';
+import { scansOf } from '../../core/exchange/apart';
+import { bundle, opened } from '../../core/exchange/bundle';
 import { order } from '../../core/ordering/order';
 import { plan, type Plan } from '../../core/pipeline/plan';
 import { calendarFile, type CalendarPart } from '../documents/calendar';
 import { takeOffCsv } from '../documents/takeOffCsv';
 import { columnsOf, type Kept } from '../store/columns';
 import { packed, unpacked, wire, type Text } from '../store/largeText';
+import type { Meshes } from '../store/meshes';
 import { withoutPerson } from '../store/withoutPerson';
 import type { SupplierRequest } from '../supplierLink';
 
@@ -33,14 +31,16 @@ export type Made<T> = { ok: true; value: T } | { ok: false; says: string };
 
 const decoder = new TextDecoder();
 
-/** A document from a file. */
-export function readFile(bytes: Uint8Array): Read {
-  const parsed = parseCommissionText(decoder.decode(bytes));
-  return parsed.ok ? kept(parsed.commission) : parsed;
+/** A document from a file, alone or with its scans; its meshes are kept before anybody names them. */
+export async function readFile(bytes: Uint8Array<ArrayBuffer>, meshes: Meshes): Promise<Read> {
+  const file = await opened(bytes, meshes.figuresOf);
+  if (!file.ok) return file;
+  for (const [name, mesh] of file.meshes) await meshes.keep(name, mesh);
+  return kept(file.commission, meshes);
 }
 
 /** A save: the revision it is based on, and the whole document. */
-export function readSave(bytes: Uint8Array): { revision: unknown; read: Read } | 'no JSON' {
+export function readSave(bytes: Uint8Array, meshes: Meshes): { revision: unknown; read: Read } | 'no JSON' {
   let body: { revision?: unknown; document?: unknown };
   try {
     body = JSON.parse(decoder.decode(bytes)) as typeof body;
@@ -48,20 +48,22 @@ export function readSave(bytes: Uint8Array): { revision: unknown; read: Read } |
     return 'no JSON';
   }
   const parsed = parseCommission(body?.document);
-  return { revision: body?.revision, read: parsed.ok ? kept(parsed.commission) : parsed };
+  return { revision: body?.revision, read: parsed.ok ? kept(parsed.commission, meshes) : parsed };
 }
 
 /** A stored document with changes made to it: what a page sends when it goes. */
-export function readChanges({ text, changes }: { text: Text; changes: Change[] }): Read {
+export function readChanges({ text, changes }: { text: Text; changes: Change[] }, meshes: Meshes): Read {
   const { document, clashes } = merged(JSON.parse(unpacked(text)) as object, changes);
   if (clashes.length > 0)
     return { ok: false, faults: [{ path: '(changes)', says: 'do not fit the document' }] };
   const parsed = parseCommission(document);
-  return parsed.ok ? kept(parsed.commission) : parsed;
+  return parsed.ok ? kept(parsed.commission, meshes) : parsed;
 }
 
 /** What is kept must be able to come back as a file, so it obeys the same limit. */
-function kept(commission: Commission): Read {
+function kept(commission: Commission, meshes: Meshes): Read {
+  const faults = meshes.faultsOf(commission);
+  if (faults.length > 0) return { ok: false, faults };
   const columns = columnsOf(commission);
   const bytes = Buffer.byteLength(wire(columns.document));
   if (bytes > MAX_DOCUMENT_BYTES) return { ok: false, faults: [tooLarge(bytes)] };
@@ -79,9 +81,16 @@ export function erase(text: Text): Kept {
   return columnsOf(withoutPerson(JSON.parse(unpacked(text)) as Commission));
 }
 
-/** As a file that people may look into. */
-export function documentFile(text: Text): Text {
-  return packed(`${JSON.stringify(JSON.parse(unpacked(text)), null, 2)}\n`);
+/** As a file that people may look into; with its scans, where it has any, as one zip. */
+export async function documentFile(
+  text: Text,
+  meshes: Meshes,
+): Promise<{ ending: 'json' | 'zip'; file: Text }> {
+  const document = JSON.parse(unpacked(text)) as Commission;
+  const json = `${JSON.stringify(document, null, 2)}\n`;
+  const names = scansOf(document).map((s) => s.mesh);
+  if (names.length === 0) return { ending: 'json', file: packed(json) };
+  return { ending: 'zip', file: { utf8: await bundle(json, names, meshes.bytesOf) } };
 }
 
 export interface Asked {
@@ -90,30 +99,40 @@ export interface Asked {
   option?: string;
 }
 
-export function takeOffFile({ text, option }: Asked): Made<string> {
+export function takeOffFile({ text, option }: Asked, meshes: Meshes): Made<string> {
   const document = JSON.parse(unpacked(text)) as Commission;
-  return planned(document, option, (p) => takeOffCsv(document, p));
+  return planned(document, option, meshes, (p) => takeOffCsv(document, p));
 }
 
-export function calendar({ id, text, option, part }: Asked & { part: CalendarPart }): Made<string> {
+export function calendar(
+  { id, text, option, part }: Asked & { part: CalendarPart },
+  meshes: Meshes,
+): Made<string> {
   const document = JSON.parse(unpacked(text)) as Commission;
-  return planned(document, option, (p) => calendarFile(id, document, p, part));
+  return planned(document, option, meshes, (p) => calendarFile(id, document, p, part));
 }
 
 /** What is sent to one supplier; undefined where the order has nothing from it. */
 export function supplierRequest(
   asked: Asked & { supplier: string; today: string },
+  meshes: Meshes,
 ): Made<SupplierRequest | undefined> {
   const document = JSON.parse(unpacked(asked.text)) as Commission;
-  return planned(document, asked.option, (p) => requestOf(document, p, asked));
+  return planned(document, asked.option, meshes, (p) => requestOf(document, p, asked));
 }
 
-function planned<T>(document: Commission, optionId: string | undefined, make: (plan: Plan) => T): Made<T> {
+function planned<T>(
+  document: Commission,
+  optionId: string | undefined,
+  meshes: Meshes,
+  make: (plan: Plan) => T,
+): Made<T> {
   if (optionId !== undefined && !document.options.some((o) => o.id === optionId))
     return {
       ok: false,
       says: `option: is "${optionId}", must be one of ${document.options.map((o) => `"${o.id}"`).join(', ')}`,
     };
+  meshes.holdFor(document, optionId ?? document.chosen);
   return { ok: true, value: make(plan(document, { optionId })) };
 }
 

@@ -1,3 +1,4 @@
+import { readFile } from 'node:fs/promises';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { Router } from 'express';
@@ -8,6 +9,7 @@ import { Problem } from '../problem';
 import { commissionsOf, eraseCommissions, keptOf, type KeptOfClient, type Left } from '../store/clients';
 import { getCommission } from '../store/commissions';
 import { wire } from '../store/largeText';
+import { meshFile } from '../store/meshes';
 import type { Store } from '../store/store';
 
 const named = z.object({ name: z.string().min(1).max(200) });
@@ -43,19 +45,27 @@ async function* everythingAbout(store: Store, client: string): AsyncGenerator<st
     const kept = await keptOf(store, id);
     if (!kept) continue;
     yield comma;
-    yield* oneCommission(kept);
+    yield* oneCommission(store.folder, kept);
     comma = ',\n';
   }
   yield ']}\n';
 }
 
-function* oneCommission({ row, orders, pictures }: KeptOfClient): Generator<string | Uint8Array> {
+async function* oneCommission(
+  folder: string,
+  { row, orders, pictures }: KeptOfClient,
+): AsyncGenerator<string | Uint8Array> {
   const { id, createdAt, updatedAt, removedAt, document } = row;
   yield `${JSON.stringify({ id, createdAt, updatedAt, removedAt, orders }).slice(0, -1)},"document":`;
   yield wire(document);
   yield ',"pictures":[';
   for (const [i, { id, addedAt, jpeg }] of pictures.entries())
     yield `${i > 0 ? ',' : ''}${JSON.stringify({ id, addedAt, jpegBase64: jpeg.toString('base64') })}`;
+  yield '],"scans":[';
+  for (const [i, name] of row.meshes.entries()) {
+    const meshBase64 = await readFile(meshFile(folder, name, 'mesh'), 'base64');
+    yield `${i > 0 ? ',' : ''}${JSON.stringify({ name, meshBase64 })}`;
+  }
   yield ']}';
 }
 

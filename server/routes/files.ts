@@ -1,5 +1,5 @@
 import { Router, type Request, type Response } from 'express';
-import { MAX_DOCUMENT_BYTES } from '../../core/commission/parse';
+import { MAX_FILE_BYTES } from '../../core/commission/budgets';
 import { bytes, bytesOf } from '../body';
 import type { Jobs } from '../jobs/jobs';
 import type { Asked, Made } from '../jobs/work';
@@ -14,14 +14,15 @@ import { existing, keptOf } from './commissions';
 export function fileRoutes(store: Store, jobs: Jobs): Router {
   const routes = Router();
 
-  routes.post('/import', bytes(MAX_DOCUMENT_BYTES, 'document'), async (req, res) => {
+  routes.post('/import', bytes(MAX_FILE_BYTES, 'document'), async (req, res) => {
     const { kept, notes } = keptOf(await jobs.run('readFile', bytesOf(req)));
     res.status(201).json({ ...(await createCommission(store, kept)), notes });
   });
 
-  routes.get('/:id/document.json', async (req, res) => {
+  routes.get('/:id/file', async (req, res) => {
     const row = await existing(store, req.params.id);
-    attach(res, row, 'json', 'application/json', await jobs.run('documentFile', row.document));
+    const { ending, file } = await jobs.run('documentFile', row.document);
+    attach(res, row, ending, `application/${ending}`, file);
   });
 
   routes.get('/:id/takeoff.csv', async (req, res) => {

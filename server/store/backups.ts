@@ -94,7 +94,7 @@ async function thin(folder: string): Promise<void> {
 }
 
 /** A connection for one piece of work. */
-async function within<T>(file: string, work: (db: Connection) => Promise<T>): Promise<T> {
+export async function within<T>(file: string, work: (db: Connection) => Promise<T>): Promise<T> {
   const db = connect(file, { readOnly: true });
   try {
     return await work(db);

@@ -65,7 +65,8 @@ async function eraseIn(db: Database, left: readonly Left[], now: string): Promis
     db.delete(pictures).where(inArray(pictures.commissionId, ids)),
     // What a supplier wrote back in words may name the place it was for.
     db.update(orders).set({ reason: null }).where(inArray(orders.commissionId, ids)),
-    ...left.map(({ id, revision, kept }) =>
+    // The list of meshes stays as it is: a backup made before there was one has no such column.
+    ...left.map(({ id, revision, kept: { meshes: _meshes, ...kept } }) =>
       db
         .update(commissions)
         .set({ ...kept, revision: revision + 1, updatedAt: now, removedAt: now, erasedAt: now })

@@ -1,4 +1,5 @@
 import type { Commission } from '../../core/commission/schema';
+import { scansOf } from '../../core/exchange/apart';
 import { packed } from './largeText';
 
 /** What is kept of a document: the columns that are searched and listed, and its text. */
@@ -19,5 +20,6 @@ export function columnsOf(document: Commission) {
     waterLineMm: document.vessel.waterLineMm,
     searched: `${document.title} ${client} ${place}`.toLowerCase(),
     document: packed(JSON.stringify(document)),
+    meshes: [...new Set(scansOf(document).map((s) => s.mesh))],
   };
 }

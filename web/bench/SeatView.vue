@@ -16,11 +16,11 @@ import {
 } from 'three';
 import { onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { rotation, turned } from '../../core/geometry/rotation';
-import { solidMesh } from '../../core/hardscape/solid';
 import type { Seat } from '../../core/commission/schema';
 import { footprint } from '../../core/vessel/footprint';
 import type { Drawing } from './drawing';
 import { colourOf } from './colour';
+import { meshForDrawing } from './drawnMeshes';
 import { materialFor } from './useBenchEdit';
 
 /** The scape in perspective, from a seat in front of it. */
@@ -81,7 +81,7 @@ function bed(): Mesh {
 
 function pieces(): Mesh[] {
   return props.option.pieces.map((p) => {
-    const mesh = solidMesh(p.shape);
+    const mesh = meshForDrawing(p.shape);
     const v = turned(mesh.vertices, rotation(p.turnDeg, p.tiltDeg));
     const z = props.survey.pieces.find((s) => s.id === p.id)?.zMm ?? 0;
     const position = new Float32Array(v.length);

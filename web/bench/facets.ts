@@ -1,6 +1,7 @@
 import type { Shape } from '../../core/commission/schema';
 import { rotation, turned } from '../../core/geometry/rotation';
-import { solidMesh } from '../../core/hardscape/solid';
+import type { Mesh } from '../../core/geometry/mesh';
+import { meshForDrawing } from './drawnMeshes';
 
 /** From where a solid is looked at. */
 export type View = 'front' | 'above';
@@ -20,9 +21,9 @@ export const TONES = 5;
 /** Light comes from the upper left, a little from the front. */
 const LIGHT = [-0.46, -0.5, 0.73];
 
-const cache = new WeakMap<Shape, Map<string, Facets>>();
+const cache = new WeakMap<Mesh, Map<string, Facets>>();
 
-/** The facets of a turned shape. Remembered by shape, so that moving a piece costs nothing. */
+/** The facets of a turned shape. Remembered by its surface, so that moving a piece costs nothing. */
 export function facetsOf(
   shape: Shape,
   turnDeg: number,
@@ -30,21 +31,21 @@ export function facetsOf(
   view: View,
 ): Facets {
   const key = `${view} ${turnDeg} ${tiltDeg?.join()}`;
-  const known = cache.get(shape) ?? new Map<string, Facets>();
-  cache.set(shape, known);
+  const mesh = meshForDrawing(shape);
+  const known = cache.get(mesh) ?? new Map<string, Facets>();
+  cache.set(mesh, known);
   if (known.size > 24) known.clear();
-  const facets = known.get(key) ?? draw(shape, turnDeg, tiltDeg, view);
+  const facets = known.get(key) ?? draw(mesh, turnDeg, tiltDeg, view);
   known.set(key, facets);
   return facets;
 }
 
 function draw(
-  shape: Shape,
+  mesh: Mesh,
   turnDeg: number,
   tiltDeg: readonly [number, number] | undefined,
   view: View,
 ): Facets {
-  const mesh = solidMesh(shape);
   const v = turned(mesh.vertices, rotation(turnDeg, tiltDeg));
   const { faces } = mesh;
   const down = view === 'front' ? 2 : 1;

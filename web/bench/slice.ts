@@ -1,7 +1,7 @@
 import type { Shape } from '../../core/commission/schema';
 import { rotation, turned } from '../../core/geometry/rotation';
-import { extentOf } from '../../core/hardscape/extent';
-import { solidMesh } from '../../core/hardscape/solid';
+import type { Mesh } from '../../core/geometry/mesh';
+import { meshForDrawing } from './drawnMeshes';
 
 /**
  * Where an upright plane at `xMm` (from the shape's own origin) cuts a turned solid: closed rings of y, z in
@@ -14,27 +14,26 @@ export function sliceAt(
   xMm: number,
 ): Ring[] {
   const key = `${turnDeg} ${tiltDeg?.join(' ')} ${xMm}`;
+  const mesh = meshForDrawing(shape);
+  // Two pieces may have one surface: what is kept is of each shape, and of the surface it had then.
   const known = cuts.get(shape);
-  if (known?.key === key) return known.rings;
-  const rings = cutAt(shape, turnDeg, tiltDeg, xMm);
-  cuts.set(shape, { key, rings });
+  if (known?.mesh === mesh && known.key === key) return known.rings;
+  const rings = cutAt(mesh, turnDeg, tiltDeg, xMm);
+  cuts.set(shape, { mesh, key, rings });
   return rings;
 }
 
 type Ring = [number, number][];
 
 /** Each shape as it was last cut: a piece that neither moved nor was cut elsewhere is not cut again. */
-const cuts = new WeakMap<Shape, { key: string; rings: Ring[] }>();
+const cuts = new WeakMap<Shape, { mesh: Mesh; key: string; rings: Ring[] }>();
 
 function cutAt(
-  shape: Shape,
+  { vertices, faces }: Mesh,
   turnDeg: number,
   tiltDeg: readonly [number, number] | undefined,
   xMm: number,
 ): Ring[] {
-  const { lo, hi } = extentOf(shape, rotation(turnDeg, tiltDeg));
-  if (xMm <= lo[0] || xMm >= hi[0]) return [];
-  const { vertices, faces } = solidMesh(shape);
   const v = turned(vertices, rotation(turnDeg, tiltDeg));
   const count = v.length / 3;
   const next = new Map<number, { to: number; point: [number, number] }>();

@@ -89,7 +89,7 @@ useCommands([
   {
     id: 'export',
     title: 'Export this commission as a document',
-    run: () => window.location.assign(api.file(props.id, 'document.json')),
+    run: () => window.location.assign(api.file(props.id, 'file')),
   },
   { id: 'options', title: 'Options side by side', run: () => void router.push(`/c/${props.id}/options`) },
   { id: 'sheet', title: 'Visit sheet on paper', run: () => void router.push(`/c/${props.id}/visit-sheet`) },

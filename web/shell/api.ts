@@ -74,7 +74,12 @@ export interface SentOrder {
 /** How long an answer may take, ms: a server that hangs is one that is away. */
 const PATIENCE_MS = 15_000;
 
-async function call<T>(method: string, path: string, body?: string, type = 'application/json'): Promise<T> {
+async function call<T>(
+  method: string,
+  path: string,
+  body?: string | Blob,
+  type = 'application/json',
+): Promise<T> {
   let response: Response;
   try {
     response = await fetch(`/api${path}`, {
@@ -137,8 +142,8 @@ export const api = {
   duplicate: (id: string) => call<{ id: string }>('POST', `${at(id)}/duplicate`),
   remove: (id: string) => call('DELETE', at(id)),
   restore: (id: string) => call('POST', `${at(id)}/restore`),
-  importFile: (text: string) =>
-    call<{ id: string; notes: Fault[] }>('POST', '/commissions/import', text, 'text/plain'),
+  importFile: (file: Blob) =>
+    call<{ id: string; notes: Fault[] }>('POST', '/commissions/import', file, 'application/octet-stream'),
   studio: () => call<Studio>('GET', '/studio'),
   orders: (id: string) => call<{ orders: SentOrder[] }>('GET', `${at(id)}/orders`),
   sendOrder: (id: string, supplier: string, option: string, today: string) =>

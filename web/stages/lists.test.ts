@@ -50,7 +50,7 @@ describe('a row of the list', () => {
     await there.click('[aria-label="Remove Lime Court"]');
     expect(remove).toHaveBeenCalledTimes(1);
     expect(there.find('[aria-label="Export Lime Court"]').getAttribute('href')).toBe(
-      '/api/commissions/c1/document.json',
+      '/api/commissions/c1/file',
     );
     const gone = mount(
       CommissionRow,

@@ -10,6 +10,7 @@ import { waterByHeight, type WaterHeight } from '../../core/survey/waterByHeight
 import type { BedField } from '../../core/substrate/bedField';
 import { usualCellMm } from '../../core/substrate/cells';
 import { unpacker, type Parcel } from './parcel';
+import { scansAtHand } from './scans';
 
 /** The height field as the drawing views need it. */
 export type FieldView = Pick<
@@ -38,8 +39,10 @@ let sent: BedField | undefined;
 /** What was last measured finely: asked again for its water by height. */
 let last: { survey: Survey; vessel: Vessel } | undefined;
 
-function compute(parcel: Parcel, today: Day, rough = false): Computed {
+async function compute(parcel: Parcel, today: Day, rough = false): Promise<Computed> {
   const commission = unpack(parcel);
+  const missing = await scansAtHand(commission);
+  if (missing) return { trouble: missing };
   const cellMm = rough ? ROUGHER * usualCellMm(commission.vessel) : undefined;
   let whole: Plan;
   try {

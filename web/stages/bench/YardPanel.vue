@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Option } from '../../../core/commission/schema';
-import { rotation } from '../../../core/geometry/rotation';
 import { volumeMm3Of } from '../../../core/hardscape/columns';
 import { massKgOf } from '../../../core/hardscape/mass';
-import { extentOf } from '../../../core/hardscape/extent';
+import { sizeMmOf } from '../../../core/hardscape/extent';
 import { colourOf } from '../../bench/colour';
+import { facetsOf } from '../../bench/facets';
 import PieceDrawing from '../../bench/PieceDrawing.vue';
 import { usePointerDrag } from '../../bench/usePointerDrag';
 import { clientPiece, type YardPiece } from '../../../core/catalogue/studio';
@@ -30,8 +30,8 @@ const materialOfPiece = (id: string) =>
 const measured = computed(() =>
   [...clients.value, ...(studio.studio?.yard ?? [])].map((piece) => {
     const material = materialOfPiece(piece.material);
-    const { lo, hi } = extentOf(piece.shape, rotation(0));
-    const size = [0, 1, 2].map((i) => hi[i] - lo[i]);
+    const size = sizeMmOf(piece.shape);
+    const [, top, , bottom] = facetsOf(piece.shape, 0, undefined, 'front').box;
     const k = Math.min(MARK / size[2], 76 / size[0]);
     return {
       piece,
@@ -39,7 +39,7 @@ const measured = computed(() =>
       massKg: massKgOf(piece, volumeMm3Of(piece.shape), material),
       size: size.map((v) => f.fromMm(Math.round(v))).join('×'),
       k,
-      lift: MARK / 2 + 4 - ((lo[2] + hi[2]) / 2) * -k,
+      lift: MARK / 2 + 4 - ((top + bottom) / 2) * k,
       kind: piece.client ? 'the client’s' : material?.kind === 'wood' ? material.name.toLowerCase() : '',
     };
   }),

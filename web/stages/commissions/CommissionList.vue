@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { MAX_FILE_BYTES } from '../../../core/commission/budgets';
 import { useDebounceFn, useIntersectionObserver, useTitle } from '@vueuse/core';
 import { computed, onMounted, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
@@ -99,7 +100,7 @@ const create = () =>
 
 /** A file that was taken, with what is not known of it: said before it is opened. */
 const imported = ref<{ id: string; notes: string[] }>();
-const MAX_MB = 20;
+const MAX_MB = MAX_FILE_BYTES / 1024 / 1024;
 const take = (picked: File | undefined) =>
   attempt(async () => {
     imported.value = undefined;
@@ -108,7 +109,7 @@ const take = (picked: File | undefined) =>
       throw new Error(
         `(document): has ${Math.ceil(picked.size / 1024 / 1024)} MB, must have at most ${MAX_MB} MB`,
       );
-    const { id, notes } = await api.importFile(await picked.text());
+    const { id, notes } = await api.importFile(picked);
     if (notes.length === 0) return void (await router.push(`/c/${id}/bench`));
     imported.value = { id, notes: notes.map((n) => `${n.path} ${n.says}`) };
     await load();
@@ -164,7 +165,7 @@ useCommands([
           ref="file"
           class="sr"
           type="file"
-          accept="application/json,.json"
+          accept="application/json,.json,application/zip,.zip"
           aria-label="Commission file"
           tabindex="-1"
           @change="

@@ -55,9 +55,7 @@ const size = computed(() =>
     <span class="acts">
       <button v-if="row.removedAt" class="act" @click="$emit('restore')">Bring back</button>
       <template v-else>
-        <a class="act" :href="api.file(row.id, 'document.json')" :aria-label="`Export ${row.title}`"
-          >Export</a
-        >
+        <a class="act" :href="api.file(row.id, 'file')" :aria-label="`Export ${row.title}`">Export</a>
         <button class="act" :aria-label="`Duplicate ${row.title}`" @click="$emit('duplicate')">
           Duplicate
         </button>

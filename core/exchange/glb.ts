@@ -1,0 +1,52 @@
+import { Document, Primitive, WebIO } from '@gltf-transform/core';
+import type { Mesh } from '../geometry/mesh';
+import { NotAMesh } from './meshBlob';
+
+/*
+ * A mesh as GLB, the binary form of glTF 2.0 (Khronos Group, "glTF 2.0 Specification", ISO/IEC 12113): positions
+ * as they are kept, in millimetres with z up, under a node that brings them to metres with y up, as glTF has
+ * it. So other programs show it in its size and place, and reading it back gives every figure unchanged.
+ */
+
+const METRES_PER_MM = 1e-3;
+/** A quarter turn about x: z up becomes y up. */
+const Z_UP_TO_Y_UP: [number, number, number, number] = [-Math.SQRT1_2, 0, 0, Math.SQRT1_2];
+
+export async function glbOf({ vertices, faces }: Mesh, name: string): Promise<Uint8Array> {
+  const document = new Document();
+  const buffer = document.createBuffer();
+  const position = document
+    .createAccessor()
+    .setType('VEC3')
+    .setArray(new Float32Array(vertices))
+    .setBuffer(buffer);
+  const indices = document.createAccessor().setType('SCALAR').setArray(new Uint32Array(faces)).setBuffer(buffer); // prettier-ignore
+  const primitive = document.createPrimitive().setAttribute('POSITION', position).setIndices(indices);
+  const node = document
+    .createNode(name)
+    .setMesh(document.createMesh(name).addPrimitive(primitive))
+    .setScale([METRES_PER_MM, METRES_PER_MM, METRES_PER_MM])
+    .setRotation(Z_UP_TO_Y_UP);
+  document.createScene(name).addChild(node);
+  return new WebIO().writeBinary(document);
+}
+
+/**
+ * Reads one of these back: the positions as they stand, mm.
+ *
+ * @throws NotAMesh when it is no GLB with one surface of triangles
+ */
+export async function meshOfGlb(bytes: Uint8Array): Promise<Mesh> {
+  const document = await new WebIO().readBinary(bytes).catch((error: unknown) => {
+    throw new NotAMesh(
+      `cannot be read (${error instanceof Error ? error.message : 'unknown'}), must be a GLB`,
+    );
+  });
+  const primitives = document.getRoot().listMeshes().flatMap((mesh) => mesh.listPrimitives()); // prettier-ignore
+  const [one] = primitives;
+  const position = one?.getAttribute('POSITION')?.getArray();
+  const indices = one?.getIndices()?.getArray();
+  if (primitives.length !== 1 || one.getMode() !== Primitive.Mode.TRIANGLES || !position || !indices)
+    throw new NotAMesh('has something else than triangles, must be one surface of them');
+  return { vertices: new Float64Array(position), faces: new Uint32Array(indices) };
+}

@@ -1,0 +1,132 @@
+import { readdir, rm, utimes } from 'node:fs/promises';
+import request from 'supertest';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import type { Commission } from '../core/commission/schema';
+import { scansOf } from '../core/exchange/apart';
+import { meshOfBytes } from '../core/exchange/meshBlob';
+import { scanned } from '../core/testing/scanned';
+import { piece, scape } from '../core/testing/scape';
+import { dropUnwantedMeshes } from './store/meshCare';
+import { meshFile, meshFolder } from './store/meshes';
+import { bench, type Bench } from './testing';
+
+let b: Bench;
+beforeEach(async () => (b = await bench()));
+afterEach(() => b.close());
+const api = () => request(b.app);
+
+/** A commission with one scanned stone of so many triangles, as a file with its mesh inside. */
+const withScan = (triangles = 5_000): Commission =>
+  scape({ option: { pieces: [piece({ id: 'S-1', shape: scanned(triangles, 180) })] } });
+
+async function imported(document: object = withScan()) {
+  const { body } = await api().post('/api/commissions/import').send(document).expect(201);
+  const id = body.id as string;
+  return { id, ...(await read(id)) };
+}
+async function read(id: string) {
+  const { body } = await api().get(`/api/commissions/${id}`).expect(200);
+  return { document: body.document as Commission, revision: body.revision as number };
+}
+const bytesAt = async (path: string) => {
+  const { body, headers } = await api().get(path).expect(200);
+  return { bytes: new Uint8Array(body as Buffer), headers };
+};
+
+describe('scans', () => {
+  it('leave a document that comes in, and are there by name: whole, and with fewer triangles', async () => {
+    const { document } = await imported();
+    const [scan] = scansOf(document);
+    expect(JSON.stringify(document).length).toBeLessThan(8_000);
+    const whole = await bytesAt(`/api/meshes/${scan.mesh}`);
+    expect(meshOfBytes(whole.bytes).faces.length / 3).toBe(scan.triangles);
+    expect(whole.headers['cache-control']).toContain('immutable');
+    const drawn = await bytesAt(`/api/meshes/${scan.mesh}/drawn`);
+    expect(meshOfBytes(drawn.bytes).faces.length / 3).toBeLessThanOrEqual(1_200);
+    for (const name of ['0'.repeat(32), '..%2Futsuwa.db', 'x'])
+      await api().get(`/api/meshes/${name}`).expect(404);
+  });
+
+  it('go out with their commission in one file, and come in with it elsewhere', async () => {
+    const { id, document } = await imported();
+    const { body, headers } = await api().get(`/api/commissions/${id}/file`).buffer(true).parse(whole);
+    expect(headers['content-disposition']).toContain('.zip');
+    const other = await bench();
+    const copy = await request(other.app)
+      .post('/api/commissions/import')
+      .type('application/zip')
+      .send(body as Buffer)
+      .expect(201);
+    const there = await request(other.app).get(`/api/commissions/${copy.body.id}`);
+    expect(there.body.document).toEqual(document);
+    await request(other.app)
+      .get(`/api/meshes/${scansOf(document)[0].mesh}`)
+      .expect(200);
+    await request(other.app).get(`/api/commissions/${copy.body.id}/takeoff.csv`).expect(200);
+    await other.close();
+  });
+
+  it('are measured by the server as inside the document', async () => {
+    const { id } = await imported();
+    const inside = scape({ option: { pieces: [piece({ id: 'S-1', shape: scanned(5_000, 180) })] } });
+    const plain = await api().post('/api/commissions').send(inside).expect(201);
+    const csv = async (of: string) => (await api().get(`/api/commissions/${of}/takeoff.csv`)).text;
+    expect(await csv(id)).toBe(await csv(plain.body.id));
+  });
+
+  it('that are not kept here, or not as they are said to be, are refused with their place', async () => {
+    const { id, document, revision } = await imported();
+    const save = (change: (shape: any) => void) => {
+      const copy = structuredClone(document);
+      change(copy.options[0].pieces[0].shape);
+      return api().put(`/api/commissions/${id}`).send({ revision, document: copy }).expect(422);
+    };
+    const at = 'options[0].pieces[0].shape';
+    const unknown = await save((s) => (s.mesh = 'e'.repeat(32)));
+    expect(unknown.body.faults[0]).toMatchObject({ path: `${at}.mesh`, says: expect.stringContaining('not kept here') }); // prettier-ignore
+    expect((await save((s) => (s.volumeL *= 2))).body.faults[0].path).toBe(`${at}.volumeL`);
+    expect((await save((s) => (s.mesh = '../utsuwa.db'))).body.faults[0].path).toBe(`${at}.mesh`);
+  });
+
+  it('stay while a commission, a copy or a backup names them, and go when none does', async () => {
+    const { id, document } = await imported();
+    const [{ mesh }] = scansOf(document);
+    const later = Date.now() + 3 * 86_400_000;
+    const copy = await api().post(`/api/commissions/${id}/duplicate`).expect(201);
+    await b.store.backUpDaily();
+    const without = async (of: string) => {
+      const { document, revision } = await read(of);
+      document.options[0].pieces = [];
+      await api().put(`/api/commissions/${of}`).send({ revision, document }).expect(200);
+    };
+    await without(id);
+    expect(await dropUnwantedMeshes(b.store, later)).toEqual([]);
+    await without(copy.body.id as string);
+    // Only the backup knows it now.
+    expect(await dropUnwantedMeshes(b.store, later)).toEqual([]);
+
+    await rm(`${b.folder}/backups`, { recursive: true });
+    expect(await dropUnwantedMeshes(b.store)).toEqual([]);
+    const old = new Date(Date.now() - 3 * 86_400_000);
+    await utimes(meshFile(b.folder, mesh, 'json'), old, old);
+    expect(await dropUnwantedMeshes(b.store)).toEqual([mesh]);
+    expect(await readdir(meshFolder(b.folder))).toEqual([]);
+  });
+
+  it('come with what is kept about a client, and stay when the client is erased', async () => {
+    const { id } = await imported({ ...withScan(), brief: { ...withScan().brief, client: { name: 'Ada' } } });
+    const { body } = await api().get('/api/clients/export?name=Ada').expect(200);
+    const [{ scans }] = body.commissions;
+    expect(meshOfBytes(new Uint8Array(Buffer.from(scans[0].meshBase64, 'base64'))).faces.length).toBeGreaterThan(9); // prettier-ignore
+    await b.store.backUpDaily();
+    await api().post('/api/clients/erase').send({ name: 'Ada' }).expect(200);
+    await api().get(`/api/commissions/${id}`).expect(410);
+  });
+});
+
+/** A body as bytes, whatever it says it is. */
+function whole(res: any, done: (error: Error | null, body: Buffer) => void): void {
+  const parts: Buffer[] = [];
+  res.on('data', (part: Buffer) => parts.push(part));
+  res.on('end', () => done(null, Buffer.concat(parts)));
+}

@@ -1,0 +1,1 @@
+ALTER TABLE `commissions` ADD `meshes` text DEFAULT '[]' NOT NULL;
