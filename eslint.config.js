@@ -6,6 +6,7 @@ import tseslint from 'typescript-eslint';
 const CORE = [
   'units',
   'calendar',
+  'words',
   'geometry',
   'commission',
   'catalogue',

@@ -5,6 +5,7 @@ import { ofFirstVisit } from '../core/pipeline/firstVisit';
 import type { Plan } from '../core/pipeline/plan';
 import { amount } from '../core/units/money';
 import { rounded, unitFor, type Quantity } from '../core/units/quantity';
+import { inEnglish } from '../core/words/english';
 
 export type Part = 'takeoff' | 'order' | 'build' | 'care' | 'brief';
 
@@ -87,10 +88,10 @@ function briefRows({ site }: Commission, { visit, survey, care }: Plan): string[
 
 function takeOffRows(commission: Commission, { takeOff, order }: Plan): string[] {
   const rows = takeOff.lines.map((l) => [
-    l.name,
+    inEnglish(l.name),
     figure(l.measured),
     figure(l.needed),
-    l.packWords || (l.priced ? 'nothing to buy' : 'no pack in the catalogue'),
+    l.packWords ? inEnglish(l.packWords) : l.priced ? 'nothing to buy' : 'no pack in the catalogue',
     orderByOf(order, l.id) ?? '',
     money(commission, l.priceMinor),
   ]);
@@ -105,8 +106,8 @@ function orderRows(commission: Commission, { order }: Plan): string[] {
     `${s.name}: order by ${s.orderBy ?? 'no day'}, ${money(commission, s.totalMinor)}`,
     ...aligned(
       s.lines.map((l) => [
-        `  ${l.packWords}`,
-        l.name,
+        `  ${inEnglish(l.packWords)}`,
+        inEnglish(l.name),
         `arrives by ${l.arriveBy ?? 'no day'}`,
         `order by ${l.orderBy ?? 'no day'}`,
       ]),
@@ -117,13 +118,13 @@ function orderRows(commission: Commission, { order }: Plan): string[] {
 function buildRows({ build }: Plan): string[] {
   const clock = (min: number) => clockOf(build.startTime, min);
   return [
-    ...build.beforehand.map((b) => `${b.day}  ${b.title} (${b.detail})`),
+    ...build.beforehand.map((b) => `${b.day}  ${inEnglish(b.title)} (${inEnglish(b.detail)})`),
     ...aligned(
       build.tasks.map((t) => [
         `${clock(t.startMin)}–${clock(t.endMin)}`,
-        t.crew.map((p) => build.crew[p]).join(' + '),
-        t.title,
-        t.caution ? `! ${t.caution}` : '',
+        t.crew.map((p) => inEnglish(build.crew[p])).join(' + '),
+        inEnglish(t.title),
+        t.caution ? `! ${inEnglish(t.caution)}` : '',
       ]),
     ),
     `water in by ${clock(build.waterInMin)}, done at ${clock(build.doneMin)}`,
@@ -138,7 +139,7 @@ function careRows({ care }: Plan): string[] {
         d.change && `change ${rounded(d.change.litres, 1)} L`,
         d.test && 'test',
         d.doses > 0 && `${d.doses} ${d.doses === 1 ? 'dose' : 'doses'}`,
-        ...d.events,
+        ...d.events.map(inEnglish),
       ].filter(Boolean);
       return what.length > 0 ? [`  ${d.day}  ${what.join(', ')}`] : [];
     }),
@@ -147,5 +148,7 @@ function careRows({ care }: Plan): string[] {
 
 function findingRows(findings: Plan['findings']): string[] {
   if (findings.length === 0) return ['no findings'];
-  return findings.map((f) => `${f.severity.padEnd(4)}  ${f.id}  ${f.says} ${f.because}`);
+  return findings.map(
+    (f) => `${f.severity.padEnd(4)}  ${f.id}  ${inEnglish(f.says)} ${inEnglish(f.because)}`,
+  );
 }

@@ -44,7 +44,7 @@ export function holds(): Promise<Result> {
     await measure('conflict over 19 MB', () =>
       send('PUT', `${url}/api/commissions/${large}`, { revision, document }),
     );
-    await measure('export 19 MB', () => fetch(`${url}/api/commissions/${large}/document.json`));
+    await measure('export 19 MB', () => fetch(`${url}/api/commissions/${large}/file`));
     await measure('duplicate 19 MB', () => send('POST', `${url}/api/commissions/${large}/duplicate`));
     const heap = await created(url, HEAVY['300 blocks in one place']());
     await measure('take-off of 300 blocks', () => fetch(`${url}/api/commissions/${heap}/takeoff.csv`));

@@ -7,7 +7,7 @@ import { inFolder, pause, send } from './http';
 import { settled, watched } from './pages';
 import { result, type Result } from './result';
 
-const FILES = ['takeoff.csv', 'calendar.ics', 'document.json'];
+const FILES = ['takeoff.csv', 'calendar.ics', 'file'];
 /** A request that has no answer by then hangs, ms. */
 const HANGS_MS = 25_000;
 

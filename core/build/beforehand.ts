@@ -5,6 +5,8 @@ import type { Survey } from '../survey/survey';
 import { FILM_DRY_HOURS } from '../survey/vesselFindings';
 import { rounded } from '../units/quantity';
 import { recipeFor } from '../visit/water';
+import { inLitres, inLitresAnHour, inMm } from '../words/measure';
+import { say } from '../words/text';
 import { CAUTIONS } from './cautions';
 import type { Beforehand } from './task';
 
@@ -23,8 +25,9 @@ export function beforehandOf(commission: Commission, survey: Survey): Beforehand
       : [
           {
             day: dayPlus(buildDay, -MATURE_DAYS),
-            title: 'Start maturing the filter media',
-            detail: 'in a running tank; it moves over wet on the build day',
+            kind: 'media' as const,
+            title: say('before.media.title'),
+            detail: say('before.media.detail'),
           },
         ]),
   ];
@@ -36,15 +39,17 @@ export function beforehandOf(commission: Commission, survey: Survey): Beforehand
   for (const [days, ids] of soaking)
     list.push({
       day: dayPlus(buildDay, -days),
-      title: `Into the tub: ${ids.join(', ')}`,
-      detail: `${days} days of soaking before it stays down`,
+      kind: 'soak',
+      title: say('before.soak.title', { pieces: ids }),
+      detail: say('before.soak.detail', { days }),
     });
   const silicone = option.joints.filter((j) => j.method === 'silicone');
   if (silicone.length > 0)
     list.push({
       day: dayPlus(buildDay, -2),
-      title: `Silicone joints: ${silicone.map((j) => j.id).join(', ')}`,
-      detail: `24 h to cure. ${CAUTIONS.silicone}`,
+      kind: 'silicone',
+      title: say('before.silicone.title', { joints: silicone.map((j) => j.id) }),
+      detail: say('before.silicone.detail', { caution: CAUTIONS.silicone }),
     });
   return list.sort((a, b) => a.day.localeCompare(b.day));
 }
@@ -54,12 +59,18 @@ function filmBeforehand({ brief, vessel }: Commission): Beforehand[] {
   const { background, innerMm } = vessel;
   if (!background) return [];
   const dry = background.dryHours ?? FILM_DRY_HOURS;
-  const size = (side: string) => `${side === 'back' ? innerMm.length : innerMm.width} × ${innerMm.height} mm`;
+  const size = (side: string) => inMm([side === 'back' ? innerMm.length : innerMm.width, innerMm.height], 1);
   return [
     {
       day: dayPlus(brief.buildDay, -Math.max(1, Math.ceil(dry / 24))),
-      title: `Background film, ${background.colour}`,
-      detail: `${background.sides.map((s) => `${s} ${size(s)}`).join(', ')}; applied wet, squeezed out, trimmed; ${dry} h to dry`,
+      kind: 'film',
+      title: say('before.film.title', { colour: background.colour }),
+      detail: say('before.film.detail', {
+        sides: background.sides.map((side) =>
+          say('before.film.side', { side: say(`side.${side}`), size: size(side) }),
+        ),
+        hours: dry,
+      }),
     },
   ];
 }
@@ -74,8 +85,12 @@ function roBeforehand(commission: Commission, survey: Survey): Beforehand[] {
   return [
     {
       day: dayPlus(commission.brief.buildDay, -Math.max(1, Math.ceil(hours / 24))),
-      title: `Start making ${rounded(roL, 0)} L of RO water`,
-      detail: `${rounded(hours, 0)} h at ${rounded(ro.litresPerHour, 1)} L an hour`,
+      kind: 'ro',
+      title: say('before.ro.title', { litres: inLitres(roL, 0) }),
+      detail: say('before.ro.detail', {
+        hours: rounded(hours, 0),
+        rate: inLitresAnHour(ro.litresPerHour),
+      }),
     },
   ];
 }

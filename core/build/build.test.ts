@@ -1,5 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { spoken } from '../words/english';
+import { say } from '../words/text';
 import type { Layer } from '../commission/schema';
 import { survey } from '../survey/survey';
 import { takeOff } from '../takeoff/takeOff';
@@ -11,7 +13,7 @@ import type { Task } from './task';
 
 const planned = (commission: ReturnType<typeof scape>) => {
   const s = survey(commission);
-  return buildPlan(commission, s, takeOff(commission, s));
+  return spoken(buildPlan(commission, s, takeOff(commission, s)));
 };
 const task = (id: string, minutes: number, needs: string[] = [], rest: Partial<Task> = {}): Task => ({
   id,
@@ -19,14 +21,17 @@ const task = (id: string, minutes: number, needs: string[] = [], rest: Partial<T
   needs,
   phase: 'prepare',
   title: id,
-  detail: '',
+  detail: say('clear-up.detail'),
   people: 1,
   workings: [],
   ...rest,
 });
 
 /** Every need done and cured before, nobody in two places. */
-function sound(list: readonly Scheduled[]): void {
+type Timed = Pick<Scheduled, 'needs' | 'id' | 'startMin' | 'endMin' | 'crew'> & {
+  cure?: { minutes: number };
+};
+function sound(list: readonly Timed[]): void {
   for (const t of list) {
     for (const id of t.needs) {
       const need = list.find((n) => n.id === id)!;
@@ -42,7 +47,7 @@ describe('schedule', () => {
   it('shares work between two and waits for what cures', () => {
     const list = schedule(
       [
-        task('glue', 10, [], { cure: { what: 'joint', minutes: 30 } }),
+        task('glue', 10, [], { cure: { what: say('joints.cure'), minutes: 30 } }),
         task('other', 15),
         task('load', 5, ['glue']),
       ],
@@ -74,7 +79,7 @@ describe('schedule', () => {
               `t${i}`,
               d.minutes,
               d.needs.filter((n) => n < i).map((n) => `t${n}`),
-              { people: d.two ? 2 : 1, cure: { what: 'x', minutes: d.cure } },
+              { people: d.two ? 2 : 1, cure: { what: say('joints.cure'), minutes: d.cure } },
             ),
           ),
           crew,

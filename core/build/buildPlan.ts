@@ -3,7 +3,8 @@ import { startTimeOf } from '../commission/usual';
 import type { Commission } from '../commission/schema';
 import type { Survey } from '../survey/survey';
 import type { TakeOff } from '../takeoff/takeOff';
-import type { Finding } from '../units/finding';
+import type { Finding } from '../words/finding';
+import { PRACTICE, say, type Said, type Text } from '../words/text';
 import { beforehandOf } from './beforehand';
 import { MEDIA_OUT_MIN } from './rates';
 import { longestChain, schedule, type Scheduled } from './schedule';
@@ -13,7 +14,7 @@ import type { Beforehand } from './task';
 /** A stretch of the day during which something cures, or is out of water. Minutes from the start. */
 export interface Lane {
   kind: 'cures' | 'plants' | 'media';
-  what: string;
+  what: Text;
   fromMin: number;
   toMin: number;
   /** Longest it should last, when there is such a limit. */
@@ -24,7 +25,7 @@ export interface BuildPlan {
   buildDay: Day;
   /** Clock time of minute 0. */
   startTime: string;
-  crew: string[];
+  crew: Said[];
   tasks: Scheduled[];
   lanes: Lane[];
   /** Ids of the tasks that fix the length of the day, first to last. */
@@ -47,7 +48,10 @@ export function buildPlan(commission: Commission, survey: Survey, takeOff: TakeO
   return {
     buildDay: brief.buildDay,
     startTime: startTimeOf(brief),
-    crew: Array.from({ length: brief.crew }, (_, i) => brief.crewNames?.[i] ?? `Person ${i + 1}`),
+    crew: Array.from(
+      { length: brief.crew },
+      (_, i) => brief.crewNames?.[i] ?? say('person', { number: i + 1 }),
+    ),
     tasks,
     lanes,
     chain: longestChain(tasks).map((t) => t.id),
@@ -82,7 +86,7 @@ function lanesOf(tasks: readonly Scheduled[]): Lane[] {
       ? [
           {
             kind: 'plants' as const,
-            what: 'plants out of water',
+            what: say('lane.plants'),
             fromMin: prepared.startMin,
             toMin: filled.endMin,
           },
@@ -90,7 +94,7 @@ function lanesOf(tasks: readonly Scheduled[]): Lane[] {
       : []),
     {
       kind: 'media',
-      what: 'filter media out',
+      what: say('lane.media'),
       fromMin: started.startMin,
       toMin: started.endMin,
       limitMin: MEDIA_OUT_MIN,
@@ -109,10 +113,9 @@ function dayFindings(doneMin: number, crew: number): Finding[] {
       measured: hours,
       limit: LONG_DAY_MIN / 60,
       unit: 'h',
-      says: `The build day takes ${hours} h with ${crew === 1 ? 'one person' : `${crew} people`}.`,
-      because:
-        'Plants wait out of water while hands get tired. Add a person, or set the hardscape the day before.',
-      source: 'common practice',
+      says: say('build.long.says', { hours, crew }),
+      because: say('build.long.because'),
+      source: PRACTICE,
     },
   ];
 }

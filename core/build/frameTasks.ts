@@ -1,6 +1,7 @@
-import { rounded } from '../units/quantity';
 import { bringing, recipeFor } from '../visit/water';
-import { CAUTIONS } from './cautions';
+import { inCelsius, inLitres } from '../words/measure';
+import { PRACTICE, say, type Text } from '../words/text';
+import { CAUTIONS, together } from './cautions';
 import { step, type Job } from './job';
 import { plantingTaskIds } from './plantTasks';
 import { RATES } from './rates';
@@ -12,8 +13,8 @@ export function openingTasks({ commission }: Job): Task[] {
     whole(
       'protect',
       'prepare',
-      'Floor sheet, stand level, mat',
-      '2 mm a metre at most; wipe the glass inside',
+      [say('protect.title'), say('protect.short')],
+      say('protect.detail'),
       RATES.protect,
       [],
       CAUTIONS.floor,
@@ -21,8 +22,8 @@ export function openingTasks({ commission }: Job): Task[] {
     whole(
       'unpack',
       'prepare',
-      'Unpack, rinse and lay out the gear',
-      `filter, pipes, heater${commission.brief.co2 ? ', CO2 set' : ''}, timer; nothing is missing`,
+      [say('unpack.title'), say('unpack.short')],
+      say(commission.brief.co2 ? 'unpack.detail.co2' : 'unpack.detail'),
       RATES.unpack,
       [],
     ),
@@ -35,8 +36,8 @@ export function closingTasks(job: Job): Task[] {
     whole(
       'equipment',
       'finish',
-      `Intake, outflow, heater${co2 ? ', diffuser' : ''}`,
-      'nothing powered yet; hidden, but within reach',
+      [say(co2 ? 'equipment.title.co2' : 'equipment.title'), say('equipment.short')],
+      say('equipment.detail'),
       RATES.equipment,
       ['unpack', 'gaps', 'stones', 'wood', 'soil'],
     ),
@@ -44,32 +45,32 @@ export function closingTasks(job: Job): Task[] {
     whole(
       'refloat',
       'water',
-      job.option.plants.length > 0 ? 'Re-plant floaters, net debris' : 'Net debris',
-      'cloudy: change 30 % now',
+      job.option.plants.length > 0
+        ? [say('refloat.title'), say('refloat.short')]
+        : [say('refloat.title.bare')],
+      say('refloat.detail'),
       RATES.refloat,
       ['fill'],
     ),
     whole(
       'start',
       'finish',
-      'Media in, filter, heater, light 50 %',
-      co2 ? 'CO2 slowly; bacteria; timer set' : 'bacteria; timer set',
+      [say('start.title'), say('start.short')],
+      say(co2 ? 'start.detail.co2' : 'start.detail'),
       RATES.start,
       ['fill', 'equipment'],
-      co2 ? `${CAUTIONS.power} ${CAUTIONS.gas}` : CAUTIONS.power,
+      co2 ? together([CAUTIONS.power, CAUTIONS.gas]) : CAUTIONS.power,
     ),
     whole(
       'photograph',
       'finish',
-      'Photograph, hand over the guide',
-      'from where it will be looked at',
+      [say('photograph.title'), say('photograph.short')],
+      say('photograph.detail'),
       RATES.photograph,
       ['refloat', 'start'],
       CAUTIONS.animals,
     ),
-    whole('clear-up', 'finish', 'Clear up', 'spare stone and soil to the yard, floor dry', RATES.clearUp, [
-      'fill',
-    ]),
+    whole('clear-up', 'finish', [say('clear-up.title')], say('clear-up.detail'), RATES.clearUp, ['fill']),
   ];
 }
 
@@ -79,7 +80,8 @@ function fill(job: Job): Task {
   return {
     id: 'fill',
     phase: 'water',
-    title: `Fill, slowly, ${rounded(volume, 0)} L`,
+    title: say('fill.title', { litres: inLitres(volume, 0) }),
+    short: say('fill.short'),
     detail: fillWords(job, volume),
     minutes: bringing(job.commission, volume).minutes,
     people: 1,
@@ -97,37 +99,47 @@ function fill(job: Job): Task {
     ],
     caution: CAUTIONS.siphon,
     workings: [
-      step('water above the bed', freeWaterL, 'L'),
-      step('in the bed', poreWaterL, 'L'),
-      step('brought and poured', bringing(job.commission, volume).minutes, 'min', 'common practice'),
+      step(say('step.water'), freeWaterL, 'L'),
+      step(say('step.pores'), poreWaterL, 'L'),
+      step(say('step.brought'), bringing(job.commission, volume).minutes, 'min', PRACTICE),
     ],
   };
 }
 
 /** The water recipe, where the tap was measured, and how it goes in. */
-function fillWords({ commission }: Job, volumeL: number): string {
-  const how = 'over a stone or through a bag; conditioner in it';
-  if (!commission.site?.tap) return how;
+function fillWords({ commission }: Job, volumeL: number): Text {
+  if (!commission.site?.tap) return say('fill.how');
   const r = recipeFor(commission, volumeL);
   const parts = [
-    [r.tapColdL, 'cold'],
-    [r.tapHotL, 'hot'],
-    [r.roL, 'RO'],
+    [r.tapColdL, 'fill.cold'],
+    [r.tapHotL, 'fill.hot'],
+    [r.roL, 'fill.ro'],
   ] as const;
-  const mix = parts.flatMap(([l, what]) => (l >= 0.5 ? [`${rounded(l, 0)} L ${what}`] : [])).join(', ');
-  return `${mix}: ${rounded(r.celsius, 0)} °C; ${how}`;
+  const mix = parts.flatMap(([l, what]) => (l >= 0.5 ? [say(what, { litres: inLitres(l, 0) })] : []));
+  return say('fill.detail', { mix, celsius: inCelsius(r.celsius, 0) });
 }
 
 /** A task whose duration does not depend on the scape. */
 function whole(
   id: string,
   phase: Task['phase'],
-  title: string,
-  detail: string,
+  [title, short]: readonly [Text, Text?],
+  detail: Text,
   minutes: number,
   needs: string[],
-  caution?: string,
+  caution?: Text,
 ): Task {
-  const workings = [step('as a whole', minutes, 'min', 'common practice')];
-  return { id, phase, title, detail, minutes, people: 1, needs, ...(caution ? { caution } : {}), workings };
+  const workings = [step(say('step.whole'), minutes, 'min', PRACTICE)];
+  return {
+    id,
+    phase,
+    title,
+    ...(short ? { short } : {}),
+    detail,
+    minutes,
+    people: 1,
+    needs,
+    ...(caution ? { caution } : {}),
+    workings,
+  };
 }

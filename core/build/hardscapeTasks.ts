@@ -1,8 +1,10 @@
 import type { Joint } from '../commission/schema';
 import type { PieceSurvey } from '../survey/pieces';
-import { rounded, type Working } from '../units/quantity';
-import { CAUTIONS } from './cautions';
-import { counted, step, type Job } from './job';
+import { inKg } from '../words/measure';
+import { say, type Said, type Text } from '../words/text';
+import type { Working } from '../words/working';
+import { CAUTIONS, together } from './cautions';
+import { step, type Job } from './job';
 import { CURE_MIN, ONE_PERSON_KG, RATES } from './rates';
 import type { Task } from './task';
 
@@ -14,12 +16,12 @@ export function washTasks({ stones, floorStones, wood }: Job): Task[] {
     {
       id: 'wash',
       phase: 'prepare',
-      title: `Wash and lay out ${counted(pieces.length, 'piece')}`,
-      detail: 'scrubbed, sorted by size, large to small',
+      title: say('wash.title', { count: pieces.length }),
+      detail: say('wash.detail'),
       minutes: pieces.length * RATES.washPerPiece,
       people: 1,
       needs: [],
-      workings: [step('pieces', pieces.length, 'piece', `${RATES.washPerPiece} min each`)],
+      workings: [step(say('step.pieces'), pieces.length, 'piece', each(RATES.washPerPiece))],
     },
   ];
 }
@@ -32,8 +34,8 @@ export function floorStoneTasks({ floorStones }: Job): Task[] {
     {
       id: 'floor-stones',
       phase: 'hardscape',
-      title: `${names(floorStones)} on pads on the glass`,
-      detail: `${rounded(kg, 1)} kg, never on bare glass`,
+      title: say('floor-stones.title', { pieces: names(floorStones) }),
+      detail: say('floor-stones.detail', { mass: inKg(kg) }),
       minutes,
       ...lifting(floorStones),
       needs: ['protect', 'wash'],
@@ -53,13 +55,17 @@ export function stoneTasks({ stones, crew }: Job): Task[] {
     {
       id: 'stones',
       phase: 'hardscape',
-      title: stones.length === 1 ? `Stone ${stones[0].id}` : `Stones, ${stones.length} pieces`,
-      detail: `${rounded(kg, 1)} kg; ${stones[0].id} first, the best face to the viewer`,
+      title:
+        stones.length === 1
+          ? say('stones.title.one', { piece: stones[0].id })
+          : say('stones.title', { count: stones.length }),
+      ...(stones.length > 1 ? { short: say('stones.short') } : {}),
+      detail: say('stones.detail', { mass: inKg(kg), piece: stones[0].id }),
       minutes: helped ? minutes * RATES.setWithHelper : minutes,
       ...lifting(stones),
       ...(helped ? { people: 2 as const } : {}),
       needs: ['soil', 'protect', 'filler', 'wash'],
-      workings: helped ? [...workings, step('with a helper', RATES.setWithHelper, '×')] : workings,
+      workings: helped ? [...workings, step(say('step.helper'), RATES.setWithHelper, '×')] : workings,
     },
   ];
 }
@@ -71,8 +77,9 @@ export function woodTasks({ wood }: Job): Task[] {
     {
       id: 'wood',
       phase: 'hardscape',
-      title: `Wood: ${names(wood)}`,
-      detail: `${rounded(kg, 1)} kg, wedged or joined to stone`,
+      title: say('wood.title', { pieces: names(wood) }),
+      short: say('wood.short'),
+      detail: say('wood.detail', { mass: inKg(kg) }),
       minutes,
       ...lifting(wood, CAUTIONS.wood),
       needs: ['stones', 'floor-stones', 'soil', 'wash'],
@@ -98,26 +105,27 @@ export function jointTasks({ option }: Job): Task[] {
     {
       id: 'joints',
       phase: 'hardscape',
-      title: `Joints: ${counted(contacts, 'contact')}`,
-      detail: [...new Set(today.map((j) => j.method.replace('-', ' and ')))].join(', '),
+      title: say('joints.title', { count: contacts }),
+      short: say('joints.short'),
+      detail: methods(today),
       minutes: today.reduce((sum, j) => sum + (j.pieces.length - 1) * JOINT_MIN[j.method], 0),
       people: 1,
       needs: ['stones', 'wood', 'floor-stones'],
-      ...(cure > 0 ? { cure: { what: 'joints', minutes: cure } } : {}),
+      ...(cure > 0 ? { cure: { what: say('joints.cure'), minutes: cure } } : {}),
       caution: CAUTIONS.glue,
-      workings: [step('contacts', contacts, 'contact', 'fibre 4, gel 5, tie 6 min each')],
+      workings: [step(say('contacts'), contacts, 'contact', say('rate.joints'))],
     },
     {
       id: 'wiggle',
       phase: 'hardscape',
-      title: 'Wiggle test',
-      detail: 'scrub as when cleaning: nothing may move; hide white glue',
+      title: say('wiggle.title'),
+      detail: say('wiggle.detail'),
       minutes: RATES.wiggle + today.length * RATES.wigglePerJoint,
       people: 1,
       needs: ['joints'],
       workings: [
-        step('as a whole', RATES.wiggle, 'min'),
-        step('joints', today.length, 'joint', `${RATES.wigglePerJoint} min each`),
+        step(say('step.whole'), RATES.wiggle, 'min'),
+        step(say('step.joints'), today.length, 'joint', each(RATES.wigglePerJoint)),
       ],
     },
   ];
@@ -132,8 +140,8 @@ function setting(
     minutes: pieces.length * perPiece + kg * RATES.setPerKg,
     kg,
     workings: [
-      step('pieces', pieces.length, 'piece', `${perPiece} min each`),
-      step('mass', kg, 'kg', `${RATES.setPerKg} min a kilogram`),
+      step(say('step.pieces'), pieces.length, 'piece', each(perPiece)),
+      step(say('step.mass'), kg, 'kg', say('rate.kg', { minutes: RATES.setPerKg })),
     ],
   };
 }
@@ -141,23 +149,34 @@ function setting(
 /** Two people where a piece is heavier than one should lift over a rim, more than people where two should not. */
 function lifting(
   pieces: readonly PieceSurvey[],
-  caution: string = CAUTIONS.stone,
+  caution: Text = CAUTIONS.stone,
 ): Pick<Task, 'people' | 'caution'> {
   const beyond = pieces.filter((p) => p.massKg > 2 * ONE_PERSON_KG);
   const heavy = pieces.filter((p) => p.massKg > ONE_PERSON_KG && !beyond.includes(p));
   const lines = [
-    ...(beyond.length > 0 ? [`${masses(beyond)}. ${CAUTIONS.heavy}`] : []),
-    ...(heavy.length > 0 ? [`${masses(heavy)}. ${CAUTIONS.lift}`] : []),
+    ...(beyond.length > 0 ? [ofPieces(beyond, CAUTIONS.heavy)] : []),
+    ...(heavy.length > 0 ? [ofPieces(heavy, CAUTIONS.lift)] : []),
     caution,
   ];
-  return { people: lines.length > 1 ? 2 : 1, caution: lines.join(' ') };
+  return { people: lines.length > 1 ? 2 : 1, caution: together(lines) };
 }
 
-function masses(pieces: readonly PieceSurvey[]): string {
-  return pieces.map((p) => `${p.id} ${rounded(p.massKg, 1)} kg`).join(', ');
+function ofPieces(pieces: readonly PieceSurvey[], caution: Text): Text {
+  const named = pieces.map((p) => say('caution.piece', { piece: p.id, mass: inKg(p.massKg) }));
+  return say('caution.pieces', { pieces: named, caution });
 }
 
-function names(pieces: readonly PieceSurvey[]): string {
-  if (pieces.length <= 2) return pieces.map((p) => p.id).join(' and ');
-  return `${pieces[0].id} and ${pieces.length - 1} more`;
+function names(pieces: readonly PieceSurvey[]): Said {
+  const [first, second] = pieces;
+  if (pieces.length > 2) return say('first.and.more', { first: first.id, count: pieces.length - 1 });
+  return second ? say('two.and', { a: first.id, b: second.id }) : first.id;
 }
+
+/** Each way of joining once; one alone is its own message. */
+function methods(joints: readonly Joint[]): Text {
+  return [...new Set(joints.map((j) => j.method))]
+    .map((method) => say(`method.${method}`))
+    .reduce((one, other) => say('one.other', { one, other }));
+}
+
+const each = (minutes: number) => say('rate.each', { minutes });

@@ -4,7 +4,8 @@ import { pouredL } from '../substrate/pour';
 import type { PieceSurvey } from '../survey/pieces';
 import type { Survey } from '../survey/survey';
 import type { TakeOff } from '../takeoff/takeOff';
-import { rounded, type Working } from '../units/quantity';
+import type { Said } from '../words/text';
+import type { Working } from '../words/working';
 
 /** A scape as the build sees it: what has to be poured, set and planted, and by how many. */
 export interface Job {
@@ -48,15 +49,6 @@ export function jobOf(commission: Commission, survey: Survey, takeOff: TakeOff):
 }
 
 /** A working of a task: a measured quantity, and the rate it is multiplied by. */
-export function step(name: string, value: number, unit: string, note?: string): Working {
+export function step(name: Said, value: number, unit: string, note?: Said): Working {
   return { step: name, value, unit, ...(note ? { note } : {}) };
-}
-
-export function litres(volumeL: number): string {
-  return `${rounded(volumeL, 1)} L`;
-}
-
-/** `1 stone`, `3 stones`. */
-export function counted(count: number, one: string, many = `${one}s`): string {
-  return `${count} ${count === 1 ? one : many}`;
 }

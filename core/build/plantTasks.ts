@@ -2,13 +2,18 @@ import { plantOf } from '../commission/lookup';
 import type { Plant } from '../commission/schema';
 import { polygonBounds } from '../geometry/polygon';
 import type { TakeOffLine } from '../takeoff/line';
+import { inMm } from '../words/measure';
+import { say, type Text } from '../words/text';
 import { CAUTIONS } from './cautions';
-import { counted, step, type Job } from './job';
+import { step, type Job } from './job';
 import { RATES } from './rates';
 import type { Task } from './task';
 
 /** A plant takes longer than this: its patches are shared between two. */
 const SHARED_FROM_MIN = 40;
+/** Roots are cut back to this before planting, mm (common practice). */
+const ROOTS_MM = 20;
+const each = (minutes: number) => say('rate.each', { minutes });
 /** Where plants are set only once these stand. */
 const HARDSCAPE = ['stones', 'wood', 'soil', 'floor-stones'];
 
@@ -29,18 +34,20 @@ function prepareTasks({ commission, takeOff }: Job): Task[] {
   const kinds = [
     {
       id: 'prepare-cups',
-      title: 'Prepare cups: rinse, split',
-      detail: 'gel off in lukewarm water',
+      title: say('prepare-cups.title'),
+      short: say('prepare-cups.short'),
+      detail: (packs: Text, plugs: Text) => say('prepare-cups.detail', { packs, plugs }),
       own: lines.filter(inCups),
     },
     {
       id: 'prepare-pots',
-      title: 'Prepare pots and bunches',
-      detail: 'wool off, rot cut, roots to 20 mm',
+      title: say('prepare-pots.title'),
+      detail: (packs: Text, plugs: Text) =>
+        say('prepare-pots.detail', { packs, plugs, roots: inMm(ROOTS_MM) }),
       own: lines.filter((l) => !inCups(l)),
     },
   ];
-  return kinds.flatMap(({ id, title, detail, own }): Task[] => {
+  return kinds.flatMap(({ id, title, short, detail, own }): Task[] => {
     if (own.length === 0) return [];
     const packs = own.reduce((sum, l) => sum + l.packs.reduce((n, p) => n + p.count, 0), 0);
     const plugs = own.reduce((sum, l) => sum + l.needed.value, 0);
@@ -50,13 +57,14 @@ function prepareTasks({ commission, takeOff }: Job): Task[] {
         id,
         phase: 'planting',
         title,
-        detail: `${counted(packs, 'pack')}, ${counted(plugs, 'plug')}; ${detail}, keep misted`,
+        ...(short ? { short } : {}),
+        detail: detail(say('count.packs', { count: packs }), say('count.plugs', { count: plugs })),
         minutes,
         people: 1,
         // Not before the hardscape stands and everything else is laid out: out of the pot they dry.
         needs: [...HARDSCAPE, 'unpack', 'rinse'],
         caution: CAUTIONS.mist,
-        workings: [step('packs', packs, 'pack', `${RATES.preparePerPack} min each`)],
+        workings: [step(say('step.packs'), packs, 'pack', each(RATES.preparePerPack))],
       },
     ];
   });
@@ -103,13 +111,15 @@ function bedTasks(job: Job): Task[] {
       return parts.map((count, i): Task => ({
         id: `plant-${plant.id}-${i}`,
         phase: 'planting',
-        title: `${plant.name}${shared ? [', left half', ', right half'][i] : ''}`,
-        detail: `${counted(count, 'plug')}, front to back, ${RATES.plug * 60} s each`,
+        title: shared
+          ? say(i === 0 ? 'plant.title.left' : 'plant.title.right', { plant: plant.name })
+          : plant.name,
+        detail: say('plant.detail', { count, seconds: RATES.plug * 60 }),
         minutes: count * RATES.plug,
         people: 1,
         needs: [prepareIdOf(plant), 'gaps', 'soil', 'wiggle'],
         caution: CAUTIONS.mist,
-        workings: [step('plugs', count, 'plug', `${RATES.plug} min each`)],
+        workings: [step(say('step.plugs'), count, 'plug', each(RATES.plug))],
       }));
     });
 }
@@ -122,13 +132,13 @@ function epiphyteTasks(job: Job): Task[] {
     {
       id: 'epiphytes',
       phase: 'planting',
-      title: 'Epiphytes and moss',
-      detail: `${counted(count, 'portion')}: ${on.map((p) => p.plant.name).join(', ')}; rhizomes stay free`,
+      title: say('epiphytes.title'),
+      detail: say('epiphytes.detail', { count, plants: on.map((p) => p.plant.name) }),
       minutes: count * RATES.epiphyte,
       people: 1,
       needs: [...new Set(on.map(({ plant }) => prepareIdOf(plant))), 'wiggle', 'stones', 'wood'],
       caution: CAUTIONS.glue,
-      workings: [step('portions', count, 'portion', `${RATES.epiphyte} min each`)],
+      workings: [step(say('step.portions'), count, 'portion', each(RATES.epiphyte))],
     },
   ];
 }

@@ -1,17 +1,20 @@
 import { describe, expect, it } from 'vitest';
+import { spoken } from '../words/english';
 import { plan } from '../pipeline/plan';
 import { parsed, scape, soil } from '../testing/scape';
 
 function planned(part: { brief?: object; site?: object; vessel?: object }) {
   const s = scape({ option: { bed: [soil({ kind: 'level', mm: 60 })] } });
-  return plan(
-    parsed({
-      ...s,
-      brief: { ...s.brief, ...part.brief },
-      vessel: { ...s.vessel, ...part.vessel },
-      site: part.site ?? {},
-    }),
-  ).build;
+  return spoken(
+    plan(
+      parsed({
+        ...s,
+        brief: { ...s.brief, ...part.brief },
+        vessel: { ...s.vessel, ...part.vessel },
+        site: part.site ?? {},
+      }),
+    ).build,
+  );
 }
 const rescape = { stays: ['plants', 'water'], filterKept: true };
 const livestock = [{ species: 'nematobrycon-palmeri', count: 8, present: true }];

@@ -1,4 +1,6 @@
-import { counted, step, type Job } from './job';
+import { PRACTICE, say } from '../words/text';
+import { CAUTIONS } from './cautions';
+import { step, type Job } from './job';
 import { RATES } from './rates';
 import type { Task } from './task';
 
@@ -7,35 +9,37 @@ export function strippingTasks({ commission, survey }: Job): Task[] {
   const { rescape } = commission.brief;
   if (!rescape) return [];
   const animals = presentAnimals(commission.brief);
-  const keeps =
-    rescape.stays.length > 0 ? `${rescape.stays.join(', ')} kept in tank water` : 'nothing is kept';
   const holding: Task = {
     id: 'holding',
     phase: 'prepare',
-    title: `${counted(animals, 'animal')} into their own water`,
-    detail: rescape.filterKept
-      ? 'filter running on the tub, not cleaned today; covered'
-      : 'aired and covered',
+    title: say('holding.title', { count: animals }),
+    detail: say(rescape.filterKept ? 'holding.detail.filter' : 'holding.detail'),
     minutes: RATES.holding + animals * RATES.perAnimal,
     people: 1,
     needs: ['protect'],
-    caution: 'Local animal-welfare law applies. Match temperature; never release animals outdoors.',
-    workings: [step('animals', animals, 'animal'), step('each', RATES.perAnimal, 'min', 'common practice')],
+    caution: CAUTIONS.welfare,
+    workings: [
+      step(say('step.animals'), animals, 'animal'),
+      step(say('step.each'), RATES.perAnimal, 'min', PRACTICE),
+    ],
   };
   return [
     ...(animals > 0 ? [holding] : []),
     {
       id: 'strip',
       phase: 'prepare',
-      title: 'Take the old scape out',
-      detail: `${keeps}; sand by siphon without its wide end`,
+      title: say('strip.title'),
+      detail:
+        rescape.stays.length > 0
+          ? say('strip.detail.kept', { stays: rescape.stays.map((s) => say(`stays.${s}`)) })
+          : say('strip.detail'),
       minutes: RATES.strip + survey.waterLineL * RATES.stripPerL,
       people: 1,
       needs: ['protect', 'holding'],
-      caution: 'Everything off the mains first, hands dry. Start the siphon without swallowing.',
+      caution: CAUTIONS.strip,
       workings: [
-        step('old water', survey.waterLineL, 'L'),
-        step('each litre', RATES.stripPerL, 'min', 'common practice'),
+        step(say('step.old'), survey.waterLineL, 'L'),
+        step(say('step.each.litre'), RATES.stripPerL, 'min', PRACTICE),
       ],
     },
   ];
@@ -48,14 +52,14 @@ export function returningTasks({ commission }: Job): Task[] {
     {
       id: 'return',
       phase: 'finish',
-      title: 'Animals back, dimmed light',
-      detail: 'temperature matched, little by little; test tomorrow and the day after',
+      title: say('return.title'),
+      short: say('return.short'),
+      detail: say('return.detail'),
       minutes: RATES.holding,
       people: 1,
       needs: ['start', 'refloat'],
-      caution:
-        'A reading of 1 to 2 mg/L ammonia means act at once: binder, water change, bacteria, less food.',
-      workings: [step('as a whole', RATES.holding, 'min', 'common practice')],
+      caution: CAUTIONS.ammonia,
+      workings: [step(say('step.whole'), RATES.holding, 'min', PRACTICE)],
     },
   ];
 }

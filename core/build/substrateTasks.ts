@@ -1,9 +1,17 @@
 import { bagsFor } from '../substrate/filler';
+import { inLitres, inMm } from '../words/measure';
+import { say } from '../words/text';
 import { CAUTIONS } from './cautions';
-import { counted, litres, step, type Job } from './job';
+import { step, type Job } from './job';
 import { FIRST_SOIL_SHARE, RATES } from './rates';
 import { plantingTaskIds } from './plantTasks';
 import type { Task } from './task';
+
+/** Filler is kept this far off the glass, so that it is not seen, mm (common practice: 10 to 20). */
+const OFF_GLASS_MM = 10;
+
+const each = (minutes: number) => say('rate.each', { minutes });
+const perLitre = (minutes: number) => say('rate.litre', { minutes });
 
 /** Filler under the hills, before any soil. */
 export function fillerTasks({ fillerL }: Job): Task[] {
@@ -13,14 +21,15 @@ export function fillerTasks({ fillerL }: Job): Task[] {
     {
       id: 'filler',
       phase: 'substrate',
-      title: `Filler: ${counted(bags, 'mesh bag')}`,
-      detail: `${litres(fillerL)}, rinsed, 10 mm off the glass`,
+      title: say('filler.title', { count: bags }),
+      short: say('filler.short'),
+      detail: say('filler.detail', { litres: inLitres(fillerL), off: inMm(OFF_GLASS_MM) }),
       minutes: fillerL * RATES.fillerPerL + bags * RATES.perBag,
       people: 1,
       needs: ['protect'],
       workings: [
-        step('filler', fillerL, 'L', `${RATES.fillerPerL} min a litre`),
-        step('bags', bags, 'bag', `${RATES.perBag} min each`),
+        step(say('filler'), fillerL, 'L', perLitre(RATES.fillerPerL)),
+        step(say('step.bags'), bags, 'bag', each(RATES.perBag)),
       ],
     },
   ];
@@ -35,13 +44,14 @@ export function firstSoilTasks({ soilL, stones, wood }: Job): Task[] {
     {
       id: 'soil',
       phase: 'substrate',
-      title: split ? `Soil, first ${litres(first)}` : `Soil, ${litres(first)}`,
-      detail: 'thin in front, rising to the back; brushed, not pressed',
+      title: say(split ? 'soil.title.first' : 'soil.title', { litres: inLitres(first) }),
+      short: say('soil.short'),
+      detail: say('soil.detail'),
       minutes: first * RATES.pourPerL,
       people: 1,
       needs: ['protect', 'filler', 'floor-stones'],
       caution: CAUTIONS.dust,
-      workings: [step('poured', first, 'L', `${RATES.pourPerL} min a litre`)],
+      workings: [step(say('step.poured'), first, 'L', perLitre(RATES.pourPerL))],
     },
   ];
 }
@@ -55,15 +65,16 @@ export function gapTasks({ soilL, stones, wood, floorStones }: Job): Task[] {
     {
       id: 'gaps',
       phase: 'substrate',
-      title: `Close gaps, last ${litres(last)} of soil`,
-      detail: `floss behind ${counted(count, 'stone')}, then the slope`,
+      title: say('gaps.title', { litres: inLitres(last) }),
+      short: say('gaps.short'),
+      detail: say('gaps.detail', { count }),
       minutes: last * RATES.pourPerL + count * RATES.gapPerPiece,
       people: 1,
       needs: ['stones', 'wood', 'wiggle'],
       caution: CAUTIONS.dust,
       workings: [
-        step('poured', last, 'L', `${RATES.pourPerL} min a litre`),
-        step('gaps', count, 'stone', `${RATES.gapPerPiece} min each`),
+        step(say('step.poured'), last, 'L', perLitre(RATES.pourPerL)),
+        step(say('step.gaps'), count, 'stone', each(RATES.gapPerPiece)),
       ],
     },
   ];
@@ -77,25 +88,26 @@ export function sandTasks(job: Job): Task[] {
     {
       id: 'rinse',
       phase: 'prepare',
-      title: 'Rinse and drain the sand',
-      detail: `${litres(sandL)}, until the water runs clear`,
+      title: say('rinse.title'),
+      detail: say('rinse.detail', { litres: inLitres(sandL) }),
       minutes: sandL * RATES.rinsePerL + RATES.bucket,
       people: 1,
       needs: [],
       workings: [
-        step('sand', sandL, 'L', `${RATES.rinsePerL} min a litre`),
-        step('bucket and sieve', RATES.bucket, 'min'),
+        step(say('step.sand'), sandL, 'L', perLitre(RATES.rinsePerL)),
+        step(say('step.bucket'), RATES.bucket, 'min'),
       ],
     },
     {
       id: 'sand',
       phase: 'substrate',
-      title: `Sand, ${litres(sandL)}`,
-      detail: 'at the front glass first, then pushed back; a soft brush',
+      title: say('sand.title', { litres: inLitres(sandL) }),
+      short: say('sand.short'),
+      detail: say('sand.detail'),
       minutes: sandL * RATES.sandPerL,
       people: 1,
       needs: ['rinse', 'soil', 'gaps', 'stones', ...plantingTaskIds(job)],
-      workings: [step('laid', sandL, 'L', `${RATES.sandPerL} min a litre`)],
+      workings: [step(say('step.laid'), sandL, 'L', perLitre(RATES.sandPerL))],
     },
   ];
 }

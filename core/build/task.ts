@@ -1,4 +1,5 @@
-import type { Working } from '../units/quantity';
+import type { Said, Text } from '../words/text';
+import type { Working } from '../words/working';
 
 /** Which part of the work a task belongs to; the interface gives each its clay. */
 export type Phase = 'prepare' | 'substrate' | 'hardscape' | 'planting' | 'water' | 'finish';
@@ -7,22 +8,25 @@ export type Phase = 'prepare' | 'substrate' | 'hardscape' | 'planting' | 'water'
 export interface Task {
   id: string;
   phase: Phase;
-  title: string;
-  detail: string;
+  title: Said;
+  /** What it is called among others, where the title has more in it. */
+  short?: Text;
+  detail: Text;
   minutes: number;
   /** How many it takes at once. */
   people: 1 | 2;
   /** Tasks that must be finished before it starts. */
   needs: string[];
   /** What must rest once it is done, and for how long before anything that needs it may start. */
-  cure?: { what: string; minutes: number };
-  caution?: string;
+  cure?: { what: Text; minutes: number };
+  caution?: Text;
   workings: Working[];
 }
 
 /** Something that has to happen on an earlier day. */
 export interface Beforehand {
   day: string;
-  title: string;
-  detail: string;
+  kind: 'film' | 'ro' | 'media' | 'soak' | 'silicone';
+  title: Text;
+  detail: Text;
 }

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { spoken } from '../words/english';
 import { WATER_SCHOOLS, type WaterSchool } from '../commission/schema';
 import { survey } from '../survey/survey';
 import { example } from '../testing/scape';
@@ -10,7 +11,7 @@ const cared = (water: WaterSchool, change: (c: ReturnType<typeof example>) => vo
   const commission = structuredClone(example('held-root'));
   commission.brief.schools = { ...commission.brief.schools, water };
   change(commission);
-  return { care: carePlan(commission, survey(commission)), s: survey(commission) };
+  return { care: spoken(carePlan(commission, survey(commission))), s: survey(commission) };
 };
 const days = (school: WaterSchool) => SCHOOLS[school].changes().map((c) => c.afterDays);
 const inWeek = (school: WaterSchool, week: number) =>

@@ -4,7 +4,9 @@ import { dosingSchoolOf, waterSchoolOf } from '../commission/usual';
 import type { Commission, DosingSchool, Plant, WaterSchool } from '../commission/schema';
 import type { Survey } from '../survey/survey';
 import { conditionerMl } from '../takeoff/consumables';
-import type { Finding } from '../units/finding';
+import type { Finding } from '../words/finding';
+import { inLitres } from '../words/measure';
+import { say, type Text } from '../words/text';
 import { rounded } from '../units/quantity';
 import { DOSING_RULES, dosesOf, NOTHING_TO_FEED } from './dosing';
 import { recipeFor } from '../visit/water';
@@ -22,7 +24,7 @@ export interface CareDay {
   doses: number;
   test: boolean;
   /** What happens once: a trim, stocking, gaps replanted. */
-  events: string[];
+  events: Text[];
 }
 
 export interface CareWeek extends LightWeek {
@@ -40,8 +42,8 @@ export interface CarePlan {
   until: Day;
   water: {
     school: WaterSchool;
-    title: string;
-    rule: string;
+    title: Text;
+    rule: Text;
     /** The usual change, and the first, which one school makes larger. */
     litres: number;
     share: number;
@@ -50,9 +52,9 @@ export interface CarePlan {
     recipe: Recipe;
     first: { litres: number; share: number };
   };
-  dosing: { school: DosingSchool; rule: string; forLitres: number };
+  dosing: { school: DosingSchool; rule: Text; forLitres: number };
   light: { on: string; off: string; co2On?: string };
-  stock: { shrimpsFrom: Day; fishFrom: Day; condition: string };
+  stock: { shrimpsFrom: Day; fishFrom: Day; condition: Text };
   /** RO water: how the unit keeps up with the fill and every change; without a unit left out. */
   ro?: RoSchedule;
   weeks: CareWeek[];
@@ -130,7 +132,7 @@ export function carePlan(commission: Commission, survey: Survey): CarePlan {
     stock: {
       shrimpsFrom: dayPlus(brief.buildDay, fishIn ? 0 : SHRIMPS_AFTER),
       fishFrom: dayPlus(brief.buildDay, fishIn ? 0 : fishGate(tests)),
-      condition: 'only after ammonia and nitrite have read zero twice in a row',
+      condition: say('stock.condition'),
     },
     ...(ro ? { ro } : {}),
     weeks,
@@ -172,23 +174,23 @@ function eventsOf(
   survey: Survey,
   tests: readonly number[],
   fishIn: boolean,
-): Map<number, string[]> {
-  const events = new Map<number, string[]>();
-  const add = (afterDays: number, what: string) => {
+): Map<number, Text[]> {
+  const events = new Map<number, Text[]>();
+  const add = (afterDays: number, what: Text) => {
     if (afterDays <= CARE_DAYS) events.set(afterDays, [...(events.get(afterDays) ?? []), what]);
   };
   if (!fishIn) {
-    add(SHRIMPS_AFTER, 'shrimps and snails may come, if tests allow');
-    add(fishGate(tests), 'fish may come, if tests allow');
+    add(SHRIMPS_AFTER, say('event.shrimps'));
+    add(fishGate(tests), say('event.fish'));
   }
   const plants = new Set(optionOf(commission, survey.optionId).plants.map((p) => p.plant));
   for (const id of plants) {
     const plant = plantOf(commission, id);
     const after = plant.firstTrimDays ?? (plant.habit && TRIM_AFTER[plant.habit]);
-    if (after !== undefined) add(after, `first trim: ${plant.name}`);
+    if (after !== undefined) add(after, say('event.trim', { plant: plant.name }));
   }
   if ([...plants].some((id) => plantOf(commission, id).habit === 'carpet'))
-    add(GAPS_AFTER, 'replant gaps in the carpet');
+    add(GAPS_AFTER, say('event.gaps'));
   return events;
 }
 
@@ -213,8 +215,11 @@ function roFindings({ site }: Commission, ro: RoSchedule | undefined): Finding[]
   const short = ro?.days.filter((d) => d.shortL > 0.5) ?? [];
   if (!ro || short.length === 0) return [];
   const [first] = short;
-  const days =
-    short.length === 1 ? `day ${first.afterDays}` : `${short.length} days from day ${first.afterDays}`;
+  const values = {
+    day: first.afterDays,
+    asked: inLitres(first.litres, 0),
+    there: inLitres(first.storedL, 0),
+  };
   return [
     {
       id: 'water.ro',
@@ -223,9 +228,15 @@ function roFindings({ site }: Commission, ro: RoSchedule | undefined): Finding[]
       measured: rounded(first.storedL, 0),
       limit: rounded(first.litres, 0),
       unit: 'L',
-      says: `RO falls behind on ${days}: ${rounded(first.litres, 0)} L asked, ${rounded(first.storedL, 0)} L there.`,
-      because: `${rounded(ro.storeNeededL, 0)} L stored before the first change would bridge it (${rounded(site?.ro?.storageL ?? 0, 0)} L of room now), or a school with smaller changes.`,
-      source: `the unit makes ${rounded(ro.perDayL, 0)} L a day`,
+      says:
+        short.length === 1
+          ? say('water.ro.says.one', values)
+          : say('water.ro.says.many', { ...values, days: short.length }),
+      because: say('water.ro.because', {
+        needed: inLitres(ro.storeNeededL, 0),
+        room: inLitres(site?.ro?.storageL ?? 0, 0),
+      }),
+      source: say('source.ro', { perDay: inLitres(ro.perDayL, 0) }),
     },
   ];
 }
@@ -242,9 +253,13 @@ function minuteFindings({ brief }: Commission, weeks: readonly CareWeek[]): Find
       measured: most.minutes,
       limit: rounded(promised, 0),
       unit: 'min',
-      says: `${most.minutes} minutes asked in week ${most.week}, ${rounded(promised, 0)} promised.`,
-      because: 'Offer visits by the studio, a tap and drain nearby, or a school with fewer changes.',
-      source: 'the brief',
+      says: say('care.minutes.says', {
+        minutes: most.minutes,
+        week: most.week,
+        promised: rounded(promised, 0),
+      }),
+      because: say('care.minutes.because'),
+      source: say('source.brief'),
     },
   ];
 }

@@ -1,4 +1,5 @@
 import type { DosingSchool } from '../commission/schema';
+import { say, type Text } from '../words/text';
 import type { Change } from './waterSchools';
 
 /** Doses of plant food on a day, as a count of the label's dose for the tank's free water. */
@@ -8,15 +9,15 @@ export interface Dose {
 }
 
 /** The rule of each school in a sentence, as the client reads it (common practice). */
-export const DOSING_RULES: Readonly<Record<DosingSchool, string>> = {
-  none: 'none for four weeks: the soil feeds them; then one dose after each change',
-  ramp: 'one dose a day in week 1, two in week 2, up to five from week 5',
-  lean: 'one small dose after each change, from week 3',
-  excess: 'one dose every day, with a 50 % change each week',
+export const DOSING_RULES: Readonly<Record<DosingSchool, Text>> = {
+  none: say('dosing.none'),
+  ramp: say('dosing.ramp'),
+  lean: say('dosing.lean'),
+  excess: say('dosing.excess'),
 };
 
 /** Where nothing is planted. */
-export const NOTHING_TO_FEED = 'none: nothing is planted';
+export const NOTHING_TO_FEED = say('dosing.nothing');
 
 /** Days and doses of a school over a number of days after the build. */
 export function dosesOf(school: DosingSchool, changes: readonly Change[], days: number): Dose[] {

@@ -4,11 +4,13 @@ import { perimeter } from '../geometry/offset';
 import type { Survey } from '../survey/survey';
 import { footprint } from '../vessel/footprint';
 import { bringing, canMinutes } from '../visit/water';
+import { say, type Text } from '../words/text';
 import type { CareDay } from './carePlan';
 
 /** One kind of work of a week and what it takes, min. */
 export interface UpkeepPart {
-  what: string;
+  kind: 'changes' | 'panes' | 'trimming' | 'filter' | 'tests' | 'food';
+  what: Text;
   minutes: number;
 }
 
@@ -49,13 +51,17 @@ export function upkeepOf(
   const tests = days.filter((d) => d.test).length;
   const trims = week < FIRST_TRIM_WEEK ? 0 : trimMin(commission, survey) / UPKEEP.trimEveryWeeks;
   return [
-    { what: changes.length === 1 ? 'a water change' : `${changes.length} water changes`, minutes: changing },
-    { what: 'panes', minutes: panesM2(commission) * UPKEEP.panesPerM2 },
-    { what: 'trimming', minutes: trims },
-    { what: 'filter', minutes: UPKEEP.filter / UPKEEP.filterEveryWeeks },
-    { what: 'tests', minutes: tests * UPKEEP.test },
-    { what: 'plant food', minutes: doses * UPKEEP.dose },
+    part('changes', changing, say('upkeep.changes', { count: changes.length })),
+    part('panes', panesM2(commission) * UPKEEP.panesPerM2),
+    part('trimming', trims),
+    part('filter', UPKEEP.filter / UPKEEP.filterEveryWeeks),
+    part('tests', tests * UPKEEP.test),
+    part('food', doses * UPKEEP.dose),
   ].filter((p) => p.minutes > 0.05);
+}
+
+function part(kind: UpkeepPart['kind'], minutes: number, what?: Text): UpkeepPart {
+  return { kind, what: what ?? say(`upkeep.${kind}` as 'upkeep.panes'), minutes };
 }
 
 /** Old water by siphon to the drain, or carried there in cans. */

@@ -1,4 +1,5 @@
 import type { WaterSchool } from '../commission/schema';
+import { say, type Text } from '../words/text';
 
 /** A water change: days after the build day, and the share of the free water taken out. */
 export interface Change {
@@ -10,9 +11,9 @@ export interface Change {
 export const CARE_DAYS = 56;
 
 interface School {
-  title: string;
+  title: Text;
   /** The rule in a sentence, as the client reads it. */
-  rule: string;
+  rule: Text;
   changes: () => Change[];
 }
 
@@ -26,8 +27,8 @@ function every(step: number, from: number, to: number, share: number): Change[] 
 /** The five schools of water change (common practice). */
 export const SCHOOLS: Readonly<Record<WaterSchool, School>> = {
   taper: {
-    title: 'taper',
-    rule: '50 % daily in week 1, every second day in week 2, every third in week 3, twice a week in weeks 4 and 5, then weekly',
+    title: say('school.taper.title'),
+    rule: say('school.taper.rule'),
     changes: () => [
       ...every(1, 1, 7, 0.5),
       ...every(2, 9, 14, 0.5),
@@ -38,26 +39,26 @@ export const SCHOOLS: Readonly<Record<WaterSchool, School>> = {
     ],
   },
   'large-ro': {
-    title: 'large vessel on RO',
-    rule: '35 % daily for the first week, then weekly',
+    title: say('school.large-ro.title'),
+    rule: say('school.large-ro.rule'),
     changes: () => [...every(1, 1, 7, 0.35), ...every(7, 14, CARE_DAYS, 0.35)],
   },
   weekly: {
-    title: 'weekly from the start',
-    rule: '50 % weekly for a month, then fortnightly',
+    title: say('school.weekly.title'),
+    rule: say('school.weekly.rule'),
     changes: () => [...every(7, 7, 28, 0.5), ...every(14, 42, CARE_DAYS, 0.5)],
   },
   light: {
-    title: 'lightly planted',
-    rule: '55 % twice a week',
+    title: say('school.light.title'),
+    rule: say('school.light.rule'),
     changes: () =>
       Array.from({ length: CARE_DAYS / 7 }, (_, week) =>
         [3, 6].map((day) => ({ afterDays: week * 7 + day, share: 0.55 })),
       ).flat(),
   },
   'fish-in': {
-    title: 'fish in',
-    rule: '75 % next day, then 50 % daily for two weeks with bacteria after each, then weekly',
+    title: say('school.fish-in.title'),
+    rule: say('school.fish-in.rule'),
     changes: () => [{ afterDays: 1, share: 0.75 }, ...every(1, 2, 14, 0.5), ...every(7, 21, CARE_DAYS, 0.5)],
   },
 };

@@ -1,4 +1,6 @@
-import type { Finding } from '../units/finding';
+import type { Finding } from '../words/finding';
+import { inDegreesOfHardness, inLitres, inMm } from '../words/measure';
+import { PRACTICE, say, type Value } from '../words/text';
 import { rounded } from '../units/quantity';
 import type { Species } from './species';
 
@@ -31,7 +33,6 @@ export interface Home {
 }
 
 type Range = readonly [number, number];
-const SOURCE = 'common practice';
 
 /** Range that both have, or undefined. */
 export function overlap(a: Range, b: Range): Range | undefined {
@@ -55,21 +56,35 @@ export function livestockFindings(kept: readonly Kept[], water: Water, home: Hom
 function finding(
   id: Finding['id'],
   severity: Finding['severity'],
+  animals: readonly Species[],
   rest: Omit<Finding, 'id' | 'severity' | 'at' | 'source'>,
 ): Finding {
-  return { id, severity, at: { field: 'brief.livestock' }, source: SOURCE, ...rest };
+  return {
+    id,
+    severity,
+    at: { field: 'brief.livestock', animals: animals.map((s) => s.id) },
+    source: PRACTICE,
+    ...rest,
+  };
 }
 
 const MEASURES = [
-  { key: 'celsius', range: 'tempC', name: 'temperature', unit: '°C' },
-  { key: 'gh', range: 'gh', name: 'GH', unit: '°d' },
-  { key: 'kh', range: 'kh', name: 'KH', unit: '°d' },
-  { key: 'ph', range: 'ph', name: 'pH', unit: 'pH' },
+  { key: 'celsius', range: 'tempC', name: say('measure.temperature'), unit: '°C' },
+  { key: 'gh', range: 'gh', name: say('measure.gh'), unit: '°d' },
+  { key: 'kh', range: 'kh', name: say('measure.kh'), unit: '°d' },
+  { key: 'ph', range: 'ph', name: say('measure.ph'), unit: 'pH' },
 ] as const;
+type Unit = (typeof MEASURES)[number]['unit'];
 
-const span = ([a, b]: Range, unit: string) => (unit === 'pH' ? `pH ${a} to ${b}` : `${a} to ${b} ${unit}`);
-const figure = (v: number, unit: string) =>
-  unit === 'pH' ? `pH ${rounded(v, 1)}` : `${rounded(v, 1)} ${unit}`;
+/** A range as it stands in the catalogue, and a figure, in words: `18 to 26 °C`, `pH 6.5`. */
+function span([from, to]: Range, unit: Unit): Value {
+  if (unit === 'pH') return say('ph.span', { from, to });
+  return { value: [from, to], unit, places: 1, between: 'to' };
+}
+function figure(value: number, unit: Unit): Value {
+  if (unit === 'pH') return say('ph.one', { value: rounded(value, 1) });
+  return { value, unit, places: 1 };
+}
 
 function waterFindings({ species }: Kept, water: Water): Finding[] {
   return MEASURES.flatMap(({ key, range, name, unit }) => {
@@ -77,12 +92,16 @@ function waterFindings({ species }: Kept, water: Water): Finding[] {
     const wants = species[range];
     if (has === undefined || (has >= wants[0] - 1e-9 && has <= wants[1] + 1e-9)) return [];
     return [
-      finding(`livestock.${key === 'celsius' ? 'temperature' : key}`, 'warn', {
+      finding(`livestock.${key === 'celsius' ? 'temperature' : key}`, 'warn', [species], {
         measured: rounded(has, 1),
         limit: has < wants[0] ? wants[0] : wants[1],
         unit,
-        says: `${figure(has, unit)} for the tank, ${span(wants, unit)} for ${species.name}.`,
-        because: `Its ${name} lies outside. Choose another animal, or plan the water for this one.`,
+        says: say('livestock.water.says', {
+          has: figure(has, unit),
+          wants: span(wants, unit),
+          species: species.name,
+        }),
+        because: say('livestock.water.because', { measure: name }),
       }),
     ];
   });
@@ -94,12 +113,17 @@ const HARDENED_KH = 6;
 function hardenedFindings({ species }: Kept, water: Water): Finding[] {
   if (!water.carbonateStone || species.kh[1] >= HARDENED_KH) return [];
   return [
-    finding('livestock.stone', 'warn', {
+    finding('livestock.stone', 'warn', [species], {
       measured: HARDENED_KH,
       limit: species.kh[1],
       unit: '°d',
-      says: `${water.carbonateStone} hardens the water to KH ${HARDENED_KH} °d and more; ${species.name} wants ${species.kh[1]} °d at most.`,
-      because: 'Use an inert stone, or animals that like it hard. Changes with soft water only put it off.',
+      says: say('livestock.stone.says', {
+        stone: water.carbonateStone,
+        reached: inDegreesOfHardness(HARDENED_KH),
+        species: species.name,
+        most: inDegreesOfHardness(species.kh[1]),
+      }),
+      because: say('livestock.stone.because'),
     }),
   ];
 }
@@ -108,52 +132,56 @@ function homeFindings({ species, count }: Kept, home: Home): Finding[] {
   const found: Finding[] = [];
   if (home.lengthMm < species.leastMm)
     found.push(
-      finding('livestock.room', 'warn', {
+      finding('livestock.room', 'warn', [species], {
         measured: rounded(home.lengthMm, 0),
         limit: species.leastMm,
         unit: 'mm',
-        says: `${rounded(home.lengthMm, 0)} mm of tank, ${species.leastMm} mm for ${species.name}.`,
-        because: `It grows to ${species.adultMm} mm and needs the length to swim.`,
+        says: say('livestock.room.says', {
+          length: inMm(home.lengthMm),
+          least: inMm(species.leastMm),
+          species: species.name,
+        }),
+        because: say('livestock.room.because', { grown: inMm(species.adultMm) }),
       }),
     );
   if (count < species.group)
     found.push(
-      finding('livestock.group', 'warn', {
+      finding('livestock.group', 'warn', [species], {
         measured: count,
         limit: species.group,
         unit: 'animals',
-        says: `${count} ${species.name}, ${species.group} are the fewest kept together.`,
-        because: 'Alone they hide, pale and pine. Take more of them, or fewer kinds.',
+        says: say('livestock.group.says', { count, species: species.name, group: species.group }),
+        because: say('livestock.group.because'),
       }),
     );
   if (species.jumps && !home.lid)
     found.push(
-      finding('livestock.jumps', 'warn', {
+      finding('livestock.jumps', 'warn', [species], {
         measured: 0,
         limit: 1,
         unit: 'lids',
-        says: `${species.name} jumps, and the tank is open.`,
-        because: 'Plan a lid or a net, a lower water line, or another animal.',
+        says: say('livestock.jumps.says', { species: species.name }),
+        because: say('livestock.jumps.because'),
       }),
     );
   if (species.digs && home.rooted)
     found.push(
-      finding('livestock.digs', 'note', {
+      finding('livestock.digs', 'note', [species], {
         measured: 1,
         limit: 0,
         unit: 'diggers',
-        says: `${species.name} digs, and plants root in the bed.`,
-        because: 'Fresh plugs are pulled up for a week or more: stock it once they hold.',
+        says: say('livestock.digs.says', { species: species.name }),
+        because: say('livestock.digs.because'),
       }),
     );
   if (species.eatsPlants && home.softPlants)
     found.push(
-      finding('livestock.plants', 'warn', {
+      finding('livestock.plants', 'warn', [species], {
         measured: 1,
         limit: 0,
         unit: 'eaters',
-        says: `${species.name} eats or rasps soft plants.`,
-        because: 'Moss, carpets and fine stems suffer. Use tough leaves, or another animal.',
+        says: say('livestock.plants.says', { species: species.name }),
+        because: say('livestock.plants.because'),
       }),
     );
   return found;
@@ -172,23 +200,31 @@ function apart(a: Species, b: Species): Finding[] {
     const [low, high] = a[range][1] <= b[range][1] ? [a, b] : [b, a];
     if (both === undefined)
       return [
-        finding('livestock.apart', 'warn', {
+        finding('livestock.apart', 'warn', [a, b], {
           measured: high[range][0],
           limit: low[range][1],
           unit,
-          says: `${figure(high[range][0], unit)} for ${high.name}, ${figure(low[range][1], unit)} for ${low.name}: they do not meet.`,
-          because: `No ${name} suits both. Choose one of them.`,
+          says: say('livestock.apart.says', {
+            high: figure(high[range][0], unit),
+            one: high.name,
+            low: figure(low[range][1], unit),
+            other: low.name,
+          }),
+          because: say('livestock.apart.because', { measure: name }),
         }),
       ];
     if (range !== 'tempC' || both[1] - both[0] > 1) return [];
-    const only = both[0] === both[1] ? `${both[0]} °C is` : `${both[0]} to ${both[1]} °C are`;
+    const narrow = { a: span(a.tempC, unit), one: a.name, b: span(b.tempC, unit), other: b.name };
     return [
-      finding('livestock.narrow', 'note', {
+      finding('livestock.narrow', 'note', [a, b], {
         measured: both[0],
         limit: both[1],
         unit,
-        says: `${span(a.tempC, unit)} for ${a.name}, ${span(b.tempC, unit)} for ${b.name}: ${only} the only overlap.`,
-        because: 'A heater and a warm summer leave that band easily. Choose kinds that share more.',
+        says:
+          both[0] === both[1]
+            ? say('livestock.narrow.says.one', { ...narrow, both: figure(both[0], unit) })
+            : say('livestock.narrow.says', { ...narrow, both: span(both, unit) }),
+        because: say('livestock.narrow.because'),
       }),
     ];
   });
@@ -207,14 +243,17 @@ function eaten(a: Species, b: Species): Finding[] {
     const small = eater.kind === 'fish' && prey.kind === 'fish' && eater.eatsShrimps && prey.adultMm <= MOUTHFUL * eater.adultMm; // prettier-ignore
     if (!shrimps && !small) return [];
     return [
-      finding('livestock.eaten', 'warn', {
+      finding('livestock.eaten', 'warn', [eater, prey], {
         measured: eater.adultMm,
         limit: prey.adultMm,
         unit: 'mm',
-        says: `${eater.name} (${eater.adultMm} mm) eats ${prey.name} (${prey.adultMm} mm).`,
-        because: shrimps
-          ? 'Young shrimps first, then the rest. Choose one of them.'
-          : 'It fits its mouth when grown. Choose one of them.',
+        says: say('livestock.eaten.says', {
+          eater: eater.name,
+          eaterMm: inMm(eater.adultMm),
+          prey: prey.name,
+          preyMm: inMm(prey.adultMm),
+        }),
+        because: say(shrimps ? 'livestock.eaten.because.shrimps' : 'livestock.eaten.because'),
       }),
     ];
   });
@@ -234,13 +273,18 @@ function crowdFindings(kept: readonly Kept[], { freeWaterL }: Home): Finding[] {
   const mm = grownFishMm(kept);
   if (mm <= MM_PER_L * freeWaterL) return [];
   return [
-    finding('livestock.crowd', 'warn', {
-      measured: rounded(mm / 10, 0),
-      limit: rounded((MM_PER_L * freeWaterL) / 10, 0),
-      unit: 'cm',
-      says: `${rounded(mm / 10, 0)} cm of grown fish in ${rounded(freeWaterL, 0)} L of free water.`,
-      because: 'One centimetre a litre is the usual most: fewer fish, or more water and more changes.',
-    }),
+    finding(
+      'livestock.crowd',
+      'warn',
+      kept.map((k) => k.species),
+      {
+        measured: rounded(mm / 10, 0),
+        limit: rounded((MM_PER_L * freeWaterL) / 10, 0),
+        unit: 'cm',
+        says: say('livestock.crowd.says', { fish: rounded(mm / 10, 0), water: inLitres(freeWaterL, 0) }),
+        because: say('livestock.crowd.because'),
+      },
+    ),
   ];
 }
 

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { spoken } from '../words/english';
 import { livestockFindings, overlap, sharedRange, type Home, type Kept, type Water } from './checks';
 import { SPECIES, speciesById } from './species';
 
@@ -10,7 +11,7 @@ const keep = (name: string, count = 12): Kept => {
 };
 const HOME: Home = { lengthMm: 900, freeWaterL: 160, lid: true, rooted: true, softPlants: true };
 const found = (kept: Kept[], water: Water = {}, home: Partial<Home> = {}) =>
-  livestockFindings(kept, water, { ...HOME, ...home });
+  spoken(livestockFindings(kept, water, { ...HOME, ...home }));
 const ids = (...args: Parameters<typeof found>) => found(...args).map((f) => f.id);
 
 describe('the catalogue', () => {

@@ -1,17 +1,18 @@
-import { daysFrom, dayPlus, dayWords, type Day } from '../calendar/day';
+import { daysFrom, dayPlus, type Day } from '../calendar/day';
 import { supplierOf } from '../commission/lookup';
 import type { Commission, Material, Pack, Plant } from '../commission/schema';
 import { packWordsOf, type TakeOffLine } from '../takeoff/line';
 import type { TakeOff } from '../takeoff/takeOff';
-import { type Finding } from '../units/finding';
+import type { Finding } from '../words/finding';
+import { say, type Said, type Text } from '../words/text';
 import { lastDelivery, orderDay } from './delivery';
 
 /** Packs of one line from one supplier, with the days that follow. */
 export interface OrderLine {
   line: string;
-  name: string;
+  name: Said;
   pack: string;
-  packWords: string;
+  packWords: Text;
   count: number;
   priceMinor: number;
   /** Last day on which it can be ordered, the delivery that then brings it, and the day it is needed for. */
@@ -71,6 +72,13 @@ export function order(commission: Commission, takeOff: TakeOff, today?: Day): Or
 export function orderByOf(order: Order, line: string): Day | undefined {
   const days = order.suppliers.flatMap((s) => s.lines).filter((l) => l.line === line);
   return earliest(days);
+}
+
+/** The supplier that must have its order first, and by when; undefined where nothing is ordered. */
+export function firstToOrder({ suppliers }: Order): (SupplierOrder & { orderBy: Day }) | undefined {
+  return suppliers
+    .flatMap((s) => (s.orderBy ? [{ ...s, orderBy: s.orderBy }] : []))
+    .sort((a, b) => a.orderBy.localeCompare(b.orderBy))[0];
 }
 
 /** One order line for each take-off line, the one to be ordered first: two sizes of bag are late together. */
@@ -140,9 +148,13 @@ function orderFindings(supplier: SupplierOrder, line: OrderLine, today: Day | un
       measured: 0,
       limit: 1,
       unit: 'deliveries',
-      says: `${supplier.name} does not deliver ${line.name} before ${dayWords(line.neededOn)}.`,
-      because: 'It is closed on every delivery day of the year before. Choose another supplier.',
-      source: `the entry of ${supplier.name}`,
+      says: say('order.never.says', {
+        supplier: supplier.name,
+        name: line.name,
+        day: { day: line.neededOn },
+      }),
+      because: say('order.never.because'),
+      source: say('source.entry', { name: supplier.name }),
     });
   else if (today !== undefined && line.orderBy < today) {
     const late = daysFrom(line.orderBy, today);
@@ -153,9 +165,9 @@ function orderFindings(supplier: SupplierOrder, line: OrderLine, today: Day | un
       measured: late,
       limit: 0,
       unit: 'days',
-      says: `${line.name} had to be ordered by ${dayWords(line.orderBy)}, ${late} ${late === 1 ? 'day' : 'days'} ago.`,
-      because: `${supplier.name} cannot bring it before ${dayWords(line.neededOn)}. Ask for it sooner, choose another supplier, or move the build day.`,
-      source: `lead time and delivery days of ${supplier.name}`,
+      says: say('order.late.says', { name: line.name, day: { day: line.orderBy }, late }),
+      because: say('order.late.because', { supplier: supplier.name, day: { day: line.neededOn } }),
+      source: say('source.supplier', { name: supplier.name }),
     });
   }
   if (
@@ -170,9 +182,13 @@ function orderFindings(supplier: SupplierOrder, line: OrderLine, today: Day | un
       measured: daysFrom(line.arriveBy, line.neededOn),
       limit: line.keepsDays,
       unit: 'days',
-      says: `${line.name} arrives ${daysFrom(line.arriveBy, line.neededOn)} days before it is needed and keeps ${line.keepsDays}.`,
-      because: 'The last delivery is too early. Choose another supplier or move the build day.',
-      source: `the pack's entry`,
+      says: say('order.keeps.says', {
+        name: line.name,
+        early: daysFrom(line.arriveBy, line.neededOn),
+        keeps: line.keepsDays,
+      }),
+      because: say('order.keeps.because'),
+      source: say('source.pack'),
     });
   return found;
 }

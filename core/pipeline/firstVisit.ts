@@ -1,4 +1,4 @@
-import type { Finding } from '../units/finding';
+import type { Finding } from '../words/finding';
 
 /** What is found of the brief, the vessel and the site: everything that a first visit can settle. */
 export function ofFirstVisit({ id, at }: Finding): boolean {

@@ -6,9 +6,10 @@ import { order, type Order } from '../ordering/order';
 import { surveyFindings } from '../survey/findings';
 import { survey, type Survey, type SurveyAsk } from '../survey/survey';
 import { takeOff, type TakeOff } from '../takeoff/takeOff';
-import { bySeverity, type Finding } from '../units/finding';
+import { bySeverity, type Finding } from '../words/finding';
+import { say } from '../words/text';
 import { visit, type VisitPlan } from '../visit/visit';
-import { amount, majorOf } from '../units/money';
+import { majorOf } from '../units/money';
 
 /** Everything that follows from one option of a commission. */
 export interface Plan {
@@ -64,9 +65,12 @@ function budgetFindings({ brief, currency }: Commission, { totalMinor }: TakeOff
       measured: majorOf(cost, currency),
       limit: majorOf(brief.budgetMinor, currency),
       unit: currency,
-      says: `Material${gas ? ' and CO2 set' : ''} for ${currency} ${amount(cost, currency)}, ${amount(brief.budgetMinor, currency)} agreed.`,
-      because: 'Agree the difference, use more from the yard, or plant more economically.',
-      source: 'the brief',
+      says: say(gas ? 'cost.budget.says.gas' : 'cost.budget.says', {
+        cost: { minor: cost, currency },
+        agreed: { minor: brief.budgetMinor, currency },
+      }),
+      because: say('cost.budget.because'),
+      source: say('source.brief'),
     },
   ];
 }

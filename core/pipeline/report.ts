@@ -1,20 +1,25 @@
 import { orderByOf } from '../ordering/order';
 import { ofFirstVisit } from './firstVisit';
 import { rounded } from '../units/quantity';
+import { spoken } from '../words/english';
 import type { Plan } from './plan';
 
 /** Decimals of figures handed to other programs. */
 const PLACES = 4;
 
 /**
- * The answer of every command as plain data: the survey, the take-off's lines with their order-by days, and
+ * The answer of every command as plain data, its messages put into English: the survey, the take-off's lines with their order-by days, and
  * the findings; with the part asked for beside them. The height field and the workings of drawing stay out.
  */
 export function report(plan: Plan, part: 'takeoff' | 'order' | 'build' | 'care' | 'brief'): unknown {
   const { field: _field, standing: _standing, ...survey } = plan.survey;
   const whole = {
     survey,
-    lines: plan.takeOff.lines.map((line) => ({ ...line, orderBy: orderByOf(plan.order, line.id) })),
+    lines: plan.takeOff.lines.map((line) => ({
+      ...line,
+      packWords: line.packWords ?? '',
+      orderBy: orderByOf(plan.order, line.id),
+    })),
     totalMinor: plan.takeOff.totalMinor,
     ...(part === 'order' ? { order: plan.order } : {}),
     ...(part === 'build' ? { build: plan.build } : {}),
@@ -22,7 +27,7 @@ export function report(plan: Plan, part: 'takeoff' | 'order' | 'build' | 'care' 
     ...(part === 'brief' ? { visit: withoutFindings(plan.visit) } : {}),
     findings: part === 'brief' ? plan.findings.filter(ofFirstVisit) : plan.findings,
   };
-  return roundedThroughout(whole);
+  return roundedThroughout(spoken(whole));
 }
 
 /** The parts of a visit; their findings stand with all others. */

@@ -1,3 +1,4 @@
+import { say, type Text } from '../words/text';
 import { kilonewtonsFromKg } from '../units/mass';
 
 /** What a full tank puts on the floor. */
@@ -22,14 +23,13 @@ export type RoomUse = 'home' | 'office' | 'shop' | 'assembly';
  * floor, shown beside the tank's own load. They do not say that any floor carries it: an engineer does.
  */
 export const USUAL_LOADS: Readonly<
-  Record<RoomUse, { name: string; knPerM2: [number, number]; source: string }>
+  Record<RoomUse, { name: Text; knPerM2: [number, number]; source: string }>
 > = {
-  home: { name: 'homes', knPerM2: [1.5, 2], source: 'EN 1991-1-1 category A; IRC R301.5: 1.92' },
-  office: { name: 'offices', knPerM2: [2, 3], source: 'EN 1991-1-1 category B' },
-  shop: { name: 'shops', knPerM2: [4, 5], source: 'EN 1991-1-1 category D' },
-  assembly: { name: 'rooms for gatherings', knPerM2: [2, 5], source: 'EN 1991-1-1 category C' },
+  home: { name: say('use.home'), knPerM2: [1.5, 2], source: 'EN 1991-1-1 category A; IRC R301.5: 1.92' },
+  office: { name: say('use.office'), knPerM2: [2, 3], source: 'EN 1991-1-1 category B' },
+  shop: { name: say('use.shop'), knPerM2: [4, 5], source: 'EN 1991-1-1 category D' },
+  assembly: { name: say('use.assembly'), knPerM2: [2, 5], source: 'EN 1991-1-1 category C' },
 };
 
 /** The sentence that stands wherever a floor is spoken of. */
-export const ENGINEER_DECIDES =
-  'Shown beside what such rooms are usually designed for. Whether this floor carries it is for a structural engineer to say.';
+export const ENGINEER_DECIDES = say('floor.decides');

@@ -17,7 +17,7 @@ export interface Lift {
 }
 
 export interface Multiplier {
-  name: string;
+  name: 'distance' | 'height' | 'travel' | 'turn' | 'grip' | 'often';
   value: number;
 }
 

@@ -2,7 +2,9 @@ import type { Waypoint } from '../commission/schema';
 
 /** Something carried in: sizes as it stands, mm (a tank is carried base down), and its mass, kg. */
 export interface Load {
-  name: string;
+  what: 'tank' | 'stone' | 'stand' | 'cylinder';
+  /** A piece's own name. */
+  name?: string;
   sizeMm: readonly [number, number, number];
   massKg: number;
   /** A tank stays level; a stone or a cylinder may be turned. */

@@ -67,7 +67,7 @@ describe('the floor', () => {
 });
 
 describe('the way in', () => {
-  const tank: Load = { name: 'tank', sizeMm: [924, 474, 460], massKg: 38, upright: true };
+  const tank: Load = { what: 'tank', sizeMm: [924, 474, 460], massKg: 38, upright: true };
   const lift = { id: 'l', kind: 'lift', name: 'Lift', widthMm: 1100, depthMm: 880, heightMm: 2100, loadKg: 450 } as const; // prettier-ignore
 
   it('takes a tank along the longer side of a lift, or not at all', () => {
@@ -90,7 +90,7 @@ describe('the way in', () => {
 
   it('lets a stone be turned, a tank not', () => {
     const low = { id: 'd', kind: 'door', name: 'Hatch', widthMm: 500, heightMm: 300 } as const;
-    const stone: Load = { name: 'stone', sizeMm: [200, 150, 420], massKg: 20, upright: false };
+    const stone: Load = { what: 'stone', name: 'S-1', sizeMm: [200, 150, 420], massKg: 20, upright: false };
     expect(troubleAt(low, stone)).toEqual([]);
     expect(troubleAt(low, { ...stone, upright: true }).map((t) => t.kind)).toEqual(['height']);
   });
@@ -99,7 +99,7 @@ describe('the way in', () => {
     expect(longestRound(0, 1000, 1000)).toBeCloseTo(2000 * Math.SQRT2, 3);
     expect(longestRound(500, 1000, 1000)).toBeCloseTo(2000 * Math.SQRT2 - 1000, 3);
     const turn = { id: 't', kind: 'turn', name: 'Landing', widthMm: 900, depthMm: 900 } as const;
-    const long: Load = { name: 'tank', sizeMm: [2024, 624, 600], massKg: 150, upright: true };
+    const long: Load = { what: 'tank', sizeMm: [2024, 624, 600], massKg: 150, upright: true };
     expect(troubleAt(turn, long).map((t) => t.kind)).toEqual(['turn']);
     expect(troubleAt({ ...turn, widthMm: 2200, depthMm: 2200 }, long)).toEqual([]);
   });

@@ -1,17 +1,18 @@
 import { describe, expect, it } from 'vitest';
+import { inEnglish, spoken } from '../words/english';
 import type { Layer } from '../commission/schema';
-import { bySeverity, type Finding } from '../units/finding';
+import { bySeverity, type Finding } from '../words/finding';
 import { example, piece, scape, soil } from '../testing/scape';
 import { surveyFindings, whereabouts } from './findings';
 import { survey } from './survey';
 
 describe('findings of the survey', () => {
   const ids = (commission: ReturnType<typeof scape>) =>
-    surveyFindings(commission, survey(commission)).map((f) => f.id);
+    spoken(surveyFindings(commission, survey(commission))).map((f) => f.id);
 
   it('says how thin the soil is under a plant, and where', () => {
     const commission = example('held-root');
-    const [found] = surveyFindings(commission, survey(commission));
+    const [found] = spoken(surveyFindings(commission, survey(commission)));
     expect(found).toMatchObject({ id: 'bed.shallow', at: { plant: 'P-1' }, limit: 50, unit: 'mm' });
     expect(found.measured).toBeCloseTo(30 + (80 * 20) / 360, 1);
   });
@@ -35,7 +36,7 @@ describe('findings of the survey', () => {
       soil({ kind: 'level', mm: 80 }),
     ];
     const commission = scape({ option: { bed, plants } });
-    expect(surveyFindings(commission, survey(commission))[0]).toMatchObject({
+    expect(spoken(surveyFindings(commission, survey(commission)))[0]).toMatchObject({
       id: 'bed.shallow',
       measured: 40,
     });
@@ -69,7 +70,7 @@ describe('findings of the survey', () => {
     const stone = piece({ id: 'S-1', at: [200, 100] });
     const bed = [soil({ kind: 'level', mm: 60 })];
     const loose = scape({ option: { bed, pieces: [root, stone] } });
-    const [found] = surveyFindings(loose, survey(loose));
+    const [found] = spoken(surveyFindings(loose, survey(loose)));
     expect(found).toMatchObject({ id: 'piece.floats', at: { piece: 'R-1' }, unit: 'kgf', limit: 0 });
     expect(found.measured).toBeCloseTo(0.3 * 1.2064, 3);
     expect(found.because).toMatch(/0\.58 kg more stone.*soak it 14 days/);
@@ -125,9 +126,9 @@ describe('findings of the survey', () => {
 describe('findings in general', () => {
   it('say where, in thirds of the floor', () => {
     const commission = scape({ inner: [600, 300, 400] });
-    expect(whereabouts(commission, [10, 10])).toBe('front left');
-    expect(whereabouts(commission, [300, 150])).toBe('half-way back middle');
-    expect(whereabouts(commission, [600, 300])).toBe('back right');
+    expect(inEnglish(whereabouts(commission, [10, 10]))).toBe('front left');
+    expect(inEnglish(whereabouts(commission, [300, 150]))).toBe('half-way back middle');
+    expect(inEnglish(whereabouts(commission, [600, 300]))).toBe('back right');
   });
 
   it('come most severe first, otherwise as found', () => {
@@ -159,7 +160,7 @@ describe('findings in general', () => {
         ],
       },
     });
-    const found = surveyFindings(commission, survey(commission));
+    const found = spoken(surveyFindings(commission, survey(commission)));
     expect(new Set(found.map((f) => f.id)).size).toBeGreaterThanOrEqual(5);
     for (const f of found) {
       expect(Number.isFinite(f.measured) && Number.isFinite(f.limit)).toBe(true);

@@ -2,7 +2,9 @@ import { materialOf, plantOf } from '../commission/lookup';
 import type { Commission } from '../commission/schema';
 import { stoneToHoldKg } from '../hardscape/buoyancy';
 import { rounded } from '../units/quantity';
-import type { Finding } from '../units/finding';
+import type { Finding } from '../words/finding';
+import { inKg, inKgf, inLitres, inMm } from '../words/measure';
+import { PRACTICE, say, type Text } from '../words/text';
 import { densityOf } from '../hardscape/mass';
 import type { Survey } from './survey';
 import { vesselFindings } from './vesselFindings';
@@ -10,7 +12,8 @@ import { vesselFindings } from './vesselFindings';
 /** Depth a bed-rooting plant needs when its entry does not say, mm (common practice). */
 const USUAL_ROOT_DEPTH_MM = 50;
 /** Kept clear behind the front pane for the cleaning blade, mm (common practice: 10 to 20). */
-const FRONT_CLEAR_MM = 10;
+const FRONT_CLEAR_USUAL_MM = [10, 20] as const;
+const [FRONT_CLEAR_MM] = FRONT_CLEAR_USUAL_MM;
 /** A main stone may reach this share of the tank's height (common practice). */
 const TALLEST_SHARE = 0.9;
 /** Shared space beyond which two pieces are said to run into each other, share of the smaller. */
@@ -41,10 +44,12 @@ function floatFindings(commission: Commission, { groups, pieces }: Survey): Find
       return p.massKg / p.volumeL < 1 || m.kind === 'wood';
     });
     const soak = light && materialOf(commission, light.material).soakDays;
-    const soaking =
-      group.floatsSoaked || soak === undefined ? '' : `, or soak it ${soak} days first: then it stays down`;
-    const tied =
-      group.pieces.length > 1 ? 'what is joined to it holds' : 'nothing is joined to it, which holds';
+    const more = inKg(moreKg, 2);
+    const values = {
+      piece: light?.id ?? group.pieces[0],
+      lift: inKgf(group.liftKgf),
+      hold: inKgf(group.holdKgf),
+    };
     return [
       {
         id: 'piece.floats',
@@ -53,9 +58,12 @@ function floatFindings(commission: Commission, { groups, pieces }: Survey): Find
         measured: rounded(group.liftKgf, 3),
         limit: rounded(group.holdKgf, 3),
         unit: 'kgf',
-        says: `${light?.id ?? group.pieces[0]} will float: it lifts ${rounded(group.liftKgf, 2)} kgf dry, ${tied} ${rounded(group.holdKgf, 2)}.`,
-        because: `It needs ${moreKg} kg more stone joined to it${soaking}.`,
-        source: 'buoyancy in fresh water',
+        says: say(group.pieces.length > 1 ? 'piece.floats.says.joined' : 'piece.floats.says.alone', values),
+        because:
+          group.floatsSoaked || soak === undefined
+            ? say('piece.floats.because', { more })
+            : say('piece.floats.because.soak', { more, days: soak }),
+        source: say('source.buoyancy'),
       } satisfies Finding,
     ];
   });
@@ -75,9 +83,13 @@ function shallowFindings(commission: Commission, { plantings }: Survey): Finding
         measured: rounded(thinnest.mm, 1),
         limit,
         unit: 'mm',
-        says: `${rounded(thinnest.mm, 0)} mm of soil under ${plant.name}, ${whereabouts(commission, thinnest.xyMm)}.`,
-        because: `It roots in the bed and needs ${limit} mm. Raise the bed there or move the planting.`,
-        source: plant.minBedMm === undefined ? 'common practice' : `the entry of ${plant.name}`,
+        says: say('bed.shallow.says', {
+          depth: inMm(thinnest.mm),
+          plant: plant.name,
+          where: whereabouts(commission, thinnest.xyMm),
+        }),
+        because: say('bed.shallow.because', { limit: inMm(limit, 1) }),
+        source: plant.minBedMm === undefined ? PRACTICE : say('source.entry', { name: plant.name }),
       } satisfies Finding,
     ];
   });
@@ -96,10 +108,14 @@ function steepFindings(commission: Commission, { layers }: Survey): Finding[] {
         measured: rounded(layer.steepestDeg, 1),
         limit,
         unit: '°',
-        says: `${material.name} rises at ${rounded(layer.steepestDeg, 0)}°, ${whereabouts(commission, layer.steepestAt)}; it holds ${limit}°.`,
-        because:
-          'Above its angle of repose a bed slides within weeks. Flatten it, or hold the step with stones and floss.',
-        source: `angle of repose of ${material.name}`,
+        says: say('bed.steep.says', {
+          material: material.name,
+          slope: rounded(layer.steepestDeg, 0),
+          where: whereabouts(commission, layer.steepestAt),
+          limit,
+        }),
+        because: say('bed.steep.because'),
+        source: say('source.repose', { name: material.name }),
       } satisfies Finding,
     ];
   });
@@ -119,9 +135,12 @@ function pieceFindings(commission: Commission, { pieces }: Survey): Finding[] {
         severity: 'stop',
         measured: rounded(through, 1),
         limit: 0,
-        says: `${piece.id} goes ${rounded(-through, 0)} mm through the ${through === piece.bottomMm ? 'bottom' : 'glass'}.`,
-        because: 'It cannot stand there: move it, turn it, or bury it less.',
-        source: 'the vessel',
+        says: say(through === piece.bottomMm ? 'piece.glass.says.bottom' : 'piece.glass.says.pane', {
+          piece: piece.id,
+          through: inMm(-through),
+        }),
+        because: say('piece.glass.because'),
+        source: say('source.vessel'),
       });
     else if (piece.frontGapMm < FRONT_CLEAR_MM - 1e-6)
       found.push({
@@ -130,9 +149,9 @@ function pieceFindings(commission: Commission, { pieces }: Survey): Finding[] {
         severity: 'warn',
         measured: rounded(piece.frontGapMm, 1),
         limit: FRONT_CLEAR_MM,
-        says: `${piece.id} leaves ${rounded(piece.frontGapMm, 0)} mm to the front pane.`,
-        because: `The cleaning blade needs ${FRONT_CLEAR_MM} to 20 mm, and stone on glass cracks it.`,
-        source: 'common practice',
+        says: say('piece.glass.near.says', { piece: piece.id, gap: inMm(piece.frontGapMm) }),
+        because: say('piece.glass.near.because', { room: inMm(FRONT_CLEAR_USUAL_MM, 0, 'to') }),
+        source: PRACTICE,
       });
     if (piece.topMm > tallest + 1e-6)
       found.push({
@@ -141,9 +160,9 @@ function pieceFindings(commission: Commission, { pieces }: Survey): Finding[] {
         severity: materialOf(commission, piece.material).kind === 'wood' ? 'note' : 'warn',
         measured: rounded(piece.topMm, 1),
         limit: rounded(tallest, 1),
-        says: `${piece.id} reaches ${rounded(piece.topMm, 0)} mm, above nine tenths of the height.`,
-        because: `${rounded(tallest, 0)} mm is the usual most; above it the tank looks too small for its stone.`,
-        source: 'common practice',
+        says: say('piece.above.says', { piece: piece.id, top: inMm(piece.topMm) }),
+        because: say('piece.above.because', { most: inMm(tallest) }),
+        source: PRACTICE,
       });
     if (!piece.supported)
       found.push({
@@ -153,9 +172,9 @@ function pieceFindings(commission: Commission, { pieces }: Survey): Finding[] {
         measured: 0,
         limit: 1,
         unit: 'contacts',
-        says: `${piece.id} does not lie above the piece it is said to rest on.`,
-        because: 'It has been set on the bed instead. Move it over its support, or stand it on the bed.',
-        source: 'the drawing',
+        says: say('piece.rests.says', { piece: piece.id }),
+        because: say('piece.rests.because'),
+        source: say('source.drawing'),
       });
     if (piece.overlapL > TOUCHING_SHARE * piece.volumeL)
       found.push({
@@ -165,9 +184,9 @@ function pieceFindings(commission: Commission, { pieces }: Survey): Finding[] {
         measured: rounded(piece.overlapL, 2),
         limit: rounded(TOUCHING_SHARE * piece.volumeL, 2),
         unit: 'L',
-        says: `${piece.id} shares ${rounded(piece.overlapL, 2)} L with a piece before it.`,
-        because: 'Two stones cannot fill the same space: draw them apart. Volumes count it once.',
-        source: 'the drawing',
+        says: say('piece.overlaps.says', { piece: piece.id, shared: inLitres(piece.overlapL, 2) }),
+        because: say('piece.overlaps.because'),
+        source: say('source.drawing'),
       });
     return found;
   });
@@ -186,18 +205,21 @@ function co2Findings(commission: Commission, { plantings }: Survey): Finding[] {
         measured: 0,
         limit: 1,
         unit: 'CO2 sets',
-        says: `${plant.name} does poorly without injected CO2.`,
-        because: 'The brief has none. Choose another plant or ask about a CO2 set.',
-        source: 'common practice',
+        says: say('plant.co2.says', { plant: plant.name }),
+        because: say('plant.co2.because'),
+        source: PRACTICE,
       } satisfies Finding,
     ];
   });
 }
 
+const ACROSS = ['left', 'middle', 'right'] as const;
+const DEEP = ['front', 'half-way', 'back'] as const;
+
 /** "front left" to "back right", in thirds. */
-export function whereabouts({ vessel }: Commission, [x, y]: readonly [number, number]): string {
+export function whereabouts({ vessel }: Commission, [x, y]: readonly [number, number]): Text {
   const third = (v: number, whole: number) => Math.min(2, Math.max(0, Math.floor((3 * v) / whole)));
-  const across = ['left', 'middle', 'right'][third(x, vessel.innerMm.length)];
-  const deep = ['front', 'half-way back', 'back'][third(y, vessel.innerMm.width)];
-  return `${deep} ${across}`;
+  const across = ACROSS[third(x, vessel.innerMm.length)];
+  const deep = DEEP[third(y, vessel.innerMm.width)];
+  return say(`where.${deep}.${across}`);
 }

@@ -2,7 +2,9 @@ import type { Commission } from '../commission/schema';
 import { optionOf } from '../commission/lookup';
 import { sizeMmOf } from '../hardscape/extent';
 import { rounded } from '../units/quantity';
-import type { Finding } from '../units/finding';
+import type { Finding } from '../words/finding';
+import { inLitres, inMm, type Measure } from '../words/measure';
+import { PRACTICE, say, type Text } from '../words/text';
 import { openings, openingSize, passes } from '../vessel/openings';
 import type { Polygon } from '../geometry/polygon';
 import { jointed } from './groups';
@@ -28,7 +30,6 @@ function labelFindings({ vessel }: Commission, { brimL }: Survey): Finding[] {
   const label = vessel.labelL;
   if (label === undefined || Math.abs(label - brimL) <= LABEL_TOLERANCE * brimL) return [];
   const percent = rounded(Math.abs(label / brimL - 1) * 100, 0);
-  const more = label > brimL ? 'more' : 'less';
   return [
     {
       id: 'vessel.label',
@@ -37,9 +38,13 @@ function labelFindings({ vessel }: Commission, { brimL }: Survey): Finding[] {
       measured: label,
       limit: rounded(brimL, 2),
       unit: 'L',
-      says: `The label says ${label} L, ${percent} % ${more} than the ${rounded(brimL, 1)} L inside.`,
-      because: 'Labels often give the outer size. Every figure here uses the inner size and the water line.',
-      source: 'common practice',
+      says: say(label > brimL ? 'vessel.label.says.more' : 'vessel.label.says.less', {
+        label: inLitres(label, 3),
+        percent,
+        inside: inLitres(brimL),
+      }),
+      because: say('vessel.label.because'),
+      source: PRACTICE,
     },
   ];
 }
@@ -59,8 +64,8 @@ function openingFindings(commission: Commission, survey: Survey): Finding[] {
         id: 'piece.passes',
         severity: 'stop',
         at: { piece: piece.id },
-        what: `${piece.id} does`,
-        because: 'Rim and braces are in its way. Choose smaller pieces and join them inside.',
+        says: (sizes) => say('piece.passes.says', { piece: piece.id, ...sizes }),
+        because: say('piece.passes.because'),
       }),
     ),
     ...joined.map(({ ids, sizeMm }) =>
@@ -68,26 +73,26 @@ function openingFindings(commission: Commission, survey: Survey): Finding[] {
         id: 'group.passes',
         severity: 'warn',
         at: { piece: ids[0] },
-        what: `${ids.join(', ')}, joined before the build day, do`,
-        because: 'Silicone them inside the empty tank, or choose a joint that is made on the day.',
+        says: (sizes) => say('group.passes.says', { pieces: ids, ...sizes }),
+        because: say('group.passes.because'),
       }),
     ),
   ];
 }
 
-type Stuck = Pick<Finding, 'id' | 'severity' | 'at' | 'because'> & { what: string };
+type Sizes = Record<'across' | 'widest', Measure>;
+type Stuck = Pick<Finding, 'id' | 'severity' | 'at' | 'because'> & { says: (sizes: Sizes) => Text };
 
-function passFinding(open: readonly Polygon[], sizeMm: Readonly<Size>, { what, ...rest }: Stuck): Finding {
+function passFinding(open: readonly Polygon[], sizeMm: Readonly<Size>, { says, ...rest }: Stuck): Finding {
   const widest = open.map(openingSize).sort((a, b) => b[0] * b[1] - a[0] * a[1])[0] ?? [0, 0];
   const [a, b] = [...sizeMm].sort((p, q) => p - q).map((mm) => rounded(mm, 0));
-  const said = widest.map((mm) => rounded(mm, 0)).join(' × ');
   return {
     ...rest,
     measured: b,
     limit: rounded(Math.min(...widest), 0),
     unit: 'mm',
-    says: `${what} not pass the opening: ${a} × ${b} mm across, the widest is ${said} mm.`,
-    source: 'the vessel',
+    says: says({ across: inMm([a, b]), widest: inMm(widest) }),
+    source: say('source.vessel'),
   };
 }
 
@@ -119,9 +124,9 @@ function matFindings({ vessel }: Commission): Finding[] {
       measured: 0,
       limit: 1,
       unit: 'mats',
-      says: 'No mat under a tank without a frame.',
-      because: 'A grain or an uneven board under the base can crack the bottom pane.',
-      source: 'common practice',
+      says: say('vessel.mat.says'),
+      because: say('vessel.mat.because'),
+      source: PRACTICE,
     },
   ];
 }

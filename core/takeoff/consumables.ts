@@ -1,7 +1,10 @@
+import { inLitres, inM } from '../words/measure';
+import { PRACTICE, say, type Text } from '../words/text';
 import { materialOf, optionOf } from '../commission/lookup';
 import type { Commission, Joint, Material } from '../commission/schema';
 import type { Survey } from '../survey/survey';
-import { rounded, type Working } from '../units/quantity';
+import { rounded } from '../units/quantity';
+import type { Working } from '../words/working';
 import { BAG_L, bagsFor } from '../substrate/filler';
 import { pouredL } from '../substrate/pour';
 import { recipeFor } from '../visit/water';
@@ -14,7 +17,7 @@ type ConsumableKind = Extract<
 
 interface Consumable {
   kind: ConsumableKind;
-  name: string;
+  name: Text;
   value: number;
   unit: string;
   workings: Working[];
@@ -66,41 +69,41 @@ function gluing(commission: Commission, survey: Survey): Consumable[] {
   const grams = glued.reduce((sum, j) => sum + GLUE_G[j.method] * (j.pieces.length - 1), 0);
   const wads = byMethod('fibre-glue');
   const ties = byMethod('tie');
-  const count = (n: number) => ({ step: 'contacts', value: n, unit: 'contact' });
+  const count = (n: number) => ({ step: say('contacts'), value: n, unit: 'contact' });
   return [
     {
       kind: 'glue',
-      name: 'Glue for joints',
+      name: say('consumable.glue'),
       value: grams,
       unit: 'g',
       workings: [
         count(contacts(glued)),
         {
-          step: 'glue at each: 4 g liquid, 3 g gel, 25 g silicone',
+          step: say('glue.each'),
           value: grams,
           unit: 'g',
-          note: 'common practice',
+          note: PRACTICE,
         },
       ],
     },
     {
       kind: 'fibre',
-      name: 'Fibre for wads',
+      name: say('consumable.fibre'),
       value: wads * FIBRE_G,
       unit: 'g',
       workings: [
         count(wads),
-        { step: `${FIBRE_G} g a wad`, value: wads * FIBRE_G, unit: 'g', note: 'common practice' },
+        { step: say('fibre.each', { grams: FIBRE_G }), value: wads * FIBRE_G, unit: 'g', note: PRACTICE },
       ],
     },
     {
       kind: 'tie',
-      name: 'Line for ties',
+      name: say('consumable.tie'),
       value: ties * TIE_M,
       unit: 'm',
       workings: [
         count(ties),
-        { step: `${TIE_M} m each`, value: ties * TIE_M, unit: 'm', note: 'common practice' },
+        { step: say('tie.each', { length: inM(TIE_M) }), value: ties * TIE_M, unit: 'm', note: PRACTICE },
       ],
     },
   ];
@@ -113,16 +116,16 @@ function bags(commission: Commission, survey: Survey): Consumable {
   const count = bagsFor(litres);
   return {
     kind: 'mesh-bag',
-    name: 'Mesh bags for filler',
+    name: say('consumable.bags'),
     value: count,
     unit: 'piece',
     workings: [
-      { step: 'filler', value: litres, unit: 'L' },
+      { step: say('filler'), value: litres, unit: 'L' },
       {
-        step: `${BAG_L} L a bag, so that it can be shaped`,
+        step: say('filler.bag', { litres: inLitres(BAG_L) }),
         value: count,
         unit: 'piece',
-        note: 'common practice',
+        note: PRACTICE,
       },
     ],
   };
@@ -132,10 +135,10 @@ function pads(commission: Commission, survey: Survey): Consumable {
   const standing = optionOf(commission, survey.optionId).pieces.filter((p) => p.stand.kind === 'floor');
   return {
     kind: 'pad',
-    name: 'Foam or grid under pieces on the glass',
+    name: say('consumable.pads'),
     value: standing.length,
     unit: 'piece',
-    workings: [{ step: 'pieces on bare glass', value: standing.length, unit: 'piece' }],
+    workings: [{ step: say('pieces.on.glass'), value: standing.length, unit: 'piece' }],
   };
 }
 
@@ -153,17 +156,22 @@ function conditioner(commission: Commission, survey: Survey): Consumable {
   const millilitres = conditionerMl(commission, litres);
   return {
     kind: 'conditioner',
-    name: 'Water conditioner',
+    name: say('consumable.conditioner'),
     value: millilitres,
     unit: 'mL',
     workings: [
       {
-        step: 'water of the first fill',
+        step: say('first.fill'),
         value: rounded(litres, 1),
         unit: 'L',
-        note: roL > 0 ? 'of tap water: RO needs none' : 'free and in the bed',
+        note: say(roL > 0 ? 'first.fill.tap' : 'first.fill.all'),
       },
-      { step: `${dose} mL for each 100 L`, value: millilitres, unit: 'mL', note: 'the label decides' },
+      {
+        step: say('conditioner.dose', { dose, litres: '100 L' }),
+        value: millilitres,
+        unit: 'mL',
+        note: say('label.decides'),
+      },
     ],
   };
 }

@@ -1,7 +1,8 @@
 import { materialOf, optionOf } from '../commission/lookup';
 import type { Commission, Material } from '../commission/schema';
 import type { Survey } from '../survey/survey';
-import type { Working } from '../units/quantity';
+import { say } from '../words/text';
+import type { Working } from '../words/working';
 import { lineOf, type TakeOffLine } from './line';
 
 /** Stone bought for each kilogram placed when the studio has not said (common practice: 1.5 to 2). */
@@ -34,19 +35,17 @@ function stoneLine(commission: Commission, survey: Survey, material: Material): 
   const needed = (placed - own) * factor;
   const workings: Working[] = [
     {
-      step: 'placed',
+      step: say('placed'),
       value: placed,
       unit: 'kg',
-      note: `${pieces.length} pieces, volume × density or weighed`,
+      note: say('placed.note', { count: pieces.length }),
     },
-    ...(own > 0
-      ? [{ step: 'less own pieces', value: -own, unit: 'kg', note: 'from the yard or the client' }]
-      : []),
+    ...(own > 0 ? [{ step: say('less.own'), value: -own, unit: 'kg', note: say('less.own.note') }] : []),
     {
-      step: `bought × ${factor} to choose from`,
+      step: say('stone.choice', { factor }),
       value: needed,
       unit: 'kg',
-      note: 'common practice 1.5 to 2; the rest stays in the yard',
+      note: say('stone.choice.note'),
     },
   ];
   return lineOf({
@@ -73,8 +72,13 @@ function woodLine(commission: Commission, survey: Survey, material: Material): T
     needed: { value: bought, unit: 'piece' },
     packs: material.packs,
     workings: [
-      { step: 'placed', value: massKg, unit: 'kg', note: pieces.map((p) => p.id).join(', ') },
-      { step: 'pieces to buy', value: bought, unit: 'piece', note: `${pieces.length - bought} own` },
+      { step: say('placed'), value: massKg, unit: 'kg', note: pieces.map((p) => p.id).join(', ') },
+      {
+        step: say('pieces.to.buy'),
+        value: bought,
+        unit: 'piece',
+        note: say('pieces.own', { count: pieces.length - bought }),
+      },
     ],
   });
 }

@@ -1,5 +1,7 @@
 import type { Pack } from '../commission/schema';
-import type { Quantity, Working } from '../units/quantity';
+import { isCounted, unitFor, type Quantity } from '../units/quantity';
+import { say, type Said, type Text, type Value } from '../words/text';
+import type { Working } from '../words/working';
 import { cheapestPacks, type PackCount } from './packs';
 
 /** Groups in which the take-off is listed, in the order of the trade. */
@@ -10,12 +12,12 @@ export interface TakeOffLine {
   /** The material's or the plant's id in the document's catalogue. */
   id: string;
   kind: LineKind;
-  name: string;
+  name: Said;
   measured: Quantity;
   needed: Quantity;
   packs: PackCount[];
-  /** The same in words: "3 × 9 L bag". */
-  packWords: string;
+  /** The same in words: "3 × 9 L bag"; left out where nothing is bought. */
+  packWords?: Text;
   priceMinor: number;
   /** False when the catalogue has no pack of it: it must be bought otherwise. */
   priced: boolean;
@@ -26,7 +28,7 @@ export interface TakeOffLine {
 export interface Need {
   id: string;
   kind: LineKind;
-  name: string;
+  name: Said;
   measured: Quantity;
   needed: Quantity;
   workings: Working[];
@@ -45,20 +47,22 @@ export function lineOf(need: Need): TakeOffLine {
   const counts = chosen ?? [];
   const price = counts.reduce((sum, c) => sum + c.count * packOf(packs, c.pack).priceMinor, 0);
   const bought = counts.reduce((sum, c) => sum + c.count * usable.find((p) => p.id === c.pack)!.size, 0);
-  const packWords = counts.map((c) => packWordsOf(c.count, packOf(packs, c.pack))).join(' + ');
+  const packWords = counts
+    .map((c) => packWordsOf(c.count, packOf(packs, c.pack)))
+    .reduce<Text | undefined>((one, other) => (one ? say('packs.plus', { one, other }) : other), undefined);
   const steps = [...need.workings];
-  if (counts.length > 0)
+  if (packWords)
     steps.push({
       step: packWords,
       value: bought,
       unit: need.needed.unit,
-      note: `${trimmed(bought - need.needed.value)} ${need.needed.unit} over; the least price in whole packs`,
+      note: say('pack.over', { over: over(bought - need.needed.value, need.needed.unit) }),
     });
   return {
     ...rest,
     workings: steps,
     packs: counts,
-    packWords,
+    ...(packWords ? { packWords } : {}),
     priceMinor: price,
     priced: chosen !== undefined,
   };
@@ -76,19 +80,30 @@ function packOf(packs: readonly Pack[] | undefined, id: string): Pack {
   return packs!.find((p) => p.id === id)!;
 }
 
-/** `3 × 9 L bag`, `14 cups`, `2 pieces`, `45 kg`. */
-export function packWordsOf(count: number, pack: Pack): string {
-  const what = pack.name ?? '';
-  // Sold singly or by the kilogram: the count is the quantity itself.
-  if (pack.size === 1 && pack.unit !== 'piece' && pack.unit !== 'plug') return `${count} ${pack.unit}`;
-  if (pack.unit === 'piece' && pack.size === 1)
-    return `${count} ${what || (count === 1 ? 'piece' : 'pieces')}`;
-  if (pack.unit === 'plug') return `${count} ${count === 1 ? what || 'pack' : plural(what || 'pack')}`;
-  return `${count} × ${trimmed(pack.size)} ${pack.unit}${what ? ` ${what}` : ''}`;
+/** What is over, in the unit in which it was measured; counted things as they are counted. */
+function over(value: number, unit: string): Value {
+  return isCounted(unit) ? `${trimmed(value)} ${unitFor(value, unit)}` : { value, unit, places: 2 };
 }
 
-function plural(word: string): string {
-  return /(ch|sh|s|x)$/.test(word) ? `${word}es` : `${word}s`;
+/** Names of packs that the catalogue of messages has in one and in many. */
+const NAMED = ['cup', 'pot', 'bunch', 'box', 'mat', 'bag', 'portion', 'pack'] as const;
+
+/** `3 × 9 L bag`, `14 cups`, `2 pieces`, `45 kg`. */
+export function packWordsOf(count: number, pack: Pack): Text {
+  const { name, size, unit } = pack;
+  // Sold singly or by the kilogram: the count is the quantity itself.
+  if (size === 1 && unit !== 'piece' && unit !== 'plug') return say('pack.kg', { count, unit });
+  if (unit === 'piece' && size === 1)
+    return name ? say('pack.count.named', { count, name }) : say('pack.piece', { count });
+  if (unit === 'plug') {
+    const known = NAMED.find((n) => n === (name ?? 'pack'));
+    return known ? say(`pack.${known}`, { count }) : say('pack.named', { count, name: name! });
+  }
+  // As it is printed on the bag, whatever units the reader prefers.
+  const printed = `${trimmed(size)} ${unit}`;
+  return name
+    ? say('pack.sized.named', { count, size: printed, name })
+    : say('pack.sized', { count, size: printed });
 }
 
 function trimmed(value: number): string {

@@ -1,7 +1,10 @@
 import { optionOf, plantOf } from '../commission/lookup';
 import type { Commission } from '../commission/schema';
 import type { Survey } from '../survey/survey';
-import { rounded, type Working } from '../units/quantity';
+import { rounded } from '../units/quantity';
+import { inMm } from '../words/measure';
+import { say } from '../words/text';
+import type { Working } from '../words/working';
 import { lineOf, type TakeOffLine } from './line';
 
 /** A line for each plant, over all its plantings: surface along the slope, plugs, packs. */
@@ -20,22 +23,27 @@ function plantLine(commission: Commission, survey: Survey, id: string): TakeOffL
   const needed = Math.ceil(plugs * (1 + spare) - 1e-6);
   const workings: Working[] = plantings.flatMap((p) => {
     const spacing = option.plants.find((entry) => entry.id === p.id)?.spacingMm;
-    if (p.slopedM2 === 0) return [{ step: `${p.id} counted`, value: p.plugs, unit: 'plug' }];
+    if (p.slopedM2 === 0)
+      return [{ step: say('planting.counted', { planting: p.id }), value: p.plugs, unit: 'plug' }];
     return [
-      { step: `${p.id} bed along its slope`, value: rounded(p.slopedM2, 5), unit: 'm²' },
+      { step: say('planting.slope', { planting: p.id }), value: rounded(p.slopedM2, 5), unit: 'm²' },
       ...(p.standingM2 > 0
-        ? [{ step: 'less what stands in it', value: -rounded(p.standingM2, 5), unit: 'm²' }]
+        ? [{ step: say('planting.standing'), value: -rounded(p.standingM2, 5), unit: 'm²' }]
         : []),
       {
-        step: `plugs at ${spacing} mm`,
+        step: say('planting.plugs', { spacing: inMm(spacing ?? 0, 1) }),
         value: p.plugs,
         unit: 'plug',
-        note: 'area ÷ spacing², next whole plug',
+        note: say('planting.plugs.note'),
       },
     ];
   });
   if (spare > 0)
-    workings.push({ step: `spare ${rounded(spare * 100, 0)} %`, value: needed - plugs, unit: 'plug' });
+    workings.push({
+      step: say('planting.spare', { percent: rounded(spare * 100, 0) }),
+      value: needed - plugs,
+      unit: 'plug',
+    });
   return lineOf({
     id,
     kind: 'plants',

@@ -1,3 +1,5 @@
+import { inMm } from '../words/measure';
+import { say, type Said } from '../words/text';
 import { materialOf } from '../commission/lookup';
 import type { Commission } from '../commission/schema';
 import { pouredL } from '../substrate/pour';
@@ -30,31 +32,32 @@ function substrateLine(commission: Commission, survey: Survey, id: string): Take
     bulkKgPerL: material.bulkKgPerL,
     workings: [
       {
-        step: 'under the drawn surface',
+        step: say('under.surface'),
         value: total((l) => l.grossL),
         unit: 'L',
-        note: `${survey.cells} cells of ${rounded(survey.cellMm, 1)} mm`,
+        note: say('cells', { count: survey.cells, size: inMm(survey.cellMm, 1) }),
       },
       ...(taken > 0
-        ? [{ step: 'less pieces standing in it', value: -taken, unit: 'L', note: standingWords(survey) }]
+        ? [{ step: say('less.standing'), value: -taken, unit: 'L', note: standingWords(survey) }]
         : []),
-      { step: 'to be filled', value: measured, unit: 'L' },
+      { step: say('to.fill'), value: measured, unit: 'L' },
       ...(material.settles
         ? [
             {
-              step: `settles ${percent} % on flooding`,
+              step: say('settles', { percent }),
               value: needed - measured,
               unit: 'L',
-              note: `measured ÷ (1 − ${material.settles})`,
+              note: say('settles.note', { share: material.settles }),
             },
           ]
         : []),
-      { step: 'to pour', value: needed, unit: 'L' },
+      { step: say('to.pour'), value: needed, unit: 'L' },
     ],
   });
 }
 
-function standingWords(survey: Survey): string {
+function standingWords(survey: Survey): Said {
   const ids = survey.pieces.filter((p) => p.inBedL > 0).map((p) => p.id);
-  return ids.length > 4 ? `${ids.slice(0, 3).join(', ')} and ${ids.length - 3} more` : ids.join(', ');
+  if (ids.length <= 4) return ids.join(', ');
+  return say('first.and.more', { first: ids.slice(0, 3), count: ids.length - 3 });
 }

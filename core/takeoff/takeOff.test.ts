@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { spoken } from '../words/english';
 import type { Layer, Option } from '../commission/schema';
 import { survey } from '../survey/survey';
 import { example, scape } from '../testing/scape';
@@ -6,7 +7,7 @@ import { plugsFor } from '../planting/plugs';
 import { takeOff } from './takeOff';
 
 const linesOf = (commission: ReturnType<typeof scape>) =>
-  Object.fromEntries(takeOff(commission, survey(commission)).lines.map((l) => [l.id, l]));
+  Object.fromEntries(spoken(takeOff(commission, survey(commission)).lines).map((l) => [l.id, l]));
 
 describe('take-off', () => {
   it('reads the level cube: 3.6 L, two bags of 3 L', () => {

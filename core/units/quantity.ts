@@ -4,16 +4,6 @@ export interface Quantity {
   unit: string;
 }
 
-/**
- * One named step on the way from the drawing to the pack. A line of the take-off carries them in order, so
- * that every figure on a screen can be followed back to what was measured.
- */
-export interface Working extends Quantity {
-  step: string;
-  /** Where the step's factor comes from, e.g. "settles 7 % on flooding, material". */
-  note?: string;
-}
-
 /** Units that are counted things and so have a plural. */
 const COUNTED = ['plug', 'piece', 'pack', 'contact', 'joint', 'bag', 'stone', 'portion', 'cell'];
 

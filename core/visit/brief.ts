@@ -1,7 +1,9 @@
 import { daysFrom } from '../calendar/day';
 import type { Commission } from '../commission/schema';
 import { grownFishMm } from '../livestock/checks';
-import type { Finding } from '../units/finding';
+import type { Finding } from '../words/finding';
+import { inLitres, inM } from '../words/measure';
+import { PRACTICE, say } from '../words/text';
 import { rounded } from '../units/quantity';
 import { keptOf } from './kept';
 
@@ -23,8 +25,8 @@ function occasionFindings({ brief }: Commission): Finding[] {
   const days = daysFrom(buildDay, occasion.day);
   const needs = occasion.kind === 'photograph' || occasion.kind === 'show' ? GROWN_IN_DAYS : 1;
   if (days >= needs) return [];
-  const kind = occasion.kind === 'other' ? 'occasion' : occasion.kind;
-  const name = occasion.note ? `${kind} (${occasion.note})` : kind;
+  const kind = say(`occasion.${occasion.kind}`);
+  const named = occasion.note ? say('occasion.noted', { kind, note: occasion.note }) : kind;
   return [
     {
       id: 'brief.occasion',
@@ -35,13 +37,10 @@ function occasionFindings({ brief }: Commission): Finding[] {
       unit: 'days',
       says:
         days < 0
-          ? `The ${name} is ${-days} days before the build day.`
-          : `${days} days from the build to the ${name}, ${needs} are wanted.`,
-      because:
-        needs > 1
-          ? 'A planted tank takes about eight weeks to grow in: build earlier, or plant denser and in pots.'
-          : 'Build earlier: the water clears and settles overnight at the least.',
-      source: 'common practice',
+          ? say('brief.occasion.says.before', { occasion: named, days: -days })
+          : say('brief.occasion.says', { days, occasion: named, needs }),
+      because: say(needs > 1 ? 'brief.occasion.because.grown' : 'brief.occasion.because'),
+      source: PRACTICE,
     },
   ];
 }
@@ -57,9 +56,13 @@ function sunFindings({ brief }: Commission): Finding[] {
       measured: rounded(window.sunHours, 1),
       limit: SUN_HOURS,
       unit: 'h',
-      says: `${rounded(window.sunHours, 1)} h of sun from a window ${rounded(window.distanceMm / 1000, 1)} m to the ${window.side}.`,
-      because: 'It feeds algae and warms the water: a blind, a film on that side, a shorter photoperiod.',
-      source: 'common practice',
+      says: say('brief.sun.says', {
+        hours: rounded(window.sunHours, 1),
+        distance: inM(window.distanceMm / 1000),
+        side: say(`side.${window.side}`),
+      }),
+      because: say('brief.sun.because'),
+      source: PRACTICE,
     },
   ];
 }
@@ -79,10 +82,9 @@ function rescapeFindings(commission: Commission): Finding[] {
       measured: 0,
       limit: 1,
       unit: 'filters',
-      says: 'Animals live in it, and its filter is not kept.',
-      because:
-        'Without mature media ammonia rises within days. Keep the filter running on the holding tank, and do not clean it that day.',
-      source: 'common practice',
+      says: say('rescape.filter.says'),
+      because: say('rescape.filter.because'),
+      source: PRACTICE,
     });
   if (present.length > 0 && gone.length === 3)
     found.push({
@@ -92,10 +94,9 @@ function rescapeFindings(commission: Commission): Finding[] {
       measured: 3,
       limit: 2,
       unit: 'surfaces',
-      says: 'Stone, wood and substrate all go at once, with animals to come back.',
-      because:
-        'All of it was biofilter. Keep one of them, or two of them for a later day; test the next day and the day after.',
-      source: 'common practice',
+      says: say('rescape.surfaces.says'),
+      because: say('rescape.surfaces.because'),
+      source: PRACTICE,
     });
   const cm = grownFishMm(keptOf(commission, (entry) => entry.present === true)) / 10;
   const needs = cm * HOLDING_L_PER_CM;
@@ -107,9 +108,13 @@ function rescapeFindings(commission: Commission): Finding[] {
       measured: rounded(rescape.holdingL, 0),
       limit: rounded(needs, 0),
       unit: 'L',
-      says: `${rounded(rescape.holdingL, 0)} L to wait in for ${rounded(cm, 0)} cm of fish, ${rounded(needs, 0)} L wanted.`,
-      because: 'They wait all day in their own water with the filter running: bring another tub and a cover.',
-      source: 'common practice',
+      says: say('rescape.holding.says', {
+        has: inLitres(rescape.holdingL, 0),
+        fish: rounded(cm, 0),
+        needs: inLitres(needs, 0),
+      }),
+      because: say('rescape.holding.because'),
+      source: PRACTICE,
     });
   return found;
 }

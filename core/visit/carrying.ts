@@ -11,7 +11,9 @@ import {
 import { troubleAt, type Load, type Trouble } from '../site/route';
 import type { Survey } from '../survey/survey';
 import { sizeMmOf } from '../hardscape/extent';
-import type { Finding } from '../units/finding';
+import type { Finding } from '../words/finding';
+import { inKg, inMm, type Measure } from '../words/measure';
+import { say, type Said, type Text } from '../words/text';
 import { rounded } from '../units/quantity';
 import { glassKg, outerMm, standingMm } from '../vessel/glass';
 
@@ -30,7 +32,7 @@ export interface Team {
   multipliers: Multiplier[];
   /** More people than find room round a tank. */
   crowded: boolean;
-  says: string;
+  says: Text;
 }
 
 /** A cylinder of 2 kg of CO2 weighs about 5 kg full, 110 mm across and 450 high (from memory). */
@@ -42,7 +44,7 @@ export const USUAL_BASE_MM = 800;
 /** What is carried in: the empty tank, the heaviest stone, the stand and the cylinder. */
 export function loadsOf(commission: Commission, survey: Survey): Load[] {
   const { vessel, site, brief } = commission;
-  const tank: Load = { name: 'tank', sizeMm: outerMm(vessel), massKg: glassKg(vessel), upright: true };
+  const tank: Load = { what: 'tank', sizeMm: outerMm(vessel), massKg: glassKg(vessel), upright: true };
   const base = standingMm(vessel);
   const option = optionOf(commission, survey.optionId);
   const stones = survey.pieces.filter((p) => materialOf(commission, p.material).kind === 'stone');
@@ -51,12 +53,20 @@ export function loadsOf(commission: Commission, survey: Survey): Load[] {
   return [
     tank,
     ...(piece
-      ? [{ name: piece.id, sizeMm: sizeMmOf(piece.shape), massKg: heaviest.massKg, upright: false }]
+      ? [
+          {
+            what: 'stone' as const,
+            name: piece.id,
+            sizeMm: sizeMmOf(piece.shape),
+            massKg: heaviest.massKg,
+            upright: false,
+          },
+        ]
       : []),
     ...(vessel.standKg
       ? [
           {
-            name: 'stand',
+            what: 'stand' as const,
             sizeMm: [base.length, base.width, site?.baseHeightMm ?? USUAL_BASE_MM] as const,
             massKg: vessel.standKg,
             upright: true,
@@ -66,7 +76,7 @@ export function loadsOf(commission: Commission, survey: Survey): Load[] {
     ...(brief.co2
       ? [
           {
-            name: 'cylinder',
+            what: 'cylinder' as const,
             sizeMm: CYLINDER_MM,
             massKg: site?.cylinderKg ?? USUAL_CYLINDER_KG,
             upright: false,
@@ -88,7 +98,7 @@ export function carryingPlan(commission: Commission, survey: Survey): CarryingPl
     troubles: loads.flatMap((load) => troubleAt(waypoint, load, Math.min(2, crew))),
   }));
   const noLift = route.some(
-    (r) => r.waypoint.kind === 'lift' && r.troubles.some((t) => t.load.name === 'tank'),
+    (r) => r.waypoint.kind === 'lift' && r.troubles.some((t) => t.load.what === 'tank'),
   );
   const stairs = route.some((r) => r.waypoint.kind === 'stairs') || noLift;
   const lift = stairs ? STAIR_LIFT : GLASS_LIFT;
@@ -109,9 +119,10 @@ export function carryingPlan(commission: Commission, survey: Survey): CarryingPl
 /** How many share a lift so that none has more than recommended, and whether so many find room at all. */
 function teamOf(massKg: number, limitKg: number, stairs: boolean, multipliers: Multiplier[]): Team {
   const people = peopleFor(massKg, limitKg);
-  const where = stairs ? ' on the stairs' : '';
-  const each = `${rounded(limitKg, 1)} kg is recommended for one`;
   const crowded = people > MOST_HANDS;
+  const limit = inKg(limitKg);
+  const lifts = stairs ? 'team.lifts.stairs' : 'team.lifts';
+  const beyond = stairs ? 'team.crowded.stairs' : 'team.crowded';
   return {
     people,
     limitKg,
@@ -119,41 +130,24 @@ function teamOf(massKg: number, limitKg: number, stairs: boolean, multipliers: M
     multipliers,
     crowded,
     says: crowded
-      ? `The empty tank is not for hands alone${where}: ${each}, it would take ${people}, and about ${MOST_HANDS} find room round it. Plan a glass lifter, a hoist or a mover.`
-      : `${people} ${people === 1 ? 'person lifts' : 'people lift'} the empty tank${where}: ${each}.`,
+      ? say(beyond, { limit, count: people, room: MOST_HANDS })
+      : say(lifts, { count: people, limit }),
   };
 }
 
-type Sentence = (what: string, where: string, has: string, is: string) => string;
-const WHAT: Record<Trouble['kind'], { unit: string; says: Sentence }> = {
-  width: { unit: 'mm', says: (what, where, has, is) => `${what} needs ${has} at ${where}, ${is} wide.` },
-  height: { unit: 'mm', says: (what, where, has, is) => `${what} is ${has} high, ${where} ${is}.` },
-  depth: {
-    unit: 'mm',
-    says: (what, where, has, is) => `${what} does not fit ${where}: ${has} long, ${is} deep.`,
-  },
-  turn: {
-    unit: 'mm',
-    says: (what, where, has, is) => `${what}, ${has} long, does not go round ${where}: ${is} is the longest.`,
-  },
-  mass: {
-    unit: 'kg',
-    says: (what, where, has, is) => `${what} and who rides along: ${has} in ${where}, rated ${is}.`,
-  },
-};
-
-/** Pieces have names of their own; everything else is "the …". */
-function called(name: string): string {
-  return /^[A-Z]/.test(name) ? name : `the ${name}`;
+/** What a load is called at the head of a sentence: a piece by its own name. */
+function atHead({ what, name }: Load): Said {
+  return what === 'stone' ? name! : say(`The.${what}`);
 }
 
-function capital(words: string): string {
-  return words[0].toUpperCase() + words.slice(1);
+/** A point of the way: some have names of their own, everything else is "the …". */
+function called(name: string): Said {
+  return /^[A-Z]/.test(name) ? name : say('the', { name });
 }
 
 function troubleFinding(trouble: Trouble): Finding {
-  const { unit, says } = WHAT[trouble.kind];
-  const [has, is] = [trouble.measured, trouble.limit].map((v) => `${rounded(v, 0)} ${unit}`);
+  const unit = trouble.kind === 'mass' ? 'kg' : 'mm';
+  const figure = (value: number) => (unit === 'kg' ? inKg(value, 0) : inMm(value));
   return {
     id: `route.${trouble.kind}`,
     severity: 'stop',
@@ -161,9 +155,14 @@ function troubleFinding(trouble: Trouble): Finding {
     measured: rounded(trouble.measured, 0),
     limit: rounded(trouble.limit, 0),
     unit,
-    says: says(capital(called(trouble.load.name)), called(trouble.waypoint.name), has, is),
-    because: 'Find another way in, take a door off its hinges, or plan a smaller piece. Measure twice.',
-    source: 'the way in, with a hand’s room at each side of a door',
+    says: say(`route.${trouble.kind}.says`, {
+      what: atHead(trouble.load),
+      has: figure(trouble.measured),
+      where: called(trouble.waypoint.name),
+      is: figure(trouble.limit),
+    }),
+    because: say('route.because'),
+    source: say('source.way'),
   };
 }
 
@@ -177,11 +176,16 @@ function teamFindings({ brief, site }: Commission, tank: Load, team: CarryingPla
       measured: brief.crew,
       limit: team.people,
       unit: 'people',
-      says: team.crowded
-        ? `The empty tank weighs ${rounded(tank.massKg, 0)} kg: more than hands can share${team.stairs ? ' on the stairs' : ''}.`
-        : `The empty tank weighs ${rounded(tank.massKg, 0)} kg: ${team.people} lift it${team.stairs ? ' on the stairs' : ''}, ${brief.crew} come.`,
-      because: `${rounded(team.limitKg, 1)} kg is recommended for one, gripping glass. ${team.crowded ? 'Plan a glass lifter, a hoist or a mover.' : 'Bring help or suction grips.'} Local rules for lifting decide.`,
-      source: 'NIOSH lifting equation, Waters et al. 1993 (from memory)',
+      says: teamWords(inKg(tank.massKg, 0), team, brief.crew),
+      because: say(team.crowded ? 'route.team.because.crowded' : 'route.team.because', {
+        limit: inKg(team.limitKg),
+      }),
+      source: say('source.niosh'),
     },
   ];
+}
+
+function teamWords(mass: Measure, { crowded, stairs, people }: Team, crew: number): Text {
+  if (crowded) return say(stairs ? 'route.team.says.crowded.stairs' : 'route.team.says.crowded', { mass });
+  return say(stairs ? 'route.team.says.stairs' : 'route.team.says', { mass, count: people, crew });
 }

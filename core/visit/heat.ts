@@ -11,7 +11,9 @@ import {
 } from '../site/heat';
 import { intoWaterW } from '../site/warmth';
 import type { Survey } from '../survey/survey';
-import type { Finding } from '../units/finding';
+import type { Finding } from '../words/finding';
+import { inCelsius } from '../words/measure';
+import { say, type Text } from '../words/text';
 import { rounded } from '../units/quantity';
 import { footprint } from '../vessel/footprint';
 import { keptOf } from './kept';
@@ -93,9 +95,13 @@ function coolFindings({ warmC, mostC, coolW, roomC }: Omit<HeatPlan, 'findings'>
       measured: rounded(warmC, 1),
       limit: rounded(mostC, 1),
       unit: '°C',
-      says: `${rounded(warmC, 1)} °C in a room of ${rounded(roomC[1], 0)} °C, ${rounded(mostC, 1)} °C is the most.`,
-      because: `A cooler for ${rounded(coolW, 0)} W, a fan over the open top, or shorter light in summer.`,
-      source: 'heat balance: U·A·ΔT and evaporation',
+      says: say('heat.cool.says', {
+        warm: inCelsius(warmC),
+        room: inCelsius(roomC[1], 0),
+        most: inCelsius(mostC),
+      }),
+      because: say('heat.cool.because', { watts: rounded(coolW, 0) }),
+      source: say('source.heat'),
     },
   ];
 }
@@ -113,9 +119,19 @@ function heaterFindings({ site }: Commission, plan: Omit<HeatPlan, 'findings'>):
       measured: has,
       limit: rounded(plan.loss.totalW, 0),
       unit: 'W',
-      says: `${has} W of heater, ${rounded(plan.loss.totalW, 0)} W leave at ${rounded(plan.roomC[0], 0)} °C in the room.`,
-      because: `${plan.heatersW.map((w) => `${w} W`).join(' and ')} would hold ${rounded(plan.waterC, 1)} °C; a lid saves most of it.`,
-      source: 'heat balance: U·A·ΔT and evaporation',
+      says: say('heat.heater.says', {
+        has,
+        leave: rounded(plan.loss.totalW, 0),
+        room: inCelsius(plan.roomC[0], 0),
+      }),
+      because: heatersWords(plan),
+      source: say('source.heat'),
     },
   ];
+}
+
+function heatersWords({ heatersW: [watts, ...others], waterC }: Omit<HeatPlan, 'findings'>): Text {
+  const water = inCelsius(waterC);
+  if (others.length === 0) return say('heat.heater.because.one', { watts, water });
+  return say('heat.heater.because.two', { watts, others: others.join(' W, '), water });
 }

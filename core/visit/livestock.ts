@@ -3,7 +3,8 @@ import type { Commission } from '../commission/schema';
 import { livestockFindings, sharedRange, type Kept } from '../livestock/checks';
 import { speciesById } from '../livestock/species';
 import type { Survey } from '../survey/survey';
-import type { Finding } from '../units/finding';
+import type { Finding } from '../words/finding';
+import { say } from '../words/text';
 import { keptOf } from './kept';
 import { recipeFor, waterTarget } from './water';
 
@@ -25,9 +26,9 @@ function unknownFindings({ brief }: Commission): Finding[] {
       measured: count,
       limit: 0,
       unit: 'animals',
-      says: `${species} is not in the catalogue of animals.`,
-      because: 'It is not held against anything: look up its ranges yourself.',
-      source: 'the brief',
+      says: say('livestock.unknown.says', { species }),
+      because: say('livestock.unknown.because'),
+      source: say('source.brief'),
     }));
 }
 

@@ -1,6 +1,7 @@
 import type { Commission, Site } from '../commission/schema';
 import { CONTINUOUS_SHARE, powerLoad, type Device, type PowerLoad } from '../site/power';
-import type { Finding } from '../units/finding';
+import type { Finding } from '../words/finding';
+import { PRACTICE, say } from '../words/text';
 import { rounded } from '../units/quantity';
 import type { HeatPlan } from './heat';
 
@@ -8,9 +9,6 @@ export interface PowerPlan extends PowerLoad {
   devices: Device[];
   findings: Finding[];
 }
-
-/** Sentence that stands wherever mains is spoken of. */
-const ELECTRICIAN = 'Fixed wiring is for an electrician, by local code.';
 
 /** What all devices draw, and what is short, over or unprotected. */
 export function powerPlan({ site, vessel }: Commission): PowerPlan {
@@ -36,9 +34,13 @@ function loadFindings(load: PowerLoad, sockets?: number, circuitA?: number): Fin
       measured: sockets ?? 0,
       limit: load.plugs,
       unit: 'sockets',
-      says: `${load.socketsShort} ${load.socketsShort === 1 ? 'socket' : 'sockets'} short: ${load.plugs} plugs, ${sockets} there.`,
-      because: `One strip with its own switch, hung above the floor, not one in another. ${ELECTRICIAN}`,
-      source: 'the site',
+      says: say('power.sockets.says', {
+        short: load.socketsShort,
+        plugs: load.plugs,
+        sockets: sockets ?? 0,
+      }),
+      because: say('power.sockets.because'),
+      source: say('source.site'),
     });
   if (load.circuitShare !== undefined && load.circuitShare > CONTINUOUS_SHARE)
     found.push({
@@ -48,16 +50,20 @@ function loadFindings(load: PowerLoad, sockets?: number, circuitA?: number): Fin
       measured: rounded(load.amps, 1),
       limit: rounded((circuitA ?? 0) * CONTINUOUS_SHARE, 1),
       unit: 'A',
-      says: `${rounded(load.amps, 1)} A on a circuit of ${circuitA} A, ${rounded((circuitA ?? 0) * CONTINUOUS_SHARE, 1)} A is the most that stays on.`,
-      because: `Spread it over two circuits. ${ELECTRICIAN}`,
-      source: 'four fifths of the rating for lasting loads (NEC 210.20, from memory)',
+      says: say('power.load.says', {
+        amps: rounded(load.amps, 1),
+        circuit: circuitA ?? 0,
+        most: rounded((circuitA ?? 0) * CONTINUOUS_SHARE, 1),
+      }),
+      because: say('power.load.because'),
+      source: say('source.nec'),
     });
   return found;
 }
 
 function guardFindings(site: Commission['site']): Finding[] {
   const found: Finding[] = [];
-  const base = { measured: 0, limit: 1, source: 'common practice' };
+  const base = { measured: 0, limit: 1, source: PRACTICE };
   if (site?.residualCurrent === false)
     found.push({
       ...base,
@@ -65,8 +71,8 @@ function guardFindings(site: Commission['site']): Finding[] {
       severity: 'stop',
       at: { field: 'site.residualCurrent' },
       unit: 'devices',
-      says: 'No residual-current device on this circuit.',
-      because: `Water and mains stand side by side here. ${ELECTRICIAN}`,
+      says: say('power.protection.says'),
+      because: say('power.protection.because'),
     });
   if (site?.dripLoops === false)
     found.push({
@@ -75,9 +81,8 @@ function guardFindings(site: Commission['site']): Finding[] {
       severity: 'warn',
       at: { field: 'site.dripLoops' },
       unit: 'loops',
-      says: 'No room for drip loops below the sockets.',
-      because:
-        'A drop runs down the flex into the plug. Move the strip up, or lead the flexes below it first.',
+      says: say('power.loops.says'),
+      because: say('power.loops.because'),
     });
   return found;
 }

@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { say } from '../words/text';
+import { spoken } from '../words/english';
 import type { Commission } from '../commission/schema';
 import { survey } from '../survey/survey';
 import { parsed, piece, scape, soil } from '../testing/scape';
@@ -18,7 +20,7 @@ function sketch(part: { brief?: object; site?: object; vessel?: object }, option
 }
 const visited = (part: Parameters<typeof sketch>[0], option = {}) => {
   const doc = sketch(part, option);
-  return visit(doc, survey(doc));
+  return spoken(visit(doc, survey(doc)));
 };
 const found = (id: string, part: Parameters<typeof sketch>[0], option = {}) =>
   visited(part, option).findings.find((f) => f.id === id);
@@ -30,7 +32,7 @@ describe('a visit at which nothing was asked', () => {
     expect(v.water.target).toMatchObject({ celsius: 24, gh: 6, kh: 4, because: 'common practice' });
     expect(v.heat.heatersW.length).toBeGreaterThan(0);
     expect(v.power.watts).toBe(0);
-    expect(v.carrying.loads.map((l) => l.name)).toEqual(['tank', 'cylinder']);
+    expect(v.carrying.loads.map((l) => l.what)).toEqual(['tank', 'cylinder']);
   });
 });
 
@@ -158,7 +160,7 @@ describe('water', () => {
 
   it('is set for the animals when nobody set it', () => {
     const brief = { livestock: [{ species: 'betta-splendens', count: 1 }] };
-    expect(waterTarget(sketch({ brief }))).toMatchObject({ celsius: 25, because: 'what the animals share' });
+    expect(waterTarget(sketch({ brief }))).toMatchObject({ celsius: 25, because: say('target.animals') });
     expect(waterTarget(sketch({ brief, site: { target: { tempC: 22 } } })).celsius).toBe(22);
   });
 

@@ -1,7 +1,9 @@
 import type { Commission } from '../commission/schema';
 import { floorLoad, USUAL_LOADS, type FloorLoad } from '../site/floorLoad';
 import type { Survey } from '../survey/survey';
-import type { Finding } from '../units/finding';
+import type { Finding } from '../words/finding';
+import { inKg, inKnPerM2 } from '../words/measure';
+import { say } from '../words/text';
 import { rounded } from '../units/quantity';
 import { briefFindings } from './brief';
 import { carryingPlan, type CarryingPlan } from './carrying';
@@ -58,9 +60,14 @@ function floorFindings({ baseKnPerM2, usual, totalKg }: VisitPlan['floor'], stor
       measured: rounded(baseKnPerM2, 1),
       limit: most,
       unit: 'kN/m²',
-      says: `${rounded(totalKg, 0)} kg, ${rounded(baseKnPerM2, 1)} kN/m² under the base, on storey ${storey}; ${usual.name} are usually designed for ${usual.knPerM2.join(' to ')} kN/m².`,
-      because:
-        'Ask a structural engineer before anything is ordered: only one can say whether this floor carries it.',
+      says: say('site.floor.says', {
+        mass: inKg(totalKg, 0),
+        load: inKnPerM2(baseKnPerM2),
+        storey,
+        rooms: usual.name,
+        usual: inKnPerM2(usual.knPerM2, 2, 'to'),
+      }),
+      because: say('site.floor.because'),
       source: usual.source,
     },
   ];

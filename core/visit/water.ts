@@ -1,7 +1,9 @@
 import type { Commission } from '../commission/schema';
 import { sharedRange, type Kept } from '../livestock/checks';
 import type { Survey } from '../survey/survey';
-import type { Finding } from '../units/finding';
+import type { Finding } from '../words/finding';
+import { inDegreesOfHardness } from '../words/measure';
+import { PRACTICE, say, type Text } from '../words/text';
 import { rounded } from '../units/quantity';
 import { waterRecipe, type Recipe } from '../water/recipe';
 import { keptOf } from './kept';
@@ -11,7 +13,7 @@ export interface WaterTarget {
   gh: number;
   kh: number;
   /** Where the temperature comes from, in words. */
-  because: string;
+  because: Text;
 }
 
 export interface WaterPlan {
@@ -48,11 +50,7 @@ export function waterTarget(commission: Commission): WaterTarget {
     gh: noted?.gh ?? middle('gh', USUAL_TARGET.gh),
     kh: noted?.kh ?? middle('kh', USUAL_TARGET.kh),
     because:
-      noted?.tempC !== undefined
-        ? 'as noted'
-        : kept.length > 0
-          ? 'what the animals share'
-          : 'common practice',
+      noted?.tempC !== undefined ? say('target.noted') : kept.length > 0 ? say('target.animals') : PRACTICE,
   };
 }
 
@@ -137,7 +135,7 @@ function hardFindings(
   const over = Math.max(first.gh - target.gh, first.kh - target.kh);
   if (over <= TOLERANCE_D) return [];
   const gh = first.gh - target.gh >= first.kh - target.kh;
-  const [has, wants, name] = gh ? [first.gh, target.gh, 'GH'] : [first.kh, target.kh, 'KH'];
+  const [has, wants] = gh ? [first.gh, target.gh] : [first.kh, target.kh];
   return [
     {
       id: 'water.hard',
@@ -146,9 +144,12 @@ function hardFindings(
       measured: rounded(has, 1),
       limit: rounded(wants, 1),
       unit: '°d',
-      says: `${name} ${rounded(has, 1)} °d from the tap, ${rounded(wants, 1)} °d wanted.`,
-      because: 'Only softer water brings it down: an RO unit, or plants and animals that take it as it is.',
-      source: 'the water recipe',
+      says: say(gh ? 'water.hard.says.gh' : 'water.hard.says.kh', {
+        has: inDegreesOfHardness(has),
+        wanted: inDegreesOfHardness(wants),
+      }),
+      because: say('water.hard.because'),
+      source: say('source.recipe'),
     },
   ];
 }
@@ -164,10 +165,9 @@ function tapFindings({ site, catalogue }: Commission): Finding[] {
       measured: tap.nitrateMgL,
       limit: 25,
       unit: 'mg/L',
-      says: `Nitrate ${tap.nitrateMgL} mg/L from the tap.`,
-      because:
-        'Every change brings that much in: count it as plant food, or cut it with RO. Above 50 mg/L it is over the limit for drinking.',
-      source: 'common practice; 50 mg/L by the EU drinking water directive (from memory)',
+      says: say('water.nitrate.says', { has: tap.nitrateMgL }),
+      because: say('water.nitrate.because'),
+      source: say('source.nitrate'),
     });
   const treated = tap?.disinfectant === 'chlorine' || tap?.disinfectant === 'chloramine';
   if (treated && !catalogue.materials.some((m) => m.kind === 'conditioner'))
@@ -177,9 +177,13 @@ function tapFindings({ site, catalogue }: Commission): Finding[] {
       measured: 0,
       limit: 1,
       unit: 'conditioners',
-      says: `${tap.disinfectant === 'chlorine' ? 'Chlorine' : 'Chloramine'} in the tap water, and no conditioner in the catalogue.`,
-      because: 'It harms gills and bacteria. Add one; chloramine needs a kind that binds ammonia too.',
-      source: 'common practice',
+      says: say(
+        tap.disinfectant === 'chlorine'
+          ? 'water.conditioner.says.chlorine'
+          : 'water.conditioner.says.chloramine',
+      ),
+      because: say('water.conditioner.because'),
+      source: PRACTICE,
     });
   return found;
 }

@@ -4,6 +4,7 @@ import { dayPlus, type Day } from '../../core/calendar/day';
 import { clockOf } from '../../core/build/buildPlan';
 import type { Commission } from '../../core/commission/schema';
 import type { Plan } from '../../core/pipeline/plan';
+import { inEnglish } from '../../core/words/english';
 import { rounded } from '../../core/units/quantity';
 
 interface Entry {
@@ -66,7 +67,7 @@ function studioEntries({ order, build }: Plan): Entry[] {
             key: `order ${s.supplier}`,
             day: s.orderBy,
             title: `Order from ${s.name}`,
-            detail: s.lines.map((l) => `${l.packWords} ${l.name}`).join('\n'),
+            detail: s.lines.map((l) => `${inEnglish(l.packWords)} ${inEnglish(l.name)}`).join('\n'),
           },
         ]
       : [],
@@ -74,8 +75,8 @@ function studioEntries({ order, build }: Plan): Entry[] {
   const before = build.beforehand.map((b, i) => ({
     key: `before ${i}`,
     day: b.day,
-    title: b.title,
-    detail: b.detail,
+    title: inEnglish(b.title),
+    detail: inEnglish(b.detail),
   }));
   const day = {
     key: 'build',
@@ -94,7 +95,7 @@ function careEntries({ care }: Plan): Entry[] {
         ...(d.change ? [`change ${rounded(d.change.litres, 0)} L of water`] : []),
         ...(d.test ? ['test the water, write it down'] : []),
         ...(d.doses > 0 ? [`feed the plants: ${d.doses} ${d.doses === 1 ? 'dose' : 'doses'}`] : []),
-        ...d.events,
+        ...d.events.map(inEnglish),
       ];
       if (what.length === 0) return [];
       const title = what[0][0].toUpperCase() + what[0].slice(1);

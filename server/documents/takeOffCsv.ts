@@ -3,6 +3,7 @@ import type { Commission } from '../../core/commission/schema';
 import { orderByOf } from '../../core/ordering/order';
 import type { Plan } from '../../core/pipeline/plan';
 import { amount } from '../../core/units/money';
+import { inEnglish } from '../../core/words/english';
 import { rounded } from '../../core/units/quantity';
 
 /**
@@ -18,15 +19,15 @@ const FORMULA = /^[\s\p{C}\p{Z}]*[=+\-@\t\r\n＝＋－＠]|^[\t\r\n]/u;
 export function takeOffCsv(commission: Commission, plan: Plan): string {
   const rows = plan.takeOff.lines.map((line) => ({
     group: line.kind,
-    item: line.name,
+    item: inEnglish(line.name),
     measured: rounded(line.measured.value, 4),
     'measured unit': line.measured.unit,
     needed: rounded(line.needed.value, 4),
     'needed unit': line.needed.unit,
-    packs: line.packWords,
+    packs: line.packWords ? inEnglish(line.packWords) : '',
     [`price ${commission.currency}`]: amount(line.priceMinor, commission.currency),
     'order by': orderByOf(plan.order, line.id) ?? '',
-    workings: line.workings.map((w) => `${w.step}: ${rounded(w.value, 3)} ${w.unit}`).join('; '),
+    workings: line.workings.map((w) => `${inEnglish(w.step)}: ${rounded(w.value, 3)} ${w.unit}`).join('; '),
   }));
   return Papa.unparse(rows, { escapeFormulae: FORMULA, newline: '\r\n' });
 }

@@ -10,6 +10,7 @@ import { scansOf } from '../../core/exchange/apart';
 import { bundle, opened } from '../../core/exchange/bundle';
 import { order } from '../../core/ordering/order';
 import { plan, type Plan } from '../../core/pipeline/plan';
+import { inEnglish } from '../../core/words/english';
 import { calendarFile, type CalendarPart } from '../documents/calendar';
 import { takeOffCsv } from '../documents/takeOffCsv';
 import { columnsOf, type Kept } from '../store/columns';
@@ -159,7 +160,7 @@ function requestOf(
     lines: group.lines.map(({ line, pack, name, count, priceMinor, leadDays }) => ({
       item: line,
       pack,
-      name,
+      name: inEnglish(name),
       count,
       priceMinor,
       leadDays,

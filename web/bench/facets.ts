@@ -95,6 +95,7 @@ function normal(v: Float64Array, a: number, b: number, c: number): [number, numb
 }
 
 function boxOf(v: Float64Array, down: number): Facets['box'] {
+  if (v.length === 0) return [0, 0, 0, 0];
   const box: Facets['box'] = [Infinity, Infinity, -Infinity, -Infinity];
   for (let i = 0; i < v.length; i += 3) {
     box[0] = Math.min(box[0], v[i]);

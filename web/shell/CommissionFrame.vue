@@ -3,7 +3,7 @@ import { useEventListener, useTitle } from '@vueuse/core';
 import { computed, onBeforeUnmount, provide, shallowRef, toRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useLibrary } from '../design/library';
-import type { Finding } from '../../core/units/finding';
+import type { Finding } from '../../core/words/finding';
 import { api, ApiProblem, type SentOrder } from './api';
 import { typing, useCommands } from './commands';
 import { useCommission } from './commissionStore';

@@ -1,7 +1,9 @@
 // @vitest-environment happy-dom
 import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import type { Finding } from '../../core/units/finding';
+import { inMm } from '../../core/words/measure';
+import { PRACTICE, say } from '../../core/words/text';
+import type { Finding } from '../../core/words/finding';
 import { mount } from '../testing/mount';
 import FindingList from './FindingList.vue';
 import { usePreferences } from './preferences';
@@ -14,9 +16,13 @@ const shallow: Finding = {
   measured: 38,
   limit: 50,
   unit: 'mm',
-  says: '38 mm of soil under Cryptocoryne wendtii.',
-  because: 'It needs 50 mm.',
-  source: 'common practice',
+  says: say('bed.shallow.says', {
+    depth: inMm(38),
+    plant: 'Cryptocoryne wendtii',
+    where: say('where.front.left'),
+  }),
+  because: say('bed.shallow.because', { limit: inMm(50) }),
+  source: PRACTICE,
 };
 
 describe('findings', () => {
@@ -33,7 +39,9 @@ describe('findings', () => {
       at: { field: 'vessel.labelL' },
     };
     const list = mount(FindingList, { findings: [shallow, note] }, pinia);
-    expect(list.words()).toMatch(/^Findings 1 to settle, 1 note 1\s+38 mm of soil .* It needs 50 mm\./);
+    expect(list.words()).toMatch(
+      /^Findings 1 to settle, 1 note 1\s+38 mm of soil .* It roots in the bed and needs 50 mm\./,
+    );
     expect([...list.el.querySelectorAll('li')].map((li) => li.className)).toEqual(['warn', 'note']);
   });
 

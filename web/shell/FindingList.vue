@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Finding } from '../../core/units/finding';
+import type { Finding } from '../../core/words/finding';
 import { useFigures } from './figures';
 
 const props = defineProps<{ findings: Finding[] }>();

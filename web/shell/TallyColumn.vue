@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { useRouter } from 'vue-router';
-import type { Finding } from '../../core/units/finding';
+import type { Finding } from '../../core/words/finding';
 import { waterLineL } from '../../core/vessel/litres';
 import type { TakeOffLine } from '../../core/takeoff/line';
 import type { PlanView } from '../workers/planWorker';
@@ -32,7 +32,7 @@ function rowOf(line: TakeOffLine, name: string): Row {
     key: line.id,
     name,
     ...f.shown(measured.value, measured.unit, 1),
-    below: line.packWords || (line.priced ? 'nothing to buy' : 'no pack known'),
+    below: line.packWords ? f.words(line.packWords) : line.priced ? 'nothing to buy' : 'no pack known',
     line: line.id,
   };
 }
@@ -52,7 +52,7 @@ const rows = computed<Row[]>(() => {
   const lines = plan.takeOff.lines;
   const substrate = lines
     .filter((l) => l.kind === 'substrate')
-    .map((l) => rowOf(l, NAMES[kindOf(l.id) ?? ''] ?? l.name));
+    .map((l) => rowOf(l, NAMES[kindOf(l.id) ?? ''] ?? f.words(l.name)));
   const stone = lines
     .filter((l) => l.kind === 'hardscape')
     .map((l) => rowOf(l, kindOf(l.id) === 'wood' ? 'Wood' : 'Stone'));

@@ -1,7 +1,22 @@
 import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it } from 'vitest';
+import {
+  inCelsius,
+  inDegreesOfHardness,
+  inKgf,
+  inLitres,
+  inLitresAnHour,
+  inMm,
+} from '../../core/words/measure';
+import { say } from '../../core/words/text';
 import { money, useFigures } from './figures';
 import { usePreferences } from './preferences';
+
+const soil = say('bed.shallow.says', {
+  depth: inMm(34),
+  plant: 'Anubias',
+  where: say('where.front.left'),
+});
 
 describe('figures', () => {
   beforeEach(() => setActivePinia(createPinia()));
@@ -9,13 +24,17 @@ describe('figures', () => {
   it('are metric, or US throughout: sentences too, but not packs and rates', () => {
     const f = useFigures();
     expect(f.volume(125.6)).toBe('125.6 L');
-    expect(f.words('34 mm of soil')).toBe('34 mm of soil');
+    expect(f.words(soil)).toBe('34 mm of soil under Anubias, front left.');
     usePreferences().units = 'us';
     expect(f.volume(3.785411784)).toBe('1.00 US gal');
     expect(f.length(50.8)).toBe('2.00 in');
-    expect(f.words('It lifts 0.6 kgf; 34 mm of soil, 24 s each')).toBe(
-      'It lifts 1.32 lbf; 1.34 in of soil, 24 s each',
+    expect(f.words(soil)).toBe('1.34 in of soil under Anubias, front left.');
+    expect(f.words(say('piece.floats.says.alone', { piece: 'R-1', lift: inKgf(0.6), hold: inKgf(0) }))).toBe(
+      'R-1 will float: it lifts 1.32 lbf dry, nothing is joined to it, which holds 0 lbf.',
     );
+    // As it is printed on the bag; and a name stays a name, whatever is in it.
+    expect(f.words(say('pack.sized.named', { count: 3, size: '9 L', name: 'bag' }))).toBe('3 × 9 L bag');
+    expect(f.words('Stone of 40 kg')).toBe('Stone of 40 kg');
     expect(f.said(1, 'kN/m²')).toBe('21 psf');
     expect(f.lengthUnit.value).toBe('in');
     expect(f.fromMm(25.4)).toBe(1);
@@ -24,8 +43,13 @@ describe('figures', () => {
   it('turn joined figures and temperatures in a sentence', () => {
     const f = useFigures();
     usePreferences().units = 'us';
-    expect(f.words('the widest is 254 × 508 mm, 20 to 25 °C for all')).toBe(
-      'the widest is 10.00 × 20.00 in, 68 to 77 °F for all',
+    const sizes = { across: inMm([127, 254]), widest: inMm([254, 508]) };
+    expect(f.words(say('piece.passes.says', { piece: 'S-1', ...sizes }))).toBe(
+      'S-1 does not pass the opening: 5.00 × 10.00 in across, the widest is 10.00 × 20.00 in.',
+    );
+    const span = { value: [20, 25], unit: '°C', places: 1, between: 'to' } as const;
+    expect(f.words(say('livestock.water.says', { has: inCelsius(28), wants: span, species: 'Betta' }))).toBe(
+      '82 °F for the tank, 68 to 77 °F for Betta.',
     );
   });
 
@@ -34,13 +58,14 @@ describe('figures', () => {
     usePreferences().units = 'metric';
     usePreferences().gallons = 'imperial';
     expect(f.volume(4.54609, 2)).toBe('1.00 imp gal');
-    expect(f.words('fill 45.4609 L')).toBe('fill 10.0 imp gal');
+    expect(f.words(say('fill.cold', { litres: inLitres(45.4609) }))).toBe('10.0 imp gal cold');
     usePreferences().gallons = 'as-units';
     expect(f.hardness(10)).toBe('10.0 °d');
-    expect(f.words('GH 10 °d and 200 mm²')).toBe('GH 10 °d and 200 mm²');
+    const hard = say('water.hard.says.gh', { has: inDegreesOfHardness(10), wanted: inDegreesOfHardness(4) });
+    expect(f.words(hard)).toBe('GH 10 °d from the tap, 4 °d wanted.');
     usePreferences().hardness = 'ppm';
     expect(f.hardness(10)).toBe('178 mg/L CaCO3');
-    expect(f.words('GH 4 to 10 °d for it')).toBe('GH 71 to 178 mg/L CaCO3 for it');
+    expect(f.words(hard)).toBe('GH 178 mg/L CaCO3 from the tap, 71 mg/L CaCO3 wanted.');
     usePreferences().hardness = 'mmol';
     expect(f.hardness(10)).toBe('1.78 mmol/L');
     usePreferences().hardness = 'degree';
@@ -52,7 +77,9 @@ describe('figures', () => {
     expect(f.temperature(24)).toBe('24.0 °C');
     usePreferences().units = 'us';
     expect(f.temperature(25)).toBe('77.0 °F');
-    expect(f.words('5 L an hour, 2 kN/m², 3 m from it')).toBe('32 US gal a day, 42 psf, 9.84 ft from it');
+    expect(f.words(say('before.ro.detail', { hours: 9, rate: inLitresAnHour(5) }))).toBe(
+      '9 h at 32 US gal a day',
+    );
   });
 
   it('say one plug and two plugs, and money with its currency', () => {

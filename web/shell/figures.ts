@@ -2,8 +2,12 @@ import { computed } from 'vue';
 import { MM_PER_INCH } from '../../core/units/length';
 import { KG_PER_POUND, STANDARD_GRAVITY } from '../../core/units/mass';
 import { majorOf, placesOf } from '../../core/units/money';
-import { isCounted, unitFor } from '../../core/units/quantity';
+import { isCounted, rounded, unitFor } from '../../core/units/quantity';
 import { L_PER_IMPERIAL_GALLON, L_PER_US_GALLON, ML_PER_US_FLUID_OUNCE } from '../../core/units/volume';
+import { dayWords } from '../../core/calendar/day';
+import { EN } from '../../core/words/en';
+import { inWords, type Reader } from '../../core/words/render';
+import type { Said } from '../../core/words/text';
 import { usePreferences } from './preferences';
 import { scaleOf, type FigureKind } from './scales';
 
@@ -23,6 +27,18 @@ export function decimal(value: number, places: number): string {
       new Intl.NumberFormat(undefined, { minimumFractionDigits: places, maximumFractionDigits: places }),
     );
   return formats.get(places)!.format(value);
+}
+
+const plainFormats = new Map<number, Intl.NumberFormat>();
+/** Decimals of a bare figure in a sentence at most. */
+const MOST_PLACES = 3;
+
+/** A figure in a sentence: as many decimals as it has, up to so many, and no marks between thousands. */
+function plain(value: number, places: number): string {
+  const digits = { maximumFractionDigits: places, useGrouping: false };
+  const format = plainFormats.get(places) ?? new Intl.NumberFormat(undefined, digits);
+  plainFormats.set(places, format);
+  return format.format(rounded(value, places));
 }
 
 /** Decimals that show about three figures of a value. */
@@ -46,10 +62,6 @@ const US: Record<string, { unit: string; per: number; places?: number }> = {
   'kN/m²': { unit: 'psf', per: 0.04788026, places: 0 },
   'L/min': { unit: 'gal/min', per: L_PER_US_GALLON },
 };
-
-/** A figure with its unit in a sentence, and those joined to it: `440 × 520 mm`, `23 to 28 °C`. */
-const SPOKEN =
-  /((?:-?\d+(?:\.\d+)?(?: × | to ))*)(-?\d+(?:\.\d+)?) (mm|kgf|kg|mL|L an hour|L|°C|°d|kN\/m²|m)(?![\w/²³])/g;
 
 /** Units of sentences that are typed on a scale of their own, and the decimals they are spoken with. */
 const SCALED: Record<string, { kind: FigureKind; places: number }> = {
@@ -82,14 +94,19 @@ export function useFigures() {
     const { text, unit: u } = shown(value, unit, places);
     return `${text} ${u}`;
   };
-  /** A sentence of the computation, which speaks metric, with its figures in the reader's units. */
-  const words = (sentence: string) =>
-    sentence.replace(SPOKEN, (whole: string, before: string, value: string, unit: string) => {
-      const spoken = (text: string) => inReaders(Number(text), unit);
-      const { text, unit: name } = spoken(value);
-      if (name === unit) return whole;
-      return `${before.replace(/-?\d+(?:\.\d+)?/g, (one) => spoken(one).text)}${text} ${name}`;
-    });
+  /** A message of the computation in words, its figures in the reader's units. */
+  const reader: Reader = {
+    locale: 'en',
+    messages: EN,
+    figure: (value, unit, places) => {
+      const own = inReaders(value, unit);
+      return own.unit === unit ? { text: plain(value, places), unit } : own;
+    },
+    number: (value) => plain(value, MOST_PLACES),
+    day: dayWords,
+    money: ({ minor, currency }) => money(minor, currency),
+  };
+  const words = (said: Said) => inWords(said, reader);
   function inReaders(value: number, unit: string): Shown {
     const own = SCALED[unit];
     if (!own) return shown(value, unit);

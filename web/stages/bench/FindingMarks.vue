@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import { useFigures } from '../../shell/figures';
 import type { Option, Vessel } from '../../../core/commission/schema';
-import type { Finding } from '../../../core/units/finding';
+import type { Finding } from '../../../core/words/finding';
 
 /** Numbers on the plan where findings are, the same as in the list. */
 const props = defineProps<{ findings: Finding[]; option: Option; vessel: Vessel; k: number }>();
 
+const { words } = useFigures();
 const spots = computed(() =>
   props.findings.flatMap((finding, i) => {
     const piece = props.option.pieces.find((p) => p.id === finding.at.piece);
@@ -18,7 +20,7 @@ const spots = computed(() =>
         n: i + 1,
         x: within(xy[0] * props.k, length * props.k),
         y: within((width - xy[1]) * props.k, width * props.k),
-        says: finding.says,
+        says: words(finding.says),
       },
     ];
   }),

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { clockOf } from '../../../core/build/buildPlan';
+import { firstToOrder } from '../../../core/ordering/order';
 import { ofFirstVisit } from '../../../core/pipeline/firstVisit';
 import { daylightOf } from '../../../core/care/light';
 import { useCommission } from '../../shell/commissionStore';
@@ -18,9 +19,7 @@ const follows = computed(() => {
   const p = plan.value;
   const doc = commission.document;
   if (!p || !doc) return [];
-  const first = p.order.suppliers
-    .flatMap((s) => (s.orderBy ? [{ by: s.orderBy, name: s.name }] : []))
-    .sort((a, b) => a.by.localeCompare(b.by))[0];
+  const first = firstToOrder(p.order);
   const soak = p.build.beforehand[0];
   const week = p.care.weeks[0];
   const { budgetMinor } = doc.brief;
@@ -28,13 +27,13 @@ const follows = computed(() => {
     {
       about: 'Order',
       says: first
-        ? `${first.name} must have the order by ${longDay(first.by)}, ${daysAway(first.by)}.`
+        ? `${first.name} must have the order by ${longDay(first.orderBy)}, ${daysAway(first.orderBy)}.`
         : 'Nothing to order yet: the bench is empty.',
     },
-    { about: 'Before', says: soak ? `${soak.title}: ${shortDay(soak.day)}.` : '' },
+    { about: 'Before', says: soak ? `${f.words(soak.title)}: ${shortDay(soak.day)}.` : '' },
     {
       about: 'Build day',
-      says: `${p.build.crew.join(' and ')}, from ${p.build.startTime}; water in by ${clockOf(p.build.startTime, p.build.waterInMin)}, done at ${clockOf(p.build.startTime, p.build.doneMin)}.`,
+      says: `${p.build.crew.map(f.words).join(' and ')}, from ${p.build.startTime}; water in by ${clockOf(p.build.startTime, p.build.waterInMin)}, done at ${clockOf(p.build.startTime, p.build.doneMin)}.`,
     },
     {
       about: 'Light',

@@ -8,6 +8,7 @@ import { useCommission } from '../../shell/commissionStore';
 import { useDocEdit } from '../../shell/docEdit';
 import FigureField from '../../shell/FigureField.vue';
 import PictureStrip from '../../shell/PictureStrip.vue';
+import { useFigures } from '../../shell/figures';
 import { useFrame } from '../../shell/planKey';
 import WordsField from '../../shell/WordsField.vue';
 import AskedRow from './AskedRow.vue';
@@ -25,6 +26,7 @@ import UpkeepBar from './UpkeepBar.vue';
 const commission = useCommission();
 const edit = useDocEdit();
 const { plan } = useFrame();
+const { words } = useFigures();
 const doc = computed(() => commission.document!);
 const brief = computed(() => doc.value.brief);
 
@@ -54,10 +56,10 @@ const GAS = [
 ] as const;
 const WATER = WATER_SCHOOLS.map((value) => ({
   value,
-  title: SCHOOLS[value].title,
-  subtitle: SCHOOLS[value].rule,
+  title: words(SCHOOLS[value].title),
+  subtitle: words(SCHOOLS[value].rule),
 }));
-const DOSING = Object.entries(DOSING_RULES).map(([value, rule]) => ({ value, title: rule }));
+const DOSING = Object.entries(DOSING_RULES).map(([value, rule]) => ({ value, title: words(rule) }));
 const DAYLIGHT = [
   { value: 'none', title: 'none' },
   { value: 'indirect', title: 'indirect' },

@@ -28,7 +28,7 @@ const rows = computed(() =>
     const s = speciesById(entry.species);
     if (!s) return [];
     const warmth = (props.visit?.livestock.findings ?? []).filter((x) => x.unit === '°C');
-    const against = warmth.filter((x) => x.says.includes(s.name));
+    const against = warmth.filter((x) => x.at.animals?.includes(s.id));
     return [{ entry, i, s, outside: against.some((x) => x.severity !== 'note') }];
   }),
 );

@@ -1,19 +1,22 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import type { UpkeepPart } from '../../../core/care/upkeep';
+import { useFigures } from '../../shell/figures';
 import type { PlanView } from '../../workers/planWorker';
 
 /** Minutes that this very scape asks, in its first and its eighth week, against what was promised. */
 const props = defineProps<{ care: PlanView['care']; promised?: number }>();
+const { words } = useFigures();
 const W = 360;
 const shown = computed(() => [props.care.weeks[0], props.care.weeks[7]]);
 const most = computed(() => Math.max(props.promised ?? 0, ...shown.value.map((w) => w.minutes), 30) * 1.05);
 const X = (min: number) => (min / most.value) * W;
-const FILLS: Record<string, string> = {
+const FILLS: Partial<Record<UpkeepPart['kind'], string>> = {
   panes: 'var(--clay-2)',
   trimming: '#9db9a8',
   filter: 'var(--sand)',
   tests: '#d9d2c4',
-  'plant food': '#c7b79f',
+  food: '#c7b79f',
 };
 const bars = computed(() =>
   shown.value.map((week) => {
@@ -21,9 +24,9 @@ const bars = computed(() =>
     const parts = week.upkeep.map((p) => {
       const w = X(p.minutes);
       x += w;
-      return { ...p, x: x - w, w, fill: FILLS[p.what] ?? 'var(--water-2)' };
+      return { ...p, x: x - w, w, fill: FILLS[p.kind] ?? 'var(--water-2)' };
     });
-    const says = week.upkeep.map((p) => `${p.what} ${Math.round(p.minutes)}`).join(', ');
+    const says = week.upkeep.map((p) => `${words(p.what)} ${Math.round(p.minutes)}`).join(', ');
     return { week: week.week, minutes: week.minutes, overMin: week.overMin, parts, says };
   }),
 );
@@ -40,7 +43,7 @@ const bars = computed(() =>
       <svg :width="W" height="16" role="img" :aria-label="`Week ${b.week}: ${b.says} minutes`">
         <rect
           v-for="p in b.parts"
-          :key="p.what"
+          :key="p.kind"
           :x="p.x"
           y="2"
           :width="p.w"

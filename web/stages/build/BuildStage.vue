@@ -2,12 +2,14 @@
 import { computed, ref } from 'vue';
 import { clockOf } from '../../../core/build/buildPlan';
 import { longDay, weekDay } from '../../shell/days';
+import { useFigures } from '../../shell/figures';
 import { useFrame } from '../../shell/planKey';
 import DayChart from './DayChart.vue';
 import DayNotes from './DayNotes.vue';
 import RunSheet from './RunSheet.vue';
 
 const { plan } = useFrame();
+const { words } = useFigures();
 /** A phone in the other hand shows the list, not the clock. */
 const sheet = ref(window.matchMedia('(max-width: 700px)').matches);
 
@@ -32,8 +34,8 @@ const print = () => window.print();
         <button v-if="sheet" class="act" @click="print">Print</button>
       </header>
       <ul v-if="!sheet && build.beforehand.length" class="before screen-only">
-        <li v-for="b in build.beforehand" :key="b.title">
-          <b>{{ weekDay(b.day) }}</b> {{ b.title }} <span class="quiet">{{ b.detail }}</span>
+        <li v-for="b in build.beforehand" :key="`${b.kind} ${b.day}`">
+          <b>{{ weekDay(b.day) }}</b> {{ words(b.title) }} <span class="quiet">{{ words(b.detail) }}</span>
         </li>
       </ul>
       <DayChart v-if="!sheet" class="screen-only" :build="build" />

@@ -71,7 +71,7 @@ const hoursOf = (min: number) =>
         </pattern>
       </defs>
       <g v-for="(name, i) in build.crew" :key="i" :transform="`translate(${LEFT + i * columnW} 0)`">
-        <text y="18" class="person">{{ name }}</text>
+        <text y="18" class="person">{{ words(name) }}</text>
         <path :d="`M0 26 H ${columnW - 8}`" stroke="var(--ink-3)" stroke-width="1.6" />
       </g>
       <g v-for="[kind, title] in LANES" :key="kind" :transform="`translate(${laneX(kind)} 0)`">
@@ -97,7 +97,7 @@ const hoursOf = (min: number) =>
             { chain: chain.has(b.task.id), slim: room(b.task) < 1, bare: heightOf(b.task) < 9 },
           ]"
           :data-task="b.task.id"
-          :title="words(`${b.task.title}, ${b.task.minutes} min: ${b.task.detail}`)"
+          :title="`${words(b.task.title)}, ${b.task.minutes} min: ${words(b.task.detail)}`"
         >
           <div class="title">
             <b>{{ words(b.task.title) }}</b><span v-if="b.w > NARROW" class="min"
@@ -120,7 +120,7 @@ const hoursOf = (min: number) =>
       >
         <div class="wait" :class="l.kind">
           <span
-            >{{ l.what }} {{ hoursOf(l.toMin - l.fromMin)
+            >{{ words(l.what) }} {{ hoursOf(l.toMin - l.fromMin)
             }}<template v-if="l.limitMin"> of {{ l.limitMin }}</template
             ><template v-if="l.kind === 'plants'">, mist each 10 min</template></span
           >

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { BuildPlan } from '../../../core/build/buildPlan';
+import type { Scheduled } from '../../../core/build/schedule';
 import { RATES } from '../../../core/build/rates';
 import { HOSE_L_PER_MIN } from '../../../core/visit/water';
 import { useFigures } from '../../shell/figures';
@@ -9,15 +10,18 @@ import FindingList from '../../shell/FindingList.vue';
 const props = defineProps<{ build: BuildPlan }>();
 const f = useFigures();
 
+const shortName = ({ short, title }: Scheduled) => f.words(short ?? title);
 const chain = computed(() =>
-  props.build.chain.map((id) => props.build.tasks.find((t) => t.id === id)!.title.split(/[,:]/)[0]),
+  props.build.chain.map((id) => shortName(props.build.tasks.find((t) => t.id === id)!)),
 );
 const hours = computed(() => `${Math.floor(props.build.doneMin / 60)} h ${props.build.doneMin % 60} min`);
 /** Each caution once, with the steps it stands at. */
 const cautions = computed(() => {
   const map = new Map<string, string[]>();
-  for (const t of props.build.tasks)
-    if (t.caution) map.set(t.caution, [...(map.get(t.caution) ?? []), t.title.split(/[,:]/)[0]]);
+  for (const t of props.build.tasks) {
+    const says = t.caution && f.words(t.caution);
+    if (says) map.set(says, [...(map.get(says) ?? []), shortName(t)]);
+  }
   return [...map].map(([says, at]) => ({
     says,
     at: at.length > 2 ? `${at[0]} and ${at.length - 1} more` : at.join(', '),
@@ -44,7 +48,7 @@ const rates = computed(() => [
     <FindingList v-if="build.findings.length" :findings="build.findings" />
     <h2>At these steps</h2>
     <p v-for="c in cautions" :key="c.says" class="caution">
-      <b>{{ c.at }}.</b> {{ f.words(c.says) }}
+      <b>{{ c.at }}.</b> {{ c.says }}
     </p>
     <header>
       <h2>Rates</h2>

@@ -11,7 +11,7 @@ const commission = useCommission();
 const { words } = useFigures();
 const clock = (min: number) => clockOf(props.build.startTime, min);
 const rows = computed(() =>
-  props.build.tasks.map((t) => ({ ...t, who: t.crew.map((p) => props.build.crew[p]).join(' + ') })),
+  props.build.tasks.map((t) => ({ ...t, who: t.crew.map((p) => words(props.build.crew[p])).join(' + ') })),
 );
 </script>
 
@@ -28,16 +28,16 @@ const rows = computed(() =>
           ]
             .filter(Boolean)
             .join(', ')
-        }}. {{ build.crew.join(', ') }} from {{ build.startTime }}; water in by {{ clock(build.waterInMin) }},
-        done at {{ clock(build.doneMin) }}.
+        }}. {{ build.crew.map(words).join(', ') }} from {{ build.startTime }}; water in by
+        {{ clock(build.waterInMin) }}, done at {{ clock(build.doneMin) }}.
       </p>
     </header>
     <section v-if="build.beforehand.length">
       <h2>Before</h2>
-      <p v-for="b in build.beforehand" :key="b.title" class="row">
+      <p v-for="b in build.beforehand" :key="`${b.kind} ${b.day}`" class="row">
         <i /><b class="at">{{ weekDay(b.day) }}</b
         ><span class="what"
-          ><b>{{ b.title }}</b> {{ b.detail }}</span
+          ><b>{{ words(b.title) }}</b> {{ words(b.detail) }}</span
         >
       </p>
     </section>

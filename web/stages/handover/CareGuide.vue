@@ -49,7 +49,9 @@ const mix = computed(() => {
 });
 const conditioner = computed(() => f.said(props.care.water.conditionerMl, 'mL', 0));
 const events = computed(() =>
-  props.care.weeks.flatMap((w) => w.days).flatMap((d) => d.events.map((what) => ({ day: d.day, what }))),
+  props.care.weeks
+    .flatMap((w) => w.days)
+    .flatMap((d) => d.events.map((what) => ({ day: d.day, what: f.words(what) }))),
 );
 const phone = computed(() => props.commission.studio?.phone);
 /** Where nothing is planted nothing is fed. */
@@ -103,7 +105,7 @@ const fed = computed(() => props.care.weeks.some((w) => w.days.some((d) => d.dos
       >
       <span class="gate"
         >shrimps from {{ shortDay(care.stock.shrimpsFrom) }}, fish from {{ shortDay(care.stock.fishFrom) }}:
-        {{ care.stock.condition }}</span
+        {{ f.words(care.stock.condition) }}</span
       >
     </p>
     <div class="texts">

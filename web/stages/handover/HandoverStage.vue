@@ -6,15 +6,17 @@ import { api } from '../../shell/api';
 import { useCommission } from '../../shell/commissionStore';
 import { shortDay } from '../../shell/days';
 import FindingList from '../../shell/FindingList.vue';
+import { useFigures } from '../../shell/figures';
 import { useFrame } from '../../shell/planKey';
 import CareGuide from './CareGuide.vue';
 
 const commission = useCommission();
 const { plan, field } = useFrame();
+const { words } = useFigures();
 const care = computed(() => plan.value?.care);
 const doc = computed(() => commission.document!);
 
-const SCHOOL_ITEMS = WATER_SCHOOLS.map((value) => ({ value, title: SCHOOLS[value].title }));
+const SCHOOL_ITEMS = WATER_SCHOOLS.map((value) => ({ value, title: words(SCHOOLS[value].title) }));
 function choose(water: WaterSchool): void {
   commission.tryEdit('school water', (d) => ({
     ...d,
@@ -64,16 +66,16 @@ const print = () => window.print();
         data-test="school"
         @update:model-value="choose"
       />
-      <p class="quiet">{{ care.water.rule }}</p>
+      <p class="quiet">{{ words(care.water.rule) }}</p>
       <dl>
         <dt>Light</dt>
         <dd>{{ lean }}</dd>
         <dt>Dosing</dt>
-        <dd>{{ care.dosing.rule }}</dd>
+        <dd>{{ words(care.dosing.rule) }}</dd>
         <dt>Stock</dt>
         <dd>
           shrimps {{ shortDay(care.stock.shrimpsFrom) }}, fish {{ shortDay(care.stock.fishFrom) }},
-          {{ care.stock.condition }}
+          {{ words(care.stock.condition) }}
         </dd>
       </dl>
       <h2>What it asks of the client</h2>

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { inEnglish } from '../../../core/words/english';
 import { plan } from '../../../core/pipeline/plan';
 import { slateValley } from '../../../demo/commissions/slateValley';
 import { figuresOf } from './optionFigures';
@@ -8,7 +9,7 @@ const says = {
   mass: (kg: number) => `${kg.toFixed(1)} kg`,
   money: (minor: number) => (minor / 100).toFixed(2),
   day: (day: string) => day,
-  words: (s: string) => s,
+  words: inEnglish,
 };
 
 describe('the side-by-side sheet', () => {

@@ -1,3 +1,5 @@
+import { firstToOrder } from '../../../core/ordering/order';
+import type { Said } from '../../../core/words/text';
 import type { Commission, Option } from '../../../core/commission/schema';
 import { materialOf } from '../../../core/commission/lookup';
 import { clockOf } from '../../../core/build/buildPlan';
@@ -16,7 +18,7 @@ interface Says {
   mass: (kg: number) => string;
   money: (minor: number) => string;
   day: (day: string) => string;
-  words: (sentence: string) => string;
+  words: (said: Said) => string;
 }
 
 /** Litres, stone, plants, cost, days, upkeep and findings of an option, in the words of the sheet. */
@@ -28,7 +30,7 @@ export function figuresOf(plan: PlanView, option: Option, doc: Commission, says:
   const stones = survey.pieces.length - wood;
   const plugs = survey.plantings.reduce((sum, p) => sum + p.plugs, 0);
   const species = new Set(option.plants.map((p) => p.plant)).size;
-  const first = order.suppliers.flatMap((s) => (s.orderBy ? [s.orderBy] : [])).sort()[0];
+  const first = firstToOrder(order)?.orderBy;
   const gas = doc.brief.co2 ? (doc.brief.co2CostMinor ?? 0) : 0;
   const settle = findings.filter((x) => x.severity !== 'note');
   return [

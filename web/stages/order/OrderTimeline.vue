@@ -3,11 +3,13 @@ import { computed, ref } from 'vue';
 import type { Beforehand } from '../../../core/build/task';
 import { dayPlus, daysFrom, weekdayOf } from '../../../core/calendar/day';
 import type { Order } from '../../../core/ordering/order';
+import { useFigures } from '../../shell/figures';
 import { shortDay, today, weekDay } from '../../shell/days';
 import { useSteadySize } from '../../shell/steadySize';
 
 /** The weeks before the build day as one line: order by, on the road, waiting or soaking, build. */
 const props = defineProps<{ order: Order; beforehand: Beforehand[] }>();
+const { words } = useFigures();
 const box = ref<HTMLElement>();
 const { width } = useSteadySize(box);
 const LEFT = 150;
@@ -25,7 +27,7 @@ const bars = computed(() =>
       ).values(),
     ].map((l) => ({
       key: `${s.supplier} ${l.orderBy} ${l.neededOn}`,
-      name: l.soakDays ? l.name : s.name,
+      name: l.soakDays ? words(l.name) : s.name,
       from: l.orderBy!,
       to: l.arriveBy!,
       needed: l.neededOn,

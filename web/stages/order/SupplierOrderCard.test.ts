@@ -1,5 +1,6 @@
 // @vitest-environment happy-dom
 import { describe, expect, it, vi } from 'vitest';
+import { inEnglish } from '../../../core/words/english';
 import { order } from '../../../core/ordering/order';
 import { survey } from '../../../core/survey/survey';
 import { takeOff } from '../../../core/takeoff/takeOff';
@@ -11,7 +12,12 @@ import SupplierOrderCard from './SupplierOrderCard.vue';
 const commission = example('held-root');
 const whole = order(commission, takeOff(commission, survey(commission)), '2027-01-07');
 const group = whole.suppliers.find((s) => s.supplier === 'marl-timber')!;
-const asked = group.lines.map((l) => ({ pack: l.pack, name: l.name, asked: l.count, given: l.count }));
+const asked = group.lines.map((l) => ({
+  pack: l.pack,
+  name: inEnglish(l.name),
+  asked: l.count,
+  given: l.count,
+}));
 
 function card(sent?: Partial<SentOrder>, given = asked) {
   const confirmation = {

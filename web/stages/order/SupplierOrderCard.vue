@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { SupplierOrder } from '../../../core/ordering/order';
-import type { Finding } from '../../../core/units/finding';
+import type { Finding } from '../../../core/words/finding';
 import type { SentOrder } from '../../shell/api';
 import { daysAway, shortDay, weekDay } from '../../shell/days';
-import { money } from '../../shell/figures';
+import { money, useFigures } from '../../shell/figures';
 
 const props = defineProps<{
   group: SupplierOrder;
@@ -14,6 +14,7 @@ const props = defineProps<{
 }>();
 defineEmits<{ send: [] }>();
 
+const { words } = useFigures();
 const lateLines = computed(() => new Map(props.findings.map((f) => [f.at.line, f])));
 type Line = SupplierOrder['lines'][number];
 const given = ({ line, pack }: Line) =>
@@ -69,10 +70,12 @@ const state = computed(() => {
       <tbody>
         <tr v-for="l in group.lines" :key="`${l.line} ${l.pack}`">
           <td class="count">
-            <b>{{ l.packWords }}</b>
+            <b>{{ words(l.packWords) }}</b>
           </td>
           <td>
-            {{ l.name }}&ensp;<small v-if="given(l)?.remark" class="late">{{ given(l)!.remark }}</small>
+            {{ words(l.name) }}&ensp;<small v-if="given(l)?.remark" class="late">{{
+              given(l)!.remark
+            }}</small>
           </td>
           <td class="quiet">
             {{ l.soakDays ? `soaks ${l.soakDays} days from ${shortDay(l.neededOn)}` : '' }}

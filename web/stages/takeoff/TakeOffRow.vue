@@ -49,8 +49,8 @@ const signed = (value: number, unit: string) => {
         :aria-expanded="open"
         :title="open ? 'Close the workings' : 'Open the workings'"
       >
-        <i :style="{ background: colour }" /><em v-if="plant">{{ line.name }}</em
-        ><span v-else>{{ line.name }}</span>
+        <i :style="{ background: colour }" /><em v-if="plant">{{ f.words(line.name) }}</em
+        ><span v-else>{{ f.words(line.name) }}</span>
       </button>
     </td>
     <td class="right">
@@ -60,7 +60,7 @@ const signed = (value: number, unit: string) => {
       {{ needed.text }} <span class="unit">{{ needed.unit }}</span>
     </td>
     <td class="packs">
-      <b>{{ line.packWords || '–' }}</b>
+      <b>{{ line.packWords ? f.words(line.packWords) : '–' }}</b>
     </td>
     <td>{{ from }}</td>
     <td class="right" :class="{ late }">
@@ -76,9 +76,7 @@ const signed = (value: number, unit: string) => {
           :key="i"
           :class="{ last: i === line.workings.length - 1 && line.packs.length }"
         >
-          <b>{{ signed(w.value, w.unit) }}</b><span>{{
-            i === line.workings.length - 1 ? w.step : f.words(w.step)
-          }}</span
+          <b>{{ signed(w.value, w.unit) }}</b><span>{{ f.words(w.step) }}</span
           ><small v-if="w.note" class="quiet">{{ f.words(w.note) }}</small>
         </li>
       </ol>

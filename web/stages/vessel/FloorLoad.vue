@@ -32,7 +32,7 @@ const segments = computed(() => {
 const usual = computed(() => props.floor.usual.knPerM2);
 const range = computed(() => {
   const [low, high] = usual.value.map((kn) => f.shown(kn, 'kN/m²', 1));
-  return `${low.text} to ${high.text} ${high.unit}: ${props.floor.usual.name}`;
+  return `${low.text} to ${high.text} ${high.unit}: ${f.words(props.floor.usual.name)}`;
 });
 </script>
 
@@ -68,7 +68,7 @@ const range = computed(() => {
         <i :style="{ background: p.fill }" />{{ p.name }} <b>{{ f.mass(p.kg) }}</b>
       </li>
     </ul>
-    <p class="quiet">{{ ENGINEER_DECIDES }} {{ floor.usual.source }}.</p>
+    <p class="quiet">{{ f.words(ENGINEER_DECIDES) }} {{ floor.usual.source }}.</p>
   </div>
 </template>
 

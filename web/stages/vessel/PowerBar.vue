@@ -82,7 +82,7 @@ const YES_NO = [
     </svg>
     <p v-if="beside.length" class="quiet">{{ beside.join(', ') }}</p>
     <p v-for="x in power.findings" :key="x.id" class="says">
-      <b>{{ x.says }}</b> {{ x.because }}
+      <b>{{ f.words(x.says) }}</b> {{ f.words(x.because) }}
     </p>
     <details>
       <summary class="act">Devices, sockets, circuit</summary>

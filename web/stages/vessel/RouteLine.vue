@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import type { Waypoint } from '../../../core/commission/schema';
+import { LOAD_CONSTANT_KG } from '../../../core/site/lifting';
+import { say } from '../../../core/words/text';
 import { useCommission } from '../../shell/commissionStore';
 import { freshId, useDocEdit } from '../../shell/docEdit';
 import FigureField from '../../shell/FigureField.vue';
@@ -46,13 +48,19 @@ const size = (w: Waypoint) =>
     w.steps && `${w.steps} steps`,
     w.loadKg && f.mass(w.loadKg),
   ].filter(Boolean);
-const loads = computed(() => props.carrying.loads.map((l) => `${l.name} ${f.mass(l.massKg)}`).join(', '));
+const loads = computed(() =>
+  props.carrying.loads
+    .map((l) => `${l.what === 'stone' ? l.name : f.words(say(`load.${l.what}`))} ${f.mass(l.massKg)}`)
+    .join(', '),
+);
 const team = computed(() => {
   const { says, multipliers } = props.carrying.team;
-  const shown = multipliers.filter((m) => m.value < 0.995).map((m) => `${m.name} ${m.value.toFixed(2)}`);
+  const shown = multipliers
+    .filter((m) => m.value < 0.995)
+    .map((m) => `${f.words(say(`lift.${m.name}`))} ${m.value.toFixed(2)}`);
   return {
     says,
-    how: `NIOSH: 23 kg × ${shown.join(' × ')}. Advice; local rules for lifting decide.`,
+    how: `NIOSH: ${f.said(LOAD_CONSTANT_KG, 'kg', 0)} × ${shown.join(' × ')}. Advice; local rules for lifting decide.`,
   };
 });
 const troubles = computed(() =>
@@ -145,11 +153,11 @@ const troubles = computed(() =>
         + {{ k.name }}
       </button>
     </p>
-    <p v-for="t in troubles" :key="t.says" class="says">
+    <p v-for="(t, i) in troubles" :key="i" class="says">
       <b>{{ f.words(t.says) }}</b>
     </p>
     <p class="says">
-      {{ f.words(team.says) }} <span class="quiet">{{ f.words(team.how) }}</span>
+      {{ f.words(team.says) }} <span class="quiet">{{ team.how }}</span>
     </p>
   </section>
 </template>

@@ -46,7 +46,7 @@ const gives = computed(() => {
     r.bicarbonateG > 0.5 && `${f.said(r.bicarbonateG, 'g', 0)} bicarbonate`,
   ].filter(Boolean);
   return [
-    `Gives GH ${f.hardness(r.gh)}, KH ${f.hardness(r.kh)} and ${f.temperature(r.celsius)}; wanted ${f.hardness(target.gh)}, ${f.hardness(target.kh)}, ${f.temperature(target.celsius)} (${target.because}).`,
+    `Gives GH ${f.hardness(r.gh)}, KH ${f.hardness(r.kh)} and ${f.temperature(r.celsius)}; wanted ${f.hardness(target.gh)}, ${f.hardness(target.kh)}, ${f.temperature(target.celsius)} (${f.words(target.because)}).`,
     minerals.length > 0 ? `Minerals: ${minerals.join(', ')}, or what their label says.` : 'No minerals.',
     ...(r.warmRoToC ? [`Warm the RO water to ${f.temperature(r.warmRoToC, 0)} first.`] : []),
     `Each usual change: ${mixOf(props.care.water.recipe)}.`,

@@ -1,4 +1,5 @@
 import type { FindingId } from './findingIds';
+import type { Said, Text } from './text';
 
 export type Severity = 'stop' | 'warn' | 'note';
 
@@ -8,6 +9,8 @@ export interface FindingPlace {
   pieces?: string[];
   plant?: string;
   layer?: string;
+  /** Species, by their ids. */
+  animals?: string[];
   line?: string;
   supplier?: string;
   field?: string;
@@ -27,11 +30,11 @@ export interface Finding {
   limit: number;
   unit: string;
   /** What is the matter, one sentence. */
-  says: string;
+  says: Text;
   /** Why it matters and what would settle it. */
-  because: string;
+  because: Text;
   /** Where the limit comes from: a publication, `common practice`, or the document's own figure. */
-  source: string;
+  source: Said;
 }
 
 const RANK: Record<Severity, number> = { stop: 0, warn: 1, note: 2 };

@@ -1,0 +1,33 @@
+/** The first weeks: schools, events, what a week asks. */
+export const CARE = {
+  'school.taper.title': 'taper',
+  'school.taper.rule':
+    '50 % daily in week 1, every second day in week 2, every third in week 3, twice a week in weeks 4 and 5, then weekly',
+  'school.large-ro.title': 'large vessel on RO',
+  'school.large-ro.rule': '35 % daily for the first week, then weekly',
+  'school.weekly.title': 'weekly from the start',
+  'school.weekly.rule': '50 % weekly for a month, then fortnightly',
+  'school.light.title': 'lightly planted',
+  'school.light.rule': '55 % twice a week',
+  'school.fish-in.title': 'fish in',
+  'school.fish-in.rule': '75 % next day, then 50 % daily for two weeks with bacteria after each, then weekly',
+  'dosing.none': 'none for four weeks: the soil feeds them; then one dose after each change',
+  'dosing.ramp': 'one dose a day in week 1, two in week 2, up to five from week 5',
+  'dosing.lean': 'one small dose after each change, from week 3',
+  'dosing.excess': 'one dose every day, with a 50 % change each week',
+  'dosing.nothing': 'none: nothing is planted',
+  'stock.condition': 'only after ammonia and nitrite have read zero twice in a row',
+  'event.shrimps': 'shrimps and snails may come, if tests allow',
+  'event.fish': 'fish may come, if tests allow',
+  'event.trim': 'first trim: {plant}',
+  'event.gaps': 'replant gaps in the carpet',
+  'care.minutes.says': '{minutes} minutes asked in week {week}, {promised} promised.',
+  'care.minutes.because':
+    'Offer visits by the studio, a tap and drain nearby, or a school with fewer changes.',
+  'upkeep.changes': '{count, plural, one {a water change} other {# water changes}}',
+  'upkeep.panes': 'panes',
+  'upkeep.trimming': 'trimming',
+  'upkeep.filter': 'filter',
+  'upkeep.tests': 'tests',
+  'upkeep.food': 'plant food',
+} as const;

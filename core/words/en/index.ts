@@ -1,0 +1,27 @@
+import { BUILD } from './build';
+import { CARE } from './care';
+import { LIVESTOCK } from './livestock';
+import { ORDERING } from './ordering';
+import { SHARED } from './shared';
+import { SITE } from './site';
+import { SURVEY } from './survey';
+import { TAKE_OFF } from './takeOff';
+import { WATER } from './water';
+
+/**
+ * Every sentence that the computation says, in English, as ICU messages (Unicode CLDR, "Message Formatting"): a
+ * `{name}` is filled in, `{count, plural, one {# …} other {# …}}` follows a count. Another language is another
+ * list with the same keys. What stands between the braces of a plural has a space in it: that tells it from a
+ * name (`core/words/text.ts`).
+ */
+export const EN = {
+  ...SHARED,
+  ...SURVEY,
+  ...SITE,
+  ...WATER,
+  ...LIVESTOCK,
+  ...TAKE_OFF,
+  ...ORDERING,
+  ...BUILD,
+  ...CARE,
+} as const;

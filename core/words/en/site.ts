@@ -1,0 +1,98 @@
+/** What a first visit finds of brief, floor, way in, power and warmth. */
+export const SITE = {
+  'occasion.photograph': 'photograph',
+  'occasion.show': 'show',
+  'occasion.opening': 'opening',
+  'occasion.birthday': 'birthday',
+  'occasion.other': 'occasion',
+  'occasion.noted': '{kind} ({note})',
+  'brief.occasion.says.before': 'The {occasion} is {days} days before the build day.',
+  'brief.occasion.says': '{days} days from the build to the {occasion}, {needs} are wanted.',
+  'brief.occasion.because.grown':
+    'A planted tank takes about eight weeks to grow in: build earlier, or plant denser and in pots.',
+  'brief.occasion.because': 'Build earlier: the water clears and settles overnight at the least.',
+  'side.left': 'left',
+  'side.right': 'right',
+  'side.back': 'back',
+  'side.front': 'front',
+  'brief.sun.says': '{hours} h of sun from a window {distance} to the {side}.',
+  'brief.sun.because':
+    'It feeds algae and warms the water: a blind, a film on that side, a shorter photoperiod.',
+  'rescape.filter.says': 'Animals live in it, and its filter is not kept.',
+  'rescape.filter.because':
+    'Without mature media ammonia rises within days. Keep the filter running on the holding tank, and do not clean it that day.',
+  'rescape.surfaces.says': 'Stone, wood and substrate all go at once, with animals to come back.',
+  'rescape.surfaces.because':
+    'All of it was biofilter. Keep one of them, or two of them for a later day; test the next day and the day after.',
+  'rescape.holding.says': '{has} to wait in for {fish} cm of fish, {needs} wanted.',
+  'rescape.holding.because':
+    'They wait all day in their own water with the filter running: bring another tub and a cover.',
+  'site.floor.says':
+    '{mass}, {load} under the base, on storey {storey}; {rooms} are usually designed for {usual}.',
+  'site.floor.because':
+    'Ask a structural engineer before anything is ordered: only one can say whether this floor carries it.',
+  'floor.decides':
+    'Shown beside what such rooms are usually designed for. Whether this floor carries it is for a structural engineer to say.',
+  'use.home': 'homes',
+  'use.office': 'offices',
+  'use.shop': 'shops',
+  'use.assembly': 'rooms for gatherings',
+  'load.tank': 'tank',
+  'load.stand': 'stand',
+  'load.cylinder': 'cylinder',
+  'the.tank': 'the tank',
+  'the.stand': 'the stand',
+  'the.cylinder': 'the cylinder',
+  'The.tank': 'The tank',
+  'The.stand': 'The stand',
+  'The.cylinder': 'The cylinder',
+  'route.width.says': '{what} needs {has} at {where}, {is} wide.',
+  'route.height.says': '{what} is {has} high, {where} {is}.',
+  'route.depth.says': '{what} does not fit {where}: {has} long, {is} deep.',
+  'route.turn.says': '{what}, {has} long, does not go round {where}: {is} is the longest.',
+  'route.mass.says': '{what} and who rides along: {has} in {where}, rated {is}.',
+  'route.because': 'Find another way in, take a door off its hinges, or plan a smaller piece. Measure twice.',
+  'team.lifts':
+    '{count, plural, one {# person lifts} other {# people lift}} the empty tank: {limit} is recommended for one.',
+  'team.lifts.stairs':
+    '{count, plural, one {# person lifts} other {# people lift}} the empty tank on the stairs: {limit} is recommended for one.',
+  'team.crowded':
+    'The empty tank is not for hands alone: {limit} is recommended for one, it would take {count}, and about {room} find room round it. Plan a glass lifter, a hoist or a mover.',
+  'team.crowded.stairs':
+    'The empty tank is not for hands alone on the stairs: {limit} is recommended for one, it would take {count}, and about {room} find room round it. Plan a glass lifter, a hoist or a mover.',
+  'route.team.says': 'The empty tank weighs {mass}: {count} lift it, {crew} come.',
+  'route.team.says.stairs': 'The empty tank weighs {mass}: {count} lift it on the stairs, {crew} come.',
+  'route.team.says.crowded': 'The empty tank weighs {mass}: more than hands can share.',
+  'route.team.says.crowded.stairs': 'The empty tank weighs {mass}: more than hands can share on the stairs.',
+  'route.team.because':
+    '{limit} is recommended for one, gripping glass. Bring help or suction grips. Local rules for lifting decide.',
+  'route.team.because.crowded':
+    '{limit} is recommended for one, gripping glass. Plan a glass lifter, a hoist or a mover. Local rules for lifting decide.',
+  'lift.distance': 'distance',
+  'lift.height': 'height',
+  'lift.travel': 'travel',
+  'lift.turn': 'turn',
+  'lift.grip': 'grip',
+  'lift.often': 'often',
+  'power.electrician': 'Fixed wiring is for an electrician, by local code.',
+  'power.sockets.says':
+    '{short, plural, one {# socket short} other {# sockets short}}: {plugs} plugs, {sockets} there.',
+  'power.sockets.because':
+    'One strip with its own switch, hung above the floor, not one in another. Fixed wiring is for an electrician, by local code.',
+  'power.load.says': '{amps} A on a circuit of {circuit} A, {most} A is the most that stays on.',
+  'power.load.because': 'Spread it over two circuits. Fixed wiring is for an electrician, by local code.',
+  'power.protection.says': 'No residual-current device on this circuit.',
+  'power.protection.because':
+    'Water and mains stand side by side here. Fixed wiring is for an electrician, by local code.',
+  'power.loops.says': 'No room for drip loops below the sockets.',
+  'power.loops.because':
+    'A drop runs down the flex into the plug. Move the strip up, or lead the flexes below it first.',
+  'heat.cool.says': '{warm} in a room of {room}, {most} is the most.',
+  'heat.cool.because': 'A cooler for {watts} W, a fan over the open top, or shorter light in summer.',
+  'heat.heater.says': '{has} W of heater, {leave} W leave at {room} in the room.',
+  'heat.heater.because.one': '{watts} W would hold {water}; a lid saves most of it.',
+  'heat.heater.because.two': '{watts} W and {others} W would hold {water}; a lid saves most of it.',
+  'cost.budget.says': 'Material for {cost}, {agreed} agreed.',
+  'cost.budget.says.gas': 'Material and CO2 set for {cost}, {agreed} agreed.',
+  'cost.budget.because': 'Agree the difference, use more from the yard, or plant more economically.',
+} as const;

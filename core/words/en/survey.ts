@@ -1,0 +1,48 @@
+/** What the drawing and its measuring say. */
+export const SURVEY = {
+  'piece.floats.says.joined': '{piece} will float: it lifts {lift} dry, what is joined to it holds {hold}.',
+  'piece.floats.says.alone':
+    '{piece} will float: it lifts {lift} dry, nothing is joined to it, which holds {hold}.',
+  'piece.floats.because': 'It needs {more} more stone joined to it.',
+  'piece.floats.because.soak':
+    'It needs {more} more stone joined to it, or soak it {days} days first: then it stays down.',
+  'bed.shallow.says': '{depth} of soil under {plant}, {where}.',
+  'bed.shallow.because': 'It roots in the bed and needs {limit}. Raise the bed there or move the planting.',
+  'bed.steep.says': '{material} rises at {slope}°, {where}; it holds {limit}°.',
+  'bed.steep.because':
+    'Above its angle of repose a bed slides within weeks. Flatten it, or hold the step with stones and floss.',
+  'piece.glass.says.bottom': '{piece} goes {through} through the bottom.',
+  'piece.glass.says.pane': '{piece} goes {through} through the glass.',
+  'piece.glass.because': 'It cannot stand there: move it, turn it, or bury it less.',
+  'piece.glass.near.says': '{piece} leaves {gap} to the front pane.',
+  'piece.glass.near.because': 'The cleaning blade needs {room}, and stone on glass cracks it.',
+  'piece.above.says': '{piece} reaches {top}, above nine tenths of the height.',
+  'piece.above.because': '{most} is the usual most; above it the tank looks too small for its stone.',
+  'piece.rests.says': '{piece} does not lie above the piece it is said to rest on.',
+  'piece.rests.because':
+    'It has been set on the bed instead. Move it over its support, or stand it on the bed.',
+  'piece.overlaps.says': '{piece} shares {shared} with a piece before it.',
+  'piece.overlaps.because': 'Two stones cannot fill the same space: draw them apart. Volumes count it once.',
+  'plant.co2.says': '{plant} does poorly without injected CO2.',
+  'plant.co2.because': 'The brief has none. Choose another plant or ask about a CO2 set.',
+  'vessel.label.says.more': 'The label says {label}, {percent} % more than the {inside} inside.',
+  'vessel.label.says.less': 'The label says {label}, {percent} % less than the {inside} inside.',
+  'vessel.label.because':
+    'Labels often give the outer size. Every figure here uses the inner size and the water line.',
+  'piece.passes.says': '{piece} does not pass the opening: {across} across, the widest is {widest}.',
+  'piece.passes.because': 'Rim and braces are in its way. Choose smaller pieces and join them inside.',
+  'group.passes.says':
+    '{pieces}, joined before the build day, do not pass the opening: {across} across, the widest is {widest}.',
+  'group.passes.because': 'Silicone them inside the empty tank, or choose a joint that is made on the day.',
+  'vessel.mat.says': 'No mat under a tank without a frame.',
+  'vessel.mat.because': 'A grain or an uneven board under the base can crack the bottom pane.',
+  'where.front.left': 'front left',
+  'where.front.middle': 'front middle',
+  'where.front.right': 'front right',
+  'where.half-way.left': 'half-way back left',
+  'where.half-way.middle': 'half-way back middle',
+  'where.half-way.right': 'half-way back right',
+  'where.back.left': 'back left',
+  'where.back.middle': 'back middle',
+  'where.back.right': 'back right',
+} as const;

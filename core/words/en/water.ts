@@ -1,0 +1,20 @@
+/** What is found of the tap and of the water wanted. */
+export const WATER = {
+  'target.noted': 'as noted',
+  'target.animals': 'what the animals share',
+  'water.hard.says.gh': 'GH {has} from the tap, {wanted} wanted.',
+  'water.hard.says.kh': 'KH {has} from the tap, {wanted} wanted.',
+  'water.hard.because':
+    'Only softer water brings it down: an RO unit, or plants and animals that take it as it is.',
+  'water.nitrate.says': 'Nitrate {has} mg/L from the tap.',
+  'water.nitrate.because':
+    'Every change brings that much in: count it as plant food, or cut it with RO. Above 50 mg/L it is over the limit for drinking.',
+  'water.conditioner.says.chlorine': 'Chlorine in the tap water, and no conditioner in the catalogue.',
+  'water.conditioner.says.chloramine': 'Chloramine in the tap water, and no conditioner in the catalogue.',
+  'water.conditioner.because':
+    'It harms gills and bacteria. Add one; chloramine needs a kind that binds ammonia too.',
+  'water.ro.says.one': 'RO falls behind on day {day}: {asked} asked, {there} there.',
+  'water.ro.says.many': 'RO falls behind on {days} days from day {day}: {asked} asked, {there} there.',
+  'water.ro.because':
+    '{needed} stored before the first change would bridge it ({room} of room now), or a school with smaller changes.',
+} as const;
