@@ -25,6 +25,8 @@ export function lastDelivery(supplier: Supplier, before: Day): Day | undefined {
  * The last day on which an order must reach the supplier for it to deliver on a day: lead days are counted
  * back over every day on which it is not closed, and an order is not taken on a closed day. Four days before
  * Tuesday 12 January is Friday the 8th.
+ * Valid for lead times in working days of the supplier. Leaves out: what happens on the road.
+ * Test: order.test.ts, "steps over closed days, single or in a span, for delivery and for lead time".
  */
 export function orderDay(supplier: Supplier, delivery: Day, leadDays: number): Day {
   let day = delivery;

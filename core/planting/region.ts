@@ -7,6 +7,8 @@ import { cellGradient } from '../substrate/slope';
  * Area of the bed's surface inside a region, mm², measured along the slope: each cell's plan area is divided
  * by the cosine of its steepness. On a 45° bed it is √2 times the plan. `share` tells which part of each
  * cell the region covers; what lies outside the glass is left out.
+ * Valid for slopes up to 45°. Leaves out: the face of a step, which nobody plants.
+ * Test: region.test.ts, "are as large as their plan on a level bed, and larger by 1 / cos on a slope".
  */
 export function slopedAreaMm2(field: BedField, share: Float64Array): number {
   const cellMm2 = field.dxMm * field.dyMm;

@@ -40,7 +40,11 @@ export function liftMultipliers(lift: Lift): Multiplier[] {
   ];
 }
 
-/** Recommended weight limit, kg: the load constant times every multiplier; 23 kg when all are 1. */
+/**
+ * Recommended weight limit, kg: the load constant times every multiplier; 23 kg when all are 1.
+ * Valid for a single lift with two hands, at most 63 cm from the ankles. Leaves out: gloves, wet glass, who lifts.
+ * Test: site.test.ts, "has each multiplier by hand".
+ */
 export function recommendedKg(lift: Lift): number {
   return liftMultipliers(lift).reduce((kg, m) => kg * m.value, LOAD_CONSTANT_KG);
 }

@@ -97,6 +97,8 @@ const ANGLES = 180;
 /**
  * Longest thing of a width that goes level round a right-angled corner between two passages, mm: the least
  * over all angles of (a·cos θ + b·sin θ − w) / (sin θ·cos θ). Two passages of 1 m take a pole of 2√2 m.
+ * Valid for level carrying round one right angle. Leaves out: tilting the load upright, rounded corners.
+ * Test: site.test.ts, "takes a pole of 2√2 m round the corner of two passages of 1 m".
  */
 export function longestRound(widthMm: number, firstMm: number, secondMm: number): number {
   let least = Infinity;

@@ -26,7 +26,12 @@ export function warmsOf({ name, warms }: Warming): Warms {
   return ABOVE.test(name) ? 'above' : 'elsewhere';
 }
 
-/** What devices bring into the water on the average of a day, W: a pump's 10 W are 10, a light's 60 W are 8. */
+/**
+ * What devices bring into the water on the average of a day, W: a pump's 10 W are 10, a light's 60 W are 8.
+ * Valid for averages over a day. Leaves out: the hours between, when the water swings about the average.
+ * Test: site.test.ts, "gets all of a pump, a seventh of a light over a day, and nothing of a kettle on the same
+ * circuit".
+ */
 export function intoWaterW(devices: readonly Warming[]): number {
   const share = { water: 1, above: (LIGHT_INTO_WATER * LIGHT_HOURS) / 24, elsewhere: 0 };
   return devices.reduce((sum, device) => sum + device.watts * share[warmsOf(device)], 0);

@@ -61,7 +61,11 @@ function within(value: number, most: number): number {
   return Math.min(Math.max(value, 0), most);
 }
 
-/** The steepest place of one mound alone: its slope is 8/(3√3) · h/r at d = r/√3. Degrees. */
+/**
+ * The steepest place of one mound alone: its slope is 8/(3√3) · h/r at d = r/√3. Degrees.
+ * Valid for mounds of the drawn profile on a level bed. Leaves out: the slope of the bed below.
+ * Test: bedField.test.ts, "holds a mound of π r² h / 3 with the slope its profile has".
+ */
 export function moundSteepestDeg(radiusMm: number, heightMm: number): number {
   return (Math.atan((8 / (3 * Math.sqrt(3))) * (Math.abs(heightMm) / radiusMm)) * 180) / Math.PI;
 }

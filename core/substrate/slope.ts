@@ -6,7 +6,11 @@ export interface SlopeSpot {
   xyMm: [number, number];
 }
 
-/** Rise of the bed's surface along x and y in one cell (mm a mm), from its four corners. */
+/**
+ * Rise of the bed's surface along x and y in one cell (mm a mm), from its four corners.
+ * Valid for surfaces that are smooth over a cell. Leaves out: the grain itself.
+ * Test: stack.test.ts, "has the slope of a ramp in every cell of it, and none of its cut".
+ */
 export function cellGradient(field: BedField, column: number, row: number): [number, number] {
   const { columns, dxMm, dyMm, cornerMm } = field;
   const near = row * (columns + 1) + column;

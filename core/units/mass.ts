@@ -9,7 +9,11 @@ export function poundsFromKg(massKg: number): number {
   return massKg / KG_PER_POUND;
 }
 
-/** Weight of a mass in kilonewtons: 100 kg weigh 0.981 kN. */
+/**
+ * Weight of a mass in kilonewtons: 100 kg weigh 0.981 kN.
+ * Valid for anywhere on the ground. Leaves out: how gravity differs from place to place, 0.5 %.
+ * Test: units.test.ts, "weighs a mass at standard gravity".
+ */
 export function kilonewtonsFromKg(massKg: number): number {
   return (massKg * STANDARD_GRAVITY) / 1000;
 }

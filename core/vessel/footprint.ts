@@ -45,7 +45,11 @@ export function footprint(vessel: Vessel): Polygon {
   }
 }
 
-/** Radius of a bow from its chord c and its depth s: (c²/4 + s²) / 2s. 900 and 60 mm have 1717.5 mm. */
+/**
+ * Radius of a bow from its chord c and its depth s: (c²/4 + s²) / 2s. 900 and 60 mm have 1717.5 mm.
+ * Valid for bows of at most half a circle. Leaves out: the thickness of the pane.
+ * Test: footprint.test.ts, "bend on a radius of 1717.5 mm for a chord of 900 and a bow of 60 mm".
+ */
 export function bowRadius(chordMm: number, depthMm: number): number {
   return (chordMm * chordMm) / (8 * depthMm) + depthMm / 2;
 }

@@ -16,6 +16,8 @@ export function outerAreaMm2(vessel: Vessel): number {
 /**
  * Mass of the empty tank, kg: walls and bottom pane (outer prism less inner prism), chamber walls, braces
  * and rim, times the density of glass.
+ * Valid for panes of even thickness. Leaves out: silicone, polish and the stiffening of large tanks.
+ * Test: glass.test.ts, "has five panes: bottom, two long, two short, once".
  */
 export function glassKg(vessel: Vessel): number {
   const { height } = vessel.innerMm;

@@ -11,6 +11,8 @@ export function displayAreaMm2(vessel: Vessel): number {
 /**
  * Inner volume up to a height above the bottom pane, L, chambers included and their walls left out:
  * 900 × 500 × 480 mm hold 216.0 L. Above the brim it stays at the brim.
+ * Valid for upright walls. Leaves out: the meniscus and glass that bends.
+ * Test: glass.test.ts, "holds 216.0 L when it measures 900 × 500 × 480 mm, and half of it half-way up".
  */
 export function litresToHeight(vessel: Vessel, heightMm: number): number {
   const high = Math.min(Math.max(heightMm, 0), vessel.innerMm.height);

@@ -29,6 +29,8 @@ const RUNNING_HOURS = 24;
  * many days as it takes, and leaves the store empty. A change is mixed in a tub of its own, which takes what
  * the unit makes for it; the store holds what is made beyond that. A change that finds too little takes what
  * there is, and waits for the rest.
+ * Valid for a unit that makes the same every hour. Leaves out: slower work of cold water and an old membrane.
+ * Test: water.test.ts, "falls behind when a day asks for more than a day makes".
  */
 export function roSchedule(
   demands: readonly RoDemand[],
