@@ -19,6 +19,7 @@ const CORE = [
   'exchange',
   'planting',
   'survey',
+  'filling',
   'visit',
   'takeoff',
   'ordering',
@@ -26,6 +27,8 @@ const CORE = [
   'care',
   'pipeline',
 ];
+/** Folders of the interface in the same way; stages come after all of them and know no other stage. */
+const WEB = ['units', 'design', 'workers', 'document', 'drawing', 'frame'];
 const STAGES = [
   'brief',
   'vessel',
@@ -94,10 +97,18 @@ export default tseslint.config(
   ),
   forbid(['server/**/*.ts'], ['**/web/**', '**/cli/**', '**/demo/**'], 'The server imports core.'),
   forbid(['cli/**/*.ts'], ['**/web/**', '**/server/**'], 'The terminal imports core.'),
-  forbid(
-    ['web/shell/**', 'web/bench/**', 'web/workers/**'],
-    ['**/server/**', '**/cli/**', '**/demo/**', '**/stages/**'],
-    'The shell and the drawing views know no stage.',
+  ...WEB.map((folder, i) =>
+    forbid(
+      [`web/${folder}/**`],
+      [
+        '**/server/**',
+        '**/cli/**',
+        '**/demo/**',
+        '**/stages/**',
+        ...WEB.slice(i + 1).map((later) => `../${later}/*`),
+      ],
+      `web/${folder} imports core and folders of web before it: ${WEB.slice(0, i).join(', ')}. It knows no stage.`,
+    ),
   ),
   ...STAGES.map((stage) =>
     forbid(
@@ -108,7 +119,7 @@ export default tseslint.config(
         '**/demo/**',
         ...STAGES.filter((s) => s !== stage).map((s) => `../${s}/*`),
       ],
-      'A stage imports bench, shell and core, never another stage.',
+      'A stage imports the folders of web and core, never another stage.',
     ),
   ),
 );

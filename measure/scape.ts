@@ -1,7 +1,7 @@
 import { parseCommission } from '../core/commission/parse';
 import type { Commission, Piece } from '../core/commission/schema';
 import { ring } from '../demo/commissions/parts';
-import { stone } from '../demo/shapes';
+import { stone } from '../demo/catalogue/solids';
 
 /** A made-up 1200 × 500 × 450 vessel with 25 stones, hills and a path: what the benchmark moves about in. */
 export function largeScape(): Commission {

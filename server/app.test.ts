@@ -4,11 +4,11 @@ import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { MAX_DOCUMENT_BYTES } from '../core/commission/parse';
 import { example } from '../core/testing/scape';
-import { bench, type Bench } from './testing';
+import { testServer, type TestServer } from './testing';
 
-let b: Bench;
+let b: TestServer;
 beforeAll(async () => {
-  b = await bench();
+  b = await testServer();
 });
 afterAll(() => b.close());
 
@@ -106,7 +106,7 @@ describe('commissions over the network', () => {
   });
 
   it('are listed page by page, those ahead first, with how many there are and the last worked on', async () => {
-    const own = await bench();
+    const own = await testServer();
     const post = (title: string, buildDay: string) =>
       request(own.app)
         .post('/api/commissions')

@@ -7,11 +7,11 @@ import { parseCommission } from '../core/commission/parse';
 import { example } from '../core/testing/scape';
 import { getCommission, KEPT_DAYS, purgeRemoved } from './store/commissions';
 import { unpacked } from './store/largeText';
-import { bench, type Bench } from './testing';
+import { testServer, type TestServer } from './testing';
 
-let b: Bench;
+let b: TestServer;
 beforeAll(async () => {
-  b = await bench();
+  b = await testServer();
 });
 afterAll(() => b.close());
 const api = () => request(b.app);

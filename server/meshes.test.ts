@@ -8,10 +8,10 @@ import { scanned } from '../core/testing/scanned';
 import { piece, scape } from '../core/testing/scape';
 import { dropUnwantedMeshes } from './store/meshCare';
 import { meshFile, meshFolder } from './store/meshes';
-import { bench, type Bench } from './testing';
+import { testServer, type TestServer } from './testing';
 
-let b: Bench;
-beforeEach(async () => (b = await bench()));
+let b: TestServer;
+beforeEach(async () => (b = await testServer()));
 afterEach(() => b.close());
 const api = () => request(b.app);
 
@@ -51,7 +51,7 @@ describe('scans', () => {
     const { id, document } = await imported();
     const { body, headers } = await api().get(`/api/commissions/${id}/file`).buffer(true).parse(whole);
     expect(headers['content-disposition']).toContain('.zip');
-    const other = await bench();
+    const other = await testServer();
     const copy = await request(other.app)
       .post('/api/commissions/import')
       .type('application/zip')

@@ -7,7 +7,7 @@ import { columnsOf } from './store/columns';
 import { createCommission } from './store/commissions';
 import { orderSent, ordersOf, releaseInterrupted } from './store/orders';
 import { SupplierUnreachable, type SupplierRequest } from './supplierLink';
-import { bench, PROMPT } from './testing';
+import { testServer, PROMPT } from './testing';
 
 const REQUEST: SupplierRequest = {
   reference: 'yard-1',
@@ -69,7 +69,7 @@ describe('the simulated suppliers', () => {
 
 describe('sending an order', () => {
   async function sent(behaviour: Partial<Behaviour>) {
-    const b = await bench(behaviour);
+    const b = await testServer(behaviour);
     const { id } = await createCommission(b.store, columnsOf(example('held-root')));
     const send = () =>
       request(b.app)
@@ -133,7 +133,7 @@ describe('sending an order', () => {
   });
 
   it('lets go of what was on its way when the server stopped', async () => {
-    const b = await bench();
+    const b = await testServer();
     const { id } = await createCommission(b.store, columnsOf(example('held-root')));
     await orderSent(b.store, id, REQUEST);
     expect((await ordersOf(b.store, id))[0].state).toBe('sending');
@@ -146,7 +146,7 @@ describe('sending an order', () => {
   });
 
   it('gives up on a supplier that never answers', async () => {
-    const b = await bench();
+    const b = await testServer();
     const { id } = await createCommission(b.store, columnsOf(example('held-root')));
     const dispatch = dispatchOf(b.store, suppliers({ latencyMs: [60_000, 60_000] }), 30);
     await dispatch.send(id, REQUEST);

@@ -3,12 +3,12 @@ import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { example } from '../core/testing/scape';
 import { MAX_PICTURE_BYTES } from './documents/picture';
-import { bench, type Bench } from './testing';
+import { testServer, type TestServer } from './testing';
 
-let b: Bench;
+let b: TestServer;
 let id: string;
 beforeAll(async () => {
-  b = await bench();
+  b = await testServer();
   id = (await request(b.app).post('/api/commissions').send(example('level-cube'))).body.id;
 });
 afterAll(() => b.close());

@@ -8,7 +8,7 @@ import { openJobs, type Jobs, type Pool } from './jobs/jobs';
 import { SimulatedSuppliers, type Behaviour } from './stand-ins/supplier';
 import { openStore, type Store } from './store/store';
 
-export interface Bench {
+export interface TestServer {
   app: Express;
   store: Store;
   jobs: Jobs;
@@ -25,7 +25,7 @@ let shared: Pool | undefined;
 const sharedPool = (): Pool => (shared ??= openJobs());
 
 /** A server with an empty database in a folder of its own, and suppliers that answer at once. */
-export async function bench(behaviour: Partial<Behaviour> = {}): Promise<Bench> {
+export async function testServer(behaviour: Partial<Behaviour> = {}): Promise<TestServer> {
   const folder = await mkdtemp(join(tmpdir(), 'utsuwa-'));
   const store = await openStore(folder);
   const pool = sharedPool();

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core';
 import { defineAsyncComponent, onMounted, ref, watchEffect } from 'vue';
-import { onOpeningKey, overlaysWanted } from './shell/commands';
-import { keepSending } from './shell/outbox';
-import { usePreferences } from './shell/preferences';
+import { onOpeningKey, overlaysWanted } from './design/commands';
+import { keepSending } from './document/outbox';
+import { usePreferences } from './units/preferences';
 
-const AppOverlays = defineAsyncComponent(() => import('./shell/AppOverlays.vue'));
+const AppOverlays = defineAsyncComponent(() => import('./frame/AppOverlays.vue'));
 /** Long enough for the first rows to be drawn before anything else is fetched. */
 const OVERLAYS_AFTER_MS = 1_500;
 const preferences = usePreferences();

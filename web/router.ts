@@ -8,7 +8,7 @@ export const router = createRouter({
     { path: '/', name: 'commissions', component: CommissionList },
     {
       path: '/c/:id',
-      component: () => import('./shell/CommissionFrame.vue'),
+      component: () => import('./frame/CommissionFrame.vue'),
       props: true,
       children: [
         { path: '', redirect: (to) => `/c/${String(to.params.id)}/brief` },

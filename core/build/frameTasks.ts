@@ -1,4 +1,4 @@
-import { bringing, recipeFor } from '../visit/water';
+import { bringing, recipeFor } from '../filling/filling';
 import { inCelsius, inLitres } from '../words/measure';
 import { PRACTICE, say, type Text } from '../words/text';
 import { CAUTIONS, together } from './cautions';

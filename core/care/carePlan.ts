@@ -3,29 +3,19 @@ import { optionOf, plantOf } from '../commission/lookup';
 import { dosingSchoolOf, waterSchoolOf } from '../commission/usual';
 import type { Commission, DosingSchool, Plant, WaterSchool } from '../commission/schema';
 import type { Survey } from '../survey/survey';
-import { conditionerMl } from '../takeoff/consumables';
+import { conditionerMl } from '../filling/conditioner';
 import type { Finding } from '../words/finding';
 import { inLitres } from '../words/measure';
 import { say, type Text } from '../words/text';
 import { rounded } from '../units/quantity';
 import { DOSING_RULES, dosesOf, NOTHING_TO_FEED } from './dosing';
-import { recipeFor } from '../visit/water';
+import { recipeFor } from '../filling/filling';
 import type { Recipe } from '../water/recipe';
 import { roSchedule, type RoSchedule } from '../water/roSchedule';
 import { CO2_AHEAD_HOURS, lightOf, LIGHTS_ON_HOUR, type LightWeek } from './light';
+import type { CareDay } from './careDay';
 import { upkeepOf, type UpkeepPart } from './upkeep';
 import { CARE_DAYS, SCHOOLS, type Change } from './waterSchools';
-
-export interface CareDay {
-  day: Day;
-  afterDays: number;
-  /** Water to take out and replace, L, and its share of the free water. */
-  change?: { litres: number; share: number };
-  doses: number;
-  test: boolean;
-  /** What happens once: a trim, stocking, gaps replanted. */
-  events: Text[];
-}
 
 export interface CareWeek extends LightWeek {
   week: number;

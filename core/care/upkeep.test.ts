@@ -3,7 +3,7 @@ import { inEnglish } from '../words/english';
 import { plan } from '../pipeline/plan';
 import { parsed, scape, soil } from '../testing/scape';
 import { upkeepOf, UPKEEP } from './upkeep';
-import type { CareDay } from './carePlan';
+import type { CareDay } from './careDay';
 
 const doc = (site = {}) =>
   parsed({

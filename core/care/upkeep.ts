@@ -3,9 +3,9 @@ import type { Commission } from '../commission/schema';
 import { perimeter } from '../geometry/offset';
 import type { Survey } from '../survey/survey';
 import { footprint } from '../vessel/footprint';
-import { bringing, canMinutes } from '../visit/water';
+import { bringing, canMinutes } from '../filling/filling';
 import { say, type Text } from '../words/text';
-import type { CareDay } from './carePlan';
+import type { CareDay } from './careDay';
 
 /** One kind of work of a week and what it takes, min. */
 export interface UpkeepPart {

@@ -3,7 +3,7 @@ import { isFields } from './changes';
 import { faultOf, type Fault } from './fault';
 import { referenceFaults } from './references';
 import { commissionSchema, type Commission } from './schema';
-import { geometryFaults } from './shapes';
+import { geometryFaults } from './geometryFaults';
 
 /**
  * What is wrong with a document that was made from another by replacing parts of it, as every edit does.

@@ -1,6 +1,6 @@
 import { budgetFaults } from './budgets';
 import { faultOf, type Fault } from './fault';
-import { geometryFaults } from './shapes';
+import { geometryFaults } from './geometryFaults';
 import { migrated } from './migrate';
 import { referenceFaults } from './references';
 import { commissionSchema, type Commission } from './schema';

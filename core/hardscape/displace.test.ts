@@ -5,7 +5,7 @@ import { bedField } from '../substrate/bedField';
 import { columnsOf } from './columns';
 import { displace } from './displace';
 import { mayOverlap } from './neighbours';
-import { bottomMm, settle, settlingOrder, topMm, type Standing } from './settle';
+import { lowestMm, settle, settlingOrder, highestMm, type Standing } from './settle';
 
 const { vessel } = scape({ inner: [400, 300, 300], waterLineMm: 200 });
 const field = (bed: Layer[]) => bedField(vessel, bed);
@@ -118,15 +118,15 @@ describe('how pieces stand', () => {
       [],
       ramp,
     );
-    expect(bottomMm(s)).toBeCloseTo(20 + 90 / 3 - 15, 9);
-    expect(topMm(s)).toBeCloseTo(bottomMm(s) + 120, 9);
+    expect(lowestMm(s)).toBeCloseTo(20 + 90 / 3 - 15, 9);
+    expect(highestMm(s)).toBeCloseTo(lowestMm(s) + 120, 9);
   });
 
   it('come to rest on the highest spot below them', () => {
     const ball: Shape = { kind: 'ellipsoid', sizeMm: [100, 100, 100] };
     const below = stand('below', ball, [200, 150], { kind: 'floor' });
     const beam = stand('beam', block([180, 30, 20]), [230, 150], { kind: 'on', piece: 'below' }, [below]);
-    expect(bottomMm(beam)).toBeCloseTo(100, 0);
+    expect(lowestMm(beam)).toBeCloseTo(100, 0);
     expect(beam.supported).toBe(true);
   });
 

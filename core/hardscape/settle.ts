@@ -14,11 +14,11 @@ export interface Standing {
 }
 
 /** Height above the glass of the lowest and the highest point of a standing piece, mm. */
-export function bottomMm({ zMm, columns }: Standing): number {
+export function lowestMm({ zMm, columns }: Standing): number {
   return zMm + columns.extent.lo[2];
 }
 
-export function topMm({ zMm, columns }: Standing): number {
+export function highestMm({ zMm, columns }: Standing): number {
   return zMm + columns.extent.hi[2];
 }
 

@@ -1,6 +1,6 @@
 import { materialOf } from '../commission/lookup';
 import { massKgOf } from '../hardscape/mass';
-import { bottomMm, topMm } from '../hardscape/settle';
+import { lowestMm, highestMm } from '../hardscape/settle';
 import { MM3_PER_L } from '../units/volume';
 import { gapsOf, type Gaps } from './gaps';
 import type { SurveyInput } from './input';
@@ -39,8 +39,8 @@ export function surveyPieces(input: SurveyInput): PieceSurvey[] {
       massKg: massKgOf(s.piece, s.columns.volumeMm3, materialOf(commission, s.piece.material)),
       weighed: s.piece.massKg !== undefined,
       zMm: s.zMm,
-      bottomMm: bottomMm(s),
-      topMm: topMm(s),
+      bottomMm: lowestMm(s),
+      topMm: highestMm(s),
       ...gapsOf(s, field, vessel),
       supported: s.supported,
     };

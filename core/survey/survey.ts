@@ -4,7 +4,7 @@ import { columnsOf } from '../hardscape/columns';
 import { displace, type Displaced } from '../hardscape/displace';
 import { earlierNeighbours } from '../hardscape/neighbours';
 import { coarserBy } from '../hardscape/fineness';
-import { settle, settlingOrder, topMm, type Standing } from '../hardscape/settle';
+import { settle, settlingOrder, highestMm, type Standing } from '../hardscape/settle';
 import { bedField, floorShare, type BedField } from '../substrate/bedField';
 import { polygonArea } from '../geometry/polygon';
 import { MM3_PER_L } from '../units/volume';
@@ -162,7 +162,7 @@ function measure(
       // A line above the piece is the same to it as one at its top.
       memo.rough
         ? JSON.stringify([s.xMm, s.yMm, s.piece.stand])
-        : JSON.stringify([Math.min(vessel.waterLineMm, topMm(s)), place(s), earlier.map(place)]),
+        : JSON.stringify([Math.min(vessel.waterLineMm, highestMm(s)), place(s), earlier.map(place)]),
     ];
     return remembered(memo.slot(memo.displaced, s.piece.id), key, () => displace(s, field, vessel, earlier));
   });

@@ -14,8 +14,6 @@ type Size = readonly [number, number, number];
 
 /** How far a label may be off before it is worth saying. */
 const LABEL_TOLERANCE = 0.05;
-/** Background film is applied wet and dries before the scape goes in, h (common practice). */
-export const FILM_DRY_HOURS = 12;
 
 /** What the vessel itself says: a label that lies, what does not pass its openings, a base without a mat. */
 export function vesselFindings(commission: Commission, survey: Survey): Finding[] {

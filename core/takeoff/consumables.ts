@@ -7,7 +7,8 @@ import { rounded } from '../units/quantity';
 import type { Working } from '../words/working';
 import { BAG_L, bagsFor } from '../substrate/filler';
 import { pouredL } from '../substrate/pour';
-import { recipeFor } from '../visit/water';
+import { conditionerDose, conditionerMl } from '../filling/conditioner';
+import { recipeFor } from '../filling/filling';
 import { lineOf, type TakeOffLine } from './line';
 
 type ConsumableKind = Extract<
@@ -29,8 +30,6 @@ const GLUE_G: Record<Joint['method'], number> = { 'fibre-glue': 4, 'gel-glue': 3
 const FIBRE_G = 1.5;
 /** Length of line for one tie, m (common practice). */
 const TIE_M = 0.6;
-/** Conditioner when its entry does not say, mL for each 100 L (common practice; the label decides). */
-const USUAL_DOSE_ML = 25;
 
 /** What follows from joints, filler, pieces on bare glass and litres: small things that stop a day if forgotten. */
 export function consumableLines(commission: Commission, survey: Survey): TakeOffLine[] {
@@ -142,15 +141,8 @@ function pads(commission: Commission, survey: Survey): Consumable {
   };
 }
 
-/** Conditioner for an amount of tap water, mL, by the dose of the document's own conditioner. */
-export function conditionerMl(commission: Commission, volumeL: number): number {
-  const material = commission.catalogue.materials.find((m) => m.kind === 'conditioner');
-  return (volumeL * (material?.dosePer100L ?? USUAL_DOSE_ML)) / 100;
-}
-
 function conditioner(commission: Commission, survey: Survey): Consumable {
-  const material = commission.catalogue.materials.find((m) => m.kind === 'conditioner');
-  const dose = material?.dosePer100L ?? USUAL_DOSE_ML;
+  const dose = conditionerDose(commission);
   const { tapColdL, tapHotL, roL } = recipeFor(commission, survey.freeWaterL + survey.poreWaterL);
   const litres = tapColdL + tapHotL;
   const millilitres = conditionerMl(commission, litres);

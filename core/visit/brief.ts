@@ -5,7 +5,7 @@ import type { Finding } from '../words/finding';
 import { inLitres, inM } from '../words/measure';
 import { PRACTICE, say } from '../words/text';
 import { rounded } from '../units/quantity';
-import { keptOf } from './kept';
+import { keptOf } from '../livestock/kept';
 
 /** Days until a planted tank has grown in for a show or a photograph (common practice: eight weeks). */
 const GROWN_IN_DAYS = 56;

@@ -16,9 +16,9 @@ import { inCelsius } from '../words/measure';
 import { say, type Text } from '../words/text';
 import { rounded } from '../units/quantity';
 import { footprint } from '../vessel/footprint';
-import { keptOf } from './kept';
+import { keptOf } from '../livestock/kept';
 import { sharedRange } from '../livestock/checks';
-import { waterTarget } from './water';
+import { waterTarget } from '../filling/filling';
 
 export interface HeatPlan {
   roomC: readonly [number, number];

@@ -5,8 +5,8 @@ import { speciesById } from '../livestock/species';
 import type { Survey } from '../survey/survey';
 import type { Finding } from '../words/finding';
 import { say } from '../words/text';
-import { keptOf } from './kept';
-import { recipeFor, waterTarget } from './water';
+import { keptOf } from '../livestock/kept';
+import { recipeFor, waterTarget } from '../filling/filling';
 
 export interface LivestockPlan {
   kept: Kept[];

@@ -6,7 +6,7 @@ import { survey } from '../survey/survey';
 import { parsed, piece, scape, soil } from '../testing/scape';
 import { usualDevices } from './power';
 import { visit } from './visit';
-import { bringing, tapCelsius, waterTarget } from './water';
+import { bringing, tapCelsius, waterTarget } from '../filling/filling';
 
 /** A sketch in a box of 600 × 360 × 400 mm with parts of brief, site or vessel of its own. */
 function sketch(part: { brief?: object; site?: object; vessel?: object }, option = {}): Commission {

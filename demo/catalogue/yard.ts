@@ -1,5 +1,5 @@
 import type { YardPiece } from '../../core/catalogue/studio';
-import { root, stone } from '../shapes';
+import { root, stone } from './solids';
 
 const slate = (id: string, seed: number, sizeMm: [number, number, number], taper = 0.45): YardPiece => ({
   id,

@@ -1,5 +1,5 @@
 import { getCurrentInstance, watch } from 'vue';
-import { usePreferences } from '../shell/preferences';
+import { usePreferences } from '../units/preferences';
 import { vuetify } from './vuetify';
 
 /**

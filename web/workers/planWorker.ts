@@ -21,10 +21,10 @@ export type FieldView = Pick<
   inside?: Uint8Array;
 };
 /** A plan without what only the computation needs. */
-export type PlanView = Omit<Plan, 'survey'> & { survey: Omit<Survey, 'field' | 'standing'> };
+export type ShownPlan = Omit<Plan, 'survey'> & { survey: Omit<Survey, 'field' | 'standing'> };
 export interface Computed {
   /** Left out where a figure could not be worked out; `trouble` then says which value is to blame. */
-  plan?: PlanView;
+  plan?: ShownPlan;
   trouble?: string;
   /** Only when the bed has changed since the last answer. */
   field?: FieldView;

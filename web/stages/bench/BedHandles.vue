@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Layer, Option, Vessel } from '../../../core/commission/schema';
-import { useBenchEdit } from '../../bench/useBenchEdit';
-import { usePointerDrag } from '../../bench/usePointerDrag';
-import { useCommission } from '../../shell/commissionStore';
-import { selectedLayer } from '../../shell/selection';
+import { useScapeEdit } from '../../document/scapeEdit';
+import { usePointerDrag } from '../../drawing/usePointerDrag';
+import { useCommission } from '../../document/commissionStore';
+import { selectedLayer } from '../../frame/selection';
 import { gripsOf, type Grip, type GripView } from './grips';
 
 /** What changes the bed by hand, and by arrow keys once it has the focus. */
@@ -16,7 +16,7 @@ const props = defineProps<{
   active: boolean;
 }>();
 const commission = useCommission();
-const edit = useBenchEdit();
+const edit = useScapeEdit();
 
 /** The selected layer, otherwise the soil that makes the slope. */
 const layer = computed(

@@ -1,16 +1,16 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Layer, Material, Option } from '../../../core/commission/schema';
-import { colourOf } from '../../bench/colour';
-import { useBenchEdit } from '../../bench/useBenchEdit';
-import { useFigures } from '../../shell/figures';
-import FigureField from '../../shell/FigureField.vue';
-import { selectedLayer } from '../../shell/selection';
-import type { PlanView } from '../../workers/planWorker';
+import { colourOf } from '../../drawing/colour';
+import { useScapeEdit } from '../../document/scapeEdit';
+import { useFigures } from '../../units/figures';
+import FigureField from '../../document/FigureField.vue';
+import { selectedLayer } from '../../frame/selection';
+import type { ShownPlan } from '../../workers/planWorker';
 
 /** The bed's layers, bottom first, with the typed values of the one that is chosen. */
-const props = defineProps<{ option: Option; materials: Material[]; survey?: PlanView['survey'] }>();
-const edit = useBenchEdit();
+const props = defineProps<{ option: Option; materials: Material[]; survey?: ShownPlan['survey'] }>();
+const edit = useScapeEdit();
 const f = useFigures();
 
 const layer = computed(

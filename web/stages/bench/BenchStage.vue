@@ -1,29 +1,29 @@
 <script setup lang="ts">
 import { computed, ref, toRef, watch } from 'vue';
 import type { Piece } from '../../../core/commission/schema';
-import FrontView from '../../bench/FrontView.vue';
-import PlanView from '../../bench/PlanView.vue';
-import SectionView from '../../bench/SectionView.vue';
-import { marks, stepFor, useSheet } from '../../bench/sheet';
-import { useBenchEdit } from '../../bench/useBenchEdit';
-import { usePointerDrag } from '../../bench/usePointerDrag';
+import FrontView from '../../drawing/FrontView.vue';
+import PlanView from '../../drawing/PlanView.vue';
+import SectionView from '../../drawing/SectionView.vue';
+import { marks, stepFor, useSheet } from '../../drawing/sheet';
+import { useScapeEdit } from '../../document/scapeEdit';
+import { usePointerDrag } from '../../drawing/usePointerDrag';
 import type { YardPiece } from '../../../core/catalogue/studio';
-import { useCommission } from '../../shell/commissionStore';
-import { useCommands } from '../../shell/commands';
-import { useFigures } from '../../shell/figures';
-import { useFrame } from '../../shell/planKey';
-import { selectedLayer, selectedPiece } from '../../shell/selection';
+import { useCommission } from '../../document/commissionStore';
+import { useCommands } from '../../design/commands';
+import { useFigures } from '../../units/figures';
+import { useFrame } from '../../frame/planKey';
+import { selectedLayer, selectedPiece } from '../../frame/selection';
 import BedHandles from './BedHandles.vue';
 import BenchTray from './BenchTray.vue';
 import FindingMarks from './FindingMarks.vue';
 import PieceInspector from './PieceInspector.vue';
 import SeatPanel from './SeatPanel.vue';
 import { pieceKey } from './pieceKeys';
-import { useSteadySize } from '../../shell/steadySize';
+import { useSteadySize } from '../../drawing/steadySize';
 
 const commission = useCommission();
 const { plan, field } = useFrame();
-const edit = useBenchEdit();
+const edit = useScapeEdit();
 const f = useFigures();
 
 const area = ref<HTMLElement>();

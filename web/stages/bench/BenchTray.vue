@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import type { Material, Option } from '../../../core/commission/schema';
 import type { YardPiece } from '../../../core/catalogue/studio';
-import type { PlanView } from '../../workers/planWorker';
+import type { ShownPlan } from '../../workers/planWorker';
 import BedPanel from './BedPanel.vue';
 import PieceList from './PieceList.vue';
 import StoryPanel from './StoryPanel.vue';
 import YardPanel from './YardPanel.vue';
 
 type Tray = 'yard' | 'bed' | 'pieces' | 'story';
-defineProps<{ option: Option; materials: Material[]; survey?: PlanView['survey'] }>();
+defineProps<{ option: Option; materials: Material[]; survey?: ShownPlan['survey'] }>();
 const tray = defineModel<Tray>('tray', { required: true });
 defineEmits<{ take: [piece: YardPiece]; dropPiece: [piece: YardPiece, x: number, y: number] }>();
 const TABS: [Tray, string][] = [

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { useFigures } from '../../shell/figures';
+import { useFigures } from '../../units/figures';
 import type { Option, Vessel } from '../../../core/commission/schema';
 import type { Finding } from '../../../core/words/finding';
 

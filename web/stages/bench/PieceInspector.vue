@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Option, Piece } from '../../../core/commission/schema';
-import { useBenchEdit } from '../../bench/useBenchEdit';
-import { useFigures } from '../../shell/figures';
-import FigureField from '../../shell/FigureField.vue';
-import type { PlanView } from '../../workers/planWorker';
+import { useScapeEdit } from '../../document/scapeEdit';
+import { useFigures } from '../../units/figures';
+import FigureField from '../../document/FigureField.vue';
+import type { ShownPlan } from '../../workers/planWorker';
 
 /** Typed values of the selected piece, in the tray below the plan, where they hide nothing. */
-const props = defineProps<{ piece: Piece; option: Option; survey: PlanView['survey'] }>();
-const edit = useBenchEdit();
+const props = defineProps<{ piece: Piece; option: Option; survey: ShownPlan['survey'] }>();
+const edit = useScapeEdit();
 const f = useFigures();
 
 const surveyed = computed(() => props.survey.pieces.find((p) => p.id === props.piece.id));

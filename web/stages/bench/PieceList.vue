@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import type { Material, Option, Piece } from '../../../core/commission/schema';
-import { useBenchEdit } from '../../bench/useBenchEdit';
-import { useFigures } from '../../shell/figures';
-import { selectedPiece } from '../../shell/selection';
-import type { PlanView } from '../../workers/planWorker';
+import { useScapeEdit } from '../../document/scapeEdit';
+import { useFigures } from '../../units/figures';
+import { selectedPiece } from '../../frame/selection';
+import type { ShownPlan } from '../../workers/planWorker';
 import { pieceKey } from './pieceKeys';
 
 /** The pieces as a list: everything that can be done on the sheet can be done from here by key. */
-const props = defineProps<{ option: Option; materials: Material[]; survey?: PlanView['survey'] }>();
-const edit = useBenchEdit();
+const props = defineProps<{ option: Option; materials: Material[]; survey?: ShownPlan['survey'] }>();
+const edit = useScapeEdit();
 const f = useFigures();
 
 const surveyed = (p: Piece) => props.survey?.pieces.find((s) => s.id === p.id);

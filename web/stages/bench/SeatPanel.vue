@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref } from 'vue';
-import type { Drawing } from '../../bench/drawing';
-import { useCommission } from '../../shell/commissionStore';
+import type { Drawing } from '../../drawing/drawing';
+import { useCommission } from '../../document/commissionStore';
 
 /** The perspective from a seat of the brief; the first one, when there are any. */
 defineProps<Omit<Drawing, 'k'> & { size: number }>();
-const SeatView = defineAsyncComponent(() => import('../../bench/SeatView.vue'));
+const SeatView = defineAsyncComponent(() => import('../../drawing/SeatView.vue'));
 const commission = useCommission();
 const seats = computed(() => commission.document?.brief.seats ?? []);
 const seatId = ref(seats.value[0]?.id ?? '');

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { api } from '../../shell/api';
-import { useCommission } from '../../shell/commissionStore';
+import { api } from '../../document/api';
+import { useCommission } from '../../document/commissionStore';
 
 /** The client's words and the reference pictures, beside the drawing while it is made. */
 const commission = useCommission();

@@ -4,14 +4,14 @@ import type { Option } from '../../../core/commission/schema';
 import { volumeMm3Of } from '../../../core/hardscape/columns';
 import { massKgOf } from '../../../core/hardscape/mass';
 import { sizeMmOf } from '../../../core/hardscape/extent';
-import { colourOf } from '../../bench/colour';
-import { facetsOf } from '../../bench/facets';
-import PieceDrawing from '../../bench/PieceDrawing.vue';
-import { usePointerDrag } from '../../bench/usePointerDrag';
+import { colourOf } from '../../drawing/colour';
+import { facetsOf } from '../../drawing/facets';
+import PieceDrawing from '../../drawing/PieceDrawing.vue';
+import { usePointerDrag } from '../../drawing/usePointerDrag';
 import { clientPiece, type YardPiece } from '../../../core/catalogue/studio';
-import { useCommission } from '../../shell/commissionStore';
-import { useFigures } from '../../shell/figures';
-import { useStudio } from '../../shell/studioStore';
+import { useCommission } from '../../document/commissionStore';
+import { useFigures } from '../../units/figures';
+import { useStudio } from '../../document/studioStore';
 
 /** The studio's own measured pieces: drag one on the plan, or press it. */
 const props = defineProps<{ option: Option }>();

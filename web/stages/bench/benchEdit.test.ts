@@ -3,19 +3,19 @@ import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { example } from '../../../core/testing/scape';
 import type { Studio } from '../../../core/catalogue/studio';
 import { pieceKey } from './pieceKeys';
-import { useCommission } from '../../shell/commissionStore';
-import { useStudio } from '../../shell/studioStore';
-import { useBenchEdit } from '../../bench/useBenchEdit';
+import { useCommission } from '../../document/commissionStore';
+import { useStudio } from '../../document/studioStore';
+import { useScapeEdit } from '../../document/scapeEdit';
 
-vi.mock('../../shell/api', async (original) => ({
-  ...(await original<typeof import('../../shell/api')>()),
+vi.mock('../../document/api', async (original) => ({
+  ...(await original<typeof import('../../document/api')>()),
   api: {
     read: vi.fn(async () => ({ revision: 1, document: example('held-root'), removedAt: null })),
     save: vi.fn(async (_id: string, revision: number) => ({ revision: revision + 1, updatedAt: '' })),
     studio: vi.fn(),
   },
 }));
-vi.mock('../../shell/journal', () => ({
+vi.mock('../../document/journal', () => ({
   allDrafts: vi.fn(async () => []),
   readHistory: vi.fn(),
   lastHistory: vi.fn(),
@@ -25,7 +25,7 @@ vi.mock('../../shell/journal', () => ({
   forget: vi.fn(),
 }));
 
-let edit: ReturnType<typeof useBenchEdit>;
+let edit: ReturnType<typeof useScapeEdit>;
 let commission: ReturnType<typeof useCommission>;
 const piece = (id: string) => commission.option!.pieces.find((p) => p.id === id)!;
 
@@ -34,7 +34,7 @@ beforeEach(async () => {
   setActivePinia(createPinia());
   commission = useCommission();
   await commission.open('c');
-  edit = useBenchEdit();
+  edit = useScapeEdit();
 });
 
 describe('on the bench', () => {

@@ -1,11 +1,11 @@
 import type { Piece } from '../../../core/commission/schema';
-import type { useBenchEdit } from '../../bench/useBenchEdit';
+import type { useScapeEdit } from '../../document/scapeEdit';
 
 const NUDGE_MM = 5;
 const NUDGE_FAR_MM = 20;
 const TURN_DEG = 5;
 
-type Edit = ReturnType<typeof useBenchEdit>;
+type Edit = ReturnType<typeof useScapeEdit>;
 
 /** What a key does to a piece that has the focus; true when it did something. */
 export function pieceKey(event: KeyboardEvent, piece: Piece, view: 'front' | 'above', edit: Edit): boolean {

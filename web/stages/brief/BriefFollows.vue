@@ -4,11 +4,11 @@ import { clockOf } from '../../../core/build/buildPlan';
 import { firstToOrder } from '../../../core/ordering/order';
 import { ofFirstVisit } from '../../../core/pipeline/firstVisit';
 import { daylightOf } from '../../../core/care/light';
-import { useCommission } from '../../shell/commissionStore';
-import { daysAway, longDay, shortDay } from '../../shell/days';
-import { money, useFigures } from '../../shell/figures';
-import FindingList from '../../shell/FindingList.vue';
-import { useFrame } from '../../shell/planKey';
+import { useCommission } from '../../document/commissionStore';
+import { daysAway, longDay, shortDay } from '../../units/days';
+import { money, useFigures } from '../../units/figures';
+import FindingList from '../../frame/FindingList.vue';
+import { useFrame } from '../../frame/planKey';
 
 /** Sentences that say what follows from the answers, and what does not fit them. */
 const commission = useCommission();

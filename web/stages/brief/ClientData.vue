@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { keepKeys } from '../../shell/commands';
+import { keepKeys } from '../../design/commands';
 import { useRouter } from 'vue-router';
-import { api } from '../../shell/api';
-import { useCommission } from '../../shell/commissionStore';
-import { forget } from '../../shell/journal';
+import { api } from '../../document/api';
+import { useCommission } from '../../document/commissionStore';
+import { forget } from '../../document/journal';
 
 /** Everything about one client: handed over in one act, erased in one act. */
 const commission = useCommission();

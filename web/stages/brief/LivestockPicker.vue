@@ -1,16 +1,16 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from 'vue';
-import { keepKeys } from '../../shell/commands';
+import { keepKeys } from '../../design/commands';
 import type { Stock } from '../../../core/commission/schema';
 import { SPECIES, speciesById, type Species } from '../../../core/livestock/species';
-import { useCommission } from '../../shell/commissionStore';
-import { useDocEdit } from '../../shell/docEdit';
-import FigureField from '../../shell/FigureField.vue';
-import { useFigures } from '../../shell/figures';
-import type { PlanView } from '../../workers/planWorker';
+import { useCommission } from '../../document/commissionStore';
+import { useDocEdit } from '../../document/docEdit';
+import FigureField from '../../document/FigureField.vue';
+import { useFigures } from '../../units/figures';
+import type { ShownPlan } from '../../workers/planWorker';
 
 /** Animals wished for, each as its band of temperature beside the tank's own, and what speaks against it. */
-const props = defineProps<{ visit?: PlanView['visit'] }>();
+const props = defineProps<{ visit?: ShownPlan['visit'] }>();
 const commission = useCommission();
 const edit = useDocEdit();
 const f = useFigures();

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Brief } from '../../../core/commission/schema';
-import { useCommission } from '../../shell/commissionStore';
-import { freshId } from '../../shell/docEdit';
-import { useDocEdit } from '../../shell/docEdit';
-import FigureField from '../../shell/FigureField.vue';
-import { useStudio } from '../../shell/studioStore';
-import WordsField from '../../shell/WordsField.vue';
+import { useCommission } from '../../document/commissionStore';
+import { freshId } from '../../document/docEdit';
+import { useDocEdit } from '../../document/docEdit';
+import FigureField from '../../document/FigureField.vue';
+import { useStudio } from '../../document/studioStore';
+import WordsField from '../../document/WordsField.vue';
 
 /** Stones and wood of the client's: measured here, they stand first in the yard and are not bought. */
 type Owned = NonNullable<Brief['owned']>[number];

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Brief } from '../../../core/commission/schema';
-import { useCommission } from '../../shell/commissionStore';
-import { useDocEdit } from '../../shell/docEdit';
-import FigureField from '../../shell/FigureField.vue';
+import { useCommission } from '../../document/commissionStore';
+import { useDocEdit } from '../../document/docEdit';
+import FigureField from '../../document/FigureField.vue';
 import TickButtons from './TickButtons.vue';
 
 /** New build, or a running tank: what of it stays, and where its animals wait. */

@@ -2,14 +2,14 @@
 import { computed } from 'vue';
 import type { Seat } from '../../../core/commission/schema';
 import { USUAL_BASE_MM } from '../../../core/visit/carrying';
-import { ringPath } from '../../bench/outline';
+import { ringPath } from '../../drawing/outline';
 import { footprint } from '../../../core/vessel/footprint';
-import { usePointerDrag } from '../../bench/usePointerDrag';
-import { useCommission } from '../../shell/commissionStore';
-import { freshId, useDocEdit } from '../../shell/docEdit';
-import FigureField from '../../shell/FigureField.vue';
-import { useFigures } from '../../shell/figures';
-import WordsField from '../../shell/WordsField.vue';
+import { usePointerDrag } from '../../drawing/usePointerDrag';
+import { useCommission } from '../../document/commissionStore';
+import { freshId, useDocEdit } from '../../document/docEdit';
+import FigureField from '../../document/FigureField.vue';
+import { useFigures } from '../../units/figures';
+import WordsField from '../../document/WordsField.vue';
 
 /** A small plan of the room: the tank, the seats from which it is looked at, the window. */
 const commission = useCommission();

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { UpkeepPart } from '../../../core/care/upkeep';
-import { useFigures } from '../../shell/figures';
-import type { PlanView } from '../../workers/planWorker';
+import { useFigures } from '../../units/figures';
+import type { ShownPlan } from '../../workers/planWorker';
 
 /** Minutes that this very scape asks, in its first and its eighth week, against what was promised. */
-const props = defineProps<{ care: PlanView['care']; promised?: number }>();
+const props = defineProps<{ care: ShownPlan['care']; promised?: number }>();
 const { words } = useFigures();
 const W = 360;
 const shown = computed(() => [props.care.weeks[0], props.care.weeks[7]]);

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { useCommission } from '../../shell/commissionStore';
+import { useCommission } from '../../document/commissionStore';
 import { MEASURES, TOPICS } from './questions';
 
 /** The first visit on paper: the same questions in the same order, with lines to write on. */

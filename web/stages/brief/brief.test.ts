@@ -5,7 +5,7 @@ import { nextTick } from 'vue';
 import { plan } from '../../../core/pipeline/plan';
 import { deskBow } from '../../../demo/commissions/deskBow';
 import { stairHall } from '../../../demo/commissions/stairHall';
-import { useCommission } from '../../shell/commissionStore';
+import { useCommission } from '../../document/commissionStore';
 import { mount } from '../../testing/mount';
 import RouteLine from '../vessel/RouteLine.vue';
 import RoBars from '../vessel/RoBars.vue';

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { clockOf } from '../../../core/build/buildPlan';
-import { longDay, weekDay } from '../../shell/days';
-import { useFigures } from '../../shell/figures';
-import { useFrame } from '../../shell/planKey';
+import { longDay, weekDay } from '../../units/days';
+import { useFigures } from '../../units/figures';
+import { useFrame } from '../../frame/planKey';
 import DayChart from './DayChart.vue';
 import DayNotes from './DayNotes.vue';
 import RunSheet from './RunSheet.vue';

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { clockOf, type BuildPlan, type Lane } from '../../../core/build/buildPlan';
-import { useFigures } from '../../shell/figures';
+import { useFigures } from '../../units/figures';
 import type { Scheduled } from '../../../core/build/schedule';
-import { useSteadySize } from '../../shell/steadySize';
+import { useSteadySize } from '../../drawing/steadySize';
 
 /** The day on a clock: a column for each person, and beside them what cures, dries or is out of water. */
 const props = defineProps<{ build: BuildPlan }>();

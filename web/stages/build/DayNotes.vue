@@ -3,9 +3,9 @@ import { computed } from 'vue';
 import type { BuildPlan } from '../../../core/build/buildPlan';
 import type { Scheduled } from '../../../core/build/schedule';
 import { RATES } from '../../../core/build/rates';
-import { HOSE_L_PER_MIN } from '../../../core/visit/water';
-import { useFigures } from '../../shell/figures';
-import FindingList from '../../shell/FindingList.vue';
+import { HOSE_L_PER_MIN } from '../../../core/filling/filling';
+import { useFigures } from '../../units/figures';
+import FindingList from '../../frame/FindingList.vue';
 
 const props = defineProps<{ build: BuildPlan }>();
 const f = useFigures();

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { clockOf, type BuildPlan } from '../../../core/build/buildPlan';
-import { useCommission } from '../../shell/commissionStore';
-import { longDate, weekDay } from '../../shell/days';
-import { useFigures } from '../../shell/figures';
+import { useCommission } from '../../document/commissionStore';
+import { longDate, weekDay } from '../../units/days';
+import { useFigures } from '../../units/figures';
 
 /** The day as a list to tick off, made for paper and for a phone in the other hand. */
 const props = defineProps<{ build: BuildPlan }>();

@@ -3,7 +3,7 @@ import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { plan } from '../../../core/pipeline/plan';
 import { example } from '../../../core/testing/scape';
-import { usePreferences } from '../../shell/preferences';
+import { usePreferences } from '../../units/preferences';
 import { mount } from '../../testing/mount';
 import DayNotes from './DayNotes.vue';
 import RunSheet from './RunSheet.vue';

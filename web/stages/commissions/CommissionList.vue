@@ -3,10 +3,10 @@ import { MAX_FILE_BYTES } from '../../../core/commission/budgets';
 import { useDebounceFn, useIntersectionObserver, useTitle } from '@vueuse/core';
 import { computed, onMounted, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
-import { api, ApiProblem, type Listed } from '../../shell/api';
-import { useCommands } from '../../shell/commands';
-import { today } from '../../shell/days';
-import { waitingHere } from '../../shell/outbox';
+import { api, ApiProblem, type Listed } from '../../document/api';
+import { useCommands } from '../../design/commands';
+import { today } from '../../units/days';
+import { waitingHere } from '../../document/outbox';
 import CommissionRow from './CommissionRow.vue';
 import { newCommission } from './newCommission';
 

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { api, type Listed } from '../../shell/api';
-import { daysAway, longDay } from '../../shell/days';
-import { useFigures } from '../../shell/figures';
+import { api, type Listed } from '../../document/api';
+import { daysAway, longDay } from '../../units/days';
+import { useFigures } from '../../units/figures';
 
 const props = defineProps<{ row: Listed }>();
 defineEmits<{ remove: []; restore: []; duplicate: [] }>();

@@ -1,7 +1,7 @@
 import { dayPlus } from '../../../core/calendar/day';
 import type { Commission } from '../../../core/commission/schema';
 import type { Studio } from '../../../core/catalogue/studio';
-import { today } from '../../shell/days';
+import { today } from '../../units/days';
 
 /** Days until the build of a commission that has just been begun: what soaking wood and lead times need. */
 const USUAL_NOTICE = 42;

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { CareDay, CarePlan } from '../../../core/care/carePlan';
-import { dayName, shortDay } from '../../shell/days';
+import type { CareDay } from '../../../core/care/careDay';
+import type { CarePlan } from '../../../core/care/carePlan';
+import { dayName, shortDay } from '../../units/days';
 
 /** Eight weeks of little tanks: how much water, whether a test, whether food, and the light of the week. */
 const props = defineProps<{ care: CarePlan }>();

@@ -2,11 +2,11 @@
 import { computed } from 'vue';
 import type { CarePlan } from '../../../core/care/carePlan';
 import type { Commission, Option } from '../../../core/commission/schema';
-import FrontView from '../../bench/FrontView.vue';
-import { longDay, shortDay } from '../../shell/days';
+import FrontView from '../../drawing/FrontView.vue';
+import { longDay, shortDay } from '../../units/days';
 import { fahrenheitFromCelsius } from '../../../core/units/temperature';
-import { decimal, useFigures } from '../../shell/figures';
-import type { FieldView, PlanView } from '../../workers/planWorker';
+import { decimal, useFigures } from '../../units/figures';
+import type { FieldView, ShownPlan } from '../../workers/planWorker';
 import CareCalendar from './CareCalendar.vue';
 
 /** What the client is left with: a page that somebody with no training can follow. */
@@ -14,7 +14,7 @@ const props = defineProps<{
   care: CarePlan;
   commission: Commission;
   option: Option;
-  plan: PlanView;
+  plan: ShownPlan;
   field: FieldView;
 }>();
 const f = useFigures();

@@ -2,12 +2,12 @@
 import { computed } from 'vue';
 import { WATER_SCHOOLS, type WaterSchool } from '../../../core/commission/schema';
 import { SCHOOLS } from '../../../core/care/waterSchools';
-import { api } from '../../shell/api';
-import { useCommission } from '../../shell/commissionStore';
-import { shortDay } from '../../shell/days';
-import FindingList from '../../shell/FindingList.vue';
-import { useFigures } from '../../shell/figures';
-import { useFrame } from '../../shell/planKey';
+import { api } from '../../document/api';
+import { useCommission } from '../../document/commissionStore';
+import { shortDay } from '../../units/days';
+import FindingList from '../../frame/FindingList.vue';
+import { useFigures } from '../../units/figures';
+import { useFrame } from '../../frame/planKey';
 import CareGuide from './CareGuide.vue';
 
 const commission = useCommission();

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
-import { keepKeys } from '../../shell/commands';
-import { useCommission } from '../../shell/commissionStore';
-import { daysAway, longDate, today } from '../../shell/days';
-import { keepTyped, readTyped } from '../../shell/journal';
+import { keepKeys } from '../../design/commands';
+import { useCommission } from '../../document/commissionStore';
+import { daysAway, longDate, today } from '../../units/days';
+import { keepTyped, readTyped } from '../../document/journal';
 
 const commission = useCommission();
 const day = ref(today());

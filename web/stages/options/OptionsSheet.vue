@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { computed, ref, toRef } from 'vue';
 import { broughtBack, duplicated, putAside, reordered } from '../../../core/commission/options';
-import FrontView from '../../bench/FrontView.vue';
-import { useCommission } from '../../shell/commissionStore';
-import { longDay } from '../../shell/days';
-import { money, useFigures } from '../../shell/figures';
-import WordsField from '../../shell/WordsField.vue';
+import FrontView from '../../drawing/FrontView.vue';
+import { useCommission } from '../../document/commissionStore';
+import { longDay } from '../../units/days';
+import { money, useFigures } from '../../units/figures';
+import WordsField from '../../document/WordsField.vue';
 import { figuresOf } from './optionFigures';
 import { useOptionPlans } from './useOptionPlans';
-import { useSteadySize } from '../../shell/steadySize';
+import { useSteadySize } from '../../drawing/steadySize';
 
 /** Two options, one choice: the same figures of each, side by side, to be decided over or printed. */
 const commission = useCommission();

@@ -4,7 +4,7 @@ import type { Commission, Option } from '../../../core/commission/schema';
 import { materialOf } from '../../../core/commission/lookup';
 import { clockOf } from '../../../core/build/buildPlan';
 import { daysFrom } from '../../../core/calendar/day';
-import type { PlanView } from '../../workers/planWorker';
+import type { ShownPlan } from '../../workers/planWorker';
 
 /** One row of the side-by-side sheet for one option. */
 export interface OptionFigure {
@@ -22,7 +22,7 @@ interface Says {
 }
 
 /** Litres, stone, plants, cost, days, upkeep and findings of an option, in the words of the sheet. */
-export function figuresOf(plan: PlanView, option: Option, doc: Commission, says: Says): OptionFigure[] {
+export function figuresOf(plan: ShownPlan, option: Option, doc: Commission, says: Says): OptionFigure[] {
   const { survey, takeOff, order, build, care, findings } = plan;
   const isWood = (id: string) => materialOf(doc, id).kind === 'wood';
   const stoneKg = survey.pieces.filter((p) => !isWood(p.material)).reduce((kg, p) => kg + p.massKg, 0);

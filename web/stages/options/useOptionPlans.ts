@@ -1,12 +1,12 @@
 import { wrap } from 'comlink';
 import { onScopeDispose, shallowRef, watch, type Ref } from 'vue';
 import type { Commission } from '../../../core/commission/schema';
-import { today } from '../../shell/days';
+import { today } from '../../units/days';
 import { packer } from '../../workers/parcel';
-import type { FieldView, PlanView, PlanWorker } from '../../workers/planWorker';
+import type { FieldView, ShownPlan, PlanWorker } from '../../workers/planWorker';
 
 export interface OptionPlan {
-  plan: PlanView;
+  plan: ShownPlan;
   field: FieldView;
 }
 

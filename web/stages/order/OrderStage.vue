@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { useIntervalFn } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
-import { api, type SentOrder } from '../../shell/api';
-import { useCommission } from '../../shell/commissionStore';
-import { longDay, today } from '../../shell/days';
-import { money } from '../../shell/figures';
-import { useFrame } from '../../shell/planKey';
+import { api, type SentOrder } from '../../document/api';
+import { useCommission } from '../../document/commissionStore';
+import { longDay, today } from '../../units/days';
+import { money } from '../../units/figures';
+import { useFrame } from '../../frame/planKey';
 import OrderTimeline from './OrderTimeline.vue';
 import SupplierOrderCard from './SupplierOrderCard.vue';
 

@@ -3,9 +3,9 @@ import { computed, ref } from 'vue';
 import type { Beforehand } from '../../../core/build/task';
 import { dayPlus, daysFrom, weekdayOf } from '../../../core/calendar/day';
 import type { Order } from '../../../core/ordering/order';
-import { useFigures } from '../../shell/figures';
-import { shortDay, today, weekDay } from '../../shell/days';
-import { useSteadySize } from '../../shell/steadySize';
+import { useFigures } from '../../units/figures';
+import { shortDay, today, weekDay } from '../../units/days';
+import { useSteadySize } from '../../drawing/steadySize';
 
 /** The weeks before the build day as one line: order by, on the road, waiting or soaking, build. */
 const props = defineProps<{ order: Order; beforehand: Beforehand[] }>();

@@ -5,7 +5,7 @@ import { order } from '../../../core/ordering/order';
 import { survey } from '../../../core/survey/survey';
 import { takeOff } from '../../../core/takeoff/takeOff';
 import { example } from '../../../core/testing/scape';
-import type { SentOrder } from '../../shell/api';
+import type { SentOrder } from '../../document/api';
 import { mount } from '../../testing/mount';
 import SupplierOrderCard from './SupplierOrderCard.vue';
 

@@ -2,9 +2,9 @@
 import { computed } from 'vue';
 import type { SupplierOrder } from '../../../core/ordering/order';
 import type { Finding } from '../../../core/words/finding';
-import type { SentOrder } from '../../shell/api';
-import { daysAway, shortDay, weekDay } from '../../shell/days';
-import { money, useFigures } from '../../shell/figures';
+import type { SentOrder } from '../../document/api';
+import { daysAway, shortDay, weekDay } from '../../units/days';
+import { money, useFigures } from '../../units/figures';
 
 const props = defineProps<{
   group: SupplierOrder;

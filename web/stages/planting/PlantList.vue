@@ -1,15 +1,15 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { keepKeys } from '../../shell/commands';
+import { keepKeys } from '../../design/commands';
 import type { Option, Plant } from '../../../core/commission/schema';
-import { useFigures } from '../../shell/figures';
-import type { PlanView } from '../../workers/planWorker';
+import { useFigures } from '../../units/figures';
+import type { ShownPlan } from '../../workers/planWorker';
 
 /** What is planted, then every plant of the studio to paint with. */
 const props = defineProps<{
   plants: Plant[];
   option: Option;
-  survey?: PlanView['survey'];
+  survey?: ShownPlan['survey'];
   brush?: Plant;
   co2: boolean;
 }>();

@@ -3,16 +3,16 @@ import { computed, ref, shallowRef } from 'vue';
 import type { Plant, Planting } from '../../../core/commission/schema';
 import { FIRST_PORTIONS, usualSpacingMm } from '../../../core/planting/spacing';
 import { plugSpots } from '../../../core/planting/region';
-import FrontView from '../../bench/FrontView.vue';
-import PlanViewDrawing from '../../bench/PlanView.vue';
-import { useCommission } from '../../shell/commissionStore';
-import { useFigures } from '../../shell/figures';
-import FigureField from '../../shell/FigureField.vue';
-import { useFrame } from '../../shell/planKey';
-import { useStudio } from '../../shell/studioStore';
+import FrontView from '../../drawing/FrontView.vue';
+import PlanView from '../../drawing/PlanView.vue';
+import { useCommission } from '../../document/commissionStore';
+import { useFigures } from '../../units/figures';
+import FigureField from '../../document/FigureField.vue';
+import { useFrame } from '../../frame/planKey';
+import { useStudio } from '../../document/studioStore';
 import PlantList from './PlantList.vue';
 import { usePainting } from './usePainting';
-import { useSteadySize } from '../../shell/steadySize';
+import { useSteadySize } from '../../drawing/steadySize';
 
 const commission = useCommission();
 const studio = useStudio();
@@ -149,7 +149,7 @@ function begin(plant: Plant): void {
       </header>
       <svg v-if="plan && field" class="sheet" :width="width" :height="height">
         <g :transform="`translate(${LEFT} ${TOP})`">
-          <PlanViewDrawing
+          <PlanView
             :vessel="vessel"
             :option="option"
             :materials="materials"
@@ -168,7 +168,7 @@ function begin(plant: Plant): void {
               <path :d="s.d" :fill="s.colour" fill-opacity="0.5" :stroke="s.colour" />
               <path :d="s.spots" stroke="#f3f7ee" stroke-width="2.6" stroke-linecap="round" opacity="0.85" />
             </g>
-          </PlanViewDrawing>
+          </PlanView>
           <path
             v-if="brush && painting.path.value.length"
             :d="`M${painting.path.value.map(([x, y]) => `${X(x)} ${Y(y)}`).join('L')}`"

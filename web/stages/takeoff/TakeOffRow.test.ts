@@ -4,7 +4,7 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { h } from 'vue';
 import { plan } from '../../../core/pipeline/plan';
 import { example } from '../../../core/testing/scape';
-import { usePreferences } from '../../shell/preferences';
+import { usePreferences } from '../../units/preferences';
 import { mount, wordsOf } from '../../testing/mount';
 import TakeOffRow from './TakeOffRow.vue';
 

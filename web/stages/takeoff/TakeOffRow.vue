@@ -2,9 +2,9 @@
 import { computed } from 'vue';
 import type { Commission } from '../../../core/commission/schema';
 import type { TakeOffLine } from '../../../core/takeoff/line';
-import { colourOf } from '../../bench/colour';
-import { shortDay } from '../../shell/days';
-import { money, useFigures } from '../../shell/figures';
+import { colourOf } from '../../drawing/colour';
+import { shortDay } from '../../units/days';
+import { money, useFigures } from '../../units/figures';
 
 const props = defineProps<{
   line: TakeOffLine;

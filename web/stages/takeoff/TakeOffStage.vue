@@ -2,11 +2,11 @@
 import { computed } from 'vue';
 import { orderByOf } from '../../../core/ordering/order';
 import type { LineKind, TakeOffLine } from '../../../core/takeoff/line';
-import { api } from '../../shell/api';
-import { useCommission } from '../../shell/commissionStore';
-import { money, useFigures } from '../../shell/figures';
-import { openLine } from '../../shell/openLine';
-import { useFrame } from '../../shell/planKey';
+import { api } from '../../document/api';
+import { useCommission } from '../../document/commissionStore';
+import { money, useFigures } from '../../units/figures';
+import { openLine } from '../../frame/openLine';
+import { useFrame } from '../../frame/planKey';
 import TakeOffRow from './TakeOffRow.vue';
 
 const commission = useCommission();

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { useCommission } from '../../shell/commissionStore';
-import { useDocEdit } from '../../shell/docEdit';
-import FigureField from '../../shell/FigureField.vue';
+import { useCommission } from '../../document/commissionStore';
+import { useDocEdit } from '../../document/docEdit';
+import FigureField from '../../document/FigureField.vue';
 
 /** The corners of a straight-sided floor, typed: from the left and from the front, in turn around it. */
 const commission = useCommission();

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { ENGINEER_DECIDES } from '../../../core/site/floorLoad';
-import { useFigures } from '../../shell/figures';
-import type { PlanView } from '../../workers/planWorker';
+import { useFigures } from '../../units/figures';
+import type { ShownPlan } from '../../workers/planWorker';
 
 /** What bears on the floor, part by part, beside what rooms are usually designed for. */
-const props = defineProps<{ survey: PlanView['survey']; floor: PlanView['visit']['floor'] }>();
+const props = defineProps<{ survey: ShownPlan['survey']; floor: ShownPlan['visit']['floor'] }>();
 const f = useFigures();
 
 const WIDTH = 300;

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { standingMm } from '../../../core/vessel/glass';
-import { useCommission } from '../../shell/commissionStore';
-import { useDocEdit } from '../../shell/docEdit';
-import FigureField from '../../shell/FigureField.vue';
-import type { PlanView } from '../../workers/planWorker';
+import { useCommission } from '../../document/commissionStore';
+import { useDocEdit } from '../../document/docEdit';
+import FigureField from '../../document/FigureField.vue';
+import type { ShownPlan } from '../../workers/planWorker';
 import FloorLoad from './FloorLoad.vue';
 
 /** The load on the floor, and what of the stand and the room it depends on. */
-defineProps<{ survey: PlanView['survey']; visit: PlanView['visit'] }>();
+defineProps<{ survey: ShownPlan['survey']; visit: ShownPlan['visit'] }>();
 const commission = useCommission();
 const edit = useDocEdit();
 const vessel = computed(() => commission.document!.vessel);

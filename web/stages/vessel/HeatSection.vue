@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { useCommission } from '../../shell/commissionStore';
-import { useDocEdit } from '../../shell/docEdit';
-import FigureField from '../../shell/FigureField.vue';
-import { useFigures } from '../../shell/figures';
-import type { PlanView } from '../../workers/planWorker';
+import { useCommission } from '../../document/commissionStore';
+import { useDocEdit } from '../../document/docEdit';
+import FigureField from '../../document/FigureField.vue';
+import { useFigures } from '../../units/figures';
+import type { ShownPlan } from '../../workers/planWorker';
 
 /** Heater and cooling from the room, with the rule of thumb beside them. */
-const props = defineProps<{ heat: PlanView['visit']['heat'] }>();
+const props = defineProps<{ heat: ShownPlan['visit']['heat'] }>();
 const commission = useCommission();
 const edit = useDocEdit();
 const f = useFigures();

@@ -2,15 +2,15 @@
 import { computed } from 'vue';
 import { warmsOf } from '../../../core/site/warmth';
 import { usualDevices } from '../../../core/visit/power';
-import { useCommission } from '../../shell/commissionStore';
-import { freshId, useDocEdit } from '../../shell/docEdit';
-import FigureField from '../../shell/FigureField.vue';
-import { useFigures } from '../../shell/figures';
-import WordsField from '../../shell/WordsField.vue';
-import type { PlanView } from '../../workers/planWorker';
+import { useCommission } from '../../document/commissionStore';
+import { freshId, useDocEdit } from '../../document/docEdit';
+import FigureField from '../../document/FigureField.vue';
+import { useFigures } from '../../units/figures';
+import WordsField from '../../document/WordsField.vue';
+import type { ShownPlan } from '../../workers/planWorker';
 
 /** What every device draws, side by side, against the sockets and the circuit. */
-const props = defineProps<{ visit: PlanView['visit'] }>();
+const props = defineProps<{ visit: ShownPlan['visit'] }>();
 const commission = useCommission();
 const edit = useDocEdit();
 const f = useFigures();

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { decimal, useFigures } from '../../shell/figures';
-import type { PlanView } from '../../workers/planWorker';
+import { decimal, useFigures } from '../../units/figures';
+import type { ShownPlan } from '../../workers/planWorker';
 
 /** RO water of the first changes: what each day asks, and what there is of it. */
-const props = defineProps<{ ro: NonNullable<PlanView['care']['ro']> }>();
+const props = defineProps<{ ro: NonNullable<ShownPlan['care']['ro']> }>();
 const f = useFigures();
 const WIDTH = 320;
 const HEIGHT = 62;

@@ -3,15 +3,15 @@ import { computed, ref } from 'vue';
 import type { Waypoint } from '../../../core/commission/schema';
 import { LOAD_CONSTANT_KG } from '../../../core/site/lifting';
 import { say } from '../../../core/words/text';
-import { useCommission } from '../../shell/commissionStore';
-import { freshId, useDocEdit } from '../../shell/docEdit';
-import FigureField from '../../shell/FigureField.vue';
-import { useFigures } from '../../shell/figures';
-import WordsField from '../../shell/WordsField.vue';
-import type { PlanView } from '../../workers/planWorker';
+import { useCommission } from '../../document/commissionStore';
+import { freshId, useDocEdit } from '../../document/docEdit';
+import FigureField from '../../document/FigureField.vue';
+import { useFigures } from '../../units/figures';
+import WordsField from '../../document/WordsField.vue';
+import type { ShownPlan } from '../../workers/planWorker';
 
 /** The way from the van to the place as a line of points; each is held against what is carried in. */
-const props = defineProps<{ carrying: PlanView['visit']['carrying'] }>();
+const props = defineProps<{ carrying: ShownPlan['visit']['carrying'] }>();
 const commission = useCommission();
 const edit = useDocEdit();
 const f = useFigures();

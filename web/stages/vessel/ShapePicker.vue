@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { useCommission } from '../../shell/commissionStore';
-import { useDocEdit } from '../../shell/docEdit';
-import { SHAPES, shapeOf, type ShapeChoice } from './shapes';
+import { useCommission } from '../../document/commissionStore';
+import { useDocEdit } from '../../document/docEdit';
+import { SHAPES, shapeOf, type ShapeChoice } from './vesselShapes';
 
 /** The shapes a vessel can have, each as its plan. */
 const commission = useCommission();

@@ -5,11 +5,11 @@ import { litresToHeight } from '../../../core/vessel/litres';
 import { openings, openingSize } from '../../../core/vessel/openings';
 import { chamberFloors } from '../../../core/vessel/display';
 import { polygonBounds } from '../../../core/geometry/polygon';
-import { planPaths, ringPath } from '../../bench/outline';
-import { marks, stepFor } from '../../bench/sheet';
-import { usePointerDrag } from '../../bench/usePointerDrag';
-import { useCommission } from '../../shell/commissionStore';
-import { useFigures } from '../../shell/figures';
+import { planPaths, ringPath } from '../../drawing/outline';
+import { marks, stepFor } from '../../drawing/sheet';
+import { usePointerDrag } from '../../drawing/usePointerDrag';
+import { useCommission } from '../../document/commissionStore';
+import { useFigures } from '../../units/figures';
 import WaterChart from './WaterChart.vue';
 import { gripsOfVessel, type VesselGrip } from './vesselGrips';
 

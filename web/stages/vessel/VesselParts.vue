@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Vessel } from '../../../core/commission/schema';
-import { useCommission } from '../../shell/commissionStore';
-import { freshId, useDocEdit } from '../../shell/docEdit';
-import FigureField from '../../shell/FigureField.vue';
-import WordsField from '../../shell/WordsField.vue';
+import { useCommission } from '../../document/commissionStore';
+import { freshId, useDocEdit } from '../../document/docEdit';
+import FigureField from '../../document/FigureField.vue';
+import WordsField from '../../document/WordsField.vue';
 
 /** What is built into or onto the vessel: rim, braces, chambers, fixed things, film, lid, mat, backlight. */
 const commission = useCommission();

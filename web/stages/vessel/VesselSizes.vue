@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { innerFromOuter, outerMm } from '../../../core/vessel/glass';
-import { useCommission } from '../../shell/commissionStore';
-import { useDocEdit } from '../../shell/docEdit';
-import FigureField from '../../shell/FigureField.vue';
-import { resized } from './shapes';
+import { useCommission } from '../../document/commissionStore';
+import { useDocEdit } from '../../document/docEdit';
+import FigureField from '../../document/FigureField.vue';
+import { resized } from './vesselShapes';
 
 /** Sizes typed instead of drawn: inner, or outer with the glass taken off. */
 const commission = useCommission();

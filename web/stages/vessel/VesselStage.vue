@@ -2,11 +2,11 @@
 import { useMediaQuery } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { imperialGallonsFromL, usGallonsFromL } from '../../../core/units/volume';
-import { useCommission } from '../../shell/commissionStore';
-import { decimal, useFigures } from '../../shell/figures';
-import PictureStrip from '../../shell/PictureStrip.vue';
-import { useFrame } from '../../shell/planKey';
-import { usePreferences } from '../../shell/preferences';
+import { useCommission } from '../../document/commissionStore';
+import { decimal, useFigures } from '../../units/figures';
+import PictureStrip from '../../document/PictureStrip.vue';
+import { useFrame } from '../../frame/planKey';
+import { usePreferences } from '../../units/preferences';
 import CornerList from './CornerList.vue';
 import FloorSection from './FloorSection.vue';
 import HeatSection from './HeatSection.vue';
@@ -17,7 +17,7 @@ import VesselDrawing from './VesselDrawing.vue';
 import VesselParts from './VesselParts.vue';
 import VesselSizes from './VesselSizes.vue';
 import WaterSection from './WaterSection.vue';
-import { useSteadySize } from '../../shell/steadySize';
+import { useSteadySize } from '../../drawing/steadySize';
 
 /** The vessel and the place it goes to: drawings that are changed by hand, sentences that say what follows. */
 const commission = useCommission();

@@ -2,8 +2,8 @@
 import { curveMonotoneY, line } from 'd3-shape';
 import { computed, shallowRef, watch } from 'vue';
 import type { WaterHeight } from '../../../core/survey/waterByHeight';
-import { useFigures } from '../../shell/figures';
-import { useFrame } from '../../shell/planKey';
+import { useFigures } from '../../units/figures';
+import { useFrame } from '../../frame/planKey';
 
 /** Water with the scape in it against its height, drawn over the front view: what a fill or a change comes to. */
 const props = defineProps<{ width: number; height: number; innerMm: number }>();

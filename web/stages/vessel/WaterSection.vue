@@ -1,15 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { useCommission } from '../../shell/commissionStore';
-import { useDocEdit } from '../../shell/docEdit';
-import FigureField from '../../shell/FigureField.vue';
-import { useFigures } from '../../shell/figures';
-import { usePreferences } from '../../shell/preferences';
-import type { PlanView } from '../../workers/planWorker';
+import { useCommission } from '../../document/commissionStore';
+import { useDocEdit } from '../../document/docEdit';
+import FigureField from '../../document/FigureField.vue';
+import { useFigures } from '../../units/figures';
+import { usePreferences } from '../../units/preferences';
+import type { ShownPlan } from '../../workers/planWorker';
 import RoBars from './RoBars.vue';
 
 /** What the first fill and every change are mixed of, from tap, RO and hot water. */
-const props = defineProps<{ visit: PlanView['visit']; care: PlanView['care'] }>();
+const props = defineProps<{ visit: ShownPlan['visit']; care: ShownPlan['care'] }>();
 const commission = useCommission();
 const preferences = usePreferences();
 const edit = useDocEdit();
@@ -54,7 +54,7 @@ const gives = computed(() => {
   ];
 });
 /** The parts of a recipe in words. */
-function mixOf(r: PlanView['care']['water']['recipe']): string {
+function mixOf(r: ShownPlan['care']['water']['recipe']): string {
   const list = [
     [r.tapColdL, 'cold'],
     [r.tapHotL, 'hot'],

@@ -1,5 +1,5 @@
 import type { Vessel } from '../../../core/commission/schema';
-import { resized } from './shapes';
+import { resized } from './vesselShapes';
 
 /** A handle on the plan of a vessel: where it stands, what it measures, what a drag makes of the vessel. */
 export interface VesselGrip {

@@ -1,0 +1,133 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, ref, watch } from 'vue';
+import { keepKeys } from '../design/commands';
+import { useCommission } from './commissionStore';
+import { useFigures } from '../units/figures';
+import { otherScale, type FigureKind } from '../units/scales';
+
+/**
+ * One typed figure with its unit. `apply` is given the value in the document's unit and answers with what is
+ * wrong, if anything: it then stands below, and what was typed stays.
+ */
+const props = defineProps<{
+  label: string;
+  value: number | undefined;
+  kind: FigureKind;
+  unit?: string;
+  optional?: boolean;
+  apply: (value: number | undefined) => string | undefined;
+  narrow?: boolean;
+  /** A temperature that may be far above that of water and rooms. */
+  hot?: boolean;
+}>();
+
+const f = useFigures();
+const commission = useCommission();
+const typed = ref('');
+const fault = ref('');
+
+const scale = computed(() => f.scale(props.kind, props.unit));
+const unit = computed(() => props.unit ?? scale.value.unit);
+
+watch(
+  [() => props.value, scale],
+  () => {
+    typed.value = props.value === undefined ? '' : String(scale.value.out(props.value));
+    fault.value = '';
+  },
+  { immediate: true },
+);
+
+/** Typed since the field was last left. */
+let pending = false;
+
+function commit(): void {
+  pending = false;
+  fault.value = taken() ?? '';
+}
+
+/** Hands on what was typed; answers with what is wrong with it, if anything. */
+function taken(): string | undefined {
+  const text = typed.value.trim().replace(',', '.');
+  if (text === '') return emptied();
+  const number = Number(text);
+  if (!Number.isFinite(number)) return `is "${text}" (text), must be a number`;
+  if (props.value !== undefined && number === scale.value.out(props.value)) return undefined;
+  const asked = props.kind === 'temperature' && !props.hot && otherScale(number, f.us.value);
+  return asked || props.apply(scale.value.in(number));
+}
+
+/** With every key: kept in case the page goes before the field is left. */
+function typing(): void {
+  pending = true;
+  commission.typing(taken);
+}
+onBeforeUnmount(() => {
+  if (pending) commit();
+});
+
+/**
+ * A finger cannot mark what stands there: the press that comes to a figure marks all of it, to be typed over.
+ * The next press sets the caret. Coming by Tab, the browser marks it itself.
+ */
+let arrived = false;
+function mark(event: MouseEvent): void {
+  if (!(event.target instanceof HTMLInputElement)) return;
+  if (arrived) event.target.select();
+  arrived = false;
+}
+
+/** An answer is taken back only where there was one: passing by an empty field is no answer. */
+function emptied(): string | undefined {
+  if (!props.optional) return 'is missing, must be a number';
+  return props.value === undefined ? undefined : props.apply(undefined);
+}
+
+/** Enter takes what was typed, arrows step. */
+function keyed(event: KeyboardEvent): void {
+  keepKeys(event);
+  arrived = false;
+  if (event.key === 'Enter') return commit();
+  const sign = { ArrowUp: 1, ArrowDown: -1 }[event.key];
+  if (!sign || !Number.isFinite(Number(typed.value))) return;
+  event.preventDefault();
+  const by = props.kind === 'length' && f.us.value ? 0.25 : event.shiftKey ? 10 : 1;
+  typed.value = String(Math.round((Number(typed.value) + sign * by) * 100) / 100);
+  commit();
+}
+</script>
+
+<template>
+  <v-text-field
+    v-model="typed"
+    :label="label"
+    :suffix="unit"
+    :error-messages="fault"
+    :class="{ narrow }"
+    inputmode="decimal"
+    @update:model-value="typing"
+    @focus="arrived = true"
+    @click="mark"
+    @blur="commit"
+    @keydown="keyed"
+  />
+</template>
+
+<style scoped>
+.narrow {
+  max-width: 96px;
+}
+:deep(input) {
+  font-weight: 600;
+  text-align: right;
+}
+:deep(.v-text-field__suffix) {
+  padding-inline-start: 5px;
+  color: var(--ink-2);
+  opacity: 1;
+  font-size: 12px;
+  min-height: 28px;
+  padding-top: 2px;
+  padding-bottom: 2px;
+}
+</style>

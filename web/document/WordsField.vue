@@ -1,0 +1,70 @@
+<script setup lang="ts">
+import { onBeforeUnmount, ref, watch } from 'vue';
+import { keepKeys } from '../design/commands';
+import { useCommission } from './commissionStore';
+
+/** Typed words. `apply` answers with what is wrong, if anything; what was typed stays in the field. */
+const props = defineProps<{
+  label: string;
+  value: string | undefined;
+  apply: (value: string) => string | undefined;
+  lines?: number;
+  type?: string;
+}>();
+const commission = useCommission();
+const typed = ref('');
+const fault = ref('');
+watch(
+  () => props.value,
+  (v) => {
+    typed.value = v ?? '';
+    fault.value = '';
+  },
+  { immediate: true },
+);
+/** Typed since the field was last left. */
+let pending = false;
+function commit(): void {
+  pending = false;
+  fault.value = taken() ?? '';
+}
+function taken(): string | undefined {
+  return typed.value === (props.value ?? '') ? undefined : props.apply(typed.value);
+}
+/** With every key: kept in case the page goes before the field is left. */
+function typing(): void {
+  pending = true;
+  commission.typing(taken);
+}
+onBeforeUnmount(() => {
+  if (pending) commit();
+});
+function keyed(event: KeyboardEvent): void {
+  keepKeys(event);
+  if (event.key === 'Enter') commit();
+}
+</script>
+
+<template>
+  <v-textarea
+    v-if="lines"
+    v-model="typed"
+    :label="label"
+    :rows="lines"
+    auto-grow
+    :error-messages="fault"
+    @update:model-value="typing"
+    @blur="commit"
+    @keydown="keepKeys"
+  />
+  <v-text-field
+    v-else
+    v-model="typed"
+    :label="label"
+    :type="type"
+    :error-messages="fault"
+    @update:model-value="typing"
+    @blur="commit"
+    @keydown="keyed"
+  />
+</template>

@@ -1,0 +1,230 @@
+import { defineStore } from 'pinia';
+import { inverse, type Change } from '../../core/commission/changes';
+import { faultsOfChange } from '../../core/commission/change';
+import { merged } from '../../core/commission/merge';
+import type { Commission, Option } from '../../core/commission/schema';
+import { api, ApiProblem, type Stored } from './api';
+import { today } from '../units/days';
+import { draftsFor, useDrafts } from './drafts';
+import { dropDraft, forget, lastHistory, readHistory } from './journal';
+import { keepOptionInSight, openState } from './openState';
+import { openIs, sendWaiting } from './outbox';
+import { useSaving } from './saving';
+import { livingTabs, tabName } from './tab';
+
+export type { SaveState } from './openState';
+
+/**
+ * The commission that is open: its document, how it is edited, and what can be undone. Documents are never
+ * changed in place; every edit replaces what it changes. What waits for the server is kept as changes to the
+ * confirmed document (`drafts.ts`), which are laid over whatever the server has by then (`saving.ts`).
+ */
+export const useCommission = defineStore('commission', () => {
+  const s = openState();
+  const { id, document, optionId, steps, state, quiet } = s;
+  const { past, future } = steps;
+  const drafts = useDrafts(s);
+  const saving = useSaving(s, drafts);
+  let foreseeing = false;
+  openIs(() => id.value);
+
+  async function open(newId: string): Promise<void> {
+    leave();
+    const turn = ++quiet.opening;
+    saving.begin();
+    id.value = newId;
+    document.value = undefined;
+    quiet.tab = await tabName();
+    quiet.confirmed = undefined;
+    const mine = [quiet.tab, await livingTabs()] as const;
+    const [stored, found] = await Promise.all([
+      api.read(newId).catch((error: unknown) => {
+        if (turn === quiet.opening) left(error);
+        throw error;
+      }),
+      draftsFor(newId, ...mine),
+    ]);
+    const history = (await readHistory(newId, quiet.tab)) ?? (await lastHistory(newId, mine[1]));
+    if (turn !== quiet.opening) return;
+    reset(stored);
+    if (history?.day === today()) [past.value, future.value] = [history.past, history.future];
+    // Typed before a page went away: it is still there, and goes to the server now.
+    saving.takeUp(found.flatMap((d) => d.changes));
+    for (const draft of found) if (draft.tab !== quiet.tab) dropDraft(newId, draft.tab);
+    if (found.length > 0 && state.value === 'saved') drafts.drop();
+    if (stored.removedAt) saving.missing('removed');
+  }
+
+  function reset(stored: Stored): void {
+    saving.standsAt(stored);
+    document.value = stored.document;
+    optionId.value = stored.document.chosen;
+    [s.theirs.value, s.gone.value, s.clashes.value, s.faults.value] = [undefined, undefined, [], []];
+    steps.clear();
+    [quiet.unanswered, quiet.foreseen] = [[], undefined];
+    state.value = 'saved';
+    s.message.value = '';
+  }
+
+  function left(error: unknown): void {
+    if (error instanceof ApiProblem && error.status === 410 && error.body.gone)
+      saving.missing(error.body.gone);
+  }
+
+  /** Replaces the document. Steps with the same key in quick succession are undone as one. */
+  function edit(key: string, change: (document: Commission) => Commission): void {
+    const before = document.value;
+    if (!before) return;
+    const next = change(before);
+    if (foreseeing) return foresee(next);
+    quiet.foreseen = undefined;
+    if (next === before) return;
+    steps.note(key, before, next);
+    document.value = next;
+    saving.changed();
+  }
+
+  function foresee(next: Commission): void {
+    quiet.foreseen = next;
+    drafts.keep();
+  }
+
+  /**
+   * What is being typed, with every key: nothing changes on the screen yet, but should the page or the
+   * browser go now it is kept as if the field had been left.
+   */
+  function typing(apply: () => unknown): void {
+    foreseeing = true;
+    quiet.foreseen = undefined;
+    try {
+      apply();
+    } finally {
+      foreseeing = false;
+    }
+    // What is not allowed, or is what stands there anyway, leaves nothing to keep but what was there before.
+    if (!quiet.foreseen) drafts.keep();
+  }
+
+  /** The same for something typed: what the format does not allow is said, and nothing is changed. */
+  function tryEdit(key: string, change: (document: Commission) => Commission): string | undefined {
+    if (!document.value) return undefined;
+    const next = change(document.value);
+    const [fault] = faultsOfChange(document.value, next);
+    if (fault) return fault.says;
+    edit(key, () => next);
+    return undefined;
+  }
+
+  function editOption(key: string, change: (option: Option) => Option): void {
+    edit(key, withOption(optionId.value, change));
+  }
+
+  function tryEditOption(key: string, change: (option: Option) => Option): string | undefined {
+    return tryEdit(key, withOption(optionId.value, change));
+  }
+
+  /** Everything until `endStep` is one step, whatever it changes: a drag that moves and buries. */
+  function beginStep(): void {
+    if (!foreseeing) steps.begin();
+  }
+
+  /** The next change is a step of its own. */
+  function endStep(): void {
+    if (!foreseeing) steps.end();
+  }
+
+  function undo(): void {
+    step(past, future, inverse);
+  }
+
+  function redo(): void {
+    step(future, past, (changes) => changes);
+  }
+
+  /** Takes one's own step back, or makes it again; what somebody else changed meanwhile stays. */
+  function step(from: typeof past, to: typeof past, turned: (step: Change[]) => Change[]): void {
+    const changes = document.value && steps.shift(from, to);
+    if (!changes || !document.value) return;
+    document.value = merged(document.value, turned(changes), true).document;
+    quiet.foreseen = undefined;
+    keepOptionInSight(s);
+    saving.changed();
+  }
+
+  /** Lets go of a commission that is no more: nothing of it is sent or kept from here. */
+  function abandon(): void {
+    saving.stop();
+    drafts.stop();
+    if (id.value) void forget(id.value);
+    state.value = 'saved';
+    document.value = undefined;
+    quiet.confirmed = undefined;
+    s.gone.value = undefined;
+    id.value = '';
+    steps.clear();
+  }
+
+  /** Another commission is opened: what waits of this one goes on by itself. */
+  function leave(): void {
+    saving.stop();
+    drafts.stop();
+    if (!id.value || !document.value) return;
+    drafts.keepUndo();
+    drafts.keep();
+    const waits = ['unsaved', 'offline'].includes(state.value) && !saving.isSending();
+    const was = id.value;
+    id.value = '';
+    if (waits) void sendWaiting(was);
+  }
+
+  const { revision, savedAt, message, unreached, faults, clashes, theirs, gone, option } = s;
+  const { settle, flush, bringBack } = saving;
+  return {
+    id,
+    document,
+    revision,
+    state,
+    savedAt,
+    message,
+    unreached,
+    faults,
+    clashes,
+    theirs,
+    gone,
+    past,
+    future,
+    optionId,
+    option,
+    open,
+    edit,
+    typing,
+    tryEdit,
+    editOption,
+    tryEditOption,
+    beginStep,
+    endStep,
+    undo,
+    redo,
+    settle,
+    flush,
+    goes: drafts.goes,
+    bringBack,
+    abandon,
+  };
+});
+
+function withOption(
+  optionId: string,
+  change: (option: Option) => Option,
+): (document: Commission) => Commission {
+  return (document) => {
+    let same = true;
+    const options = document.options.map((o) => {
+      if (o.id !== optionId) return o;
+      const next = change(o);
+      if (next !== o) same = false;
+      return next;
+    });
+    return same ? document : { ...document, options };
+  };
+}

@@ -1,0 +1,136 @@
+import type { Layer, Option, Piece } from '../../core/commission/schema';
+import type { YardPiece } from '../../core/catalogue/studio';
+import { useCommission } from './commissionStore';
+import { useStudio } from './studioStore';
+
+/** Everything that can be done to a scape on the bench, each an edit that can be undone. */
+export function useScapeEdit() {
+  const commission = useCommission();
+  const studio = useStudio();
+
+  function piece(id: string, key: string, change: (piece: Piece) => Piece): void {
+    commission.editOption(`${key} ${id}`, (o) => ({
+      ...o,
+      pieces: o.pieces.map((p) => (p.id === id ? change(p) : p)),
+    }));
+  }
+
+  function tryPiece(id: string, key: string, change: (piece: Piece) => Piece): string | undefined {
+    return commission.tryEditOption(`${key} ${id}`, (o) => ({
+      ...o,
+      pieces: o.pieces.map((p) => (p.id === id ? change(p) : p)),
+    }));
+  }
+
+  /** Moves a piece to a spot, kept over the floor. */
+  function place(id: string, x: number, y: number): void {
+    const { length, width } = commission.document!.vessel.innerMm;
+    const within = (v: number, most: number) => Math.round(Math.min(Math.max(v, 0), most) * 10) / 10;
+    piece(id, 'move', (p) => ({ ...p, at: [within(x, length), within(y, width)] }));
+  }
+
+  function nudge(id: string, dx: number, dy: number): void {
+    const p = commission.option?.pieces.find((q) => q.id === id);
+    if (p) place(id, p.at[0] + dx, p.at[1] + dy);
+  }
+
+  /** Lifts (or lowers) a piece: less or more of it is buried. One that stands on something keeps its height. */
+  function lift(id: string, dz: number): void {
+    piece(id, 'lift', (p) => lifted(p, dz));
+  }
+
+  function turn(id: string, by: number): void {
+    piece(id, 'turn', (p) => ({ ...p, turnDeg: (((p.turnDeg + by) % 360) + 360) % 360 }));
+  }
+
+  function remove(id: string): void {
+    commission.endStep();
+    commission.editOption(`remove ${id}`, (o) => withoutPiece(o, id));
+  }
+
+  /** Sets a piece of the yard in the middle of the bench, or where it was dropped. */
+  function add(source: YardPiece, at?: [number, number]): string {
+    const doc = commission.document!;
+    const { length, width } = doc.vessel.innerMm;
+    const taken = new Set(commission.option!.pieces.map((p) => p.id));
+    let id = source.id;
+    for (let n = 2; taken.has(id); n++) id = `${source.id}.${n}`;
+    const fresh: Piece = {
+      ...source,
+      id,
+      at: at ?? [length / 2, width / 2],
+      turnDeg: 0,
+      stand: { kind: 'bed', buryMm: 20 },
+      owned: true,
+    };
+    const material = doc.catalogue.materials.some((m) => m.id === source.material)
+      ? undefined
+      : studio.studio?.catalogue.materials.find((m) => m.id === source.material);
+    commission.endStep();
+    commission.edit(`add ${id}`, (d) => ({
+      ...d,
+      catalogue: material ? { ...d.catalogue, materials: [...d.catalogue.materials, material] } : d.catalogue,
+      options: d.options.map((o) =>
+        o.id === commission.optionId ? { ...o, pieces: [...o.pieces, fresh] } : o,
+      ),
+    }));
+    return id;
+  }
+
+  function layer(id: string, key: string, change: (layer: Layer) => Layer): void {
+    commission.editOption(`${key} ${id}`, (o) => ({
+      ...o,
+      bed: o.bed.map((l) => (l.id === id ? change(l) : l)),
+    }));
+  }
+
+  function tryLayer(id: string, key: string, change: (layer: Layer) => Layer): string | undefined {
+    return commission.tryEditOption(`${key} ${id}`, (o) => ({
+      ...o,
+      bed: o.bed.map((l) => (l.id === id ? change(l) : l)),
+    }));
+  }
+
+  /** Joins a piece to another, or takes the joint away. */
+  function join(id: string, other: string): void {
+    commission.editOption(`join ${id}`, (o) => {
+      const between = (j: Option['joints'][number]) => j.pieces.includes(id) && j.pieces.includes(other);
+      if (o.joints.some(between)) return { ...o, joints: o.joints.filter((j) => !between(j)) };
+      const ids = new Set(o.joints.map((j) => j.id));
+      let n = 1;
+      while (ids.has(`J-${n}`)) n++;
+      return { ...o, joints: [...o.joints, { id: `J-${n}`, pieces: [id, other], method: 'fibre-glue' }] };
+    });
+  }
+
+  return { piece, tryPiece, place, nudge, lift, turn, remove, add, layer, tryLayer, join };
+}
+
+function lifted(p: Piece, dz: number): Piece {
+  const tenth = (v: number) => Math.round(v * 10) / 10;
+  switch (p.stand.kind) {
+    case 'bed':
+      return { ...p, stand: { ...p.stand, buryMm: tenth(p.stand.buryMm - dz) } };
+    case 'at':
+      return { ...p, stand: { ...p.stand, zMm: tenth(p.stand.zMm + dz) } };
+    default:
+      return p;
+  }
+}
+
+/** An option without one piece: its joints go too, and what rested on it stands on the bed. */
+function withoutPiece(o: Option, id: string): Option {
+  const pieces = o.pieces
+    .filter((p) => p.id !== id)
+    .map((p) =>
+      p.stand.kind === 'on' && p.stand.piece === id
+        ? { ...p, stand: { kind: 'bed' as const, buryMm: 0 } }
+        : p,
+    );
+  return {
+    ...o,
+    pieces,
+    joints: o.joints.filter((j) => !j.pieces.includes(id)),
+    plants: o.plants.map((p) => (p.on === id ? { ...p, on: undefined } : p)),
+  };
+}

@@ -1,0 +1,164 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { Piece } from '../../core/commission/schema';
+import { bedContours } from './bedPaths';
+import type { Drawing } from './drawing';
+import { colourOf, materialFor, shade } from './colour';
+import { planPaths, ringPath } from './outline';
+import PieceDrawing from './PieceDrawing.vue';
+
+/** The scape from above: contours of the bed, cut layers, pieces; the front glass is at the bottom. */
+const props = defineProps<Drawing & { selected?: string; interactive?: boolean }>();
+const emit = defineEmits<{
+  grab: [event: PointerEvent, piece: Piece];
+  key: [event: KeyboardEvent, piece: Piece];
+  turn: [event: WheelEvent, piece: Piece];
+  choose: [id: string];
+}>();
+
+const X = (mm: number) => mm * props.k;
+const Y = (mm: number) => (props.vessel.innerMm.width - mm) * props.k;
+const BANDS = [
+  '#d9cdbb',
+  '#cbbba5',
+  '#bca88f',
+  '#ac947a',
+  '#9a8167',
+  '#886e56',
+  '#765d48',
+  '#654e3c',
+  '#574334',
+];
+
+const outline = computed(() => planPaths(props.vessel, X, Y));
+const fixed = computed(() =>
+  (props.vessel.fixed ?? []).map(({ id, at: [x, y], sizeMm: [w, d] }) => ({
+    id,
+    d: ringPath([[x, y], [x + w, y], [x + w, y + d], [x, y + d]], X, Y), // prettier-ignore
+  })),
+);
+
+const contours = computed(() => {
+  const list = bedContours(props.field, X, Y);
+  return list.map((c, i) => ({
+    ...c,
+    fill: BANDS[
+      Math.min(BANDS.length - 1, Math.round(((i + 1) * (BANDS.length - 1)) / Math.max(1, list.length)))
+    ],
+  }));
+});
+/** Every second contour says its height, at the first point of its longest stretch. */
+const labels = computed(() =>
+  contours.value.flatMap((c, i) => {
+    if (i % 2 === 1) return [];
+    const ring = c.d.split('M').sort((a, b) => b.length - a.length)[0];
+    const points = ring
+      .replace('Z', '')
+      .split('L')
+      .map((p) => p.trim().split(' ').map(Number));
+    const inside = points.filter(
+      ([x, y]) => x > 22 && y > 16 && x < X(props.vessel.innerMm.length) - 22 && y < Y(0) - 8,
+    );
+    const at = inside[Math.floor(inside.length * 0.42)];
+    return at ? [{ mm: c.mm, x: at[0], y: at[1] }] : [];
+  }),
+);
+const cuts = computed(() =>
+  props.option.bed.flatMap((layer) =>
+    layer.region && layer.cuts
+      ? [
+          {
+            id: layer.id,
+            d: `M${layer.region.map(([x, y]) => `${X(x)} ${Y(y)}`).join('L')}Z`,
+            fill: colourOf(materialFor(props.materials, layer.material)),
+          },
+        ]
+      : [],
+  ),
+);
+/** Lowest first, so that what lies on top is drawn last. */
+const pieces = computed(() => {
+  const top = new Map(props.survey.pieces.map((p) => [p.id, p.topMm]));
+  return [...props.option.pieces].sort((a, b) => (top.get(a.id) ?? 0) - (top.get(b.id) ?? 0));
+});
+const colour = (piece: Piece) => colourOf(materialFor(props.materials, piece.material));
+const clip = computed(() => `plan-${props.option.id}-${props.k.toFixed(3)}`);
+</script>
+
+<template>
+  <g>
+    <defs>
+      <clipPath :id="clip"><path :d="outline.display" /></clipPath>
+      <pattern id="grain" width="7" height="7" patternUnits="userSpaceOnUse"
+        ><circle cx="1.5" cy="2" r="0.7" fill="#b39f76" /><circle cx="5" cy="5.4" r="0.6" fill="#b39f76"
+      /></pattern>
+    </defs>
+    <g :clip-path="`url(#${clip})`">
+      <rect :width="X(vessel.innerMm.length)" :height="Y(0)" :fill="BANDS[0]" />
+      <path v-for="c in contours" :key="c.mm" :d="c.d" :fill="c.fill" stroke="#fbf6ec" stroke-width="0.9" />
+      <template v-for="c in cuts" :key="c.id">
+        <path :d="c.d" :fill="c.fill" :stroke="shade(c.fill, -0.25)" /><path :d="c.d" fill="url(#grain)" />
+      </template>
+      <text v-for="l in labels" :key="l.mm" :x="l.x" :y="l.y" class="height">{{ Math.round(l.mm) }}</text>
+      <slot />
+    </g>
+    <g>
+      <g
+        v-for="p in pieces"
+        :key="p.id"
+        :transform="`translate(${X(p.at[0])} ${Y(p.at[1])}) scale(${k})`"
+        :class="{ piece: interactive }"
+        :tabindex="interactive ? -1 : undefined"
+        :data-plan-piece="p.id"
+        @pointerdown="interactive && emit('grab', $event, p)"
+        @wheel.prevent="interactive && emit('turn', $event, p)"
+        @keydown="interactive && emit('key', $event, p)"
+      >
+        <PieceDrawing :piece="p" view="above" :colour="colour(p)" :selected="p.id === selected" />
+      </g>
+    </g>
+    <g pointer-events="none">
+      <path v-for="r in fixed" :key="r.id" :d="r.d" class="fixed" />
+      <path :d="outline.display" class="glass" />
+      <path :d="outline.glass" class="glass" />
+      <rect
+        v-for="(b, i) in vessel.braces ?? []"
+        :key="i"
+        :x="X(b.fromMm)"
+        :width="X(b.toMm - b.fromMm)"
+        :height="Y(0)"
+        class="brace"
+      />
+    </g>
+  </g>
+</template>
+
+<style scoped>
+.piece {
+  cursor: grab;
+  outline: none;
+}
+.glass {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 1.6px;
+}
+.fixed {
+  fill: var(--rule);
+  stroke: var(--ink-2);
+}
+.brace {
+  fill: #ffffff30;
+  stroke: var(--ink-2);
+  stroke-dasharray: 4 3;
+}
+.height {
+  font: 500 11px var(--text);
+  fill: #fdf9f1;
+  text-anchor: middle;
+  pointer-events: none;
+  paint-order: stroke;
+  stroke: #00000030;
+  stroke-width: 2px;
+}
+</style>

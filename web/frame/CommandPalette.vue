@@ -1,0 +1,136 @@
+<script setup lang="ts">
+import { useDebounceFn } from '@vueuse/core';
+import { computed, nextTick, ref, watch } from 'vue';
+import { useRouter } from 'vue-router';
+import { api, type Listed } from '../document/api';
+import { allCommands, paletteOpen, shortcutsOpen, type Command } from '../design/commands';
+import { today } from '../units/days';
+import { usePreferences } from '../units/preferences';
+
+/** Entries that are shown at most. */
+const MOST = 14;
+const router = useRouter();
+const preferences = usePreferences();
+const text = ref('');
+const commissions = ref<Listed[]>([]);
+const chosen = ref(0);
+const field = ref<HTMLInputElement>();
+
+const always: Command[] = [
+  { id: 'list', title: 'All commissions', run: () => void router.push('/') },
+  { id: 'units', title: 'Metric or US units', run: () => preferences.toggleUnits() },
+  { id: 'theme', title: 'Paper or dim', run: () => preferences.toggleTheme() },
+  { id: 'keys', title: 'Keyboard shortcuts', keys: '?', run: () => (shortcutsOpen.value = true) },
+];
+
+const found = computed((): Command[] => {
+  const words = text.value.toLowerCase().split(/\s+/).filter(Boolean);
+  const open = commissions.value.map((c) => ({
+    id: `open ${c.id}`,
+    title: `Open ${c.title}`,
+    run: () => void router.push(`/c/${c.id}/bench`),
+  }));
+  const fits = (c: Command) => words.every((w) => c.title.toLowerCase().includes(w));
+  return [...[...allCommands(), ...always].filter(fits), ...open].slice(0, MOST);
+});
+
+/** The server knows every commission; it is asked with the words that were typed. */
+async function find(): Promise<void> {
+  const q = text.value.slice(0, 200);
+  const { commissions: list } = await api
+    .list({ q, today: today(), limit: MOST })
+    .catch(() => ({ commissions: [] }));
+  if (q === text.value.slice(0, 200)) commissions.value = list;
+}
+const findSoon = useDebounceFn(find, 80);
+
+/** It may have been opened by the key that fetched it. */
+watch(
+  paletteOpen,
+  async (open) => {
+    if (!open) return;
+    text.value = '';
+    chosen.value = 0;
+    await nextTick();
+    field.value?.focus();
+    await find();
+  },
+  { immediate: true, flush: 'post' },
+);
+watch(text, () => {
+  chosen.value = 0;
+  void findSoon();
+});
+
+function run(command: Command | undefined): void {
+  paletteOpen.value = false;
+  command?.run();
+}
+
+function onKey(event: KeyboardEvent): void {
+  const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
+  if (step) {
+    event.preventDefault();
+    chosen.value = (chosen.value + step + found.value.length) % Math.max(1, found.value.length);
+  } else if (event.key === 'Enter') run(found.value[chosen.value]);
+}
+</script>
+
+<template>
+  <v-dialog v-model="paletteOpen" width="520" location="top" :scrim="'#23211e'" content-class="palette">
+    <div class="sheet" role="dialog" aria-label="Find or do" @keydown="onKey">
+      <input ref="field" v-model="text" aria-label="Find or do" placeholder="Find or do" autocomplete="off" />
+      <ul>
+        <li v-for="(command, i) in found" :key="command.id">
+          <button
+            class="plain"
+            :class="{ chosen: i === chosen }"
+            @click="run(command)"
+            @mousemove="chosen = i"
+          >
+            <span>{{ command.title }}</span><span class="quiet">{{ command.keys }}</span>
+          </button>
+        </li>
+        <li v-if="found.length === 0" class="none">
+          Nothing of that name. Try a commission, a stage or a command.
+        </li>
+      </ul>
+    </div>
+  </v-dialog>
+</template>
+
+<style scoped>
+.sheet {
+  border: 1px solid var(--rule);
+}
+input {
+  width: 100%;
+  padding: 14px 18px;
+  font: 500 17px var(--text);
+  border: 0;
+  border-bottom: 1px solid var(--rule);
+  background: none;
+  color: inherit;
+  outline: none;
+}
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 6px 0;
+  max-height: 420px;
+  overflow: auto;
+}
+button {
+  display: flex;
+  justify-content: space-between;
+  width: 100%;
+  padding: 7px 18px;
+}
+button.chosen {
+  background: var(--celadon-wash);
+}
+.none {
+  padding: 8px 18px;
+  color: var(--ink-2);
+}
+</style>

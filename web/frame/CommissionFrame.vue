@@ -1,0 +1,186 @@
+<script setup lang="ts">
+import { useEventListener, useTitle } from '@vueuse/core';
+import { computed, onBeforeUnmount, provide, shallowRef, toRef, watch } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import { useLibrary } from '../design/library';
+import type { Finding } from '../../core/words/finding';
+import { api, ApiProblem, type SentOrder } from '../document/api';
+import { typing, useCommands } from '../design/commands';
+import { useCommission } from '../document/commissionStore';
+import ConflictSheet from './ConflictSheet.vue';
+import GoneSheet from './GoneSheet.vue';
+import { useFigures } from '../units/figures';
+import HeadBar from './HeadBar.vue';
+import { useLivePlan } from './livePlan';
+import { FRAME } from './planKey';
+import { selectedLayer, selectedPiece } from './selection';
+import { STAGES, strataOf } from './stages';
+import StageStrip from './StageStrip.vue';
+import StrataRail from './StrataRail.vue';
+import { useStudio } from '../document/studioStore';
+import TallyColumn from './TallyColumn.vue';
+
+const props = defineProps<{ id: string }>();
+useLibrary();
+const commission = useCommission();
+const route = useRoute();
+const router = useRouter();
+const { volume } = useFigures();
+const failure = shallowRef('');
+const orders = shallowRef<SentOrder[]>([]);
+
+/** Order, build day and handover are of the chosen option, whichever is being looked at elsewhere. */
+const OF_CHOSEN = ['order', 'build', 'handover'];
+const planned = computed(() =>
+  OF_CHOSEN.includes(String(route.name)) ? (commission.document?.chosen ?? '') : commission.optionId,
+);
+const { plan, field, trouble, waterScale } = useLivePlan(toRef(commission, 'document'), planned);
+const reloadOrders = async () => {
+  orders.value = (await api.orders(props.id).catch(() => ({ orders: orders.value }))).orders;
+};
+provide(FRAME, { plan, field, orders, reloadOrders, waterScale });
+useTitle(computed(() => (commission.document ? `${commission.document.title} · Utsuwa` : 'Utsuwa')));
+void useStudio().load();
+
+watch(
+  () => props.id,
+  async (id) => {
+    failure.value = '';
+    orders.value = [];
+    try {
+      await commission.open(id);
+      await reloadOrders();
+    } catch (error) {
+      failure.value = error instanceof ApiProblem ? error.message : 'This commission could not be opened.';
+    }
+  },
+  { immediate: true },
+);
+
+const strata = computed(() => {
+  if (!commission.document) return [];
+  const confirmed = new Set(
+    orders.value.filter((o) => ['confirmed', 'partly'].includes(o.state)).map((o) => o.supplier),
+  );
+  return strataOf(commission.document, plan.value, { confirmed: confirmed.size }, (l) => volume(l, 0));
+});
+const tallied = computed(() =>
+  ['vessel', 'bench', 'planting', 'take-off', 'order'].includes(String(route.name)),
+);
+
+function show(finding: Finding): void {
+  selectedPiece.value = finding.at.piece;
+  selectedLayer.value = finding.at.layer;
+  const stage = finding.at.plant
+    ? 'planting'
+    : finding.at.supplier
+      ? 'order'
+      : (finding.at.field ?? '').startsWith('brief')
+        ? 'brief'
+        : finding.at.field
+          ? 'vessel'
+          : 'bench';
+  void router.push(`/c/${props.id}/${stage}`);
+}
+
+useCommands([
+  { id: 'undo', title: 'Undo', keys: 'Ctrl Z', run: () => commission.undo() },
+  { id: 'redo', title: 'Redo', keys: 'Ctrl Shift Z', run: () => commission.redo() },
+  {
+    id: 'export',
+    title: 'Export this commission as a document',
+    run: () => window.location.assign(api.file(props.id, 'file')),
+  },
+  { id: 'options', title: 'Options side by side', run: () => void router.push(`/c/${props.id}/options`) },
+  { id: 'sheet', title: 'Visit sheet on paper', run: () => void router.push(`/c/${props.id}/visit-sheet`) },
+  ...STAGES.map(([name, title]) => ({
+    id: `go ${name}`,
+    title: `Go to ${title}`,
+    run: () => void router.push(`/c/${props.id}/${name}`),
+  })),
+]);
+useEventListener(window, 'keydown', (event: KeyboardEvent) => {
+  if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z' || typing(event)) return;
+  event.preventDefault();
+  if (event.shiftKey) commission.redo();
+  else commission.undo();
+});
+useEventListener(window, 'pagehide', () => commission.goes());
+onBeforeUnmount(() => void commission.flush());
+</script>
+
+<template>
+  <v-app>
+    <div class="frame">
+      <StrataRail :id="id" :strata="strata" />
+      <div class="rest">
+        <HeadBar />
+        <StageStrip :id="id" :strata="strata" />
+        <div class="body">
+          <main class="workbench">
+            <p v-if="failure" class="failure">
+              {{ failure }} <router-link to="/" class="act">All commissions</router-link>
+            </p>
+            <template v-else-if="commission.document && commission.id === id">
+              <p v-if="trouble" class="trouble" role="alert" data-test="trouble">
+                {{ trouble }} What is shown was worked out before it.
+              </p>
+              <router-view />
+            </template>
+          </main>
+          <TallyColumn v-if="tallied && commission.document" :plan="plan" @show="show" />
+        </div>
+      </div>
+      <ConflictSheet />
+      <GoneSheet />
+    </div>
+  </v-app>
+</template>
+
+<style scoped>
+.frame {
+  display: flex;
+  height: 100vh;
+  overflow: hidden;
+}
+.rest {
+  flex: 1;
+  display: flex;
+  flex-direction: column;
+  min-width: 0;
+}
+.body {
+  flex: 1;
+  display: flex;
+  min-height: 0;
+}
+.workbench {
+  flex: 1;
+  min-width: 0;
+  overflow: auto;
+  background: var(--ash);
+  position: relative;
+}
+.trouble {
+  margin: 0;
+  padding: 10px 30px;
+  background: var(--warn-wash);
+  border-left: 3px solid var(--warn);
+}
+.failure {
+  padding: 32px;
+  color: var(--warn);
+  font-weight: 600;
+}
+@media print {
+  .frame,
+  .rest,
+  .body,
+  .workbench {
+    display: block;
+    height: auto;
+    overflow: visible;
+    background: #fff;
+  }
+}
+</style>

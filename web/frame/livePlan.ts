@@ -1,0 +1,56 @@
+import { wrap } from 'comlink';
+import { onScopeDispose, shallowRef, watch, type Ref } from 'vue';
+import type { Commission } from '../../core/commission/schema';
+import { packer } from '../workers/parcel';
+import type { FieldView, ShownPlan, PlanWorker } from '../workers/planWorker';
+import { today } from '../units/days';
+
+/** A vessel that has not changed for so long is at rest. */
+const REST_MS = 150;
+
+/**
+ * The plan of an option, computed in a worker and renewed as the document changes. While one is under way
+ * only the newest wish waits, so that a drag never queues up.
+ */
+export function useLivePlan(commission: Ref<Commission | undefined>, optionId: Readonly<Ref<string>>) {
+  const worker = new Worker(new URL('../workers/planWorker.ts', import.meta.url), { type: 'module' });
+  const remote = wrap<PlanWorker>(worker);
+  const pack = packer();
+  const plan = shallowRef<ShownPlan>();
+  const field = shallowRef<FieldView>();
+  const trouble = shallowRef<string>();
+  let busy = false;
+  let again = false;
+  let known: Commission['vessel'] | undefined;
+  let refining: ReturnType<typeof setTimeout> | undefined;
+
+  async function renew(): Promise<void> {
+    again = busy;
+    const option = commission.value?.options.find((o) => o.id === optionId.value);
+    if (busy || !commission.value || !option) return;
+    busy = true;
+    try {
+      const { vessel } = commission.value;
+      // A vessel that has just changed is read roughly at once, and finely when it has come to rest.
+      const rough = known !== undefined && vessel !== known;
+      known = vessel;
+      const answer = await remote.compute(pack(commission.value, option), today(), rough);
+      clearTimeout(refining);
+      if (rough) refining = setTimeout(() => void renew(), REST_MS);
+      if (answer.field) field.value = answer.field;
+      if (answer.plan) plan.value = answer.plan;
+      trouble.value = answer.trouble;
+    } catch (error) {
+      trouble.value = `The figures could not be worked out (${error instanceof Error ? error.message : String(error)}).`;
+    }
+    busy = false;
+    if (again) await renew();
+  }
+
+  watch([commission, optionId], () => void renew(), { immediate: true });
+  onScopeDispose(() => {
+    clearTimeout(refining);
+    worker.terminate();
+  });
+  return { plan, field, trouble, waterScale: () => remote.waterScale() };
+}

@@ -1,0 +1,22 @@
+import { inject, type InjectionKey, type ShallowRef } from 'vue';
+import type { WaterHeight } from '../../core/survey/waterByHeight';
+import type { FieldView, ShownPlan } from '../workers/planWorker';
+import type { SentOrder } from '../document/api';
+
+/** What the frame gives to every stage. */
+export interface Frame {
+  plan: ShallowRef<ShownPlan | undefined>;
+  field: ShallowRef<FieldView | undefined>;
+  orders: ShallowRef<SentOrder[]>;
+  reloadOrders: () => Promise<void>;
+  /** Free water by height of the scape as it was last measured. */
+  waterScale: () => Promise<WaterHeight[]>;
+}
+
+export const FRAME: InjectionKey<Frame> = Symbol('frame');
+
+export function useFrame(): Frame {
+  const frame = inject(FRAME);
+  if (!frame) throw new Error('a stage is shown inside the commission frame');
+  return frame;
+}

@@ -1,0 +1,87 @@
+import type { Commission } from '../../core/commission/schema';
+import type { ShownPlan } from '../workers/planWorker';
+import { daysAway, shortDay } from '../units/days';
+
+/** A layer of the strata: a stage, what it says of itself, and how far it is filled (0 to 1). */
+export interface Stratum {
+  name: string;
+  title: string;
+  says: string;
+  filled: number;
+}
+
+export const STAGES: readonly [string, string][] = [
+  ['brief', 'Brief'],
+  ['vessel', 'Vessel'],
+  ['bench', 'Bench'],
+  ['planting', 'Planting'],
+  ['take-off', 'Take-off'],
+  ['order', 'Order'],
+  ['build', 'Build day'],
+  ['handover', 'Handover'],
+  ['log', 'Log'],
+];
+
+type Saying = { says: string; filled: number };
+
+/** Where a commission stands, stage by stage. `sent` is how many of its suppliers have confirmed. */
+export function strataOf(
+  document: Commission,
+  plan: ShownPlan | undefined,
+  sent: { confirmed: number },
+  volume: (l: number) => string,
+): Stratum[] {
+  const option =
+    document.options.find((o) => o.id === (plan?.survey.optionId ?? document.chosen)) ?? document.options[0];
+  const { brief } = document;
+  const answers = [
+    brief.client?.name,
+    brief.story,
+    brief.budgetMinor,
+    brief.keeper,
+    brief.minutesAWeek,
+    brief.daylight ?? brief.window,
+  ];
+  const answered = answers.filter((a) => a !== undefined && a !== '').length / answers.length;
+  const site = document.site ?? {};
+  const facts = [site.route, site.devices, site.sockets, site.tap, site.roomC];
+  const noted = facts.filter((x) => x !== undefined).length / facts.length;
+  const stops =
+    plan?.findings.filter((f) => f.at.piece !== undefined || f.at.layer !== undefined).length ?? 0;
+  const priced = plan
+    ? plan.takeOff.lines.filter((l) => l.priced).length / Math.max(1, plan.takeOff.lines.length)
+    : 0;
+  const plugs = plan?.survey.plantings.reduce((sum, p) => sum + p.plugs, 0) ?? 0;
+  const suppliers = plan?.order.suppliers.length ?? 0;
+  const orderBy = plan?.order.suppliers.flatMap((s) => (s.orderBy ? [s.orderBy] : [])).sort()[0];
+  const log = document.log?.length ?? 0;
+  const drawn = option.bed.length > 0 || option.pieces.length > 0;
+  const said: Record<string, Saying> = {
+    brief: {
+      says: answered === 1 ? 'complete' : `${answers.length - Math.round(answered * answers.length)} open`,
+      filled: 0.2 + 0.8 * answered,
+    },
+    vessel: {
+      says: plan ? `${volume(plan.survey.waterLineL)} at the line` : '',
+      filled: 0.5 + 0.5 * noted,
+    },
+    bench: {
+      says: drawn ? (stops ? `${stops} ${stops === 1 ? 'finding' : 'findings'}` : 'sound') : 'empty',
+      filled: drawn ? (stops ? 0.7 : 1) : 0,
+    },
+    planting: { says: plugs ? `${plugs} plugs` : 'nothing planted', filled: plugs ? 1 : 0 },
+    'take-off': { says: priced === 1 ? 'priced' : `${Math.round(priced * 100)} % priced`, filled: priced },
+    order: {
+      says: sent.confirmed
+        ? `${sent.confirmed} of ${suppliers} confirmed`
+        : orderBy
+          ? `by ${shortDay(orderBy)}`
+          : 'nothing to order',
+      filled: suppliers ? sent.confirmed / suppliers : 0,
+    },
+    build: { says: `${shortDay(brief.buildDay)}, ${daysAway(brief.buildDay)}`, filled: drawn ? 0.5 : 0 },
+    handover: { says: '8 weeks', filled: brief.schools?.water ? 0.5 : 0.2 },
+    log: { says: log ? `${log} ${log === 1 ? 'note' : 'notes'}` : '', filled: log ? 0.3 : 0 },
+  };
+  return STAGES.map(([name, title]) => ({ name, title, ...said[name] }));
+}
