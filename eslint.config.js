@@ -63,6 +63,7 @@ const OUTSIDE_CORE = [
   'vue-*',
   'express',
   'd3-*',
+  '!d3-polygon',
 ];
 
 export default tseslint.config(

@@ -1,3 +1,5 @@
+import { recommendedKg } from '../site/lifting';
+
 /**
  * How long work takes, minutes; starting values (common practice) that a studio replaces by its own pace.
  * Every duration of the build plan is one of these times something measured.
@@ -68,4 +70,10 @@ export const MEDIA_OUT_MIN = 120;
  * Mass one person lifts over a rim at arm's length, kg: the load constant of the NIOSH lifting equation,
  * 23 kg, times its horizontal multiplier 25/H at 50 cm (Waters et al., Ergonomics 36, 1993; from memory).
  */
-export const ONE_PERSON_KG = 23 * (25 / 50);
+export const ONE_PERSON_KG = recommendedKg({
+  horizontalCm: 50,
+  verticalCm: 75,
+  travelCm: 25,
+  asymmetryDeg: 0,
+  grip: 'good',
+});

@@ -19,3 +19,11 @@ export function waterSchoolOf({ schools }: Pick<Brief, 'schools'>): WaterSchool 
 export function dosingSchoolOf({ schools }: Pick<Brief, 'schools'>): DosingSchool {
   return schools?.dosing ?? 'lean';
 }
+
+/** What the CO2 set costs beside the material, minor units: nothing where there is none. */
+export function co2CostOf({ co2, co2CostMinor = 0 }: Pick<Brief, 'co2' | 'co2CostMinor'>): number {
+  return co2 ? co2CostMinor : 0;
+}
+
+/** Thickness of a chamber's wall when it is not given, mm (common practice). */
+export const USUAL_WALL_MM = 5;

@@ -1,3 +1,4 @@
+import { USUAL_WALL_MM } from './usual';
 import { firstCrossing, polygonArea } from '../geometry/polygon';
 import type { Fault } from './fault';
 import type { Vessel } from './schema';
@@ -106,7 +107,7 @@ const DISPLAY_MM = 20;
 
 function chamberFaults({ innerMm, chambers = [] }: Vessel): Fault[] {
   const taken = { x: 0, y: 0 };
-  return chambers.flatMap(({ side, mm, wallMm = 5, waterLineMm }, i) => {
+  return chambers.flatMap(({ side, mm, wallMm = USUAL_WALL_MM, waterLineMm }, i) => {
     const axis = side === 'back' ? 'y' : 'x';
     const most = axis === 'y' ? innerMm.width : innerMm.length;
     taken[axis] += mm + wallMm;

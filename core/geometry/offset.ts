@@ -1,11 +1,9 @@
-import { firstCrossing, polygonArea, type Point, type Polygon } from './polygon';
+import { EndType, inflatePathsD, JoinType } from 'clipper2-ts';
+import { polygonArea, signedArea, type Point, type Polygon } from './polygon';
 
 /** The same ring anticlockwise seen from above. */
 export function anticlockwise(polygon: Polygon): Polygon {
-  let twice = 0;
-  for (let i = 0, j = polygon.length - 1; i < polygon.length; j = i++)
-    twice += polygon[j][0] * polygon[i][1] - polygon[i][0] * polygon[j][1];
-  return twice < 0 ? [...polygon].reverse() : polygon;
+  return signedArea(polygon) < 0 ? [...polygon].reverse() : polygon;
 }
 
 /** Sum of the sides, mm. A 300 × 100 rectangle has 800. */
@@ -42,16 +40,18 @@ export function grownArea(polygon: Polygon, byMm: number): number {
   return polygonArea(ring) + perimeter(ring) * byMm + byMm * byMm * mitres;
 }
 
-/** The ring with every side moved inwards; an empty ring when nothing is left. */
+/** Corners this many times as far out as their sides are moved are still mitred; and digits that offsets keep, mm. */
+const MOST_MITRE = 1_000;
+const DIGITS = 8;
+
+/** The ring with every side moved inwards; an empty ring when nothing is left, the largest when it falls apart. */
 export function shrunk(polygon: Polygon, byMm: number): Point[] {
   const ring = anticlockwise(polygon);
   if (byMm <= 0) return [...ring] as Point[];
-  return isConvex(ring) ? clippedInwards(ring, byMm) : mitredInwards(ring, byMm);
-}
-
-/** Convex: what lies at least the distance inside of every side. */
-function clippedInwards(ring: Polygon, byMm: number): Point[] {
-  return edgesOf(ring).reduce<Point[]>((left, [a, b]) => leftOf(left, a, b, byMm), [...ring]);
+  const path = ring.map(([x, y]) => ({ x, y }));
+  const left = inflatePathsD([path], -byMm, JoinType.Miter, EndType.Polygon, MOST_MITRE, DIGITS);
+  const rings = left.map((part) => part.map(({ x, y }): Point => [x, y]));
+  return rings.sort((a, b) => polygonArea(b) - polygonArea(a))[0] ?? [];
 }
 
 /** The part of a ring that lies at least a distance to the left of the line from a to b. */
@@ -68,19 +68,6 @@ export function leftOf(ring: Polygon, a: Point, b: Point, byMm: number): Point[]
     }
     return out;
   });
-}
-
-/** With corners that point inwards: each corner along its mitre, as long as the ring stays one. */
-function mitredInwards(ring: Polygon, byMm: number): Point[] {
-  const moved = ring.map((p, i): Point => {
-    const next = ring[(i + 1) % ring.length];
-    const half = turnAt(ring, i) / 2;
-    const along = Math.atan2(next[1] - p[1], next[0] - p[0]) - half;
-    const out = byMm / Math.cos(half);
-    return [p[0] - Math.sin(along) * out, p[1] + Math.cos(along) * out];
-  });
-  const kept = polygonArea(moved) < polygonArea(ring) && anticlockwise(moved) === moved;
-  return kept && !firstCrossing(moved) ? moved : [];
 }
 
 /** Distance from a point to a side, mm. */

@@ -1,4 +1,6 @@
+import { polygonArea as signedAreaDown } from 'd3-polygon';
 import Flatbush from 'flatbush';
+import { orient2d } from 'robust-predicates';
 
 /** A point on the floor in mm: x from the left, y from the front glass. */
 export type Point = readonly [number, number];
@@ -14,12 +16,18 @@ export function polygonArea(polygon: Polygon): number {
   return Math.abs(signedArea(polygon));
 }
 
-function signedArea(polygon: Polygon): number {
-  let twice = 0;
-  for (let i = 0, j = polygon.length - 1; i < polygon.length; j = i++) {
-    twice += polygon[j][0] * polygon[i][1] - polygon[i][0] * polygon[j][1];
-  }
-  return twice / 2;
+/** The same with its sign: positive when the corners run anticlockwise seen from above. */
+export function signedArea(polygon: Polygon): number {
+  // The package has y downwards.
+  return -signedAreaDown(polygon as [number, number][]);
+}
+
+/**
+ * To which side one goes at b on the way from a to c: 1 left, −1 right, 0 straight on, exactly whatever the
+ * figures (Shewchuk, "Adaptive precision floating-point arithmetic and fast robust geometric predicates", 1997).
+ */
+export function turn(a: Point, b: Point, c: Point): number {
+  return -Math.sign(orient2d(a[0], a[1], b[0], b[1], c[0], c[1]));
 }
 
 /** True when the point lies inside, by counting the edges that a ray to the right crosses. */
@@ -28,8 +36,10 @@ export function polygonContains(polygon: Polygon, x: number, y: number): boolean
   for (let i = 0, j = polygon.length - 1; i < polygon.length; j = i++) {
     const [xi, yi] = polygon[i];
     const [xj, yj] = polygon[j];
-    // Half-open in y, so that a ray through a corner counts it once.
-    if (yi > y !== yj > y && x < ((xj - xi) * (y - yi)) / (yj - yi) + xi) inside = !inside;
+    // Half-open in y, so that a ray through a corner counts it once; left of an edge that goes up.
+    if (yi > y === yj > y) continue;
+    const side = orient2d(xi, yi, xj, yj, x, y);
+    if (yj > yi ? side < 0 : side > 0) inside = !inside;
   }
   return inside;
 }
@@ -124,10 +134,6 @@ function edgesNear(polygon: Polygon): (i: number) => number[] {
   for (let i = 0; i < n; i++) index.add(...box(i));
   index.finish();
   return (i) => index.search(...box(i), (j) => j > i).sort((a, b) => a - b);
-}
-
-function turn(a: Point, b: Point, c: Point): number {
-  return Math.sign((b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0]));
 }
 
 function within(a: Point, b: Point, p: Point): boolean {

@@ -1,3 +1,4 @@
+import { polygonHull } from 'd3-polygon';
 import type { Point, Polygon } from '../geometry/polygon';
 import type { Columns } from './columns';
 
@@ -32,22 +33,10 @@ function outermost({ columns, rows, x0, y0, dxMm, dyMm, first }: Columns): Point
   return points;
 }
 
-/** Convex hull by Andrew's monotone chain, anticlockwise. */
+/** Convex hull, anticlockwise seen from above; the points themselves where there are too few for one. */
 export function hullOf(points: readonly Point[]): Point[] {
-  const sorted = [...points].sort((a, b) => a[0] - b[0] || a[1] - b[1]);
-  const half = (list: readonly Point[]) => {
-    const chain: Point[] = [];
-    for (const p of list) {
-      while (chain.length > 1 && turn(chain[chain.length - 2], chain[chain.length - 1], p) <= 0) chain.pop();
-      chain.push(p);
-    }
-    return chain.slice(0, -1);
-  };
-  return [...half(sorted), ...half([...sorted].reverse())];
-}
-
-function turn(a: Point, b: Point, c: Point): number {
-  return (b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0]);
+  // The package has y downwards: its anticlockwise is clockwise here.
+  return polygonHull(points as [number, number][])?.reverse() ?? [...points];
 }
 
 function stretched(hull: readonly Point[], { extent }: Columns): Point[] {

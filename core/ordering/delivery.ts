@@ -11,12 +11,17 @@ export function isClosed(supplier: Supplier, day: Day): boolean {
   );
 }
 
+/** True on a day on which it brings something: one of its days, and not closed. */
+export function delivers(supplier: Supplier, day: Day): boolean {
+  const days: readonly string[] | undefined = supplier.days;
+  return (!days || days.includes(weekdayOf(day))) && !isClosed(supplier, day);
+}
+
 /** The last day before `before` on which the supplier delivers, or undefined when there is none. */
 export function lastDelivery(supplier: Supplier, before: Day): Day | undefined {
-  const days: readonly string[] | undefined = supplier.days;
   for (let back = 1; back <= LOOK_BACK_DAYS; back++) {
     const day = dayPlus(before, -back);
-    if ((!days || days.includes(weekdayOf(day))) && !isClosed(supplier, day)) return day;
+    if (delivers(supplier, day)) return day;
   }
   return undefined;
 }

@@ -1,6 +1,7 @@
 import type { Day } from '../calendar/day';
 import { buildPlan, type BuildPlan } from '../build/buildPlan';
 import { carePlan, type CarePlan } from '../care/carePlan';
+import { co2CostOf } from '../commission/usual';
 import type { Commission } from '../commission/schema';
 import { order, type Order } from '../ordering/order';
 import { surveyFindings } from '../survey/findings';
@@ -54,7 +55,7 @@ export function plan(commission: Commission, ask: PlanAsk = {}): Plan {
 }
 
 function budgetFindings({ brief, currency }: Commission, { totalMinor }: TakeOff): Finding[] {
-  const gas = brief.co2 ? (brief.co2CostMinor ?? 0) : 0;
+  const gas = co2CostOf(brief);
   const cost = totalMinor + gas;
   if (brief.budgetMinor === undefined || cost <= brief.budgetMinor) return [];
   return [

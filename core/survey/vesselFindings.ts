@@ -5,7 +5,7 @@ import { rounded } from '../units/quantity';
 import type { Finding } from '../words/finding';
 import { inLitres, inMm, type Measure } from '../words/measure';
 import { PRACTICE, say, type Text } from '../words/text';
-import { openings, openingSize, passes } from '../vessel/openings';
+import { isNarrowed, openings, openingSize, passes } from '../vessel/openings';
 import type { Polygon } from '../geometry/polygon';
 import { jointed } from './groups';
 import type { Survey } from './survey';
@@ -49,7 +49,7 @@ function labelFindings({ vessel }: Commission, { brimL }: Survey): Finding[] {
 
 function openingFindings(commission: Commission, survey: Survey): Finding[] {
   const { vessel } = commission;
-  if (!vessel.rimMm && !vessel.braces?.length) return [];
+  if (!isNarrowed(vessel)) return [];
   const open = openings(vessel);
   const { pieces } = optionOf(commission, survey.optionId);
   const stuck = pieces.filter((piece) => !open.some((o) => passes(o, sizeMmOf(piece.shape))));

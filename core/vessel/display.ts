@@ -1,3 +1,4 @@
+import { USUAL_WALL_MM } from '../commission/usual';
 import type { Vessel } from '../commission/schema';
 import { clippedAlong, type Point, type Polygon } from '../geometry/polygon';
 import { footprint } from './footprint';
@@ -10,9 +11,6 @@ export interface ChamberFloor {
   outline: Polygon;
   waterLineMm: number;
 }
-
-/** Thickness of a chamber's wall when it is not given, mm (common practice). */
-export const USUAL_WALL_MM = 5;
 
 /** Which way a chamber lies: the axis it is measured along and whether it starts at that axis's end. */
 const SIDE = {

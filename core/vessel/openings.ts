@@ -13,6 +13,11 @@ import { displayOutline } from './display';
 /** Openings smaller than this are no openings, mm². */
 const LEAST_MM2 = 100;
 
+/** Whether anything is in the way at the top: a rim or braces. */
+export function isNarrowed({ rimMm, braces }: Vessel): boolean {
+  return Boolean(rimMm || braces?.length);
+}
+
 /** What is open at the top of the display, from left to right: within the rim, between the braces. */
 export function openings(vessel: Vessel): Polygon[] {
   const within = shrunk(displayOutline(vessel), vessel.rimMm ?? 0);

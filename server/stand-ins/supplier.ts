@@ -1,7 +1,7 @@
 import { setTimeout as wait } from 'node:timers/promises';
-import { dayPlus, daysFrom, weekdayOf } from '../../core/calendar/day';
+import { dayPlus, daysFrom } from '../../core/calendar/day';
 import type { Confirmation } from '../../core/ordering/confirmation';
-import { isClosed } from '../../core/ordering/delivery';
+import { delivers } from '../../core/ordering/delivery';
 import {
   SupplierRefusal,
   SupplierUnreachable,
@@ -81,10 +81,9 @@ export class SimulatedSuppliers implements SupplierLink {
   private deliveryDay({ supplier, today, wantedBy, lines }: SupplierRequest): string | null {
     const shortest = Math.max(...lines.map((l) => l.leadDays));
     const lead = wantedBy === null ? shortest : Math.max(shortest, daysFrom(today, wantedBy));
-    const days: readonly string[] | undefined = supplier.days;
     for (let ahead = lead; ahead < lead + 60; ahead++) {
       const day = dayPlus(today, ahead);
-      if ((!days || days.includes(weekdayOf(day))) && !isClosed(supplier, day)) return day;
+      if (delivers(supplier, day)) return day;
     }
     return null;
   }

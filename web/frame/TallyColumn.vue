@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { co2CostOf } from '../../core/commission/usual';
 import { computed } from 'vue';
 import { useRouter } from 'vue-router';
 import type { Finding } from '../../core/words/finding';
@@ -61,7 +62,7 @@ const rows = computed<Row[]>(() => {
   const packs = plants.reduce((sum, l) => sum + l.packs.reduce((n, p) => n + p.count, 0), 0);
   const s = plan.survey;
   const budget = doc.brief.budgetMinor;
-  const gas = doc.brief.co2 ? doc.brief.co2CostMinor : undefined;
+  const gas = co2CostOf(doc.brief);
   return [
     {
       key: 'water',

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import { GLASS_U } from '../../../core/site/heat';
 import { useCommission } from '../../document/commissionStore';
 import { useDocEdit } from '../../document/docEdit';
 import FigureField from '../../document/FigureField.vue';
@@ -33,8 +34,8 @@ const w = (x: number) => `${Math.round(x)} W`;
     </header>
     <p>
       <b class="fig" data-test="heat">{{ w(heat.loss.totalW) }}</b> leave: {{ w(heat.loss.glassW) }} through
-      glass (5.6 W/m²K), {{ w(heat.loss.surfaceW) }} from the surface, {{ w(heat.loss.evaporationW) }} by
-      evaporation.
+      glass ({{ GLASS_U }} W/m²K), {{ w(heat.loss.surfaceW) }} from the surface,
+      {{ w(heat.loss.evaporationW) }} by evaporation.
       <template v-if="heat.heatersW.length">Heater {{ heat.heatersW.map(w).join(' and ') }}.</template>
       <span class="quiet"> Rule of thumb {{ heat.thumbW.map(Math.round).join(' to ') }} W.</span>
     </p>

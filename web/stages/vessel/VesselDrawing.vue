@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import type { Vessel } from '../../../core/commission/schema';
 import { litresToHeight } from '../../../core/vessel/litres';
-import { openings, openingSize } from '../../../core/vessel/openings';
+import { isNarrowed, openings, openingSize } from '../../../core/vessel/openings';
 import { chamberFloors } from '../../../core/vessel/display';
 import { polygonBounds } from '../../../core/geometry/polygon';
 import { planPaths, ringPath } from '../../drawing/outline';
@@ -92,7 +92,7 @@ const lineWords = computed(() =>
 );
 const plan = computed(() => planPaths(vessel.value, X, Y));
 const open = computed(() => {
-  if (!vessel.value.rimMm && !vessel.value.braces?.length) return [];
+  if (!isNarrowed(vessel.value)) return [];
   return openings(vessel.value).map((ring) => {
     const [left, front, right, back] = polygonBounds(ring);
     return {
@@ -100,9 +100,7 @@ const open = computed(() => {
       x: X((left + right) / 2),
       y: Y((front + back) / 2),
       wide: X(right - left) > 110,
-      says: openingSize(ring)
-        .map((mm) => f.fromMm(Math.round(mm)))
-        .join(' × '),
+      sizes: openingSize(ring).map((mm) => f.fromMm(Math.round(mm))),
     };
   });
 });
@@ -212,7 +210,7 @@ const chambers = computed(() =>
         <title>{{ t.title }}</title>
       </rect>
       <text v-for="(o, i) in open" :key="`t${i}`" :x="o.x" :y="o.y + 4" text-anchor="middle" class="quiet">
-        {{ o.wide ? `open ${o.says}` : o.says.split(' ')[0] }}
+        {{ o.wide ? `open ${o.sizes.join(' × ')}` : o.sizes[0] }}
       </text>
       <text v-if="!open.length" :x="W / 2" :y="D / 2 + 4" text-anchor="middle" class="quiet">
         inside, front glass below

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { USUAL_WALL_MM } from '../../../core/commission/usual';
 import { computed } from 'vue';
 import type { Vessel } from '../../../core/commission/schema';
 import { useCommission } from '../../document/commissionStore';
@@ -27,7 +28,7 @@ function addBrace(): void {
 }
 function addChamber(): void {
   const list = v.value.chambers ?? [];
-  edit.vessel('chambers', [...list, { id: freshId('chamber', list), title: 'filter', side: 'right', mm: 100, wallMm: 5 }]); // prettier-ignore
+  edit.vessel('chambers', [...list, { id: freshId('chamber', list), title: 'filter', side: 'right', mm: 100, wallMm: USUAL_WALL_MM }]); // prettier-ignore
 }
 function addFixed(): void {
   const list = v.value.fixed ?? [];
