@@ -14,6 +14,8 @@ export function clientPiece({ id, material, sizeMm, massKg }: Owned): YardPiece 
 export interface Studio {
   name: string;
   phone?: string;
+  /** How days are written where it works, a language tag (BCP 47): British when nobody said. */
+  locale?: string;
   /** ISO 4217 code for new commissions. */
   currency: string;
   catalogue: Catalogue;

@@ -66,5 +66,7 @@ function keyed(event: KeyboardEvent): void {
     @update:model-value="typing"
     @blur="commit"
     @keydown="keyed"
-  />
+  >
+    <template v-if="$slots.append" #append-inner><slot name="append" /></template>
+  </v-text-field>
 </template>

@@ -68,7 +68,13 @@ describe('the bed as paths', () => {
   });
 
   it('marks axes at round distances', () => {
-    expect(marks(300)).toEqual([0, 50, 100, 150, 200, 250, 300]);
-    expect(marks(900)).toHaveLength(10);
+    expect(marks(300, 0.5)).toEqual([0, 50, 100, 150, 200, 250, 300]);
+    expect(marks(900, 0.5, 40)).toEqual([0, 100, 200, 300, 400, 500, 600, 700, 800, 900]);
+    // However small they are drawn, they never stand closer than asked for.
+    for (const pxPerMm of [0.05, 0.11, 0.3, 0.7, 2])
+      for (const length of [200, 450, 1200, 3000]) {
+        const [first, second] = marks(length, pxPerMm);
+        if (second !== length) expect((second - first) * pxPerMm).toBeGreaterThanOrEqual(24);
+      }
   });
 });

@@ -1,3 +1,4 @@
+import { scaleLinear } from 'd3-scale';
 import { computed, type Ref } from 'vue';
 import type { Vessel } from '../../core/commission/schema';
 
@@ -68,15 +69,16 @@ function narrow({ innerMm: { length, width, height } }: Vessel, across: number, 
   return { k, front, plan, section, seat, width: across, height: below + Math.max(h, d) + BOTTOM };
 }
 
-/** Steps between marks of an axis, mm. */
-const STEPS = [50, 100, 200, 500, 1000];
+/** Marks of an axis stand at least so far apart, px. */
+const APART_PX = 24;
 
-/** The smallest step whose marks stand at least so many pixels apart, mm. */
-export function stepFor(pxPerMm: number, apartPx = 24): number {
-  return STEPS.find((s) => s * pxPerMm >= apartPx) ?? STEPS[STEPS.length - 1];
-}
-
-/** Round distances for the marks of an axis, mm. */
-export function marks(lengthMm: number, every = lengthMm > 700 ? 100 : 50): number[] {
-  return Array.from({ length: Math.floor(lengthMm / every) + 1 }, (_, i) => i * every);
+/** Round distances for the marks of an axis, mm, as close as their words allow. */
+export function marks(lengthMm: number, pxPerMm: number, apartPx = APART_PX): number[] {
+  const axis = scaleLinear().domain([0, lengthMm]);
+  // The scale takes the number of marks as a wish: fewer are wished for until they stand far enough apart.
+  for (let count = Math.floor((lengthMm * pxPerMm) / apartPx); count > 1; count--) {
+    const ticks = axis.ticks(count);
+    if ((ticks[1] - ticks[0]) * pxPerMm >= apartPx) return ticks;
+  }
+  return [0, lengthMm];
 }

@@ -4,7 +4,7 @@ import type { Piece } from '../../../core/commission/schema';
 import FrontView from '../../drawing/FrontView.vue';
 import PlanView from '../../drawing/PlanView.vue';
 import SectionView from '../../drawing/SectionView.vue';
-import { marks, stepFor, useSheet } from '../../drawing/sheet';
+import { marks, useSheet } from '../../drawing/sheet';
 import { useScapeEdit } from '../../document/scapeEdit';
 import { usePointerDrag } from '../../drawing/usePointerDrag';
 import type { YardPiece } from '../../../core/catalogue/studio';
@@ -141,7 +141,7 @@ const doc = toRef(commission, 'document');
           <text class="caption" y="-18">From the front</text>
           <g class="axis">
             <g
-              v-for="m in marks(vessel.innerMm.height, stepFor(sheet.k))"
+              v-for="m in marks(vessel.innerMm.height, sheet.k)"
               :key="m"
               :transform="`translate(0 ${sheet.front.h - m * sheet.k})`"
             >
@@ -229,7 +229,7 @@ const doc = toRef(commission, 'document');
           <FindingMarks :findings="plan!.findings" :option="option" :vessel="vessel" :k="sheet.k" />
           <g class="axis">
             <g
-              v-for="m in marks(vessel.innerMm.length, stepFor(sheet.k, 30))"
+              v-for="m in marks(vessel.innerMm.length, sheet.k, 30)"
               :key="m"
               :transform="`translate(${m * sheet.k} ${sheet.plan.h})`"
             >

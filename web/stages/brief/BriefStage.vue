@@ -6,6 +6,7 @@ import { SCHOOLS } from '../../../core/care/waterSchools';
 import { OCCASIONS, WATER_SCHOOLS, type Commission } from '../../../core/commission/schema';
 import { useCommission } from '../../document/commissionStore';
 import { useDocEdit } from '../../document/docEdit';
+import DayField from '../../document/DayField.vue';
 import FigureField from '../../document/FigureField.vue';
 import PictureStrip from '../../document/PictureStrip.vue';
 import { useFigures } from '../../units/figures';
@@ -107,9 +108,8 @@ const DAYLIGHT = [
               @change="setOccasion"
             />
             <div v-if="brief.occasion" class="pair">
-              <WordsField
+              <DayField
                 label="On"
-                type="date"
                 :value="brief.occasion.day"
                 :apply="(day) => edit.brief('occasion', { ...brief.occasion!, day: day || undefined })"
                 data-test="occasion-day"
@@ -123,9 +123,8 @@ const DAYLIGHT = [
           </AskedRow>
           <AskedRow id="build">
             <div class="four">
-              <WordsField
+              <DayField
                 label="Build day"
-                type="date"
                 :value="brief.buildDay"
                 :apply="(day) => edit.brief('buildDay', day)"
                 data-test="build-day"

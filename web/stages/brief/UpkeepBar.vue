@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { UpkeepPart } from '../../../core/care/upkeep';
+import StackedBar from '../../drawing/StackedBar.vue';
 import { useFigures } from '../../units/figures';
 import type { ShownPlan } from '../../workers/planWorker';
 
@@ -10,7 +11,6 @@ const { words } = useFigures();
 const W = 360;
 const shown = computed(() => [props.care.weeks[0], props.care.weeks[7]]);
 const most = computed(() => Math.max(props.promised ?? 0, ...shown.value.map((w) => w.minutes), 30) * 1.05);
-const X = (min: number) => (min / most.value) * W;
 const FILLS: Partial<Record<UpkeepPart['kind'], string>> = {
   panes: 'var(--clay-2)',
   trimming: '#9db9a8',
@@ -20,12 +20,11 @@ const FILLS: Partial<Record<UpkeepPart['kind'], string>> = {
 };
 const bars = computed(() =>
   shown.value.map((week) => {
-    let x = 0;
-    const parts = week.upkeep.map((p) => {
-      const w = X(p.minutes);
-      x += w;
-      return { ...p, x: x - w, w, fill: FILLS[p.kind] ?? 'var(--water-2)' };
-    });
+    const parts = week.upkeep.map((p) => ({
+      key: p.kind,
+      value: p.minutes,
+      fill: FILLS[p.kind] ?? 'var(--water-2)',
+    }));
     const says = week.upkeep.map((p) => `${words(p.what)} ${Math.round(p.minutes)}`).join(', ');
     return { week: week.week, minutes: week.minutes, overMin: week.overMin, parts, says };
   }),
@@ -40,24 +39,23 @@ const bars = computed(() =>
         <span v-if="b.overMin > 0" class="late"> {{ Math.round(b.overMin) }} over&ensp;</span>
         <span class="quiet"> {{ b.says }}</span>
       </p>
-      <svg :width="W" height="16" role="img" :aria-label="`Week ${b.week}: ${b.says} minutes`">
-        <rect
-          v-for="p in b.parts"
-          :key="p.kind"
-          :x="p.x"
-          y="2"
-          :width="p.w"
-          height="12"
-          :fill="p.fill"
-          stroke="var(--ash)"
-        />
+      <StackedBar
+        v-slot="{ at }"
+        :parts="b.parts"
+        :width="W"
+        :most="most"
+        :bar-height="12"
+        :above="2"
+        :below="2"
+        :label="`Week ${b.week}: ${b.says} minutes`"
+      >
         <path
           v-if="promised !== undefined"
-          :d="`M${X(promised)} 0 V16`"
+          :d="`M${at(promised)} 0 V16`"
           stroke="var(--ink)"
           stroke-width="2"
         />
-      </svg>
+      </StackedBar>
     </div>
   </div>
 </template>
@@ -68,8 +66,7 @@ const bars = computed(() =>
   gap: 4px;
   margin-top: 6px;
 }
-svg {
-  display: block;
+.upkeep :deep(svg) {
   max-width: 100%;
 }
 </style>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
 import { keepKeys } from '../../design/commands';
+import DayField from '../../document/DayField.vue';
 import { useCommission } from '../../document/commissionStore';
 import { daysAway, longDate, today } from '../../units/days';
 import { keepTyped, readTyped } from '../../document/journal';
@@ -22,6 +23,11 @@ const notes = computed(() =>
   ),
 );
 
+const setDay = (typed: string) => {
+  if (!typed) return 'is missing, must be the day of the note';
+  day.value = typed;
+  return undefined;
+};
 function add(): void {
   if (text.value.trim() === '') return void (fault.value = 'is empty, must have some words');
   const ids = new Set(notes.value.map((n) => n.id));
@@ -48,7 +54,7 @@ function remove(id: string): void {
       <p class="quiet">readings, doses, trims, losses, what was said</p>
     </header>
     <form @submit.prevent="add">
-      <v-text-field v-model="day" label="Day" type="date" class="day" @keydown="keepKeys" />
+      <DayField label="Day" :value="day" :apply="setDay" class="day" />
       <v-textarea
         v-model="text"
         label="Note"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { ENGINEER_DECIDES } from '../../../core/site/floorLoad';
+import StackedBar from '../../drawing/StackedBar.vue';
 import { useFigures } from '../../units/figures';
 import type { ShownPlan } from '../../workers/planWorker';
 
@@ -20,15 +21,13 @@ const parts = computed(() => {
   ].filter((p) => p.kg > 0);
 });
 const most = computed(() => Math.max(props.survey.floorKnPerM2 * 1.08, usual.value[1] * 1.2));
-const X = (kn: number) => (kn / most.value) * WIDTH;
-const segments = computed(() => {
-  let x = 0;
-  return parts.value.map((p) => {
-    const w = X(props.survey.floorKnPerM2) * (p.kg / props.survey.floorKg);
-    x += w;
-    return { ...p, x: x - w, w };
-  });
-});
+const bar = computed(() =>
+  parts.value.map((p) => ({
+    key: p.name,
+    value: props.survey.floorKnPerM2 * (p.kg / props.survey.floorKg),
+    fill: p.fill,
+  })),
+);
 const usual = computed(() => props.floor.usual.knPerM2);
 const range = computed(() => {
   const [low, high] = usual.value.map((kn) => f.shown(kn, 'kN/m²', 1));
@@ -43,26 +42,19 @@ const range = computed(() => {
       base of {{ f.said(survey.masses.footprintM2, 'm²', 2)
       }}<template v-if="floor.footKn">, {{ f.said(floor.footKn, 'kN', 2) }} on each foot</template>
     </p>
-    <svg
+    <StackedBar
+      v-slot="{ at }"
+      :parts="bar"
       :width="WIDTH"
-      height="54"
+      :most="most"
+      :above="20"
+      :below="14"
+      label="Load on the floor beside usual design loads"
       class="bar"
-      role="img"
-      aria-label="Load on the floor beside usual design loads"
     >
-      <rect
-        v-for="s in segments"
-        :key="s.name"
-        :x="s.x"
-        y="20"
-        :width="s.w"
-        height="20"
-        :fill="s.fill"
-        stroke="var(--ash)"
-      />
-      <path v-for="u in usual" :key="u" :d="`M${X(u)} 10 V46`" stroke="var(--ink)" stroke-dasharray="2 2" />
-      <text :x="X(usual[1]) + 6" y="14">{{ range }}</text>
-    </svg>
+      <path v-for="u in usual" :key="u" :d="`M${at(u)} 10 V46`" stroke="var(--ink)" stroke-dasharray="2 2" />
+      <text :x="at(usual[1]) + 6" y="14">{{ range }}</text>
+    </StackedBar>
     <ul>
       <li v-for="p in parts" :key="p.name">
         <i :style="{ background: p.fill }" />{{ p.name }} <b>{{ f.mass(p.kg) }}</b>

@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { warmsOf } from '../../../core/site/warmth';
+import { say } from '../../../core/words/text';
 import { usualDevices } from '../../../core/visit/power';
 import { useCommission } from '../../document/commissionStore';
 import { freshId, useDocEdit } from '../../document/docEdit';
 import FigureField from '../../document/FigureField.vue';
+import StackedBar from '../../drawing/StackedBar.vue';
 import { useFigures } from '../../units/figures';
 import WordsField from '../../document/WordsField.vue';
 import type { ShownPlan } from '../../workers/planWorker';
@@ -20,16 +22,13 @@ const power = computed(() => props.visit.power);
 
 const WIDTH = 320;
 const FILLS = ['var(--clay-2)', 'var(--sand)', '#cfc4b6', '#d9d2c4', '#bfb29f'];
-const bar = computed(() => {
-  let x = 0;
-  return power.value.devices.map((d, i) => {
-    const w = power.value.watts > 0 ? (d.watts / power.value.watts) * WIDTH : 0;
-    x += w;
-    return { ...d, x: x - w, w, fill: FILLS[i % FILLS.length], says: `${d.name} ${d.watts}` };
-  });
-});
-const beside = computed(() =>
-  bar.value.filter((d) => d.says.length * 6.4 > d.w - 8).map((d) => `${d.says} W`),
+const bar = computed(() =>
+  power.value.devices.map((d, i) => ({
+    key: `${i} ${d.name}`,
+    value: d.watts,
+    fill: FILLS[i % FILLS.length],
+    says: `${d.name} ${d.watts} W`,
+  })),
 );
 const set = (i: number, part: object) =>
   edit.site('devices', devices.value.map((d, n) => (n === i ? { ...d, ...part } : d))); // prettier-ignore
@@ -67,20 +66,7 @@ const YES_NO = [
         >
       </span>
     </header>
-    <svg
-      v-if="bar.length"
-      :width="WIDTH"
-      height="30"
-      role="img"
-      aria-label="Watts of each device"
-      class="parts-bar"
-    >
-      <g v-for="d in bar" :key="d.name">
-        <rect :x="d.x" y="4" :width="d.w" height="20" :fill="d.fill" stroke="var(--ash)" />
-        <text v-if="d.says.length * 6.4 <= d.w - 8" :x="d.x + 6" y="18">{{ d.says }} W</text>
-      </g>
-    </svg>
-    <p v-if="beside.length" class="quiet">{{ beside.join(', ') }}</p>
+    <StackedBar v-if="bar.length" :parts="bar" :width="WIDTH" label="Watts of each device" />
     <p v-for="x in power.findings" :key="x.id" class="says">
       <b>{{ f.words(x.says) }}</b> {{ f.words(x.because) }}
     </p>
@@ -152,11 +138,7 @@ const YES_NO = [
       </div>
     </details>
     <p class="quiet says">
-      {{
-        f.words(
-          'Hands out of the water while anything is powered. Fixed wiring is for an electrician, by local code.',
-        )
-      }}
+      Hands out of the water while anything is powered. {{ f.words(say('power.electrician')) }}
     </p>
   </section>
 </template>

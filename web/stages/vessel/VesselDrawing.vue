@@ -6,7 +6,7 @@ import { isNarrowed, openings, openingSize } from '../../../core/vessel/openings
 import { chamberFloors } from '../../../core/vessel/display';
 import { polygonBounds } from '../../../core/geometry/polygon';
 import { planPaths, ringPath } from '../../drawing/outline';
-import { marks, stepFor } from '../../drawing/sheet';
+import { marks } from '../../drawing/sheet';
 import { usePointerDrag } from '../../drawing/usePointerDrag';
 import { useCommission } from '../../document/commissionStore';
 import { useFigures } from '../../units/figures';
@@ -83,7 +83,7 @@ function lineKey(event: KeyboardEvent): void {
 
 /** Litres beside the height, at each mark: what a fill or a change comes to. */
 const scale = computed(() =>
-  marks(inner.value.height, stepFor(k.value)).map((mm) => ({ mm, litres: litresToHeight(vessel.value, mm) })),
+  marks(inner.value.height, k.value).map((mm) => ({ mm, litres: litresToHeight(vessel.value, mm) })),
 );
 const lineWords = computed(() =>
   [`water line ${f.length(vessel.value.waterLineMm)}`, props.waterLineL && f.volume(props.waterLineL)]

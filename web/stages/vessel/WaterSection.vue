@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import { useCommission } from '../../document/commissionStore';
 import { useDocEdit } from '../../document/docEdit';
 import FigureField from '../../document/FigureField.vue';
+import StackedBar from '../../drawing/StackedBar.vue';
 import { useFigures } from '../../units/figures';
 import { usePreferences } from '../../units/preferences';
 import type { ShownPlan } from '../../workers/planWorker';
@@ -21,24 +22,18 @@ const water = computed(() => props.visit.water);
 const WIDTH = 320;
 const parts = computed(() => {
   const r = water.value.first;
-  const list = [
-    { name: 'cold', l: r.tapColdL, fill: 'var(--water-2)' },
-    { name: 'hot', l: r.tapHotL, fill: 'var(--sand)' },
-    { name: 'RO', l: r.roL, fill: '#b9d0d9' },
-  ].filter((p) => p.l > 0.05);
-  let x = 0;
-  return list.map((p) => {
-    const w = (p.l / r.litres) * WIDTH;
-    x += w;
-    return {
+  return [
+    { name: 'cold', value: r.tapColdL, fill: 'var(--water-2)' },
+    { name: 'hot', value: r.tapHotL, fill: 'var(--sand)' },
+    { name: 'RO', value: r.roL, fill: '#b9d0d9' },
+  ]
+    .filter((p) => p.value > 0.05)
+    .map((p) => ({
       ...p,
-      x: x - w,
-      w,
-      says: `${p.name} ${Math.round((p.l / r.litres) * 100)} %, ${f.volume(p.l, 0)}`,
-    };
-  });
+      key: p.name,
+      says: `${p.name} ${Math.round((p.value / r.litres) * 100)} %, ${f.volume(p.value, 0)}`,
+    }));
 });
-const beside = computed(() => parts.value.filter((p) => p.says.length * 6.3 > p.w - 8).map((p) => p.says));
 const gives = computed(() => {
   const { first: r, target, fillMin, cans } = water.value;
   const minerals = [
@@ -89,20 +84,7 @@ const setStorage = (storageL: number | undefined) =>
         {{ f.temperature(water.tap.coldC, 0) }}<template v-if="!water.tap.known"> (taken as usual)</template>
       </span>
     </header>
-    <svg
-      :width="WIDTH"
-      height="26"
-      role="img"
-      aria-label="Parts of the first fill"
-      class="parts-bar"
-      data-test="recipe"
-    >
-      <g v-for="p in parts" :key="p.name">
-        <rect :x="p.x" y="3" :width="p.w" height="20" :fill="p.fill" stroke="var(--ash)" />
-        <text v-if="p.says.length * 6.3 <= p.w - 8" :x="p.x + 6" y="17">{{ p.says }}</text>
-      </g>
-    </svg>
-    <p v-if="beside.length" class="quiet">{{ beside.join('; ') }}</p>
+    <StackedBar :parts="parts" :width="WIDTH" label="Parts of the first fill" data-test="recipe" />
     <p v-for="s in gives" :key="s" class="says">{{ s }}</p>
     <RoBars v-if="care.ro" :ro="care.ro" />
     <p

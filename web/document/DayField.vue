@@ -1,0 +1,60 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import type { Day } from '../../core/calendar/day';
+import { dayExample, dayShown, dayTyped } from '../units/dayInput';
+import { useStudio } from './studioStore';
+import WordsField from './WordsField.vue';
+
+/** A day, typed or picked, as days are written where the studio works. */
+const props = defineProps<{
+  label: string;
+  value: Day | undefined;
+  /** Takes a day, or '' for none; answers with what is wrong, if anything. */
+  apply: (day: Day | '') => string | undefined;
+}>();
+const studio = useStudio();
+const locale = computed(() => studio.studio?.locale ?? 'en-GB');
+const shown = computed(() => props.value && dayShown(props.value, locale.value));
+const open = ref(false);
+
+function typed(text: string): string | undefined {
+  if (text.trim() === '') return props.apply('');
+  const day = dayTyped(text, locale.value);
+  return day ? props.apply(day) : `is no day here, must be one like ${dayExample(locale.value)}`;
+}
+/** The picker gives a date of this place at midnight. */
+function picked(date: unknown): void {
+  const d = date as Date;
+  const two = (n: number) => String(n).padStart(2, '0');
+  props.apply(`${d.getFullYear()}-${two(d.getMonth() + 1)}-${two(d.getDate())}`);
+  open.value = false;
+}
+</script>
+
+<template>
+  <WordsField :label="label" :value="shown" :apply="typed">
+    <template #append>
+      <v-menu v-model="open" :close-on-content-click="false">
+        <template #activator="{ props: activator }">
+          <button class="pick" type="button" v-bind="activator" :aria-label="`Pick: ${label}`">▾</button>
+        </template>
+        <v-date-picker
+          :model-value="value ? new Date(`${value}T00:00:00`) : undefined"
+          hide-header
+          show-adjacent-months
+          @update:model-value="picked"
+        />
+      </v-menu>
+    </template>
+  </WordsField>
+</template>
+
+<style scoped>
+.pick {
+  border: 0;
+  background: none;
+  color: var(--ink-2);
+  padding: 4px 2px;
+  cursor: pointer;
+}
+</style>

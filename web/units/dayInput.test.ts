@@ -1,0 +1,44 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { dayPlus } from '../../core/calendar/day';
+import { dayShown, dayTyped } from './dayInput';
+
+describe('a day that is typed', () => {
+  it('is read in the order of the studio’s place', () => {
+    expect(dayTyped('3/4/2027', 'en-GB')).toBe('2027-04-03');
+    expect(dayTyped('3/4/2027', 'en-US')).toBe('2027-03-04');
+    expect(dayTyped('3.4.27', 'de-DE')).toBe('2027-04-03');
+    expect(dayTyped('2027/4/3', 'ja-JP')).toBe('2027-04-03');
+  });
+
+  it('is read with the month in words, and as programs write it, everywhere', () => {
+    for (const locale of ['en-GB', 'en-US', 'de-DE'])
+      for (const text of [
+        '14 Jan 2027',
+        'Jan 14, 2027',
+        '14 January 2027',
+        'Thursday, 14 January 2027',
+        '2027-01-14',
+      ])
+        // prettier-ignore
+        expect(dayTyped(text, locale), `${text} in ${locale}`).toBe('2027-01-14');
+  });
+
+  it('is none when it does not exist or is no day', () => {
+    for (const text of ['31/2/2027', '2027-02-29', 'tomorrow', '', '14', '1/2/3/4'])
+      expect(dayTyped(text, 'en-GB'), text).toBeUndefined();
+  });
+
+  it('is read back as it is shown, any day from 2000 to 2199', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 73_000 }),
+        fc.constantFrom('en-GB', 'en-US', 'ja-JP'),
+        (n, locale) => {
+          const day = dayPlus('2000-01-01', n);
+          expect(dayTyped(dayShown(day, locale), locale)).toBe(day);
+        },
+      ),
+    );
+  });
+});
