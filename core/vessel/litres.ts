@@ -20,6 +20,11 @@ export function litresToHeight(vessel: Vessel, heightMm: number): number {
   return (area * high) / MM3_PER_L;
 }
 
+/** Volume of the display alone up to a height, L: what a fill of it comes to while nothing stands in it. */
+export function displayLitresTo(vessel: Vessel, heightMm: number): number {
+  return (displayAreaMm2(vessel) * Math.min(Math.max(heightMm, 0), vessel.innerMm.height)) / MM3_PER_L;
+}
+
 /** Water in the chambers, L: each to its own line. */
 export function chamberWaterL(vessel: Vessel): number {
   return chamberFloors(vessel).reduce(

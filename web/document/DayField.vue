@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { mdiChevronLeft, mdiChevronRight, mdiMenuDown } from '@mdi/js';
 import { computed, ref } from 'vue';
 import type { Day } from '../../core/calendar/day';
-import { dayExample, dayShown, dayTyped } from '../units/dayInput';
+import { dayExample, dayShown, dayTyped, firstWeekday } from '../units/dayInput';
 import { useStudio } from './studioStore';
 import WordsField from './WordsField.vue';
 
@@ -34,13 +35,18 @@ function picked(date: unknown): void {
 <template>
   <WordsField :label="label" :value="shown" :apply="typed">
     <template #append>
-      <v-menu v-model="open" :close-on-content-click="false">
+      <v-menu v-model="open" :close-on-content-click="false" location="bottom start">
         <template #activator="{ props: activator }">
           <button class="pick" type="button" v-bind="activator" :aria-label="`Pick: ${label}`">▾</button>
         </template>
         <v-date-picker
           :model-value="value ? new Date(`${value}T00:00:00`) : undefined"
           hide-header
+          :prev-icon="`svg:${mdiChevronLeft}`"
+          :next-icon="`svg:${mdiChevronRight}`"
+          :mode-icon="`svg:${mdiMenuDown}`"
+          color="primary"
+          :first-day-of-week="firstWeekday(locale)"
           show-adjacent-months
           @update:model-value="picked"
         />

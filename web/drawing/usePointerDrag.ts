@@ -1,4 +1,4 @@
-import { tryOnScopeDispose } from '@vueuse/core';
+import { tryOnScopeDispose, useEventListener, type Fn } from '@vueuse/core';
 
 /** Movement since the pointer went down, px, and where it is now. */
 export interface Drag {
@@ -27,11 +27,10 @@ export function usePointerDrag<T>(on: {
     if (from === undefined) return;
     down.preventDefault();
     down.stopPropagation();
-    const listening = new AbortController();
-    const { signal } = listening;
+    const listening: Fn[] = [];
     const letGo = () => {
       underWay.delete(letGo);
-      listening.abort();
+      listening.forEach((stop) => stop());
       on.end?.();
     };
     underWay.add(letGo);
@@ -41,8 +40,19 @@ export function usePointerDrag<T>(on: {
     const move = ofThis((event) =>
       on.move(from, { dx: event.clientX - down.clientX, dy: event.clientY - down.clientY, event }),
     );
-    window.addEventListener('pointermove', move, { signal });
-    window.addEventListener('pointerup', ofThis(letGo), { signal });
-    window.addEventListener('pointercancel', ofThis(letGo), { signal });
+    captured(down);
+    listening.push(
+      useEventListener(window, 'pointermove', move),
+      useEventListener(window, ['pointerup', 'pointercancel'], ofThis(letGo)),
+    );
   };
+}
+
+/** The pointer stays with what it went down on, over frames and outside of the window too. */
+function captured({ currentTarget, pointerId }: PointerEvent): void {
+  try {
+    (currentTarget as Element | null)?.setPointerCapture(pointerId);
+  } catch {
+    // Gone already: a touch that was lifted before it was heard of.
+  }
 }

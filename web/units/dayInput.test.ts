@@ -1,7 +1,17 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { dayPlus } from '../../core/calendar/day';
-import { dayShown, dayTyped } from './dayInput';
+import { clockTyped, dayShown, dayTyped, firstWeekday } from './dayInput';
+
+it('reads a clock time as it is typed, and leaves what is none', () => {
+  expect(['9:30', '930', '9.30', ' 09:30 ', '0930'].map(clockTyped)).toEqual(Array(5).fill('09:30'));
+  expect(['nine', '9', '12:3'].map(clockTyped)).toEqual(['nine', '9', '12:3']);
+});
+
+it('begins the week with Monday in Britain and with Sunday in the United States', () => {
+  expect(firstWeekday('en-GB')).toBe(1);
+  expect([0, 1]).toContain(firstWeekday('en-US'));
+});
 
 describe('a day that is typed', () => {
   it('is read in the order of the studio’s place', () => {

@@ -44,3 +44,19 @@ export function dayShown(day: Day, locale: string): string {
 
 /** A day as an example in words that say what is wrong. */
 export const dayExample = (locale: string): string => dayShown('2027-01-14', locale);
+
+/** A clock time as the document has it: `9.30`, `930` and `9:30` are `09:30`; what is no time stays as it was typed. */
+export function clockTyped(text: string): string {
+  const [, hours, minutes] = /^\s*(\d{1,2})[:.]?(\d{2})\s*$/.exec(text) ?? [];
+  return hours ? `${hours.padStart(2, '0')}:${minutes}` : text;
+}
+
+/** The day of the week with which a calendar begins there: 0 Sunday, 1 Monday. */
+export function firstWeekday(locale: string): number {
+  const { weekInfo, getWeekInfo } = new Intl.Locale(locale) as Intl.Locale & {
+    weekInfo?: { firstDay: number };
+    getWeekInfo?: () => { firstDay: number };
+  };
+  // Browsers have it as a method or as a property, and those that have neither begin as ISO 8601 does.
+  return ((getWeekInfo?.call(new Intl.Locale(locale)) ?? weekInfo)?.firstDay ?? 1) % 7;
+}

@@ -11,6 +11,7 @@ import FigureField from '../../document/FigureField.vue';
 import PictureStrip from '../../document/PictureStrip.vue';
 import { useFigures } from '../../units/figures';
 import { useFrame } from '../../frame/planKey';
+import { clockTyped } from '../../units/dayInput';
 import WordsField from '../../document/WordsField.vue';
 import AskedRow from './AskedRow.vue';
 import BriefFollows from './BriefFollows.vue';
@@ -131,9 +132,8 @@ const DAYLIGHT = [
               />
               <WordsField
                 label="From"
-                type="time"
                 :value="startTimeOf(brief)"
-                :apply="(t) => edit.brief('startTime', t)"
+                :apply="(t) => edit.brief('startTime', clockTyped(t))"
               />
               <FigureField
                 label="Crew"

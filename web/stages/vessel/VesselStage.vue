@@ -10,6 +10,7 @@ import { usePreferences } from '../../units/preferences';
 import CornerList from './CornerList.vue';
 import FloorSection from './FloorSection.vue';
 import HeatSection from './HeatSection.vue';
+import LitresChart from './LitresChart.vue';
 import PowerBar from './PowerBar.vue';
 import RouteLine from './RouteLine.vue';
 import ShapePicker from './ShapePicker.vue';
@@ -30,6 +31,7 @@ const { width } = useSteadySize(area);
 const wide = useMediaQuery('(min-width: 1151px)');
 const SUBJECTS = ['place', 'route', 'floor', 'power', 'water', 'tank'] as const;
 const survey = computed(() => plan.value?.survey);
+const reading = ref(false);
 
 const litres = computed(() => {
   const s = survey.value;
@@ -85,6 +87,10 @@ const others = (l: number) =>
               </dd>
             </template>
           </dl>
+          <button class="act" data-test="read-litres" :aria-expanded="reading" @click="reading = !reading">
+            {{ reading ? 'Close the chart' : 'Read litres at any height' }}
+          </button>
+          <LitresChart v-if="reading" />
         </section>
         <VesselParts />
         <div v-if="plan && wide" class="says">

@@ -1,30 +1,14 @@
 <script setup lang="ts">
 import { curveMonotoneY, line } from 'd3-shape';
-import { computed, shallowRef, watch } from 'vue';
+import { computed } from 'vue';
 import type { WaterHeight } from '../../../core/survey/waterByHeight';
 import { useFigures } from '../../units/figures';
-import { useFrame } from '../../frame/planKey';
+import { useWaterScale } from './useWaterScale';
 
 /** Water with the scape in it against its height, drawn over the front view: what a fill or a change comes to. */
 const props = defineProps<{ width: number; height: number; innerMm: number }>();
-const { plan, waterScale } = useFrame();
 const f = useFigures();
-const scale = shallowRef<WaterHeight[]>([]);
-const REST_MS = 350;
-let waiting: ReturnType<typeof setTimeout> | undefined;
-/** Nothing comes back when the scape changed meanwhile: its own plan asks again. */
-async function renew(): Promise<void> {
-  const found = await waterScale();
-  if (found.length > 0) scale.value = found;
-}
-watch(
-  plan,
-  () => {
-    clearTimeout(waiting);
-    waiting = setTimeout(() => void renew(), REST_MS);
-  },
-  { immediate: true },
-);
+const scale = useWaterScale();
 
 const most = computed(() => Math.max(1, scale.value.at(-1)?.litres ?? 1));
 const X = (l: number) => (l / most.value) * props.width;
