@@ -4,19 +4,27 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { faultsOfChange } from '../core/commission/change';
+import { built } from '../scripts/ready.mjs';
 import { parseCommission } from '../core/commission/parse';
 import { plan } from '../core/pipeline/plan';
 import { newMemo } from '../core/survey/memo';
 import { survey } from '../core/survey/survey';
 import { takeOff } from '../core/takeoff/takeOff';
 import { columnsOf } from '../server/store/columns';
-import { createCommission, listCommissions } from '../server/store/commissions';
+import { listCommissions } from '../server/store/commissions';
+import { commissions } from '../server/store/schema';
 import { openStore } from '../server/store/store';
 import { exactBench } from './exact';
 import { editRows } from './edits';
+import { growthRows } from './growth';
+import { pageRows } from './page';
 import { packedRows } from './packed';
+import { scanRows, undoRows } from './scans';
 import { largeScape, moved, vesselScape } from './scape';
 import { timed, type Row } from './timed';
+
+const MANY = 10_000;
+const AT_ONCE = 100;
 
 async function surveyRows(): Promise<Row[]> {
   const scape = largeScape();
@@ -103,16 +111,27 @@ async function readingRows(): Promise<Row[]> {
   return [{ ...change, ratio, against: whole.name }, whole];
 }
 
-async function listRow(): Promise<Row> {
-  const folder = await mkdtemp(join(tmpdir(), 'utsuwa-bench-'));
+/** Ten thousand commissions: the first page of the list, and of a search. */
+async function listRows(): Promise<Row[]> {
+  const folder = await mkdtemp(join(tmpdir(), 'utsuwa-measure-'));
   const store = await openStore(folder);
   const scape = largeScape();
-  for (let i = 0; i < 1_000; i++)
-    await createCommission(store, columnsOf({ ...scape, title: `Commission ${i}` }));
-  const row = await timed('list.1000', 30, () => listCommissions(store, { search: 'commission' }));
+  const at = new Date(0).toISOString();
+  for (let from = 0; from < MANY; from += AT_ONCE) {
+    const rows = Array.from({ length: AT_ONCE }, (_, i) => ({
+      ...columnsOf({ ...scape, title: `Commission ${from + i}` }),
+      ...{ id: `c-${from + i}`, revision: 1, createdAt: at, updatedAt: at, removedAt: null, erasedAt: null },
+    }));
+    await store.write((db) => db.insert(commissions).values(rows));
+  }
+  const today = '2027-01-01';
+  const list = await timed(`list.${MANY}`, 30, () => listCommissions(store, { today }));
+  const search = await timed(`search.${MANY}`, 30, (run) =>
+    listCommissions(store, { today, search: `commission ${1_000 + run}` }),
+  );
   await store.close();
   await rm(folder, { recursive: true });
-  return row;
+  return [list, search];
 }
 
 /** Compressed kilobytes of script that the first screen loads, from the build. */
@@ -127,17 +146,23 @@ async function firstScreenKb(): Promise<number | undefined> {
   return Math.round(sizes.reduce((a, b) => a + b, 0) / 1024);
 }
 
+await built();
 const rows = [
   ...(await surveyRows()),
   ...(await vesselRows()),
   ...(await readingRows()),
   ...(await editRows()),
   ...(await packedRows()),
-  await listRow(),
+  ...(await listRows()),
+  ...(await scanRows()),
+  ...undoRows(),
+  ...(await pageRows()),
 ];
-if (process.argv.includes('--json')) console.log(JSON.stringify(rows, null, 2));
+const growth = await growthRows();
+if (process.argv.includes('--json')) console.log(JSON.stringify({ rows, growth }, null, 2));
 else {
   console.table(Object.fromEntries(rows.map(({ name, ...rest }) => [name, rest])));
+  console.table(growth);
   const kb = await firstScreenKb();
   if (kb !== undefined) console.log(`first screen: ${kb} kB of script, compressed`);
 }

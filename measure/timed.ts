@@ -5,6 +5,8 @@ export interface Row {
   /** How many times as long the other takes, measured in the same run. */
   ratio?: number;
   against?: string;
+  /** What is sent or held, bytes. */
+  bytes?: number;
 }
 
 /** Median time of a piece of work over several runs, after some that are not counted. */

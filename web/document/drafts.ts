@@ -2,9 +2,13 @@ import { waitingChanges, type Change } from '../../core/commission/changes';
 import { api } from './api';
 import { today } from '../units/days';
 import { allDrafts, dropDraft, keepDraft, keepHistory, type Draft } from './journal';
+import { lastSteps } from './stepSize';
 import { isHeld, type OpenState } from './openState';
 
 const HISTORY_AFTER_MS = 150;
+/** Of the steps of undo, what a page finds again that is opened anew: they are written down after every edit. */
+const KEPT_STEPS = 80;
+const KEPT_BYTES = 2 * 1024 * 1024;
 
 /** What this browser keeps of the open commission until the server has it, and what can be undone. */
 export function useDrafts(s: OpenState) {
@@ -45,9 +49,11 @@ export function useDrafts(s: OpenState) {
   function keepUndo(): void {
     // What was erased or deleted elsewhere leaves nothing behind, its steps neither.
     if (s.gone.value && s.gone.value !== 'removed') return;
-    const { past, future } = s.steps;
-    if (s.id.value && quiet.tab)
-      keepHistory(s.id.value, quiet.tab, { day: today(), past: past.value, future: future.value });
+    if (!s.id.value || !quiet.tab) return;
+    const [past, future] = [s.steps.past, s.steps.future].map(({ value }) =>
+      lastSteps(value, KEPT_STEPS, KEPT_BYTES),
+    );
+    keepHistory(s.id.value, quiet.tab, { day: today(), past, future });
   }
 
   function keepUndoSoon(): void {

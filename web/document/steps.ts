@@ -1,8 +1,12 @@
 import { shallowRef } from 'vue';
 import { changesBetween, type Change } from '../../core/commission/changes';
 import type { Commission } from '../../core/commission/schema';
+import { lastSteps } from './stepSize';
 
-const MOST_STEPS = 80;
+/** Steps that can be undone at most, and the memory for them: a brush over a sculpted bed makes large ones. */
+export const MOST_STEPS = 1_000;
+export const MOST_STEP_BYTES = 40 * 1024 * 1024;
+const bounded = (steps: Change[][]) => lastSteps(steps, MOST_STEPS, MOST_STEP_BYTES);
 /** Steps of one gesture or of one field within this time are undone as one. */
 const SAME_STEP_MS = 1_200;
 
@@ -31,13 +35,13 @@ export function useSteps() {
     const fresh = begins(key) || !base || past.value.length === 0;
     if (fresh) base = before;
     const step = changesBetween(base!, after);
-    past.value = [...(fresh ? past.value : past.value.slice(0, -1)), step].slice(-MOST_STEPS);
+    past.value = bounded([...(fresh ? past.value : past.value.slice(0, -1)), step]);
     future.value = [];
   }
 
   /** A step that was made in one: choosing between two versions. */
   function add(step: Change[]): void {
-    past.value = [...past.value, step].slice(-MOST_STEPS);
+    past.value = bounded([...past.value, step]);
     future.value = [];
     end();
   }
