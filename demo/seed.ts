@@ -1,6 +1,6 @@
 import type { Day } from '../core/calendar/day';
 import { parseCommission } from '../core/commission/parse';
-import { apart, shapeApart } from '../core/exchange/apart';
+import { apart, scansOf, shapeApart } from '../core/exchange/apart';
 import { columnsOf } from '../server/store/columns';
 import { createCommission, listCommissions } from '../server/store/commissions';
 import { meshesIn } from '../server/store/meshes';
@@ -17,6 +17,7 @@ import { STUDIO } from './commissions/parts';
 export async function seedDemo(store: Store, today: Day = localToday()): Promise<void> {
   const known = await readStudio(store);
   const meshes = new Map<string, Uint8Array<ArrayBuffer>>();
+  const yard = YARD.map((p) => ({ ...p, shape: shapeApart(p.shape, meshes) }));
   const kept = meshesIn(store.folder);
   if (known.name === '')
     await writeStudio(store, {
@@ -27,9 +28,12 @@ export async function seedDemo(store: Store, today: Day = localToday()): Promise
         plants: [...PLANTS],
         suppliers: suppliers(Number(today.slice(0, 4)) + 1),
       },
-      yard: YARD.map((p) => ({ ...p, shape: shapeApart(p.shape, meshes) })),
+      yard,
     });
-  for (const [name, bytes] of meshes) await kept.keep(name, bytes);
+  await kept.keepAll(
+    yard.flatMap(({ shape }) => (shape.kind === 'scan' ? [shape] : [])),
+    meshes,
+  );
   if ((await listCommissions(store, {})).total > 0) return;
   const ids = ['demo-valley', 'demo-cliff', 'demo-cube', 'demo-desk', 'demo-wall', 'demo-rescape'];
   for (const [i, draft] of demoCommissions(today).entries()) {
@@ -39,7 +43,7 @@ export async function seedDemo(store: Store, today: Day = localToday()): Promise
         `the demo's own document is refused: ${parsed.faults[0].path}: ${parsed.faults[0].says}`,
       );
     const { commission, meshes } = apart(parsed.commission);
-    for (const [name, bytes] of meshes) await kept.keep(name, bytes);
+    await kept.keepAll(scansOf(commission), meshes);
     await createCommission(store, columnsOf(commission), ids[i]);
   }
 }

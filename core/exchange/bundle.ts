@@ -5,7 +5,7 @@ import type { Commission } from '../commission/schema';
 import { apart, scansOf } from './apart';
 import { glbOf, meshOfGlb } from './glb';
 import { scanFaults } from './known';
-import { meshBytes, meshName, meshOfBytes, NotAMesh } from './meshBlob';
+import { meshBytes, meshOfBytes, NotAMesh } from './meshBlob';
 import { takenIn, type ScanFigures } from './scan';
 
 /*
@@ -100,9 +100,10 @@ async function meshesBeside(parts: Unzipped, wanted: ReadonlySet<string>) {
     if (!name || !wanted.has(name)) continue;
     try {
       const mesh = meshBytes(await meshOfGlb(glb));
-      if (meshName(mesh) !== name)
+      const scan = takenIn(mesh);
+      if (scan.mesh !== name)
         throw new NotAMesh('is not the mesh that it is named after, must be as it was exported');
-      figures.set(name, takenIn(mesh));
+      figures.set(name, scan);
       bytes.set(name, mesh);
     } catch (error) {
       if (!(error instanceof NotAMesh)) throw error;

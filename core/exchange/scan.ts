@@ -1,8 +1,9 @@
 import type { Scan } from '../commission/schema';
-import { meshVolume, shellCount, solidFault, type Mesh } from '../geometry/mesh';
+import { solidFault, type Mesh } from '../geometry/mesh';
 import { rotation } from '../geometry/rotation';
 import { columnsOf } from '../hardscape/columns';
 import { extentOf } from '../hardscape/extent';
+import { exactVolumeMm3 } from '../hardscape/solid';
 import { holdMesh } from '../hardscape/heldMeshes';
 import { MM3_PER_L } from '../units/volume';
 import { meshName, meshOfBytes, NotAMesh } from './meshBlob';
@@ -42,6 +43,6 @@ function figuresOf(name: string, mesh: Mesh): ScanFigures {
   const stub: Scan = { kind: 'scan', mesh: name, triangles, sizeMm: [0, 0, 0], volumeL: 0 };
   const { lo, hi } = extentOf(stub, rotation(0));
   const sizeMm: Scan['sizeMm'] = [hi[0] - lo[0], hi[1] - lo[1], hi[2] - lo[2]];
-  const mm3 = shellCount(mesh) === 1 ? meshVolume(mesh) : columnsOf({ ...stub, sizeMm }, 0).volumeMm3;
+  const mm3 = exactVolumeMm3(stub) ?? columnsOf({ ...stub, sizeMm }, 0).volumeMm3;
   return { triangles, sizeMm, volumeL: mm3 / MM3_PER_L };
 }

@@ -9,7 +9,7 @@ export interface Mesh {
 /** What is wrong with a surface that should enclose a solid, or undefined. */
 export function meshFault(vertexCount: number, faces: ArrayLike<number>): string | undefined {
   if (faces.length < 12) return 'has fewer than four triangles, must enclose a solid';
-  const seen = new Set<number>();
+  const edges = edgeTable(faces.length);
   for (let f = 0; f < faces.length; f += 3) {
     for (let k = 0; k < 3; k++) {
       const a = faces[f + k];
@@ -17,18 +17,41 @@ export function meshFault(vertexCount: number, faces: ArrayLike<number>): string
       if (a >= vertexCount || b >= vertexCount)
         return `triangle ${f / 3} names corner ${Math.max(a, b)}, must be below ${vertexCount}`;
       if (a === b) return `triangle ${f / 3} names corner ${a} twice, must have three corners`;
-      const edge = a * vertexCount + b;
-      if (seen.has(edge))
+      if (!edges.add(a, b))
         return `two triangles run the same way along the edge ${a}-${b}, must be wound alike all over`;
-      seen.add(edge);
     }
   }
-  for (const edge of seen) {
-    const a = Math.floor(edge / vertexCount);
-    const b = edge % vertexCount;
-    if (!seen.has(b * vertexCount + a)) return `is open along the edge ${a}-${b}, must be a closed surface`;
+  for (let f = 0; f < faces.length; f += 3) {
+    for (let k = 0; k < 3; k++) {
+      const a = faces[f + k];
+      const b = faces[f + ((k + 1) % 3)];
+      if (!edges.has(b, a)) return `is open along the edge ${a}-${b}, must be a closed surface`;
+    }
   }
   return undefined;
+}
+
+/** Edges with their way, from corner to corner, in a table that is half empty: found at once, nothing allocated. */
+function edgeTable(count: number) {
+  const size = 2 ** Math.ceil(Math.log2(count * 2));
+  const [from, to] = [new Uint32Array(size), new Uint32Array(size)];
+  /** Where an edge stands, or the free place where it would; corner numbers are kept one higher. */
+  const placeOf = (a: number, b: number): number => {
+    let at = (Math.imul(a, 0x9e3779b1) ^ Math.imul(b, 0x85ebca6b)) & (size - 1);
+    while (from[at] !== 0 && (from[at] !== a + 1 || to[at] !== b + 1)) at = (at + 1) & (size - 1);
+    return at;
+  };
+  return {
+    /** False when it is there already. */
+    add(a: number, b: number): boolean {
+      const at = placeOf(a, b);
+      if (from[at] !== 0) return false;
+      from[at] = a + 1;
+      to[at] = b + 1;
+      return true;
+    },
+    has: (a: number, b: number): boolean => from[placeOf(a, b)] !== 0,
+  };
 }
 
 /** Least volume that a surface encloses, mm³: a grain of sand. */
@@ -66,15 +89,25 @@ export function meshVolume(mesh: Mesh): number {
 
 /** How many separate shells the surface has: triangles that share a corner belong to one. */
 export function shellCount(mesh: Mesh): number {
-  const parent = new Uint32Array(mesh.vertices.length / 3).map((_, i) => i);
+  const { faces } = mesh;
+  const corners = mesh.vertices.length / 3;
+  const parent = new Uint32Array(corners);
+  for (let i = 0; i < corners; i++) parent[i] = i;
   const root = (i: number): number => {
     while (parent[i] !== i) i = parent[i] = parent[parent[i]];
     return i;
   };
-  for (let f = 0; f < mesh.faces.length; f += 3) {
-    const a = root(mesh.faces[f]);
-    parent[root(mesh.faces[f + 1])] = a;
-    parent[root(mesh.faces[f + 2])] = a;
+  for (let f = 0; f < faces.length; f += 3) {
+    const a = root(faces[f]);
+    parent[root(faces[f + 1])] = a;
+    parent[root(faces[f + 2])] = a;
   }
-  return new Set(Array.from(mesh.faces, root)).size;
+  const counted = new Uint8Array(corners);
+  let shells = 0;
+  for (let i = 0; i < faces.length; i++) {
+    const at = root(faces[i]);
+    if (!counted[at]) shells++;
+    counted[at] = 1;
+  }
+  return shells;
 }

@@ -154,20 +154,17 @@ function ellipsoidSpans(grid: Grid, sizeMm: readonly number[], m: Matrix): Spans
 
 /**
  * Each triangle marks the columns whose middle lies under it with the height at which it is crossed, upward
- * or downward facing; sorted, the crossings open and close the spans.
+ * or downward facing; sorted, the crossings open and close the spans. The mesh is gone through twice, to count
+ * and to write.
  */
 function meshSpans(grid: Grid, mesh: Mesh): Spans {
   const count = grid.columns * grid.rows;
   const crossings = new Uint32Array(count + 1);
-  eachCrossing(grid, mesh, (c) => crossings[c + 1]++);
+  cross(grid, mesh, { counts: crossings.subarray(1) });
   for (let c = 0; c < count; c++) crossings[c + 1] += crossings[c];
   const heights = new Float64Array(crossings[count]);
   const facing = new Int8Array(crossings[count]);
-  const next = crossings.slice();
-  eachCrossing(grid, mesh, (c, z, sign) => {
-    heights[next[c]] = z;
-    facing[next[c]++] = sign;
-  });
+  cross(grid, mesh, { next: crossings.slice(), heights, facing });
   for (let c = 0; c < count; c++) sortCrossings(crossings[c], crossings[c + 1], heights, facing);
   return unionSpans(count, crossings, heights, facing);
 }
@@ -218,55 +215,76 @@ function unionSpans(count: number, crossings: Uint32Array, heights: Float64Array
   return { first, lo: lo.slice(0, n), hi: hi.slice(0, n) };
 }
 
-type OnCrossing = (column: number, zMm: number, facing: 1 | -1) => void;
+/** Where crossings go: only how many there are in each column, or each with its height and facing. */
+type Into = { counts: Uint32Array } | { next: Uint32Array; heights: Float64Array; facing: Int8Array };
 
-/** Calls back for every column middle that lies in the plan of a triangle; shared edges count once. */
-function eachCrossing(grid: Grid, { vertices: v, faces }: Mesh, onCrossing: OnCrossing): void {
+/**
+ * Every column middle that lies in the plan of a triangle; shared edges count once. Written out in one piece:
+ * it runs for each triangle and row, and allocates nothing there.
+ */
+function cross(grid: Grid, { vertices: v, faces }: Mesh, into: Into): void {
+  const { columns, rows, x0, y0, dxMm, dyMm } = grid;
+  const counts = 'counts' in into ? into.counts : undefined;
+  const { next, heights, facing } = 'counts' in into ? NOWHERE : into;
   for (let f = 0; f < faces.length; f += 3) {
-    const [a, b, c] = [faces[f] * 3, faces[f + 1] * 3, faces[f + 2] * 3];
-    const [ax, ay, bx, by, cx, cy] = [v[a], v[a + 1], v[b], v[b + 1], v[c], v[c + 1]];
+    const a = faces[f] * 3;
+    const b = faces[f + 1] * 3;
+    const c = faces[f + 2] * 3;
+    const ax = v[a];
+    const ay = v[a + 1];
+    const bx = v[b];
+    const by = v[b + 1];
+    const cx = v[c];
+    const cy = v[c + 1];
     const area = (bx - ax) * (cy - ay) - (by - ay) * (cx - ax);
     if (area === 0) continue;
-    const rowFrom = Math.max(0, Math.ceil((Math.min(ay, by, cy) - grid.y0) / grid.dyMm));
-    const rowTo = Math.min(grid.rows - 1, Math.floor((Math.max(ay, by, cy) - grid.y0) / grid.dyMm));
+    const rowFrom = Math.max(0, Math.ceil((Math.min(ay, by, cy) - y0) / dyMm));
+    const rowTo = Math.min(rows - 1, Math.floor((Math.max(ay, by, cy) - y0) / dyMm));
     for (let row = rowFrom; row <= rowTo; row++) {
-      const y = grid.y0 + row * grid.dyMm;
-      const cut = rowCut(ax, ay, bx, by, cx, cy, y);
-      if (cut === undefined) continue;
-      const from = Math.max(0, Math.ceil((cut[0] - grid.x0) / grid.dxMm));
-      const to = Math.min(grid.columns - 1, Math.ceil((cut[1] - grid.x0) / grid.dxMm) - 1);
+      const y = y0 + row * dyMm;
+      // Where the row cuts the triangle: from x (included) to x (excluded). An edge counts when exactly one of
+      // its ends lies at or below y, so that of two triangles that share it no column falls between.
+      const belowA = ay <= y;
+      const belowB = by <= y;
+      const belowC = cy <= y;
+      if (belowA === belowB && belowB === belowC) continue;
+      // The corner that stands alone on its side of the row: both of its edges are cut.
+      let one: number;
+      let other: number;
+      if (belowB === belowC) {
+        one = edgeX(ax, ay, bx, by, y);
+        other = edgeX(cx, cy, ax, ay, y);
+      } else if (belowA === belowC) {
+        one = edgeX(ax, ay, bx, by, y);
+        other = edgeX(bx, by, cx, cy, y);
+      } else {
+        one = edgeX(bx, by, cx, cy, y);
+        other = edgeX(cx, cy, ax, ay, y);
+      }
+      const left = Math.min(one, other);
+      const right = Math.max(one, other);
+      const from = Math.max(0, Math.ceil((left - x0) / dxMm));
+      const to = Math.min(columns - 1, Math.ceil((right - x0) / dxMm) - 1);
       for (let column = from; column <= to; column++) {
-        const x = grid.x0 + column * grid.dxMm;
+        const at = row * columns + column;
+        if (counts) {
+          counts[at]++;
+          continue;
+        }
+        const x = x0 + column * dxMm;
         const wb = ((x - ax) * (cy - ay) - (y - ay) * (cx - ax)) / area;
         const wc = ((bx - ax) * (y - ay) - (by - ay) * (x - ax)) / area;
-        const z = v[a + 2] + wb * (v[b + 2] - v[a + 2]) + wc * (v[c + 2] - v[a + 2]);
-        onCrossing(row * grid.columns + column, z, area > 0 ? 1 : -1);
+        heights[next[at]] = v[a + 2] + wb * (v[b + 2] - v[a + 2]) + wc * (v[c + 2] - v[a + 2]);
+        facing[next[at]++] = area > 0 ? 1 : -1;
       }
     }
   }
 }
 
-/**
- * Where a triangle is cut by the line at y: from x (included) to x (excluded). An edge counts when exactly
- * one of its ends lies at or below y, and its crossing is computed from the same end whichever triangle
- * asks, so that two triangles sharing an edge get the same figure and no column falls between them.
- */
-function rowCut(
-  ax: number,
-  ay: number,
-  bx: number,
-  by: number,
-  cx: number,
-  cy: number,
-  y: number,
-): [number, number] | undefined {
-  const x: number[] = [];
-  if (ay <= y !== by <= y) x.push(edgeX(ax, ay, bx, by, y));
-  if (by <= y !== cy <= y) x.push(edgeX(bx, by, cx, cy, y));
-  if (cy <= y !== ay <= y) x.push(edgeX(cx, cy, ax, ay, y));
-  return x.length === 2 ? [Math.min(x[0], x[1]), Math.max(x[0], x[1])] : undefined;
-}
+/** What stands there while crossings are only counted. */
+const NOWHERE = { next: new Uint32Array(0), heights: new Float64Array(0), facing: new Int8Array(0) };
 
+/** The crossing of an edge, computed from the same end whichever triangle asks. */
 function edgeX(ax: number, ay: number, bx: number, by: number, y: number): number {
   return ay < by ? ax + ((y - ay) / (by - ay)) * (bx - ax) : bx + ((y - by) / (ay - by)) * (ax - bx);
 }

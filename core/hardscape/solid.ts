@@ -12,7 +12,7 @@ const PARALLELS = 10;
  * these. Nobody may write into them.
  */
 const meshes = new WeakMap<Shape, Mesh>();
-const volumes = new WeakMap<Shape, { mm3: number | undefined }>();
+const volumes = new WeakMap<Mesh, { mm3: number | undefined }>();
 
 /** The surface of any shape as triangles around its own origin, mm; for drawing and for cutting. */
 export function solidMesh(shape: Shape): Mesh {
@@ -41,12 +41,6 @@ function meshOf(shape: Shape): Mesh {
  * that may run into each other (limbs of one root) has none here: undefined, and is measured by columns.
  */
 export function exactVolumeMm3(shape: Shape): number | undefined {
-  const volume = volumes.get(shape) ?? { mm3: enclosedMm3(shape) };
-  volumes.set(shape, volume);
-  return volume.mm3;
-}
-
-function enclosedMm3(shape: Shape): number | undefined {
   switch (shape.kind) {
     case 'ellipsoid':
       return (Math.PI / 6) * shape.sizeMm[0] * shape.sizeMm[1] * shape.sizeMm[2];
@@ -55,7 +49,9 @@ function enclosedMm3(shape: Shape): number | undefined {
     case 'mesh':
     case 'scan': {
       const mesh = solidMesh(shape);
-      return shellCount(mesh) === 1 ? meshVolume(mesh) : undefined;
+      const volume = volumes.get(mesh) ?? { mm3: shellCount(mesh) === 1 ? meshVolume(mesh) : undefined };
+      volumes.set(mesh, volume);
+      return volume.mm3;
     }
     default:
       return shape satisfies never;

@@ -8,7 +8,7 @@ export const desk: Visit = {
     await hand.fill('Place', 'study on the ground floor');
     await hand.fill('Contact', '01 632 960 044');
     await hand.touch('[data-tick="photograph"]');
-    await hand.fill('On', '06012020');
+    await hand.fill('On', '6/1/2020');
     await hand.fill('Of what', 'the house magazine');
     await hand.fill('Crew', '1');
     await hand.fill('In their words', 'A pond seen from the bank, moss to the water.');

@@ -246,8 +246,7 @@ export class Keyboard extends Hand {
   }
 
   protected async over(text: string): Promise<void> {
-    const typed = await this.page.evaluate(() => (document.activeElement as HTMLInputElement).type);
-    if (typed !== 'date' && typed !== 'time') await this.chord('Control', 'a');
+    await this.chord('Control', 'a');
     await this.typed(text);
     await this.key('Tab');
   }

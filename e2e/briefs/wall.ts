@@ -7,7 +7,7 @@ export const wall: Visit = {
     await hand.fill('Client', 'Corrie Mill Dental');
     await hand.fill('Place', 'waiting hall, third floor');
     await hand.touch('[data-tick="opening"]');
-    await hand.fill('On', '06012020');
+    await hand.fill('On', '6/1/2020');
     await hand.fill('Of what', 'the new wing');
     await hand.fill('Crew', '3');
     await hand.leave();

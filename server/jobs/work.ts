@@ -36,7 +36,7 @@ const decoder = new TextDecoder();
 export async function readFile(bytes: Uint8Array<ArrayBuffer>, meshes: Meshes): Promise<Read> {
   const file = await opened(bytes, meshes.figuresOf);
   if (!file.ok) return file;
-  for (const [name, mesh] of file.meshes) await meshes.keep(name, mesh);
+  await meshes.keepAll(scansOf(file.commission), file.meshes);
   return kept(file.commission, meshes);
 }
 

@@ -2,13 +2,13 @@ import { closeSync, existsSync, fsyncSync, mkdirSync, openSync, readFileSync, re
 import { readdir, rm, stat } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Fault } from '../../core/commission/fault';
-import type { Commission } from '../../core/commission/schema';
+import type { Commission, Scan } from '../../core/commission/schema';
 import { drawnMesh } from '../../core/exchange/drawn';
 import { scanFaults } from '../../core/exchange/known';
 import { meshBytes, meshOfBytes } from '../../core/exchange/meshBlob';
-import { takenIn, type ScanFigures } from '../../core/exchange/scan';
+import type { ScanFigures } from '../../core/exchange/scan';
 import { scansOf } from '../../core/exchange/apart';
-import { holdMesh, isHeld } from '../../core/hardscape/heldMeshes';
+import { heldMesh, holdMesh, isHeld } from '../../core/hardscape/heldMeshes';
 
 /*
  * Meshes of scanned pieces, files beside the database under the name of what is in them. Three files a mesh:
@@ -33,8 +33,10 @@ export interface Meshes {
   /** What was measured of one, or undefined where it is not kept. */
   figuresOf(name: string): ScanFigures | undefined;
   bytesOf(name: string): Uint8Array;
-  /** On the disk when it is done. Kept already, it is left alone. */
-  keep(name: string, bytes: Uint8Array): Promise<void>;
+  /** On the disk when it is done; with its figures as they were measured when it was taken in. */
+  keep(name: string, bytes: Uint8Array, figures: ScanFigures): Promise<void>;
+  /** Every mesh that came with a document, each with the figures that the document now has of it. */
+  keepAll(scans: readonly Scan[], bytes: ReadonlyMap<string, Uint8Array>): Promise<void>;
   faultsOf(commission: Commission): Fault[];
   /** Brings the meshes of one option's pieces to hand, so that they can be measured. */
   holdFor(commission: Commission, optionId: string): void;
@@ -56,14 +58,19 @@ export function meshesIn(folder: string): Meshes {
     figuresOf,
     bytesOf,
     faultsOf: (commission) => scanFaults(commission, figuresOf),
-    async keep(name, bytes) {
+    async keep(name, bytes, { triangles, sizeMm, volumeL }) {
       if (figuresOf(name)) return;
       mkdirSync(meshFolder(folder), { recursive: true, mode: 0o700 });
-      const { triangles, sizeMm, volumeL } = takenIn(new Uint8Array(bytes));
       written(meshFile(folder, name, 'mesh'), bytes);
-      written(meshFile(folder, name, 'drawn'), meshBytes(await drawnMesh(meshOfBytes(bytes))));
+      written(meshFile(folder, name, 'drawn'), meshBytes(await drawnMesh(heldMesh(name))));
       written(meshFile(folder, name, 'json'), Buffer.from(JSON.stringify({ triangles, sizeMm, volumeL })));
       flushed(meshFolder(folder));
+    },
+    async keepAll(scans, bytes) {
+      for (const scan of new Map(scans.map((s) => [s.mesh, s])).values()) {
+        const mesh = bytes.get(scan.mesh);
+        if (mesh) await this.keep(scan.mesh, mesh, scan);
+      }
     },
     holdFor({ options }, optionId) {
       const option = options.find((o) => o.id === optionId);

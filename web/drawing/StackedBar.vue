@@ -13,6 +13,7 @@ export interface BarPart {
  * Parts of a whole side by side, each as wide as its share. Words stand in a part that has room for them,
  * the others below the bar.
  */
+defineOptions({ inheritAttrs: false });
 const props = withDefaults(
   defineProps<{
     parts: readonly BarPart[];
@@ -47,7 +48,14 @@ const beside = computed(() => bars.value.flatMap((b) => (b.says && !b.fits ? [b.
 </script>
 
 <template>
-  <svg :width="width" :height="above + barHeight + below" role="img" :aria-label="label" class="stacked">
+  <svg
+    v-bind="$attrs"
+    :width="width"
+    :height="above + barHeight + below"
+    role="img"
+    :aria-label="label"
+    class="stacked"
+  >
     <g v-for="b in bars" :key="b.key">
       <rect :x="b.x" :y="above" :width="b.w" :height="barHeight" :fill="b.fill" stroke="var(--ash)" />
       <text v-if="b.says && b.fits" :x="b.x + 6" :y="above + barHeight / 2 + 4">{{ b.says }}</text>
