@@ -42,7 +42,7 @@ describe('scans', () => {
     expect(meshOfBytes(whole.bytes).faces.length / 3).toBe(scan.triangles);
     expect(whole.headers['cache-control']).toContain('immutable');
     const drawn = await bytesAt(`/api/meshes/${scan.mesh}/drawn`);
-    expect(meshOfBytes(drawn.bytes).faces.length / 3).toBeLessThanOrEqual(1_200);
+    expect(meshOfBytes(drawn.bytes).faces.length / 3).toBeLessThanOrEqual(600);
     for (const name of ['0'.repeat(32), '..%2Futsuwa.db', 'x'])
       await api().get(`/api/meshes/${name}`).expect(404);
   });

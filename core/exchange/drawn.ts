@@ -1,8 +1,8 @@
 import { MeshoptSimplifier } from 'meshoptimizer';
 import type { Mesh } from '../geometry/mesh';
 
-/** Triangles of a mesh as it is drawn: on a screen, 1,200 of a stone and 20,000 look alike. */
-const DRAWN_TRIANGLES = 1_200;
+/** Triangles of a mesh as it is drawn: on a screen, 600 of a stone and 20,000 look alike. */
+const DRAWN_TRIANGLES = 600;
 /** How far the drawn surface may be from the real one, as a share of the size; whichever comes first. */
 const MOST_OFF = 0.02;
 

@@ -1,5 +1,5 @@
 import { shallowReactive } from 'vue';
-import type { Shape } from '../../core/commission/schema';
+import type { Option, Shape } from '../../core/commission/schema';
 import { meshOfBytes } from '../../core/exchange/meshBlob';
 import type { Mesh } from '../../core/geometry/mesh';
 import { solidMesh } from '../../core/hardscape/solid';
@@ -26,6 +26,11 @@ export function meshForDrawing(shape: Shape): Mesh {
     );
   }
   return NOTHING;
+}
+
+/** Asks for the scans of an option before anything is drawn of it: they come while its figures are worked out. */
+export function fetchAhead({ pieces }: Pick<Option, 'pieces'>): void {
+  for (const { shape } of pieces) if (shape.kind === 'scan') meshForDrawing(shape);
 }
 
 async function fetched(name: string): Promise<Mesh> {

@@ -7,6 +7,7 @@ import type { Finding } from '../../core/words/finding';
 import { api, ApiProblem, type SentOrder } from '../document/api';
 import { typing, useCommands } from '../design/commands';
 import { useCommission } from '../document/commissionStore';
+import { fetchAhead } from '../drawing/drawnMeshes';
 import ConflictSheet from './ConflictSheet.vue';
 import GoneSheet from './GoneSheet.vue';
 import { useFigures } from '../units/figures';
@@ -35,6 +36,10 @@ const planned = computed(() =>
   OF_CHOSEN.includes(String(route.name)) ? (commission.document?.chosen ?? '') : commission.optionId,
 );
 const { plan, field, trouble, waterScale } = useLivePlan(toRef(commission, 'document'), planned);
+watch(
+  () => commission.option,
+  (option) => option && fetchAhead(option),
+);
 const reloadOrders = async () => {
   orders.value = (await api.orders(props.id).catch(() => ({ orders: orders.value }))).orders;
 };
