@@ -1,4 +1,4 @@
 import { Finger } from './briefs/hand';
 import { firstVisits } from './briefs/visited';
 
-firstVisits('touch', Finger);
+firstVisits('touch', Finger, ['wall']);

@@ -13,11 +13,13 @@ import { wall } from './wall';
 
 const MOST_S = 15 * 60;
 
+type Job = 'desk' | 'wall' | 'rescape';
+
 /**
- * Three first visits by one kind of hand, on a tablet of 1024 × 768: each kind has a file of its own, so that
- * they go side by side.
+ * First visits by one kind of hand, on a tablet of 1024 × 768: each kind has a file of its own, so that they go
+ * side by side. Each job is done by one of the hands; `ALL_HANDS=1` has each do all three.
  */
-export function firstVisits(by: string, Kind: new (page: Page) => Hand): void {
+export function firstVisits(by: string, Kind: new (page: Page) => Hand, jobs: readonly Job[]): void {
   // Some ninety answers each: longer than other tests on a busy machine.
   vi.setConfig({ testTimeout: 300_000 });
   const b = withDemo({ width: 1024, height: 768, hasTouch: true });
@@ -67,8 +69,10 @@ export function firstVisits(by: string, Kind: new (page: Page) => Hand): void {
     await untilFound(visit.findings);
   }
 
+  const all = process.env.ALL_HANDS === '1';
+
   describe(`a first visit by ${by}`, () => {
-    it('to a desk beside a window', async () => {
+    it.runIf(all || jobs.includes('desk'))('to a desk beside a window', async () => {
       const hand = new Kind(b.page);
       await visited(hand, desk);
       await hand.go('Bench');
@@ -77,14 +81,14 @@ export function firstVisits(by: string, Kind: new (page: Page) => Hand): void {
       await b.at.until('.workbench', (w) => /film/i.test(w));
     });
 
-    it('to a wall on a third floor', async () => {
+    it.runIf(all || jobs.includes('wall'))('to a wall on a third floor', async () => {
       const hand = new Kind(b.page);
       await visited(hand, wall);
       await hand.go('Build day');
       await b.at.until('.workbench', (w) => /RO/.test(w) && w.includes('Ines'));
     });
 
-    it('to a running tank with its fish', async () => {
+    it.runIf(all || jobs.includes('rescape'))('to a running tank with its fish', async () => {
       const hand = new Kind(b.page);
       await visited(hand, rescape);
       await hand.go('Build day');
