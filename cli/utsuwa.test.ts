@@ -43,7 +43,6 @@ describe('utsuwa in a terminal', () => {
     for (const words of [
       ['care', 'demo/held-root.json', '--today', '2026-12-01'],
       ['takeoff', refused],
-      ['care', '--help'],
     ])
       expect(started(...words)).toEqual(await utsuwa(...words));
   });
