@@ -85,6 +85,20 @@ describe('somebody who begins', () => {
     await saved();
   });
 
+  it('reads litres at any height in a chart, by pointing at it', async () => {
+    await b.at.open('/c/demo-valley/vessel');
+    await b.at.press('[data-test="read-litres"]');
+    const chart = (await b.page.waitForSelector('[data-test="litres-chart"] svg'))!;
+    await chart.evaluate((el) => el.scrollIntoView({ block: 'center' }));
+    const box = (await chart.boundingBox())!;
+    await b.page.mouse.move(box.x + box.width / 2, box.y + box.height / 2, { steps: 4 });
+    const words = await b.at.until('[data-test="litres-chart"]', (w) => w.includes('with the scape:'));
+    const [, scape, empty] = /with the scape: ([\d.]+) L\s*empty: ([\d.]+) L/.exec(words)!.map(Number);
+    // What stands in the way takes its room.
+    expect(scape).toBeGreaterThan(0);
+    expect(scape).toBeLessThan(empty);
+  });
+
   it('reads the run sheet and the care guide on a phone', async () => {
     await b.page.setViewport({ width: 390, height: 844, isMobile: true, hasTouch: true });
     await b.at.open('/c/demo-valley/build');

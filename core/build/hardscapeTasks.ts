@@ -4,7 +4,7 @@ import { inKg } from '../words/measure';
 import { say, type Said, type Text } from '../words/text';
 import type { Working } from '../words/working';
 import { CAUTIONS, together } from './cautions';
-import { step, type Job } from './job';
+import { each, step, type Job } from './job';
 import { CURE_MIN, ONE_PERSON_KG, RATES } from './rates';
 import type { Task } from './task';
 
@@ -178,5 +178,3 @@ function methods(joints: readonly Joint[]): Text {
     .map((method) => say(`method.${method}`))
     .reduce((one, other) => say('one.other', { one, other }));
 }
-
-const each = (minutes: number) => say('rate.each', { minutes });

@@ -4,7 +4,7 @@ import { pouredL } from '../substrate/pour';
 import type { PieceSurvey } from '../survey/pieces';
 import type { Survey } from '../survey/survey';
 import type { TakeOff } from '../takeoff/takeOff';
-import type { Said } from '../words/text';
+import { say, type Said, type Text } from '../words/text';
 import type { Working } from '../words/working';
 
 /** A scape as the build sees it: what has to be poured, set and planted, and by how many. */
@@ -52,3 +52,7 @@ export function jobOf(commission: Commission, survey: Survey, takeOff: TakeOff):
 export function step(name: Said, value: number, unit: string, note?: Said): Working {
   return { step: name, value, unit, ...(note ? { note } : {}) };
 }
+
+/** How long one takes, and a litre, as a step says it. */
+export const each = (minutes: number): Text => say('rate.each', { minutes });
+export const perLitre = (minutes: number): Text => say('rate.litre', { minutes });

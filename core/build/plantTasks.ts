@@ -5,7 +5,7 @@ import type { TakeOffLine } from '../takeoff/line';
 import { inMm } from '../words/measure';
 import { say, type Text } from '../words/text';
 import { CAUTIONS } from './cautions';
-import { step, type Job } from './job';
+import { each, step, type Job } from './job';
 import { RATES } from './rates';
 import type { Task } from './task';
 
@@ -13,7 +13,6 @@ import type { Task } from './task';
 const SHARED_FROM_MIN = 40;
 /** Roots are cut back to this before planting, mm (common practice). */
 const ROOTS_MM = 20;
-const each = (minutes: number) => say('rate.each', { minutes });
 /** Where plants are set only once these stand. */
 const HARDSCAPE = ['stones', 'wood', 'soil', 'floor-stones'];
 

@@ -2,16 +2,13 @@ import { bagsFor } from '../substrate/filler';
 import { inLitres, inMm } from '../words/measure';
 import { say } from '../words/text';
 import { CAUTIONS } from './cautions';
-import { step, type Job } from './job';
+import { each, perLitre, step, type Job } from './job';
 import { FIRST_SOIL_SHARE, RATES } from './rates';
 import { plantingTaskIds } from './plantTasks';
 import type { Task } from './task';
 
 /** Filler is kept this far off the glass, so that it is not seen, mm (common practice: 10 to 20). */
 const OFF_GLASS_MM = 10;
-
-const each = (minutes: number) => say('rate.each', { minutes });
-const perLitre = (minutes: number) => say('rate.litre', { minutes });
 
 /** Filler under the hills, before any soil. */
 export function fillerTasks({ fillerL }: Job): Task[] {

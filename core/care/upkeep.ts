@@ -51,7 +51,7 @@ export function upkeepOf(
   const tests = days.filter((d) => d.test).length;
   const trims = week < FIRST_TRIM_WEEK ? 0 : trimMin(commission, survey) / UPKEEP.trimEveryWeeks;
   return [
-    part('changes', changing, say('upkeep.changes', { count: changes.length })),
+    { kind: 'changes' as const, what: say('upkeep.changes', { count: changes.length }), minutes: changing },
     part('panes', panesM2(commission) * UPKEEP.panesPerM2),
     part('trimming', trims),
     part('filter', UPKEEP.filter / UPKEEP.filterEveryWeeks),
@@ -60,8 +60,8 @@ export function upkeepOf(
   ].filter((p) => p.minutes > 0.05);
 }
 
-function part(kind: UpkeepPart['kind'], minutes: number, what?: Text): UpkeepPart {
-  return { kind, what: what ?? say(`upkeep.${kind}` as 'upkeep.panes'), minutes };
+function part(kind: Exclude<UpkeepPart['kind'], 'changes'>, minutes: number): UpkeepPart {
+  return { kind, what: say(`upkeep.${kind}`), minutes };
 }
 
 /** Old water by siphon to the drain, or carried there in cans. */

@@ -37,9 +37,3 @@ export function chamberWaterL(vessel: Vessel): number {
 export function waterLineL(vessel: Vessel): number {
   return (displayAreaMm2(vessel) * vessel.waterLineMm) / MM3_PER_L + chamberWaterL(vessel);
 }
-
-/** Height that an amount of water reaches in an empty vessel, mm; the inner height when it is more. */
-export function heightOfLitres(vessel: Vessel, volumeL: number): number {
-  const perMm = litresToHeight(vessel, vessel.innerMm.height) / vessel.innerMm.height;
-  return Math.min(vessel.innerMm.height, Math.max(0, volumeL) / perMm);
-}

@@ -130,8 +130,7 @@ function heaterFindings({ site }: Commission, plan: Omit<HeatPlan, 'findings'>):
   ];
 }
 
-function heatersWords({ heatersW: [watts, ...others], waterC }: Omit<HeatPlan, 'findings'>): Text {
-  const water = inCelsius(waterC);
-  if (others.length === 0) return say('heat.heater.because.one', { watts, water });
-  return say('heat.heater.because.two', { watts, others: others.join(' W, '), water });
+function heatersWords({ heatersW, waterC }: Omit<HeatPlan, 'findings'>): Text {
+  const heaters = heatersW.map((watts) => say('watts', { watts })).reduce((a, b) => say('two.and', { a, b }));
+  return say('heat.heater.because', { heaters, water: inCelsius(waterC) });
 }

@@ -1,3 +1,5 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { parseCommission } from '../commission/parse';
 import { plan } from '../pipeline/plan';
@@ -108,6 +110,25 @@ describe('the catalogue of messages', () => {
       if (names.length > 0) expect(() => inEnglish({ say: key }), key).toThrow();
     }
     expect(() => inWords({ say: 'no.such' as 'placed' }, ENGLISH)).toThrow('no message');
+  });
+
+  it('has no message that nobody says', () => {
+    const root = join(import.meta.dirname, '..', '..');
+    const sources = ['core', 'web', 'cli', 'server']
+      .flatMap((folder) =>
+        readdirSync(join(root, folder), { recursive: true, encoding: 'utf8' }).map((file) =>
+          join(folder, file),
+        ),
+      ) // prettier-ignore
+      .filter((file) => /\.(ts|vue)$/.test(file) && !/\.test\.ts$|words\/en\//.test(file))
+      .map((file) => readFileSync(join(root, file), 'utf8'))
+      .join('\n');
+    // A key may be put together: `side.${side}` says all of them.
+    const made = [...sources.matchAll(/say\(`([\w.-]*\$\{[^`]*)`/g)].map(
+      ([, template]) => new RegExp(`^${template.replace(/\$\{[^}]*\}/g, '[\\w-]+').replaceAll('.', '\\.')}$`),
+    );
+    const unsaid = Object.keys(EN).filter((key) => !sources.includes(`'${key}'`) && !made.some((m) => m.test(key))); // prettier-ignore
+    expect(unsaid.filter((key) => !['list.between', 'measure.to'].includes(key))).toEqual([]);
   });
 
   it('has everything that the computation says of the six demo commissions: another language leaves nothing out', () => {

@@ -26,8 +26,6 @@ export const BUILD = {
   'step.each': 'each',
   'step.old': 'old water',
   'step.each.litre': 'each litre',
-  'count.pieces': '{count, plural, one {# piece} other {# pieces}}',
-  'count.stones': '{count, plural, one {# stone} other {# stones}}',
   'count.plugs': '{count, plural, one {# plug} other {# plugs}}',
   'count.packs': '{count, plural, one {# pack} other {# packs}}',
 
