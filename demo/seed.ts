@@ -1,4 +1,5 @@
 import type { Day } from '../core/calendar/day';
+import type { Scan, Shape } from '../core/commission/schema';
 import { parseCommission } from '../core/commission/parse';
 import { apart, scansOf, shapeApart } from '../core/exchange/apart';
 import { columnsOf } from '../server/store/columns';
@@ -30,10 +31,7 @@ export async function seedDemo(store: Store, today: Day = localToday()): Promise
       },
       yard,
     });
-  await kept.keepAll(
-    yard.flatMap(({ shape }) => (shape.kind === 'scan' ? [shape] : [])),
-    meshes,
-  );
+  await kept.keepAll(meshes, figuresIn(yard));
   if ((await listCommissions(store, {})).total > 0) return;
   const ids = ['demo-valley', 'demo-cliff', 'demo-cube', 'demo-desk', 'demo-wall', 'demo-rescape'];
   for (const [i, draft] of demoCommissions(today).entries()) {
@@ -43,9 +41,14 @@ export async function seedDemo(store: Store, today: Day = localToday()): Promise
         `the demo's own document is refused: ${parsed.faults[0].path}: ${parsed.faults[0].says}`,
       );
     const { commission, meshes } = apart(parsed.commission);
-    await kept.keepAll(scansOf(commission), meshes);
+    await kept.keepAll(meshes, figuresIn(scansOf(commission).map((shape) => ({ shape }))));
     await createCommission(store, columnsOf(commission), ids[i]);
   }
+}
+
+/** What was measured of each scan when its mesh was taken out. */
+function figuresIn(pieces: readonly { shape: Shape }[]): Map<string, Scan> {
+  return new Map(pieces.flatMap(({ shape }) => (shape.kind === 'scan' ? [[shape.mesh, shape]] : [])));
 }
 
 function localToday(): Day {

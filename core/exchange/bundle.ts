@@ -19,9 +19,14 @@ const MESH = /^meshes\/([a-f0-9]{32})\.glb$/;
 /** Bytes of what is in such a file at most. */
 const MOST_UNPACKED = 200 * 1024 * 1024;
 
-/** A file that was read: the document, and the bytes of each mesh under its name. */
+/** A file that was read: the document, and the bytes and what was measured of each mesh under its name. */
 export type Opened =
-  | { ok: true; commission: Commission; meshes: Map<string, Uint8Array<ArrayBuffer>> }
+  | {
+      ok: true;
+      commission: Commission;
+      meshes: Map<string, Uint8Array<ArrayBuffer>>;
+      figures: Map<string, ScanFigures>;
+    }
   | { ok: false; faults: Fault[] };
 
 /** Writes a document and the meshes it names; `bytesOf` gives what is kept under a name. */
@@ -56,7 +61,14 @@ export async function opened(
   const faults = scanFaults(parsed.commission, (mesh) => beside.figures.get(mesh) ?? known(mesh));
   if (faults.length > 0) return { ok: false, faults };
   const { commission, meshes } = apart(parsed.commission);
-  return { ok: true, commission, meshes: new Map([...beside.bytes, ...meshes]) };
+  const inside = scansOf(commission).filter((scan) => meshes.has(scan.mesh));
+  return {
+    ok: true,
+    commission,
+    meshes: new Map([...beside.bytes, ...meshes]),
+    // As measured, not as the document has them: its digits may have got lost on the way.
+    figures: new Map([...inside.map((scan) => [scan.mesh, scan] as const), ...beside.figures]),
+  };
 }
 
 const refused = (path: string, says: string): Opened => ({ ok: false, faults: [{ path, says }] });

@@ -122,6 +122,12 @@ describe('one file for a commission and its scans', () => {
     if (!back.ok) throw new Error(back.faults[0].says);
     expect(back.commission).toEqual(light);
     expect([...back.meshes]).toEqual([...meshes]);
+    // Digits that got lost in the document are not lost in what is kept of the mesh.
+    const less = JSON.stringify(light).replace(/"volumeL":(\d\.\d{3})\d+/g, '"volumeL":$1');
+    const near = await opened((await bundle(less, meshes.keys(), (name) => meshes.get(name)!)).slice());
+    const [{ mesh, volumeL }] = scansOf(light);
+    expect(near.ok && near.figures.get(mesh)!.volumeL).toBe(volumeL);
+    expect(less).not.toContain(String(volumeL));
     const parts = unzipSync(file);
     expect(Object.keys(parts)).toEqual(['commission.json', `meshes/${[...meshes.keys()][0]}.glb`]);
     expect(JSON.parse(strFromU8(parts['commission.json']))).toEqual(light);

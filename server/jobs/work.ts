@@ -36,7 +36,7 @@ const decoder = new TextDecoder();
 export async function readFile(bytes: Uint8Array<ArrayBuffer>, meshes: Meshes): Promise<Read> {
   const file = await opened(bytes, meshes.figuresOf);
   if (!file.ok) return file;
-  await meshes.keepAll(scansOf(file.commission), file.meshes);
+  await meshes.keepAll(file.meshes, file.figures);
   return kept(file.commission, meshes);
 }
 

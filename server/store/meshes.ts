@@ -1,14 +1,14 @@
-import { closeSync, existsSync, fsyncSync, mkdirSync, openSync, readFileSync, renameSync, writeSync } from 'node:fs'; // prettier-ignore
+import { closeSync, existsSync, fsyncSync, mkdirSync, openSync, readFileSync, renameSync, utimesSync, writeSync } from 'node:fs'; // prettier-ignore
 import { readdir, rm, stat } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Fault } from '../../core/commission/fault';
-import type { Commission, Scan } from '../../core/commission/schema';
+import type { Commission } from '../../core/commission/schema';
 import { drawnMesh } from '../../core/exchange/drawn';
 import { scanFaults } from '../../core/exchange/known';
 import { meshBytes, meshOfBytes } from '../../core/exchange/meshBlob';
 import type { ScanFigures } from '../../core/exchange/scan';
 import { scansOf } from '../../core/exchange/apart';
-import { heldMesh, holdMesh, isHeld } from '../../core/hardscape/heldMeshes';
+import { holdMesh, isHeld } from '../../core/hardscape/heldMeshes';
 
 /*
  * Meshes of scanned pieces, files beside the database under the name of what is in them. Three files a mesh:
@@ -33,10 +33,10 @@ export interface Meshes {
   /** What was measured of one, or undefined where it is not kept. */
   figuresOf(name: string): ScanFigures | undefined;
   bytesOf(name: string): Uint8Array;
-  /** On the disk when it is done; with its figures as they were measured when it was taken in. */
+  /** On the disk when it is done, with what was measured of it. */
   keep(name: string, bytes: Uint8Array, figures: ScanFigures): Promise<void>;
-  /** Every mesh that came with a document, each with the figures that the document now has of it. */
-  keepAll(scans: readonly Scan[], bytes: ReadonlyMap<string, Uint8Array>): Promise<void>;
+  /** The same for every mesh that came with a document. */
+  keepAll(meshes: ReadonlyMap<string, Uint8Array>, figures: ReadonlyMap<string, ScanFigures>): Promise<void>;
   faultsOf(commission: Commission): Fault[];
   /** Brings the meshes of one option's pieces to hand, so that they can be measured. */
   holdFor(commission: Commission, optionId: string): void;
@@ -59,18 +59,16 @@ export function meshesIn(folder: string): Meshes {
     bytesOf,
     faultsOf: (commission) => scanFaults(commission, figuresOf),
     async keep(name, bytes, { triangles, sizeMm, volumeL }) {
-      if (figuresOf(name)) return;
+      // Brought in again it is new again: nobody may tidy it away before a document names it.
+      if (figuresOf(name)) return utimesSync(meshFile(folder, name, 'json'), new Date(), new Date());
       mkdirSync(meshFolder(folder), { recursive: true, mode: 0o700 });
       written(meshFile(folder, name, 'mesh'), bytes);
-      written(meshFile(folder, name, 'drawn'), meshBytes(await drawnMesh(heldMesh(name))));
+      written(meshFile(folder, name, 'drawn'), meshBytes(await drawnMesh(meshOfBytes(bytes))));
       written(meshFile(folder, name, 'json'), Buffer.from(JSON.stringify({ triangles, sizeMm, volumeL })));
       flushed(meshFolder(folder));
     },
-    async keepAll(scans, bytes) {
-      for (const scan of new Map(scans.map((s) => [s.mesh, s])).values()) {
-        const mesh = bytes.get(scan.mesh);
-        if (mesh) await this.keep(scan.mesh, mesh, scan);
-      }
+    async keepAll(meshes, figures) {
+      for (const [name, bytes] of meshes) await this.keep(name, bytes, figures.get(name)!);
     },
     holdFor({ options }, optionId) {
       const option = options.find((o) => o.id === optionId);
