@@ -20,6 +20,7 @@ const CORE = [
   'planting',
   'survey',
   'filling',
+  'gear',
   'visit',
   'takeoff',
   'ordering',

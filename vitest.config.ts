@@ -29,8 +29,6 @@ export default defineConfig({
           exclude: REPLACING,
           isolate: false,
           setupFiles: ['web/testing/clean.ts'],
-          // Its components import their own styles, which only the bundler understands.
-          server: { deps: { inline: ['vuetify'] } },
         },
       },
       { extends: true, test: { name: 'interface, parts replaced', include: REPLACING } },

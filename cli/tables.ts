@@ -1,4 +1,4 @@
-import { clockOf } from '../core/build/buildPlan';
+import { clockOf, endsOf } from '../core/build/buildPlan';
 import type { Commission } from '../core/commission/schema';
 import { orderByOf } from '../core/ordering/order';
 import { ofFirstVisit } from '../core/pipeline/firstVisit';
@@ -6,6 +6,7 @@ import type { Plan } from '../core/pipeline/plan';
 import { amount } from '../core/units/money';
 import { rounded, unitFor, type Quantity } from '../core/units/quantity';
 import { inEnglish } from '../core/words/english';
+import { say } from '../core/words/text';
 
 export type Part = 'takeoff' | 'order' | 'build' | 'care' | 'brief';
 
@@ -127,12 +128,17 @@ function buildRows({ build }: Plan): string[] {
         t.caution ? `! ${inEnglish(t.caution)}` : '',
       ]),
     ),
-    `water in by ${clock(build.waterInMin)}, done at ${clock(build.doneMin)}`,
+    inEnglish(endsOf(build)),
+    ...build.visits.flatMap((v) => [
+      '',
+      `${v.day}  ${inEnglish(say('visit.title', { after: v.afterDays }))}, ${v.minutes} min`,
+      ...v.tasks.map((t) => `  ${inEnglish(t.title)}: ${inEnglish(t.detail)}`),
+    ]),
   ];
 }
 
 function careRows({ care }: Plan): string[] {
-  return care.weeks.flatMap((w) => [
+  const weeks = care.weeks.flatMap((w) => [
     `week ${w.week}: light ${w.hours} h at ${rounded(w.outputShare * 100, 0)} %, ${w.minutes} min`,
     ...w.days.flatMap((d) => {
       const what = [
@@ -144,6 +150,8 @@ function careRows({ care }: Plan): string[] {
       return what.length > 0 ? [`  ${d.day}  ${what.join(', ')}`] : [];
     }),
   ]);
+  const later = care.later.map((l) => `  ${l.day}  ${inEnglish(l.what)}`);
+  return later.length > 0 ? [...weeks, 'after that', ...later] : weeks;
 }
 
 function findingRows(findings: Plan['findings']): string[] {

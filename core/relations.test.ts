@@ -22,10 +22,11 @@ const relations = files
 
 /** What a plan rests on: each of these has to say all of it. */
 const CENTRAL = [
-  'bicarbonateG', 'bowRadius', 'cellCoverage', 'cellGradient', 'cheapestPacks', 'evaporationKgPerH', 'floorLoad',
+  'bicarbonateG', 'bowRadius', 'cellCoverage', 'cellGradient', 'cheapestPacks', 'evaporationKgPerH', 'facesOf',
+  'firstFill', 'floorLoad', 'gapMm',
   'glassKg', 'grownArea', 'gypsumG', 'heatLoss', 'intoWaterW', 'kilonewtonsFromKg', 'liftKgf', 'litresToHeight',
-  'longestRound', 'meshVolume', 'mixedCelsius', 'moundSteepestDeg', 'orderDay', 'plugsFor', 'polygonArea', 'pouredL',
-  'powerLoad', 'recommendedKg', 'remainingShare', 'restingCelsius', 'roSchedule', 'saturationKPa', 'slopedAreaMm2',
+  'longestRound', 'meshVolume', 'mixedCelsius', 'moundSteepestDeg', 'netLiftKgf', 'orderDay', 'plugsFor', 'polygonArea', 'poreWaterL', 'pouredL',
+  'powerLoad', 'proposedGear', 'recommendedKg', 'remainingShare', 'restingCelsius', 'roSchedule', 'saturationKPa', 'slopedAreaMm2',
   'stoneToHoldKg', 'waterDensity', 'waterRecipe',
 ]; // prettier-ignore
 

@@ -10,6 +10,7 @@ import { demoCommissions } from './commissions';
 
 const TODAY = '2026-11-25';
 const [sound, faulty, small, ...visits] = demoCommissions(TODAY);
+const secondHand = visits.at(-1)!;
 
 describe('the demo', () => {
   it('has documents that are read without a fault', () => {
@@ -33,16 +34,27 @@ describe('the demo', () => {
       expect(found).toContain(id);
   });
 
-  it('has three first visits in which every conflict of brief, vessel and site appears', () => {
+  it('has a second-hand tank in which a root is fixed, and a rescape in which most stays', () => {
+    const tank = plan(secondHand, { today: TODAY });
+    expect(tank.findings).toEqual([]);
+    expect(tank.build.tasks.map((t) => t.id)).not.toContain('wood');
+    const rescape = plan(visits.at(-2)!, { today: TODAY });
+    const bought = rescape.order.suppliers.flatMap((s) => s.lines.map((l) => l.line));
+    expect([...new Set(bought)].sort()).toEqual([
+      'bacteria',
+      'conditioner',
+      'cryptocoryne-wendtii',
+      'soil-granules',
+    ]);
+  });
+
+  it('has first visits in which every conflict of brief, vessel and site appears', () => {
     const found = new Set(visits.flatMap((v) => plan(v, { today: TODAY }).findings.map((f) => f.id)));
     for (const id of [
       'brief.occasion',
       'brief.sun',
       'care.minutes',
       'cost.budget',
-      'rescape.filter',
-      'rescape.surfaces',
-      'rescape.holding',
       'vessel.label',
       'vessel.mat',
       'piece.passes',

@@ -33,7 +33,15 @@ export async function seedDemo(store: Store, today: Day = localToday()): Promise
     });
   await kept.keepAll(meshes, figuresIn(yard));
   if ((await listCommissions(store, {})).total > 0) return;
-  const ids = ['demo-valley', 'demo-cliff', 'demo-cube', 'demo-desk', 'demo-wall', 'demo-rescape'];
+  const ids = [
+    'demo-valley',
+    'demo-cliff',
+    'demo-cube',
+    'demo-desk',
+    'demo-wall',
+    'demo-rescape',
+    'demo-root',
+  ];
   for (const [i, draft] of demoCommissions(today).entries()) {
     const parsed = parseCommission(draft);
     if (!parsed.ok)

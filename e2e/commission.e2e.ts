@@ -185,7 +185,7 @@ describe('a commission, from the list to the care guide', () => {
     expect(text).toContain(`Planted for you on ${long.format(day)}`);
     day.setDate(day.getDate() + 14);
     const short = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' });
-    expect(text).toContain(`shrimps from ${short.format(day)}`);
+    expect(text).toContain(`shrimps and snails from ${short.format(day)}`);
     expect(text).not.toContain('Find or do');
   });
 

@@ -2,7 +2,9 @@ import type { Page } from 'puppeteer-core';
 
 /** What a test asks of a page, in the words of a person who uses it. */
 export function onPage(page: Page, url: string) {
-  const read = (selector: string) => page.$eval(selector, (el) => (el as HTMLElement).innerText.trim());
+  // What is drawn (SVG) has no `innerText`.
+  const read = (selector: string) =>
+    page.$eval(selector, (el) => ((el as HTMLElement).innerText ?? el.textContent ?? '').trim());
 
   return {
     open: async (path: string) => {

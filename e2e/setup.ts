@@ -1,7 +1,7 @@
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { built } from '../scripts/ready.mjs';
+import { built, root } from '../scripts/ready.mjs';
 import { fillDemo } from './server';
 
 /** Before the first file: what is driven is built from the sources as they are, and the demo's data made once. */
@@ -10,5 +10,7 @@ export default async function setup(): Promise<() => Promise<void>> {
   const folder = await mkdtemp(join(tmpdir(), 'utsuwa-filled-'));
   fillDemo(folder);
   process.env.UTSUWA_DEMO_DATA = folder;
+  // Stores that a test opens itself take their threads as built.
+  process.env.UTSUWA_BUILT = join(root, 'dist', 'node');
   return () => rm(folder, { recursive: true, force: true });
 }

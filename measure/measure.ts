@@ -17,7 +17,7 @@ import { openStore } from '../server/store/store';
 import { exactBench } from './exact';
 import { editRows } from './edits';
 import { growthRows } from './growth';
-import { pageRows } from './page';
+import { openedRow, pageRows } from './page';
 import { packedRows } from './packed';
 import { scanRows, undoRows } from './scans';
 import { largeScape, moved, vesselScape } from './scape';
@@ -156,6 +156,7 @@ const rows = [
   ...(await listRows()),
   ...(await scanRows()),
   ...undoRows(),
+  await openedRow(),
   ...(await pageRows()),
 ];
 const growth = await growthRows();

@@ -1,7 +1,7 @@
 import type { Page } from 'puppeteer-core';
 import { bundle } from '../core/exchange/bundle';
 import { openBrowser } from '../e2e/browser';
-import { serverOn } from '../e2e/server';
+import { demoServer, serverOn } from '../e2e/server';
 import { inFolder } from '../endure/http';
 import { scansScape } from './scans';
 import type { Row } from './timed';
@@ -9,6 +9,28 @@ import type { Row } from './timed';
 const PIECES = 80;
 const TRIANGLES = 20_000;
 const MOVES = 60;
+
+/** The demo's newest commission opened at the bench with an empty cache, until its figures stand there. */
+export async function openedRow(): Promise<Row> {
+  const [server, browser] = [await demoServer(), await openBrowser()];
+  try {
+    const listed = (await (await fetch(`${server.url}/api/commissions`)).json()) as { commissions: { id: string }[] }; // prettier-ignore
+    const times: number[] = [];
+    for (let run = 0; run < 5; run++) {
+      const page = await (await browser.createBrowserContext()).newPage();
+      const from = performance.now();
+      await page.goto(`${server.url}/c/${listed.commissions[0].id}/bench`, { waitUntil: 'domcontentloaded' });
+      await page.waitForSelector('[data-test="tally"] [data-row]');
+      times.push(performance.now() - from);
+      await page.browserContext().close();
+    }
+    const medianMs = Math.round(times.sort((a, b) => a - b)[2]);
+    return { name: 'page.opened.demo', medianMs, runs: times.length };
+  } finally {
+    await browser.close();
+    await server.stop();
+  }
+}
 
 /** The bench of eighty scans in the browser: opened with an empty cache, and one stone dragged over it. */
 export function pageRows(): Promise<Row[]> {

@@ -16,7 +16,8 @@ export function changedSince(ref) {
 const EVERYTHING = ['e2e', 'endure'];
 /** Which files of the browser's run a change can reach, by where it is: the first that fits counts. */
 const REACH = [
-  [/^(docs|measure|cli|\.ci)\/|\.md$|\.test\.ts$|^web\/testing\//, []],
+  [/^cli\//, ['e2e/process']],
+  [/^(docs|measure|\.ci)\/|\.md$|\.test\.ts$|^web\/testing\//, []],
   [/^(?:e2e|endure)\/.*\.e2e\.ts$/, (name) => [name]],
   [/^e2e\/briefs\//, ['e2e/visits', 'e2e/visit.']],
   [

@@ -1,13 +1,21 @@
 import { dayPlus } from '../calendar/day';
-import { materialOf, optionOf } from '../commission/lookup';
-import type { Commission } from '../commission/schema';
+import { materialOf, optionOf, plantOf } from '../commission/lookup';
+import { layerOrigin, pieceOrigin, pieceState, plantingOrigin } from '../commission/origin';
+import { filterStateOf } from '../commission/usual';
+import type { Commission, Joint, Option } from '../commission/schema';
+import { devicesOf } from '../gear/gear';
+import { isMadeBefore } from '../hardscape/joining';
+import { firstFill } from '../filling/firstFill';
+import { peopleFor } from '../site/lifting';
+import { jointed } from '../survey/groups';
 import type { Survey } from '../survey/survey';
 import { FILM_DRY_HOURS } from '../vessel/film';
 import { rounded } from '../units/quantity';
 import { recipeFor } from '../filling/filling';
-import { inLitres, inLitresAnHour, inMm } from '../words/measure';
+import { inKg, inLitres, inLitresAnHour, inMm } from '../words/measure';
 import { say } from '../words/text';
 import { CAUTIONS } from './cautions';
+import { ONE_PERSON_KG } from './rates';
 import type { Beforehand } from './task';
 
 /** Days before the build on which filter media start to mature (common practice: four weeks). */
@@ -20,7 +28,8 @@ export function beforehandOf(commission: Commission, survey: Survey): Beforehand
   const list: Beforehand[] = [
     ...filmBeforehand(commission),
     ...roBeforehand(commission, survey),
-    ...(commission.brief.rescape?.filterKept
+    ...ownBeforehand(commission, option),
+    ...(filterStateOf(commission.brief) !== 'new'
       ? []
       : [
           {
@@ -33,8 +42,10 @@ export function beforehandOf(commission: Commission, survey: Survey): Beforehand
   ];
   const soaking = new Map<number, string[]>();
   for (const piece of option.pieces) {
-    const days = materialOf(commission, piece.material).soakDays;
-    if (days) soaking.set(days, [...(soaking.get(days) ?? []), piece.id]);
+    const { soakDays: days } = materialOf(commission, piece.material);
+    const origin = pieceOrigin(commission, piece);
+    if (days && origin !== 'here' && pieceState(piece, origin) === 'dry')
+      soaking.set(days, [...(soaking.get(days) ?? []), piece.id]);
   }
   for (const [days, ids] of soaking)
     list.push({
@@ -43,14 +54,7 @@ export function beforehandOf(commission: Commission, survey: Survey): Beforehand
       title: say('before.soak.title', { pieces: ids }),
       detail: say('before.soak.detail', { days }),
     });
-  const silicone = option.joints.filter((j) => j.method === 'silicone');
-  if (silicone.length > 0)
-    list.push({
-      day: dayPlus(buildDay, -2),
-      kind: 'silicone',
-      title: say('before.silicone.title', { joints: silicone.map((j) => j.id) }),
-      detail: say('before.silicone.detail', { caution: CAUTIONS.silicone }),
-    });
+  list.push(...jointsBeforehand(commission, survey, option));
   return list.sort((a, b) => a.day.localeCompare(b.day));
 }
 
@@ -79,7 +83,7 @@ function filmBeforehand({ brief, vessel }: Commission): Beforehand[] {
 function roBeforehand(commission: Commission, survey: Survey): Beforehand[] {
   const { ro } = commission.site ?? {};
   if (!ro) return [];
-  const { roL } = recipeFor(commission, survey.freeWaterL + survey.poreWaterL);
+  const { roL } = recipeFor(commission, firstFill(commission, survey).newL);
   if (roL < 1) return [];
   const hours = roL / ro.litresPerHour;
   return [
@@ -93,4 +97,96 @@ function roBeforehand(commission: Commission, survey: Survey): Beforehand[] {
       }),
     },
   ];
+}
+
+/** Days before the build on which joints are made that cure for one (common practice). */
+const JOINED_DAYS = 2;
+
+/** Joints that take a day to cure, and what then is carried in as one: how heavy, by which end, with how many hands. */
+function jointsBeforehand(commission: Commission, survey: Survey, option: Option): Beforehand[] {
+  const there = (id: string) => {
+    return (
+      pieceOrigin(
+        commission,
+        option.pieces.find((p) => p.id === id)!,
+      ) === 'here'
+    );
+  };
+  const joints = option.joints.filter((j) => isMadeBefore(j) && !j.pieces.some(there));
+  const day = dayPlus(commission.brief.buildDay, -JOINED_DAYS);
+  return joints.length === 0
+    ? []
+    : jointed(
+        [...new Set(joints.flatMap((j) => j.pieces))],
+        joints.map((j) => j.pieces),
+      ).map((group) => {
+        const own = joints.filter((j) => group.includes(j.pieces[0]));
+        const pieces = survey.pieces.filter((p) => group.includes(p.id));
+        const kg = pieces.reduce((sum, p) => sum + p.massKg, 0);
+        const heaviest = pieces.reduce((a, b) => (b.massKg > a.massKg ? b : a));
+        return {
+          day,
+          kind: 'silicone' as const,
+          title: say('before.joints.title', { joints: own.map((j) => j.id), method: methodsOf(own) }),
+          detail: say('before.joints.detail', {
+            mass: inKg(kg),
+            piece: heaviest.id,
+            count: peopleFor(kg, ONE_PERSON_KG),
+            caution: CAUTIONS.silicone,
+          }),
+        };
+      });
+}
+
+/** Ways of joining, each named once. */
+function methodsOf(joints: readonly Joint[]) {
+  return [...new Set(joints.map((j) => j.method))].map((m) => say(`method.${m}`));
+}
+
+/** Days before the build on which what is not bought is set aside and asked for (common practice). */
+const ASIDE_DAYS = 7;
+
+/** What comes from the studio's own stock or from the client: nobody sells it, so nobody brings it. */
+function ownBeforehand(commission: Commission, option: Option): Beforehand[] {
+  const { brief } = commission;
+  const day = dayPlus(brief.buildDay, -ASIDE_DAYS);
+  const things = [
+    ...option.pieces.map((p) => ({
+      name: p.id,
+      origin: pieceOrigin(commission, p),
+    })),
+    ...option.bed.map((l) => ({
+      name: materialOf(commission, l.material).name,
+      origin: layerOrigin(brief, l),
+    })),
+    ...option.plants.map((p) => ({
+      name: plantOf(commission, p.plant).name,
+      origin: plantingOrigin(brief, p),
+    })),
+    ...devicesOf(commission).flatMap((d) => (d.origin ? [{ name: d.name, origin: d.origin }] : [])),
+  ];
+  const from = (origin: 'stock' | 'client') => [
+    ...new Set(things.filter((t) => t.origin === origin).map((t) => t.name)),
+  ];
+  return (['stock', 'client'] as const).flatMap((origin): Beforehand[] => {
+    const own = from(origin);
+    if (own.length === 0) return [];
+    return origin === 'stock'
+      ? [
+          {
+            day,
+            kind: 'reserve',
+            title: say('before.reserve.title', { things: own }),
+            detail: say('before.reserve.detail'),
+          },
+        ]
+      : [
+          {
+            day,
+            kind: 'client',
+            title: say('before.client.title', { things: own }),
+            detail: say('before.client.detail'),
+          },
+        ];
+  });
 }

@@ -172,7 +172,7 @@ describe('build day', () => {
     expect(tasks.find((t) => t.id === 'fill')!.minutes).toBe(Math.round((s.freeWaterL + s.poreWaterL) / 3));
   });
 
-  it('asks two people and says why for a heavy stone, and for a hoist where two are not enough', () => {
+  it('asks for as many people as the lifting advice gives, and for a hoist where that is more than find a hold', () => {
     const onGlass = (sizeMm: [number, number, number]) =>
       scape({
         option: {
@@ -191,9 +191,13 @@ describe('build day', () => {
     const lift = planned(onGlass([200, 150, 200])).tasks.find((t) => t.id === 'floor-stones')!;
     expect(lift.people).toBe(2);
     expect(lift.crew).toEqual([0, 1]);
-    expect(lift.caution).toMatch(/S 15\.9 kg.*two people, gloves on/);
-    const hoist = planned(onGlass([300, 200, 200])).tasks.find((t) => t.id === 'floor-stones')!;
-    expect(hoist.caution).toMatch(/S 31\.8 kg\. That is more than two people lift over a rim: a hoist/);
+    expect(lift.caution).toMatch(/S 15\.9 kg.*with 2 people, gloves on/);
+    // 31.8 kg by 11.5 kg each are three; two have come.
+    const three = planned(onGlass([300, 200, 200]));
+    expect(three.tasks.find((t) => t.id === 'floor-stones')).toMatchObject({ people: 3, crew: [0, 1] });
+    expect(three.findings).toMatchObject([{ id: 'build.hands', measured: 2, limit: 3 }]);
+    const hoist = planned(onGlass([300, 240, 300])).tasks.find((t) => t.id === 'floor-stones')!;
+    expect(hoist.caution).toMatch(/S 57\.2 kg\. That is more than find a hold around a rim: a hoist/);
     expect(hoist.caution).not.toMatch(/gloves on/);
   });
 
@@ -205,9 +209,9 @@ describe('build day', () => {
     expect(beforehand.map((b) => [b.day, b.title])).toEqual([
       ['2026-12-17', 'Start maturing the filter media'],
       ['2026-12-31', 'Into the tub: R-1'],
-      ['2027-01-12', 'Silicone joints: J-2'],
+      ['2027-01-12', 'Join outside, silicone: J-2'],
     ]);
-    expect(lanes.map((l) => l.kind)).toEqual(['cures', 'plants', 'media']);
+    expect(lanes.map((l) => l.kind)).toEqual(['cures', 'plants']);
     expect(tasks.find((t) => t.id === 'start')!.caution).toMatch(/residual-current device/);
     expect(tasks.find((t) => t.id === 'joints')!.caution).toMatch(/gloves/);
   });
@@ -226,6 +230,10 @@ describe('build day', () => {
       },
     });
     commission.brief.crew = 1;
-    expect(planned(commission).findings.map((f) => f.id)).toEqual(['build.long']);
+    expect(planned(commission).findings.map((f) => f.id)).toEqual([
+      'build.midnight',
+      'build.long',
+      'build.out',
+    ]);
   });
 });

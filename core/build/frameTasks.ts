@@ -1,109 +1,215 @@
 import { bringing, recipeFor } from '../filling/filling';
-import { inCelsius, inLitres } from '../words/measure';
+import { devicesOf, lateDevices } from '../gear/gear';
+import { waterByHeight } from '../survey/waterByHeight';
+import { inCelsius, inLitres, inMm } from '../words/measure';
 import { PRACTICE, say, type Text } from '../words/text';
 import { CAUTIONS, together } from './cautions';
 import { step, type Job } from './job';
-import { plantingTaskIds } from './plantTasks';
+import { isFlooded, plantingTaskIds } from './plantTasks';
 import { RATES } from './rates';
+import { bedTaskIds } from './substrateTasks';
+import { workOf } from './rescapeTasks';
 import type { Task } from './task';
 
-/** What every build has: the floor and the gear before it, water and start after it. */
-export function openingTasks({ commission }: Job): Task[] {
+const SET = ['stones', 'wood', 'floor-stones', 'wiggle'];
+
+/** What every build has: the floor and the gear before it. A tank that runs stands level and has its gear. */
+export function openingTasks(job: Job): Task[] {
+  const { co2, rescape } = job.commission.brief;
+  const { gear } = workOf(job);
+  const unpacked = gear === 'gas' ? 'unpack.detail.gas' : co2 ? 'unpack.detail.co2' : 'unpack.detail';
+  const named = devicesOf(job.commission).filter((d) => d.origin !== 'here').map((d) => d.name); // prettier-ignore
+  const protect: [Text, Text] = rescape
+    ? [say('protect.title.there'), say('protect.detail.there')]
+    : [say('protect.title'), say('protect.detail')];
   return [
     whole(
+      job,
       'protect',
       'prepare',
-      [say('protect.title'), say('protect.short')],
-      say('protect.detail'),
+      [protect[0], say('protect.short')],
+      protect[1],
       RATES.protect,
       [],
-      CAUTIONS.floor,
+      rescape ? CAUTIONS.mains : CAUTIONS.floor,
     ),
-    whole(
-      'unpack',
-      'prepare',
-      [say('unpack.title'), say('unpack.short')],
-      say(commission.brief.co2 ? 'unpack.detail.co2' : 'unpack.detail'),
-      RATES.unpack,
-      [],
-    ),
+    ...(gear === 'none'
+      ? []
+      : [
+          whole(
+            job,
+            'unpack',
+            'prepare',
+            [say('unpack.title'), say('unpack.short')],
+            gear === 'all' && named.length > 0
+              ? say('unpack.detail.list', { devices: named })
+              : say(unpacked),
+            RATES.unpack * (gear === 'gas' ? GAS_SHARE : 1),
+            [],
+          ),
+        ]),
   ];
 }
 
+/** A CO2 set by itself takes this part of the time that all gear takes (common practice). */
+const GAS_SHARE = 0.5;
+
+/** Water, start and what is left at the end. */
 export function closingTasks(job: Job): Task[] {
-  const { co2 } = job.commission.brief;
+  const { co2, rescape } = job.commission.brief;
+  const work = workOf(job);
+  const planted = job.plantings.some((p) => p.plugs > 0);
+  const starting = rescape ? 'start.title.there' : 'start.title';
   return [
+    ...(work.gear !== 'none'
+      ? [
+          whole(
+            job,
+            'equipment',
+            'finish',
+            work.gear === 'gas'
+              ? [say('equipment.title.gas')]
+              : [say(co2 ? 'equipment.title.co2' : 'equipment.title'), say('equipment.short')],
+            say('equipment.detail'),
+            RATES.equipment * (work.gear === 'gas' ? GAS_SHARE : 1),
+            ['unpack', 'gaps', 'soil', ...SET, ...bedTaskIds(job)],
+          ),
+        ]
+      : []),
+    ...wetBed(job),
+    ...fill(job),
+    ...(work.drained
+      ? [
+          whole(
+            job,
+            'refloat',
+            'water',
+            planted ? [say('refloat.title'), say('refloat.short')] : [say('refloat.title.bare')],
+            say('refloat.detail'),
+            RATES.refloat,
+            ['fill', ...(isFlooded(job) ? plantingTaskIds(job) : [])],
+          ),
+          whole(
+            job,
+            'start',
+            'finish',
+            [say(starting), say(rescape ? 'start.short.there' : 'start.short')],
+            startWords(
+              job,
+              say(
+                rescape
+                  ? 'start.detail.there'
+                  : co2 && !job.commission.brief.care?.co2FromDay
+                    ? 'start.detail.co2'
+                    : 'start.detail',
+              ),
+            ),
+            RATES.start,
+            ['fill', 'equipment', ...(isFlooded(job) ? plantingTaskIds(job) : [])],
+            co2 ? together([CAUTIONS.power, CAUTIONS.gas]) : CAUTIONS.power,
+          ),
+        ]
+      : []),
     whole(
-      'equipment',
-      'finish',
-      [say(co2 ? 'equipment.title.co2' : 'equipment.title'), say('equipment.short')],
-      say('equipment.detail'),
-      RATES.equipment,
-      ['unpack', 'gaps', 'stones', 'wood', 'soil'],
-    ),
-    fill(job),
-    whole(
-      'refloat',
-      'water',
-      job.option.plants.length > 0
-        ? [say('refloat.title'), say('refloat.short')]
-        : [say('refloat.title.bare')],
-      say('refloat.detail'),
-      RATES.refloat,
-      ['fill'],
-    ),
-    whole(
-      'start',
-      'finish',
-      [say('start.title'), say('start.short')],
-      say(co2 ? 'start.detail.co2' : 'start.detail'),
-      RATES.start,
-      ['fill', 'equipment'],
-      co2 ? together([CAUTIONS.power, CAUTIONS.gas]) : CAUTIONS.power,
-    ),
-    whole(
+      job,
       'photograph',
       'finish',
       [say('photograph.title'), say('photograph.short')],
       say('photograph.detail'),
       RATES.photograph,
-      ['refloat', 'start'],
-      CAUTIONS.animals,
+      ['refloat', 'start', 'floaters', 'return', ...plantingTaskIds(job), 'epiphytes'],
+      rescape ? undefined : CAUTIONS.animals,
     ),
-    whole('clear-up', 'finish', [say('clear-up.title')], say('clear-up.detail'), RATES.clearUp, ['fill']),
+    whole(job, 'clear-up', 'finish', [say('clear-up.title')], say('clear-up.detail'), RATES.clearUp, [
+      'fill',
+      'return',
+      ...plantingTaskIds(job),
+    ]),
   ];
 }
 
-function fill(job: Job): Task {
+/** What is started, and what comes later and is not. */
+function startWords({ commission }: Job, words: Text): Text {
+  const late = lateDevices(commission).map((d) => d.name);
+  return late.length > 0 ? say('start.without', { words, devices: late }) : words;
+}
+
+/** Litres that a bed takes up to its own surface, for those who plant into wet soil: its pores, and what stands in its hollows. */
+function wetBedL({ commission, survey, pours, fill }: Job): { litres: number; mm: number } {
+  if (commission.brief.schools?.moisture !== 'wet' || fill.remainsL > 0 || pours.length === 0)
+    return { litres: 0, mm: 0 };
+  const { surfaceMm } = survey.field;
+  const mm = surfaceMm.reduce((sum, z) => sum + z, 0) / surfaceMm.length;
+  return { litres: waterByHeight(survey, commission, [mm])[0].litres, mm };
+}
+
+/** Water to the surface of the bed before anything is planted. */
+function wetBed(job: Job): Task[] {
+  const { litres, mm } = wetBedL(job);
+  if (litres <= 0) return [];
+  return [
+    {
+      id: 'wet-bed',
+      phase: 'water',
+      title: say('wet-bed.title', { litres: inLitres(litres) }),
+      short: say('wet-bed.short'),
+      detail: say('wet-bed.detail', { height: inMm(mm) }),
+      minutes: bringing(job.commission, litres).minutes,
+      people: 1,
+      needs: ['protect', 'gaps', 'soil', ...SET, ...bedTaskIds(job)],
+      workings: [step(say('step.pores.and.hollows'), litres, 'L')],
+    },
+  ];
+}
+
+/** The difference to what stands in the tank: old water first, then new. */
+function fill(job: Job): Task[] {
   const { freeWaterL, poreWaterL } = job.survey;
-  const volume = freeWaterL + poreWaterL;
-  return {
-    id: 'fill',
-    phase: 'water',
-    title: say('fill.title', { litres: inLitres(volume, 0) }),
-    short: say('fill.short'),
-    detail: fillWords(job, volume),
-    minutes: bringing(job.commission, volume).minutes,
-    people: 1,
-    // Everything that is done dry comes first.
-    needs: [
-      'protect',
-      'filler',
-      'soil',
-      'gaps',
-      'sand',
-      'wiggle',
-      'epiphytes',
-      'equipment',
-      ...plantingTaskIds(job),
-    ],
-    caution: CAUTIONS.siphon,
-    workings: [
-      step(say('step.water'), freeWaterL, 'L'),
-      step(say('step.pores'), poreWaterL, 'L'),
-      step(say('step.brought'), bringing(job.commission, volume).minutes, 'min', PRACTICE),
-    ],
-  };
+  const { newL, keptL, remainsL, tubs } = job.fill;
+  const bedL = wetBedL(job).litres;
+  const volume = newL + keptL - bedL;
+  if (volume < 0.5) return [];
+  const { minutes } = bringing(job.commission, newL - bedL);
+  const old = remainsL + keptL > 0.05;
+  const pouring = keptL > 0 ? tubs * RATES.perTub : 0;
+  const words = newL > 0.05 ? fillWords(job, newL - bedL) : say('fill.none');
+  return [
+    {
+      id: 'fill',
+      phase: 'water',
+      title: say(old ? 'fill.title.there' : 'fill.title', { litres: inLitres(volume, 0) }),
+      short: say('fill.short'),
+      detail: keptL > 0 ? say('fill.kept', { litres: inLitres(keptL, 0), count: tubs, words }) : words,
+      minutes: minutes + pouring,
+      people: 1,
+      // Everything that is done dry comes first.
+      needs: [
+        'protect',
+        'filler',
+        'soil',
+        'gaps',
+        'wiggle',
+        'equipment',
+        'wet-bed',
+        'rinse',
+        'stones',
+        'wood',
+        'drain',
+        ...job.pours.map((p) => p.task),
+        ...(isFlooded(job) ? [] : [...plantingTaskIds(job), 'epiphytes']),
+      ],
+      caution: CAUTIONS.siphon,
+      workings: [
+        step(say('step.water'), freeWaterL, 'L'),
+        step(say('step.pores'), poreWaterL, 'L'),
+        ...(bedL > 0 ? [step(say('step.less.bed'), -bedL, 'L')] : []),
+        ...(remainsL > 0 ? [step(say('step.remains'), -remainsL, 'L')] : []),
+        ...(keptL > 0 ? [step(say('step.kept'), keptL, 'L'), step(say('step.tubs'), pouring, 'min', say('rate.tub', { count: tubs, minutes: RATES.perTub }))] : []), // prettier-ignore
+        ...(newL < volume + bedL - 0.05 ? [step(say('step.new'), newL, 'L')] : []),
+        step(say('step.brought'), minutes, 'min', PRACTICE),
+      ],
+    },
+  ];
 }
 
 /** The water recipe, where the tap was measured, and how it goes in. */
@@ -119,17 +225,22 @@ function fillWords({ commission }: Job, volumeL: number): Text {
   return say('fill.detail', { mix, celsius: inCelsius(r.celsius, 0) });
 }
 
-/** A task whose duration does not depend on the scape. */
+/** A task that every tank has: its minutes grow with the size of the tank alone. */
 function whole(
+  { size }: Job,
   id: string,
   phase: Task['phase'],
   [title, short]: readonly [Text, Text?],
   detail: Text,
-  minutes: number,
+  usual: number,
   needs: string[],
   caution?: Text,
 ): Task {
-  const workings = [step(say('step.whole'), minutes, 'min', PRACTICE)];
+  const minutes = usual * size;
+  const workings = [
+    step(say('step.whole'), usual, 'min', PRACTICE),
+    ...(size < 1 ? [step(say('step.size'), size, '×', say('step.size.note'))] : []),
+  ];
   return {
     id,
     phase,

@@ -1,16 +1,19 @@
 import type { Joint } from '../commission/schema';
+import { cureMin, HOLD_MIN, isMadeBefore } from '../hardscape/joining';
+import { peopleFor } from '../site/lifting';
 import type { PieceSurvey } from '../survey/pieces';
 import { inKg } from '../words/measure';
 import { say, type Said, type Text } from '../words/text';
 import type { Working } from '../words/working';
 import { CAUTIONS, together } from './cautions';
 import { each, step, type Job } from './job';
-import { CURE_MIN, ONE_PERSON_KG, RATES } from './rates';
+import { ONE_PERSON_KG, RATES } from './rates';
 import type { Task } from './task';
 
 /** Washed before it is set: by whoever has no hands in the tank yet. */
-export function washTasks({ stones, floorStones, wood }: Job): Task[] {
-  const pieces = [...stones, ...floorStones, ...wood];
+export function washTasks({ stones, floorStones, wood, living }: Job): Task[] {
+  const alive = new Set(living.map((p) => p.id));
+  const pieces = [...stones, ...floorStones, ...wood].filter((p) => !alive.has(p.id));
   if (pieces.length === 0) return [];
   return [
     {
@@ -47,7 +50,8 @@ export function floorStoneTasks({ floorStones }: Job): Task[] {
 /** From this many stones on a second person, if there is one, hands and looks from the seat. */
 const HELPED_FROM = 4;
 
-export function stoneTasks({ stones, crew }: Job): Task[] {
+export function stoneTasks(job: Job): Task[] {
+  const { stones, crew } = job;
   if (stones.length === 0) return [];
   const { minutes, kg, workings } = setting(stones, RATES.setPerPiece);
   const helped = crew > 1 && stones.length >= HELPED_FROM;
@@ -60,17 +64,56 @@ export function stoneTasks({ stones, crew }: Job): Task[] {
           ? say('stones.title.one', { piece: stones[0].id })
           : say('stones.title', { count: stones.length }),
       ...(stones.length > 1 ? { short: say('stones.short') } : {}),
-      detail: say('stones.detail', { mass: inKg(kg), piece: stones[0].id }),
+      detail: wetWords(job, stones, say('stones.detail', { mass: inKg(kg), piece: stones[0].id })),
       minutes: helped ? minutes * RATES.setWithHelper : minutes,
       ...lifting(stones),
-      ...(helped ? { people: 2 as const } : {}),
-      needs: ['soil', 'protect', 'filler', 'wash'],
+      ...(helped ? { people: Math.max(2, lifting(stones).people) } : {}),
+      needs: ['soil', 'protect', 'filler', 'wash', 'move', ...carriers(job)],
       workings: helped ? [...workings, step(say('step.helper'), RATES.setWithHelper, '×')] : workings,
     },
   ];
 }
 
-export function woodTasks({ wood }: Job): Task[] {
+/** What stays and is to stand elsewhere, under water where there is some. */
+export function moveTasks({ moved }: Job): Task[] {
+  if (moved.length === 0) return [];
+  const { minutes, kg, workings } = setting(moved, RATES.setPerPiece);
+  return [
+    {
+      id: 'move',
+      phase: 'hardscape',
+      title: say('move.title', { pieces: names(moved) }),
+      short: say('move.short'),
+      detail: say('move.detail', { mass: inKg(kg) }),
+      minutes,
+      ...lifting(moved),
+      needs: ['protect', 'drain', 'strip'],
+      workings,
+    },
+  ];
+}
+
+/** A first set-up that is photographed and taken out again, before anything is poured under it. */
+export function trialTasks(job: Job): Task[] {
+  const pieces = [...job.stones, ...job.floorStones, ...job.wood];
+  if (!job.commission.brief.schools?.trial || pieces.length === 0) return [];
+  const { minutes, workings } = setting(pieces, RATES.setPerPiece);
+  return [
+    {
+      id: 'trial',
+      phase: 'hardscape',
+      title: say('trial.title'),
+      detail: say('trial.detail'),
+      minutes: minutes * RATES.trial,
+      ...lifting(pieces),
+      needs: ['protect', 'wash'],
+      workings: [...workings, step(say('step.trial'), RATES.trial, '×')],
+    },
+  ];
+}
+
+export function woodTasks(job: Job): Task[] {
+  const { wood } = job;
   if (wood.length === 0) return [];
   const { minutes, kg, workings } = setting(wood, RATES.setPerWood);
   return [
@@ -79,10 +122,10 @@ export function woodTasks({ wood }: Job): Task[] {
       phase: 'hardscape',
       title: say('wood.title', { pieces: names(wood) }),
       short: say('wood.short'),
-      detail: say('wood.detail', { mass: inKg(kg) }),
+      detail: wetWords(job, wood, say('wood.detail', { mass: inKg(kg) })),
       minutes,
       ...lifting(wood, CAUTIONS.wood),
-      needs: ['stones', 'floor-stones', 'soil', 'wash'],
+      needs: ['stones', 'floor-stones', 'soil', 'wash', ...carriers(job)],
       workings,
     },
   ];
@@ -92,28 +135,37 @@ const JOINT_MIN: Record<Joint['method'], number> = {
   'fibre-glue': RATES.jointFibre,
   'gel-glue': RATES.jointGel,
   tie: RATES.jointTie,
+  wedge: RATES.jointWedge,
   silicone: 0,
+  impact: 0,
 };
 
-/** Joints made on the day, and the wiggle test once they have cured. Silicone was made two days before. */
-export function jointTasks({ option }: Job): Task[] {
-  const today = option.joints.filter((j) => j.method !== 'silicone');
+/** Joints made on the day, held until they grab, and the wiggle test once they have cured. What takes a day was joined before. */
+export function jointTasks({ joints, crew }: Job): Task[] {
+  const today = joints.filter((j) => !isMadeBefore(j));
   if (today.length === 0) return [];
   const contacts = today.reduce((sum, j) => sum + j.pieces.length - 1, 0);
-  const cure = Math.max(...today.map((j) => CURE_MIN[j.method]));
+  const cure = Math.max(...today.map(cureMin));
+  const held = today.reduce((sum, j) => sum + (j.pieces.length - 1) * HOLD_MIN[j.method], 0);
   return [
     {
       id: 'joints',
       phase: 'hardscape',
       title: say('joints.title', { count: contacts }),
       short: say('joints.short'),
-      detail: methods(today),
-      minutes: today.reduce((sum, j) => sum + (j.pieces.length - 1) * JOINT_MIN[j.method], 0),
-      people: 1,
+      detail: held > 0 ? say('joints.detail.held', { methods: methods(today) }) : methods(today),
+      minutes: today.reduce((sum, j) => sum + (j.pieces.length - 1) * JOINT_MIN[j.method], 0) + held,
+      // One glues, another holds: alone it takes a prop.
+      people: held > 0 && crew > 1 ? 2 : 1,
       needs: ['stones', 'wood', 'floor-stones'],
       ...(cure > 0 ? { cure: { what: say('joints.cure'), minutes: cure } } : {}),
-      caution: CAUTIONS.glue,
-      workings: [step(say('contacts'), contacts, 'contact', say('rate.joints'))],
+      ...(today.some((j) => j.method === 'fibre-glue' || j.method === 'gel-glue')
+        ? { caution: CAUTIONS.glue }
+        : {}),
+      workings: [
+        step(say('contacts'), contacts, 'contact', say('rate.joints')),
+        ...(held > 0 ? [step(say('step.held'), held, 'min')] : []),
+      ],
     },
     {
       id: 'wiggle',
@@ -146,19 +198,35 @@ function setting(
   };
 }
 
-/** Two people where a piece is heavier than one should lift over a rim, more than people where two should not. */
+/** Beyond this many hands there is no room around a rim: a hoist is asked for. */
+const MOST_HANDS = 4;
+
+/** As many people as share the heaviest piece by the lifting advice, and a hoist where that is more than fit. */
 function lifting(
   pieces: readonly PieceSurvey[],
   caution: Text = CAUTIONS.stone,
-): Pick<Task, 'people' | 'caution'> {
-  const beyond = pieces.filter((p) => p.massKg > 2 * ONE_PERSON_KG);
-  const heavy = pieces.filter((p) => p.massKg > ONE_PERSON_KG && !beyond.includes(p));
+): Required<Pick<Task, 'people' | 'caution'>> {
+  const hands = (p: PieceSurvey) => peopleFor(p.massKg, ONE_PERSON_KG);
+  const beyond = pieces.filter((p) => hands(p) > MOST_HANDS);
+  const heavy = pieces.filter((p) => hands(p) > 1 && !beyond.includes(p));
+  const most = Math.max(1, ...heavy.map(hands));
   const lines = [
     ...(beyond.length > 0 ? [ofPieces(beyond, CAUTIONS.heavy)] : []),
-    ...(heavy.length > 0 ? [ofPieces(heavy, CAUTIONS.lift)] : []),
+    ...(heavy.length > 0 ? [ofPieces(heavy, say('caution.lift', { people: most }))] : []),
     caution,
   ];
-  return { people: lines.length > 1 ? 2 : 1, caution: together(lines) };
+  return { people: beyond.length > 0 ? Math.max(2, most) : most, caution: together(lines) };
+}
+
+/** What lives on a piece dies on the floor: it waits in tank water until its place is ready. */
+function wetWords({ living }: Job, pieces: readonly PieceSurvey[], words: Text): Text {
+  const alive = pieces.filter((p) => living.some((l) => l.id === p.id));
+  return alive.length > 0 ? say('pieces.wet', { words, pieces: alive.map((p) => p.id) }) : words;
+}
+
+/** Layers that have to be there before anything stands on them. */
+function carriers({ pours }: Job): string[] {
+  return pours.filter((p) => p.carries).map((p) => p.task);
 }
 
 function ofPieces(pieces: readonly PieceSurvey[], caution: Text): Text {

@@ -1,51 +1,105 @@
 import { materialOf, optionOf } from '../commission/lookup';
-import type { Commission, Material, Option } from '../commission/schema';
-import { pouredL } from '../substrate/pour';
+import { isMoved, pieceOrigin, pieceState, plantingOrigin } from '../commission/origin';
+import type { Commission, Joint, Material, Option, Piece } from '../commission/schema';
+import { firstFill, type FirstFill } from '../filling/firstFill';
+import { fillerToLay, type Hill } from '../survey/hills';
 import type { PieceSurvey } from '../survey/pieces';
+import type { PlantingSurvey } from '../survey/plantings';
 import type { Survey } from '../survey/survey';
+import { jointsToMake } from '../takeoff/gluing';
 import type { TakeOff } from '../takeoff/takeOff';
 import { say, type Said, type Text } from '../words/text';
 import type { Working } from '../words/working';
+import { laterLayers } from '../takeoff/later';
+import { poursOf, type Pour } from '../takeoff/pours';
 
-/** A scape as the build sees it: what has to be poured, set and planted, and by how many. */
+/** A scape as the build sees it: what has to be poured, set and planted, and by how many. What is there is not in it. */
 export interface Job {
   commission: Commission;
   option: Option;
   survey: Survey;
   takeOff: TakeOff;
   crew: number;
-  fillerL: number;
-  soilL: number;
-  sandL: number;
+  /** Layers that are poured on the day, from the bottom up, and the heaps of filler among them. */
+  pours: Pour[];
+  hills: Hill[];
   /** Heaviest first. */
   stones: PieceSurvey[];
   floorStones: PieceSurvey[];
   wood: PieceSurvey[];
+  /** In the tank now, and to stand elsewhere. */
+  moved: PieceSurvey[];
+  /** Pieces that something lives on: they are neither scrubbed nor left to dry. */
+  living: PieceSurvey[];
+  joints: Joint[];
+  /** What is planted on the day. */
+  plantings: PlantingSurvey[];
+  fill: FirstFill;
+  /** Poured through water, since it stands above the bed or animals stay in it. */
+  wet: boolean;
+  /** What work that does not grow with the scape takes, against a tank of middling size. */
+  size: number;
 }
 
 export function jobOf(commission: Commission, survey: Survey, takeOff: TakeOff): Job {
+  const { brief } = commission;
   const option = optionOf(commission, survey.optionId);
-  const litresOf = (...kinds: Material['kind'][]) =>
-    survey.layers.reduce((sum, layer) => {
-      const material = materialOf(commission, layer.material);
-      return kinds.includes(material.kind) ? sum + pouredL(layer.volumeL, material.settles) : sum;
-    }, 0);
-  const onFloor = new Set(option.pieces.filter((p) => p.stand.kind === 'floor').map((p) => p.id));
-  const isWood = (p: PieceSurvey) => materialOf(commission, p.material).kind === 'wood';
-  const heaviestFirst = [...survey.pieces].sort((a, b) => b.massKg - a.massKg);
+  const kindOf = (piece: { material: string }) => materialOf(commission, piece.material).kind;
+  const originOf = (piece: Piece) => pieceOrigin(commission, piece);
+  const drawn = new Map(option.pieces.map((p) => [p.id, p]));
+  const isThere = (id: string) => originOf(drawn.get(id)!) === 'here';
+  const onFloor = (p: PieceSurvey) => drawn.get(p.id)!.stand.kind === 'floor';
+  const isWood = (p: PieceSurvey) => kindOf(p) === 'wood';
+  const heaviestFirst = survey.pieces.filter((p) => !isThere(p.id)).sort((a, b) => b.massKg - a.massKg);
+  const later = laterLayers(commission, survey);
+  const fill = firstFill(commission, survey);
+  const pours = poursOf(commission, survey).filter((p) => !later.some((l) => l.id === p.layer));
   return {
     commission,
     option,
     survey,
     takeOff,
-    crew: commission.brief.crew,
-    fillerL: litresOf('filler'),
-    soilL: litresOf('soil', 'base', 'gravel'),
-    sandL: litresOf('sand'),
-    stones: heaviestFirst.filter((p) => !isWood(p) && !onFloor.has(p.id)),
-    floorStones: heaviestFirst.filter((p) => !isWood(p) && onFloor.has(p.id)),
+    crew: brief.crew,
+    pours,
+    hills: pours.some((p) => p.role === 'filler') ? fillerToLay(commission, survey) : [],
+    stones: heaviestFirst.filter((p) => !isWood(p) && !onFloor(p)),
+    floorStones: heaviestFirst.filter((p) => !isWood(p) && onFloor(p)),
     wood: heaviestFirst.filter(isWood),
+    moved: survey.pieces.filter((p) => isThere(p.id) && isMoved(drawn.get(p.id)!)),
+    living: heaviestFirst.filter(
+      (p) => pieceState(drawn.get(p.id)!, originOf(drawn.get(p.id)!)) === 'living',
+    ),
+    joints: jointsToMake(option, isThere),
+    plantings: survey.plantings.filter((p) => {
+      const entry = option.plants.find((e) => e.id === p.id)!;
+      return plantingOrigin(brief, entry) !== 'here' && !entry.laterDays;
+    }),
+    fill,
+    wet: fill.remainsL > 0 && (brief.rescape?.animals === 'stay' || fill.drainToMm > lowestBedMm(survey)),
+    size: sizeFactor(survey.brimL),
   };
+}
+
+/** Litres at which fixed minutes are as they stand in the rates, and the least that a small tank takes of them. */
+const MIDDLING_L = 120;
+const LEAST_SIZE = 0.35;
+
+/**
+ * Part of the fixed minutes that a tank takes: all of them from 120 L on, with the root of its litres below, so that
+ * a cube of 20 L is not a day's work (common practice: one to three hours).
+ */
+export function sizeFactor(brimL: number): number {
+  return Math.min(1, Math.max(LEAST_SIZE, Math.sqrt(brimL / MIDDLING_L)));
+}
+
+/** Lowest spot of the bed's surface, mm; 0 where there is no bed. */
+function lowestBedMm({ field }: Survey): number {
+  return field.surfaceMm.reduce((least, mm) => Math.min(least, mm), Infinity);
+}
+
+/** Litres of a material's kinds among what is poured. */
+export function litresOf(pours: readonly Pour[], ...kinds: Material['kind'][]): number {
+  return pours.filter((p) => kinds.includes(p.material.kind)).reduce((sum, p) => sum + p.litres, 0);
 }
 
 /** A working of a task: a measured quantity, and the rate it is multiplied by. */

@@ -11,6 +11,8 @@ export const RATES = {
   unpack: 25,
   /** Soil, base or gravel, for each litre poured and shaped. */
   pourPerL: 1.9,
+  /** The same through water, by the half litre in a cup held low. */
+  pourWetPerL: 3,
   /** Filler: each litre rinsed, and each bag tied and laid. */
   fillerPerL: 1.2,
   perBag: 3,
@@ -20,6 +22,8 @@ export const RATES = {
   sandPerL: 5,
   /** A piece scrubbed and laid out. */
   washPerPiece: 2,
+  /** Part of the setting time that a trial takes, out again with it. */
+  trial: 0.8,
   /** A piece chosen, turned and seated, and each kilogram of it. */
   setPerPiece: 5,
   setPerKg: 0.7,
@@ -31,6 +35,7 @@ export const RATES = {
   jointFibre: 4,
   jointGel: 5,
   jointTie: 6,
+  jointWedge: 3,
   /** Nothing may move when scrubbed: each joint. */
   wigglePerJoint: 1,
   wiggle: 5,
@@ -49,10 +54,17 @@ export const RATES = {
   refloat: 20,
   start: 20,
   clearUp: 25,
+  /** A portion of floating plants laid on the water. */
+  floater: 0.2,
   /** Rescape: tubs set up, each animal caught, the tank emptied and each litre siphoned. */
   holding: 20,
   perAnimal: 1.5,
+  drain: 8,
   strip: 30,
+  /** Old sand or soil out by siphon, each litre. */
+  siphonBedPerL: 1.5,
+  /** A tub of old water poured back. */
+  perTub: 6,
   stripPerL: 0.15,
   photograph: 20,
 } as const;
@@ -60,11 +72,14 @@ export const RATES = {
 /** Share of the soil laid before the hardscape; the rest closes gaps and makes the slope (common practice). */
 export const FIRST_SOIL_SHARE = 0.6;
 
-/** Minutes until a contact may be loaded: fibre one minute, gel with bicarbonate and mist, silicone a day. */
-export const CURE_MIN = { 'fibre-glue': 1, 'gel-glue': 30, silicone: 24 * 60, tie: 0 } as const;
-
 /** Minutes that filter media may be out of water (common practice: one to two hours). */
 export const MEDIA_OUT_MIN = 120;
+
+/** Minutes that stone and wood from a running tank may be out of water (common practice: two hours kill). */
+export const LIVING_OUT_MIN = 120;
+
+/** Minutes after which plants that are misted still suffer (common practice: an afternoon). */
+export const PLANTS_OUT_MIN = 240;
 
 /**
  * Mass one person lifts over a rim at arm's length, kg: the load constant of the NIOSH lifting equation,

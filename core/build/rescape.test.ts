@@ -27,7 +27,7 @@ describe('a rescape', () => {
     expect(of('strip').startMin).toBeGreaterThanOrEqual(of('holding').endMin);
     expect(of('soil').startMin).toBeGreaterThanOrEqual(of('strip').endMin);
     expect(of('return').startMin).toBeGreaterThanOrEqual(of('start').endMin);
-    expect(of('strip').detail).toMatch(/plants, water kept in tank water/);
+    expect(of('strip').detail).toMatch(/^plants kept wet, in place or in tank water/);
     expect(of('holding').detail).toMatch(/not cleaned today/);
   });
 

@@ -1,110 +1,184 @@
-import { bagsFor } from '../substrate/filler';
+import { OFF_GLASS_MM } from '../substrate/filler';
 import { inLitres, inMm } from '../words/measure';
-import { say } from '../words/text';
+import { say, type Text } from '../words/text';
 import { CAUTIONS } from './cautions';
-import { each, perLitre, step, type Job } from './job';
+import { each, litresOf, perLitre, step, type Job } from './job';
+import { beforeAndAfter, type Pour } from '../takeoff/pours';
 import { FIRST_SOIL_SHARE, RATES } from './rates';
 import { plantingTaskIds } from './plantTasks';
 import type { Task } from './task';
 
-/** Filler is kept this far off the glass, so that it is not seen, mm (common practice: 10 to 20). */
-const OFF_GLASS_MM = 10;
+const SET = ['stones', 'wood', 'wiggle', 'floor-stones'];
 
 /** Filler under the hills, before any soil. */
-export function fillerTasks({ fillerL }: Job): Task[] {
-  if (fillerL <= 0) return [];
-  const bags = bagsFor(fillerL);
+export function fillerTasks({ hills, pours }: Job): Task[] {
+  if (hills.length === 0) return [];
+  const litres = litresOf(pours, 'filler');
+  const bags = hills.reduce((sum, h) => sum + h.bags, 0);
   return [
     {
       id: 'filler',
       phase: 'substrate',
       title: say('filler.title', { count: bags }),
       short: say('filler.short'),
-      detail: say('filler.detail', { litres: inLitres(fillerL), off: inMm(OFF_GLASS_MM) }),
-      minutes: fillerL * RATES.fillerPerL + bags * RATES.perBag,
+      detail: say('filler.detail', { litres: inLitres(litres), off: inMm(OFF_GLASS_MM) }),
+      minutes: litres * RATES.fillerPerL + bags * RATES.perBag,
       people: 1,
       needs: ['protect'],
       workings: [
-        step(say('filler'), fillerL, 'L', perLitre(RATES.fillerPerL)),
+        step(say('filler'), litres, 'L', perLitre(RATES.fillerPerL)),
         step(say('step.bags'), bags, 'bag', each(RATES.perBag)),
       ],
     },
   ];
 }
 
+/** Layers that lie under what is set, from the bottom up: base, a bed of sand, a cap that stones stand on. */
+export function bedTasks(job: Job): Task[] {
+  const [before, after] = beforeAndAfter(job.pours, hasPieces(job));
+  const first = before.map(
+    (pour, i) =>
+    layerTask(job, pour, ['protect', 'filler', 'rinse', 'floor-stones', ...under(job, pour), ...before.slice(0, i).map((p) => p.task)]), // prettier-ignore
+  );
+  const last = after.map((pour, i) =>
+    layerTask(job, pour, ['gaps', 'soil', 'rinse', ...SET, ...after.slice(0, i).map((p) => p.task)]),
+  );
+  return [...first, ...last];
+}
+
+/** Ids of everything that is poured under something that is set, or that it is planted in. */
+export function bedTaskIds(job: Job): string[] {
+  return job.pours.filter((p) => p.role !== 'cosmetic').map((p) => p.task);
+}
+
+function hasPieces({ stones, wood, floorStones }: Job): boolean {
+  return stones.length + wood.length + floorStones.length > 0;
+}
+
+/** The soil waits for the base below it; a layer above the soil waits for the soil. */
+function under({ pours }: Job, pour: Pour): string[] {
+  const soil = pours.findIndex((p) => p.role === 'soil');
+  return soil >= 0 && pours.indexOf(pour) > soil ? ['soil', 'gaps'] : [];
+}
+
+/** True where part of the soil is kept back: pieces follow that stand in it and nothing lies over it before them. */
+function isSplit(job: Job): boolean {
+  const [before] = beforeAndAfter(job.pours, hasPieces(job));
+  const soil = job.pours.findIndex((p) => p.role === 'soil');
+  return job.stones.length + job.wood.length > 0 && !before.some((p) => job.pours.indexOf(p) > soil);
+}
+
 /** The soil before the hardscape: a share of it where pieces follow, otherwise all. */
-export function firstSoilTasks({ soilL, stones, wood }: Job): Task[] {
-  if (soilL <= 0) return [];
-  const split = stones.length + wood.length > 0;
-  const first = split ? soilL * FIRST_SOIL_SHARE : soilL;
+export function firstSoilTasks(job: Job): Task[] {
+  const soil = job.pours.find((p) => p.role === 'soil');
+  if (!soil) return [];
+  const split = isSplit(job);
+  const first = split ? soil.litres * FIRST_SOIL_SHARE : soil.litres;
+  const below = job.pours.slice(0, job.pours.indexOf(soil)).filter((p) => p.role === 'bed');
   return [
     {
       id: 'soil',
       phase: 'substrate',
       title: say(split ? 'soil.title.first' : 'soil.title', { litres: inLitres(first) }),
       short: say('soil.short'),
-      detail: say('soil.detail'),
-      minutes: first * RATES.pourPerL,
+      detail: say(job.wet ? 'soil.detail.wet' : 'soil.detail'),
+      minutes: first * pouring(job),
       people: 1,
-      needs: ['protect', 'filler', 'floor-stones'],
-      caution: CAUTIONS.dust,
-      workings: [step(say('step.poured'), first, 'L', perLitre(RATES.pourPerL))],
+      needs: ['protect', 'filler', 'floor-stones', ...below.map((p) => p.task)],
+      ...dust(job),
+      workings: [step(say('step.poured'), first, 'L', perLitre(pouring(job)))],
     },
   ];
 }
 
-/** The rest of the soil, behind and between what stands. */
-export function gapTasks({ soilL, stones, wood, floorStones }: Job): Task[] {
-  if (soilL <= 0 || stones.length + wood.length === 0) return [];
-  const last = soilL * (1 - FIRST_SOIL_SHARE);
-  const count = stones.length + floorStones.length;
+/** The rest of the soil, behind and between what stands: the step is closed with floss before it. */
+export function gapTasks(job: Job): Task[] {
+  const soil = job.pours.find((p) => p.role === 'soil');
+  if (!soil || !isSplit(job)) return [];
+  const last = soil.litres * (1 - FIRST_SOIL_SHARE);
+  const count = job.stones.length + job.floorStones.length;
   return [
     {
       id: 'gaps',
       phase: 'substrate',
       title: say('gaps.title', { litres: inLitres(last) }),
       short: say('gaps.short'),
-      detail: say('gaps.detail', { count }),
-      minutes: last * RATES.pourPerL + count * RATES.gapPerPiece,
+      detail: count > 0 ? say('gaps.detail', { count }) : say('gaps.detail.bare'),
+      minutes: last * pouring(job) + count * RATES.gapPerPiece,
       people: 1,
-      needs: ['stones', 'wood', 'wiggle'],
-      caution: CAUTIONS.dust,
+      needs: ['soil', 'stones', 'wood', 'wiggle', 'move'],
+      ...dust(job),
       workings: [
-        step(say('step.poured'), last, 'L', perLitre(RATES.pourPerL)),
+        step(say('step.poured'), last, 'L', perLitre(pouring(job))),
         step(say('step.gaps'), count, 'stone', each(RATES.gapPerPiece)),
       ],
     },
   ];
 }
 
-/** Sand is rinsed early and laid last, on the dry bed: soil that falls while planting would spoil it. */
+/** Sand and gravel are rinsed early; what is only looked at is laid when the school says. */
 export function sandTasks(job: Job): Task[] {
-  const { sandL } = job;
-  if (sandL <= 0) return [];
+  const litres = litresOf(job.pours, 'sand', 'gravel');
+  if (litres <= 0) return [];
+  const before = job.commission.brief.schools?.sand === 'before';
+  const looked = job.pours.filter((p) => p.role === 'cosmetic');
   return [
     {
       id: 'rinse',
       phase: 'prepare',
-      title: say('rinse.title'),
-      detail: say('rinse.detail', { litres: inLitres(sandL) }),
-      minutes: sandL * RATES.rinsePerL + RATES.bucket,
+      title: say('rinse.title', { materials: job.pours.filter((p) => p.material.kind === 'sand' || p.material.kind === 'gravel').map((p) => p.material.name) }), // prettier-ignore
+      detail: say('rinse.detail', { litres: inLitres(litres) }),
+      minutes: litres * RATES.rinsePerL + RATES.bucket,
       people: 1,
       needs: [],
       workings: [
-        step(say('step.sand'), sandL, 'L', perLitre(RATES.rinsePerL)),
+        step(say('step.sand'), litres, 'L', perLitre(RATES.rinsePerL)),
         step(say('step.bucket'), RATES.bucket, 'min'),
       ],
     },
-    {
-      id: 'sand',
-      phase: 'substrate',
-      title: say('sand.title', { litres: inLitres(sandL) }),
-      short: say('sand.short'),
-      detail: say('sand.detail'),
-      minutes: sandL * RATES.sandPerL,
-      people: 1,
-      needs: ['rinse', 'soil', 'gaps', 'stones', ...plantingTaskIds(job)],
-      workings: [step(say('step.laid'), sandL, 'L', perLitre(RATES.sandPerL))],
-    },
+    ...looked.map((pour, i) =>
+      layerTask(job, pour, [
+        'rinse',
+        ...bedTaskIds(job),
+        'gaps',
+        ...SET,
+        ...(before ? [] : plantingTaskIds(job)),
+        ...looked.slice(0, i).map((p) => p.task),
+      ]),
+    ),
   ];
+}
+
+/** One layer poured whole under its own name. */
+function layerTask(job: Job, { task, material, litres, role, spanMm }: Pour, needs: string[]): Task {
+  const fine = material.kind === 'sand';
+  const perL = role === 'cosmetic' ? RATES.sandPerL : pouring(job);
+  return {
+    id: task,
+    phase: 'substrate',
+    title: say('layer.title', { material: material.name, litres: inLitres(litres) }),
+    short: material.name,
+    detail: layerWords(job, role, fine, spanMm),
+    minutes: litres * perL,
+    people: 1,
+    needs: needs.filter((id) => id !== task),
+    ...(fine || material.kind === 'gravel' ? {} : dust(job)),
+    workings: [step(say('step.laid'), litres, 'L', perLitre(perL))],
+  };
+}
+
+function layerWords(job: Job, role: Pour['role'], fine: boolean, [least, most]: [number, number]): Text {
+  if (job.wet) return say('soil.detail.wet');
+  if (role === 'cosmetic') return say('sand.detail');
+  const thick = inMm(most - least < 1 ? most : [least, most], 0, 'to');
+  return say(fine ? 'layer.detail.sand' : 'layer.detail', { thick });
+}
+
+/** Minutes a litre: dry from the bag, or through water by the half litre. */
+function pouring({ wet }: Job): number {
+  return wet ? RATES.pourWetPerL : RATES.pourPerL;
+}
+
+function dust({ wet }: Job): Pick<Task, 'caution'> {
+  return wet ? {} : { caution: CAUTIONS.dust };
 }

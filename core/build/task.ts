@@ -10,11 +10,11 @@ export interface Task {
   phase: Phase;
   title: Said;
   /** What it is called among others, where the title has more in it. */
-  short?: Text;
+  short?: Said;
   detail: Text;
   minutes: number;
   /** How many it takes at once. */
-  people: 1 | 2;
+  people: number;
   /** Tasks that must be finished before it starts. */
   needs: string[];
   /** What must rest once it is done, and for how long before anything that needs it may start. */
@@ -26,7 +26,7 @@ export interface Task {
 /** Something that has to happen on an earlier day. */
 export interface Beforehand {
   day: string;
-  kind: 'film' | 'ro' | 'media' | 'soak' | 'silicone';
+  kind: 'film' | 'ro' | 'media' | 'soak' | 'silicone' | 'reserve' | 'client';
   title: Text;
   detail: Text;
 }

@@ -1,23 +1,30 @@
-import type { Commission } from '../commission/schema';
-import type { Survey } from '../survey/survey';
-import type { TakeOff } from '../takeoff/takeOff';
 import { closingTasks, openingTasks } from './frameTasks';
-import { floorStoneTasks, jointTasks, stoneTasks, washTasks, woodTasks } from './hardscapeTasks';
-import { jobOf } from './job';
+import {
+  floorStoneTasks,
+  jointTasks,
+  moveTasks,
+  stoneTasks,
+  trialTasks,
+  washTasks,
+  woodTasks,
+} from './hardscapeTasks';
+import type { Job } from './job';
 import { plantTasks } from './plantTasks';
 import { afterStripping, returningTasks, strippingTasks } from './rescapeTasks';
-import { fillerTasks, firstSoilTasks, gapTasks, sandTasks } from './substrateTasks';
+import { bedTasks, fillerTasks, firstSoilTasks, gapTasks, sandTasks } from './substrateTasks';
 import type { Task } from './task';
 
-/** The tasks that this scape needs, in the trade's order. Without sand there is no sand task. */
-export function buildTasks(commission: Commission, survey: Survey, takeOff: TakeOff): Task[] {
-  const job = jobOf(commission, survey, takeOff);
+/** The tasks that this scape needs: each after what it rests on. What is there already has none. */
+export function buildTasks(job: Job): Task[] {
   const tasks = [
     ...openingTasks(job),
     ...strippingTasks(job),
     ...washTasks(job),
+    ...trialTasks(job),
+    ...moveTasks(job),
     ...fillerTasks(job),
     ...floorStoneTasks(job),
+    ...bedTasks(job),
     ...firstSoilTasks(job),
     ...stoneTasks(job),
     ...woodTasks(job),
@@ -28,7 +35,16 @@ export function buildTasks(commission: Commission, survey: Survey, takeOff: Take
     ...closingTasks(job),
     ...returningTasks(job),
   ];
-  return present(afterStripping(tasks));
+  return present(afterTrial(afterStripping(tasks)));
+}
+
+/** Nothing lies in the tank while the hardscape is tried out on its floor. */
+function afterTrial(tasks: readonly Task[]): Task[] {
+  if (!tasks.some((t) => t.id === 'trial')) return [...tasks];
+  const first = ['filler', 'soil', 'floor-stones', 'stones', 'wood', 'sand'];
+  return tasks.map((t) =>
+    first.includes(t.id) || t.id.startsWith('layer-') ? { ...t, needs: [...t.needs, 'trial'] } : t,
+  );
 }
 
 /** In whole minutes; a need for a task that this scape does not have has nothing to wait for. */

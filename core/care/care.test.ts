@@ -66,13 +66,13 @@ describe('care plan', () => {
 
   it('lets shrimps in after two weeks, fish after three or more and two tests', () => {
     const { care } = cared('taper');
-    expect(care.stock.shrimpsFrom).toBe('2027-01-28');
-    expect(care.stock.fishFrom >= '2027-02-04').toBe(true);
+    expect(care.stock!.shrimpsFrom).toBe('2027-01-28');
+    expect(care.stock!.fishFrom! >= '2027-02-04').toBe(true);
     const tests = care.weeks
       .flatMap((w) => w.days)
-      .filter((d) => d.test && d.afterDays > 7 && d.day < care.stock.fishFrom);
+      .filter((d) => d.test && d.afterDays > 7 && d.day < care.stock!.fishFrom!);
     expect(tests.length).toBeGreaterThanOrEqual(2);
-    expect(cared('fish-in').care.stock.fishFrom).toBe('2027-01-14');
+    expect(cared('fish-in').care.stock!.fishFrom).toBe('2027-01-14');
   });
 
   it('doses by school', () => {

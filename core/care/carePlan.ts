@@ -1,21 +1,25 @@
 import { dayPlus, type Day } from '../calendar/day';
-import { optionOf, plantOf } from '../commission/lookup';
+import { materialOf, optionOf } from '../commission/lookup';
 import { dosingSchoolOf, waterSchoolOf } from '../commission/usual';
-import type { Commission, DosingSchool, Plant, WaterSchool } from '../commission/schema';
+import { firstFill } from '../filling/firstFill';
+import type { Commission, DosingSchool, Material, WaterSchool } from '../commission/schema';
 import type { Survey } from '../survey/survey';
 import { conditionerMl } from '../filling/conditioner';
 import type { Finding } from '../words/finding';
 import { inLitres } from '../words/measure';
-import { say, type Text } from '../words/text';
+import { PRACTICE, say, type Text } from '../words/text';
 import { rounded } from '../units/quantity';
-import { DOSING_RULES, dosesOf, NOTHING_TO_FEED } from './dosing';
+import { DOSING_RULES, dosesOf, INERT_RULES, NOTHING_TO_FEED } from './dosing';
 import { recipeFor } from '../filling/filling';
 import type { Recipe } from '../water/recipe';
 import { roSchedule, type RoSchedule } from '../water/roSchedule';
-import { CO2_AHEAD_HOURS, lightOf, LIGHTS_ON_HOUR, type LightWeek } from './light';
+import { clocksOf, lightOf, MOST_LIGHT_HOURS, type LightWeek } from './light';
 import type { CareDay } from './careDay';
+import { eventsOf, laterOf, type LaterEvent } from './events';
+import { gatesOf, stockOf, type StockGate } from './gates';
+import { earlyTests, testDays } from './testDays';
 import { upkeepOf, type UpkeepPart } from './upkeep';
-import { CARE_DAYS, SCHOOLS, type Change } from './waterSchools';
+import { CARE_DAYS, changesOf, SCHOOLS, type Change } from './waterSchools';
 
 export interface CareWeek extends LightWeek {
   week: number;
@@ -42,29 +46,19 @@ export interface CarePlan {
     recipe: Recipe;
     first: { litres: number; share: number };
   };
-  dosing: { school: DosingSchool; rule: Text; forLitres: number };
-  light: { on: string; off: string; co2On?: string };
-  stock: { shrimpsFrom: Day; fishFrom: Day; condition: Text };
+  /** `mlADose` where the product says how much for each 100 L. */
+  dosing: { school: DosingSchool; rule: Text; forLitres: number; mlADose?: number };
+  /** `co2From` where gas comes days after the build. */
+  light: { on: string; off: string; co2On?: string; co2From?: Day };
+  /** When animals that are to come may come; nothing where all that are wished for live there. */
+  stock?: StockGate;
   /** RO water: how the unit keeps up with the fill and every change; without a unit left out. */
   ro?: RoSchedule;
   weeks: CareWeek[];
+  /** What is due after the eight weeks, in order. */
+  later: LaterEvent[];
   findings: Finding[];
 }
-
-/** Earliest days for animals, after the build (common practice: two weeks; three or more). */
-const SHRIMPS_AFTER = 14;
-const FISH_AFTER = 21;
-/** A month after planting, gaps in the carpet are replanted. */
-const GAPS_AFTER = 30;
-
-/** Days to the first trim by habit, when the plant's entry does not say (common practice). */
-const TRIM_AFTER: Partial<Record<NonNullable<Plant['habit']>, number>> = {
-  stem: 21,
-  carpet: 28,
-  creeper: 28,
-  grass: 35,
-  moss: 42,
-};
 
 /** The first eight weeks: dated water changes, light, dosing, tests, animals, trims, and what it asks. */
 export function carePlan(commission: Commission, survey: Survey): CarePlan {
@@ -72,13 +66,18 @@ export function carePlan(commission: Commission, survey: Survey): CarePlan {
   const school = waterSchoolOf(brief);
   const dosing = dosingSchoolOf(brief);
   const planted = optionOf(commission, survey.optionId).plants.length > 0;
-  const changes = SCHOOLS[school].changes();
+  const changes = changesOf(school, {
+    buildDay: brief.buildDay,
+    changeDay: brief.care?.changeDay,
+    dailyDose: dosing === 'excess',
+  });
+  const inert = isInert(commission, survey);
   // Plant food without plants feeds algae.
-  const dosed = planted ? dosesOf(dosing, changes, CARE_DAYS) : [];
+  const dosed = planted ? dosesOf(dosing, changes, CARE_DAYS, inert) : [];
   const doses = new Map(dosed.map((d) => [d.afterDays, d.doses]));
-  const tests = testDays(changes);
-  const fishIn = school === 'fish-in';
-  const events = eventsOf(commission, survey, tests, fishIn);
+  const tests = testDays(changes, earlyTests(commission));
+  const gates = gatesOf(commission, tests, school === 'fish-in');
+  const events = eventsOf(commission, survey, gates);
   const day = (afterDays: number): CareDay => {
     const change = changes.find((c) => c.afterDays === afterDays);
     return {
@@ -115,73 +114,35 @@ export function carePlan(commission: Commission, survey: Survey): CarePlan {
     },
     dosing: {
       school: dosing,
-      rule: planted ? DOSING_RULES[dosing] : NOTHING_TO_FEED,
+      rule: planted ? (inert ? INERT_RULES : DOSING_RULES)[dosing] : NOTHING_TO_FEED,
       forLitres: survey.freeWaterL,
+      ...foodMl(commission, survey.freeWaterL),
     },
-    light: hours(commission),
-    stock: {
-      shrimpsFrom: dayPlus(brief.buildDay, fishIn ? 0 : SHRIMPS_AFTER),
-      fishFrom: dayPlus(brief.buildDay, fishIn ? 0 : fishGate(tests)),
-      condition: say('stock.condition'),
-    },
+    light: { ...clocksOf(commission), ...gasFrom(brief) },
+    ...(gates ? { stock: stockOf(brief, gates) } : {}),
     ...(ro ? { ro } : {}),
     weeks,
-    findings: [...minuteFindings(commission, weeks), ...roFindings(commission, ro)],
+    later: laterOf(brief.buildDay, events),
+    findings: [...minuteFindings(commission, weeks), ...lightFindings(weeks), ...roFindings(commission, ro)],
   };
 }
 
-function hours(commission: Commission): CarePlan['light'] {
-  const clock = (h: number) => `${String(h).padStart(2, '0')}:00`;
-  const off = LIGHTS_ON_HOUR + lightOf(commission, 1).hours;
-  return {
-    on: clock(LIGHTS_ON_HOUR),
-    off: clock(off),
-    ...(commission.brief.co2 ? { co2On: clock(LIGHTS_ON_HOUR - CO2_AHEAD_HOURS) } : {}),
-  };
+/** The day from which gas is on, where it is not the first. */
+function gasFrom({ co2, care, buildDay }: Commission['brief']): { co2From?: Day } {
+  return co2 && care?.co2FromDay ? { co2From: dayPlus(buildDay, care.co2FromDay) } : {};
 }
 
-/** One test a week: the day furthest after a change, so that the reading is not that of fresh water. */
-function testDays(changes: readonly Change[]): number[] {
-  return Array.from({ length: CARE_DAYS / 7 }, (_, week) => {
-    let best = { day: week * 7 + 4, since: -1 };
-    for (let day = week * 7 + 1; day <= week * 7 + 7; day++) {
-      if (changes.some((c) => c.afterDays === day)) continue;
-      const last = Math.max(0, ...changes.map((c) => c.afterDays).filter((d) => d < day));
-      if (day - last > best.since) best = { day, since: day - last };
-    }
-    return best.day;
-  });
+/** Plant food of one dose, mL, where its entry says how much for each 100 L. */
+function foodMl({ catalogue }: Commission, litres: number): { mlADose?: number } {
+  const dose = catalogue.materials.find((m) => m.kind === 'plant-food')?.dosePer100L;
+  return dose === undefined ? {} : { mlADose: (dose * litres) / 100 };
 }
 
-/** The day after the second test of those from the second week on, not before three weeks. */
-function fishGate(tests: readonly number[]): number {
-  const second = tests.filter((d) => d > 7)[1];
-  return Math.max(FISH_AFTER, second + 1);
-}
-
-function eventsOf(
-  commission: Commission,
-  survey: Survey,
-  tests: readonly number[],
-  fishIn: boolean,
-): Map<number, Text[]> {
-  const events = new Map<number, Text[]>();
-  const add = (afterDays: number, what: Text) => {
-    if (afterDays <= CARE_DAYS) events.set(afterDays, [...(events.get(afterDays) ?? []), what]);
-  };
-  if (!fishIn) {
-    add(SHRIMPS_AFTER, say('event.shrimps'));
-    add(fishGate(tests), say('event.fish'));
-  }
-  const plants = new Set(optionOf(commission, survey.optionId).plants.map((p) => p.plant));
-  for (const id of plants) {
-    const plant = plantOf(commission, id);
-    const after = plant.firstTrimDays ?? (plant.habit && TRIM_AFTER[plant.habit]);
-    if (after !== undefined) add(after, say('event.trim', { plant: plant.name }));
-  }
-  if ([...plants].some((id) => plantOf(commission, id).habit === 'carpet'))
-    add(GAPS_AFTER, say('event.gaps'));
-  return events;
+/** True where there is a bed, and none of it feeds plants: sand, gravel, or soil that has given what it had. */
+function isInert(commission: Commission, survey: Survey): boolean {
+  const { bed } = optionOf(commission, survey.optionId);
+  const feeds = (kind: Material['kind']) => kind === 'soil' || kind === 'base';
+  return bed.length > 0 && !bed.some((l) => feeds(materialOf(commission, l.material).kind) && !l.used);
 }
 
 /** Tap water in a recipe, L: RO water needs no conditioner. */
@@ -195,7 +156,7 @@ function roOf(commission: Commission, survey: Survey, changes: readonly Change[]
   if (!ro) return undefined;
   const roL = (litres: number) => recipeFor(commission, litres).roL;
   const demands = [
-    { afterDays: 0, litres: roL(survey.freeWaterL + survey.poreWaterL) },
+    { afterDays: 0, litres: roL(firstFill(commission, survey).newL) },
     ...changes.map((c) => ({ afterDays: c.afterDays, litres: roL(c.share * survey.freeWaterL) })),
   ];
   return roSchedule(demands, ro.litresPerHour, ro.storageL);
@@ -227,6 +188,25 @@ function roFindings({ site }: Commission, ro: RoSchedule | undefined): Finding[]
         room: inLitres(site?.ro?.storageL ?? 0, 0),
       }),
       source: say('source.ro', { perDay: inLitres(ro.perDayL, 0) }),
+    },
+  ];
+}
+
+/** More light than the first months bear. */
+function lightFindings(weeks: readonly CareWeek[]): Finding[] {
+  const hours = Math.max(...weeks.map((w) => w.hours));
+  if (hours <= MOST_LIGHT_HOURS) return [];
+  return [
+    {
+      id: 'care.light',
+      severity: 'warn',
+      at: { field: 'brief.care' },
+      measured: rounded(hours, 1),
+      limit: MOST_LIGHT_HOURS,
+      unit: 'h',
+      says: say('care.light.says', { hours: rounded(hours, 1) }),
+      because: say('care.light.because', { most: MOST_LIGHT_HOURS }),
+      source: PRACTICE,
     },
   ];
 }

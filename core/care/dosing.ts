@@ -16,11 +16,26 @@ export const DOSING_RULES: Readonly<Record<DosingSchool, Text>> = {
   excess: say('dosing.excess'),
 };
 
+/** The same where the bed gives nothing: those schools that wait for the soil do not wait. */
+export const INERT_RULES: Readonly<Record<DosingSchool, Text>> = {
+  ...DOSING_RULES,
+  none: say('dosing.inert'),
+  lean: say('dosing.inert'),
+};
+
 /** Where nothing is planted. */
 export const NOTHING_TO_FEED = say('dosing.nothing');
 
-/** Days and doses of a school over a number of days after the build. */
-export function dosesOf(school: DosingSchool, changes: readonly Change[], days: number): Dose[] {
+/**
+ * Days and doses of a school over a number of days after the build. A bed that gives nothing itself, sand or
+ * gravel, is fed from the first change on; rich soil feeds plants for weeks and is left to it.
+ */
+export function dosesOf(
+  school: DosingSchool,
+  changes: readonly Change[],
+  days: number,
+  inert = false,
+): Dose[] {
   const daily = (count: (week: number) => number) =>
     Array.from({ length: days }, (_, i) => ({ afterDays: i + 1, doses: count(Math.floor(i / 7) + 1) }));
   const afterChanges = (fromWeek: number) =>
@@ -29,11 +44,11 @@ export function dosesOf(school: DosingSchool, changes: readonly Change[], days: 
       .map((c) => ({ afterDays: c.afterDays, doses: 1 }));
   switch (school) {
     case 'none':
-      return afterChanges(5);
+      return afterChanges(inert ? 1 : 5);
     case 'ramp':
       return daily((week) => Math.min(5, week));
     case 'lean':
-      return afterChanges(3);
+      return afterChanges(inert ? 1 : 3);
     case 'excess':
       return daily(() => 1);
     default:

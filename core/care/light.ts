@@ -1,3 +1,4 @@
+import { clockOf } from '../build/clock';
 import type { Brief, Commission } from '../commission/schema';
 
 /** Light of one week: hours a day and share of full output. */
@@ -11,15 +12,19 @@ export const MOST_LIGHT_HOURS = 8;
 /** Start of the photoperiod, and beside a window, h (common practice). */
 const FIRST_HOURS = 7;
 const FIRST_HOURS_WINDOW = 6;
-/** Output from half to full over four weeks (common practice). */
-const OUTPUT = [0.5, 0.6, 0.75, 0.9, 1];
+/** Part of the way from the first output to the full one, by week: there after four (common practice). */
+const RISE = [0, 0.2, 0.5, 0.8, 1];
+/** Half of full output to begin with (common practice). */
+const FIRST_OUTPUT = 0.5;
 
 /** The photoperiod of a week (1 to 8): the starting hours for a month, then one more, 8 at most. */
 export function lightOf({ brief }: Commission, week: number): LightWeek {
   const first = daylightOf(brief) === 'window' ? FIRST_HOURS_WINDOW : FIRST_HOURS;
+  const usual = Math.min(MOST_LIGHT_HOURS, week <= 4 ? first : first + 1);
+  const output = brief.care?.firstOutput ?? FIRST_OUTPUT;
   return {
-    hours: Math.min(MOST_LIGHT_HOURS, week <= 4 ? first : first + 1),
-    outputShare: OUTPUT[Math.min(week, OUTPUT.length) - 1],
+    hours: brief.care?.lightHours ?? usual,
+    outputShare: output + (1 - output) * RISE[Math.min(week, RISE.length) - 1],
   };
 }
 
@@ -32,7 +37,21 @@ export function daylightOf({ window, daylight }: Brief): NonNullable<Brief['dayl
   return window.sunHours > 0 || window.distanceMm <= BESIDE_MM ? 'window' : 'indirect';
 }
 
-/** When the light comes on, a clock hour, so that it is lit when people are there. */
-export const LIGHTS_ON_HOUR = 12;
+/** When the light comes on unless it is said, so that it is lit when people are there. */
+const LIGHTS_ON = '12:00';
 /** CO2 starts this long before the light and stops with it, h (common practice: one or two). */
-export const CO2_AHEAD_HOURS = 1;
+const CO2_AHEAD_HOURS = 1;
+
+/** Clock times of light and gas in the first week. */
+export function clocksOf(commission: Commission): { on: string; off: string; co2On?: string } {
+  const { care, co2 } = commission.brief;
+  const on = care?.lightsOn ?? LIGHTS_ON;
+  const at = (hours: number) => clockOf(on, (((hours * 60) % DAY_MIN) + DAY_MIN) % DAY_MIN);
+  return {
+    on,
+    off: at(lightOf(commission, 1).hours),
+    ...(co2 ? { co2On: at(-(care?.co2AheadHours ?? CO2_AHEAD_HOURS)) } : {}),
+  };
+}
+
+const DAY_MIN = 24 * 60;

@@ -1,3 +1,4 @@
+import { dayPlus, weekdayOf, type Day, type Weekday } from '../calendar/day';
 import type { WaterSchool } from '../commission/schema';
 import { say, type Text } from '../words/text';
 
@@ -70,4 +71,29 @@ export const SCHOOLS: Readonly<Record<WaterSchool, School>> = {
  */
 export function remainingShare(shares: readonly number[]): number {
   return shares.reduce((left, f) => left * (1 - f), 1);
+}
+
+/**
+ * The changes of a school as this commission keeps them: the weekly ones on the weekday that suits the client, and
+ * every week where a daily dose rests on a weekly change.
+ */
+export function changesOf(
+  school: WaterSchool,
+  { buildDay, changeDay, dailyDose }: { buildDay: Day; changeDay?: Weekday; dailyDose: boolean },
+): Change[] {
+  const own = SCHOOLS[school].changes();
+  const kept = school === 'weekly' && dailyDose ? every(7, 7, CARE_DAYS, 0.5) : own;
+  if (!changeDay) return kept;
+  return kept.map((change) => {
+    const week = Math.ceil(change.afterDays / 7);
+    const alone = kept.filter((c) => Math.ceil(c.afterDays / 7) === week).length === 1;
+    return alone ? { ...change, afterDays: dayInWeek(buildDay, week, changeDay) } : change;
+  });
+}
+
+/** The day of a week after the build that falls on a weekday. */
+function dayInWeek(buildDay: Day, week: number, weekday: Weekday): number {
+  for (let after = week * 7 - 6; after < week * 7; after++)
+    if (weekdayOf(dayPlus(buildDay, after)) === weekday) return after;
+  return week * 7;
 }

@@ -1,16 +1,38 @@
 import { z } from 'zod';
-import { figure, id, words, text, day, sizeMm, point, minor } from './primitives';
+import {
+  clock,
+  figure,
+  id,
+  words,
+  text,
+  day,
+  lengthMm,
+  sizeMm,
+  point,
+  minor,
+  origin,
+  laterDays,
+  weekday,
+} from './primitives';
 
 /* What was asked on the first visit, every answer but three optional. */
 
 export const WATER_SCHOOLS = ['taper', 'large-ro', 'weekly', 'light', 'fish-in'] as const;
 export const DOSING_SCHOOLS = ['none', 'ramp', 'lean', 'excess'] as const;
 export const MOISTURE_SCHOOLS = ['dry', 'misted', 'wet', 'flooded'] as const;
+export const PLANTING_SCHOOLS = ['front', 'transition'] as const;
+export const SAND_SCHOOLS = ['last', 'before', 'later'] as const;
 
 const schools = z.looseObject({
   water: z.enum(WATER_SCHOOLS).optional(),
   dosing: z.enum(DOSING_SCHOOLS).optional(),
   moisture: z.enum(MOISTURE_SCHOOLS).optional(),
+  /** Which plants go in first. */
+  planting: z.enum(PLANTING_SCHOOLS).optional(),
+  /** When a sand that is only looked at goes in. */
+  sand: z.enum(SAND_SCHOOLS).optional(),
+  /** The hardscape is set once for a trial, photographed and taken out again. */
+  trial: z.boolean().optional(),
 });
 
 export const OCCASIONS = ['opening', 'show', 'photograph', 'birthday', 'other'] as const;
@@ -39,6 +61,8 @@ export const stockSchema = z.looseObject({
   species: id,
   count: z.number().int().min(1).max(1_000),
   present: z.boolean().optional(),
+  /** Weeks or days after the build when it is wished for: animals come in stages. */
+  laterDays: laterDays.optional(),
 });
 
 /** Something of the client's that goes into the new scape. */
@@ -56,6 +80,36 @@ const rescapeSchema = z.looseObject({
   filterKept: z.boolean(),
   /** Tubs or tank in which animals wait. */
   holdingL: figure(0, 10_000).optional(),
+  /** Where animals are meanwhile: in the tank, in tubs, or with somebody else. */
+  animals: z.enum(['stay', 'tubs', 'elsewhere']).optional(),
+  /** Share of the old water that is kept; all of it where water stays and nothing is said. */
+  waterKept: z.number().min(0).max(1).optional(),
+  /** Height above the glass to which the water is drained before the work, mm. */
+  drainToMm: lengthMm.optional(),
+  /** What one tub for old water holds, L. */
+  tubL: z.number().min(1).max(2_000).optional(),
+  /** The filter is cleaned on the same day. */
+  filterCleaned: z.boolean().optional(),
+});
+
+/** How the client wants to keep it; what is not said is as usual. */
+const careSchema = z.looseObject({
+  /** Clock time at which the light comes on, hours it stays on, and hours by which gas goes before it. */
+  lightsOn: clock.optional(),
+  lightHours: z.number().min(2).max(12).optional(),
+  /** Share of full output in the first week; it rises to full over four. */
+  firstOutput: z.number().min(0.1).max(1).optional(),
+  co2AheadHours: z.number().min(0).max(4).optional(),
+  /** Weekday of the weekly change. */
+  changeDay: weekday.optional(),
+  /** Days after the build from which gas is on; with the light from the first day when left out. */
+  co2FromDay: z.int().min(0).max(60).optional(),
+});
+
+/** The filter of the new scape: whose, and how far its media are. */
+const filterSchema = z.looseObject({
+  origin: origin.optional(),
+  state: z.enum(['new', 'seeded', 'mature']).optional(),
 });
 
 export const briefSchema = z.looseObject({
@@ -63,10 +117,7 @@ export const briefSchema = z.looseObject({
   co2: z.boolean(),
   crew: z.number().int().min(1).max(4),
   /** Clock time at which the crew starts, `08:30` unless told otherwise. */
-  startTime: z
-    .string()
-    .regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'must be a clock time from 00:00 to 23:59')
-    .optional(),
+  startTime: clock.optional(),
   crewNames: z.array(words).max(4).optional(),
   client: z.looseObject({ name: words, contact: words.optional(), place: words.optional() }).optional(),
   handover: day.optional(),
@@ -86,6 +137,8 @@ export const briefSchema = z.looseObject({
     .looseObject({ kind: z.enum(OCCASIONS), day: day.optional(), note: words.optional() })
     .optional(),
   rescape: rescapeSchema.optional(),
+  filter: filterSchema.optional(),
+  care: careSchema.optional(),
   seats: z.array(seatSchema).max(8).optional(),
   livestock: z.array(stockSchema).max(40).optional(),
   /** What a CO2 set costs, as quoted; part of the cost when there is to be CO2. */

@@ -34,4 +34,29 @@ export const region = z.array(point).min(3).max(2_000);
 export const degrees = z.number().min(-3_600).max(3_600);
 export const share = z.number().min(0).max(0.9);
 export const minor = z.number().int().min(0).max(1e12);
+export const clock = z
+  .string()
+  .regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'must be a clock time from 00:00 to 23:59');
+/** Kinds of gear, in the order in which a tank is equipped. */
+export const GEAR_KINDS = [
+  'filter',
+  'media',
+  'heater',
+  'lamp',
+  'co2',
+  'pipes',
+  'skimmer',
+  'timer',
+  'stand',
+  'lid',
+  'mat',
+  'test-kit',
+  'food',
+] as const;
+export const gearKind = z.enum(GEAR_KINDS);
+/** Where a thing comes from: bought for this job, the studio's own, the client's, or in this tank now. */
+export const ORIGINS = ['bought', 'stock', 'client', 'here'] as const;
+export const origin = z.enum(ORIGINS);
+/** Days after the build on which something is added; 0 and left out mean the build day. */
+export const laterDays = z.int().min(0).max(365);
 export const weekday = z.enum(['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun']);

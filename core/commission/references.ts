@@ -10,6 +10,7 @@ export function referenceFaults(commission: Commission): Fault[] {
     ...alreadyMaterial(commission),
     ...twice('catalogue.suppliers', suppliers),
     ...packFaults(commission),
+    ...gearFaults(commission),
     ...twice('options', commission.options),
     ...twice('shelved', commission.shelved, 'options', commission.options),
     ...outsideFaults(commission),
@@ -52,7 +53,7 @@ function alreadyMaterial({ catalogue: { plants, materials } }: Commission): Faul
 }
 
 /** Lists outside the options: everything in them that has an id has one of its own. */
-function outsideFaults({ brief, vessel, site, pictures, log }: Commission): Fault[] {
+function outsideFaults({ brief, vessel, site, pictures, log, catalogue }: Commission): Fault[] {
   return [
     ...twice('brief.seats', brief.seats),
     ...twice('brief.owned', brief.owned),
@@ -60,9 +61,20 @@ function outsideFaults({ brief, vessel, site, pictures, log }: Commission): Faul
     ...twice('vessel.fixed', vessel.fixed),
     ...twice('site.route', site?.route),
     ...twice('site.devices', site?.devices),
+    ...twice('catalogue.animals', catalogue.animals),
     ...twice('pictures', pictures),
     ...twice('log', log),
   ];
+}
+
+/** Gear that is an article of the catalogue has to be in it. */
+function gearFaults({ site, catalogue }: Commission): Fault[] {
+  const known = new Set(catalogue.materials.map((m) => m.id));
+  return (site?.devices ?? []).flatMap(({ material }, i) =>
+    material === undefined || known.has(material)
+      ? []
+      : [unknown(`site.devices[${i}].material`, material, 'the id of a material in catalogue.materials')],
+  );
 }
 
 function packFaults({ catalogue }: Commission): Fault[] {
@@ -96,7 +108,10 @@ function optionFaults({ catalogue }: Commission, option: Option, path: string): 
   };
   const material = 'the id of a material in catalogue.materials';
   const piece = `the id of a piece in ${path}.pieces`;
-  option.bed.forEach((l, i) => want(materials, `${path}.bed[${i}].material`, l.material, material));
+  option.bed.forEach((l, i) => {
+    want(materials, `${path}.bed[${i}].material`, l.material, material);
+    l.mix?.forEach((m, k) => want(materials, `${path}.bed[${i}].mix[${k}].material`, m.material, material));
+  });
   option.pieces.forEach((p, i) => {
     want(materials, `${path}.pieces[${i}].material`, p.material, material);
     if (p.stand.kind === 'on') want(pieces, `${path}.pieces[${i}].stand.piece`, p.stand.piece, piece);

@@ -19,8 +19,11 @@ import {
   point,
   region,
   degrees,
+  gearKind,
   share,
   minor,
+  origin,
+  laterDays,
   weekday,
 } from './primitives';
 import { siteSchema, waypointSchema } from './siteSchema';
@@ -69,6 +72,18 @@ export const layerSchema = z.looseObject({
   region: region.optional(),
   cuts: z.boolean().optional(),
   floorMm: lengthMm.optional(),
+  origin: origin.optional(),
+  /** Litres of it that are there already, as poured: only the rest comes from elsewhere. */
+  presentL: figure(0, 10_000).optional(),
+  /** Soil that has run before gives less and holds its shape less well. */
+  used: z.boolean().optional(),
+  /** A mixture: materials with their shares, together 1; `material` says how it lies. */
+  mix: z
+    .array(z.looseObject({ material: id, share: z.number().min(0.001).max(1) }))
+    .min(2)
+    .max(8)
+    .optional(),
+  laterDays: laterDays.optional(),
 });
 
 const meshSchema = z.looseObject({
@@ -117,14 +132,25 @@ export const pieceSchema = z.looseObject({
   stand: standSchema,
   /** As weighed; otherwise volume times density. */
   massKg: z.number().min(0.001).max(2_000).optional(),
-  /** From the studio's own yard or the client: not bought. */
+  /** From the studio's own yard or the client: not bought. `origin` says more, and goes before it. */
   owned: z.boolean().optional(),
+  origin: origin.optional(),
+  /** Wood dry, soaking, or long sunk; stone or wood that something lives on and that must stay wet. */
+  state: z.enum(['dry', 'soaking', 'sunk', 'living']).optional(),
+  /** Day since which it soaks. */
+  soakingSince: day.optional(),
+  /** Glued into the vessel: it is neither taken out nor moved, and cannot float. */
+  fixed: z.boolean().optional(),
+  /** Where a piece that is in the tank now stands now, when it is to stand elsewhere. */
+  wasAt: point.optional(),
 });
 
 export const jointSchema = z.looseObject({
   id,
   pieces: z.array(id).min(2).max(20),
-  method: z.enum(['fibre-glue', 'gel-glue', 'silicone', 'tie']),
+  method: z.enum(['fibre-glue', 'gel-glue', 'silicone', 'impact', 'tie', 'wedge']),
+  /** Gel that an accelerator sets at once. */
+  accelerated: z.boolean().optional(),
 });
 
 export const plantingSchema = z.looseObject({
@@ -135,6 +161,12 @@ export const plantingSchema = z.looseObject({
   /** Placed one by one instead of by area: so many, on a piece or in the bed. */
   count: z.number().int().min(0).max(100_000).optional(),
   on: id.optional(),
+  origin: origin.optional(),
+  /** As it comes: tissue culture, grown above water, or out of a running tank. */
+  form: z.enum(['tissue', 'emersed', 'running']).optional(),
+  /** Part of the surface that it takes where plantings share it; the whole when left out. */
+  share: z.number().min(0.001).max(1).optional(),
+  laterDays: laterDays.optional(),
 });
 
 export const optionSchema = z.looseObject({
@@ -177,6 +209,9 @@ export const MATERIAL_KINDS = [
   'pad',
   'tie',
   'equipment',
+  'bacteria',
+  'root-tab',
+  'plant-food',
 ] as const;
 
 export const materialSchema = z.looseObject({
@@ -188,11 +223,19 @@ export const materialSchema = z.looseObject({
   /** Wood after soaking, when it differs from dry. */
   soakedKgPerL: z.number().min(0.01).max(12).optional(),
   soakDays: z.number().int().min(0).max(365).optional(),
+  /** Equipment: what it is, draws and moves. */
+  gear: gearKind.optional(),
+  watts: figure(0, 10_000).optional(),
+  litresPerHour: figure(0, 100_000).optional(),
+  /** What kind of glue a glue is; liquid when left out. */
+  glue: z.enum(['liquid', 'gel', 'silicone', 'impact']).optional(),
+  /** Bacteria: millilitres a day for each 100 L. */
+  bacteriaPer100L: z.number().min(0.001).max(10_000).optional(),
   settles: share.optional(),
   reposeDeg: z.number().min(1).lt(90).optional(),
   /** Share of the poured volume that water fills. */
   pores: share.optional(),
-  /** Conditioner: millilitres for each 100 L. */
+  /** Conditioner and plant food: millilitres for each 100 L, of one dose. */
   dosePer100L: z.number().min(0.001).max(10_000).optional(),
   /** Gives off carbonate and hardens the water. */
   hardens: z.boolean().optional(),
@@ -212,8 +255,12 @@ export const plantSchema = z.looseObject({
   heightMm: z.tuple([lengthMm, lengthMm]).optional(),
   light: z.enum(['low', 'medium', 'high']).optional(),
   needsCo2: z.boolean().optional(),
+  /** Temperatures in which it grows well, °C. */
+  tempC: z.tuple([figure(0, 45), figure(0, 45)]).optional(),
   growth: z.enum(['slow', 'medium', 'fast']).optional(),
   spacingMm: z.number().min(5).max(2_000).optional(),
+  /** Plugs that one cup or pot splits into: few, usual, many. */
+  plugsAPack: z.tuple([z.int().min(1).max(500), z.int().min(1).max(500), z.int().min(1).max(500)]).optional(),
   firstTrimDays: z.number().int().min(1).max(365).optional(),
   colour: words.optional(),
   packs: z.array(packSchema).max(40).optional(),
@@ -231,10 +278,36 @@ export const supplierSchema = z.looseObject({
   closed: z.array(closedSpan).max(400).optional(),
 });
 
+const span = (least: number, most: number) =>
+  z
+    .tuple([figure(least, most), figure(least, most)])
+    .refine(([from, to]) => from <= to, 'must have the lower figure first');
+
+/** An animal that the list does not have, with what is known of it: nothing is judged by what is left out. */
+export const animalSchema = z.looseObject({
+  id,
+  name: words.min(1),
+  kind: z.enum(['fish', 'shrimp', 'snail']),
+  adultMm: z.number().min(1).max(2_000).optional(),
+  group: z.int().min(1).max(200).optional(),
+  leastMm: lengthMm.optional(),
+  zone: z.enum(['top', 'middle', 'bottom']).optional(),
+  tempC: span(0, 45).optional(),
+  ph: span(3, 11).optional(),
+  gh: span(0, 60).optional(),
+  kh: span(0, 60).optional(),
+  digs: z.boolean().optional(),
+  eatsShrimps: z.boolean().optional(),
+  eatsPlants: z.boolean().optional(),
+  jumps: z.boolean().optional(),
+});
+
 export const catalogueSchema = z.looseObject({
   materials: z.array(materialSchema).max(2_000),
   plants: z.array(plantSchema).max(2_000).default([]),
   suppliers: z.array(supplierSchema).max(500),
+  /** Animals beside those that everybody has. */
+  animals: z.array(animalSchema).max(200).optional(),
 });
 
 export const logEntrySchema = z.looseObject({ id, date: day, text });
@@ -268,12 +341,14 @@ export type Waypoint = z.infer<typeof waypointSchema>;
 export type Option = z.infer<typeof optionSchema>;
 export type Layer = z.infer<typeof layerSchema>;
 export type LayerTop = Layer['top'];
+export type Origin = z.infer<typeof origin>;
 export type Piece = z.infer<typeof pieceSchema>;
 export type Shape = z.infer<typeof shapeSchema>;
 export type Scan = z.infer<typeof scanSchema>;
 export type Joint = z.infer<typeof jointSchema>;
 export type Planting = z.infer<typeof plantingSchema>;
 export type Material = z.infer<typeof materialSchema>;
+export type Animal = z.infer<typeof animalSchema>;
 export type Plant = z.infer<typeof plantSchema>;
 export type Pack = z.infer<typeof packSchema>;
 export type Supplier = z.infer<typeof supplierSchema>;

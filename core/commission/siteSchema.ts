@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { figure, id, words, lengthMm, sizeMm } from './primitives';
+import { clock, day, figure, gearKind, id, origin, words, lengthMm, point, sizeMm } from './primitives';
 
 /* The place: floor, way in, power, water, warmth. */
 
@@ -25,6 +25,23 @@ const deviceSchema = z.looseObject({
   watts: figure(0, 10_000),
   /** Where its warmth goes: into the water, from above by day, or elsewhere. */
   warms: z.enum(['water', 'above', 'elsewhere']).optional(),
+  kind: gearKind.optional(),
+  /** Which article of the catalogue it is: with its packs it has price, supplier and lead time. */
+  material: id.optional(),
+  origin: origin.optional(),
+  /** What a filter or pump moves, L an hour. */
+  litresPerHour: figure(0, 100_000).optional(),
+  /** Day on which it comes, where that is known: what cannot start without it waits. */
+  arrives: day.optional(),
+  /** Its body inside the vessel: size, the corner nearest to the front and left, and the side a hand comes from. */
+  body: z
+    .looseObject({
+      sizeMm: z.tuple([sizeMm, sizeMm, sizeMm]),
+      at: point,
+      zMm: lengthMm,
+      servedFrom: z.enum(['above', 'left', 'right', 'front']),
+    })
+    .optional(),
 });
 
 export const siteSchema = z.looseObject({
@@ -63,4 +80,9 @@ export const siteSchema = z.looseObject({
   drainM: figure(0, 500).optional(),
   carry: z.enum(['hose', 'cans']).optional(),
   roomC: z.tuple([celsius, celsius]).optional(),
+  /** Hours in which the house lets somebody work, whole or half hours: `["08:00", "18:00"]`. */
+  hours: z
+    .tuple([clock, clock])
+    .refine(([from, to]) => from < to, 'must have the earlier time first')
+    .optional(),
 });

@@ -27,3 +27,26 @@ export function co2CostOf({ co2, co2CostMinor = 0 }: Pick<Brief, 'co2' | 'co2Cos
 
 /** Thickness of a chamber's wall when it is not given, mm (common practice). */
 export const USUAL_WALL_MM = 5;
+
+/** What of a running tank can stay in it, beside its water. */
+export const STAYING_PARTS = ['stone', 'wood', 'substrate', 'plants'] as const;
+
+/** True for a running tank of which nothing is taken out: whatever is added, what lives on its surfaces stays. */
+export function everythingStays({ rescape }: Pick<Brief, 'rescape'>): boolean {
+  return rescape !== undefined && STAYING_PARTS.every((part) => rescape.stays.includes(part));
+}
+
+/** True where animals live through work that takes something of their tank away. */
+export function livesThrough(brief: Pick<Brief, 'rescape' | 'livestock'>): boolean {
+  const lived = (brief.livestock ?? []).some((s) => s.present);
+  return brief.rescape !== undefined && !everythingStays(brief) && lived;
+}
+
+/** How far the media of the filter are: those that stay in a rescape are mature, others new unless it is said. */
+export function filterStateOf({
+  rescape,
+  filter,
+}: Pick<Brief, 'rescape' | 'filter'>): 'new' | 'seeded' | 'mature' {
+  if (rescape?.filterKept) return 'mature';
+  return filter?.state ?? 'new';
+}

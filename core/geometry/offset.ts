@@ -1,4 +1,4 @@
-import { EndType, inflatePathsD, JoinType } from 'clipper2-ts';
+import { EndType, FillRule, inflatePathsD, intersectD, JoinType } from 'clipper2-ts';
 import { polygonArea, signedArea, type Point, type Polygon } from './polygon';
 
 /** The same ring anticlockwise seen from above. */
@@ -76,4 +76,12 @@ export function distanceTo([x, y]: Point, [a, b]: readonly [Point, Point]): numb
   const t = ((x - a[0]) * ux + (y - a[1]) * uy) / (ux * ux + uy * uy);
   const s = Math.min(1, Math.max(0, t));
   return Math.hypot(x - a[0] - s * ux, y - a[1] - s * uy);
+}
+
+/** Area that two rings have in common, mm²: two squares of 100 that are shifted by half along both sides share 2,500. */
+export function commonArea(a: Polygon, b: Polygon): number {
+  const path = (ring: Polygon) => [ring.map(([x, y]) => ({ x, y }))];
+  return intersectD(path(a), path(b), FillRule.NonZero, DIGITS)
+    .map((ring) => ring.map(({ x, y }): Point => [x, y]))
+    .reduce((sum, ring) => sum + signedArea(ring), 0);
 }

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import type { Shape } from '../commission/schema';
 import { meshFault, meshVolume } from '../geometry/mesh';
 import { rotation } from '../geometry/rotation';
-import { liftKgf, stoneToHoldKg } from './buoyancy';
+import { liftKgf, netLiftKgf, stoneToHoldKg } from './buoyancy';
 import { columnsOf } from './columns';
 import { extentOf } from './extent';
 import { exactVolumeMm3, solidMesh } from './solid';
@@ -74,6 +74,12 @@ describe('solids', () => {
     );
     const edge = extentOf({ kind: 'box', sizeMm: [100, 100, 100] }, rotation(45));
     expect(edge.hi[0]).toBeCloseTo(100 / Math.SQRT2, 9);
+  });
+
+  it('a root half out of the water weighs more than it lifts', () => {
+    expect(netLiftKgf(3.7, 6)).toBeCloseTo(-2.3, 10);
+    // Wholly under water it is the same as by density: 8 L at 0.75 kg/L lift 2 kgf.
+    expect(netLiftKgf(8, 6)).toBeCloseTo(liftKgf(8, 0.75), 10);
   });
 
   it('lift and hold: 2 L of branch at 0.70 kg/L lift 0.60 kgf and need 0.96 kg of stone at 2.65', () => {

@@ -110,7 +110,7 @@ function orderLine(
   soakDays: number,
 ): OrderLine {
   const supplier = supplierOf(commission, pack.supplier);
-  const neededOn = dayPlus(commission.brief.buildDay, -soakDays);
+  const neededOn = dayPlus(commission.brief.buildDay, (line.laterDays ?? 0) - soakDays);
   const arriveBy = lastDelivery(supplier, neededOn);
   return {
     line: line.id,

@@ -1,8 +1,9 @@
 import type { Day } from '../calendar/day';
 import { buildPlan, type BuildPlan } from '../build/buildPlan';
 import { carePlan, type CarePlan } from '../care/carePlan';
-import { co2CostOf } from '../commission/usual';
+import { gasCostOf } from '../gear/gear';
 import type { Commission } from '../commission/schema';
+import { gearFindings } from '../gear/gearFindings';
 import { order, type Order } from '../ordering/order';
 import { surveyFindings } from '../survey/findings';
 import { survey, type Survey, type SurveyAsk } from '../survey/survey';
@@ -46,6 +47,7 @@ export function plan(commission: Commission, ask: PlanAsk = {}): Plan {
     findings: bySeverity([
       ...surveyFindings(commission, measured),
       ...visited.findings,
+      ...gearFindings(commission, measured),
       ...ordered.findings,
       ...build.findings,
       ...care.findings,
@@ -54,8 +56,9 @@ export function plan(commission: Commission, ask: PlanAsk = {}): Plan {
   };
 }
 
-function budgetFindings({ brief, currency }: Commission, { totalMinor }: TakeOff): Finding[] {
-  const gas = co2CostOf(brief);
+function budgetFindings(commission: Commission, { totalMinor }: TakeOff): Finding[] {
+  const { brief, currency } = commission;
+  const gas = gasCostOf(commission);
   const cost = totalMinor + gas;
   if (brief.budgetMinor === undefined || cost <= brief.budgetMinor) return [];
   return [

@@ -25,13 +25,14 @@ describe('whatever is accepted', () => {
 
   it('is worked out to the last figure, in documents that were spoilt at random', () => {
     let accepted = 0;
-    for (let seed = 0; seed < 120; seed++) {
+    // `endure/` does the same with a thousand, over the server and drawn.
+    for (let seed = 0; seed < 40; seed++) {
       const parsed = parseCommission(mutant(seeds[seed % seeds.length], seed));
       if (!parsed.ok) continue;
       accepted++;
       expect(`${seed}: ${worked(parsed.commission) ?? 'whole'}`).toBe(`${seed}: whole`);
     }
-    expect(accepted).toBeGreaterThan(25);
+    expect(accepted).toBeGreaterThan(5);
   });
 
   const held = (change: (d: any) => void) => {

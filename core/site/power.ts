@@ -31,7 +31,8 @@ export function powerLoad(
   { sockets, circuitA, volts = USUAL_VOLTS }: { sockets?: number; circuitA?: number; volts?: number },
 ): PowerLoad {
   const watts = devices.reduce((sum, d) => sum + d.watts, 0);
-  const plugs = devices.length;
+  // Lids, stands and media draw nothing and need no plug.
+  const plugs = devices.filter((d) => d.watts > 0).length;
   return {
     watts,
     amps: watts / volts,

@@ -3,7 +3,8 @@ import { inEnglish, spoken } from '../words/english';
 import type { Layer } from '../commission/schema';
 import { bySeverity, type Finding } from '../words/finding';
 import { example, piece, scape, soil } from '../testing/scape';
-import { surveyFindings, whereabouts } from './findings';
+import { surveyFindings } from './findings';
+import { whereabouts } from './whereabouts';
 import { survey } from './survey';
 
 describe('findings of the survey', () => {
@@ -42,7 +43,7 @@ describe('findings of the survey', () => {
     });
   });
 
-  it('finds a bed over its angle of repose, and passes the edge of a path over', () => {
+  it('finds a bed over its angle of repose; the edge of a path is a step that something has to hold', () => {
     expect(ids(scape({ option: { bed: [soil({ kind: 'ramp', frontMm: 20, backMm: 250 })] } }))).toEqual([
       'bed.steep',
     ]);
@@ -58,7 +59,9 @@ describe('findings of the survey', () => {
         [200, 400],
       ],
     };
-    expect(ids(scape({ option: { bed: [soil({ kind: 'level', mm: 80 }), path] } }))).toEqual([]);
+    expect(ids(scape({ option: { bed: [soil({ kind: 'level', mm: 80 }), path] } }))).toEqual(['bed.face']);
+    const low = { ...path, top: { kind: 'level' as const, mm: 60 } };
+    expect(ids(scape({ option: { bed: [soil({ kind: 'level', mm: 80 }), low] } }))).toEqual([]);
   });
 
   it('finds wood that floats, unless stone joined to it holds it or it is soaked', () => {
@@ -102,6 +105,7 @@ describe('findings of the survey', () => {
     ]);
     expect(ids(scape({ option: { pieces: [piece({ stand: { kind: 'at', zMm: 225 } })] } }))).toEqual([
       'piece.above',
+      'piece.air',
     ]);
     const twice = [
       piece({ stand: { kind: 'floor' } }),

@@ -3,10 +3,17 @@ import type { Commission } from '../commission/schema';
 import { stoneToHoldKg } from '../hardscape/buoyancy';
 import { rounded } from '../units/quantity';
 import type { Finding } from '../words/finding';
-import { inKg, inKgf, inLitres, inMm } from '../words/measure';
+import { JOINABLE_MM } from '../hardscape/contact';
+import { inKg, inKgf, inLitres, inMm, type Measure } from '../words/measure';
 import { PRACTICE, say, type Text } from '../words/text';
 import { densityOf } from '../hardscape/mass';
+import { bedFindings } from './bedFindings';
+import type { GroupSurvey } from './groups';
+import { jointFindings } from './jointFindings';
+import type { PieceSurvey } from './pieces';
+import { sharedFindings } from './sharedFindings';
 import type { Survey } from './survey';
+import { whereabouts } from './whereabouts';
 import { vesselFindings } from './vesselFindings';
 
 /** Depth a bed-rooting plant needs when its entry does not say, mm (common practice). */
@@ -18,6 +25,8 @@ const [FRONT_CLEAR_MM] = FRONT_CLEAR_USUAL_MM;
 const TALLEST_SHARE = 0.9;
 /** Shared space beyond which two pieces are said to run into each other, share of the smaller. */
 const TOUCHING_SHARE = 0.03;
+/** Stone lighter than this is porous and no weight to hold anything with, kg/L (common practice). */
+const SINKS_KG_PER_L = 2;
 
 /** Everything the survey shows to be outside a limit. */
 export function surveyFindings(commission: Commission, survey: Survey): Finding[] {
@@ -27,6 +36,9 @@ export function surveyFindings(commission: Commission, survey: Survey): Finding[
     ...shallowFindings(commission, survey),
     ...steepFindings(commission, survey),
     ...pieceFindings(commission, survey),
+    ...jointFindings(commission, survey),
+    ...bedFindings(commission, survey),
+    ...sharedFindings(commission, survey),
     ...co2Findings(commission, survey),
   ];
 }
@@ -35,21 +47,18 @@ function floatFindings(commission: Commission, { groups, pieces }: Survey): Find
   return groups.flatMap((group) => {
     if (!group.floats) return [];
     const members = pieces.filter((p) => group.pieces.includes(p.id));
-    const stone = members.find((p) => materialOf(commission, p.material).kind === 'stone');
-    const density = densityOf(stone && materialOf(commission, stone.material));
+    const density = holdingDensity(commission, members);
     const shortKgf = group.liftKgf - group.holdKgf;
     const moreKg = rounded(stoneToHoldKg(shortKgf, density), 2);
+    if (moreKg <= 0) return [];
     const light = members.find((p) => {
       const m = materialOf(commission, p.material);
       return p.massKg / p.volumeL < 1 || m.kind === 'wood';
     });
     const soak = light && materialOf(commission, light.material).soakDays;
-    const more = inKg(moreKg, 2);
-    const values = {
-      piece: light?.id ?? group.pieces[0],
-      lift: inKgf(group.liftKgf),
-      hold: inKgf(group.holdKgf),
-    };
+    const more = { more: inKg(moreKg, 2), density: rounded(density, 2) };
+    const values = { piece: light?.id ?? group.pieces[0], lift: inKgf(group.liftKgf) };
+    const held = rounded(group.holdKgf, 2) > 0;
     return [
       {
         id: 'piece.floats',
@@ -58,15 +67,32 @@ function floatFindings(commission: Commission, { groups, pieces }: Survey): Find
         measured: rounded(group.liftKgf, 3),
         limit: rounded(group.holdKgf, 3),
         unit: 'kgf',
-        says: say(group.pieces.length > 1 ? 'piece.floats.says.joined' : 'piece.floats.says.alone', values),
-        because:
-          group.floatsSoaked || soak === undefined
-            ? say('piece.floats.because', { more })
-            : say('piece.floats.because.soak', { more, days: soak }),
+        says: held
+          ? say('piece.floats.says.joined', { ...values, hold: inKgf(group.holdKgf) })
+          : say('piece.floats.says.alone', values),
+        because: floatWords(group, light, soak, more),
         source: say('source.buoyancy'),
       } satisfies Finding,
     ];
   });
+}
+
+function floatWords(
+  group: GroupSurvey,
+  light: PieceSurvey | undefined,
+  days: number | undefined,
+  more: { more: Measure; density: number },
+): Text {
+  if (!group.floatsSoaked && days) return say('piece.floats.because.soak', { ...more, days });
+  // Porous stone drinks, too: how long is not known, so that it is tried in a bucket.
+  if (light && days === undefined) return say('piece.floats.because.try', more);
+  return say('piece.floats.because', more);
+}
+
+/** Density of the stone that would hold a float down: that which is joined to it or on the list, never what floats. */
+function holdingDensity({ catalogue }: Commission, members: readonly PieceSurvey[]): number {
+  const dense = catalogue.materials.filter((m) => m.kind === 'stone' && densityOf(m) >= SINKS_KG_PER_L);
+  return densityOf(dense.find((m) => members.some((p) => p.material === m.id)) ?? dense[0]);
 }
 
 function shallowFindings(commission: Commission, { plantings }: Survey): Finding[] {
@@ -99,7 +125,9 @@ function steepFindings(commission: Commission, { layers }: Survey): Finding[] {
   return layers.flatMap((layer) => {
     const material = materialOf(commission, layer.material);
     const limit = material.reposeDeg;
-    if (limit === undefined || layer.steepestDeg <= limit + 1e-6) return [];
+    // What cannot be told apart as it is written is the same slope.
+    if (limit === undefined || rounded(layer.steepestDeg, 1) <= rounded(limit, 1)) return [];
+    const places = rounded(layer.steepestDeg, 0) > rounded(limit, 0) ? 0 : 1;
     return [
       {
         id: 'bed.steep',
@@ -110,9 +138,9 @@ function steepFindings(commission: Commission, { layers }: Survey): Finding[] {
         unit: '°',
         says: say('bed.steep.says', {
           material: material.name,
-          slope: rounded(layer.steepestDeg, 0),
+          slope: rounded(layer.steepestDeg, places),
           where: whereabouts(commission, layer.steepestAt),
-          limit,
+          limit: rounded(limit, places),
         }),
         because: say('bed.steep.because'),
         source: say('source.repose', { name: material.name }),
@@ -176,7 +204,18 @@ function pieceFindings(commission: Commission, { pieces }: Survey): Finding[] {
         because: say('piece.rests.because'),
         source: say('source.drawing'),
       });
-    if (piece.overlapL > TOUCHING_SHARE * piece.volumeL)
+    if (piece.inAir)
+      found.push({
+        ...base,
+        id: 'piece.air',
+        severity: 'stop',
+        measured: rounded(piece.bottomMm, 0),
+        limit: 0,
+        says: say('piece.air.says', { piece: piece.id, height: inMm(piece.bottomMm) }),
+        because: say('piece.air.because', { reach: inMm(JOINABLE_MM) }),
+        source: say('source.drawing'),
+      });
+    if (piece.overlapL > TOUCHING_SHARE * piece.volumeL && rounded(piece.overlapL, 2) > 0)
       found.push({
         ...base,
         id: 'piece.overlaps',
@@ -211,15 +250,4 @@ function co2Findings(commission: Commission, { plantings }: Survey): Finding[] {
       } satisfies Finding,
     ];
   });
-}
-
-const ACROSS = ['left', 'middle', 'right'] as const;
-const DEEP = ['front', 'half-way', 'back'] as const;
-
-/** "front left" to "back right", in thirds. */
-export function whereabouts({ vessel }: Commission, [x, y]: readonly [number, number]): Text {
-  const third = (v: number, whole: number) => Math.min(2, Math.max(0, Math.floor((3 * v) / whole)));
-  const across = ACROSS[third(x, vessel.innerMm.length)];
-  const deep = DEEP[third(y, vessel.innerMm.width)];
-  return say(`where.${deep}.${across}`);
 }

@@ -1,62 +1,161 @@
+import { daysFrom } from '../calendar/day';
 import { materialOf } from '../commission/lookup';
+import { isSunk, pieceOrigin, pieceState } from '../commission/origin';
+import type { Joint, Material, Piece } from '../commission/schema';
 import { MM3_PER_L } from '../units/volume';
-import { liftKgf } from '../hardscape/buoyancy';
+import { netLiftKgf } from '../hardscape/buoyancy';
+import { gapMm, JOINABLE_MM } from '../hardscape/contact';
 import { massKgOf } from '../hardscape/mass';
+import type { Standing } from '../hardscape/settle';
 import type { SurveyInput } from './input';
+import { remembered, type SurveyMemo } from './memo';
 
 /** Pieces that joints tie together: they move, float and hold down as one. */
 export interface GroupSurvey {
   pieces: string[];
-  /** Upward pull of those lighter than water, as built (dry) and after soaking, kgf. */
+  /** Upward pull of those that lift, as they go in and after soaking, kgf. */
   liftKgf: number;
   soakedLiftKgf: number;
-  /** Submerged weight of those heavier, kgf. */
+  /** Downward pull of those that hold, and of what lies on the group, kgf. */
   holdKgf: number;
   soakedHoldKgf: number;
+  /** Fixed in the vessel: whatever it lifts, it stays. */
+  fixed: boolean;
   floats: boolean;
   floatsSoaked: boolean;
 }
 
-/**
- * Lift and hold of every group in fresh water, only as far as its pieces are under the water line. A piece's
- * density is its mass (as weighed, where it was) over its volume.
- */
-export function surveyGroups(input: SurveyInput): GroupSurvey[] {
-  const { commission, option, standing, displaced } = input;
-  const place = new Map(standing.map(({ piece }, i) => [piece.id, i]));
-  return jointed(
-    option.pieces.map((p) => p.id),
-    option.joints.map((j) => j.pieces),
-  ).map((group) => {
-    const sums = { dry: { lift: 0, hold: 0 }, soaked: { lift: 0, hold: 0 } };
-    for (const id of group) {
-      const i = place.get(id)!;
-      const { piece, columns } = standing[i];
-      const material = materialOf(commission, piece.material);
-      const underWaterL = displaced[i].underWater / MM3_PER_L;
-      const dry = massKgOf(piece, columns.volumeMm3, material) / (columns.volumeMm3 / MM3_PER_L);
-      addTo(sums.dry, liftKgf(underWaterL, dry));
-      addTo(sums.soaked, liftKgf(underWaterL, Math.max(dry, material.soakedKgPerL ?? dry)));
+/** A joint as it is: how far its pieces are apart at their closest, mm, as far as that is measured. */
+export interface JointSurvey {
+  id: string;
+  gapMm: number;
+  /** Mass that hangs on it, kg: pieces that nothing else bears. */
+  hangsKg: number;
+}
+
+/** Weight of wood that has sunk for good and of which nothing else is known, kg/L. */
+const SUNK_KG_PER_L = 1.02;
+
+/** Every joint, with the gap that it has to bridge. */
+export function surveyJoints({ option, standing, commission }: SurveyInput, memo: SurveyMemo): JointSurvey[] {
+  const byId = new Map(standing.map((s) => [s.piece.id, s]));
+  return option.joints.map((joint) => {
+    const [first, ...rest] = joint.pieces.map((id) => byId.get(id)!);
+    const known = [first];
+    let widest = 0;
+    for (const piece of rest) {
+      const gaps = known.map((k) => gapBetween(k, piece, memo));
+      widest = Math.max(widest, Math.min(...gaps));
+      known.push(piece);
     }
+    const hanging = known.filter((s) => s.piece.stand.kind === 'at' && !s.piece.fixed);
+    const hangsKg = hanging.reduce((sum, s) => sum + massOf(s, materialOf(commission, s.piece.material)), 0);
+    return { id: joint.id, gapMm: widest, hangsKg };
+  });
+}
+
+/** The gap between two pieces, kept while they stand to each other as they did. */
+function gapBetween(a: Standing, b: Standing, memo: SurveyMemo): number {
+  const apart = JSON.stringify([a.xMm - b.xMm, a.yMm - b.yMm, a.zMm - b.zMm]);
+  const slot = memo.slot(memo.areas, `gap ${a.piece.id} ${b.piece.id}`);
+  return remembered(slot, [a.columns, b.columns, apart], () => gapMm(a, b)) as number;
+}
+
+/**
+ * Lift and hold of every group in fresh water, as its pieces go in: each pulls up by the water it displaces and
+ * down by its whole mass, that out of the water too; what lies on a group holds it down as well. Joints across a
+ * gap hold nothing.
+ */
+export function surveyGroups(input: SurveyInput, joints: readonly JointSurvey[]): GroupSurvey[] {
+  const { option } = input;
+  const place = new Map(input.standing.map(({ piece }, i) => [piece.id, i]));
+  const holding = option.joints.filter((_, i) => joints[i].gapMm <= JOINABLE_MM);
+  const groups = jointed(
+    option.pieces.map((p) => p.id),
+    holding.map((j) => j.pieces),
+  );
+  return groups.map((group) => {
+    const fixed = group.some((id) => input.standing[place.get(id)!].piece.fixed);
+    const asBuilt = pull(input, group, place, false);
+    const soaked = pull(input, group, place, true);
     return {
       pieces: group,
-      liftKgf: sums.dry.lift,
-      soakedLiftKgf: sums.soaked.lift,
-      holdKgf: sums.dry.hold,
-      soakedHoldKgf: sums.soaked.hold,
-      floats: sums.dry.lift > sums.dry.hold,
-      floatsSoaked: sums.soaked.lift > sums.soaked.hold,
+      liftKgf: asBuilt.lift,
+      soakedLiftKgf: soaked.lift,
+      holdKgf: asBuilt.hold,
+      soakedHoldKgf: soaked.hold,
+      fixed,
+      floats: !fixed && asBuilt.lift > asBuilt.hold + 1e-9,
+      floatsSoaked: !fixed && soaked.lift > soaked.hold + 1e-9,
     };
   });
 }
 
-function addTo(sums: { lift: number; hold: number }, lift: number): void {
-  if (lift > 0) sums.lift += lift;
-  else sums.hold -= lift;
+function pull(
+  input: SurveyInput,
+  group: readonly string[],
+  place: ReadonlyMap<string, number>,
+  soaked: boolean,
+): { lift: number; hold: number } {
+  const sums = { lift: 0, hold: 0 };
+  for (const id of group) {
+    const lift = liftOf(input, place.get(id)!, soaked);
+    if (lift > 0) sums.lift += lift;
+    else sums.hold -= lift;
+  }
+  for (const id of lyingOn(input.standing, group)) sums.hold += Math.max(0, -liftOf(input, place.get(id)!, soaked)); // prettier-ignore
+  return sums;
+}
+
+/** Upward pull of one piece, kgf: as it goes in, or once it has soaked. */
+function liftOf({ commission, standing, displaced }: SurveyInput, i: number, soaked: boolean): number {
+  const { piece, columns } = standing[i];
+  const material = materialOf(commission, piece.material);
+  const volumeL = columns.volumeMm3 / MM3_PER_L;
+  const dry = massOf(standing[i], material);
+  const state = stateOnBuildDay(commission, piece, material);
+  const sunk = isSunk(state) ? Math.max(material.soakedKgPerL ?? 0, SUNK_KG_PER_L) * volumeL : 0;
+  const wet = soaked ? (material.soakedKgPerL ?? 0) * volumeL : 0;
+  return netLiftKgf(displaced[i].underWater / MM3_PER_L, Math.max(dry, sunk, wet));
+}
+
+function massOf({ piece, columns }: Standing, material: Material): number {
+  return massKgOf(piece, columns.volumeMm3, material);
+}
+
+/** What soaks since a day has sunk once its material's days are over. */
+function stateOnBuildDay(
+  commission: SurveyInput['commission'],
+  piece: Piece,
+  material: Material,
+): NonNullable<Piece['state']> {
+  const state = pieceState(piece, pieceOrigin(commission, piece));
+  if (state !== 'soaking' || !piece.soakingSince) return state;
+  return daysFrom(piece.soakingSince, commission.brief.buildDay) >= (material.soakDays ?? 0)
+    ? 'sunk'
+    : 'soaking';
+}
+
+/** Pieces that lie on a group, upon each other too, without being part of it. */
+function lyingOn(standing: readonly Standing[], group: readonly string[]): string[] {
+  const under = new Set(group);
+  const on: string[] = [];
+  let found = true;
+  while (found) {
+    found = false;
+    for (const { piece, supported } of standing) {
+      if (piece.stand.kind !== 'on' || !supported || under.has(piece.id)) continue;
+      if (!under.has(piece.stand.piece)) continue;
+      under.add(piece.id);
+      on.push(piece.id);
+      found = true;
+    }
+  }
+  return on;
 }
 
 /** Ids in groups: those that appear together in a joint, directly or through others, in order of first sight. */
-export function jointed(ids: readonly string[], joints: readonly (readonly string[])[]): string[][] {
+export function jointed(ids: readonly string[], joints: readonly Joint['pieces'][]): string[][] {
   const groupOf = new Map(ids.map((id) => [id, [id]]));
   for (const joint of joints) {
     for (const id of joint.slice(1)) {

@@ -1,6 +1,7 @@
 import type { Plant } from '../commission/schema';
 import { cellCoverage } from '../geometry/coverage';
 import { polygonBounds, type Polygon } from '../geometry/polygon';
+import { topLayer } from '../substrate/faces';
 import { cellAt, regionHas } from '../substrate/bedField';
 import { rootableMm, slopedAreaMm2, slopeFactor, thinnestUnder, type DepthSpot } from '../planting/region';
 import { plugsFor } from '../planting/plugs';
@@ -15,6 +16,8 @@ export interface PlantingSurvey {
   standingM2: number;
   netM2: number;
   plugs: number;
+  /** Layers that are the surface in a part of it that matters: it roots through these. */
+  over: string[];
   /** Thinnest soil under it and where; left out where nothing roots in the bed. */
   thinnest?: DepthSpot;
 }
@@ -31,7 +34,7 @@ export function surveyPlantings(
   ) as Float64Array;
   return input.option.plants.map((planting) => {
     const { id, plant, region, spacingMm } = planting;
-    const counted = { id, plant, slopedM2: 0, standingM2: 0, netM2: 0, plugs: planting.count ?? 0 };
+    const counted = { id, plant, slopedM2: 0, standingM2: 0, netM2: 0, plugs: planting.count ?? 0, over: [] }; // prettier-ignore
     if (!region) return counted;
     const ring = JSON.stringify(region);
     const bare = remembered(
@@ -40,18 +43,20 @@ export function surveyPlantings(
       () => {
         const share = cellCoverage(input.field, region);
         const sloped = slopedAreaMm2(input.field, share);
-        return { share, sloped, thinnest: thinnestUnder(input.field, region, rooting, depthMm, share) };
+        const over = surfaceLayers(input, share);
+        return { share, sloped, over, thinnest: thinnestUnder(input.field, region, rooting, depthMm, share) };
       },
-    ) as { share: Float64Array; sloped: number; thinnest?: DepthSpot };
+    ) as { share: Float64Array; sloped: number; over: string[]; thinnest?: DepthSpot };
     // While an edge of the vessel is dragged pieces cover what they last covered, as they displace it.
     const key = memo.rough ? ring : bare.share;
     const standing = standingMm2(input, id, region, bare.share, key, memo);
-    const net = Math.max(0, bare.sloped - standing);
+    const net = Math.max(0, bare.sloped - standing) * (planting.share ?? 1);
     return {
       ...counted,
       slopedM2: bare.sloped / 1e6,
       standingM2: standing / 1e6,
       netM2: net / 1e6,
+      over: bare.over,
       plugs: planting.count ?? (spacingMm === undefined ? 0 : plugsFor(net, spacingMm)),
       ...(plantOf(plant).roots === 'bed' && bare.thinnest ? { thinnest: bare.thinnest } : {}),
     };
@@ -86,4 +91,20 @@ function standingMm2(
     }) as number;
   });
   return area;
+}
+
+/** A layer that is the surface in less than this part of a region is not what is planted. */
+const PART = 0.1;
+
+/** Layers that are uppermost in at least a tenth of a region, from the bottom up. */
+function surfaceLayers({ field, option }: SurveyInput, share: Float64Array): string[] {
+  const area = new Float64Array(option.bed.length);
+  let whole = 0;
+  for (let cell = 0; cell < share.length; cell++) {
+    if (share[cell] <= 0) continue;
+    whole += share[cell];
+    const top = topLayer(field, cell);
+    if (top >= 0) area[top] += share[cell];
+  }
+  return option.bed.filter((_, i) => area[i] > PART * whole).map((l) => l.id);
 }

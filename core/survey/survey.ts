@@ -1,5 +1,5 @@
 import { materialOf, optionOf, plantOf } from '../commission/lookup';
-import type { Commission, Material, Option, Vessel } from '../commission/schema';
+import type { Commission, Option, Vessel } from '../commission/schema';
 import { columnsOf } from '../hardscape/columns';
 import { displace, type Displaced } from '../hardscape/displace';
 import { earlierNeighbours } from '../hardscape/neighbours';
@@ -12,10 +12,11 @@ import { chamberFloors } from '../vessel/display';
 import { chamberWaterL, litresToHeight, waterLineL } from '../vessel/litres';
 import { fixedStanding } from './fixed';
 import type { SurveyInput } from './input';
-import { surveyGroups, type GroupSurvey } from './groups';
+import { surveyGroups, surveyJoints, type GroupSurvey, type JointSurvey } from './groups';
 import { surveyLayers, type LayerSurvey } from './layers';
 import { weigh, type MassSurvey } from './masses';
 import { newMemo, remembered, type SurveyMemo } from './memo';
+import { poreWaterL } from './pores';
 import { surveyPieces, type PieceSurvey } from './pieces';
 import { surveyPlantings, type PlantingSurvey } from './plantings';
 
@@ -46,6 +47,7 @@ export interface Survey {
   masses: MassSurvey;
   layers: LayerSurvey[];
   pieces: PieceSurvey[];
+  joints: JointSurvey[];
   groups: GroupSurvey[];
   plantings: PlantingSurvey[];
   /** The height field it was measured on, and the pieces as they stand; for drawing. */
@@ -80,6 +82,7 @@ export function survey(commission: Commission, ask: SurveyAsk = {}): Survey {
   const bedMaterials = option.bed.map((layer) => materialOf(commission, layer.material));
   const input: SurveyInput = { commission, option, vessel, field, bedMaterials, standing, displaced };
 
+  const joints = surveyJoints(input, memo);
   const layers = remembered(memo.layers, [field, option.bed], () => surveyLayers(field, option.bed));
   const nettoLayers = layers.map((layer, i) => {
     const takenL = sum(everything, (d) => d.ownInLayer[i]) / MM3_PER_L;
@@ -93,9 +96,9 @@ export function survey(commission: Commission, ask: SurveyAsk = {}): Survey {
   const airL =
     (open.air - sum(everything, (d) => d.ownInAir)) / MM3_PER_L + chambersBrimL(vessel) - chambersL;
   const bedL = nettoLayers.reduce((total, l) => total + l.volumeL, 0);
-  const poreWaterL = poreWater(nettoLayers, bedMaterials);
+  const inBedL = poreWaterL(field, nettoLayers, bedMaterials, vessel.waterLineMm);
   const piecesL = sum(displaced, ownMm3) / MM3_PER_L;
-  const masses = weigh(vessel, bedMaterials, nettoLayers, pieces, freeWaterL + poreWaterL);
+  const masses = weigh(vessel, bedMaterials, nettoLayers, pieces, freeWaterL + inBedL);
   return {
     optionId: option.id,
     cellMm: field.cellMm,
@@ -103,7 +106,7 @@ export function survey(commission: Commission, ask: SurveyAsk = {}): Survey {
     brimL,
     waterLineL: waterLineL(vessel),
     freeWaterL,
-    poreWaterL,
+    poreWaterL: inBedL,
     bedL,
     piecesL,
     fixedL: sum(fixedDisplaced, ownMm3) / MM3_PER_L,
@@ -114,7 +117,8 @@ export function survey(commission: Commission, ask: SurveyAsk = {}): Survey {
     masses,
     layers: nettoLayers,
     pieces,
-    groups: surveyGroups(input),
+    joints,
+    groups: surveyGroups(input, joints),
     plantings: surveyPlantings(input, memo, (id) => plantOf(commission, id)),
     field,
     standing,
@@ -190,13 +194,6 @@ function chambersBrimL(vessel: Vessel): number {
 
 function ownMm3(d: Displaced): number {
   return d.ownInLayer.reduce((a, b) => a + b, 0) + d.ownInFreeWater + d.ownInAir;
-}
-
-/** Space between grains when the material does not say: loosely packed grains, 0.40 (common practice). */
-const USUAL_PORES = 0.4;
-
-function poreWater(layers: readonly LayerSurvey[], materials: readonly Material[]): number {
-  return layers.reduce((total, l, i) => total + (materials[i].pores ?? USUAL_PORES) * l.volumeL, 0);
 }
 
 function sum(displaced: readonly Displaced[], pick: (d: Displaced) => number): number {

@@ -5,6 +5,7 @@ import { rounded } from '../units/quantity';
 import type { Finding } from '../words/finding';
 import { inLitres, inMm, type Measure } from '../words/measure';
 import { PRACTICE, say, type Text } from '../words/text';
+import { isMadeBefore } from '../hardscape/joining';
 import { isNarrowed, openings, openingSize, passes } from '../vessel/openings';
 import type { Polygon } from '../geometry/polygon';
 import { jointed } from './groups';
@@ -97,7 +98,7 @@ function passFinding(open: readonly Polygon[], sizeMm: Readonly<Size>, { says, .
 /** Pieces that silicone joins beforehand, outside, and the box around each such group as it will stand, mm. */
 function joinedBefore(commission: Commission, survey: Survey): { ids: string[]; sizeMm: Size }[] {
   const { pieces, joints } = optionOf(commission, survey.optionId);
-  const silicone = joints.filter((j) => j.method === 'silicone').map((j) => j.pieces);
+  const silicone = joints.filter((j) => isMadeBefore(j)).map((j) => j.pieces);
   const groups = jointed(pieces.map((p) => p.id), silicone); // prettier-ignore
   return groups
     .filter((ids) => ids.length > 1)

@@ -13,16 +13,27 @@ describe('water by height', () => {
   const doc = scape({ option: { bed: [soil({ kind: 'level', mm: 50 })], pieces: [stone] } });
   const s = survey(doc);
 
-  it('is nothing within the bed and the free water at the line', () => {
-    const [low, line] = waterByHeight(s, doc.vessel, [40, doc.vessel.waterLineMm]);
-    expect(low.litres).toBe(0);
-    expect(line.litres).toBeCloseTo(s.freeWaterL, 9);
+  it('is what the pores take within the bed, and free water and pores at the line', () => {
+    const [low, line] = waterByHeight(s, doc, [40, doc.vessel.waterLineMm]);
+    expect(low.freeL).toBe(0);
+    // 600 × 360 less the stone, 40 high, two fifths of it pores.
+    expect(low.litres).toBeCloseTo((600 * 360 - 100 * 100) * 40e-6 * 0.4, 2);
+    expect(line.freeL).toBeCloseTo(s.freeWaterL, 9);
+    expect(line.litres).toBeCloseTo(s.freeWaterL + s.poreWaterL, 9);
+  });
+
+  it('fills the pores of a bed that ends at the water line', () => {
+    const full = scape({ option: { bed: [soil({ kind: 'level', mm: doc.vessel.waterLineMm })] } });
+    const measured = survey(full);
+    expect(measured.freeWaterL).toBeCloseTo(0, 9);
+    const [line] = waterByHeight(measured, full, [full.vessel.waterLineMm]);
+    expect(line.litres).toBeCloseTo(0.4 * measured.bedL, 9);
   });
 
   it('is the floor times the height above the bed, less what stands in it, by hand', () => {
     // 600 × 360 less 100 × 100, up to the stone's top at 250; the whole floor above it.
-    const [mid, high] = waterByHeight(s, doc.vessel, [150, 350]);
-    expect(mid.litres).toBeCloseTo((600 * 360 - 100 * 100) * 100e-6, 2);
-    expect(high.litres).toBeCloseTo((600 * 360 * 300 - 100 * 100 * 200) * 1e-6, 2);
+    const [mid, high] = waterByHeight(s, doc, [150, 350]);
+    expect(mid.freeL).toBeCloseTo((600 * 360 - 100 * 100) * 100e-6, 2);
+    expect(high.freeL).toBeCloseTo((600 * 360 * 300 - 100 * 100 * 200) * 1e-6, 2);
   });
 });

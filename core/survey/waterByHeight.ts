@@ -1,22 +1,32 @@
-import type { Vessel } from '../commission/schema';
+import type { Commission, Vessel } from '../commission/schema';
 import { displace } from '../hardscape/displace';
 import { earlierNeighbours } from '../hardscape/neighbours';
 import { floorShare } from '../substrate/bedField';
 import { MM3_PER_L } from '../units/volume';
 import { fixedStanding } from './fixed';
+import { poreWaterL } from './pores';
 import type { Survey } from './survey';
 
 /** Water above the bed when it stands at a height, L. */
 export interface WaterHeight {
   mm: number;
+  /** In all. */
   litres: number;
+  /** Above the bed, and between its grains up to that height. */
+  freeL: number;
+  poresL: number;
 }
 
 /**
- * Free water of the display by height, with bed and pieces in it: what a fill has brought when it stands
- * there, and what a change down to there takes out. Chambers are left out; they fill by themselves.
+ * Water of the display by height, with bed and pieces in it: what a fill has brought when it stands there, and
+ * above the bed what a change down to there takes out. Chambers are left out; they fill by themselves.
  */
-export function waterByHeight(survey: Survey, vessel: Vessel, heightsMm: readonly number[]): WaterHeight[] {
+export function waterByHeight(
+  survey: Survey,
+  { vessel, catalogue }: Pick<Commission, 'vessel' | 'catalogue'>,
+  heightsMm: readonly number[],
+): WaterHeight[] {
+  const materials = survey.layers.map((l) => catalogue.materials.find((m) => m.id === l.material)!);
   const all = [...fixedStanding(vessel), ...survey.standing];
   const { field } = survey;
   const cellMm2 = field.dxMm * field.dyMm;
@@ -29,6 +39,18 @@ export function waterByHeight(survey: Survey, vessel: Vessel, heightsMm: readonl
       (sum, standing, i) => sum + displace(standing, field, at, earlier[i]).ownInFreeWater,
       0,
     );
-    return { mm, litres: (open * cellMm2 - taken) / MM3_PER_L };
+    const poresL = poreWaterL(field, survey.layers, materials, mm);
+    const freeL = (open * cellMm2 - taken) / MM3_PER_L;
+    return { mm, litres: freeL + poresL, freeL, poresL };
   });
+}
+
+/** Water that has to go, above the bed, for the line to stand at a height, L. */
+export function litresOutTo(
+  survey: Survey,
+  commission: Pick<Commission, 'vessel' | 'catalogue'>,
+  heightMm: number,
+): number {
+  const [low, line] = waterByHeight(survey, commission, [heightMm, commission.vessel.waterLineMm]);
+  return Math.max(0, line.freeL - low.freeL);
 }

@@ -1,50 +1,56 @@
-import { inLitres, inM } from '../words/measure';
+import { inLitres } from '../words/measure';
 import { PRACTICE, say, type Text } from '../words/text';
-import { materialOf, optionOf } from '../commission/lookup';
-import type { Commission, Joint, Material } from '../commission/schema';
+import { optionOf } from '../commission/lookup';
+import { pieceOrigin } from '../commission/origin';
+import type { Commission, Material, Piece } from '../commission/schema';
 import type { Survey } from '../survey/survey';
 import { rounded } from '../units/quantity';
 import type { Working } from '../words/working';
-import { BAG_L, bagsFor } from '../substrate/filler';
-import { pouredL } from '../substrate/pour';
+import { BAG_L } from '../substrate/filler';
 import { conditionerDose, conditionerMl } from '../filling/conditioner';
+import { bacteriaDays, bacteriaMlADay } from '../filling/bacteria';
 import { recipeFor } from '../filling/filling';
+import { firstFill } from '../filling/firstFill';
+import { fillerToLay } from '../survey/hills';
+import { gluing, jointsToMake } from './gluing';
 import { lineOf, type TakeOffLine } from './line';
 
 type ConsumableKind = Extract<
   Material['kind'],
-  'glue' | 'fibre' | 'mesh-bag' | 'conditioner' | 'pad' | 'tie'
+  'glue' | 'fibre' | 'mesh-bag' | 'conditioner' | 'pad' | 'tie' | 'bacteria'
 >;
 
-interface Consumable {
+/** A small thing that follows from the scape, before packs are chosen. */
+export interface Consumable {
   kind: ConsumableKind;
+  /** Which glue, where it is one: each has a line of its own. */
+  glue?: NonNullable<Material['glue']>;
   name: Text;
   value: number;
   unit: string;
   workings: Working[];
 }
 
-/** Glue a contact takes, g: liquid soaked into a wad, gel, or silicone (common practice). */
-const GLUE_G: Record<Joint['method'], number> = { 'fibre-glue': 4, 'gel-glue': 3, silicone: 25, tie: 0 };
-/** Fibre in a wad, g (common practice). */
-const FIBRE_G = 1.5;
-/** Length of line for one tie, m (common practice). */
-const TIE_M = 0.6;
-
 /** What follows from joints, filler, pieces on bare glass and litres: small things that stop a day if forgotten. */
 export function consumableLines(commission: Commission, survey: Survey): TakeOffLine[] {
+  const option = optionOf(commission, survey.optionId);
+  const there = (piece: Piece) => pieceOrigin(commission, piece) === 'here';
+  const isThere = (id: string) => there(option.pieces.find((p) => p.id === id)!);
   const wanted = [
-    ...gluing(commission, survey),
+    ...gluing(commission, survey, jointsToMake(option, isThere)),
     bags(commission, survey),
-    pads(commission, survey),
+    pads(option.pieces.filter((p) => !there(p))),
     conditioner(commission, survey),
+    ...bacteria(commission, survey),
   ];
   return wanted.flatMap((c) => {
-    if (!c || c.value <= 0) return [];
-    const material = commission.catalogue.materials.find((m) => m.kind === c.kind);
+    if (c.value <= 0) return [];
+    const material = commission.catalogue.materials.find(
+      (m) => m.kind === c.kind && (c.glue === undefined || (m.glue ?? 'liquid') === c.glue),
+    );
     return [
       lineOf({
-        id: material?.id ?? c.kind,
+        id: material?.id ?? (c.glue && c.glue !== 'liquid' ? `glue-${c.glue}` : c.kind),
         kind: 'consumables',
         name: material?.name ?? c.name,
         measured: { value: c.value, unit: c.unit },
@@ -56,63 +62,10 @@ export function consumableLines(commission: Commission, survey: Survey): TakeOff
   });
 }
 
-/** Contacts in a joint: one fewer than the pieces it brings together. */
-function contacts(joints: readonly Joint[]): number {
-  return joints.reduce((sum, j) => sum + j.pieces.length - 1, 0);
-}
-
-function gluing(commission: Commission, survey: Survey): Consumable[] {
-  const { joints } = optionOf(commission, survey.optionId);
-  const byMethod = (method: Joint['method']) => contacts(joints.filter((j) => j.method === method));
-  const glued = joints.filter((j) => j.method !== 'tie');
-  const grams = glued.reduce((sum, j) => sum + GLUE_G[j.method] * (j.pieces.length - 1), 0);
-  const wads = byMethod('fibre-glue');
-  const ties = byMethod('tie');
-  const count = (n: number) => ({ step: say('contacts'), value: n, unit: 'contact' });
-  return [
-    {
-      kind: 'glue',
-      name: say('consumable.glue'),
-      value: grams,
-      unit: 'g',
-      workings: [
-        count(contacts(glued)),
-        {
-          step: say('glue.each'),
-          value: grams,
-          unit: 'g',
-          note: PRACTICE,
-        },
-      ],
-    },
-    {
-      kind: 'fibre',
-      name: say('consumable.fibre'),
-      value: wads * FIBRE_G,
-      unit: 'g',
-      workings: [
-        count(wads),
-        { step: say('fibre.each', { grams: FIBRE_G }), value: wads * FIBRE_G, unit: 'g', note: PRACTICE },
-      ],
-    },
-    {
-      kind: 'tie',
-      name: say('consumable.tie'),
-      value: ties * TIE_M,
-      unit: 'm',
-      workings: [
-        count(ties),
-        { step: say('tie.each', { length: inM(TIE_M) }), value: ties * TIE_M, unit: 'm', note: PRACTICE },
-      ],
-    },
-  ];
-}
-
 function bags(commission: Commission, survey: Survey): Consumable {
-  const litres = survey.layers
-    .filter((l) => materialOf(commission, l.material).kind === 'filler')
-    .reduce((sum, l) => sum + pouredL(l.volumeL, materialOf(commission, l.material).settles), 0);
-  const count = bagsFor(litres);
+  const hills = fillerToLay(commission, survey);
+  const litres = hills.reduce((sum, h) => sum + h.litres, 0);
+  const count = hills.reduce((sum, h) => sum + h.bags, 0);
   return {
     kind: 'mesh-bag',
     name: say('consumable.bags'),
@@ -120,6 +73,9 @@ function bags(commission: Commission, survey: Survey): Consumable {
     unit: 'piece',
     workings: [
       { step: say('filler'), value: litres, unit: 'L' },
+      ...(hills.length > 1
+        ? hills.map((h, i) => ({ step: say('filler.hill', { hill: i + 1, bags: h.bags }), value: h.litres, unit: 'L' })) // prettier-ignore
+        : []),
       {
         step: say('filler.bag', { litres: inLitres(BAG_L) }),
         value: count,
@@ -130,8 +86,8 @@ function bags(commission: Commission, survey: Survey): Consumable {
   };
 }
 
-function pads(commission: Commission, survey: Survey): Consumable {
-  const standing = optionOf(commission, survey.optionId).pieces.filter((p) => p.stand.kind === 'floor');
+function pads(pieces: readonly Piece[]): Consumable {
+  const standing = pieces.filter((p) => p.stand.kind === 'floor');
   return {
     kind: 'pad',
     name: say('consumable.pads'),
@@ -143,21 +99,18 @@ function pads(commission: Commission, survey: Survey): Consumable {
 
 function conditioner(commission: Commission, survey: Survey): Consumable {
   const dose = conditionerDose(commission);
-  const { tapColdL, tapHotL, roL } = recipeFor(commission, survey.freeWaterL + survey.poreWaterL);
+  const fill = firstFill(commission, survey);
+  const { tapColdL, tapHotL, roL } = recipeFor(commission, fill.newL);
   const litres = tapColdL + tapHotL;
   const millilitres = conditionerMl(commission, litres);
+  const note = fill.newL < fill.totalL - 0.05 ? 'first.fill.kept' : roL > 0 ? 'first.fill.tap' : 'first.fill.all'; // prettier-ignore
   return {
     kind: 'conditioner',
     name: say('consumable.conditioner'),
     value: millilitres,
     unit: 'mL',
     workings: [
-      {
-        step: say('first.fill'),
-        value: rounded(litres, 1),
-        unit: 'L',
-        note: say(roL > 0 ? 'first.fill.tap' : 'first.fill.all'),
-      },
+      { step: say('first.fill'), value: rounded(litres, 1), unit: 'L', note: say(note) },
       {
         step: say('conditioner.dose', { dose, litres: '100 L' }),
         value: millilitres,
@@ -166,4 +119,23 @@ function conditioner(commission: Commission, survey: Survey): Consumable {
       },
     ],
   };
+}
+
+/** Bacteria are bought where they are dosed: where animals wait on a filter that lost its surfaces. */
+function bacteria(commission: Commission, survey: Survey): Consumable[] {
+  const days = bacteriaDays(commission);
+  if (days.length === 0) return [];
+  const each = bacteriaMlADay(commission, survey.freeWaterL);
+  return [
+    {
+      kind: 'bacteria',
+      name: say('consumable.bacteria'),
+      value: each * days.length,
+      unit: 'mL',
+      workings: [
+        { step: say('bacteria.days'), value: days.length, unit: 'day' },
+        { step: say('bacteria.dose'), value: each, unit: 'mL', note: say('label.decides') },
+      ],
+    },
+  ];
 }

@@ -1,5 +1,6 @@
 import { materialOf, optionOf } from '../commission/lookup';
-import type { Commission, Material } from '../commission/schema';
+import { pieceOrigin } from '../commission/origin';
+import type { Commission, Material, Origin } from '../commission/schema';
 import type { Survey } from '../survey/survey';
 import { say } from '../words/text';
 import type { Working } from '../words/working';
@@ -21,17 +22,19 @@ export function hardscapeLines(commission: Commission, survey: Survey): TakeOffL
     );
 }
 
-function ownedIds(commission: Commission, survey: Survey): Set<string> {
+/** Where each piece comes from. */
+function originsOf(commission: Commission, survey: Survey): Map<string, Origin> {
   const { pieces } = optionOf(commission, survey.optionId);
-  return new Set(pieces.filter((p) => p.owned).map((p) => p.id));
+  return new Map(pieces.map((p) => [p.id, pieceOrigin(commission, p)]));
 }
 
 function stoneLine(commission: Commission, survey: Survey, material: Material): TakeOffLine {
   const factor = optionOf(commission, survey.optionId).allowances?.stoneFactor ?? USUAL_STONE_FACTOR;
-  const owned = ownedIds(commission, survey);
+  const origins = originsOf(commission, survey);
+  const isOwn = (p: { id: string }) => origins.get(p.id) !== 'bought';
   const pieces = survey.pieces.filter((p) => p.material === material.id);
   const placed = pieces.reduce((sum, p) => sum + p.massKg, 0);
-  const own = pieces.filter((p) => owned.has(p.id)).reduce((sum, p) => sum + p.massKg, 0);
+  const own = pieces.filter(isOwn).reduce((sum, p) => sum + p.massKg, 0);
   const needed = (placed - own) * factor;
   const workings: Working[] = [
     {
@@ -55,14 +58,16 @@ function stoneLine(commission: Commission, survey: Survey, material: Material): 
     measured: { value: placed, unit: 'kg' },
     needed: { value: needed, unit: 'kg' },
     packs: material.packs,
+    origins: pieces.map((p) => origins.get(p.id)!),
     workings,
   });
 }
 
 function woodLine(commission: Commission, survey: Survey, material: Material): TakeOffLine {
-  const owned = ownedIds(commission, survey);
+  const origins = originsOf(commission, survey);
+  const isOwn = (p: { id: string }) => origins.get(p.id) !== 'bought';
   const pieces = survey.pieces.filter((p) => p.material === material.id);
-  const bought = pieces.filter((p) => !owned.has(p.id)).length;
+  const bought = pieces.filter((p) => !isOwn(p)).length;
   const massKg = pieces.reduce((sum, p) => sum + p.massKg, 0);
   return lineOf({
     id: material.id,
@@ -71,6 +76,7 @@ function woodLine(commission: Commission, survey: Survey, material: Material): T
     measured: { value: massKg, unit: 'kg' },
     needed: { value: bought, unit: 'piece' },
     packs: material.packs,
+    origins: pieces.map((p) => origins.get(p.id)!),
     workings: [
       { step: say('placed'), value: massKg, unit: 'kg', note: pieces.map((p) => p.id).join(', ') },
       {

@@ -1,11 +1,11 @@
-import type { Pack } from '../commission/schema';
+import type { Origin, Pack } from '../commission/schema';
 import { isCounted, unitFor, type Quantity } from '../units/quantity';
 import { say, type Said, type Text, type Value } from '../words/text';
 import type { Working } from '../words/working';
 import { cheapestPacks, type PackCount } from './packs';
 
 /** Groups in which the take-off is listed, in the order of the trade. */
-export type LineKind = 'substrate' | 'hardscape' | 'plants' | 'consumables';
+export type LineKind = 'substrate' | 'hardscape' | 'plants' | 'gear' | 'consumables';
 
 /** One thing the scape takes: from what was measured to what is bought. */
 export interface TakeOffLine {
@@ -22,6 +22,10 @@ export interface TakeOffLine {
   /** False when the catalogue has no pack of it: it must be bought otherwise. */
   priced: boolean;
   workings: Working[];
+  /** Days after the build on which it is needed first; left out where it is needed for the build. */
+  laterDays?: number;
+  /** Where that comes from which is not bought, each once. */
+  origins: Origin[];
 }
 
 /** What a line needs, before packs are chosen. `perL` turns litres into kilograms for packs sold by mass. */
@@ -34,11 +38,13 @@ export interface Need {
   workings: Working[];
   packs: readonly Pack[] | undefined;
   bulkKgPerL?: number;
+  laterDays?: number;
+  origins?: readonly Origin[];
 }
 
 /** Chooses the packs for a need and prices it. */
 export function lineOf(need: Need): TakeOffLine {
-  const { packs, bulkKgPerL, ...rest } = need;
+  const { packs, bulkKgPerL, laterDays, origins = [], ...rest } = need;
   const usable = (packs ?? []).flatMap((pack) => {
     const size = inUnit(pack, need.needed.unit, bulkKgPerL);
     return size === undefined ? [] : [{ ...pack, size }];
@@ -63,6 +69,8 @@ export function lineOf(need: Need): TakeOffLine {
     workings: steps,
     packs: counts,
     ...(packWords ? { packWords } : {}),
+    ...(laterDays ? { laterDays } : {}),
+    origins: [...new Set(origins)].filter((o) => o !== 'bought'),
     priceMinor: price,
     priced: chosen !== undefined,
   };

@@ -25,8 +25,8 @@ const MOST_STEPS = 200_000;
  * Test: packs.test.ts, "agrees with trying every mix, and always holds enough".
  */
 export function cheapestPacks(needed: number, choices: readonly PackChoice[]): PackCount[] | undefined {
-  if (choices.length === 0) return undefined;
   if (needed <= 1e-9) return [];
+  if (choices.length === 0) return undefined;
   const { steps, sizes } = quantised(needed, choices);
   const price = new Float64Array(steps + 1).fill(Infinity);
   const packs = new Uint32Array(steps + 1);

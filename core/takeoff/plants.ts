@@ -1,5 +1,6 @@
 import { optionOf, plantOf } from '../commission/lookup';
-import type { Commission } from '../commission/schema';
+import { plantingOrigin } from '../commission/origin';
+import type { Commission, Pack, Plant } from '../commission/schema';
 import type { Survey } from '../survey/survey';
 import { rounded } from '../units/quantity';
 import { inMm } from '../words/measure';
@@ -19,16 +20,25 @@ function plantLine(commission: Commission, survey: Survey, id: string): TakeOffL
   const plantings = survey.plantings.filter((p) => p.plant === id);
   const area = plantings.reduce((sum, p) => sum + p.netM2, 0);
   const plugs = plantings.reduce((sum, p) => sum + p.plugs, 0);
+  const entryOf = (planting: string) => option.plants.find((entry) => entry.id === planting)!;
+  const there = plantings
+    .filter((p) => plantingOrigin(commission.brief, entryOf(p.id)) !== 'bought')
+    .reduce((sum, p) => sum + p.plugs, 0);
+  const bought = plantings.filter((p) => plantingOrigin(commission.brief, entryOf(p.id)) === 'bought');
+  const laterDays = bought.length > 0 ? Math.min(...bought.map((p) => entryOf(p.id).laterDays ?? 0)) : 0;
   const spare = option.allowances?.plantSpare ?? 0;
-  const needed = Math.ceil(plugs * (1 + spare) - 1e-6);
+  const needed = Math.ceil((plugs - there) * (1 + spare) - 1e-6);
   const workings: Working[] = plantings.flatMap((p) => {
-    const spacing = option.plants.find((entry) => entry.id === p.id)?.spacingMm;
+    const { spacingMm: spacing, share = 1 } = entryOf(p.id);
     if (p.slopedM2 === 0)
       return [{ step: say('planting.counted', { planting: p.id }), value: p.plugs, unit: 'plug' }];
     return [
       { step: say('planting.slope', { planting: p.id }), value: rounded(p.slopedM2, 5), unit: 'm²' },
       ...(p.standingM2 > 0
         ? [{ step: say('planting.standing'), value: -rounded(p.standingM2, 5), unit: 'm²' }]
+        : []),
+      ...(share < 1
+        ? [{ step: say('planting.share', { percent: rounded(share * 100, 0) }), value: rounded(p.netM2, 5), unit: 'm²' }] // prettier-ignore
         : []),
       {
         step: say('planting.plugs', { spacing: inMm(spacing ?? 0, 1) }),
@@ -38,19 +48,35 @@ function plantLine(commission: Commission, survey: Survey, id: string): TakeOffL
       },
     ];
   });
+  if (there > 0) workings.push({ step: say('planting.there'), value: -there, unit: 'plug' });
   if (spare > 0)
     workings.push({
       step: say('planting.spare', { percent: rounded(spare * 100, 0) }),
-      value: needed - plugs,
+      value: needed - (plugs - there),
       unit: 'plug',
     });
+  if (plant.plugsAPack) {
+    const [few, usual, many] = plant.plugsAPack;
+    workings.push({ step: say('planting.split', { few, usual, many }), value: usual, unit: 'plug' });
+  }
   return lineOf({
     id,
     kind: 'plants',
     name: plant.name,
     measured: area > 0 ? { value: area, unit: 'm²' } : { value: plugs, unit: 'plug' },
     needed: { value: needed, unit: 'plug' },
-    packs: plant.packs,
+    packs: splitPacks(plant),
+    laterDays,
+    origins: plantings.map((p) => plantingOrigin(commission.brief, entryOf(p.id))),
     workings,
   });
+}
+
+/**
+ * Packs by what they are split into: a carpet of tiny leaves gives 25 to 50 plugs a cup, whatever its label
+ * counts (common practice); without a figure of its own a pack holds what it says.
+ */
+function splitPacks({ packs, plugsAPack }: Plant): Pack[] | undefined {
+  if (!plugsAPack) return packs;
+  return packs?.map((pack) => (pack.unit === 'plug' ? { ...pack, size: plugsAPack[1] } : pack));
 }

@@ -1,27 +1,73 @@
+import { broughtL, layerOrigin, partsOf } from '../commission/origin';
 import { inMm } from '../words/measure';
 import { say, type Said } from '../words/text';
-import { materialOf } from '../commission/lookup';
-import type { Commission } from '../commission/schema';
+import { materialOf, optionOf } from '../commission/lookup';
+import type { Commission, Material, Origin } from '../commission/schema';
 import { pouredL } from '../substrate/pour';
-import type { LayerSurvey } from '../survey/layers';
 import type { Survey } from '../survey/survey';
 import { rounded } from '../units/quantity';
+import type { Working } from '../words/working';
+import { laterLayers } from './later';
 import { lineOf, type TakeOffLine } from './line';
+
+/** What one layer has of a material: all figures in L, by its share of a mixture. */
+interface Part {
+  material: string;
+  share: number;
+  grossL: number;
+  takenL: number;
+  volumeL: number;
+  /** As poured, before it settles; of that what is there or comes from elsewhere, and what is bought. */
+  pouredL: number;
+  ownL: number;
+  boughtL: number;
+  /** Days after the build on which it is laid. */
+  laterDays: number;
+  origin: Origin;
+}
 
 /** A line for each bed material, over all layers of it, in the order in which they lie. */
 export function substrateLines(commission: Commission, survey: Survey): TakeOffLine[] {
-  const ids = [...new Set(survey.layers.map((l) => l.material))];
-  return ids.map((id) => substrateLine(commission, survey, id));
+  const parts = layerParts(commission, survey);
+  const ids = [...new Set(parts.map((p) => p.material))];
+  return ids.map((id) => substrateLine(commission, survey, id, parts.filter((p) => p.material === id))); // prettier-ignore
 }
 
-function substrateLine(commission: Commission, survey: Survey, id: string): TakeOffLine {
+function layerParts(commission: Commission, survey: Survey): Part[] {
+  const { bed } = optionOf(commission, survey.optionId);
+  const later = new Map(laterLayers(commission, survey).map((l) => [l.id, l.afterDays]));
+  return survey.layers.flatMap((layer, i) =>
+    partsOf(bed[i]).map(({ material, share }): Part => {
+      const poured = pouredL(layer.volumeL, materialOf(commission, material).settles) * share;
+      const brought = broughtL(commission.brief, bed[i], poured / share) * share;
+      const boughtL = layerOrigin(commission.brief, bed[i]) === 'bought' || bed[i].presentL !== undefined ? brought : 0; // prettier-ignore
+      return {
+        material,
+        share,
+        grossL: layer.grossL * share,
+        takenL: layer.takenByPiecesL * share,
+        volumeL: layer.volumeL * share,
+        pouredL: poured,
+        ownL: poured - boughtL,
+        boughtL,
+        laterDays: later.get(layer.id) ?? 0,
+        // What is there of a layer that is topped up is in the tank.
+        origin: bed[i].presentL ? 'here' : layerOrigin(commission.brief, bed[i]),
+      };
+    }),
+  );
+}
+
+function substrateLine(
+  commission: Commission,
+  survey: Survey,
+  id: string,
+  parts: readonly Part[],
+): TakeOffLine {
   const material = materialOf(commission, id);
-  const layers = survey.layers.filter((l) => l.material === id);
-  const total = (pick: (l: LayerSurvey) => number) => layers.reduce((sum, l) => sum + pick(l), 0);
-  const measured = total((l) => l.volumeL);
-  const taken = total((l) => l.takenByPiecesL);
-  const needed = pouredL(measured, material.settles);
-  const percent = rounded((material.settles ?? 0) * 100, 1);
+  const total = (pick: (p: Part) => number) => parts.reduce((sum, p) => sum + pick(p), 0);
+  const measured = total((p) => p.volumeL);
+  const needed = total((p) => p.boughtL);
   return lineOf({
     id,
     kind: 'substrate',
@@ -29,31 +75,58 @@ function substrateLine(commission: Commission, survey: Survey, id: string): Take
     measured: { value: measured, unit: 'L' },
     needed: { value: needed, unit: 'L' },
     packs: material.packs,
+    laterDays: firstNeeded(parts),
+    origins: parts.map((p) => p.origin),
     bulkKgPerL: material.bulkKgPerL,
     workings: [
       {
         step: say('under.surface'),
-        value: total((l) => l.grossL),
+        value: total((p) => p.grossL),
         unit: 'L',
         note: say('cells', { count: survey.cells, size: inMm(survey.cellMm, 1) }),
       },
-      ...(taken > 0
-        ? [{ step: say('less.standing'), value: -taken, unit: 'L', note: standingWords(survey) }]
-        : []),
+      ...mixed(parts),
+      ...taken(survey, total((p) => p.takenL)), // prettier-ignore
       { step: say('to.fill'), value: measured, unit: 'L' },
-      ...(material.settles
-        ? [
-            {
-              step: say('settles', { percent }),
-              value: needed - measured,
-              unit: 'L',
-              note: say('settles.note', { share: material.settles }),
-            },
-          ]
-        : []),
-      { step: say('to.pour'), value: needed, unit: 'L' },
+      ...settling(material, total((p) => p.pouredL) - measured), // prettier-ignore
+      { step: say('to.pour'), value: total((p) => p.pouredL), unit: 'L' },
+      ...own(total((p) => p.ownL), needed), // prettier-ignore
     ],
   });
+}
+
+/** The first day on which any of what is bought is laid. */
+function firstNeeded(parts: readonly Part[]): number {
+  const days = parts.filter((p) => p.boughtL > 0).map((p) => p.laterDays);
+  return days.length > 0 ? Math.min(...days) : 0;
+}
+
+/** How much of a mixture it is; of several layers the smallest share. */
+function mixed(parts: readonly Part[]): Working[] {
+  const share = Math.min(...parts.map((p) => p.share));
+  if (share === 1) return [];
+  return [{ step: say('of.mixture'), value: rounded(share * 100, 1), unit: '%' }];
+}
+
+function taken(survey: Survey, litres: number): Working[] {
+  if (litres <= 0) return [];
+  return [{ step: say('less.standing'), value: -litres, unit: 'L', note: standingWords(survey) }];
+}
+
+function settling({ settles }: Material, litres: number): Working[] {
+  if (!settles) return [];
+  const percent = rounded(settles * 100, 1);
+  const note = say('settles.note', { share: settles });
+  return [{ step: say('settles', { percent }), value: litres, unit: 'L', note }];
+}
+
+/** What is there, in stock or the client's, and what is left to buy. */
+function own(ownL: number, needed: number): Working[] {
+  if (ownL <= 1e-9) return [];
+  return [
+    { step: say('less.there'), value: -ownL, unit: 'L', note: say('less.there.note') },
+    { step: say('to.buy'), value: needed, unit: 'L' },
+  ];
 }
 
 function standingWords(survey: Survey): Said {

@@ -1,6 +1,8 @@
 import type { Commission } from '../commission/schema';
 import type { Survey } from '../survey/survey';
 import { consumableLines } from './consumables';
+import { gearLines } from './gear';
+import { rootTabLines } from './rootTabs';
 import { hardscapeLines } from './hardscape';
 import type { LineKind, TakeOffLine } from './line';
 import { plantLines } from './plants';
@@ -12,7 +14,7 @@ export interface TakeOff {
   totalMinor: number;
 }
 
-export const LINE_KINDS: readonly LineKind[] = ['substrate', 'hardscape', 'plants', 'consumables'];
+export const LINE_KINDS: readonly LineKind[] = ['substrate', 'hardscape', 'plants', 'gear', 'consumables'];
 
 /** From what was measured to whole packs at the least price. */
 export function takeOff(commission: Commission, survey: Survey): TakeOff {
@@ -20,7 +22,9 @@ export function takeOff(commission: Commission, survey: Survey): TakeOff {
     ...substrateLines(commission, survey),
     ...hardscapeLines(commission, survey),
     ...plantLines(commission, survey),
+    ...gearLines(commission),
     ...consumableLines(commission, survey),
+    ...rootTabLines(commission, survey),
   ];
   return { lines, totalMinor: lines.reduce((sum, line) => sum + line.priceMinor, 0) };
 }

@@ -2,6 +2,8 @@ import { daysFrom } from '../calendar/day';
 import type { Commission } from '../commission/schema';
 import { grownFishMm } from '../livestock/checks';
 import type { Finding } from '../words/finding';
+import type { Survey } from '../survey/survey';
+import { biofilterOf } from './biofilter';
 import { inLitres, inM } from '../words/measure';
 import { PRACTICE, say } from '../words/text';
 import { rounded } from '../units/quantity';
@@ -15,8 +17,12 @@ const HOLDING_L_PER_CM = 0.5;
 const SUN_HOURS = 1;
 
 /** What the answers of the interview say against each other. */
-export function briefFindings(commission: Commission): Finding[] {
-  return [...occasionFindings(commission), ...sunFindings(commission), ...rescapeFindings(commission)];
+export function briefFindings(commission: Commission, survey: Survey): Finding[] {
+  return [
+    ...occasionFindings(commission),
+    ...sunFindings(commission),
+    ...rescapeFindings(commission, survey),
+  ];
 }
 
 function occasionFindings({ brief }: Commission): Finding[] {
@@ -67,13 +73,17 @@ function sunFindings({ brief }: Commission): Finding[] {
   ];
 }
 
-function rescapeFindings(commission: Commission): Finding[] {
+/** More than this share of the biofilter in one day is felt by animals (common practice: never all at once). */
+const MOST_LOST = 0.3;
+
+function rescapeFindings(commission: Commission, survey: Survey): Finding[] {
   const { rescape, livestock = [] } = commission.brief;
   if (!rescape) return [];
   const present = livestock.filter((s) => s.present);
   const at = { field: 'brief.rescape' };
   const found: Finding[] = [];
-  const gone = (['stone', 'wood', 'substrate'] as const).filter((s) => !rescape.stays.includes(s));
+  const gone = biofilterOf(commission, survey).filter((p) => p.lost);
+  const lost = gone.reduce((sum, p) => sum + p.share, 0);
   if (present.length > 0 && !rescape.filterKept)
     found.push({
       id: 'rescape.filter',
@@ -86,19 +96,24 @@ function rescapeFindings(commission: Commission): Finding[] {
       because: say('rescape.filter.because'),
       source: PRACTICE,
     });
-  if (present.length > 0 && gone.length === 3)
+  if (present.length > 0 && lost > MOST_LOST)
     found.push({
       id: 'rescape.surfaces',
       severity: 'warn',
       at,
-      measured: 3,
-      limit: 2,
-      unit: 'surfaces',
-      says: say('rescape.surfaces.says'),
+      measured: rounded(lost * 100, 0),
+      limit: MOST_LOST * 100,
+      unit: '%',
+      says: say('rescape.surfaces.says', {
+        lost: rounded(lost * 100, 0),
+        parts: gone.map((p) => say('biofilter.part', { part: say(`biofilter.${p.part}`), percent: rounded(p.share * 100, 0) })), // prettier-ignore
+      }),
       because: say('rescape.surfaces.because'),
       source: PRACTICE,
     });
-  const cm = grownFishMm(keptOf(commission, (entry) => entry.present === true)) / 10;
+  // Who stays in the tank or lives elsewhere that day needs no tub.
+  const inTubs = (rescape.animals ?? 'tubs') === 'tubs';
+  const cm = inTubs ? grownFishMm(keptOf(commission, (entry) => entry.present === true)) / 10 : 0;
   const needs = cm * HOLDING_L_PER_CM;
   if (cm > 0 && rescape.holdingL !== undefined && rescape.holdingL < needs)
     found.push({

@@ -16,6 +16,7 @@ import { inCelsius } from '../words/measure';
 import { say, type Text } from '../words/text';
 import { rounded } from '../units/quantity';
 import { footprint } from '../vessel/footprint';
+import { PLANTS_MOST_C } from '../planting/warmth';
 import { keptOf } from '../livestock/kept';
 import { sharedRange } from '../livestock/checks';
 import { waterTarget } from '../filling/filling';
@@ -39,8 +40,6 @@ export interface HeatPlan {
 
 /** A lived-in room over a year, when it was not asked (common practice). */
 const USUAL_ROOM_C = [17, 26] as const;
-/** Above this planted tanks lose growth and gain algae, °C (common practice). */
-const PLANTS_MOST_C = 27;
 
 /** Panes that water touches and the open surface, m². */
 export function wetted({ vessel }: Commission): HeatAsk {

@@ -1,7 +1,7 @@
 import { materialOf, optionOf, plantOf } from '../commission/lookup';
 import type { Commission } from '../commission/schema';
 import { livestockFindings, sharedRange, type Kept } from '../livestock/checks';
-import { speciesById } from '../livestock/species';
+import { speciesIn, unknownOf } from '../livestock/known';
 import type { Survey } from '../survey/survey';
 import type { Finding } from '../words/finding';
 import { say } from '../words/text';
@@ -15,22 +15,50 @@ export interface LivestockPlan {
   findings: Finding[];
 }
 
-/** Animals that the catalogue does not know: nothing is said of them, and that is said. */
-function unknownFindings({ brief }: Commission): Finding[] {
-  return (brief.livestock ?? [])
-    .filter(({ species }) => !speciesById(species))
-    .map(({ species, count }) => ({
-      id: 'livestock.unknown',
-      severity: 'note',
-      at: { field: 'brief.livestock' },
-      measured: count,
-      limit: 0,
-      unit: 'animals',
-      says: say('livestock.unknown.says', { species }),
-      because: say('livestock.unknown.because'),
-      source: say('source.brief'),
-    }));
+/** Animals of which nothing, or not everything, is known: what is not judged is said. */
+function unknownFindings(commission: Commission): Finding[] {
+  return (commission.brief.livestock ?? []).flatMap(({ species, count }): Finding[] => {
+    const base = { severity: 'note' as const, at: { field: 'brief.livestock', animals: [species] } };
+    const known = speciesIn(commission, species);
+    const missing = unknownOf(commission, species);
+    if (!known)
+      return [
+        {
+          ...base,
+          id: 'livestock.unknown',
+          measured: count,
+          limit: 0,
+          unit: 'animals',
+          says: say('livestock.unknown.says', { species }),
+          because: say('livestock.unknown.because'),
+          source: say('source.brief'),
+        },
+      ];
+    if (missing.length === 0) return [];
+    return [
+      {
+        ...base,
+        id: 'livestock.partly',
+        measured: missing.length,
+        limit: 0,
+        unit: 'ranges',
+        says: say('livestock.partly.says', {
+          species: known.name,
+          missing: missing.map((m) => say(MEASURE_NAMES[m])),
+        }),
+        because: say('livestock.partly.because'),
+        source: say('source.brief'),
+      },
+    ];
+  });
 }
+
+const MEASURE_NAMES = {
+  tempC: 'measure.temperature',
+  ph: 'measure.ph',
+  gh: 'measure.gh',
+  kh: 'measure.kh',
+} as const;
 
 /** The animals wished for, held against this vessel, water, stone, plants and each other. */
 export function livestockPlan(commission: Commission, survey: Survey): LivestockPlan {

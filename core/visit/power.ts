@@ -1,9 +1,8 @@
-import type { Commission, Site } from '../commission/schema';
+import type { Commission } from '../commission/schema';
 import { CONTINUOUS_SHARE, powerLoad, type Device, type PowerLoad } from '../site/power';
 import type { Finding } from '../words/finding';
 import { PRACTICE, say } from '../words/text';
 import { rounded } from '../units/quantity';
-import type { HeatPlan } from './heat';
 
 export interface PowerPlan extends PowerLoad {
   devices: Device[];
@@ -85,25 +84,4 @@ function guardFindings(site: Commission['site']): Finding[] {
       because: say('power.loops.because'),
     });
   return found;
-}
-
-/** Watts of light and of pump for each litre of a planted tank (common practice). */
-const LIGHT_W_PER_L = 0.5;
-const PUMP_W_PER_L = 0.1;
-const LEAST_PUMP_W = 6;
-const VALVE_W = 5;
-
-/** A list to begin with: heater by the heat balance, light and filter by litres, valve where there is CO2. */
-export function usualDevices(
-  { brief }: Commission,
-  { heatersW, thumbW }: Pick<HeatPlan, 'heatersW' | 'thumbW'>,
-): NonNullable<Site['devices']> {
-  // The rule of thumb's upper figure is one watt a litre: it has the litres.
-  const litres = thumbW[1];
-  return [
-    ...heatersW.map((watts, i) => ({ id: `heater-${i + 1}`, name: 'heater', watts })),
-    { id: 'light', name: 'light', watts: rounded(litres * LIGHT_W_PER_L, 0) },
-    { id: 'filter', name: 'filter', watts: Math.max(LEAST_PUMP_W, rounded(litres * PUMP_W_PER_L, 0)) },
-    ...(brief.co2 ? [{ id: 'valve', name: 'CO2 valve', watts: VALVE_W }] : []),
-  ];
 }

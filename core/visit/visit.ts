@@ -1,5 +1,5 @@
 import type { Commission } from '../commission/schema';
-import { floorLoad, USUAL_LOADS, type FloorLoad } from '../site/floorLoad';
+import { floorLoad, isUsualPointLoad, USUAL_LOADS, type FloorLoad } from '../site/floorLoad';
 import type { Survey } from '../survey/survey';
 import type { Finding } from '../words/finding';
 import { inKg, inKnPerM2 } from '../words/measure';
@@ -41,7 +41,7 @@ export function visit(commission: Commission, survey: Survey): VisitPlan {
     floor,
     ...parts,
     findings: [
-      ...briefFindings(commission),
+      ...briefFindings(commission, survey),
       ...floorFindings(floor, site?.storey),
       ...Object.values(parts).flatMap((p) => p.findings),
     ],
@@ -52,6 +52,8 @@ export function visit(commission: Commission, survey: Survey): VisitPlan {
 function floorFindings({ baseKnPerM2, usual, totalKg }: VisitPlan['floor'], storey?: number): Finding[] {
   const most = usual.knPerM2[1];
   if (storey === undefined || storey <= 0 || baseKnPerM2 <= most) return [];
+  // A light tank on a small stand is a load like any other that people put down there.
+  if (isUsualPointLoad(totalKg)) return [];
   return [
     {
       id: 'site.floor',

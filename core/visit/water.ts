@@ -1,17 +1,24 @@
 import type { Commission } from '../commission/schema';
+import { optionOf, plantOf } from '../commission/lookup';
 import { bringing, recipeFor, tapOf, waterTarget, type TapWater, type WaterTarget } from '../filling/filling';
+import { firstFill, type FirstFill } from '../filling/firstFill';
+import { sharedRange } from '../livestock/checks';
+import { keptOf } from '../livestock/kept';
+import { PLANTS_MOST_C } from '../planting/warmth';
 import type { Survey } from '../survey/survey';
 import { rounded } from '../units/quantity';
 import type { Recipe } from '../water/recipe';
 import type { Finding } from '../words/finding';
-import { inDegreesOfHardness } from '../words/measure';
+import { inCelsius, inDegreesOfHardness, inLitres, inLitresAnHour } from '../words/measure';
 import { PRACTICE, say } from '../words/text';
 
 export interface WaterPlan {
   target: WaterTarget;
   /** The tap as it is at the build day's time of year. */
   tap: TapWater;
+  /** New water of the first fill, and where the rest of it comes from. */
   first: Recipe;
+  fill: FirstFill;
   fillMin: number;
   /** Cans carried for the first fill, when there is no hose. */
   cans?: number;
@@ -20,7 +27,8 @@ export interface WaterPlan {
 
 /** The first fill: what of, how warm, how long. */
 export function waterPlan(commission: Commission, survey: Survey): WaterPlan {
-  const litres = survey.freeWaterL + survey.poreWaterL;
+  const fill = firstFill(commission, survey);
+  const litres = fill.newL;
   const first = recipeFor(commission, litres);
   const { minutes, cans } = bringing(commission, litres);
   const target = waterTarget(commission);
@@ -29,21 +37,28 @@ export function waterPlan(commission: Commission, survey: Survey): WaterPlan {
     target,
     tap,
     first,
+    fill,
     fillMin: minutes,
     ...(cans ? { cans } : {}),
-    findings: [...hardFindings(commission, first, target, tap), ...tapFindings(commission)],
+    findings: [
+      ...hardFindings(commission, first, target, tap),
+      ...tapFindings(commission),
+      ...warmFindings(commission, survey, target),
+      ...storeFindings(commission, first.roL),
+    ],
   };
 }
 
 /** More than this over the target is worth saying, °d. */
 const TOLERANCE_D = 1;
 
-function hardFindings({ site }: Commission, first: Recipe, target: WaterTarget, tap: TapWater): Finding[] {
-  if (site?.ro || !tap.known) return [];
-  const over = Math.max(first.gh - target.gh, first.kh - target.kh);
+function hardFindings(commission: Commission, first: Recipe, target: WaterTarget, tap: TapWater): Finding[] {
+  if (commission.site?.ro || !tap.known) return [];
+  const most = { gh: mostOf(commission, 'gh', target.gh), kh: mostOf(commission, 'kh', target.kh) };
+  const over = Math.max(first.gh - most.gh, first.kh - most.kh);
   if (over <= TOLERANCE_D) return [];
-  const gh = first.gh - target.gh >= first.kh - target.kh;
-  const [has, wants] = gh ? [first.gh, target.gh] : [first.kh, target.kh];
+  const gh = first.gh - most.gh >= first.kh - most.kh;
+  const [has, wants] = gh ? [first.gh, most.gh] : [first.kh, most.kh];
   return [
     {
       id: 'water.hard',
@@ -57,6 +72,65 @@ function hardFindings({ site }: Commission, first: Recipe, target: WaterTarget, 
         wanted: inDegreesOfHardness(wants),
       }),
       because: say('water.hard.because'),
+      source: say('source.recipe'),
+    },
+  ];
+}
+
+/** The most that is wanted: as noted, else what all animals bear, else what is usual. */
+function mostOf(commission: Commission, measure: 'gh' | 'kh', target: number): number {
+  if (commission.site?.target?.[measure] !== undefined) return target;
+  const kept = keptOf(commission);
+  const shared = kept.length > 0 ? sharedRange(kept, measure) : undefined;
+  return Math.max(target, shared?.[1] ?? target);
+}
+
+/** Warmer than plants grow well in. */
+function warmFindings(commission: Commission, survey: Survey, { celsius }: WaterTarget): Finding[] {
+  const plants = optionOf(commission, survey.optionId).plants.map((p) => plantOf(commission, p.plant));
+  const least = plants.reduce<{ name: string; most: number } | undefined>((found, { name, tempC }) => {
+    const most = tempC?.[1] ?? PLANTS_MOST_C;
+    return !found || most < found.most ? { name, most } : found;
+  }, undefined);
+  if (!least || celsius <= least.most + 1e-9) return [];
+  return [
+    {
+      id: 'water.plants',
+      severity: 'warn',
+      at: { field: 'site.target' },
+      measured: rounded(celsius, 1),
+      limit: least.most,
+      unit: '°C',
+      says: say('water.plants.says', {
+        wanted: inCelsius(celsius),
+        plant: least.name,
+        most: inCelsius(least.most),
+      }),
+      because: say('water.plants.because'),
+      source: PRACTICE,
+    },
+  ];
+}
+
+/** RO water for the fill that no tank of the unit holds: it needs tubs, and hours. */
+function storeFindings({ site }: Commission, roL: number): Finding[] {
+  const { ro } = site ?? {};
+  if (!ro || roL <= ro.storageL + 0.5) return [];
+  return [
+    {
+      id: 'water.store',
+      severity: 'warn',
+      at: { field: 'site.ro' },
+      measured: rounded(ro.storageL, 0),
+      limit: rounded(roL, 0),
+      unit: 'L',
+      says: say('water.store.says', { wanted: inLitres(roL, 0), has: inLitres(ro.storageL, 0) }),
+      because: say('water.store.because', {
+        more: inLitres(roL - ro.storageL, 0),
+        hours: rounded((roL - ro.storageL) / ro.litresPerHour, 0),
+        all: rounded(roL / ro.litresPerHour, 0),
+        rate: inLitresAnHour(ro.litresPerHour),
+      }),
       source: say('source.recipe'),
     },
   ];

@@ -22,6 +22,7 @@ function measure(unit: string, usual: number) {
 export const inMm = measure('mm', 0);
 export const inM = measure('m', 1);
 export const inLitres = measure('L', 1);
+export const inMl = measure('mL', 0);
 export const inKg = measure('kg', 1);
 export const inKgf = measure('kgf', 2);
 export const inCelsius = measure('°C', 1);

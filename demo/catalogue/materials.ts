@@ -35,6 +35,21 @@ const stone = (
   packs: [marl(`${id}-kg`, 1, 'kg', price)],
 });
 
+/** Gear of one kind: id, name, watts, price, and litres an hour where it moves water. */
+const gear = (
+  kind: NonNullable<Material['gear']>,
+  list: [id: string, name: string, watts: number, price: number, litresPerHour?: number][],
+): Material[] =>
+  list.map(([id, name, watts, price, litresPerHour]) => ({
+    id,
+    kind: 'equipment',
+    gear: kind,
+    name,
+    watts,
+    ...(litresPerHour ? { litresPerHour } : {}),
+    packs: [brindle(`${id}-1`, 1, 'piece', price)],
+  }));
+
 export const MATERIALS: readonly Material[] = [
   {
     id: 'soil-granules',
@@ -170,6 +185,59 @@ export const MATERIALS: readonly Material[] = [
     kind: 'glue',
     name: 'Cyanoacrylate, liquid',
     packs: [brindle('glue-20', 20, 'g', 5.5, 'bottle'), brindle('glue-50', 50, 'g', 11, 'bottle')],
+  },
+  {
+    id: 'glue-gel',
+    kind: 'glue',
+    glue: 'gel',
+    name: 'Cyanoacrylate, gel',
+    packs: [brindle('gel-5', 5, 'g', 3.8, 'tube'), brindle('gel-20', 20, 'g', 9, 'tube')],
+  },
+  {
+    id: 'glue-impact',
+    kind: 'glue',
+    glue: 'impact',
+    name: 'Impact glue for stone',
+    packs: [brindle('impact-50', 50, 'g', 12, 'tube')],
+  },
+  {
+    id: 'silicone',
+    kind: 'glue',
+    glue: 'silicone',
+    name: 'Silicone, free of fungicide',
+    packs: [brindle('silicone-300', 300, 'g', 8.5, 'cartridge')],
+  },
+  {
+    id: 'bacteria',
+    kind: 'bacteria',
+    name: 'Starter bacteria',
+    bacteriaPer100L: 10,
+    packs: [
+      brindle('bacteria-100', 100, 'mL', 8, 'bottle'),
+      brindle('bacteria-250', 250, 'mL', 15, 'bottle'),
+    ],
+  },
+  ...gear('filter', [
+    ['filter-350', 'Outside filter, 350 L/h', 8, 79, 350],
+    ['filter-700', 'Outside filter, 700 L/h', 14, 129, 700],
+    ['filter-1400', 'Outside filter, 1400 L/h', 24, 215, 1400],
+  ]),
+  ...gear('heater', [
+    ['heater-50', 'Heater, 50 W', 50, 24],
+    ['heater-100', 'Heater, 100 W', 100, 27],
+    ['heater-200', 'Heater, 200 W', 200, 33],
+  ]),
+  ...gear('lamp', [
+    ['lamp-20', 'Lamp, 20 W', 20, 65],
+    ['lamp-60', 'Lamp, 60 W', 60, 145],
+    ['lamp-120', 'Lamp, 120 W', 120, 280],
+  ]),
+  ...gear('co2', [['co2-set', 'CO2 set: cylinder, regulator, valves, diffuser, drop checker', 5, 220]]),
+  {
+    id: 'root-tabs',
+    kind: 'root-tab',
+    name: 'Root tabs',
+    packs: [brindle('tabs-10', 10, 'piece', 6), brindle('tabs-30', 30, 'piece', 14)],
   },
   { id: 'fibre', kind: 'fibre', name: 'Fibre wads', packs: [brindle('fibre-10', 10, 'g', 2.4, 'bag')] },
   {

@@ -68,11 +68,15 @@ function plant(
   };
 }
 
+/** Carpets of tiny leaves are split into many small plugs a cup: few, usual, many (common practice). */
+const TINY: [number, number, number] = [25, 35, 50];
+
 export const PLANTS: readonly Plant[] = [
   plant('eleocharis-pusilla', 'Eleocharis pusilla', 'carpet', [30, 70], 'medium', 'medium'),
   plant('eleocharis-acicularis', 'Eleocharis acicularis', 'grass', [60, 150], 'medium', 'medium'),
   plant('hemianthus-callitrichoides', 'Hemianthus callitrichoides', 'carpet', [10, 30], 'high', 'medium', {
     needsCo2: true,
+    plugsAPack: TINY,
   }),
   plant('glossostigma-elatinoides', 'Glossostigma elatinoides', 'carpet', [15, 30], 'high', 'fast', {
     needsCo2: true,
@@ -81,6 +85,7 @@ export const PLANTS: readonly Plant[] = [
   plant('marsilea-hirsuta', 'Marsilea hirsuta', 'carpet', [20, 60], 'low', 'slow'),
   plant('utricularia-graminifolia', 'Utricularia graminifolia', 'carpet', [20, 60], 'medium', 'slow', {
     needsCo2: true,
+    plugsAPack: TINY,
   }),
   plant('lilaeopsis-brasiliensis', 'Lilaeopsis brasiliensis', 'grass', [40, 80], 'medium', 'slow'),
   plant('staurogyne-repens', 'Staurogyne repens', 'creeper', [40, 100], 'medium', 'medium'),

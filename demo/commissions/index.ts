@@ -3,6 +3,7 @@ import type { Commission } from '../../core/commission/schema';
 import { deskBow } from './deskBow';
 import { deskCube } from './deskCube';
 import { openWindow } from './openWindow';
+import { secondHand } from './secondHand';
 import { slateValley } from './slateValley';
 import { stairHall } from './stairHall';
 import { waitingRoom } from './waitingRoom';
@@ -16,5 +17,6 @@ export function demoCommissions(today: Day): Commission[] {
     deskBow(today),
     stairHall(today),
     waitingRoom(today),
+    secondHand(today),
   ];
 }

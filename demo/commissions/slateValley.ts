@@ -61,6 +61,7 @@ function valley(): Option {
           { at: [165, 335], radiusMm: 150, heightMm: 72 },
           { at: [755, 345], radiusMm: 135, heightMm: 58 },
         ],
+        region: ring('15,15 885,15 885,435 15,435'),
       },
       {
         id: 'soil',
@@ -94,7 +95,7 @@ function valley(): Option {
       set('S-44', [268, 118], 12, { turnDeg: 10 }),
       set('S-45', [506, 92], 12, { turnDeg: 70 }),
       set('S-47', [742, 150], 12, { turnDeg: 140 }),
-      set('R-02', [664, 352], 6, { turnDeg: 4, owned: false }),
+      set('R-02', [720, 320], 6, { turnDeg: 160, owned: false }),
     ],
     joints: [
       { id: 'J-1', pieces: ['R-02', 'S-03'], method: 'fibre-glue' },
@@ -166,7 +167,7 @@ function island(): Option {
       set('S-03', [380, 250], 40, { turnDeg: 30 }),
       set('S-09', [270, 210], 34),
       set('S-31', [480, 200], 28),
-      set('R-02', [330, 340], 6, { turnDeg: 175, owned: false }),
+      set('R-02', [300, 320], 6, { turnDeg: 175, owned: false }),
     ],
     joints: [{ id: 'J-1', pieces: ['R-02', 'S-03'], method: 'fibre-glue' }],
     plants: [

@@ -2,7 +2,7 @@ import type { Day } from '../../core/calendar/day';
 import type { Commission } from '../../core/commission/schema';
 import { commissionOf, dayFrom, ring, set } from './parts';
 
-/** A first visit: the rescape of a running tank of 200 L with its fish. */
+/** The rescape of a running tank of 200 L in which most stays: gravel, stone, plants, three quarters of the water, the fish. */
 export function waitingRoom(today: Day): Commission {
   return commissionOf({
     title: 'Two Rivers practice, waiting room',
@@ -14,12 +14,18 @@ export function waitingRoom(today: Day): Commission {
       crew: 2,
       crewNames: ['Ines', 'Tom'],
       client: { name: 'Two Rivers practice', place: 'waiting room, opposite the counter' },
-      story: 'The old gravel tank made new, with the fish that the children know by name.',
+      story: 'The old gravel tank made new, with the fish that the children know by name. They stay in.',
       budgetMinor: 90_000,
       keeper: 'reception',
       minutesAWeek: 60,
       daylight: 'indirect',
-      rescape: { stays: ['plants', 'water'], filterKept: false, holdingL: 30 },
+      rescape: {
+        stays: ['stone', 'substrate', 'plants', 'water'],
+        filterKept: true,
+        animals: 'stay',
+        waterKept: 0.75,
+        drainToMm: 230,
+      },
       seats: [{ id: 'bench', name: 'waiting bench', at: [500, -2_200], eyeMm: 1_150 }],
       livestock: [
         { species: 'mikrogeophagus-ramirezi', count: 2, present: true },
@@ -67,21 +73,41 @@ export function waitingRoom(today: Day): Commission {
       {
         id: 'a',
         title: 'Two banks',
-        bed: [{ id: 'soil', material: 'soil-granules', top: { kind: 'ramp', frontMm: 52, backMm: 95 } }],
-        pieces: [set('S-14', [260, 240], 28, { turnDeg: 15 }), set('S-03', [600, 210], 28, { turnDeg: 200 })],
+        bed: [
+          {
+            id: 'gravel',
+            material: 'river-gravel',
+            top: { kind: 'ramp', frontMm: 52, backMm: 78 },
+            origin: 'here',
+          },
+          {
+            id: 'soil',
+            material: 'soil-granules',
+            top: { kind: 'level', mm: 0 },
+            mounds: [{ at: [290, 350], radiusMm: 360, heightMm: 138 }],
+            origin: 'bought',
+          },
+        ],
+        pieces: [
+          set('S-14', [260, 190], 34, { turnDeg: 15, owned: undefined, origin: 'here' }),
+          set('S-03', [600, 230], 28, { turnDeg: 200, owned: undefined, origin: 'here' }),
+          set('R-02', [560, 320], 10, { turnDeg: 170, owned: undefined, origin: 'client', state: 'living' }),
+        ],
         joints: [],
         plants: [
           {
             id: 'P-1',
             plant: 'sagittaria-subulata',
-            region: ring('30,290 800,290 800,415 30,415'),
+            region: ring('600,300 800,300 800,415 600,415'),
             spacingMm: 45,
+            origin: 'here',
           },
           {
             id: 'P-2',
-            plant: 'eleocharis-pusilla',
-            region: ring('30,25 950,25 950,140 30,140'),
-            spacingMm: 35,
+            plant: 'cryptocoryne-wendtii',
+            region: ring('120,260 470,260 470,415 120,415'),
+            spacingMm: 60,
+            origin: 'bought',
           },
         ],
       },

@@ -1,9 +1,10 @@
 import { createHash } from 'node:crypto';
 import ical from 'ical-generator';
 import { dayPlus, type Day } from '../../core/calendar/day';
-import { clockOf } from '../../core/build/buildPlan';
+import { endsOf } from '../../core/build/buildPlan';
 import type { Commission } from '../../core/commission/schema';
 import type { Plan } from '../../core/pipeline/plan';
+import { say } from '../../core/words/text';
 import { inEnglish } from '../../core/words/english';
 import { rounded } from '../../core/units/quantity';
 
@@ -82,13 +83,23 @@ function studioEntries({ order, build }: Plan): Entry[] {
     key: 'build',
     day: build.buildDay,
     title: 'Build day',
-    detail: `${build.startTime}, water in by ${clockOf(build.startTime, build.waterInMin)}, done at ${clockOf(build.startTime, build.doneMin)}`,
+    detail: `${build.startTime}, ${inEnglish(endsOf(build))}`,
   };
-  return [...orders, ...before, day];
+  const visits = build.visits.map((v) => ({
+    key: `visit ${v.afterDays}`,
+    day: v.day,
+    title: inEnglish(say('visit.title', { after: v.afterDays })),
+    detail: v.tasks.map((t) => `${inEnglish(t.title)}: ${inEnglish(t.detail)}`).join('\n'),
+  }));
+  return [...orders, ...before, day, ...visits];
 }
 
 function careEntries({ care }: Plan): Entry[] {
-  return care.weeks
+  const later = care.later.map((l, i): Entry => {
+    const what = inEnglish(l.what);
+    return { key: `later ${i}`, day: l.day, title: what[0].toUpperCase() + what.slice(1), detail: what };
+  });
+  const weeks = care.weeks
     .flatMap((w) => w.days.map((d) => ({ d, w })))
     .flatMap(({ d, w }): Entry[] => {
       const what = [
@@ -108,4 +119,5 @@ function careEntries({ care }: Plan): Entry[] {
         },
       ];
     });
+  return [...weeks, ...later];
 }

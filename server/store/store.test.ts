@@ -53,6 +53,7 @@ describe('the store', () => {
         'demo-cube',
         'demo-desk',
         'demo-rescape',
+        'demo-root',
         'demo-valley',
         'demo-wall',
       ]);

@@ -23,7 +23,7 @@ export interface Rows {
 export type Answer<T> = { ok: true; value: T } | { ok: false; code: string; message: string };
 
 /** How long a write or read waits for another process that holds the file, ms. */
-const BUSY_MS = 5_000;
+const BUSY_MS = Number(process.env.UTSUWA_BUSY_MS ?? 5_000);
 
 const { url, readOnly } = workerData as { url: string; readOnly?: boolean };
 

@@ -1,3 +1,4 @@
+import { isMoved, pieceOrigin } from '../../core/commission/origin';
 import type { Layer, Option, Piece } from '../../core/commission/schema';
 import type { YardPiece } from '../../core/catalogue/studio';
 import { useCommission } from './commissionStore';
@@ -26,7 +27,12 @@ export function useScapeEdit() {
   function place(id: string, x: number, y: number): void {
     const { length, width } = commission.document!.vessel.innerMm;
     const within = (v: number, most: number) => Math.round(Math.min(Math.max(v, 0), most) * 10) / 10;
-    piece(id, 'move', (p) => ({ ...p, at: [within(x, length), within(y, width)] }));
+    piece(id, 'move', (p) => movedTo(p, [within(x, length), within(y, width)], isHere(p)));
+  }
+
+  /** True for a piece that is in the tank now. */
+  function isHere(p: Piece): boolean {
+    return pieceOrigin(commission.document!, p) === 'here';
   }
 
   function nudge(id: string, dx: number, dy: number): void {
@@ -103,7 +109,23 @@ export function useScapeEdit() {
     });
   }
 
-  return { piece, tryPiece, place, nudge, lift, turn, remove, add, layer, tryLayer, join };
+  /** How a joint is made. */
+  function joinBy(id: string, method: Option['joints'][number]['method'], accelerated?: boolean): void {
+    commission.editOption(`method ${id}`, (o) => ({
+      ...o,
+      joints: o.joints.map((j) => (j.id === id ? { ...j, method, accelerated } : j)),
+    }));
+  }
+
+  return { piece, tryPiece, place, nudge, lift, turn, remove, add, layer, tryLayer, join, joinBy };
+}
+
+/** What is fixed stays; what is in the tank now remembers where it stood, until it is put back there. */
+function movedTo(p: Piece, at: [number, number], here: boolean): Piece {
+  if (p.fixed) return p;
+  if (!here) return { ...p, at };
+  const moved = { ...p, at, wasAt: p.wasAt ?? p.at };
+  return isMoved(moved) ? moved : { ...p, at: moved.wasAt, wasAt: undefined };
 }
 
 function lifted(p: Piece, dz: number): Piece {

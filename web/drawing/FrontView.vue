@@ -176,9 +176,19 @@ const mark = computed(() => {
             view="front"
             :colour="colour(t.piece)"
             :selected="t.piece.id === selected"
+            :stays="stays?.has(t.piece.id)"
           />
         </g>
       </template>
+      <g v-for="g in gear ?? []" :key="g.id" class="gear" pointer-events="none" :data-gear="g.id">
+        <title>{{ g.name }}</title>
+        <rect
+          :x="X(g.at[0])"
+          :y="Z(g.zMm + g.sizeMm[2])"
+          :width="X(g.sizeMm[0])"
+          :height="Z(g.zMm) - Z(g.zMm + g.sizeMm[2])"
+        />
+      </g>
       <path v-for="(c, i) in cut" :key="i" :d="c.d" :fill="c.fill" class="cut" />
     </g>
     <rect
@@ -239,5 +249,10 @@ const mark = computed(() => {
   stroke: var(--water);
   stroke-width: 4px;
   stroke-linejoin: round;
+}
+.gear rect {
+  fill: #ffffff55;
+  stroke: var(--ink);
+  stroke-dasharray: 3 2;
 }
 </style>

@@ -9,6 +9,8 @@ const props = defineProps<{
   view: View;
   colour: string;
   selected?: boolean;
+  /** In the tank now: it has an edge of water around it. */
+  stays?: boolean;
 }>();
 
 const facets = computed(() =>
@@ -21,6 +23,15 @@ const tones = computed(() => facets.value.tones.map((d, i) => ({ d, fill: shade(
 
 <template>
   <g class="solid">
+    <path
+      v-if="stays"
+      :d="facets.outline"
+      fill="none"
+      stroke="var(--water-line)"
+      stroke-width="6"
+      stroke-linejoin="round"
+      vector-effect="non-scaling-stroke"
+    />
     <path
       v-for="(t, i) in tones"
       :key="i"

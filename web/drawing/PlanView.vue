@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Piece } from '../../core/commission/schema';
+import { isMoved } from '../../core/commission/origin';
 import { bedContours } from './bedPaths';
 import type { Drawing } from './drawing';
 import { colourOf, materialFor, shade } from './colour';
@@ -81,6 +82,8 @@ const pieces = computed(() => {
   const top = new Map(props.survey.pieces.map((p) => [p.id, p.topMm]));
   return [...props.option.pieces].sort((a, b) => (top.get(a.id) ?? 0) - (top.get(b.id) ?? 0));
 });
+/** Where what stays stands now, and the way to where it is to stand. */
+const before = computed(() => props.option.pieces.filter((p) => isMoved(p) && props.stays?.has(p.id)));
 const colour = (piece: Piece) => colourOf(materialFor(props.materials, piece.material));
 const clip = computed(() => `plan-${props.option.id}-${props.k.toFixed(3)}`);
 </script>
@@ -102,6 +105,12 @@ const clip = computed(() => `plan-${props.option.id}-${props.k.toFixed(3)}`);
       <text v-for="l in labels" :key="l.mm" :x="l.x" :y="l.y" class="height">{{ Math.round(l.mm) }}</text>
       <slot />
     </g>
+    <g v-for="p in before" :key="p.id" class="before" pointer-events="none" :data-before="p.id">
+      <g :transform="`translate(${X(p.wasAt![0])} ${Y(p.wasAt![1])}) scale(${k})`">
+        <PieceDrawing :piece="p" view="above" :colour="colour(p)" />
+      </g>
+      <path :d="`M${X(p.wasAt![0])} ${Y(p.wasAt![1])} L${X(p.at[0])} ${Y(p.at[1])}`" />
+    </g>
     <g>
       <g
         v-for="p in pieces"
@@ -114,11 +123,29 @@ const clip = computed(() => `plan-${props.option.id}-${props.k.toFixed(3)}`);
         @wheel.prevent="interactive && emit('turn', $event, p)"
         @keydown="interactive && emit('key', $event, p)"
       >
-        <PieceDrawing :piece="p" view="above" :colour="colour(p)" :selected="p.id === selected" />
+        <PieceDrawing
+          :piece="p"
+          view="above"
+          :colour="colour(p)"
+          :selected="p.id === selected"
+          :stays="stays?.has(p.id)"
+        />
       </g>
     </g>
     <g pointer-events="none">
       <path v-for="r in fixed" :key="r.id" :d="r.d" class="fixed" />
+      <rect
+        v-for="g in gear ?? []"
+        :key="g.id"
+        :x="X(g.at[0])"
+        :y="Y(g.at[1] + g.sizeMm[1])"
+        :width="X(g.sizeMm[0])"
+        :height="X(g.sizeMm[1])"
+        class="gear"
+        :data-gear="g.id"
+      >
+        <title>{{ g.name }}</title>
+      </rect>
       <path :d="outline.display" class="glass" />
       <path :d="outline.glass" class="glass" />
       <rect
@@ -138,6 +165,14 @@ const clip = computed(() => `plan-${props.option.id}-${props.k.toFixed(3)}`);
   cursor: grab;
   outline: none;
 }
+.before > g {
+  opacity: 0.28;
+}
+.before > path {
+  stroke: var(--water-line);
+  stroke-width: 1.6px;
+  stroke-dasharray: 5 4;
+}
 .glass {
   fill: none;
   stroke: var(--ink);
@@ -146,6 +181,11 @@ const clip = computed(() => `plan-${props.option.id}-${props.k.toFixed(3)}`);
 .fixed {
   fill: var(--rule);
   stroke: var(--ink-2);
+}
+.gear {
+  fill: #ffffff55;
+  stroke: var(--ink);
+  stroke-dasharray: 3 2;
 }
 .brace {
   fill: #ffffff30;

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { co2CostOf } from '../../core/commission/usual';
+import { isUsualPointLoad } from '../../core/site/floorLoad';
+import { gasCostOf } from '../../core/gear/gear';
 import { computed } from 'vue';
 import { useRouter } from 'vue-router';
 import type { Finding } from '../../core/words/finding';
@@ -62,7 +63,7 @@ const rows = computed<Row[]>(() => {
   const packs = plants.reduce((sum, l) => sum + l.packs.reduce((n, p) => n + p.count, 0), 0);
   const s = plan.survey;
   const budget = doc.brief.budgetMinor;
-  const gas = co2CostOf(doc.brief);
+  const gas = gasCostOf(doc);
   return [
     {
       key: 'water',
@@ -88,7 +89,10 @@ const rows = computed<Row[]>(() => {
       key: 'floor',
       name: 'On the floor',
       ...f.shown(s.floorKg, 'kg', 0),
-      below: `${f.said(s.floorKnPerM2, 'kN/m²', 1)}: ask a structural engineer`,
+      // As a whole no more than people and furniture bring: nothing to ask, and still nothing that is called safe.
+      below: isUsualPointLoad(s.floorKg)
+        ? `${f.said(s.floorKnPerM2, 'kN/m²', 1)}, as furniture of that mass`
+        : `${f.said(s.floorKnPerM2, 'kN/m²', 1)}: ask a structural engineer`,
     },
     {
       key: 'cost',

@@ -1,8 +1,8 @@
 import { createPinia, type Pinia } from 'pinia';
 import { createApp, h, nextTick, reactive, type Component } from 'vue';
 import { createRouter, createMemoryHistory } from 'vue-router';
-import { createVuetify } from 'vuetify';
-import * as components from 'vuetify/components';
+// As one file, which Node reads by itself: file by file the bundler took a third of the time of all tests.
+import { components, createVuetify } from 'vuetify/dist/vuetify.js';
 import { standing } from './standing';
 
 export interface Mounted {

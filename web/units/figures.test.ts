@@ -29,9 +29,9 @@ describe('figures', () => {
     expect(f.volume(3.785411784)).toBe('1.00 US gal');
     expect(f.length(50.8)).toBe('2.00 in');
     expect(f.words(soil)).toBe('1.34 in of soil under Anubias, front left.');
-    expect(f.words(say('piece.floats.says.alone', { piece: 'R-1', lift: inKgf(0.6), hold: inKgf(0) }))).toBe(
-      'R-1 will float: it lifts 1.32 lbf dry, nothing is joined to it, which holds 0 lbf.',
-    );
+    expect(
+      f.words(say('piece.floats.says.joined', { piece: 'R-1', lift: inKgf(0.6), hold: inKgf(0.1) })),
+    ).toBe('R-1 will float: it lifts 1.32 lbf, what is joined to it or lies on it holds 0.22 lbf.');
     // As it is printed on the bag; and a name stays a name, whatever is in it.
     expect(f.words(say('pack.sized.named', { count: 3, size: '9 L', name: 'bag' }))).toBe('3 × 9 L bag');
     expect(f.words('Stone of 40 kg')).toBe('Stone of 40 kg');

@@ -3,7 +3,7 @@ import type { Day } from '../../core/calendar/day';
 import { plan, type Plan } from '../../core/pipeline/plan';
 import { newMemo } from '../../core/survey/memo';
 import { parseCommission } from '../../core/commission/parse';
-import type { Commission, Vessel } from '../../core/commission/schema';
+import type { Commission } from '../../core/commission/schema';
 import { unfinished } from '../../core/pipeline/finite';
 import type { Survey } from '../../core/survey/survey';
 import { waterByHeight, type WaterHeight } from '../../core/survey/waterByHeight';
@@ -37,7 +37,7 @@ const roughMemo = { ...newMemo(true), columns: memo.columns };
 const ROUGHER = 4;
 let sent: BedField | undefined;
 /** What was last measured finely: asked again for its water by height. */
-let last: { survey: Survey; vessel: Vessel } | undefined;
+let last: { survey: Survey; commission: Commission } | undefined;
 
 async function compute(parcel: Parcel, today: Day, rough = false): Promise<Computed> {
   const commission = unpack(parcel);
@@ -51,7 +51,7 @@ async function compute(parcel: Parcel, today: Day, rough = false): Promise<Compu
     return { trouble: troubleIn(commission, error instanceof Error ? error.message : String(error)) };
   }
   const { survey, ...rest } = whole;
-  if (!rough) last = { survey, vessel: commission.vessel };
+  if (!rough) last = { survey, commission };
   const { field, standing: _standing, ...figures } = survey;
   const where = unfinished({ ...rest, survey: figures });
   if (where) return { trouble: troubleIn(commission, where) };
@@ -93,8 +93,8 @@ async function waterScale(): Promise<WaterHeight[]> {
   if (!mine) return [];
   const scale: WaterHeight[] = [];
   for (let i = 0; i <= STEPS; i++) {
-    const mm = (mine.vessel.innerMm.height * i) / STEPS;
-    scale.push(...waterByHeight(mine.survey, mine.vessel, [mm]));
+    const mm = (mine.commission.vessel.innerMm.height * i) / STEPS;
+    scale.push(...waterByHeight(mine.survey, mine.commission, [mm]));
     await new Promise((resolve) => setTimeout(resolve));
     if (last !== mine) return [];
   }

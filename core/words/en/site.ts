@@ -21,12 +21,42 @@ export const SITE = {
   'rescape.filter.says': 'Animals live in it, and its filter is not kept.',
   'rescape.filter.because':
     'Without mature media ammonia rises within days. Keep the filter running on the holding tank, and do not clean it that day.',
-  'rescape.surfaces.says': 'Stone, wood and substrate all go at once, with animals to come back.',
+  'rescape.surfaces.says': 'About {lost} % of what keeps ammonia down goes in one day: {parts}.',
+  'biofilter.part': '{part} {percent} %',
+  'biofilter.media': 'filter media',
+  'biofilter.bed': 'bed',
+  'biofilter.stone': 'stone',
+  'biofilter.wood': 'wood',
+  'biofilter.plants': 'plants',
+  'biofilter.glass': 'glass',
   'rescape.surfaces.because':
-    'All of it was biofilter. Keep one of them, or two of them for a later day; test the next day and the day after.',
+    'By an estimate from surfaces; animals feel more than 30 %. Keep one of them for a later day, do not clean the filter, test the next day and the day after.',
   'rescape.holding.says': '{has} to wait in for {fish} cm of fish, {needs} wanted.',
   'rescape.holding.because':
     'They wait all day in their own water with the filter running: bring another tub and a cover.',
+  'gear.turnover.says': '{device} turns {water} of free water over {times} times an hour.',
+  'gear.turnover.because.less':
+    '{least} to {most} times is usual: a larger filter, a second one, or fewer animals and plants that bear still water.',
+  'gear.turnover.because.more':
+    '{least} to {most} times is usual: choke it, spread it over two outflows, or plants and small fish are blown about.',
+  'gear.late.says': '{device} comes on {day}, {days, plural, one {one day} other {# days}} after the build.',
+  'gear.late.because': 'Move the build day, borrow one, or plan a visit for it.',
+  'gear.late.because.filter':
+    'Without a filter nothing alive goes in, and plants want half the water changed daily. Borrow one, or move the build day.',
+  'gear.late.because.heater': 'Fill warmer and borrow a heater; nothing that needs warmth goes in before.',
+  'gear.late.because.lamp': 'Plants bear three or four dark days; hardly more. Borrow a lamp.',
+  'gear.late.because.co2':
+    'Plants that need it stand still and gather algae: half the light until it runs, and a visit to put it in.',
+  'gear.collides.says': '{device} and {piece} stand in the same place.',
+  'gear.collides.because': 'Move one of them: the room for gear belongs to the drawing.',
+  'gear.reach.says': '{device} is not reached {side}: {piece} is in the way.',
+  'gear.reach.says.glass': '{device} is not reached {side}: the glass is too near.',
+  'gear.reach.because':
+    'A hand needs {hand}. It has to be cleaned every few weeks: move it, or serve it from another side.',
+  'reach.above': 'from above',
+  'reach.left': 'from the left',
+  'reach.right': 'from the right',
+  'reach.front': 'from the front',
   'site.floor.says':
     '{mass}, {load} under the base, on storey {storey}; {rooms} are usually designed for {usual}.',
   'site.floor.because':

@@ -1,16 +1,37 @@
 /** What the drawing and its measuring say. */
 export const SURVEY = {
-  'piece.floats.says.joined': '{piece} will float: it lifts {lift} dry, what is joined to it holds {hold}.',
-  'piece.floats.says.alone':
-    '{piece} will float: it lifts {lift} dry, nothing is joined to it, which holds {hold}.',
-  'piece.floats.because': 'It needs {more} more stone joined to it.',
+  'piece.floats.says.joined':
+    '{piece} will float: it lifts {lift}, what is joined to it or lies on it holds {hold}.',
+  'piece.floats.says.alone': '{piece} will float: it lifts {lift}, and nothing holds it.',
+  'piece.floats.because': 'It needs {more} more stone of {density} kg/L joined to it or laid on it.',
+  'piece.floats.because.try':
+    'It needs {more} of stone of {density} kg/L joined to it or laid on it, or soaking: try in a bucket when it sinks.',
   'piece.floats.because.soak':
-    'It needs {more} more stone joined to it, or soak it {days} days first: then it stays down.',
+    'It needs {more} more stone of {density} kg/L joined to it or laid on it, or soak it {days} days first: then it stays down.',
   'bed.shallow.says': '{depth} of soil under {plant}, {where}.',
   'bed.shallow.because': 'It roots in the bed and needs {limit}. Raise the bed there or move the planting.',
   'bed.steep.says': '{material} rises at {slope}°, {where}; it holds {limit}°.',
   'bed.steep.because':
     'Above its angle of repose a bed slides within weeks. Flatten it, or hold the step with stones and floss.',
+  'bed.face.says': '{material} stands {height} high without anything before it, over {length}, {where}.',
+  'bed.face.because':
+    'A bare step slides within weeks. Set stones before it with floss behind them, or let it run out as a slope.',
+  'bed.bare.says': '{cap} leaves {area} of {under} bare, {where}.',
+  'bed.bare.because': 'What lies under a cap comes up through a bare spot. Raise the cap there.',
+  'bed.filler.says': '{filler} is drawn to the glass, {where}.',
+  'bed.filler.because': 'It is seen there for good: keep it {off} off the glass.',
+  'joint.gap.says': '{joint}: {pieces} are {gap} apart.',
+  'joint.gap.says.wide': '{joint}: {pieces} are {gap} or more apart.',
+  'joint.gap.because':
+    'A joint holds nothing across more than {reach}. Move them together, or put a piece between.',
+  'joint.hangs.says': '{joint}: {mass} hang on it ({method}); {most} is the usual most.',
+  'joint.hangs.because': 'Use impact glue or silicone, put a stone under it, or wedge it.',
+  'plant.shared.says':
+    '{one} and {other} are planted on the same ground, {percent} % of the smaller, and each is counted for the whole.',
+  'plant.shared.because': 'Give each its share of the ground, or draw them apart.',
+  'piece.air.says': '{piece} hangs {height} above the glass with nothing near it.',
+  'piece.air.because':
+    'Nothing within {reach} bears it or can be joined to it. Let it down, or move it against a piece.',
   'piece.glass.says.bottom': '{piece} goes {through} through the bottom.',
   'piece.glass.says.pane': '{piece} goes {through} through the glass.',
   'piece.glass.because': 'It cannot stand there: move it, turn it, or bury it less.',

@@ -4,6 +4,11 @@ export const WATER = {
   'target.animals': 'what the animals share',
   'water.hard.says.gh': 'GH {has} from the tap, {wanted} wanted.',
   'water.hard.says.kh': 'KH {has} from the tap, {wanted} wanted.',
+  'water.plants.says': '{wanted} wanted; {plant} does poorly above {most}.',
+  'water.plants.because': 'Lower the target, or choose plants and animals that suit each other.',
+  'water.store.says': 'The fill takes {wanted} of RO water, the store holds {has}.',
+  'water.store.because':
+    'Tubs for {more} more, and {hours} h beyond a full store; {all} h at {rate} from an empty one.',
   'water.hard.because':
     'Only softer water brings it down: an RO unit, or plants and animals that take it as it is.',
   'water.nitrate.says': 'Nitrate {has} mg/L from the tap.',

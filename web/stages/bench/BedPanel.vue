@@ -1,16 +1,21 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Layer, Material, Option } from '../../../core/commission/schema';
+import type { Layer, Material, Option, Origin } from '../../../core/commission/schema';
 import { colourOf } from '../../drawing/colour';
 import { useScapeEdit } from '../../document/scapeEdit';
 import { useFigures } from '../../units/figures';
+import { layerOrigin } from '../../../core/commission/origin';
+import { useCommission } from '../../document/commissionStore';
 import FigureField from '../../document/FigureField.vue';
+import OriginField from '../../document/OriginField.vue';
+import OriginMark from '../../drawing/OriginMark.vue';
 import { selectedLayer } from '../../frame/selection';
 import type { ShownPlan } from '../../workers/planWorker';
 
 /** The bed's layers, bottom first, with the typed values of the one that is chosen. */
 const props = defineProps<{ option: Option; materials: Material[]; survey?: ShownPlan['survey'] }>();
 const edit = useScapeEdit();
+const commission = useCommission();
 const f = useFigures();
 
 const layer = computed(
@@ -22,6 +27,32 @@ const layer = computed(
 const materialOf = (l: Layer) => props.materials.find((m) => m.id === l.material);
 const surveyed = (l: Layer) => props.survey?.layers.find((s) => s.id === l.id);
 
+const originOf = (l: Layer) => layerOrigin(commission.document!.brief, l);
+const setOrigin = (origin: Origin) => edit.layer(layer.value!.id, 'origin', (l) => ({ ...l, origin }));
+const setPresent = (presentL: number | undefined) =>
+  edit.tryLayer(layer.value!.id, 'present', (l) => ({ ...l, presentL }));
+const isSoil = computed(() => layer.value && materialOf(layer.value)?.kind === 'soil');
+const isGrain = computed(
+  () => layer.value && ['sand', 'gravel'].includes(materialOf(layer.value)?.kind ?? ''),
+);
+const setUsed = (used: boolean) =>
+  edit.layer(layer.value!.id, 'used', (l) => ({ ...l, used: used || undefined }));
+/** Other sands and gravels of the document that a layer may be mixed with. */
+const grains = computed(() =>
+  props.materials
+    .filter((m) => (m.kind === 'sand' || m.kind === 'gravel') && m.id !== layer.value?.material)
+    .map((m) => ({ value: m.id, title: m.name })),
+);
+const mixed = computed(() => layer.value?.mix?.find((m) => m.material !== layer.value!.material));
+/** A mixture of two by the share of the second; none where no second is chosen. */
+function setMix(other: string | null, share = 0.5): string | undefined {
+  return edit.tryLayer(layer.value!.id, 'mix', (l) => ({
+    ...l,
+    mix: other ? [{ material: l.material, share: 1 - share }, { material: other, share }] : undefined,
+  })); // prettier-ignore
+}
+const setLater = (days: number | undefined) =>
+  edit.tryLayer(layer.value!.id, 'later', (l) => ({ ...l, laterDays: days || undefined }));
 const setTop = (key: 'mm' | 'frontMm' | 'backMm') => (v: number | undefined) =>
   edit.tryLayer(layer.value!.id, `typed ${key}`, (l) => ({ ...l, top: { ...l.top, [key]: v } }) as Layer);
 const setMound = (i: number, key: 'radiusMm' | 'heightMm') => (v: number | undefined) =>
@@ -45,9 +76,9 @@ function dropHill(i: number): void {
     <ul>
       <li v-for="l in option.bed" :key="l.id">
         <button class="plain" :class="{ chosen: l.id === layer?.id }" @click="selectedLayer = l.id">
-          <i :style="{ background: colourOf(materialOf(l)) }" /><span>{{
-            materialOf(l)?.name ?? l.material
-          }}</span>
+          <i :style="{ background: colourOf(materialOf(l)) }" /><span
+            >{{ materialOf(l)?.name ?? l.material }} <OriginMark :origin="originOf(l)"
+          /></span>
           <small v-if="surveyed(l)" class="quiet"
             >{{ f.volume(surveyed(l)!.volumeL) }}, {{ Math.round(surveyed(l)!.steepestDeg) }}° at
             most<template v-if="materialOf(l)?.reposeDeg"> of {{ materialOf(l)!.reposeDeg }}</template></small
@@ -96,6 +127,51 @@ function dropHill(i: number): void {
         <button class="plain quiet" :aria-label="`Take hill ${i + 1} away`" @click="dropHill(i)">×</button>
       </div>
       <button class="act" @click="addHill">+ hill</button>
+      <OriginField class="from" :origin="originOf(layer)" @change="setOrigin" />
+      <FigureField
+        class="there"
+        label="of it there"
+        kind="volume"
+        optional
+        :value="layer.presentL"
+        :apply="setPresent"
+        data-test="present"
+      />
+      <FigureField
+        class="there"
+        label="laid after"
+        kind="plain"
+        unit="days"
+        optional
+        :value="layer.laterDays"
+        :apply="setLater"
+        data-test="laid-after"
+      />
+      <v-switch
+        v-if="isSoil"
+        :model-value="layer.used ?? false"
+        label="has run before"
+        @update:model-value="(x) => setUsed(Boolean(x))"
+      />
+      <v-select
+        v-if="isGrain && grains.length"
+        class="from"
+        label="mixed with"
+        :items="grains"
+        :model-value="mixed?.material"
+        clearable
+        data-test="mixed-with"
+        @update:model-value="(id) => setMix(id)"
+      />
+      <FigureField
+        v-if="mixed"
+        class="there"
+        label="its share"
+        kind="plain"
+        unit="%"
+        :value="Math.round(mixed.share * 100)"
+        :apply="(v) => setMix(mixed!.material, v! / 100)"
+      />
     </div>
     <p v-else class="quiet">There is no bed yet.</p>
   </div>
@@ -110,7 +186,7 @@ ul {
   list-style: none;
   margin: 0;
   padding: 8px 18px 0 4px;
-  width: 300px;
+  width: 264px;
   flex: none;
   overflow-y: auto;
   border-right: 1px solid var(--rule);
@@ -137,8 +213,11 @@ i {
 }
 .values {
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
-  gap: 14px;
+  align-content: center;
+  overflow-y: auto;
+  gap: 0 14px;
   padding: 0 16px;
 }
 .hill {
@@ -147,6 +226,14 @@ i {
   align-items: center;
   border-left: 1px solid var(--rule);
   padding-left: 12px;
+}
+.from {
+  width: 196px;
+  flex: none;
+}
+.there {
+  width: 92px;
+  flex: none;
 }
 .values :deep(.narrow) {
   width: 76px;

@@ -5,6 +5,8 @@ import FrontView from '../../drawing/FrontView.vue';
 import PlanView from '../../drawing/PlanView.vue';
 import SectionView from '../../drawing/SectionView.vue';
 import { marks, useSheet } from '../../drawing/sheet';
+import { devicesOf } from '../../../core/gear/gear';
+import { useStays } from '../../document/stays';
 import { useScapeEdit } from '../../document/scapeEdit';
 import { usePointerDrag } from '../../drawing/usePointerDrag';
 import type { YardPiece } from '../../../core/catalogue/studio';
@@ -15,6 +17,7 @@ import { useFrame } from '../../frame/planKey';
 import { selectedLayer, selectedPiece } from '../../frame/selection';
 import BedHandles from './BedHandles.vue';
 import BenchTray from './BenchTray.vue';
+import CutLine from './CutLine.vue';
 import FindingMarks from './FindingMarks.vue';
 import PieceInspector from './PieceInspector.vue';
 import SeatPanel from './SeatPanel.vue';
@@ -30,6 +33,18 @@ const area = ref<HTMLElement>();
 const { width, height } = useSteadySize(area);
 const vessel = computed(() => commission.document!.vessel);
 const option = computed(() => commission.option!);
+/** Devices that have a place inside the vessel. */
+const gear = computed(() =>
+  devicesOf(commission.document!).flatMap((d) => (d.body ? [{ id: d.id, name: d.name, ...d.body }] : [])),
+);
+const stays = useStays(() => option.value);
+/** Height to which a running tank is drained for the work, where it is. */
+const drained = computed(() => {
+  const fill = plan.value?.visit.water.fill;
+  return fill && fill.drainedL > 0.5 && fill.drainToMm > 0
+    ? { mm: fill.drainToMm, outL: fill.drainedL }
+    : undefined;
+});
 const materials = computed(() => commission.document!.catalogue.materials);
 const sheet = useSheet(vessel, { width, height });
 /** The section is first laid through a hill, where there is most to see. */
@@ -76,20 +91,6 @@ const drag = usePointerDrag<{ piece: Piece; view: 'front' | 'above'; lifted: num
     announce();
   },
 });
-
-const dragCut = usePointerDrag<number>({
-  start: () => cutMm.value,
-  move: (from, { dx }) => moveCut(from + dx / sheet.value.k),
-});
-function moveCut(mm: number): void {
-  cutMm.value = Math.round(Math.min(Math.max(mm, 0), vessel.value.innerMm.length));
-}
-function cutKey(event: KeyboardEvent): void {
-  const step = { ArrowLeft: -5, ArrowRight: 5 }[event.key];
-  if (!step) return;
-  event.preventDefault();
-  moveCut(cutMm.value + step * (event.shiftKey ? 4 : 1));
-}
 
 function onKey(event: KeyboardEvent, p: Piece, view: 'front' | 'above'): void {
   if (pieceKey(event, p, view, edit)) announce();
@@ -139,6 +140,10 @@ const doc = toRef(commission, 'document');
       >
         <g :transform="`translate(${sheet.front.x} ${sheet.front.y})`">
           <text class="caption" y="-18">From the front</text>
+          <g v-if="stays.size" transform="translate(118 -22)" class="key">
+            <path d="M0 0 h16" />
+            <text x="22" y="4">in the tank now</text>
+          </g>
           <g class="axis">
             <g
               v-for="m in marks(vessel.innerMm.height, sheet.k)"
@@ -150,6 +155,8 @@ const doc = toRef(commission, 'document');
             </g>
           </g>
           <FrontView
+            :stays="stays"
+            :gear="gear"
             :vessel="vessel"
             :option="option"
             :materials="materials"
@@ -171,6 +178,16 @@ const doc = toRef(commission, 'document');
           >
             water {{ f.length(vessel.waterLineMm) }}
           </text>
+          <g
+            v-if="drained"
+            class="drained"
+            :transform="`translate(0 ${sheet.front.h - drained.mm * sheet.k})`"
+          >
+            <path :d="`M0 0 H ${sheet.front.w}`" />
+            <text :x="sheet.front.w - 7" y="-5" text-anchor="end">
+              drained to {{ f.length(drained.mm) }}, {{ f.volume(drained.outL, 0) }} out
+            </text>
+          </g>
           <BedHandles view="front" :option="option" :vessel="vessel" :k="sheet.k" :active="tray === 'bed'" />
           <path :d="`M0 -4 V ${sheet.front.h} H ${sheet.front.w} V -4`" class="glass" />
           <g v-for="n in [1, 2]" :key="n" class="third">
@@ -210,6 +227,8 @@ const doc = toRef(commission, 'document');
           <text class="caption" y="-26">From above</text>
           <text x="84" y="-26" class="note">depth of bed in {{ f.lengthUnit.value }}</text>
           <PlanView
+            :stays="stays"
+            :gear="gear"
             :vessel="vessel"
             :option="option"
             :materials="materials"
@@ -237,24 +256,7 @@ const doc = toRef(commission, 'document');
               <text y="24" text-anchor="middle">{{ axis(m) }}</text>
             </g>
           </g>
-          <g
-            class="cutline"
-            tabindex="0"
-            role="slider"
-            aria-label="Section line, from the left"
-            :aria-valuenow="cutMm"
-            aria-valuemin="0"
-            :aria-valuemax="vessel.innerMm.length"
-            data-test="cutline"
-            :transform="`translate(${cutMm * sheet.k} 0)`"
-            @pointerdown="dragCut"
-            @keydown="cutKey"
-          >
-            <path :d="`M0 -8 V ${sheet.plan.h}`" class="grip" />
-            <path :d="`M0 -2 V ${sheet.plan.h}`" />
-            <circle cy="-10" r="8.5" />
-            <text y="-6" text-anchor="middle">C</text>
-          </g>
+          <CutLine v-model="cutMm" :length-mm="vessel.innerMm.length" :high="sheet.plan.h" :k="sheet.k" />
         </g>
       </svg>
       <div
@@ -282,7 +284,13 @@ const doc = toRef(commission, 'document');
       @take="take"
       @drop-piece="dropped"
     />
-    <PieceInspector v-if="piece && ready" :piece="piece" :option="option" :survey="plan!.survey" />
+    <PieceInspector
+      v-if="piece && ready"
+      :piece="piece"
+      :option="option"
+      :materials="materials"
+      :survey="plan!.survey"
+    />
   </div>
 </template>
 
@@ -344,31 +352,19 @@ const doc = toRef(commission, 'document');
   fill: none;
   pointer-events: none;
 }
-.cutline {
-  cursor: ew-resize;
-  outline: none;
+.drained {
+  pointer-events: none;
 }
-.cutline path {
-  stroke: #23211e;
-  stroke-dasharray: 9 4 2 4;
-  fill: none;
+.drained path {
+  stroke: var(--water-line);
+  stroke-dasharray: 7 4;
 }
-.cutline .grip {
-  stroke: transparent;
-  stroke-width: 14;
-  stroke-dasharray: none;
-}
-.cutline circle {
-  fill: var(--paper);
-  stroke: var(--ink);
-}
-.cutline text {
-  font: 600 11px var(--text);
-  fill: var(--ink);
-}
-.cutline:focus-visible circle {
-  stroke: var(--celadon);
-  stroke-width: 2.5;
+.drained text {
+  font: 500 11.5px var(--text);
+  fill: #3d6a79;
+  paint-order: stroke;
+  stroke: var(--water);
+  stroke-width: 4px;
 }
 .seat {
   position: absolute;
@@ -376,5 +372,13 @@ const doc = toRef(commission, 'document');
 .seat .caption {
   height: 42px;
   line-height: 22px;
+}
+.key path {
+  stroke: var(--water-line);
+  stroke-width: 6;
+}
+.key text {
+  font-size: 12px;
+  fill: var(--ink-2);
 }
 </style>

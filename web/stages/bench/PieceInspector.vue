@@ -1,21 +1,49 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Option, Piece } from '../../../core/commission/schema';
+import type { Joint, Material, Option, Origin, Piece } from '../../../core/commission/schema';
 import { useScapeEdit } from '../../document/scapeEdit';
 import { useFigures } from '../../units/figures';
+import { pieceOrigin, pieceState } from '../../../core/commission/origin';
+import { useCommission } from '../../document/commissionStore';
 import FigureField from '../../document/FigureField.vue';
+import OriginField from '../../document/OriginField.vue';
 import type { ShownPlan } from '../../workers/planWorker';
 
 /** Typed values of the selected piece, in the tray below the plan, where they hide nothing. */
-const props = defineProps<{ piece: Piece; option: Option; survey: ShownPlan['survey'] }>();
+const props = defineProps<{
+  piece: Piece;
+  option: Option;
+  materials: Material[];
+  survey: ShownPlan['survey'];
+}>();
+const commission = useCommission();
 const edit = useScapeEdit();
 const f = useFigures();
 
 const surveyed = computed(() => props.survey.pieces.find((p) => p.id === props.piece.id));
-const partner = computed(() => {
-  const joint = props.option.joints.find((j) => j.pieces.includes(props.piece.id));
-  return joint?.pieces.find((id) => id !== props.piece.id);
-});
+const joint = computed(() => props.option.joints.find((j) => j.pieces.includes(props.piece.id)));
+const partner = computed(() => joint.value?.pieces.find((id) => id !== props.piece.id));
+const isWood = computed(() => kind.value === 'wood');
+const kind = computed(() => props.materials.find((m) => m.id === props.piece.material)?.kind ?? 'stone');
+const origin = computed(() => pieceOrigin(commission.document!, props.piece));
+const state = computed(() => (props.piece.fixed ? 'fixed' : pieceState(props.piece, origin.value)));
+/** Ways of joining; gel by itself takes a day, an accelerator sets it at once. */
+const METHODS: { value: Joint['method'] | 'gel-alone'; title: string }[] = [
+  { value: 'fibre-glue', title: 'fibre and liquid glue' },
+  { value: 'gel-glue', title: 'gel, set at once' },
+  { value: 'gel-alone', title: 'gel alone, a day' },
+  { value: 'impact', title: 'impact glue, a day' },
+  { value: 'silicone', title: 'silicone, a day' },
+  { value: 'tie', title: 'tie' },
+  { value: 'wedge', title: 'wedged' },
+];
+/** What can be said of its state: wood soaks, stone does not; what is fixed is fixed in this tank. */
+const STATES = computed(() => [
+  { value: 'dry', title: 'dry' },
+  ...(isWood.value ? [{ value: 'soaking', title: 'soaking' }, { value: 'sunk', title: 'long sunk' }] : []),
+  { value: 'living', title: 'wet, lived on' },
+  { value: 'fixed', title: 'fixed in the tank' },
+]); // prettier-ignore
 const others = computed(() => props.option.pieces.filter((p) => p.id !== props.piece.id).map((p) => p.id));
 
 const STANDS = [
@@ -58,6 +86,19 @@ function standAs(kind: string): void {
   change('stand', () => ({ stand: stands[kind] }));
 }
 
+const method = computed((): Joint['method'] | 'gel-alone' | undefined =>
+  joint.value?.method === 'gel-glue' && joint.value.accelerated === false ? 'gel-alone' : joint.value?.method,
+);
+function setMethod(m: Joint['method'] | 'gel-alone'): void {
+  const alone = m === 'gel-alone';
+  edit.joinBy(joint.value!.id, alone ? 'gel-glue' : m, alone ? false : undefined);
+}
+const setOrigin = (o: Origin) => change('origin', () => ({ origin: o, owned: undefined, fixed: undefined }));
+const setState = (s: string) =>
+  change('state', () =>
+    s === 'fixed' ? { fixed: true, state: undefined } : { fixed: undefined, state: s as Piece['state'] },
+  );
+
 function glueTo(id: string | null): void {
   if (partner.value) edit.join(props.piece.id, partner.value);
   if (id) edit.join(props.piece.id, id);
@@ -92,19 +133,37 @@ function glueTo(id: string | null): void {
         @update:model-value="setRest"
       />
       <v-select
-        class="wide"
+        class="stands"
         label="stands"
         :items="STANDS"
         :model-value="piece.stand.kind"
         @update:model-value="standAs"
       />
       <v-select
-        class="wide"
-        label="glued to"
+        class="joined"
+        label="joined to"
         :items="others"
         :model-value="partner"
         clearable
         @update:model-value="glueTo"
+      />
+      <v-select
+        v-if="joint"
+        class="by"
+        label="by"
+        :items="METHODS"
+        :model-value="method"
+        data-test="method"
+        @update:model-value="(m: Joint['method'] | 'gel-alone') => setMethod(m)"
+      />
+      <OriginField class="origin" :origin="origin" @change="setOrigin" />
+      <v-select
+        class="state"
+        label="state"
+        :items="STATES"
+        :model-value="state"
+        data-test="state"
+        @update:model-value="setState"
       />
     </div>
   </section>
@@ -116,7 +175,7 @@ function glueTo(id: string | null): void {
   right: 0;
   bottom: 0;
   height: 116px;
-  width: min(600px, 78%);
+  width: min(860px, 100%);
   background: var(--paper);
   border-left: 2px solid var(--celadon);
   border-top: 1px solid var(--rule);
@@ -138,13 +197,26 @@ header b {
 }
 .fields {
   display: grid;
-  grid-template-columns: repeat(4, 1fr);
+  grid-template-columns: repeat(4, 1fr) 1.9fr;
+  grid-template-rows: auto auto;
   column-gap: 16px;
   align-items: start;
   align-content: start;
 }
-.wide {
-  grid-column: span 2;
+.stands {
+  grid-area: 2 / 1 / 3 / 3;
+}
+.joined {
+  grid-area: 2 / 3;
+}
+.by {
+  grid-area: 2 / 4;
+}
+.origin {
+  grid-area: 1 / 5;
+}
+.state {
+  grid-area: 2 / 5;
 }
 .off {
   color: var(--ink-2);

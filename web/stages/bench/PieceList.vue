@@ -4,14 +4,19 @@ import { useScapeEdit } from '../../document/scapeEdit';
 import { useFigures } from '../../units/figures';
 import { selectedPiece } from '../../frame/selection';
 import type { ShownPlan } from '../../workers/planWorker';
+import { pieceOrigin } from '../../../core/commission/origin';
+import { useCommission } from '../../document/commissionStore';
+import OriginMark from '../../drawing/OriginMark.vue';
 import { pieceKey } from './pieceKeys';
 
 /** The pieces as a list: everything that can be done on the sheet can be done from here by key. */
 const props = defineProps<{ option: Option; materials: Material[]; survey?: ShownPlan['survey'] }>();
 const edit = useScapeEdit();
 const f = useFigures();
+const commission = useCommission();
 
 const surveyed = (p: Piece) => props.survey?.pieces.find((s) => s.id === p.id);
+const originOf = (p: Piece) => pieceOrigin(commission.document!, p);
 const name = (p: Piece) => props.materials.find((m) => m.id === p.material)?.name ?? p.material;
 </script>
 
@@ -26,7 +31,7 @@ const name = (p: Piece) => props.materials.find((m) => m.id === p.material)?.nam
         @focus="selectedPiece = p.id"
         @keydown="pieceKey($event, p, 'above', edit)"
       >
-        <b>{{ p.id }}</b> {{ name(p) }}
+        <b>{{ p.id }}</b> {{ name(p) }} <OriginMark :origin="originOf(p)" />
         <small v-if="surveyed(p)" class="quiet"
           >{{ f.mass(surveyed(p)!.massKg) }}, at {{ f.length(p.at[0]) }} / {{ f.length(p.at[1]) }}, top
           {{ f.length(surveyed(p)!.topMm) }}</small

@@ -56,6 +56,20 @@ describe('on the bench', () => {
     expect(piece('R-1')).toBe(before);
   });
 
+  it('leaves what stays a shadow where it stood, until it is put back; what is fixed does not move', () => {
+    edit.piece('S-1', 'origin', (p) => ({ ...p, origin: 'here' }));
+    const was = piece('S-1').at;
+    edit.place('S-1', was[0] + 60, was[1]);
+    edit.place('S-1', was[0] + 90, was[1] - 20);
+    expect(piece('S-1')).toMatchObject({ at: [was[0] + 90, was[1] - 20], wasAt: was });
+    edit.place('S-1', was[0] + 2, was[1] + 1);
+    expect(piece('S-1').at).toEqual(was);
+    expect(piece('S-1').wasAt).toBeUndefined();
+    edit.piece('S-1', 'fix', (p) => ({ ...p, fixed: true }));
+    edit.place('S-1', 10, 10);
+    expect(piece('S-1').at).toEqual(was);
+  });
+
   it('turns within a full circle', () => {
     edit.turn('S-1', -15);
     expect(piece('S-1').turnDeg).toBe(345);

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { clockOf } from '../../../core/build/buildPlan';
+import { endsOf } from '../../../core/build/buildPlan';
 import { firstToOrder } from '../../../core/ordering/order';
 import { ofFirstVisit } from '../../../core/pipeline/firstVisit';
-import { daylightOf } from '../../../core/care/light';
+import { daylightOf, MOST_LIGHT_HOURS } from '../../../core/care/light';
 import { useCommission } from '../../document/commissionStore';
 import { daysAway, longDay, shortDay } from '../../units/days';
 import { money, useFigures } from '../../units/figures';
@@ -33,16 +33,16 @@ const follows = computed(() => {
     { about: 'Before', says: soak ? `${f.words(soak.title)}: ${shortDay(soak.day)}.` : '' },
     {
       about: 'Build day',
-      says: `${p.build.crew.map(f.words).join(' and ')}, from ${p.build.startTime}; water in by ${clockOf(p.build.startTime, p.build.waterInMin)}, done at ${clockOf(p.build.startTime, p.build.doneMin)}.`,
+      says: `${p.build.crew.map(f.words).join(' and ')}, from ${p.build.startTime}; ${f.words(endsOf(p.build))}.`,
     },
     {
       about: 'Light',
-      says: `${week.hours} h at ${Math.round(week.outputShare * 100)} % in week 1${daylightOf(doc.brief) === 'window' ? ', an hour less for the window' : ''}; never more than 8 h in the first months.`,
+      says: `${week.hours} h at ${Math.round(week.outputShare * 100)} % in week 1${daylightOf(doc.brief) === 'window' && !doc.brief.care?.lightHours ? ', an hour less for the window' : ''}; never more than ${MOST_LIGHT_HOURS} h in the first months.`,
     },
     {
       about: 'Gas',
       says: doc.brief.co2
-        ? `On at ${p.care.light.co2On}, an hour before the light, off with it.`
+        ? `On at ${p.care.light.co2On}, before the light at ${p.care.light.on}, off with it${p.care.light.co2From ? `; from ${shortDay(p.care.light.co2From)} on` : ''}.`
         : 'None. Plants that need it are found on the Planting stage.',
     },
     {

@@ -1,15 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { DOSING_RULES } from '../../../core/care/dosing';
-import { dosingSchoolOf, startTimeOf, waterSchoolOf } from '../../../core/commission/usual';
-import { SCHOOLS } from '../../../core/care/waterSchools';
-import { OCCASIONS, WATER_SCHOOLS, type Commission } from '../../../core/commission/schema';
+import { startTimeOf } from '../../../core/commission/usual';
+import { OCCASIONS } from '../../../core/commission/schema';
 import { useCommission } from '../../document/commissionStore';
 import { useDocEdit } from '../../document/docEdit';
 import DayField from '../../document/DayField.vue';
 import FigureField from '../../document/FigureField.vue';
 import PictureStrip from '../../document/PictureStrip.vue';
-import { useFigures } from '../../units/figures';
 import { useFrame } from '../../frame/planKey';
 import { clockTyped } from '../../units/dayInput';
 import WordsField from '../../document/WordsField.vue';
@@ -21,6 +18,7 @@ import OwnedList from './OwnedList.vue';
 import { TOPICS } from './questions';
 import RescapeAnswer from './RescapeAnswer.vue';
 import RoomPlan from './RoomPlan.vue';
+import SchoolsAnswer from './SchoolsAnswer.vue';
 import TickButtons from './TickButtons.vue';
 import UpkeepBar from './UpkeepBar.vue';
 
@@ -28,7 +26,6 @@ import UpkeepBar from './UpkeepBar.vue';
 const commission = useCommission();
 const edit = useDocEdit();
 const { plan } = useFrame();
-const { words } = useFigures();
 const doc = computed(() => commission.document!);
 const brief = computed(() => doc.value.brief);
 
@@ -37,8 +34,13 @@ const setClient = (key: 'name' | 'place' | 'contact') => (value: string) =>
     ...d,
     brief: { ...d.brief, client: { name: '', ...d.brief.client, [key]: value } },
   }));
-const setSchool = (key: 'water' | 'dosing', value: string) =>
-  edit.edit(`school ${key}`, (d) => ({ ...d, brief: { ...d.brief, schools: { ...d.brief.schools, [key]: value } } }) as Commission); // prettier-ignore
+/** The house's hours; the other of the two stands for itself until it is typed. */
+function setHours(i: 0 | 1, text: string): string | undefined {
+  if (!text.trim()) return edit.site('hours', undefined);
+  const hours: [string, string] = [...(doc.value.site?.hours ?? (['08:00', '18:00'] as [string, string]))];
+  hours[i] = clockTyped(text);
+  return edit.site('hours', hours);
+}
 const setTitle = (title: string) => edit.edit('title', (d) => ({ ...d, title }));
 function setName(i: number, name: string): string | undefined {
   const names = Array.from(
@@ -56,12 +58,6 @@ const GAS = [
   { value: 'yes', title: 'With CO2' },
   { value: 'no', title: 'Without' },
 ] as const;
-const WATER = WATER_SCHOOLS.map((value) => ({
-  value,
-  title: words(SCHOOLS[value].title),
-  subtitle: words(SCHOOLS[value].rule),
-}));
-const DOSING = Object.entries(DOSING_RULES).map(([value, rule]) => ({ value, title: words(rule) }));
 const DAYLIGHT = [
   { value: 'none', title: 'none' },
   { value: 'indirect', title: 'indirect' },
@@ -143,6 +139,13 @@ const DAYLIGHT = [
                 :apply="(n) => edit.brief('crew', n)"
                 data-test="crew"
               />
+              <WordsField
+                label="House open from"
+                :value="doc.site?.hours?.[0]"
+                :apply="(t) => setHours(0, t)"
+                data-test="house-from"
+              />
+              <WordsField label="until" :value="doc.site?.hours?.[1]" :apply="(t) => setHours(1, t)" />
               <WordsField
                 v-for="n in brief.crew"
                 :key="n"
@@ -232,23 +235,7 @@ const DAYLIGHT = [
               :apply="(v) => edit.brief('co2CostMinor', v)"
             />
           </AskedRow>
-          <AskedRow id="schools">
-            <div class="pair">
-              <v-select
-                label="Water changes"
-                :items="WATER"
-                item-props
-                :model-value="waterSchoolOf(brief)"
-                @update:model-value="(v) => setSchool('water', v)"
-              />
-              <v-select
-                label="Plant food"
-                :items="DOSING"
-                :model-value="dosingSchoolOf(brief)"
-                @update:model-value="(v) => setSchool('dosing', v)"
-              />
-            </div>
-          </AskedRow>
+          <AskedRow id="schools"><SchoolsAnswer /></AskedRow>
         </section>
         <section id="money">
           <h2>Money, and what is there</h2>

@@ -1,12 +1,16 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from 'vue';
 import { keepKeys } from '../../design/commands';
-import type { Stock } from '../../../core/commission/schema';
-import { SPECIES, speciesById, type Species } from '../../../core/livestock/species';
+import type { Commission, Stock } from '../../../core/commission/schema';
+import type { Animal } from '../../../core/commission/schema';
+import type { NewAnimal } from './newAnimal';
+import { speciesIn } from '../../../core/livestock/known';
+import { SPECIES, type Species } from '../../../core/livestock/species';
 import { useCommission } from '../../document/commissionStore';
-import { useDocEdit } from '../../document/docEdit';
+import { freshId, useDocEdit } from '../../document/docEdit';
 import FigureField from '../../document/FigureField.vue';
 import { useFigures } from '../../units/figures';
+import AnimalForm from './AnimalForm.vue';
 import type { ShownPlan } from '../../workers/planWorker';
 
 /** Animals wished for, each as its band of temperature beside the tank's own, and what speaks against it. */
@@ -25,7 +29,7 @@ const shared = computed(() => props.visit?.livestock.tempC);
 
 const rows = computed(() =>
   stock.value.flatMap((entry, i) => {
-    const s = speciesById(entry.species);
+    const s = speciesIn(commission.document!, entry.species);
     if (!s) return [];
     const warmth = (props.visit?.livestock.findings ?? []).filter((x) => x.unit === '°C');
     const against = warmth.filter((x) => x.at.animals?.includes(s.id));
@@ -42,9 +46,32 @@ function add(id: string | null): void {
   chosen.value = null;
   // The field writes the name that was taken into itself, after this: the next one begins empty.
   void nextTick(() => (typed.value = ''));
-  const s = id && speciesById(id);
+  const s = id && speciesIn(commission.document!, id);
   if (!s || stock.value.some((x) => x.species === s.id)) return;
   edit.brief('livestock', [...stock.value, { species: s.id, count: s.group }]);
+}
+/** What was typed and is on no list: it can be added with what is known of it. */
+const adding = ref('');
+const strange = computed(() => {
+  const words = typed.value.trim();
+  const known = SPECIES.some((s) => s.name.toLowerCase().includes(words.toLowerCase()));
+  return words.length > 2 && !known ? words : '';
+});
+function addOwn(animal: NewAnimal): void {
+  edit.edit(`animal ${animal.name}`, (d): Commission => {
+    const own = d.catalogue.animals ?? [];
+    const base =
+      animal.name
+        .toLowerCase()
+        .replace(/[^a-z0-9]+/g, '-')
+        .slice(0, 60) || 'animal';
+    const id = freshId(base, [...own, ...SPECIES]);
+    const livestock = [...(d.brief.livestock ?? []), { species: id, count: animal.group ?? 1 }];
+    const animals = [...own, { ...animal, id }] as Animal[];
+    return { ...d, catalogue: { ...d.catalogue, animals }, brief: { ...d.brief, livestock } };
+  });
+  adding.value = '';
+  typed.value = '';
 }
 const set = (i: number, part: Partial<Stock>) =>
   edit.brief('livestock', stock.value.map((x, n) => (n === i ? { ...x, ...part } : x))); // prettier-ignore
@@ -68,6 +95,12 @@ function remove(i: number): void {
       @update:model-value="add"
       @keydown="keepKeys"
     />
+    <p v-if="strange && !adding">
+      <button class="act" data-test="animal-strange" @mousedown.prevent @click="adding = strange">
+        Add “{{ strange }}” with what you know
+      </button>
+    </p>
+    <AnimalForm v-if="adding" :name="adding" @add="addOwn" @cancel="adding = ''" />
     <table v-if="rows.length">
       <thead>
         <tr>
@@ -96,6 +129,14 @@ function remove(i: number): void {
               kind="plain"
               :value="r.entry.count"
               :apply="(n) => set(r.i, { count: n! })"
+            />
+            <FigureField
+              v-if="!r.entry.present"
+              label="from day"
+              kind="plain"
+              optional
+              :value="r.entry.laterDays"
+              :apply="(n) => set(r.i, { laterDays: n || undefined })"
             />
             <label v-if="rescape" class="there"
               ><input

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import { filterStateOf } from '../../../core/commission/usual';
 import type { Brief } from '../../../core/commission/schema';
 import { useCommission } from '../../document/commissionStore';
 import { useDocEdit } from '../../document/docEdit';
@@ -38,6 +39,23 @@ function setKind([kind]: ('new' | 'rescape')[]): void {
     };
   });
 }
+const FILTERS = [
+  { value: 'new', title: 'filter new' },
+  { value: 'seeded', title: 'media seeded' },
+  { value: 'mature', title: 'mature, moves over' },
+] as const;
+const ANIMALS = [
+  { value: 'stay', title: 'animals stay in' },
+  { value: 'tubs', title: 'wait in tubs' },
+  { value: 'elsewhere', title: 'go elsewhere' },
+] as const;
+type FilterState = (typeof FILTERS)[number]['value'];
+const brief = computed(() => commission.document!.brief);
+const anyThere = computed(() => (brief.value.livestock ?? []).some((s) => s.present));
+const setFilter = ([state]: FilterState[]) =>
+  edit.brief('filter', state ? { ...brief.value.filter, state } : undefined);
+const setKept = (percent: number | undefined) =>
+  set({ waterKept: percent === undefined ? undefined : percent / 100 });
 const set = (part: Partial<Rescape>) => edit.brief('rescape', { ...rescape.value!, ...part });
 </script>
 
@@ -47,6 +65,13 @@ const set = (part: Partial<Rescape>) => edit.brief('rescape', { ...rescape.value
     :choices="KINDS"
     :chosen="[rescape ? 'rescape' : 'new']"
     @change="setKind"
+  />
+  <TickButtons
+    v-if="!rescape"
+    label="The filter"
+    :choices="FILTERS"
+    :chosen="[filterStateOf(brief)]"
+    @change="setFilter"
   />
   <template v-if="rescape">
     <TickButtons
@@ -62,6 +87,11 @@ const set = (part: Partial<Rescape>) => edit.brief('rescape', { ...rescape.value
         label="Filter kept running"
         @update:model-value="(x) => set({ filterKept: Boolean(x) })"
       />
+      <v-switch
+        :model-value="rescape.filterCleaned ?? false"
+        label="Filter cleaned that day"
+        @update:model-value="(x) => set({ filterCleaned: Boolean(x) || undefined })"
+      />
       <FigureField
         label="tubs to wait in"
         kind="volume"
@@ -69,6 +99,39 @@ const set = (part: Partial<Rescape>) => edit.brief('rescape', { ...rescape.value
         :value="rescape.holdingL"
         :apply="(l) => set({ holdingL: l })"
         data-test="holding"
+      />
+    </div>
+    <TickButtons
+      v-if="anyThere"
+      label="Where animals are meanwhile"
+      :choices="ANIMALS"
+      :chosen="rescape.animals ? [rescape.animals] : []"
+      @change="([animals]) => set({ animals })"
+    />
+    <div class="row three">
+      <FigureField
+        label="old water kept"
+        kind="plain"
+        unit="%"
+        optional
+        :value="rescape.waterKept === undefined ? undefined : Math.round(rescape.waterKept * 100)"
+        :apply="setKept"
+        data-test="water-kept"
+      />
+      <FigureField
+        label="drained to"
+        kind="length"
+        optional
+        :value="rescape.drainToMm"
+        :apply="(mm) => set({ drainToMm: mm })"
+        data-test="drain-to"
+      />
+      <FigureField
+        label="a tub holds"
+        kind="volume"
+        optional
+        :value="rescape.tubL"
+        :apply="(l) => set({ tubL: l })"
       />
     </div>
     <p class="quiet">Mark what lives in it under Animals. Local animal-welfare law applies.</p>
@@ -81,5 +144,9 @@ const set = (part: Partial<Rescape>) => edit.brief('rescape', { ...rescape.value
   grid-template-columns: 1fr 1fr;
   gap: 0 22px;
   align-items: end;
+}
+.row.three {
+  grid-template-columns: repeat(3, 1fr);
+  margin-top: 12px;
 }
 </style>

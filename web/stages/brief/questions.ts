@@ -55,8 +55,8 @@ export const TOPICS: readonly Topic[] = [
     questions: [
       {
         id: 'rescape',
-        asks: 'Does it run already? What stays, what goes, is the filter kept?',
-        why: 'Whatever is taken out was biofilter: it decides the risk of ammonia and the day’s first tasks.',
+        asks: 'Does it run already? What stays, what goes, how far is the filter, where are the animals meanwhile?',
+        why: 'What stays is not bought, poured or planted again; what is taken out was biofilter.',
         lines: 2,
         ticks: [
           'new build',
@@ -66,6 +66,7 @@ export const TOPICS: readonly Topic[] = [
           'plants stay',
           'water kept',
           'filter kept',
+          'animals stay in',
         ],
       },
     ],
@@ -131,8 +132,8 @@ export const TOPICS: readonly Topic[] = [
       },
       {
         id: 'schools',
-        asks: 'Which school of water change and plant food?',
-        why: 'Makes the dates, litres and doses of the first eight weeks.',
+        asks: 'Which schools of water change, plant food and planting?',
+        why: 'Makes the dates, litres and doses of the first eight weeks, and the order of the build day.',
         lines: 1,
       },
     ],

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { clockOf } from '../../../core/build/buildPlan';
+import { endsOf } from '../../../core/build/buildPlan';
 import { longDay, weekDay } from '../../units/days';
 import { useFigures } from '../../units/figures';
 import { useFrame } from '../../frame/planKey';
@@ -14,7 +14,6 @@ const { words } = useFigures();
 const sheet = ref(window.matchMedia('(max-width: 700px)').matches);
 
 const build = computed(() => plan.value?.build);
-const clock = (min: number) => clockOf(build.value!.startTime, min);
 const NUMBERS = ['', 'one person', 'two people', 'three people', 'four people'];
 const print = () => window.print();
 </script>
@@ -25,8 +24,8 @@ const print = () => window.print();
       <header class="screen-only">
         <h1>Build day</h1>
         <p class="quiet">
-          {{ longDay(build.buildDay) }}, {{ NUMBERS[build.crew.length] }} from {{ build.startTime }}; water in
-          by {{ clock(build.waterInMin) }}, done at {{ clock(build.doneMin) }}
+          {{ longDay(build.buildDay) }}, {{ NUMBERS[build.crew.length] }} from {{ build.startTime }};
+          {{ words(endsOf(build)) }}
         </p>
         <button class="act" data-test="run-sheet" @click="sheet = !sheet">
           {{ sheet ? '← The day' : 'Run sheet →' }}

@@ -126,7 +126,7 @@ const hoursOf = (min: number) =>
           >
         </div>
       </foreignObject>
-      <g>
+      <g v-if="build.waterInMin !== undefined">
         <path :d="`M${LEFT} ${Y(build.waterInMin)} H ${width}`" stroke="#5f93a6" stroke-width="2" />
         <text :x="width - 2" :y="Y(build.waterInMin) - 5" text-anchor="end" class="waterline">
           water in {{ clockOf(build.startTime, build.waterInMin) }}

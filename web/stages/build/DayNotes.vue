@@ -4,6 +4,7 @@ import type { BuildPlan } from '../../../core/build/buildPlan';
 import type { Scheduled } from '../../../core/build/schedule';
 import { RATES } from '../../../core/build/rates';
 import { HOSE_L_PER_MIN } from '../../../core/filling/filling';
+import { weekDay } from '../../units/days';
 import { useFigures } from '../../units/figures';
 import FindingList from '../../frame/FindingList.vue';
 
@@ -46,6 +47,15 @@ const rates = computed(() => [
       <b>{{ chain.join(' → ') }}</b> Minutes saved here are minutes saved on the day.
     </p>
     <FindingList v-if="build.findings.length" :findings="build.findings" />
+    <section v-for="v in build.visits" :key="v.day" class="visit" data-test="visit">
+      <header>
+        <h2>{{ weekDay(v.day) }}</h2>
+        <span class="quiet">visit, {{ v.minutes }} min</span>
+      </header>
+      <p v-for="t in v.tasks" :key="f.words(t.title)">
+        <b>{{ f.words(t.title) }}</b> {{ f.words(t.detail) }}
+      </p>
+    </section>
     <h2>At these steps</h2>
     <p v-for="c in cautions" :key="c.says" class="caution">
       <b>{{ c.at }}.</b> {{ c.says }}
@@ -87,6 +97,16 @@ header {
   display: block;
   font-weight: 600;
   margin-bottom: 3px;
+}
+.visit {
+  border-left: 3px solid var(--water-line);
+  padding: 0 0 2px 10px;
+  margin: 4px 0 14px;
+}
+.visit p {
+  margin: 4px 0;
+  font-size: 12.5px;
+  line-height: 1.36;
 }
 .caution {
   background: var(--warn-wash);

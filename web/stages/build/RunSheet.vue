@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { clockOf, type BuildPlan } from '../../../core/build/buildPlan';
+import { clockOf, endsOf, type BuildPlan } from '../../../core/build/buildPlan';
 import { useCommission } from '../../document/commissionStore';
 import { longDate, weekDay } from '../../units/days';
 import { useFigures } from '../../units/figures';
@@ -28,8 +28,7 @@ const rows = computed(() =>
           ]
             .filter(Boolean)
             .join(', ')
-        }}. {{ build.crew.map(words).join(', ') }} from {{ build.startTime }}; water in by
-        {{ clock(build.waterInMin) }}, done at {{ clock(build.doneMin) }}.
+        }}. {{ build.crew.map(words).join(', ') }} from {{ build.startTime }}; {{ words(endsOf(build)) }}.
       </p>
     </header>
     <section v-if="build.beforehand.length">
@@ -50,6 +49,16 @@ const rows = computed(() =>
           ><b>{{ words(t.title) }}</b> {{ words(t.detail)
           }}<template v-if="t.cure">. Leave it {{ t.cure.minutes }} min</template
           ><em v-if="t.caution">{{ words(t.caution) }}</em></span
+        >
+      </p>
+    </section>
+    <section v-for="v in build.visits" :key="v.day" data-test="visit-sheet-later">
+      <h2>{{ longDate(v.day) }}, visit</h2>
+      <p v-for="t in v.tasks" :key="words(t.title)" class="row">
+        <i /><b class="at">{{ Math.round(t.minutes) }} min</b
+        ><span class="what"
+          ><b>{{ words(t.title) }}</b> {{ words(t.detail)
+          }}<em v-if="t.caution">{{ words(t.caution) }}</em></span
         >
       </p>
     </section>

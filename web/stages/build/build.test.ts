@@ -32,7 +32,9 @@ describe('the run sheet', () => {
   it('has the days before, the cure, and the caution at its step', () => {
     const words = mount(RunSheet, { build }, pinia).words();
     expect(words).toContain('Thu 17 Dec Start maturing the filter media');
-    expect(words).toMatch(/Joints: 1 contact fibre and glue . Leave it 1 min/);
+    expect(words).toMatch(
+      /Joints: 1 contact fibre and liquid glue; held by hand or on props until it grabs . Leave it 1 min/,
+    );
     expect(words).toMatch(/Liquid glue gets hot on fibre/);
     expect(words).toMatch(/residual-current device/);
   });

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { MOST_LIGHT_HOURS } from '../../../core/care/light';
 import { computed } from 'vue';
 import type { CareDay } from '../../../core/care/careDay';
 import type { CarePlan } from '../../../core/care/carePlan';
@@ -13,6 +14,8 @@ const label = (d: CareDay) =>
   d.afterDays === 1 || d.day.endsWith('-01') ? shortDay(d.day) : String(Number(d.day.slice(8)));
 const percent = (share: number) => `${Math.round(share * 100)} %`;
 const BAR = 82;
+/** The whole bar is eight hours at full output, or as many as the light is on where that is more. */
+const mostHours = computed(() => Math.max(MOST_LIGHT_HOURS, ...props.care.weeks.map((w) => w.hours)));
 </script>
 
 <template>
@@ -64,7 +67,13 @@ const BAR = 82;
         <td class="light">
           <svg :width="BAR + 2" height="16">
             <rect x="0.5" y="0.5" :width="BAR" height="15" fill="none" stroke="#e0d8c6" />
-            <rect x="0.5" y="0.5" :width="(BAR * w.hours * w.outputShare) / 8" height="15" fill="#e9dcb4" />
+            <rect
+              x="0.5"
+              y="0.5"
+              :width="(BAR * w.hours * w.outputShare) / mostHours"
+              height="15"
+              fill="#e9dcb4"
+            />
             <text x="6" y="12" class="on">{{ w.hours }} h, {{ percent(w.outputShare) }}</text>
           </svg>
         </td>

@@ -39,7 +39,7 @@ describe('the care guide', () => {
     expect(words).toContain('take out 50 %: 32 L');
     expect(words).toContain('24 °C (75 °F)');
     expect(words).toMatch(/Put 8 mL of conditioner in first/);
-    expect(words).toContain('shrimps from 28 Jan, fish from 4 Feb');
+    expect(words).toContain('shrimps and snails from 28 Jan 2027, fish from 4 Feb 2027');
     expect(words).toContain('01 632 960 114');
     expect(words).not.toMatch(/Mix /);
   });

@@ -20,6 +20,8 @@ const props = defineProps<{
 const f = useFigures();
 
 const PICTURE_W = 236;
+/** A guide of one page has room for so many. */
+const MOST_LATER = 6;
 const k = computed(() => PICTURE_W / props.commission.vessel.innerMm.length);
 const percent = (part: number) => `${Math.round(part * 100)} %`;
 const litres = computed(() => f.volume(props.care.water.litres, 0));
@@ -100,13 +102,12 @@ const fed = computed(() => props.care.weeks.some((w) => w.days.some((d) => d.dos
       >
       <span><b class="t">T</b>test, write it down</span>
       <span v-if="fed"
-        ><i class="dot" />feed the plants: one dose for {{ f.volume(care.dosing.forLitres, 0) }}, as its label
-        says</span
+        ><i class="dot" />feed the plants: one dose<template v-if="care.dosing.mlADose">
+          of {{ f.said(care.dosing.mlADose, 'mL', 1) }}</template
+        >
+        for {{ f.volume(care.dosing.forLitres, 0) }}, as its label says</span
       >
-      <span class="gate"
-        >shrimps from {{ shortDay(care.stock.shrimpsFrom) }}, fish from {{ shortDay(care.stock.fishFrom) }}:
-        {{ f.words(care.stock.condition) }}</span
-      >
+      <span v-if="care.stock" class="gate">{{ f.words(care.stock.says) }}</span>
     </p>
     <div class="texts">
       <section>
@@ -121,7 +122,10 @@ const fed = computed(() => props.care.weeks.some((w) => w.days.some((d) => d.dos
         <h2>Light{{ care.light.co2On ? ' and gas' : '' }}</h2>
         <p>
           The timer does it: light from {{ care.light.on }} to {{ care.light.off
-          }}<template v-if="care.light.co2On">, gas from {{ care.light.co2On }}, off with the light</template
+          }}<template v-if="care.light.co2On"
+            >, gas from {{ care.light.co2On
+            }}<template v-if="care.light.co2From"> from {{ shortDay(care.light.co2From) }} on</template>, off
+            with the light</template
           >. Do not lengthen it; the weeks beside the calendar say when it grows.
           <template v-if="care.light.co2On"
             >The bottle stands upright and fixed in an aired room. If it hisses, open a window, leave the room
@@ -133,6 +137,12 @@ const fed = computed(() => props.care.weeks.some((w) => w.days.some((d) => d.dos
         <h2>Dates to keep</h2>
         <p v-for="e in events" :key="`${e.day} ${e.what}`">
           <b>{{ shortDay(e.day) }}</b> {{ e.what }}
+        </p>
+      </section>
+      <section v-if="care.later.length" data-test="care-later">
+        <h2>After the eight weeks</h2>
+        <p v-for="e in care.later.slice(0, MOST_LATER)" :key="`${e.day} ${f.words(e.what)}`">
+          <b>{{ shortDay(e.day) }}</b> {{ f.words(e.what) }}
         </p>
       </section>
       <section>

@@ -4,7 +4,6 @@ import { WATER_SCHOOLS, type WaterSchool } from '../../../core/commission/schema
 import { SCHOOLS } from '../../../core/care/waterSchools';
 import { api } from '../../document/api';
 import { useCommission } from '../../document/commissionStore';
-import { shortDay } from '../../units/days';
 import FindingList from '../../frame/FindingList.vue';
 import { useFigures } from '../../units/figures';
 import { useFrame } from '../../frame/planKey';
@@ -72,11 +71,10 @@ const print = () => window.print();
         <dd>{{ lean }}</dd>
         <dt>Dosing</dt>
         <dd>{{ words(care.dosing.rule) }}</dd>
-        <dt>Stock</dt>
-        <dd>
-          shrimps {{ shortDay(care.stock.shrimpsFrom) }}, fish {{ shortDay(care.stock.fishFrom) }},
-          {{ words(care.stock.condition) }}
-        </dd>
+        <template v-if="care.stock">
+          <dt>Stock</dt>
+          <dd>{{ words(care.stock.says) }}</dd>
+        </template>
       </dl>
       <h2>What it asks of the client</h2>
       <dl class="asked">

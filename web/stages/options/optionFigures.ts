@@ -1,7 +1,7 @@
 import { firstToOrder } from '../../../core/ordering/order';
 import type { Said } from '../../../core/words/text';
 import type { Commission, Option } from '../../../core/commission/schema';
-import { co2CostOf } from '../../../core/commission/usual';
+import { gasCostOf } from '../../../core/gear/gear';
 import { materialOf } from '../../../core/commission/lookup';
 import { clockOf } from '../../../core/build/buildPlan';
 import { daysFrom } from '../../../core/calendar/day';
@@ -32,7 +32,7 @@ export function figuresOf(plan: ShownPlan, option: Option, doc: Commission, says
   const plugs = survey.plantings.reduce((sum, p) => sum + p.plugs, 0);
   const species = new Set(option.plants.map((p) => p.plant)).size;
   const first = firstToOrder(order)?.orderBy;
-  const gas = co2CostOf(doc.brief);
+  const gas = gasCostOf(doc);
   const settle = findings.filter((x) => x.severity !== 'note');
   return [
     { name: 'Free water', text: says.volume(survey.freeWaterL), below: `${says.volume(survey.bedL)} of bed` },

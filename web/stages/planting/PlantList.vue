@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { keepKeys } from '../../design/commands';
-import type { Option, Plant } from '../../../core/commission/schema';
+import type { Option, Origin, Plant } from '../../../core/commission/schema';
 import { useFigures } from '../../units/figures';
+import OriginMark from '../../drawing/OriginMark.vue';
 import type { ShownPlan } from '../../workers/planWorker';
 
 /** What is planted, then every plant of the studio to paint with. */
@@ -12,6 +13,8 @@ const props = defineProps<{
   survey?: ShownPlan['survey'];
   brush?: Plant;
   co2: boolean;
+  /** Where each planting comes from; bought where nothing is said. */
+  origins?: ReadonlyMap<string, Origin>;
 }>();
 defineEmits<{ paint: [plant: Plant]; count: [plant: Plant]; choose: [id: string] }>();
 const f = useFigures();
@@ -47,7 +50,9 @@ const traits = (p: Plant) =>
       <li v-for="p in planted" :key="p.id">
         <button class="plain" @click="$emit('choose', p.id)">
           <i :style="{ background: p.entry?.colour }" /><em>{{ p.entry?.name }}</em
-          ><span>{{ f.said(p.measured?.plugs ?? 0, 'plug') }}</span>
+          ><OriginMark :origin="origins?.get(p.id) ?? 'bought'" /><span>{{
+            f.said(p.measured?.plugs ?? 0, 'plug')
+          }}</span>
         </button>
       </li>
     </ul>
@@ -95,8 +100,8 @@ ul {
 }
 button {
   display: grid;
-  grid-template-columns: 12px 1fr auto;
-  gap: 0 8px;
+  grid-template-columns: 12px 1fr auto auto;
+  gap: 0 6px;
   width: 100%;
   align-items: baseline;
   padding: 3px 4px;
@@ -110,7 +115,11 @@ button:hover {
   outline: 1px solid var(--celadon);
 }
 .paint small {
-  grid-column: 2 / 4;
+  grid-column: 2 / 5;
+}
+span {
+  grid-column: 4;
+  white-space: nowrap;
 }
 i {
   width: 10px;

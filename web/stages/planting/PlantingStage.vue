@@ -7,7 +7,10 @@ import FrontView from '../../drawing/FrontView.vue';
 import PlanView from '../../drawing/PlanView.vue';
 import { useCommission } from '../../document/commissionStore';
 import { useFigures } from '../../units/figures';
+import { plantingOrigin } from '../../../core/commission/origin';
+import { useStays } from '../../document/stays';
 import FigureField from '../../document/FigureField.vue';
+import OriginField from '../../document/OriginField.vue';
 import { useFrame } from '../../frame/planKey';
 import { useStudio } from '../../document/studioStore';
 import PlantList from './PlantList.vue';
@@ -23,6 +26,15 @@ const { width, height } = useSteadySize(area);
 
 const vessel = computed(() => commission.document!.vessel);
 const option = computed(() => commission.option!);
+const FORMS = [
+  { value: 'tissue', title: 'tissue culture' },
+  { value: 'emersed', title: 'grown above water' },
+  { value: 'running', title: 'out of a running tank' },
+];
+const origins = computed(
+  () => new Map(option.value.plants.map((p) => [p.id, plantingOrigin(commission.document!.brief, p)])),
+);
+const stays = useStays(() => option.value);
 const materials = computed(() => commission.document!.catalogue.materials);
 const LEFT = 22;
 /** Room above the plan for the title, and between plan and front view. */
@@ -61,7 +73,9 @@ function addPlanting(plant: Plant, how: Partial<Planting>): string | undefined {
   const ids = new Set(option.value.plants.map((p) => p.id));
   let n = 1;
   while (ids.has(`P-${n}`)) n++;
-  const planting: Planting = { id: `P-${n}`, plant: plant.id, ...how };
+  // Where old plants stay, a new one has to say that it is new.
+  const fresh = commission.document!.brief.rescape ? { origin: 'bought' as const } : {};
+  const planting: Planting = { id: `P-${n}`, plant: plant.id, ...fresh, ...how };
   commission.endStep();
   const fault = commission.tryEdit(`plant ${planting.id}`, (d) => ({
     ...d,
@@ -150,6 +164,7 @@ function begin(plant: Plant): void {
       <svg v-if="plan && field" class="sheet" :width="width" :height="height">
         <g :transform="`translate(${LEFT} ${TOP})`">
           <PlanView
+            :stays="stays"
             :vessel="vessel"
             :option="option"
             :materials="materials"
@@ -218,6 +233,35 @@ function begin(plant: Plant): void {
           :value="current.count"
           :apply="(v) => change(current!.id, 'count', { count: v })"
         />
+        <FigureField
+          v-if="current.region"
+          label="its share of the ground"
+          kind="plain"
+          unit="%"
+          :value="Math.round((current.share ?? 1) * 100)"
+          :apply="(v) => change(current!.id, 'share', { share: v! >= 100 ? undefined : v! / 100 })"
+          data-test="share"
+        />
+        <OriginField
+          :origin="plantingOrigin(commission.document!.brief, current)"
+          @change="(origin) => change(current!.id, 'origin', { origin })"
+        />
+        <v-select
+          label="comes as"
+          :items="FORMS"
+          :model-value="current.form"
+          clearable
+          @update:model-value="(form) => change(current!.id, 'form', { form: form ?? undefined })"
+        />
+        <FigureField
+          label="goes in after"
+          kind="plain"
+          unit="days"
+          optional
+          :value="current.laterDays"
+          :apply="(v) => change(current!.id, 'later', { laterDays: v || undefined })"
+          data-test="later"
+        />
         <p v-if="measured(current.id)">
           <b class="fig">{{ f.said(measured(current.id)!.plugs, 'plug') }}</b><template v-if="current.region">
             on {{ f.said(measured(current.id)!.netM2, 'm²', 3) }} along the slope</template
@@ -236,6 +280,7 @@ function begin(plant: Plant): void {
       :survey="plan?.survey"
       :brush="brush"
       :co2="commission.document!.brief.co2"
+      :origins="origins"
       @paint="begin"
       @count="(plant) => addPlanting(plant, { count: FIRST_PORTIONS })"
       @choose="chosen = $event"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Commission } from '../../../core/commission/schema';
+import type { Commission, Origin } from '../../../core/commission/schema';
 import type { TakeOffLine } from '../../../core/takeoff/line';
 import { colourOf } from '../../drawing/colour';
 import { shortDay } from '../../units/days';
@@ -18,19 +18,39 @@ const f = useFigures();
 
 const material = computed(() => props.commission.catalogue.materials.find((m) => m.id === props.line.id));
 const plant = computed(() => props.commission.catalogue.plants.find((p) => p.id === props.line.id));
+/** Small things and gear have no colour of their own in a drawing. */
+const NO_COLOUR = [
+  'glue',
+  'fibre',
+  'mesh-bag',
+  'conditioner',
+  'pad',
+  'tie',
+  'bacteria',
+  'root-tab',
+  'plant-food',
+  'equipment',
+];
 const colour = computed(
   () =>
     plant.value?.colour ??
-    (material.value &&
-    ['glue', 'fibre', 'mesh-bag', 'conditioner', 'pad', 'tie'].includes(material.value.kind)
-      ? 'var(--clay-2)'
-      : colourOf(material.value)),
+    (material.value && NO_COLOUR.includes(material.value.kind) ? 'var(--clay-2)' : colourOf(material.value)),
 );
+/** Where that comes from which nobody sells. */
+const OWN: Record<Origin, string> = {
+  bought: '',
+  stock: 'own yard',
+  client: 'the client',
+  here: 'in the tank',
+};
 const from = computed(() => {
   const packs = (plant.value ?? material.value)?.packs ?? [];
   const ids = new Set(props.line.packs.map((c) => packs.find((p) => p.id === c.pack)?.supplier));
   const names = props.commission.catalogue.suppliers.filter((s) => ids.has(s.id)).map((s) => s.name);
-  return names.join(', ') || (props.line.priced ? 'own yard' : 'not in the catalogue');
+  const own = props.line.origins.map((o) => OWN[o]).join(', ');
+  return (
+    [names.join(', '), own].filter(Boolean).join('; ') || (props.line.priced ? '' : 'not in the catalogue')
+  );
 });
 const figure = (value: number, unit: string) => f.shown(value, unit, unit === 'm²' ? 3 : undefined);
 const measured = computed(() => figure(props.line.measured.value, props.line.measured.unit));

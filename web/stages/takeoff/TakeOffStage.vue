@@ -18,6 +18,7 @@ const TITLES: Record<LineKind, string> = {
   substrate: 'Substrate',
   hardscape: 'Hardscape',
   plants: 'Plants',
+  gear: 'Gear',
   consumables: 'Consumables',
 };
 
@@ -45,6 +46,8 @@ function summary(kind: LineKind, lines: TakeOffLine[]): string {
       return `${s.pieces.length} pieces placed, ${f.mass(s.masses.piecesKg)}`;
     case 'plants':
       return `${lines.length} species, ${packs} packs`;
+    case 'gear':
+      return 'what the list of devices has to buy';
     default:
       return 'what follows from joints, filler and litres';
   }

@@ -83,8 +83,8 @@ const label = computed(() => {
   <div data-test="litres-chart">
     <ChartView v-if="scale.length" :option="option" :label="label" :height="HEIGHT" />
     <p class="quiet">
-      The display alone<template v-if="vessel.chambers?.length">, without its chambers</template>. Point at a
-      height to read both; turn the wheel to look closer.
+      The display alone<template v-if="vessel.chambers?.length">, without its chambers</template>, the bed wet
+      through. Point at a height to read both; turn the wheel to look closer.
     </p>
   </div>
 </template>

@@ -101,7 +101,7 @@ const others = (l: number) =>
       <div v-if="plan" class="says">
         <RouteLine :carrying="plan.visit.carrying" />
         <FloorSection :survey="plan.survey" :visit="plan.visit" />
-        <PowerBar :visit="plan.visit" />
+        <PowerBar :visit="plan.visit" :free-water-l="plan.survey.freeWaterL" />
         <WaterSection :visit="plan.visit" :care="plan.care" />
         <template v-if="!wide">
           <HeatSection :heat="plan.visit.heat" />

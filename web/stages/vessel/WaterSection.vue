@@ -40,11 +40,14 @@ const gives = computed(() => {
     r.gypsumG > 0.5 && `${f.said(r.gypsumG, 'g', 0)} gypsum`,
     r.bicarbonateG > 0.5 && `${f.said(r.bicarbonateG, 'g', 0)} bicarbonate`,
   ].filter(Boolean);
+  const change = `Each usual change: ${mixOf(props.care.water.recipe)}.`;
+  if (r.litres < 0.5)
+    return ['Nothing new goes in on the build day: the old water stays or is kept.', change];
   return [
     `Gives GH ${f.hardness(r.gh)}, KH ${f.hardness(r.kh)} and ${f.temperature(r.celsius)}; wanted ${f.hardness(target.gh)}, ${f.hardness(target.kh)}, ${f.temperature(target.celsius)} (${f.words(target.because)}).`,
     minerals.length > 0 ? `Minerals: ${minerals.join(', ')}, or what their label says.` : 'No minerals.',
     ...(r.warmRoToC ? [`Warm the RO water to ${f.temperature(r.warmRoToC, 0)} first.`] : []),
-    `Each usual change: ${mixOf(props.care.water.recipe)}.`,
+    change,
     `${Math.round(fillMin)} min to fill${cans ? `, ${cans} cans of 10 L` : ' by hose'}; conditioner for ${f.volume(r.tapColdL + r.tapHotL, 0)} of tap water.`,
   ];
 });

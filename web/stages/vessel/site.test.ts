@@ -47,14 +47,21 @@ const press = async (words: string, nth = 0): Promise<void> => {
 
 describe('power', () => {
   it('shows every device with its watts, and says what is short and what may stay on', () => {
-    const words = show(PowerBar, wall, { visit: planned.wall.visit }).words();
+    const words = show(PowerBar, wall, {
+      visit: planned.wall.visit,
+      freeWaterL: planned.wall.survey.freeWaterL,
+    }).words();
     expect(words).toMatch(/6 plugs, 3060 W of 2944 W that may stay on/);
     expect(words).toContain('2 sockets short: 6 plugs, 4 there.');
     expect(words).toMatch(/Fixed wiring is for an electrician/);
   });
 
   it('adds a device, takes its watts, and forgets the list with its last one', async () => {
-    show(PowerBar, { ...desk, site: {} }, { visit: planned.desk.visit });
+    show(
+      PowerBar,
+      { ...desk, site: {} },
+      { visit: planned.desk.visit, freeWaterL: planned.desk.survey.freeWaterL },
+    );
     await shown.click('[data-test="add-device"]');
     await shown.fill('Device', 'return pump');
     await shown.fill('draws', '22');
@@ -66,13 +73,18 @@ describe('power', () => {
   });
 
   it('starts with heater, light and filter for this very tank, and a valve only where there is CO2', async () => {
-    show(PowerBar, { ...desk, site: {} }, { visit: planned.desk.visit });
+    show(
+      PowerBar,
+      { ...desk, site: {} },
+      { visit: planned.desk.visit, freeWaterL: planned.desk.survey.freeWaterL },
+    );
     await shown.click('[data-test="usual-devices"]');
     expect(site().devices!.map((d) => d.name)).toEqual([
+      'filter',
       ...planned.desk.visit.heat.heatersW.map(() => 'heater'),
       'light',
-      'filter',
     ]);
+    expect(site().devices![0].litresPerHour).toBe(Math.round(5 * planned.desk.survey.freeWaterL));
   });
 });
 

@@ -6,13 +6,13 @@ import { pathToFileURL } from 'node:url';
 import { createClient } from '@libsql/client';
 import { sql } from 'drizzle-orm';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { example } from '../../core/testing/scape';
-import { backUp, backupsIn, restore, surplus, type Backup } from './backups';
-import { columnsOf } from './columns';
-import { createCommission, getCommission, saveCommission } from './commissions';
-import { claimFolder } from './folder';
-import { openStore, type Store } from './store';
-import { commissions } from './schema';
+import { example } from '../core/testing/scape';
+import { backUp, backupsIn, restore, surplus, type Backup } from '../server/store/backups';
+import { columnsOf } from '../server/store/columns';
+import { createCommission, getCommission, saveCommission } from '../server/store/commissions';
+import { claimFolder } from '../server/store/folder';
+import { openStore, type Store } from '../server/store/store';
+import { commissions } from '../server/store/schema';
 
 let folder: string;
 let store: Store | undefined;
@@ -36,7 +36,8 @@ async function seenElsewhere(query: string): Promise<unknown[]> {
 
 describe('a confirmed save', () => {
   it('is there for others, also after saves that another program’s lock made fail', async () => {
-    store = await openStore(folder);
+    process.env.UTSUWA_BUSY_MS = '400';
+    store = await openStore(folder).finally(() => delete process.env.UTSUWA_BUSY_MS);
     const { id } = await createCommission(store, kept('before'));
     const other = createClient({ url: pathToFileURL(file()).href });
     const held = await other.transaction('write');

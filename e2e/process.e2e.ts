@@ -1,9 +1,10 @@
-import { spawn, type ChildProcess } from 'node:child_process';
+import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { mkdtemp, rm } from 'node:fs/promises';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, describe, expect, it } from 'vitest';
+import { utsuwa } from '../cli/commands';
 import { example } from '../core/testing/scape';
 
 const root = join(import.meta.dirname, '..');
@@ -24,7 +25,7 @@ async function folder(): Promise<string> {
 
 /** Starts the server as it was built, as a process of its own and waits for the line that says where it is. */
 function start(data: string, env: Record<string, string> = {}): Promise<Running> {
-  const child = spawn(process.execPath, [join(process.env.UTSUWA_BUILT!, 'server', 'main.js')], {
+  const child = spawn(process.execPath, [join(root, 'dist', 'node', 'server', 'main.js')], {
     cwd: root,
     env: { ...process.env, UTSUWA_DATA: data, PORT: '0', ...env },
   });
@@ -51,7 +52,7 @@ describe('the server as a process', () => {
     const first = await start(data);
     const { id } = await (await json(`${first.url}/api/commissions`, 'POST', example('held-root'))).json();
     let confirmed = 1;
-    const killer = setTimeout(() => first.child.kill('SIGKILL'), 1_500);
+    const killer = setTimeout(() => first.child.kill('SIGKILL'), 700);
     try {
       for (;;) {
         const document = { ...example('held-root'), title: `edit ${confirmed}` };
@@ -96,5 +97,17 @@ describe('the server as a process', () => {
     await expect(start(await folder(), { PORT: 'high' })).rejects.toThrow(
       /PORT: is "high", must be a whole number/,
     );
+  });
+});
+
+describe('the terminal as a process', () => {
+  it.each([
+    ['care', 'demo/held-root.json', '--today', '2026-12-01'],
+    ['takeoff', 'package.json'],
+  ])('ends, answers and says what the command does: %s %s', async (...words) => {
+    let [out, say] = ['', ''];
+    const status = await utsuwa(words, { out: (text) => (out += text), say: (text) => (say += text) });
+    const program = spawnSync(process.execPath, ['--import', 'tsx', 'cli/utsuwa.ts', ...words], { cwd: root, encoding: 'utf8' }); // prettier-ignore
+    expect([program.status, program.stdout, program.stderr]).toEqual([status, out, say]);
   });
 });

@@ -1,0 +1,122 @@
+import { startTimeOf } from '../commission/usual';
+import type { Commission } from '../commission/schema';
+import type { Finding } from '../words/finding';
+import { PRACTICE, say, type Text } from '../words/text';
+import { clockOf, minuteOf } from './clock';
+import type { Lane } from './lanes';
+import type { Scheduled } from './schedule';
+
+/** A working day beyond this is too long for good hands, minutes (common practice). */
+const LONG_DAY_MIN = 10 * 60;
+const MIDNIGHT_MIN = 24 * 60;
+/** What touches neither tank nor plants and can be done in the yard the day before. */
+const AHEAD = ['wash', 'rinse', 'unpack'];
+
+/** A day that is too long, ends after midnight or outside the house's hours, or asks for hands that do not come. */
+export function dayFindings(
+  { brief, site }: Commission,
+  tasks: readonly Scheduled[],
+  doneMin: number,
+): Finding[] {
+  const { crew } = brief;
+  const start = startTimeOf(brief);
+  const end = clockOf(start, doneMin);
+  const because = aheadOf(tasks);
+  const at = { field: 'brief.startTime' };
+  const found: Finding[] = [];
+  const endMin = minuteOf(start) + doneMin;
+  if (endMin > MIDNIGHT_MIN)
+    found.push({
+      id: 'build.midnight',
+      severity: 'stop',
+      at,
+      measured: endMin,
+      limit: MIDNIGHT_MIN,
+      unit: 'min',
+      says: say('build.midnight.says', { end }),
+      because,
+      source: say('source.brief'),
+    });
+  else if (site?.hours && (start < site.hours[0] || endMin > minuteOf(site.hours[1])))
+    found.push({
+      id: 'build.house',
+      severity: 'warn',
+      at: { field: 'site.hours' },
+      measured: endMin,
+      limit: minuteOf(site.hours[1]),
+      unit: 'min',
+      says: say('build.house.says', { start, end, from: site.hours[0], until: site.hours[1] }),
+      because:
+        start < site.hours[0]
+          ? say('build.house.because.early', {
+              from: site.hours[0],
+              end: clockOf(site.hours[0], doneMin),
+              ahead: because,
+            })
+          : because,
+      source: say('source.brief'),
+    });
+  if (doneMin > LONG_DAY_MIN)
+    found.push({
+      id: 'build.long',
+      severity: 'warn',
+      at: { field: 'brief.crew' },
+      measured: Math.round(doneMin / 6) / 10,
+      limit: LONG_DAY_MIN / 60,
+      unit: 'h',
+      says: say('build.long.says', { hours: Math.round(doneMin / 6) / 10, crew }),
+      because: say('build.long.because', { ahead: because }),
+      source: PRACTICE,
+    });
+  const most = tasks.reduce<Scheduled | undefined>((a, b) => (!a || b.people > a.people ? b : a), undefined);
+  // A second pair of hands is found in any house; more have to be asked for.
+  if (most && most.people > Math.max(2, crew))
+    found.push({
+      id: 'build.hands',
+      severity: 'warn',
+      at: { field: 'brief.crew' },
+      measured: crew,
+      limit: most.people,
+      unit: 'people',
+      says: say('build.hands.says', { task: most.short ?? most.title, needs: most.people, crew }),
+      because: say('build.hands.because'),
+      source: say('source.niosh'),
+    });
+  return found;
+}
+
+/** What could be done the day before, and how long it takes. */
+function aheadOf(tasks: readonly Scheduled[]): Text {
+  const ahead = tasks.filter((t) => AHEAD.includes(t.id));
+  if (ahead.length === 0) return say('build.ahead.because.none');
+  const minutes = ahead.reduce((sum, t) => sum + t.minutes, 0);
+  return say('build.ahead.because', { minutes, tasks: ahead.map((t) => t.short ?? t.title) });
+}
+
+const OF_LANE = { plants: 'plants', media: 'media', living: 'living' } as const;
+
+/** Whatever is out of water for longer than it bears; `shareOf` says how much of the biofilter is on some pieces. */
+export function clockFindings(
+  lanes: readonly Lane[],
+  shareOf: (pieces: readonly string[]) => number,
+): Finding[] {
+  return lanes.flatMap(({ kind, fromMin, toMin, limitMin, pieces }): Finding[] => {
+    const minutes = Math.round(toMin - fromMin);
+    if (kind === 'cures' || limitMin === undefined || minutes <= limitMin) return [];
+    const percent = Math.round(shareOf(pieces ?? []) * 100);
+    const values = { minutes, limit: limitMin, pieces: pieces ?? [], percent };
+    return [
+      {
+        id: 'build.out',
+        severity: 'warn',
+        at: { field: 'brief.crew', ...(pieces ? { pieces } : {}) },
+        measured: minutes,
+        limit: limitMin,
+        unit: 'min',
+        says: say(`build.out.${OF_LANE[kind]}.says`, values),
+        because: say(`build.out.${OF_LANE[kind]}.because`, values),
+        source: PRACTICE,
+      },
+    ];
+  });
+}

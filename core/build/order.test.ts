@@ -1,0 +1,151 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { plan } from '../pipeline/plan';
+import { job, ids, before, sand, stone, carpet, ALL, fish } from '../testing/job';
+import { scape, soil } from '../testing/scape';
+
+/* In which order, and how long: given and expected, a line each. */
+
+describe('the order of work', () => {
+  it('sand as the only layer, stones and rosettes on it: sand, stones, plants', () => {
+    const p = job({ option: { bed: [sand(60)], pieces: [stone()], plants: [carpet] } });
+    before(p, 'rinse', 'sand', 'stones', 'prepare-cups', 'plant-grass-0', 'fill');
+    expect(p.build.tasks.find((t) => t.id === 'sand')!.title).toMatch(/^Sand, 1[23]\.\d L$/);
+  });
+
+  it('soil, sand cap, chips: soil, cap, plants, chips', () => {
+    const chips = { ...sand(90), id: 'chips', material: 'chips', region: [[0, 0], [600, 0], [600, 60], [0, 60]] as [number, number][] }; // prettier-ignore
+    const planted = {
+      ...carpet,
+      region: [
+        [0, 80],
+        [600, 80],
+        [600, 360],
+        [0, 360],
+      ] as [number, number][],
+    };
+    const p = job({
+      option: { bed: [soil({ kind: 'level', mm: 50 }), sand(75), chips], plants: [planted] },
+      catalogue: (c) => c.materials.push({ id: 'chips', kind: 'gravel', name: 'Slate chips' }),
+    });
+    before(p, 'soil', 'sand', 'plant-grass-0', 'layer-chips', 'fill');
+  });
+
+  it('base and powder go in under their own names, below and above the soil', () => {
+    const p = job({
+      option: {
+        bed: [
+          { id: 'base', material: 'base', top: { kind: 'level', mm: 15 } },
+          soil({ kind: 'level', mm: 60 }),
+          { id: 'powder', material: 'powder', top: { kind: 'level', mm: 70 } },
+        ],
+        pieces: [stone({ stand: { kind: 'bed', buryMm: 40 } })],
+        plants: [carpet],
+      },
+      catalogue: (c) =>
+        c.materials.push({ id: 'base', kind: 'base', name: 'Nutrient base' }, { id: 'powder', kind: 'soil', name: 'Powder soil' }), // prettier-ignore
+    });
+    before(p, 'layer-base', 'soil', 'stones', 'gaps', 'layer-powder', 'plant-grass-0');
+    expect(p.build.tasks.find((t) => t.id === 'layer-base')!.title).toMatch(/^Nutrient base, 3\.2 L$/);
+  });
+
+  it('cosmetic sand is the school’s: last, before planting, or weeks later at half fill', () => {
+    const path = sand(30, {
+      cuts: true,
+      region: [
+        [0, 0],
+        [600, 0],
+        [600, 100],
+        [0, 100],
+      ],
+    });
+    const option = {
+      bed: [soil({ kind: 'level', mm: 50 }), path],
+      plants: [
+        {
+          ...carpet,
+          region: [
+            [0, 120],
+            [600, 120],
+            [600, 360],
+            [0, 360],
+          ] as [number, number][],
+        },
+      ],
+    };
+    const by = (sand?: string) => job({ option, brief: { schools: { sand } } });
+    before(by(), 'soil', 'plant-grass-0', 'sand', 'fill');
+    before(by('before'), 'soil', 'sand', 'fill');
+    const planting = by('before').build.tasks;
+    expect(planting.findIndex((t) => t.id === 'sand')).toBeLessThan(planting.findIndex((t) => t.id === 'plant-grass-0')); // prettier-ignore
+    const later = by('later');
+    expect(ids(later)).not.toContain('sand');
+    const events = later.care.weeks.flatMap((w) => w.days).filter((d) => d.events.some((e) => /lay 1\.8 L of Sand/.test(`${e}`))); // prettier-ignore
+    expect(events.map((d) => d.afterDays)).toEqual([21]);
+    expect(`${events[0].events}`).toMatch(/drain \d+ L, to 185 mm/);
+  });
+
+  it('planting wet takes the litres of the pores and hollows first, and only the rest afterwards', () => {
+    const option = { bed: [soil({ kind: 'level', mm: 50 })], plants: [carpet] };
+    const p = job({ option, brief: { schools: { moisture: 'wet' } } });
+    before(p, 'soil', 'wet-bed', 'plant-grass-0', 'fill');
+    // 600 × 360 × 50 at two fifths pores.
+    expect(p.build.tasks.find((t) => t.id === 'wet-bed')!.title).toMatch(/4\.3 L$/);
+    expect(p.build.tasks.find((t) => t.id === 'fill')!.title).toMatch(/ 69 L$/);
+    before(job({ option, brief: { schools: { moisture: 'flooded' } } }), 'fill', 'plant-grass-0', 'refloat');
+  });
+
+  it('floating plants go in after the fill', () => {
+    const p = job({
+      option: { bed: [sand(40)], plants: [{ id: 'P', plant: 'float', count: 10 }] },
+      catalogue: (c) => c.plants.push({ id: 'float', name: 'Phyllanthus fluitans', roots: 'float', habit: 'float' }), // prettier-ignore
+    });
+    before(p, 'fill', 'floaters');
+  });
+
+  it('a small cube is an evening’s work, not a day’s', () => {
+    const s = scape({ inner: [270, 270, 270], option: { bed: [soil({ kind: 'level', mm: 60 })], pieces: [stone({ at: [130, 130], shape: { kind: 'ellipsoid', sizeMm: [90, 70, 80] } })], plants: [{ id: 'P', plant: 'grass', count: 40 }] } }); // prettier-ignore
+    const { doneMin } = plan(s).build;
+    expect(doneMin).toBeGreaterThan(60);
+    expect(doneMin).toBeLessThan(180);
+  });
+
+  it('a task never precedes what it rests on, whatever is drawn', () => {
+    const layer = fc.record({
+      material: fc.constantFrom('soil', 'sand', 'scoria'),
+      mm: fc.integer({ min: 20, max: 120 }),
+      origin: fc.constantFrom(undefined, 'here', 'client', 'bought'),
+    });
+    const world = fc.record({
+      layers: fc.array(layer, { maxLength: 4 }),
+      bury: fc.integer({ min: 0, max: 60 }),
+      planted: fc.boolean(),
+      moisture: fc.constantFrom('dry', 'wet', 'flooded', undefined),
+      stays: fc.option(fc.subarray(ALL), { nil: undefined }),
+    });
+    fc.assert(
+      fc.property(world, ({ layers, bury, planted, moisture, stays }) => {
+        const p = job({
+          brief: { schools: JSON.parse(JSON.stringify({ moisture })), ...(stays ? { rescape: { stays, filterKept: true } } : {}), livestock: [fish] }, // prettier-ignore
+          option: {
+            bed: layers.map(({ material, mm, origin }, i) => JSON.parse(JSON.stringify({ id: `l${i}`, material, top: { kind: 'level', mm: mm + i * 10 }, origin }))), // prettier-ignore
+            pieces: [stone({ stand: { kind: 'bed', buryMm: bury }, origin: 'bought' })],
+            plants: planted ? [{ ...carpet, origin: 'bought' as const }] : [],
+          },
+        });
+        const of = new Map(p.build.tasks.map((t) => [t.id, t]));
+        for (const t of p.build.tasks)
+          for (const need of t.needs) expect(t.startMin).toBeGreaterThanOrEqual(of.get(need)!.endMin);
+        // Nothing is poured under a stone that stands already, unless it rests on something else.
+        const rests = p.survey.pieces[0].restsIn;
+        const under = p.build.tasks.filter((t) => rests && t.id === `layer-${rests}`);
+        for (const t of under) expect(of.get('stones')!.startMin).toBeGreaterThanOrEqual(t.endMin);
+        const filled = of.get('fill');
+        const plants = [...of.values()].filter((t) => t.id.startsWith('plant-'));
+        if (filled && moisture !== 'flooded' && !stays)
+          for (const t of plants) expect(filled.startMin).toBeGreaterThanOrEqual(t.endMin);
+      }),
+      { numRuns: 30 },
+    );
+  });
+});

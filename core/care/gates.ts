@@ -1,0 +1,86 @@
+import { dayPlus, type Day } from '../calendar/day';
+import { filterStateOf } from '../commission/usual';
+import type { Commission } from '../commission/schema';
+import { speciesIn } from '../livestock/known';
+import { say, type Text } from '../words/text';
+
+/** Earliest days for animals, after the build (common practice: two weeks; three or more). */
+const SHRIMPS_AFTER = 14;
+const FISH_AFTER = 21;
+/** Days from which animals may come: at once on a mature filter, sooner on a seeded one. */
+export interface Gates {
+  shrimps: number;
+  fish: number;
+  wanted: { shrimps: boolean; fish: boolean };
+}
+
+/** A seeded filter is as far in half the time (common practice). */
+const SEEDED_SHARE = 0.5;
+/** On a mature filter they come once a reading of the new water is zero (common practice). */
+const MATURE_AFTER = 1;
+
+/** Nothing where every animal of the brief lives in it already. A brief without any asks for the guide's usual days. */
+export function gatesOf(
+  commission: Commission,
+  tests: readonly number[],
+  fishIn: boolean,
+): Gates | undefined {
+  const { brief } = commission;
+  const stock = brief.livestock ?? [];
+  const coming = stock.filter((s) => !s.present);
+  if (stock.length > 0 && coming.length === 0) return undefined;
+  const kinds = coming.map((s) => speciesIn(commission, s.species)?.kind ?? 'fish');
+  const wanted = {
+    shrimps: stock.length === 0 || kinds.some((k) => k !== 'fish'),
+    fish: stock.length === 0 || kinds.includes('fish'),
+  };
+  const later = (kind: 'fish' | 'other') =>
+    Math.max(0, ...coming.filter((s) => ((speciesIn(commission, s.species)?.kind ?? 'fish') === 'fish') === (kind === 'fish')).map((s) => s.laterDays ?? 0)); // prettier-ignore
+  const least = leastDays(filterStateOf(brief), tests, fishIn);
+  return {
+    shrimps: Math.max(least.shrimps, later('other')),
+    fish: Math.max(least.fish, later('fish')),
+    wanted,
+  };
+}
+
+/** When animals that are to come may come, and on what condition. */
+export interface StockGate {
+  shrimpsFrom?: Day;
+  fishFrom?: Day;
+  says: Text;
+}
+
+export function stockOf(brief: Commission['brief'], { shrimps, fish, wanted }: Gates): StockGate {
+  const [shrimpsFrom, fishFrom] = [dayPlus(brief.buildDay, shrimps), dayPlus(brief.buildDay, fish)];
+  const condition = say(filterStateOf(brief) === 'mature' ? 'stock.condition.mature' : 'stock.condition');
+  const values = { shrimps: { day: shrimpsFrom }, fish: { day: fishFrom }, condition };
+  return {
+    ...(wanted.shrimps ? { shrimpsFrom } : {}),
+    ...(wanted.fish ? { fishFrom } : {}),
+    says:
+      wanted.shrimps && wanted.fish
+        ? say('stock.both', values)
+        : wanted.fish
+          ? say('stock.fish', values)
+          : say('stock.shrimps', values),
+  };
+}
+
+function leastDays(
+  filter: ReturnType<typeof filterStateOf>,
+  tests: readonly number[],
+  fishIn: boolean,
+): { shrimps: number; fish: number } {
+  if (fishIn) return { shrimps: 0, fish: 0 };
+  if (filter === 'mature') return { shrimps: MATURE_AFTER, fish: MATURE_AFTER };
+  const fish = fishGate(tests);
+  if (filter === 'new') return { shrimps: SHRIMPS_AFTER, fish };
+  return { shrimps: Math.ceil(SHRIMPS_AFTER * SEEDED_SHARE), fish: Math.ceil(fish * SEEDED_SHARE) };
+}
+
+/** The day after the second test of those from the second week on, not before three weeks. */
+function fishGate(tests: readonly number[]): number {
+  const second = tests.filter((d) => d > 7)[1];
+  return Math.max(FISH_AFTER, second + 1);
+}

@@ -1,0 +1,65 @@
+import type { Brief, Commission, Layer, Origin, Piece, Planting } from './schema';
+
+/*
+ * Where the things of a scape come from, and what follows from it. Stated once: what is bought, washed, soaked,
+ * poured and planted asks here.
+ */
+
+type Stays = NonNullable<Brief['rescape']>['stays'][number];
+type Having = Pick<Brief, 'rescape'>;
+
+/** What nobody has said of a thing: in a rescape it is there when things of its kind stay, otherwise it is bought. */
+function usual(brief: Having, kind: Stays): Origin {
+  return brief.rescape?.stays.includes(kind) ? 'here' : 'bought';
+}
+
+/** A piece of the yard or of the client's was marked as owned before there were origins. */
+export function pieceOrigin(
+  { brief, catalogue }: Pick<Commission, 'brief' | 'catalogue'>,
+  piece: Piece,
+): Origin {
+  if (piece.fixed) return 'here';
+  if (piece.origin) return piece.origin;
+  if (piece.owned !== undefined) return piece.owned ? 'stock' : 'bought';
+  const isWood = catalogue.materials.find((m) => m.id === piece.material)?.kind === 'wood';
+  return usual(brief, isWood ? 'wood' : 'stone');
+}
+
+export function layerOrigin(brief: Having, layer: Layer): Origin {
+  return layer.origin ?? usual(brief, 'substrate');
+}
+
+export function plantingOrigin(brief: Having, planting: Planting): Origin {
+  return planting.origin ?? usual(brief, 'plants');
+}
+
+/** How wet a piece is: what is in the tank now has long sunk and is lived on; other wood is dry. */
+export function pieceState(piece: Piece, origin: Origin): NonNullable<Piece['state']> {
+  return piece.state ?? (origin === 'here' ? 'living' : 'dry');
+}
+
+/** True for wood that no longer floats by itself, whatever its kind does when dry. */
+export function isSunk(state: NonNullable<Piece['state']>): boolean {
+  return state === 'sunk' || state === 'living';
+}
+
+/** Materials of a layer with their shares: 1 of its own, or those of its mixture, made to add up to 1. */
+export function partsOf({ material, mix }: Layer): { material: string; share: number }[] {
+  if (!mix) return [{ material, share: 1 }];
+  const whole = mix.reduce((sum, part) => sum + part.share, 0);
+  return mix.map((part) => ({ material: part.material, share: part.share / whole }));
+}
+
+/** Litres of a layer that are brought: all that is poured, less what is there of it already. */
+export function broughtL(brief: Having, layer: Layer, poured: number): number {
+  if (layerOrigin(brief, layer) === 'here' && layer.presentL === undefined) return 0;
+  return Math.max(0, poured - (layer.presentL ?? 0));
+}
+
+/** Pieces nearer to where they were than this have not been moved, mm. */
+const UNMOVED_MM = 5;
+
+/** True for a piece that is in the tank now and is to stand elsewhere in it. */
+export function isMoved({ at, wasAt, fixed }: Piece): boolean {
+  return wasAt !== undefined && !fixed && Math.hypot(at[0] - wasAt[0], at[1] - wasAt[1]) > UNMOVED_MM;
+}

@@ -1,0 +1,76 @@
+import type { Commission } from '../commission/schema';
+import { everythingStays } from '../commission/usual';
+import type { Survey } from '../survey/survey';
+import { waterByHeight } from '../survey/waterByHeight';
+
+/** Where the water of the build day comes from, L. `remainsL + keptL + newL` is `totalL`. */
+export interface FirstFill {
+  /** What the finished tank takes: free and between the grains. */
+  totalL: number;
+  /** Stays in the tank while the work is done, up to a height, mm. */
+  remainsL: number;
+  drainToMm: number;
+  /** Taken out; of that kept in tubs and poured back. */
+  drainedL: number;
+  keptL: number;
+  tubs: number;
+  tubL: number;
+  /** From the tap and the RO unit. */
+  newL: number;
+}
+
+/** A tub that two people still carry half full, L (common practice). */
+const USUAL_TUB_L = 60;
+/** Half of the water line: hands reach the bed and what lives there stays covered (common practice). */
+const HALF = 0.5;
+
+/**
+ * The water of the build day. In a rescape the tank is drained to a height and a share of the old water is kept;
+ * only the difference is new. How much the tank held before is taken to be what it holds afterwards, since the
+ * old scape is not drawn.
+ * Valid for one draining and one filling. Leaves out: water that sticks to what is taken out, and old pieces.
+ * Test: firstFill.test.ts, "kept, staying and new water are what the tank takes, whatever is asked".
+ */
+export function firstFill(commission: Commission, survey: Survey): FirstFill {
+  const known = worked.get(survey);
+  if (known && known.rescape === commission.brief.rescape) return known.fill;
+  const fill = worksOut(commission, survey);
+  worked.set(survey, { rescape: commission.brief.rescape, fill });
+  return fill;
+}
+
+/** Take-off, build and care ask for the same: pieces are held against the drained height once for a survey. */
+const worked = new WeakMap<Survey, { rescape: Commission['brief']['rescape']; fill: FirstFill }>();
+
+function worksOut(commission: Commission, survey: Survey): FirstFill {
+  const totalL = survey.freeWaterL + survey.poreWaterL;
+  const { rescape } = commission.brief;
+  const tubL = rescape?.tubL ?? USUAL_TUB_L;
+  if (!rescape)
+    return { totalL, remainsL: 0, drainToMm: 0, drainedL: 0, keptL: 0, tubs: 0, tubL, newL: totalL };
+  const drainToMm = drainHeight(commission);
+  const remainsL = Math.min(totalL, remaining(commission, survey, drainToMm));
+  const kept = (rescape.waterKept ?? (rescape.stays.includes('water') ? 1 : 0)) * totalL;
+  const drainedL = totalL - remainsL;
+  const keptL = Math.min(drainedL, Math.max(0, kept - remainsL));
+  const tubs = Math.ceil(keptL / tubL - 1e-9);
+  return { totalL, remainsL, drainToMm, drainedL, keptL, tubs, tubL, newL: drainedL - keptL };
+}
+
+/** As said; otherwise half where the bed stays or the animals do, and to the glass where the bed goes. */
+function drainHeight({ brief, vessel }: Commission): number {
+  const { stays, animals, drainToMm, waterKept } = brief.rescape!;
+  if (drainToMm !== undefined) return Math.min(drainToMm, vessel.waterLineMm);
+  if (everythingStays(brief) && stays.includes('water') && waterKept === undefined) return vessel.waterLineMm;
+  return stays.includes('substrate') || animals === 'stay' ? HALF * vessel.waterLineMm : 0;
+}
+
+/** Water that is still in the tank when it stands at a height: above the bed and, where the bed stays, in it. */
+function remaining(commission: Commission, survey: Survey, heightMm: number): number {
+  const { vessel } = commission;
+  if (heightMm <= 0) return 0;
+  if (heightMm >= vessel.waterLineMm) return survey.freeWaterL + survey.poreWaterL;
+  const [{ litres }] = waterByHeight(survey, commission, [heightMm]);
+  const chambers = survey.chambersL * (heightMm / vessel.waterLineMm);
+  return litres + chambers;
+}

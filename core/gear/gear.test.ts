@@ -1,0 +1,120 @@
+import { describe, expect, it } from 'vitest';
+import { parsed, piece, scape, soil } from '../testing/scape';
+import { job, type Job } from '../testing/job';
+import { gearKindOf, type Device } from './gear';
+import { proposedGear } from './propose';
+
+const ARTICLES = [
+  { id: 'f-350', kind: 'equipment', gear: 'filter', name: 'Filter 350', watts: 8, litresPerHour: 350 },
+  { id: 'f-700', kind: 'equipment', gear: 'filter', name: 'Filter 700', watts: 14, litresPerHour: 700, packs: [{ id: 'one', size: 1, unit: 'piece', priceMinor: 12_900, supplier: 'yard', leadDays: 9 }] }, // prettier-ignore
+  { id: 'h-100', kind: 'equipment', gear: 'heater', name: 'Heater 100', watts: 100 },
+];
+
+/** A sketch on soil with articles of gear on its list. */
+const planned = (devices: object[], option = {}) =>
+  job({
+    site: { devices },
+    option: { bed: [soil({ kind: 'level', mm: 50 })], ...option },
+    catalogue: (c) => c.materials.push(...ARTICLES),
+  });
+const equipped = () => {
+  const s = structuredClone(scape());
+  return parsed({ ...s, catalogue: { ...s.catalogue, materials: [...s.catalogue.materials, ...ARTICLES] } });
+};
+const found = (p: Job, area: string) => p.findings.filter((f) => f.id.startsWith(area)); // prettier-ignore
+const filter = { id: 'f', name: 'filter', watts: 14, litresPerHour: 700 };
+
+describe('gear', () => {
+  it('is proposed from litres, heat and light, with the smallest article that serves', () => {
+    const doc = equipped();
+    const list = proposedGear(doc, { freeWaterL: 80, heatersW: [75], plants: ['grass'] });
+    // Five times 80 L are 400 L an hour: the one of 350 does not do.
+    expect(list.map((d) => [d.name, d.watts, d.origin])).toEqual([
+      ['Filter 700', 14, 'bought'],
+      ['Heater 100', 100, 'bought'],
+      ['light', 40, undefined],
+      ['CO2 valve', 5, undefined],
+    ]);
+    const bare = proposedGear({ ...doc, catalogue: { ...doc.catalogue, materials: [] } }, { freeWaterL: 80, heatersW: [50, 50], plants: [] }); // prettier-ignore
+    expect(bare.map((d) => [d.id, d.watts, d.litresPerHour])).toEqual([
+      ['filter', 8, 400],
+      ['heater-1', 50, undefined],
+      ['heater-2', 50, undefined],
+      ['light', 40, undefined],
+      ['valve', 5, undefined],
+    ]);
+  });
+
+  it('is in take-off and order when it is bought, with price, supplier and lead time, and not otherwise', () => {
+    const by = (origin?: string) =>
+      planned([{ ...filter, material: 'f-700', ...(origin ? { origin } : {}) }]);
+    expect(by('bought').takeOff.lines.find((l) => l.id === 'f-700')).toMatchObject({ kind: 'gear', priceMinor: 12_900 }); // prettier-ignore
+    const [line] = by('bought')
+      .order.suppliers.flatMap((s) => s.lines)
+      .filter((l) => l.line === 'f-700');
+    // Nine days before a delivery on Tuesday, 12 January.
+    expect(line).toMatchObject({ orderBy: '2027-01-03', arriveBy: '2027-01-12', count: 1 });
+    for (const origin of [undefined, 'client', 'here', 'stock'])
+      expect(by(origin).takeOff.lines.find((l) => l.id === 'f-700')).toBeUndefined();
+    const loose = planned([{ ...filter, origin: 'bought' }]);
+    expect(loose.order.unpriced).toContain('gear-f');
+  });
+
+  it('turns the free water over five to ten times an hour, or that is said', () => {
+    // 600 × 360 × 320 mm are 69.1 L.
+    const at = (litresPerHour: number) => found(planned([{ ...filter, litresPerHour }]), 'gear.turnover');
+    expect(at(500)).toEqual([]);
+    expect(at(200)).toMatchObject([{ measured: 2.9, limit: 5, severity: 'warn' }]);
+    expect(at(1400)).toMatchObject([{ measured: 20.3, limit: 10, severity: 'note' }]);
+  });
+
+  it('that comes a day late is said, with what cannot start without it, and has its visit', () => {
+    const p = planned([{ ...filter, arrives: '2027-01-15' }]);
+    expect(found(p, 'gear.late')).toMatchObject([{ measured: 1, severity: 'stop' }]);
+    expect(found(p, 'gear.late')[0].because).toMatch(/Without a filter nothing alive goes in/);
+    expect(p.build.tasks.find((t) => t.id === 'start')!.detail).toMatch(/still to come: filter/);
+    const days = p.care.weeks.flatMap((w) => w.days).filter((d) => d.events.some((e) => /filter goes in/.test(`${e}`))); // prettier-ignore
+    expect(days.map((d) => d.day)).toEqual(['2027-01-15']);
+    expect(found(planned([{ ...filter, arrives: '2027-01-14' }]), 'gear.late')).toEqual([]);
+  });
+
+  it('has a body that runs into stones, and that a hand of 90 mm reaches or not', () => {
+    const block = { kind: 'box' as const, sizeMm: [100, 100, 200] as [number, number, number] };
+    const stone = piece({ id: 'S', shape: block, at: [300, 200], stand: { kind: 'floor' } });
+    const heater = (at: [number, number], servedFrom: string, zMm = 60) => ({
+      id: 'h',
+      name: 'heater',
+      watts: 100,
+      body: { sizeMm: [30, 30, 250], at, zMm, servedFrom },
+    });
+    const at = (device: object) => found(planned([device], { pieces: [stone] }), 'gear.').map((f) => f.id);
+    expect(at(heater([290, 190], 'above'))).toEqual(['gear.collides']);
+    expect(at(heater([50, 300], 'above'))).toEqual([]);
+    // Behind the stone: from above a hand comes down, from the front the stone is in the way.
+    expect(at(heater([285, 255], 'above'))).toEqual([]);
+    expect(at(heater([285, 255], 'front'))).toEqual(['gear.reach']);
+    expect(at(heater([20, 200], 'left'))).toEqual(['gear.reach']);
+  });
+
+  it('knows its kind as it was said, by its article, or by its name', () => {
+    const doc = equipped();
+    const kind = (device: Partial<Device>) =>
+      gearKindOf(doc, { id: 'd', watts: 0, name: 'thing', ...device });
+    expect(kind({ kind: 'lid', name: 'heater' })).toBe('lid');
+    expect(kind({ material: 'h-100' })).toBe('heater');
+    expect(kind({ name: 'LED light' })).toBe('lamp');
+    expect(kind({})).toBeUndefined();
+  });
+});
+
+describe('root tabs', () => {
+  it('are one each 65 mm of planted floor in a bed that gives nothing, and none in soil', () => {
+    const region = [[0, 0], [500, 0], [500, 200], [0, 200]] as [number, number][]; // prettier-ignore
+    const plants = [{ id: 'P', plant: 'grass', region, spacingMm: 50 }];
+    const sandBed = { bed: [{ id: 's', material: 'sand', top: { kind: 'level', mm: 60 } }], plants };
+    const tabs = (option: object) => planned([], option).takeOff.lines.find((l) => l.id === 'root-tab')?.needed.value; // prettier-ignore
+    // 0.1 m² by 0.065² m² are 23.7.
+    expect(tabs(sandBed)).toBe(24);
+    expect(tabs({ plants })).toBeUndefined();
+  });
+});

@@ -1,0 +1,56 @@
+import { co2CostOf } from '../commission/usual';
+import type { Commission, Material, Site } from '../commission/schema';
+
+/*
+ * Filter, heater, lamp, gas: what a tank runs on, as things with a kind, an article and an owner.
+ */
+
+export type Device = NonNullable<Site['devices']>[number];
+export type GearKind = NonNullable<Device['kind']>;
+
+/** What is on the site's list. */
+export function devicesOf({ site }: Pick<Commission, 'site'>): readonly Device[] {
+  return site?.devices ?? [];
+}
+
+/** A device is bought only when it says so: lists from before were of what is there. */
+export function isBought({ origin }: Device): boolean {
+  return origin === 'bought';
+}
+
+/** The article of the catalogue that a device is; undefined where it is none. */
+export function articleOf(
+  { catalogue }: Pick<Commission, 'catalogue'>,
+  { material }: Device,
+): Material | undefined {
+  return material === undefined ? undefined : catalogue.materials.find((m) => m.id === material);
+}
+
+const BY_NAME: readonly [RegExp, GearKind][] = [
+  [/filter|pump/i, 'filter'],
+  [/heat/i, 'heater'],
+  [/light|lamp|\bled/i, 'lamp'],
+  [/co2|gas|valve/i, 'co2'],
+  [/skim/i, 'skimmer'],
+];
+
+/** What kind of gear a device is: as it was said, as its article is, or by its name. */
+export function gearKindOf(commission: Pick<Commission, 'catalogue'>, device: Device): GearKind | undefined {
+  const said = device.kind ?? articleOf(commission, device)?.gear;
+  return said ?? BY_NAME.find(([pattern]) => pattern.test(device.name))?.[1];
+}
+
+/** Devices that come after the build day: what they do starts with them. */
+export function lateDevices(commission: Pick<Commission, 'site' | 'brief'>): readonly Device[] {
+  return devicesOf(commission).filter(
+    (d) => d.arrives !== undefined && d.arrives > commission.brief.buildDay,
+  );
+}
+
+/** What the CO2 set costs beside the material, minor units: nothing where it is on the list of gear with a price. */
+export function gasCostOf(commission: Pick<Commission, 'site' | 'brief' | 'catalogue'>): number {
+  const listed = devicesOf(commission).some(
+    (d) => isBought(d) && gearKindOf(commission, d) === 'co2' && articleOf(commission, d)?.packs?.length,
+  );
+  return listed ? 0 : co2CostOf(commission.brief);
+}

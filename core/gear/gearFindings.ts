@@ -1,0 +1,148 @@
+import { daysFrom } from '../calendar/day';
+import type { Commission } from '../commission/schema';
+import type { Standing } from '../hardscape/settle';
+import type { Survey } from '../survey/survey';
+import { rounded } from '../units/quantity';
+import type { Finding } from '../words/finding';
+import { inLitres, inMm } from '../words/measure';
+import { PRACTICE, say } from '../words/text';
+import { devicesOf, gearKindOf, type Device, type GearKind } from './gear';
+import { TURNOVER } from './propose';
+
+/** Room that a hand needs to reach a device, mm (common practice). */
+const HAND_MM = 90;
+type Block = readonly [readonly [number, number, number], readonly [number, number, number]];
+
+/** What the gear says: too little flow, late, in the way of a stone, or out of a hand's reach. */
+export function gearFindings(commission: Commission, survey: Survey): Finding[] {
+  return devicesOf(commission).flatMap((device) => [
+    ...flowFindings(commission, survey, device),
+    ...lateFindings(commission, device),
+    ...placeFindings(commission, survey, device),
+  ]);
+}
+
+const at = { field: 'site.devices' };
+
+function flowFindings(commission: Commission, { freeWaterL }: Survey, device: Device): Finding[] {
+  if (gearKindOf(commission, device) !== 'filter' || device.litresPerHour === undefined) return [];
+  const turnover = device.litresPerHour / freeWaterL;
+  const [least, most] = TURNOVER;
+  if (freeWaterL <= 0 || (turnover >= least - 0.05 && turnover <= most + 0.05)) return [];
+  return [
+    {
+      id: 'gear.turnover',
+      severity: turnover < least ? 'warn' : 'note',
+      at,
+      measured: rounded(turnover, 1),
+      limit: turnover < least ? least : most,
+      unit: '×',
+      says: say('gear.turnover.says', {
+        device: device.name,
+        times: rounded(turnover, 1),
+        water: inLitres(freeWaterL, 0),
+      }),
+      because: say(turnover < least ? 'gear.turnover.because.less' : 'gear.turnover.because.more', { least, most }), // prettier-ignore
+      source: PRACTICE,
+    },
+  ];
+}
+
+/** What waits for a device that is not there: each kind has its own consequence. */
+const WAITS: Partial<Record<GearKind, 'filter' | 'heater' | 'lamp' | 'co2'>> = {
+  filter: 'filter',
+  media: 'filter',
+  heater: 'heater',
+  lamp: 'lamp',
+  co2: 'co2',
+};
+
+function lateFindings(commission: Commission, device: Device): Finding[] {
+  const { buildDay } = commission.brief;
+  if (device.arrives === undefined || device.arrives <= buildDay) return [];
+  const days = daysFrom(buildDay, device.arrives);
+  const kind = gearKindOf(commission, device);
+  const waits = kind && WAITS[kind];
+  return [
+    {
+      id: 'gear.late',
+      severity: waits === 'filter' ? 'stop' : 'warn',
+      at,
+      measured: days,
+      limit: 0,
+      unit: 'days',
+      says: say('gear.late.says', { device: device.name, day: { day: device.arrives }, days }),
+      because: waits ? say(`gear.late.because.${waits}`) : say('gear.late.because'),
+      source: say('source.brief'),
+    },
+  ];
+}
+
+/** A body that runs into a piece, or that no hand reaches from the side it is served from. */
+function placeFindings({ vessel }: Commission, survey: Survey, device: Device): Finding[] {
+  const { body } = device;
+  if (!body) return [];
+  const { sizeMm, servedFrom } = body;
+  const low = [body.at[0], body.at[1], body.zMm] as const;
+  const high = [low[0] + sizeMm[0], low[1] + sizeMm[1], low[2] + sizeMm[2]] as const;
+  const { length, width, height } = vessel.innerMm;
+  const inTheWay = (block: Block) => survey.standing.find((s) => meets(s, block))?.piece.id;
+  const found: Finding[] = [];
+  const hit = inTheWay([low, high]);
+  if (hit)
+    found.push({
+      id: 'gear.collides',
+      severity: 'stop',
+      at: { ...at, piece: hit },
+      measured: 0,
+      limit: 1,
+      unit: 'mm',
+      says: say('gear.collides.says', { device: device.name, piece: hit }),
+      because: say('gear.collides.because'),
+      source: say('source.drawing'),
+    });
+  // The way of a hand: a channel as wide as the device or a hand, from the device to where the arm comes in.
+  const wide = (k: 0 | 1): [number, number] => {
+    const more = Math.max(0, HAND_MM - sizeMm[k]) / 2;
+    return [low[k] - more, high[k] + more];
+  };
+  const [x, y] = [wide(0), wide(1)];
+  const ways: Record<typeof servedFrom, Block> = {
+    above: [[x[0], y[0], high[2]], [x[1], y[1], height]], // prettier-ignore
+    left: [[Math.max(0, low[0] - HAND_MM), y[0], low[2]], [low[0], y[1], height]], // prettier-ignore
+    right: [[high[0], y[0], low[2]], [Math.min(length, high[0] + HAND_MM), y[1], height]], // prettier-ignore
+    front: [[x[0], Math.max(0, low[1] - HAND_MM), low[2]], [x[1], low[1], height]], // prettier-ignore
+  };
+  const room = { above: Infinity, left: low[0], right: length - high[0], front: Math.min(low[1], width) };
+  const blocked = inTheWay(ways[servedFrom]);
+  if (blocked || room[servedFrom] < HAND_MM)
+    found.push({
+      id: 'gear.reach',
+      severity: 'warn',
+      at: { ...at, ...(blocked ? { piece: blocked } : {}) },
+      measured: blocked ? 0 : rounded(room[servedFrom], 0),
+      limit: HAND_MM,
+      unit: 'mm',
+      says: blocked
+        ? say('gear.reach.says', { device: device.name, piece: blocked, side: say(`reach.${servedFrom}`) })
+        : say('gear.reach.says.glass', { device: device.name, side: say(`reach.${servedFrom}`) }),
+      because: say('gear.reach.because', { hand: inMm(HAND_MM) }),
+      source: PRACTICE,
+    });
+  return found;
+}
+
+/** True when a standing piece has stone or wood inside a block. */
+function meets({ columns, xMm, yMm, zMm }: Standing, [low, high]: Block): boolean {
+  const { first, lo, hi } = columns;
+  for (let row = 0, c = 0; row < columns.rows; row++) {
+    const y = yMm + columns.y0 + row * columns.dyMm;
+    for (let column = 0; column < columns.columns; column++, c++) {
+      const x = xMm + columns.x0 + column * columns.dxMm;
+      if (x <= low[0] || x >= high[0] || y <= low[1] || y >= high[1]) continue;
+      for (let k = first[c]; k < first[c + 1]; k++)
+        if (hi[k] + zMm > low[2] && lo[k] + zMm < high[2]) return true;
+    }
+  }
+  return false;
+}

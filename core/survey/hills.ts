@@ -1,0 +1,66 @@
+import { materialOf, optionOf } from '../commission/lookup';
+import { broughtL } from '../commission/origin';
+import type { Commission } from '../commission/schema';
+import { floorShare } from '../substrate/bedField';
+import { onField } from '../substrate/onField';
+import { bagsFor } from '../substrate/filler';
+import { pouredL } from '../substrate/pour';
+import type { Survey } from './survey';
+
+/** One heap of filler by itself: litres as laid, and the bags it takes. */
+export interface Hill {
+  litres: number;
+  bags: number;
+}
+
+/** Thinner than this there is no filler, mm. */
+const NOTHING_MM = 0.5;
+
+/**
+ * Filler that is still to be laid, hill by hill: what lies together is one, and a bag does not lie in two. Two
+ * hills of 3 L take four bags of 2.5 L, not the three that 6 L would.
+ */
+export function fillerToLay(commission: Commission, survey: Survey): Hill[] {
+  const { bed } = optionOf(commission, survey.optionId);
+  return survey.layers.flatMap((layer, i) => {
+    const material = materialOf(commission, layer.material);
+    if (material.kind !== 'filler') return [];
+    const litres = broughtL(commission.brief, bed[i], pouredL(layer.volumeL, material.settles));
+    if (litres <= 1e-9) return [];
+    const heaps = onField(survey.field, `heaps ${i}`, () => together(survey, i));
+    const whole = heaps.reduce((sum, v) => sum + v, 0);
+    return heaps.map((v): Hill => {
+      const own = (litres * v) / whole;
+      return { litres: own, bags: bagsFor(own) };
+    });
+  });
+}
+
+/** Volumes of the parts of a layer that do not touch each other, in cells times millimetres. */
+function together({ field }: Survey, layer: number): number[] {
+  const { columns, rows } = field;
+  const mm = field.thicknessMm[layer];
+  const seen = new Uint8Array(columns * rows);
+  const heaps: number[] = [];
+  const waiting = new Int32Array(columns * rows);
+  for (let start = 0; start < seen.length; start++) {
+    if (seen[start] || mm[start] <= NOTHING_MM) continue;
+    let volume = 0;
+    let count = 0;
+    waiting[count++] = start;
+    seen[start] = 1;
+    while (count > 0) {
+      const cell = waiting[--count];
+      volume += mm[cell] * floorShare(field, cell);
+      const column = cell % columns;
+      const beside = [column > 0 ? cell - 1 : -1, column < columns - 1 ? cell + 1 : -1, cell - columns, cell + columns]; // prettier-ignore
+      for (const next of beside) {
+        if (next < 0 || next >= seen.length || seen[next] || mm[next] <= NOTHING_MM) continue;
+        seen[next] = 1;
+        waiting[count++] = next;
+      }
+    }
+    if (volume > 0) heaps.push(volume);
+  }
+  return heaps;
+}

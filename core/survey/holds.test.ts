@@ -1,0 +1,76 @@
+import { describe, expect, it } from 'vitest';
+import type { Option } from '../commission/schema';
+import { job, found, sand, stone, root } from '../testing/job';
+import { piece } from '../testing/scape';
+
+/* What holds and what does not: given and expected, a line each. */
+
+describe('what holds', () => {
+  const glued = (method: 'silicone' | 'gel-glue' | 'impact') =>
+    job({
+      option: {
+        bed: [sand(50)],
+        pieces: [stone(), stone({ id: 'S-2', at: [320, 180], stand: { kind: 'on', piece: 'S-1' } })],
+        joints: [{ id: 'J', pieces: ['S-1', 'S-2'], method }],
+      },
+    }).takeOff.lines.filter((l) => /glue|silicone/i.test(`${l.id}`));
+
+  it('a silicone joint takes silicone, a gel joint gel', () => {
+    expect(glued('silicone').map((l) => [l.id, l.needed.value])).toEqual([['glue-silicone', 25]]);
+    expect(glued('gel-glue').map((l) => [l.id, l.needed.value])).toEqual([['glue-gel', 3]]);
+    expect(glued('impact').map((l) => [l.id, l.needed.value])).toEqual([['glue-impact', 8]]);
+  });
+
+  it('dry scoria of 130 × 100 × 170 mm lifts 0.12 kgf: 0.19 kg of stone at 2.65 hold it', () => {
+    const p = job({
+      vessel: { waterLineMm: 370 },
+      option: { pieces: [piece({ material: 'lava', shape: { kind: 'ellipsoid', sizeMm: [130, 100, 170] }, at: [300, 180], stand: { kind: 'floor' } })] }, // prettier-ignore
+      catalogue: (c) =>
+        c.materials.push({ id: 'lava', kind: 'stone', name: 'Dark scoria', densityKgPerL: 0.9 }),
+    });
+    const [f] = found(p, 'piece.floats');
+    expect(f.says).toMatch(/it lifts 0\.12 kgf, and nothing holds it/);
+    expect(f.because).toMatch(/0\.19 kg of stone of 2\.65 kg\/L.*soaking/);
+  });
+
+  it('a root of 6 kg with 3.7 L under water stands', () => {
+    // 8 L of wood, 3.7 of them below a line at 185 of 400 mm.
+    const shape = { kind: 'box' as const, sizeMm: [200, 100, 400] as [number, number, number] };
+    const p = job({ vessel: { waterLineMm: 185 }, option: { pieces: [root({ shape, massKg: 6, at: [300, 180], stand: { kind: 'floor' } })] } }); // prettier-ignore
+    expect(p.survey.pieces[0].underWaterL).toBeCloseTo(3.7, 2);
+    expect(found(p, 'piece.floats')).toEqual([]);
+    expect(p.survey.groups[0].holdKgf).toBeCloseTo(2.3, 2);
+  });
+
+  it('what lies on a root holds it, what is a gap away does not', () => {
+    const held = (rest: Partial<Option>) => job({ option: { bed: [sand(50)], ...rest } });
+    const on = held({ pieces: [root(), stone({ at: [150, 180], massKg: 3, stand: { kind: 'on', piece: 'R-1' } })] }); // prettier-ignore
+    expect(found(on, 'piece.floats')).toEqual([]);
+    const far = held({ pieces: [root(), stone({ at: [480, 180], massKg: 3 })], joints: [{ id: 'J', pieces: ['R-1', 'S-1'], method: 'silicone' }] }); // prettier-ignore
+    expect(found(far, 'piece.floats')).toHaveLength(1);
+    expect(found(far, 'joint.gap')).toMatchObject([{ limit: 5, severity: 'stop' }]);
+  });
+
+  it('a slab that hangs on one dot of gel comes off, on silicone it stays', () => {
+    const shape = { kind: 'box' as const, sizeMm: [120, 100, 100] as [number, number, number] };
+    const by = (method: 'gel-glue' | 'silicone') =>
+      job({
+        option: {
+          pieces: [
+            piece({ id: 'A', shape, at: [200, 180], stand: { kind: 'floor' } }),
+            piece({ id: 'B', shape, at: [321, 180], stand: { kind: 'at', zMm: 60 } }),
+          ],
+          joints: [{ id: 'J', pieces: ['A', 'B'], method }],
+        },
+      });
+    expect(found(by('gel-glue'), 'joint.hangs')).toMatchObject([{ limit: 0.3, measured: 3.18 }]);
+    expect(found(by('silicone'), 'joint.hangs')).toEqual([]);
+    expect(found(by('silicone'), 'piece.air')).toEqual([]);
+  });
+
+  it('nothing is said of nothing: no 0 kgf, no 0 kg more, no 0 L shared', () => {
+    const shape = { kind: 'ellipsoid' as const, sizeMm: [8, 8, 8] as [number, number, number] };
+    const p = job({ option: { pieces: [root({ shape, stand: { kind: 'floor' } }), root({ id: 'R-2', shape, at: [154, 180], stand: { kind: 'floor' } })] } }); // prettier-ignore
+    for (const f of p.findings) expect(`${f.says} ${f.because}`).not.toMatch(/\b0 (kgf|kg|L)\b/);
+  });
+});

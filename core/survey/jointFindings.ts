@@ -1,0 +1,55 @@
+import { optionOf } from '../commission/lookup';
+import type { Commission } from '../commission/schema';
+import { JOINABLE_MM, WIDEST_GAP_MM } from '../hardscape/contact';
+import { HANGING_KG } from '../hardscape/joining';
+import { rounded } from '../units/quantity';
+import type { Finding } from '../words/finding';
+import { inKg, inMm } from '../words/measure';
+import { PRACTICE, say } from '../words/text';
+import type { Survey } from './survey';
+
+/** Joints that hold nothing: across a gap, or with more hanging on them than such a joint usually bears. */
+export function jointFindings(commission: Commission, survey: Survey): Finding[] {
+  const { joints } = optionOf(commission, survey.optionId);
+  return joints.flatMap((joint, i): Finding[] => {
+    const { gapMm, hangsKg } = survey.joints[i];
+    const at = { piece: joint.pieces[0], pieces: joint.pieces };
+    const names = { joint: joint.id, pieces: joint.pieces };
+    if (gapMm > JOINABLE_MM) {
+      const gap = inMm(gapMm);
+      return [
+        {
+          id: 'joint.gap',
+          severity: 'stop',
+          at,
+          measured: rounded(gapMm, 1),
+          limit: JOINABLE_MM,
+          unit: 'mm',
+          says: gapMm < WIDEST_GAP_MM ? say('joint.gap.says', { ...names, gap }) : say('joint.gap.says.wide', { ...names, gap }), // prettier-ignore
+          because: say('joint.gap.because', { reach: inMm(JOINABLE_MM) }),
+          source: PRACTICE,
+        },
+      ];
+    }
+    const most = HANGING_KG[joint.method] * (joint.pieces.length - 1);
+    if (hangsKg <= most) return [];
+    return [
+      {
+        id: 'joint.hangs',
+        severity: 'warn',
+        at,
+        measured: rounded(hangsKg, 2),
+        limit: most,
+        unit: 'kg',
+        says: say('joint.hangs.says', {
+          ...names,
+          mass: inKg(hangsKg),
+          method: say(`method.${joint.method}`),
+          most: inKg(most),
+        }),
+        because: say('joint.hangs.because'),
+        source: PRACTICE,
+      },
+    ];
+  });
+}

@@ -1,0 +1,52 @@
+import { materialOf, optionOf, plantOf } from '../commission/lookup';
+import { plantingOrigin } from '../commission/origin';
+import type { Commission } from '../commission/schema';
+import type { Survey } from '../survey/survey';
+import { rounded } from '../units/quantity';
+import { inMm } from '../words/measure';
+import { PRACTICE, say } from '../words/text';
+import { lineOf, type TakeOffLine } from './line';
+
+/** One tab for each square of this side of planted floor, mm (common practice: 50 to 80). */
+export const TAB_EVERY_MM = 65;
+/** Days after which tabs are renewed (common practice: every two to three months). */
+export const TABS_LAST_DAYS = 75;
+
+/** Tabs in a bed that gives nothing itself: 0.1 m² of planted sand at one each 65 mm take 24. */
+export function rootTabs(commission: Commission, survey: Survey): number {
+  return Math.ceil(inertPlantedM2(commission, survey) / (TAB_EVERY_MM / 1000) ** 2 - 1e-9);
+}
+
+/** Planted surface, m², of which every layer is inert. */
+export function inertPlantedM2(commission: Commission, survey: Survey): number {
+  const option = optionOf(commission, survey.optionId);
+  const feeds = option.bed.some((l) => ['soil', 'base'].includes(materialOf(commission, l.material).kind));
+  if (feeds) return 0;
+  return survey.plantings
+    .filter((p) => plantOf(commission, p.plant).roots === 'bed')
+    .filter((p) => {
+      const entry = option.plants.find((e) => e.id === p.id)!;
+      return plantingOrigin(commission.brief, entry) !== 'here';
+    })
+    .reduce((m2, p) => m2 + p.netM2, 0);
+}
+
+export function rootTabLines(commission: Commission, survey: Survey): TakeOffLine[] {
+  const count = rootTabs(commission, survey);
+  if (count === 0) return [];
+  const material = commission.catalogue.materials.find((m) => m.kind === 'root-tab');
+  return [
+    lineOf({
+      id: material?.id ?? 'root-tab',
+      kind: 'consumables',
+      name: material?.name ?? say('consumable.tabs'),
+      measured: { value: count, unit: 'piece' },
+      needed: { value: count, unit: 'piece' },
+      packs: material?.packs,
+      workings: [
+        { step: say('tabs.planted'), value: rounded(inertPlantedM2(commission, survey), 4), unit: 'm²' },
+        { step: say('tabs.each', { side: inMm(TAB_EVERY_MM) }), value: count, unit: 'piece', note: PRACTICE },
+      ],
+    }),
+  ];
+}

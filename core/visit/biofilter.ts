@@ -1,0 +1,87 @@
+import { filterStateOf } from '../commission/usual';
+import type { Commission } from '../commission/schema';
+import { materialOf } from '../commission/lookup';
+import { perimeter } from '../geometry/offset';
+import type { PieceSurvey } from '../survey/pieces';
+import type { Survey } from '../survey/survey';
+import { footprint } from '../vessel/footprint';
+
+/** A surface that nitrifying bacteria live on, and whether it goes on the day. */
+export interface BiofilterPart {
+  part: 'media' | 'bed' | 'stone' | 'wood' | 'plants' | 'glass';
+  /** Share of the whole, 0 to 1. */
+  share: number;
+  lost: boolean;
+}
+
+/**
+ * What a square metre of each counts for, against wetted glass: an estimate, stated so that it can be argued with.
+ * Stone and wood are rough; leaves carry a film on both sides; of a bed the uppermost grains that water passes
+ * through count, more of them in a deep one up to a limit; media have the most, since all water goes through them.
+ */
+const WEIGHT = { glass: 1, stone: 3, wood: 4, plants: 4 } as const;
+/** Weight of a millimetre of bed under a square metre, and the depth down to which there is oxygen, mm. */
+const BED_PER_MM = 0.4;
+const BED_MOST_MM = 20;
+/** Weight of the media that a filter of usual size has for each litre of free water. */
+const MEDIA_PER_L = 0.06;
+/** A piece has this much more surface than a ball of its volume. */
+const OVER_BALL = 1.5;
+
+/**
+ * Shares of the biofilter by surface, and which of them the work takes away. The old scape is not drawn: it is
+ * taken to have had as much of each as the new one.
+ */
+export function biofilterOf(commission: Commission, survey: Survey): BiofilterPart[] {
+  const { vessel, brief } = commission;
+  const floor = footprint(vessel);
+  const stays = new Set<string>(brief.rescape?.stays ?? []);
+  const weightOf = (kind: 'stone' | 'wood') =>
+    survey.pieces
+      .filter((p) => materialOf(commission, p.material).kind === kind)
+      .reduce((sum, p) => sum + pieceWeight(commission, p), 0);
+  const bed = survey.layers.reduce((sum, l) => sum + l.areaM2 * Math.min(BED_MOST_MM, meanMm(l)), 0);
+  const planted = survey.plantings.reduce((m2, p) => m2 + p.netM2, 0);
+  const mediaGo = filterStateOf(brief) !== 'mature' || brief.rescape?.filterCleaned === true;
+  const parts = [
+    { part: 'media', weight: MEDIA_PER_L * survey.freeWaterL, lost: mediaGo },
+    { part: 'bed', weight: BED_PER_MM * bed, lost: !stays.has('substrate') },
+    { part: 'stone', weight: weightOf('stone'), lost: !stays.has('stone') },
+    { part: 'wood', weight: weightOf('wood'), lost: !stays.has('wood') },
+    { part: 'plants', weight: WEIGHT.plants * planted, lost: !stays.has('plants') },
+    { part: 'glass', weight: (WEIGHT.glass * perimeter(floor) * vessel.waterLineMm) / 1e6, lost: false },
+  ] as const;
+  const whole = parts.reduce((sum, p) => sum + p.weight, 0);
+  return parts
+    .filter((p) => p.weight > 0)
+    .map(({ part, weight, lost }) => ({ part, share: weight / whole, lost }));
+}
+
+/** Weight of what lives on one piece, by its surface under water. */
+function pieceWeight(commission: Commission, { material, underWaterL }: PieceSurvey): number {
+  const kind = materialOf(commission, material).kind === 'wood' ? 'wood' : 'stone';
+  return WEIGHT[kind] * ballM2(underWaterL) * OVER_BALL;
+}
+
+/** Share of the biofilter that is on some pieces: what goes with them when they dry. */
+export function shareOn(commission: Commission, survey: Survey, pieces: readonly string[]): number {
+  const all = survey.pieces;
+  const weight = (list: readonly PieceSurvey[]) =>
+    list.reduce((sum, p) => sum + pieceWeight(commission, p), 0);
+  const hard = biofilterOf(commission, survey).filter((p) => p.part === 'stone' || p.part === 'wood');
+  const whole = weight(all);
+  if (whole <= 0) return 0;
+  return (
+    (hard.reduce((sum, p) => sum + p.share, 0) * weight(all.filter((p) => pieces.includes(p.id)))) / whole
+  );
+}
+
+/** Surface of a ball of so many litres, m²: 1 L has 0.0484. */
+function ballM2(litres: number): number {
+  return (36 * Math.PI) ** (1 / 3) * litres ** (2 / 3) * 0.01;
+}
+
+/** Mean thickness of a layer where it lies, mm. */
+function meanMm({ volumeL, areaM2 }: Survey['layers'][number]): number {
+  return areaM2 > 0 ? volumeL / areaM2 : 0;
+}

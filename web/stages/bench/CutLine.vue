@@ -1,0 +1,76 @@
+<script setup lang="ts">
+import { usePointerDrag } from '../../drawing/usePointerDrag';
+
+/** The line along which the section is cut, mm from the left: dragged, or stepped by the arrows. */
+const props = defineProps<{
+  lengthMm: number;
+  /** Height of the plan, and pixels a millimetre. */
+  high: number;
+  k: number;
+}>();
+const cutMm = defineModel<number>({ required: true });
+
+const drag = usePointerDrag<number>({
+  start: () => cutMm.value,
+  move: (from, { dx }) => move(from + dx / props.k),
+});
+function move(mm: number): void {
+  cutMm.value = Math.round(Math.min(Math.max(mm, 0), props.lengthMm));
+}
+function key(event: KeyboardEvent): void {
+  const step = { ArrowLeft: -5, ArrowRight: 5 }[event.key];
+  if (!step) return;
+  event.preventDefault();
+  move(cutMm.value + step * (event.shiftKey ? 4 : 1));
+}
+</script>
+
+<template>
+  <g
+    class="cutline"
+    tabindex="0"
+    role="slider"
+    aria-label="Section line, from the left"
+    :aria-valuenow="cutMm"
+    aria-valuemin="0"
+    :aria-valuemax="lengthMm"
+    data-test="cutline"
+    :transform="`translate(${cutMm * k} 0)`"
+    @pointerdown="drag"
+    @keydown="key"
+  >
+    <path :d="`M0 -8 V ${high}`" class="grip" />
+    <path :d="`M0 -2 V ${high}`" />
+    <circle cy="-10" r="8.5" />
+    <text y="-6" text-anchor="middle">C</text>
+  </g>
+</template>
+
+<style scoped>
+.cutline {
+  cursor: ew-resize;
+  outline: none;
+}
+.cutline path {
+  stroke: #23211e;
+  stroke-dasharray: 9 4 2 4;
+  fill: none;
+}
+.cutline .grip {
+  stroke: transparent;
+  stroke-width: 14;
+  stroke-dasharray: none;
+}
+.cutline circle {
+  fill: var(--paper);
+  stroke: var(--ink);
+}
+.cutline text {
+  font: 600 11px var(--text);
+  fill: var(--ink);
+}
+.cutline:focus-visible circle {
+  stroke: var(--celadon);
+  stroke-width: 2.5;
+}
+</style>

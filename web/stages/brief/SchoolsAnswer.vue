@@ -1,0 +1,176 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { dayPlus, WEEKDAYS } from '../../../core/calendar/day';
+import { DOSING_RULES } from '../../../core/care/dosing';
+import { SCHOOLS } from '../../../core/care/waterSchools';
+import { dosingSchoolOf, waterSchoolOf } from '../../../core/commission/usual';
+import { WATER_SCHOOLS, type Brief, type Commission } from '../../../core/commission/schema';
+import { useCommission } from '../../document/commissionStore';
+import { useDocEdit } from '../../document/docEdit';
+import FigureField from '../../document/FigureField.vue';
+import WordsField from '../../document/WordsField.vue';
+import { clockTyped } from '../../units/dayInput';
+import { dayName } from '../../units/days';
+import { useFigures } from '../../units/figures';
+
+/** Where practitioners disagree, the studio chooses; and the clock and weekday that suit the client. */
+const commission = useCommission();
+const edit = useDocEdit();
+const { words } = useFigures();
+const brief = computed(() => commission.document!.brief);
+
+const setSchool = (key: 'water' | 'dosing' | 'moisture' | 'planting' | 'sand', value: string) =>
+  edit.edit(`school ${key}`, (d) => ({ ...d, brief: { ...d.brief, schools: { ...d.brief.schools, [key]: value } } }) as Commission); // prettier-ignore
+const WATER = WATER_SCHOOLS.map((value) => ({
+  value,
+  title: words(SCHOOLS[value].title),
+  subtitle: words(SCHOOLS[value].rule),
+}));
+const DOSING = Object.entries(DOSING_RULES).map(([value, rule]) => ({ value, title: words(rule) }));
+const MOISTURE = [
+  { value: 'dry', title: 'into a dry bed' },
+  { value: 'misted', title: 'into a misted bed' },
+  { value: 'wet', title: 'water to the surface of the bed' },
+  { value: 'flooded', title: 'flooded' },
+];
+const PLANTING = [
+  { value: 'front', title: 'front to back' },
+  { value: 'transition', title: 'at the foot of stone first' },
+];
+const SAND = [
+  { value: 'last', title: 'last on the build day' },
+  { value: 'before', title: 'before planting' },
+  { value: 'later', title: 'three weeks later, at half fill' },
+];
+const WEEKDAY_ITEMS = [
+  { value: undefined, title: 'as the school has it' },
+  // 3 January 2027 was a Sunday, with which the list begins.
+  ...WEEKDAYS.map((value, i) => ({ value, title: dayName(dayPlus('2027-01-03', i)) })),
+];
+type Care = NonNullable<Brief['care']>;
+/** One choice of how it is kept; taken back it is as usual. */
+function setCare(part: Partial<Care>): string | undefined {
+  const care = Object.fromEntries(
+    Object.entries({ ...brief.value.care, ...part }).filter(([, v]) => v !== undefined && v !== ''),
+  );
+  return edit.brief('care', Object.keys(care).length > 0 ? (care as Care) : undefined);
+}
+const setTrial = (trial: boolean) =>
+  edit.edit('school trial', (d) => ({ ...d, brief: { ...d.brief, schools: { ...d.brief.schools, trial } } }));
+</script>
+
+<template>
+  <div>
+    <div class="pair">
+      <v-select
+        label="Water changes"
+        :items="WATER"
+        item-props
+        :model-value="waterSchoolOf(brief)"
+        @update:model-value="(v) => setSchool('water', v)"
+      />
+      <v-select
+        label="Plant food"
+        :items="DOSING"
+        :model-value="dosingSchoolOf(brief)"
+        @update:model-value="(v) => setSchool('dosing', v)"
+      />
+    </div>
+    <div class="four">
+      <v-select
+        label="Planting"
+        :items="MOISTURE"
+        :model-value="brief.schools?.moisture ?? 'misted'"
+        @update:model-value="(v) => setSchool('moisture', v)"
+      />
+      <v-select
+        label="Order of planting"
+        :items="PLANTING"
+        :model-value="brief.schools?.planting ?? 'front'"
+        @update:model-value="(v) => setSchool('planting', v)"
+      />
+      <v-select
+        label="Sand that is only looked at"
+        :items="SAND"
+        :model-value="brief.schools?.sand ?? 'last'"
+        @update:model-value="(v) => setSchool('sand', v)"
+      />
+      <v-switch
+        :model-value="brief.schools?.trial ?? false"
+        label="Trial set-up first"
+        @update:model-value="(x) => setTrial(Boolean(x))"
+      />
+    </div>
+    <div class="four">
+      <WordsField
+        label="Light comes on"
+        :value="brief.care?.lightsOn"
+        :apply="(t) => setCare({ lightsOn: t ? clockTyped(t) : undefined })"
+        data-test="lights-on"
+      />
+      <FigureField
+        label="hours of light"
+        kind="plain"
+        unit="h"
+        optional
+        :value="brief.care?.lightHours"
+        :apply="(lightHours) => setCare({ lightHours })"
+      />
+      <FigureField
+        label="first output"
+        kind="plain"
+        unit="%"
+        optional
+        :value="brief.care?.firstOutput === undefined ? undefined : Math.round(brief.care.firstOutput * 100)"
+        :apply="(v) => setCare({ firstOutput: v === undefined ? undefined : v / 100 })"
+      />
+      <FigureField
+        v-if="brief.co2"
+        label="gas before light"
+        kind="plain"
+        unit="h"
+        optional
+        :value="brief.care?.co2AheadHours"
+        :apply="(co2AheadHours) => setCare({ co2AheadHours })"
+      />
+      <FigureField
+        v-if="brief.co2"
+        label="gas from day"
+        kind="plain"
+        optional
+        :value="brief.care?.co2FromDay"
+        :apply="(co2FromDay) => setCare({ co2FromDay })"
+      />
+      <v-select
+        label="Weekly change on"
+        :items="WEEKDAY_ITEMS"
+        :model-value="brief.care?.changeDay"
+        data-test="change-day"
+        @update:model-value="(changeDay) => setCare({ changeDay })"
+      />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.pair,
+.four {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 6px 26px;
+  padding-top: 4px;
+  align-items: end;
+}
+.four {
+  grid-template-columns: repeat(3, 1fr);
+  gap: 6px 22px;
+}
+@media (max-width: 700px) {
+  .pair {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .four {
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+  }
+}
+</style>
