@@ -17,6 +17,7 @@ import { clocksOf, lightOf, MOST_LIGHT_HOURS, type LightWeek } from './light';
 import type { CareDay } from './careDay';
 import { eventsOf, laterOf, type LaterEvent } from './events';
 import { gatesOf, stockOf, type StockGate } from './gates';
+import { nitrogenRead, readingFindings } from './nitrogen';
 import { earlyTests, testDays } from './testDays';
 import { upkeepOf, type UpkeepPart } from './upkeep';
 import { CARE_DAYS, changesOf, SCHOOLS, type Change } from './waterSchools';
@@ -76,7 +77,8 @@ export function carePlan(commission: Commission, survey: Survey): CarePlan {
   const dosed = planted ? dosesOf(dosing, changes, CARE_DAYS, inert) : [];
   const doses = new Map(dosed.map((d) => [d.afterDays, d.doses]));
   const tests = testDays(changes, earlyTests(commission));
-  const gates = gatesOf(commission, tests, school === 'fish-in');
+  const read = nitrogenRead(commission);
+  const gates = gatesOf(commission, tests, school === 'fish-in', read);
   const events = eventsOf(commission, survey, gates);
   const day = (afterDays: number): CareDay => {
     const change = changes.find((c) => c.afterDays === afterDays);
@@ -119,11 +121,16 @@ export function carePlan(commission: Commission, survey: Survey): CarePlan {
       ...foodMl(commission, survey.freeWaterL),
     },
     light: { ...clocksOf(commission), ...gasFrom(brief) },
-    ...(gates ? { stock: stockOf(brief, gates) } : {}),
+    ...(gates ? { stock: stockOf(brief, gates, read) } : {}),
     ...(ro ? { ro } : {}),
     weeks,
     later: laterOf(brief.buildDay, events),
-    findings: [...minuteFindings(commission, weeks), ...lightFindings(weeks), ...roFindings(commission, ro)],
+    findings: [
+      ...readingFindings(commission, read),
+      ...minuteFindings(commission, weeks),
+      ...lightFindings(weeks),
+      ...roFindings(commission, ro),
+    ],
   };
 }
 

@@ -3,6 +3,7 @@ import { filterStateOf } from '../commission/usual';
 import type { Commission } from '../commission/schema';
 import { speciesIn } from '../livestock/known';
 import { say, type Text } from '../words/text';
+import { heldUntil, type NitrogenRead } from './nitrogen';
 
 /** Earliest days for animals, after the build (common practice: two weeks; three or more). */
 const SHRIMPS_AFTER = 14;
@@ -19,11 +20,18 @@ const SEEDED_SHARE = 0.5;
 /** On a mature filter they come once a reading of the new water is zero (common practice). */
 const MATURE_AFTER = 1;
 
-/** Nothing where every animal of the brief lives in it already. A brief without any asks for the guide's usual days. */
+/** Zero readings that are asked for before animals come. */
+const zerosWanted = (brief: Commission['brief']) => (filterStateOf(brief) === 'mature' ? 1 : 2);
+
+/**
+ * Nothing where every animal of the brief lives in it already. A brief without any asks for the guide's usual days.
+ * A reading of the log that is not zero puts them off until as many are.
+ */
 export function gatesOf(
   commission: Commission,
   tests: readonly number[],
   fishIn: boolean,
+  read: NitrogenRead,
 ): Gates | undefined {
   const { brief } = commission;
   const stock = brief.livestock ?? [];
@@ -37,9 +45,10 @@ export function gatesOf(
   const later = (kind: 'fish' | 'other') =>
     Math.max(0, ...coming.filter((s) => ((speciesIn(commission, s.species)?.kind ?? 'fish') === 'fish') === (kind === 'fish')).map((s) => s.laterDays ?? 0)); // prettier-ignore
   const least = leastDays(filterStateOf(brief), tests, fishIn);
+  const held = heldUntil(commission, read, tests, zerosWanted(brief));
   return {
-    shrimps: Math.max(least.shrimps, later('other')),
-    fish: Math.max(least.fish, later('fish')),
+    shrimps: Math.max(least.shrimps, held, later('other')),
+    fish: Math.max(least.fish, held, later('fish')),
     wanted,
   };
 }
@@ -51,9 +60,13 @@ export interface StockGate {
   says: Text;
 }
 
-export function stockOf(brief: Commission['brief'], { shrimps, fish, wanted }: Gates): StockGate {
+export function stockOf(
+  brief: Commission['brief'],
+  { shrimps, fish, wanted }: Gates,
+  { zeros }: NitrogenRead,
+): StockGate {
   const [shrimpsFrom, fishFrom] = [dayPlus(brief.buildDay, shrimps), dayPlus(brief.buildDay, fish)];
-  const condition = say(filterStateOf(brief) === 'mature' ? 'stock.condition.mature' : 'stock.condition');
+  const condition = conditionOf(filterStateOf(brief) === 'mature', zeros);
   const values = { shrimps: { day: shrimpsFrom }, fish: { day: fishFrom }, condition };
   return {
     ...(wanted.shrimps ? { shrimpsFrom } : {}),
@@ -65,6 +78,15 @@ export function stockOf(brief: Commission['brief'], { shrimps, fish, wanted }: G
           ? say('stock.fish', values)
           : say('stock.shrimps', values),
   };
+}
+
+/** What has to be read first, or when it was. */
+function conditionOf(mature: boolean, zeros: readonly Day[]): Text {
+  const [before, last] = [zeros.at(-2), zeros.at(-1)];
+  if (mature) return last ? say('stock.read.once', { day: { day: last } }) : say('stock.condition.mature');
+  return before && last
+    ? say('stock.read.twice', { first: { day: before }, second: { day: last } })
+    : say('stock.condition');
 }
 
 function leastDays(

@@ -310,7 +310,18 @@ export const catalogueSchema = z.looseObject({
   animals: z.array(animalSchema).max(200).optional(),
 });
 
-export const logEntrySchema = z.looseObject({ id, date: day, text });
+/** What was read off on a visit; ammonia with ammonium, nitrite and nitrate as ions, mg/L, hardness in °d. */
+export const readingSchema = z.looseObject({
+  ammoniaMgL: figure(0, 100).optional(),
+  nitriteMgL: figure(0, 100).optional(),
+  nitrateMgL: figure(0, 1_000).optional(),
+  ph: z.number().min(3).max(11).optional(),
+  gh: figure(0, 60).optional(),
+  kh: figure(0, 60).optional(),
+  celsius: figure(0, 45).optional(),
+});
+
+export const logEntrySchema = z.looseObject({ id, date: day, text, reading: readingSchema.optional() });
 
 export const commissionSchema = z.looseObject({
   format: z.literal(FORMAT),
@@ -354,5 +365,6 @@ export type Pack = z.infer<typeof packSchema>;
 export type Supplier = z.infer<typeof supplierSchema>;
 export type Catalogue = z.infer<typeof catalogueSchema>;
 export type LogEntry = z.infer<typeof logEntrySchema>;
+export type Reading = z.infer<typeof readingSchema>;
 export type WaterSchool = (typeof WATER_SCHOOLS)[number];
 export type DosingSchool = (typeof DOSING_SCHOOLS)[number];

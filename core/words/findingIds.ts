@@ -73,6 +73,7 @@ export const FINDINGS = {
   'build.long': 'build',
   'build.midnight': 'build',
   'build.out': 'build',
+  'care.reading': 'care',
   'care.light': 'care',
   'care.minutes': 'care',
   'water.ro': 'care',

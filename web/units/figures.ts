@@ -120,6 +120,8 @@ export function useFigures() {
     shown,
     words,
     said,
+    /** A bare figure with as many decimals as it has. */
+    number: (value: number) => plain(value, MOST_PLACES),
     length: (mm: number) => said(mm, 'mm', 0),
     volume: (l: number, places = 1) => said(l, 'L', places),
     mass: (kg: number) => said(kg, 'kg', kg >= 100 ? 0 : 1),

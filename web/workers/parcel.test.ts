@@ -23,7 +23,10 @@ describe('a commission on its way to the worker', () => {
     const full: Commission = {
       ...commission,
       shelved: [{ ...option, id: 'aside' }],
-      log: [{ id: 'n', date: '2026-11-26', text: 'rang' }],
+      log: [
+        { id: 'n', date: '2026-11-26', text: 'rang' },
+        { id: 'r', date: '2027-02-01', text: 'rang again', reading: { ammoniaMgL: 1, nitriteMgL: 0 } },
+      ],
       pictures: [],
     };
     const parcel = packer()(full, option);
@@ -31,6 +34,7 @@ describe('a commission on its way to the worker', () => {
     const today = '2026-11-26';
     const arrived = unpacker()(send(parcel));
     expect(JSON.stringify(plan(arrived, { today }))).toBe(JSON.stringify(plan(full, { today })));
+    expect(plan(arrived, { today }).findings.map((f) => f.id)).toContain('care.reading');
   });
 
   it('sends every part once, and gives the same objects again', () => {

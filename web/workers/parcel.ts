@@ -1,9 +1,9 @@
-import type { Commission, Option } from '../../core/commission/schema';
+import type { Commission, LogEntry, Option } from '../../core/commission/schema';
 
 /**
  * A commission on its way to the worker. Parts are sent once and then named by a number, so that a drag
  * copies neither stones nor the catalogue at every frame, and the worker sees that they have not changed.
- * What nothing is computed from, options put aside, pictures and the log, stays here.
+ * What nothing is computed from, options put aside, pictures and the words of the log, stays here.
  */
 export interface Parcel {
   /** Fields of the document; the larger ones by their number. */
@@ -21,7 +21,17 @@ export interface Parcel {
 }
 
 const PARTS = ['brief', 'vessel', 'site', 'studio', 'catalogue'] as const;
-type Part = (typeof PARTS)[number];
+type Part = (typeof PARTS)[number] | 'log';
+
+/** Entries of the log that have a reading, without their words: all of it that anything is computed from. */
+function readingsOf(log: readonly LogEntry[]): object {
+  const old = read.get(log);
+  if (old) return old;
+  const rows = log.flatMap(({ id, date, reading }) => (reading ? [{ id, date, text: '', reading }] : []));
+  read.set(log, rows);
+  return rows;
+}
+const read = new WeakMap<readonly LogEntry[], object>();
 
 /** Parcels after which a part that was in none of them is forgotten: undo and a look at another option find it again. */
 const KEPT_FOR = 64;
@@ -53,6 +63,7 @@ export function packer(): (commission: Commission, option: Option) => Parcel {
       const part = commission[key];
       if (part) parts[key] = named(part);
     }
+    if (commission.log?.some((e) => e.reading)) parts.log = named(readingsOf(commission.log));
     const { format, version, title, currency } = commission;
     return {
       plain: { format, version, title, currency },

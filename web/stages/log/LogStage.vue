@@ -5,17 +5,37 @@ import DayField from '../../document/DayField.vue';
 import { useCommission } from '../../document/commissionStore';
 import { daysAway, longDate, today } from '../../units/days';
 import { keepTyped, readTyped } from '../../document/journal';
+import { useFigures } from '../../units/figures';
+import type { Reading } from '../../../core/commission/schema';
+import ReadingFields from './ReadingFields.vue';
+import { readingFrom, READINGS } from './readings';
 
 const commission = useCommission();
 const day = ref(today());
 const text = ref('');
 const fault = ref('');
+const reading = ref<Reading>({});
+const f = useFigures();
 
 /** A note that was begun waits here while another stage is looked at, or the page is closed. */
 void readTyped(commission.id, 'note').then((begun) => {
   if (text.value === '') text.value = begun;
 });
+void readTyped(commission.id, 'reading').then((begun) => {
+  if (Object.keys(reading.value).length === 0) reading.value = readingFrom(begun);
+});
 watch(text, (words) => keepTyped(commission.id, 'note', words));
+watch(reading, (read) => keepTyped(commission.id, 'reading', hasRead(read) ? JSON.stringify(read) : ''));
+const hasRead = (read: Reading | undefined) => Object.keys(read ?? {}).length > 0;
+
+/** What was read, each figure with its unit. */
+const readWords = (read: Reading) =>
+  READINGS.flatMap(({ key, label, kind, unit }) => {
+    const value = read[key];
+    if (value === undefined) return [];
+    const scale = f.scale(kind, unit);
+    return [`${label} ${f.number(scale.out(value))}${unit || scale.unit ? ` ${unit ?? scale.unit}` : ''}`];
+  }).join(', ');
 
 const notes = computed(() =>
   [...(commission.document?.log ?? [])].sort(
@@ -29,7 +49,8 @@ const setDay = (typed: string) => {
   return undefined;
 };
 function add(): void {
-  if (text.value.trim() === '') return void (fault.value = 'is empty, must have some words');
+  if (text.value.trim() === '' && !hasRead(reading.value))
+    return void (fault.value = 'is empty, must have some words or a reading');
   const ids = new Set(notes.value.map((n) => n.id));
   let n = notes.value.length + 1;
   while (ids.has(`l-${n}`)) n++;
@@ -37,9 +58,19 @@ function add(): void {
   fault.value =
     commission.tryEdit(`note l-${n}`, (d) => ({
       ...d,
-      log: [...(d.log ?? []), { id: `l-${n}`, date: day.value, text: text.value.trim() }],
+      log: [
+        ...(d.log ?? []),
+        {
+          id: `l-${n}`,
+          date: day.value,
+          text: text.value.trim(),
+          ...(hasRead(reading.value) ? { reading: reading.value } : {}),
+        },
+      ],
     })) ?? '';
-  if (!fault.value) text.value = '';
+  if (fault.value) return;
+  text.value = '';
+  reading.value = {};
 }
 function remove(id: string): void {
   commission.endStep();
@@ -66,13 +97,17 @@ function remove(id: string): void {
         @keydown.ctrl.enter="add"
       />
       <button class="solid" type="submit" data-test="add-note">Add</button>
+      <ReadingFields class="read" :reading="reading" @change="(read) => (reading = read)" />
     </form>
     <ol>
       <li v-for="n in notes" :key="n.id">
         <div class="when">
           <b>{{ longDate(n.date) }}</b><span class="quiet">{{ daysAway(n.date) }}</span>
         </div>
-        <p>{{ n.text }}</p>
+        <div>
+          <p v-if="n.reading" class="figures-read" data-test="reading">{{ readWords(n.reading) }}</p>
+          <p v-if="n.text">{{ n.text }}</p>
+        </div>
         <button class="act off" :aria-label="`Take away the note of ${n.date}`" @click="remove(n.id)">
           Take away
         </button>
@@ -100,6 +135,13 @@ form {
   margin: 14px 0 8px;
   padding-bottom: 16px;
   border-bottom: 1px solid var(--ink);
+}
+.read {
+  grid-column: 1 / -1;
+}
+.figures-read {
+  font-weight: 600;
+  font-variant-numeric: tabular-nums;
 }
 ol {
   list-style: none;
