@@ -50,10 +50,21 @@ export const GEAR_KINDS = [
   'stand',
   'lid',
   'mat',
+  'film',
   'test-kit',
   'food',
 ] as const;
 export const gearKind = z.enum(GEAR_KINDS);
+/** What a CO2 set is put together from, on the way of the gas. */
+export const CO2_PARTS = [
+  'cylinder',
+  'regulator',
+  'check-valve',
+  'bubble-counter',
+  'diffuser',
+  'drop-checker',
+] as const;
+export const co2Part = z.enum(CO2_PARTS);
 /** Where a thing comes from: bought for this job, the studio's own, the client's, or in this tank now. */
 export const ORIGINS = ['bought', 'stock', 'client', 'here'] as const;
 export const origin = z.enum(ORIGINS);

@@ -20,6 +20,7 @@ import {
   region,
   degrees,
   gearKind,
+  co2Part,
   share,
   minor,
   origin,
@@ -225,6 +226,8 @@ export const materialSchema = z.looseObject({
   soakDays: z.number().int().min(0).max(365).optional(),
   /** Equipment: what it is, draws and moves. */
   gear: gearKind.optional(),
+  /** Part of a CO2 set that it is; a whole set when left out. */
+  part: co2Part.optional(),
   watts: figure(0, 10_000).optional(),
   litresPerHour: figure(0, 100_000).optional(),
   /** What kind of glue a glue is; liquid when left out. */

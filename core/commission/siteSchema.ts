@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { clock, day, figure, gearKind, id, origin, words, lengthMm, point, sizeMm } from './primitives';
+import { clock, co2Part, day, figure, gearKind, id, origin, words, lengthMm, point, sizeMm } from './primitives';
 
 /* The place: floor, way in, power, water, warmth. */
 
@@ -26,6 +26,8 @@ const deviceSchema = z.looseObject({
   /** Where its warmth goes: into the water, from above by day, or elsewhere. */
   warms: z.enum(['water', 'above', 'elsewhere']).optional(),
   kind: gearKind.optional(),
+  /** Part of a CO2 set that it is; a whole set when left out. */
+  part: co2Part.optional(),
   /** Which article of the catalogue it is: with its packs it has price, supplier and lead time. */
   material: id.optional(),
   origin: origin.optional(),

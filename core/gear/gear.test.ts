@@ -29,19 +29,59 @@ describe('gear', () => {
     const doc = equipped();
     const list = proposedGear(doc, { freeWaterL: 80, heatersW: [75], plants: ['grass'] });
     // Five times 80 L are 400 L an hour: the one of 350 does not do.
-    expect(list.map((d) => [d.name, d.watts, d.origin])).toEqual([
+    expect(list.filter((d) => d.watts > 0).map((d) => [d.name, d.watts, d.origin])).toEqual([
       ['Filter 700', 14, 'bought'],
       ['Heater 100', 100, 'bought'],
-      ['light', 40, undefined],
-      ['CO2 valve', 5, undefined],
+      ['light', 40, 'bought'],
+      ['CO2 regulator', 5, 'bought'],
+      ['surface skimmer', 5, 'bought'],
     ]);
     const bare = proposedGear({ ...doc, catalogue: { ...doc.catalogue, materials: [] } }, { freeWaterL: 80, heatersW: [50, 50], plants: [] }); // prettier-ignore
-    expect(bare.map((d) => [d.id, d.watts, d.litresPerHour])).toEqual([
+    expect(bare.slice(0, 6).map((d) => [d.id, d.watts, d.litresPerHour])).toEqual([
       ['filter', 8, 400],
+      ['media', 0, undefined],
+      ['pipes', 0, undefined],
       ['heater-1', 50, undefined],
       ['heater-2', 50, undefined],
       ['light', 40, undefined],
-      ['valve', 5, undefined],
+    ]);
+  });
+
+  it('is proposed with all that belongs to it: gas in its parts, media for a new filter, a lid where something jumps', () => {
+    const need = { freeWaterL: 50, heatersW: [50], plants: [] };
+    const kinds = (brief: object, vessel: object = {}, devices: object[] = []) => {
+      const doc = parsed({ ...scape(), brief: { ...scape().brief, co2: false, ...brief }, vessel: { ...scape().vessel, ...vessel }, site: { devices } }); // prettier-ignore
+      return proposedGear(doc, need).map((d) => d.part ?? d.kind);
+    };
+    const plain = ['filter', 'media', 'pipes', 'heater', 'lamp', 'timer', 'stand', 'mat', 'test-kit'];
+    const gas = ['cylinder', 'regulator', 'check-valve', 'bubble-counter', 'diffuser', 'drop-checker'];
+    expect(kinds({})).toEqual(plain);
+    expect(kinds({ co2: true })).toEqual([...plain.slice(0, 6), ...gas, ...plain.slice(6)]);
+    expect(kinds({ filter: { state: 'seeded' } })).not.toContain('media');
+    const filter = { origin: 'client', state: 'mature' };
+    expect(kinds({ filter })).toEqual(plain.filter((k) => k !== 'media' && k !== 'pipes'));
+    const jumper = [{ species: 'nannostomus-marginatus', count: 8 }];
+    expect(kinds({ livestock: jumper })).toEqual([...plain.slice(0, 8), 'lid', 'test-kit', 'food']);
+    expect(kinds({ livestock: jumper }, { lid: true })).not.toContain('lid');
+    expect(kinds({}, { background: { colour: 'black', sides: ['back'] } })).toContain('film');
+    // A running tank has its own; what is listed is not proposed again.
+    expect(kinds({ rescape: { stays: [], filterKept: true } })).toEqual(['filter', 'heater', 'lamp', 'timer', 'test-kit']); // prettier-ignore
+    const listed = [{ id: 'x', name: 'CO2 valve', watts: 5, kind: 'co2', part: 'regulator' }, { id: 'h', name: 'heater', watts: 50 }]; // prettier-ignore
+    const rest = kinds({ co2: true }, {}, listed);
+    expect(rest).not.toContain('regulator');
+    expect(rest).not.toContain('heater');
+    expect(rest).toContain('check-valve');
+    expect(kinds({ co2: true }, {}, [{ id: 'x', name: 'CO2 set', watts: 5 }])).toEqual(plain);
+  });
+
+  it('of gas that is listed part by part is missed where a part is not there', () => {
+    const part = (part: string) => ({ id: part, name: part, watts: 0, kind: 'co2', part });
+    const at = (...parts: string[]) => found(job({ brief: { co2: true }, site: { devices: parts.map(part) } }), 'gear.co2'); // prettier-ignore
+    const all = ['cylinder', 'regulator', 'check-valve', 'bubble-counter', 'diffuser', 'drop-checker'];
+    expect(at(...all)).toEqual([]);
+    expect(at()).toEqual([]);
+    expect(at(...all.filter((p) => p !== 'check-valve' && p !== 'diffuser'))).toMatchObject([
+      { measured: 4, limit: 6, says: 'The CO2 set lacks: check valve, diffuser.', because: expect.stringMatching(/runs back into the regulator/) }, // prettier-ignore
     ]);
   });
 

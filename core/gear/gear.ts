@@ -32,12 +32,21 @@ const BY_NAME: readonly [RegExp, GearKind][] = [
   [/light|lamp|\bled/i, 'lamp'],
   [/co2|gas|valve/i, 'co2'],
   [/skim/i, 'skimmer'],
+  [/timer|clock/i, 'timer'],
 ];
 
 /** What kind of gear a device is: as it was said, as its article is, or by its name. */
 export function gearKindOf(commission: Pick<Commission, 'catalogue'>, device: Device): GearKind | undefined {
   const said = device.kind ?? articleOf(commission, device)?.gear;
   return said ?? BY_NAME.find(([pattern]) => pattern.test(device.name))?.[1];
+}
+
+/** Part of a CO2 set that a device is; undefined for a whole set, and for what is none. */
+export function co2PartOf(
+  commission: Pick<Commission, 'catalogue'>,
+  device: Device,
+): Device['part'] | undefined {
+  return device.part ?? articleOf(commission, device)?.part;
 }
 
 /** Devices that come after the build day: what they do starts with them. */

@@ -6,7 +6,8 @@ import { rounded } from '../units/quantity';
 import type { Finding } from '../words/finding';
 import { inLitres, inMm } from '../words/measure';
 import { PRACTICE, say } from '../words/text';
-import { devicesOf, gearKindOf, type Device, type GearKind } from './gear';
+import { CO2_PARTS } from '../commission/primitives';
+import { co2PartOf, devicesOf, gearKindOf, type Device, type GearKind } from './gear';
 import { TURNOVER } from './propose';
 
 /** Room that a hand needs to reach a device, mm (common practice). */
@@ -15,11 +16,37 @@ type Block = readonly [readonly [number, number, number], readonly [number, numb
 
 /** What the gear says: too little flow, late, in the way of a stone, or out of a hand's reach. */
 export function gearFindings(commission: Commission, survey: Survey): Finding[] {
-  return devicesOf(commission).flatMap((device) => [
-    ...flowFindings(commission, survey, device),
-    ...lateFindings(commission, device),
-    ...placeFindings(commission, survey, device),
-  ]);
+  return [
+    ...devicesOf(commission).flatMap((device) => [
+      ...flowFindings(commission, survey, device),
+      ...lateFindings(commission, device),
+      ...placeFindings(commission, survey, device),
+    ]),
+    ...gasFindings(commission),
+  ];
+}
+
+/** A CO2 set that is listed part by part, and one of them is not. */
+function gasFindings(commission: Commission): Finding[] {
+  if (!commission.brief.co2) return [];
+  const gas = devicesOf(commission).filter((d) => gearKindOf(commission, d) === 'co2');
+  const parts = gas.map((d) => co2PartOf(commission, d));
+  if (gas.length === 0 || parts.includes(undefined)) return [];
+  const missing = CO2_PARTS.filter((part) => !parts.includes(part));
+  if (missing.length === 0) return [];
+  return [
+    {
+      id: 'gear.co2',
+      severity: 'warn',
+      at,
+      measured: CO2_PARTS.length - missing.length,
+      limit: CO2_PARTS.length,
+      unit: 'parts',
+      says: say('gear.co2.says', { parts: missing.map((part) => say(`co2.${part}`)) }),
+      because: say(missing.includes('check-valve') ? 'gear.co2.because.check-valve' : 'gear.co2.because'),
+      source: PRACTICE,
+    },
+  ];
 }
 
 const at = { field: 'site.devices' };

@@ -22,6 +22,7 @@ export const FINDINGS = {
   'plant.shared': 'survey',
   'vessel.label': 'survey',
   'vessel.mat': 'survey',
+  'gear.co2': 'gear',
   'gear.collides': 'gear',
   'gear.late': 'gear',
   'gear.reach': 'gear',

@@ -38,7 +38,8 @@ export const CARE = {
   'event.trim': 'first trim: {plant}',
   'event.gaps': 'replant gaps in the carpet',
   'care.reading.says': 'Ammonia {ammonia} mg/L and nitrite {nitrite} mg/L on {day}.',
-  'care.reading.because.empty': 'No animals before both have read zero twice in a row; the dates have moved with it.',
+  'care.reading.because.empty':
+    'No animals before both have read zero twice in a row; the dates have moved with it.',
   'care.reading.because.lived': 'Test again on {next}, feed less, keep to the water changes.',
   'care.reading.because.act':
     'Act at once: binder, a large water change, bacteria, no food; test again on {next}.',

@@ -47,6 +47,17 @@ export const SITE = {
   'gear.late.because.lamp': 'Plants bear three or four dark days; hardly more. Borrow a lamp.',
   'gear.late.because.co2':
     'Plants that need it stand still and gather algae: half the light until it runs, and a visit to put it in.',
+  'gear.co2.says': 'The CO2 set lacks: {parts}.',
+  'gear.co2.because':
+    'Gas gear that arrives late is the classic slip: list every part, or say that the set is whole.',
+  'gear.co2.because.check-valve':
+    'Without a check valve water runs back into the regulator when the gas is off. List every part, or say that the set is whole.',
+  'co2.cylinder': 'cylinder',
+  'co2.regulator': 'regulator with solenoid',
+  'co2.check-valve': 'check valve',
+  'co2.bubble-counter': 'bubble counter',
+  'co2.diffuser': 'diffuser',
+  'co2.drop-checker': 'drop checker',
   'gear.collides.says': '{device} and {piece} stand in the same place.',
   'gear.collides.because': 'Move one of them: the room for gear belongs to the drawing.',
   'gear.reach.says': '{device} is not reached {side}: {piece} is in the way.',

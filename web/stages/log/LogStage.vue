@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { keepKeys } from '../../design/commands';
 import DayField from '../../document/DayField.vue';
 import { useCommission } from '../../document/commissionStore';
@@ -14,7 +14,8 @@ const commission = useCommission();
 const day = ref(today());
 const text = ref('');
 const fault = ref('');
-const reading = ref<Reading>({});
+/** Not watched within: it goes into the document as it is. */
+const reading = shallowRef<Reading>({});
 const f = useFigures();
 
 /** A note that was begun waits here while another stage is looked at, or the page is closed. */

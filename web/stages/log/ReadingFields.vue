@@ -42,6 +42,7 @@ function set(key: keyof Reading, value: number | undefined): string | undefined 
   display: grid;
   grid-template-columns: repeat(7, minmax(92px, 1fr));
   gap: 0 16px;
+  align-items: start;
 }
 legend {
   padding: 0;

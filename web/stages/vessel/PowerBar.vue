@@ -1,21 +1,15 @@
 <script setup lang="ts">
-import { computed } from 'vue';
-import { warmsOf } from '../../../core/site/warmth';
+import { computed, ref } from 'vue';
 import { say } from '../../../core/words/text';
-import type { Material, Origin, Site } from '../../../core/commission/schema';
-import { GEAR_KINDS } from '../../../core/commission/primitives';
-import { articleOf, gearKindOf } from '../../../core/gear/gear';
+import type { Material, Site } from '../../../core/commission/schema';
 import { proposedGear } from '../../../core/gear/propose';
 import { useCommission } from '../../document/commissionStore';
 import { freshId, useDocEdit } from '../../document/docEdit';
-import DayField from '../../document/DayField.vue';
 import FigureField from '../../document/FigureField.vue';
-import OriginField from '../../document/OriginField.vue';
 import StackedBar from '../../drawing/StackedBar.vue';
 import { useStudio } from '../../document/studioStore';
 import { useFigures } from '../../units/figures';
-import WordsField from '../../document/WordsField.vue';
-import DeviceBody from './DeviceBody.vue';
+import DeviceRow from './DeviceRow.vue';
 import type { ShownPlan } from '../../workers/planWorker';
 
 /** What every device draws, side by side, against the sockets and the circuit. */
@@ -30,23 +24,27 @@ const power = computed(() => props.visit.power);
 const WIDTH = 320;
 const FILLS = ['var(--clay-2)', 'var(--sand)', '#cfc4b6', '#d9d2c4', '#bfb29f'];
 const bar = computed(() =>
-  power.value.devices.map((d, i) => ({
-    key: `${i} ${d.name}`,
-    value: d.watts,
-    fill: FILLS[i % FILLS.length],
-    says: `${d.name} ${d.watts} W`,
-  })),
+  power.value.devices
+    .filter((d) => d.watts > 0)
+    .map((d, i) => ({
+      key: `${i} ${d.name}`,
+      value: d.watts,
+      fill: FILLS[i % FILLS.length],
+      says: `${d.name} ${d.watts} W`,
+    })),
 );
-const set = (i: number, part: object) =>
+type Device = NonNullable<Site['devices']>[number];
+const set = (i: number, part: Partial<Device>) =>
   edit.site('devices', devices.value.map((d, n) => (n === i ? { ...d, ...part } : d))); // prettier-ignore
-function add(name = 'device', watts = 10): void {
-  edit.site('devices', [...devices.value, { id: freshId(name, devices.value), name, watts }]);
+const begun = ref<string>();
+function add(): void {
+  begun.value = freshId('device', devices.value);
+  edit.site('devices', [...devices.value, { id: begun.value, name: 'device', watts: 10 }]);
 }
 function remove(i: number): void {
   const left = devices.value.filter((_, n) => n !== i);
   edit.site('devices', left.length > 0 ? left : undefined);
 }
-type Device = NonNullable<Site['devices']>[number];
 const studio = useStudio();
 /** Articles of the document and of the studio, each once. */
 const articles = computed((): Material[] => {
@@ -66,13 +64,22 @@ function list(key: string, devices: Device[]): string | undefined {
     return { ...d, catalogue: missing.length ? catalogue : d.catalogue, site: { ...d.site, devices } };
   });
 }
-function usual(): void {
-  const need = {
-    freeWaterL: props.freeWaterL,
-    heatersW: props.visit.heat.heatersW,
-    plants: (commission.option?.plants ?? []).map((p) => p.plant),
-  };
-  list('usual devices', proposedGear(commission.document!, need, articles.value));
+const proposed = computed(() =>
+  proposedGear(
+    commission.document!,
+    {
+      freeWaterL: props.freeWaterL,
+      heatersW: props.visit.heat.heatersW,
+      plants: (commission.option?.plants ?? []).map((p) => p.plant),
+    },
+    articles.value,
+  ),
+);
+/** What is proposed goes to the end of the list, each under an id of its own. */
+function propose(): void {
+  const all = [...devices.value];
+  for (const d of proposed.value) all.push({ ...d, id: freshId(d.id, all) });
+  list('usual devices', all);
 }
 /** An article brings its name, watts and flow; it is bought unless something else was said. */
 function setArticle(i: number, id: string | null): void {
@@ -83,21 +90,6 @@ function setArticle(i: number, id: string | null): void {
     : plain;
   list(`article ${devices.value[i].id}`, devices.value.map((d, n) => (n === i ? next : d))); // prettier-ignore
 }
-const articlesFor = (d: Device) =>
-  articles.value
-    .filter((a) => !gearKindOf(commission.document!, d) || a.gear === gearKindOf(commission.document!, d))
-    .map((a) => ({ value: a.id, title: a.name }));
-const originOf = (d: Device): Origin => d.origin ?? 'client';
-const KINDS = GEAR_KINDS.map((value) => ({
-  value,
-  title: value === 'co2' ? 'CO2' : value.replace('-', ' '),
-}));
-const isFilter = (d: Device) => gearKindOf(commission.document!, d) === 'filter';
-const WARMTH = [
-  { value: 'water', title: 'the water' },
-  { value: 'above', title: 'by day' },
-  { value: 'elsewhere', title: 'nothing' },
-];
 const YES_NO = [
   { value: null, title: 'not asked' },
   { value: true, title: 'yes' },
@@ -123,63 +115,24 @@ const YES_NO = [
     </p>
     <details>
       <summary class="act">Devices, sockets, circuit</summary>
-      <div v-for="(d, i) in devices" :key="d.id" class="figures device">
-        <WordsField label="Device" :value="d.name" :apply="(name) => set(i, { name })" />
-        <FigureField
-          label="draws"
-          kind="plain"
-          unit="W"
-          :value="d.watts"
-          :apply="(watts) => set(i, { watts })"
-        />
-        <v-select
-          label="warms"
-          :items="WARMTH"
-          :model-value="warmsOf(d)"
-          @update:model-value="(warms) => set(i, { warms })"
-        />
-        <button class="act" @click="remove(i)">Take away</button>
-        <div class="more">
-          <v-select
-            label="kind"
-            :items="KINDS"
-            :model-value="gearKindOf(commission.document!, d)"
-            @update:model-value="(kind) => set(i, { kind })"
-          />
-          <OriginField :origin="originOf(d)" @change="(origin) => set(i, { origin })" />
-          <v-select
-            label="article"
-            :items="articlesFor(d)"
-            :model-value="articleOf(commission.document!, d)?.id"
-            clearable
-            data-test="article"
-            @update:model-value="(id) => setArticle(i, id)"
-          />
-          <FigureField
-            v-if="isFilter(d)"
-            label="moves"
-            kind="flow"
-            optional
-            :value="d.litresPerHour"
-            :apply="(litresPerHour) => set(i, { litresPerHour })"
-          />
-          <DayField
-            label="comes on"
-            :value="d.arrives"
-            :apply="(arrives) => set(i, { arrives: arrives || undefined })"
-          />
-          <DeviceBody
-            :body="d.body"
-            :vessel="commission.document!.vessel"
-            :apply="(body) => set(i, { body })"
-          />
-        </div>
-      </div>
+      <DeviceRow
+        v-for="(d, i) in devices"
+        :key="d.id"
+        :device="d"
+        :articles="articles"
+        :begun="begun === d.id"
+        :set="(part) => set(i, part)"
+        @article="(id) => setArticle(i, id)"
+        @drop="remove(i)"
+      />
       <p class="adds">
         <button class="act" data-test="add-device" @click="add()">Add a device</button>
-        <button v-if="devices.length === 0" class="act" data-test="usual-devices" @click="usual">
-          Propose from litres, heat and light
+        <button v-if="proposed.length" class="act" data-test="usual-devices" @click="propose">
+          {{ devices.length ? 'Propose what is not listed' : 'Propose from litres, heat and light' }}
         </button>
+      </p>
+      <p v-if="proposed.length && devices.length" class="quiet says" data-test="lacking">
+        Not listed: {{ proposed.map((d) => d.name).join(', ') }}.
       </p>
       <div class="figures">
         <FigureField
@@ -230,17 +183,6 @@ const YES_NO = [
 </template>
 
 <style scoped>
-.device {
-  grid-template-columns: 1.2fr 0.9fr 1.2fr auto;
-  border-top: 1px solid var(--rule);
-  padding-top: 4px;
-}
-.more {
-  grid-column: 1 / -1;
-  display: grid;
-  grid-template-columns: 1fr 1.4fr;
-  gap: 0 18px;
-}
 .guards {
   grid-template-columns: 1fr 1fr;
 }

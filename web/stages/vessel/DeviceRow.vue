@@ -1,0 +1,148 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { GEAR_KINDS } from '../../../core/commission/primitives';
+import type { Material, Origin, Site } from '../../../core/commission/schema';
+import { articleOf, gearKindOf } from '../../../core/gear/gear';
+import { warmsOf } from '../../../core/site/warmth';
+import { useCommission } from '../../document/commissionStore';
+import DayField from '../../document/DayField.vue';
+import FigureField from '../../document/FigureField.vue';
+import OriginField from '../../document/OriginField.vue';
+import WordsField from '../../document/WordsField.vue';
+import OriginMark from '../../drawing/OriginMark.vue';
+import { longDate } from '../../units/days';
+import { useFigures } from '../../units/figures';
+import DeviceBody from './DeviceBody.vue';
+
+/** One device: a line among many, and all that is asked of it once it is opened. */
+type Device = NonNullable<Site['devices']>[number];
+const props = defineProps<{
+  device: Device;
+  articles: readonly Material[];
+  /** It was added by hand a moment ago: its name has to be typed. */
+  begun?: boolean;
+  /** Answers with what is wrong, if anything. */
+  set: (part: Partial<Device>) => string | undefined;
+}>();
+defineEmits<{ article: [id: string | null]; drop: [] }>();
+
+const commission = useCommission();
+const f = useFigures();
+const open = ref(props.begun ?? false);
+const kind = computed(() => gearKindOf(commission.document!, props.device));
+const choices = computed(() =>
+  props.articles
+    .filter((a) => !kind.value || a.gear === kind.value)
+    .map((a) => ({ value: a.id, title: a.name })),
+);
+const origin = computed((): Origin => props.device.origin ?? 'client');
+const figures = computed(() => {
+  const { watts, litresPerHour, arrives } = props.device;
+  return [
+    ...(watts > 0 ? [`${watts} W`] : []),
+    ...(litresPerHour ? [f.said(litresPerHour, 'L/h', 0)] : []),
+    ...(arrives ? [`comes on ${longDate(arrives)}`] : []),
+  ].join(', ');
+});
+const KINDS = GEAR_KINDS.map((value) => ({
+  value,
+  title: value === 'co2' ? 'CO2' : value.replace('-', ' '),
+}));
+const WARMTH = [
+  { value: 'water', title: 'the water' },
+  { value: 'above', title: 'by day' },
+  { value: 'elsewhere', title: 'nothing' },
+];
+</script>
+
+<template>
+  <div class="device" :data-device="device.id">
+    <button class="plain line" :aria-expanded="open" data-test="device" @click="open = !open">
+      <span class="name">{{ device.name }} <OriginMark :origin="origin" /></span>
+      <span class="quiet">{{ figures }}</span>
+    </button>
+    <div v-if="open" class="figures fields">
+      <WordsField label="Device" :value="device.name" :apply="(name) => set({ name })" />
+      <FigureField
+        label="draws"
+        kind="plain"
+        unit="W"
+        :value="device.watts"
+        :apply="(watts) => set({ watts })"
+      />
+      <v-select
+        label="kind"
+        :items="KINDS"
+        :model-value="kind"
+        @update:model-value="(k) => set({ kind: k })"
+      />
+      <v-select
+        label="article"
+        :items="choices"
+        :model-value="articleOf(commission.document!, device)?.id"
+        clearable
+        data-test="article"
+        @update:model-value="(id: string | null) => $emit('article', id)"
+      />
+      <OriginField :origin="origin" @change="(o) => set({ origin: o })" />
+      <DayField
+        label="comes on"
+        :value="device.arrives"
+        :apply="(day) => set({ arrives: day || undefined })"
+      />
+      <v-select
+        v-if="device.watts > 0"
+        label="warms"
+        :items="WARMTH"
+        :model-value="warmsOf(device)"
+        @update:model-value="(warms) => set({ warms })"
+      />
+      <FigureField
+        v-if="kind === 'filter'"
+        label="moves"
+        kind="flow"
+        optional
+        :value="device.litresPerHour"
+        :apply="(litresPerHour) => set({ litresPerHour })"
+      />
+      <DeviceBody
+        :body="device.body"
+        :vessel="commission.document!.vessel"
+        :apply="(body) => set({ body })"
+      />
+      <button class="act off" @click="$emit('drop')">Take away</button>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.device {
+  border-top: 1px solid var(--rule);
+}
+.line {
+  display: flex;
+  justify-content: space-between;
+  gap: 14px;
+  width: 100%;
+  padding: 6px 0;
+  text-align: left;
+}
+.line:hover .name {
+  text-decoration: underline;
+  text-decoration-color: var(--rule);
+}
+.name {
+  font-weight: 600;
+}
+.line .quiet {
+  text-align: right;
+  white-space: nowrap;
+}
+.fields {
+  grid-template-columns: 1fr 1fr;
+  padding-bottom: 8px;
+}
+.off {
+  justify-self: start;
+}
+</style>
