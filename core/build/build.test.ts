@@ -113,6 +113,8 @@ describe('build day', () => {
       'prepare-pots',
       'wash',
       'gaps',
+      'close',
+      'dam',
     ])
       expect(cube).not.toContain(id);
     const root = planned(example('held-root')).tasks.map((t) => t.id);

@@ -45,8 +45,24 @@ describe('the order of work', () => {
       catalogue: (c) =>
         c.materials.push({ id: 'base', kind: 'base', name: 'Nutrient base' }, { id: 'powder', kind: 'soil', name: 'Powder soil' }), // prettier-ignore
     });
-    before(p, 'layer-base', 'soil', 'stones', 'gaps', 'layer-powder', 'plant-grass-0');
+    before(p, 'layer-base', 'soil', 'stones', 'close', 'gaps', 'layer-powder', 'plant-grass-0');
     expect(p.build.tasks.find((t) => t.id === 'layer-base')!.title).toMatch(/^Nutrient base, 3\.2 L$/);
+  });
+
+  it('a dam of stones on the glass is closed before anything is poured behind it', () => {
+    const onGlass = (id: string, x: number) => stone({ id, at: [x, 120], stand: { kind: 'floor' } });
+    const bed = [
+      { id: 'base', material: 'base', top: { kind: 'level' as const, mm: 15 } },
+      soil({ kind: 'level', mm: 80 }),
+    ];
+    const catalogue = (c: any) => c.materials.push({ id: 'base', kind: 'base', name: 'Nutrient base' });
+    const p = job({ option: { bed, pieces: [onGlass('S-1', 200), onGlass('S-2', 330)] }, catalogue });
+    before(p, 'floor-stones', 'dam', 'layer-base', 'soil');
+    const dam = p.build.tasks.find((t) => t.id === 'dam')!;
+    expect(dam).toMatchObject({ title: 'Close the dam: 2 stones on the glass', minutes: 4 });
+    expect(ids(p)).not.toContain('close');
+    // One alone holds nothing back.
+    expect(ids(job({ option: { bed, pieces: [onGlass('S-1', 200)] }, catalogue }))).not.toContain('dam');
   });
 
   it('cosmetic sand is the school’s: last, before planting, or weeks later at half fill', () => {

@@ -1,6 +1,7 @@
 import { OFF_GLASS_MM } from '../substrate/filler';
 import { inLitres, inMm } from '../words/measure';
 import { say, type Text } from '../words/text';
+import type { PieceSurvey } from '../survey/pieces';
 import { CAUTIONS } from './cautions';
 import { each, litresOf, perLitre, step, type Job } from './job';
 import { beforeAndAfter, type Pour } from '../takeoff/pours';
@@ -38,7 +39,7 @@ export function bedTasks(job: Job): Task[] {
   const [before, after] = beforeAndAfter(job.pours, hasPieces(job));
   const first = before.map(
     (pour, i) =>
-    layerTask(job, pour, ['protect', 'filler', 'rinse', 'floor-stones', ...under(job, pour), ...before.slice(0, i).map((p) => p.task)]), // prettier-ignore
+    layerTask(job, pour, ['protect', 'filler', 'rinse', 'floor-stones', 'dam', ...under(job, pour), ...before.slice(0, i).map((p) => p.task)]), // prettier-ignore
   );
   const last = after.map((pour, i) =>
     layerTask(job, pour, ['gaps', 'soil', 'rinse', ...SET, ...after.slice(0, i).map((p) => p.task)]),
@@ -84,34 +85,62 @@ export function firstSoilTasks(job: Job): Task[] {
       detail: say(job.wet ? 'soil.detail.wet' : 'soil.detail'),
       minutes: first * pouring(job),
       people: 1,
-      needs: ['protect', 'filler', 'floor-stones', ...below.map((p) => p.task)],
+      needs: ['protect', 'filler', 'floor-stones', 'dam', ...below.map((p) => p.task)],
       ...dust(job),
       workings: [step(say('step.poured'), first, 'L', perLitre(pouring(job)))],
     },
   ];
 }
 
-/** The rest of the soil, behind and between what stands: the step is closed with floss before it. */
+/** Stones on the glass that stand side by side hold back what is poured behind them: closed before it is. */
+export function damTasks(job: Job): Task[] {
+  const { floorStones, pours } = job;
+  if (floorStones.length < 2 || pours.every((p) => p.role === 'cosmetic')) return [];
+  return [flossTask('dam', floorStones, ['floor-stones'])];
+}
+
+/** The gaps between stones that stand in the bed: closed before the soil that lies behind them. */
+export function closingGapTasks(job: Job): Task[] {
+  if (!soilBehind(job) || job.stones.length === 0) return [];
+  return [flossTask('close', job.stones, ['stones', 'wood', 'wiggle', 'move', 'dam'])];
+}
+
+function flossTask(id: 'dam' | 'close', stones: readonly PieceSurvey[], needs: string[]): Task {
+  return {
+    id,
+    phase: 'hardscape',
+    title: say(`${id}.title`, { count: stones.length }),
+    short: say(`${id}.short`),
+    detail: say(`${id}.detail`),
+    minutes: stones.length * RATES.gapPerPiece,
+    people: 1,
+    needs,
+    workings: [step(say('step.gaps'), stones.length, 'stone', each(RATES.gapPerPiece))],
+  };
+}
+
+/** The soil that is kept back for behind and between what stands; undefined where none is. */
+function soilBehind(job: Job): Pour | undefined {
+  return isSplit(job) ? job.pours.find((p) => p.role === 'soil') : undefined;
+}
+
+/** The rest of the soil, behind and between what stands, once nothing runs through between it. */
 export function gapTasks(job: Job): Task[] {
-  const soil = job.pours.find((p) => p.role === 'soil');
-  if (!soil || !isSplit(job)) return [];
+  const soil = soilBehind(job);
+  if (!soil) return [];
   const last = soil.litres * (1 - FIRST_SOIL_SHARE);
-  const count = job.stones.length + job.floorStones.length;
   return [
     {
       id: 'gaps',
       phase: 'substrate',
       title: say('gaps.title', { litres: inLitres(last) }),
       short: say('gaps.short'),
-      detail: count > 0 ? say('gaps.detail', { count }) : say('gaps.detail.bare'),
-      minutes: last * pouring(job) + count * RATES.gapPerPiece,
+      detail: say(job.stones.length > 0 ? 'gaps.detail' : 'gaps.detail.bare'),
+      minutes: last * pouring(job),
       people: 1,
-      needs: ['soil', 'stones', 'wood', 'wiggle', 'move'],
+      needs: ['soil', 'stones', 'wood', 'wiggle', 'move', 'close'],
       ...dust(job),
-      workings: [
-        step(say('step.poured'), last, 'L', perLitre(pouring(job))),
-        step(say('step.gaps'), count, 'stone', each(RATES.gapPerPiece)),
-      ],
+      workings: [step(say('step.poured'), last, 'L', perLitre(pouring(job)))],
     },
   ];
 }

@@ -11,7 +11,15 @@ import {
 import type { Job } from './job';
 import { plantTasks } from './plantTasks';
 import { afterStripping, returningTasks, strippingTasks } from './rescapeTasks';
-import { bedTasks, fillerTasks, firstSoilTasks, gapTasks, sandTasks } from './substrateTasks';
+import {
+  bedTasks,
+  closingGapTasks,
+  damTasks,
+  fillerTasks,
+  firstSoilTasks,
+  gapTasks,
+  sandTasks,
+} from './substrateTasks';
 import type { Task } from './task';
 
 /** The tasks that this scape needs: each after what it rests on. What is there already has none. */
@@ -24,11 +32,13 @@ export function buildTasks(job: Job): Task[] {
     ...moveTasks(job),
     ...fillerTasks(job),
     ...floorStoneTasks(job),
+    ...damTasks(job),
     ...bedTasks(job),
     ...firstSoilTasks(job),
     ...stoneTasks(job),
     ...woodTasks(job),
     ...jointTasks(job),
+    ...closingGapTasks(job),
     ...gapTasks(job),
     ...plantTasks(job),
     ...sandTasks(job),
