@@ -85,6 +85,16 @@ export const layerSchema = z.looseObject({
     .max(8)
     .optional(),
   laterDays: laterDays.optional(),
+  /** A path as it was drawn; `region` is the floor that it takes. Or a band of gravel along the edge of one. */
+  path: z
+    .looseObject({
+      line: z.array(point).min(2).max(60),
+      /** Width at its first and its last point. */
+      widthMm: z.tuple([sizeMm, sizeMm]),
+      edgeOf: id.optional(),
+      bandMm: z.number().min(1).max(500).optional(),
+    })
+    .optional(),
 });
 
 const meshSchema = z.looseObject({

@@ -1,5 +1,17 @@
 import { z } from 'zod';
-import { clock, co2Part, day, figure, gearKind, id, origin, words, lengthMm, point, sizeMm } from './primitives';
+import {
+  clock,
+  co2Part,
+  day,
+  figure,
+  gearKind,
+  id,
+  origin,
+  words,
+  lengthMm,
+  point,
+  sizeMm,
+} from './primitives';
 
 /* The place: floor, way in, power, water, warmth. */
 

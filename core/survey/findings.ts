@@ -11,6 +11,7 @@ import { bedFindings } from './bedFindings';
 import type { GroupSurvey } from './groups';
 import { jointFindings } from './jointFindings';
 import type { PieceSurvey } from './pieces';
+import { standFindings } from './standFindings';
 import { sharedFindings } from './sharedFindings';
 import type { Survey } from './survey';
 import { whereabouts } from './whereabouts';
@@ -36,6 +37,7 @@ export function surveyFindings(commission: Commission, survey: Survey): Finding[
     ...shallowFindings(commission, survey),
     ...steepFindings(commission, survey),
     ...pieceFindings(commission, survey),
+    ...standFindings(commission, survey),
     ...jointFindings(commission, survey),
     ...bedFindings(commission, survey),
     ...sharedFindings(commission, survey),

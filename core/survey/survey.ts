@@ -18,6 +18,7 @@ import { weigh, type MassSurvey } from './masses';
 import { newMemo, remembered, type SurveyMemo } from './memo';
 import { poreWaterL } from './pores';
 import { surveyPieces, type PieceSurvey } from './pieces';
+import { surveyStands, type StandSurvey } from './stands';
 import { surveyPlantings, type PlantingSurvey } from './plantings';
 
 /** What is there: volumes in L, masses in kg, lengths in mm, measured from the drawing. */
@@ -49,6 +50,8 @@ export interface Survey {
   pieces: PieceSurvey[];
   joints: JointSurvey[];
   groups: GroupSurvey[];
+  /** How those pieces stand that have to by themselves. */
+  stands: StandSurvey[];
   plantings: PlantingSurvey[];
   /** The height field it was measured on, and the pieces as they stand; for drawing. */
   field: BedField;
@@ -119,6 +122,7 @@ export function survey(commission: Commission, ask: SurveyAsk = {}): Survey {
     pieces,
     joints,
     groups: surveyGroups(input, joints),
+    stands: surveyStands(input, memo),
     plantings: surveyPlantings(input, memo, (id) => plantOf(commission, id)),
     field,
     standing,

@@ -5,3 +5,8 @@ import { scape } from './scape';
 export function vesselOf(part: Partial<Vessel>): Vessel {
   return { ...scape().vessel, ...part };
 }
+
+/** A plain box of inner sizes, mm, in 8 mm glass. */
+export function box(length: number, width: number, height: number): Vessel {
+  return vesselOf({ innerMm: { length, width, height }, waterLineMm: height - 30 });
+}

@@ -1,21 +1,50 @@
 import { ref } from 'vue';
 import { describe, expect, it } from 'vitest';
 import { example } from '../../core/testing/scape';
-import { useSheet, type Sheet } from './sheet';
+import { NO_ZOOM, useSheet, VIEWS, type Sheet, type View, type Zoom } from './sheet';
 
 const vessel = (length: number, width: number, height: number) =>
   ref({ ...example('level-cube').vessel, innerMm: { length, width, height } });
-const sheetOn = (across: number, down: number, size: [number, number, number] = [900, 450, 450]) =>
-  useSheet(vessel(...size), { width: ref(across), height: ref(down) }).value;
-const views = (s: Sheet) => [s.front, s.plan, s.section, s.seat];
+const sheetOn = (
+  across: number,
+  down: number,
+  size: [number, number, number] = [900, 450, 450],
+  shown: readonly View[] = VIEWS,
+  zoom: Zoom = NO_ZOOM,
+) => useSheet(vessel(...size), { width: ref(across), height: ref(down) }, ref(shown), ref(zoom)).value;
+const views = (s: Sheet) => VIEWS.flatMap((v) => s[v] ?? []);
 
 describe('the bench’s sheet', () => {
   it('stands the plan below the front at one scale, the section beside it', () => {
     const s = sheetOn(1000, 600);
-    expect([s.plan.x, s.plan.w]).toEqual([s.front.x, s.front.w]);
-    expect(s.front.w / s.k).toBeCloseTo(900, 6);
-    expect([s.section.y, s.section.h]).toEqual([s.front.y, s.front.h]);
-    expect(s.section.x).toBeGreaterThan(s.front.x + s.front.w);
+    expect([s.plan!.x, s.plan!.w]).toEqual([s.front!.x, s.front!.w]);
+    expect(s.front!.w / s.k).toBeCloseTo(900, 6);
+    expect([s.section!.y, s.section!.h]).toEqual([s.front!.y, s.front!.h]);
+    expect(s.section!.x).toBeGreaterThan(s.front!.x + s.front!.w);
+  });
+
+  it('gives the room of what is not shown to the others, and all of it to one alone', () => {
+    const all = sheetOn(880, 590, [2000, 600, 600]);
+    const two = sheetOn(880, 590, [2000, 600, 600], ['front', 'plan']);
+    expect(two.k).toBeGreaterThan(all.k * 1.25);
+    expect([two.section, two.seat]).toEqual([undefined, undefined]);
+    const front = sheetOn(880, 590, [900, 450, 450], ['front']);
+    expect(front.front!.h).toBeGreaterThan(390);
+    expect(front.front!.x + front.front!.w / 2).toBeGreaterThan(430);
+    // What a cube leaves free beside it is the seat’s.
+    expect(sheetOn(880, 590, [300, 300, 300]).seat!.w).toBeGreaterThan(450);
+    expect(sheetOn(880, 590, [900, 450, 450], ['seat']).seat!.h).toBeGreaterThan(500);
+  });
+
+  it('draws one view up close about the middle, and only one', () => {
+    const whole = sheetOn(880, 590, [900, 450, 450], ['plan']);
+    const near = sheetOn(880, 590, [900, 450, 450], ['plan'], { times: 3, dx: 20, dy: -10 });
+    expect(near.k).toBeCloseTo(whole.k * 3, 9);
+    expect(near.plan!.w / near.k).toBeCloseTo(900, 6);
+    const middle = (s: Sheet) => (440 - s.plan!.x) / s.k;
+    expect(middle(near)).toBeCloseTo(middle(whole) - 20 / near.k, 6);
+    const all = sheetOn(880, 590);
+    expect(sheetOn(880, 590, undefined, VIEWS, { times: 3, dx: 0, dy: 0 })).toEqual(all);
   });
 
   it.each([

@@ -2,52 +2,121 @@ import { scaleLinear } from 'd3-scale';
 import { computed, type Ref } from 'vue';
 import type { Vessel } from '../../core/commission/schema';
 
-/** Where the three views lie on the sheet, px; all share one scale, so that a piece stands above itself. */
-export interface Sheet {
+/** The views of a sheet. */
+export const VIEWS = ['front', 'plan', 'section', 'seat'] as const;
+export type View = (typeof VIEWS)[number];
+
+/** Where a view lies on the sheet, px. */
+export interface Box {
+  x: number;
+  y: number;
+  w: number;
+  h: number;
+}
+
+/** Where the views that are shown lie; the measured ones share one scale, so that a piece stands above itself. */
+export interface Sheet extends Partial<Record<View, Box>> {
   /** Pixels a millimetre. */
   k: number;
   width: number;
   height: number;
-  front: { x: number; y: number; w: number; h: number };
-  plan: { x: number; y: number; w: number; h: number };
-  section: { x: number; y: number; w: number; h: number };
-  seat: { x: number; y: number; w: number; h: number };
 }
 
-const LEFT = 66;
-const TOP = 44;
+/** How far one view is drawn up close, and by how much it is moved then, px. */
+export interface Zoom {
+  times: number;
+  dx: number;
+  dy: number;
+}
+export const NO_ZOOM: Zoom = { times: 1, dx: 0, dy: 0 };
+
+const LEFT = 62;
+const TOP = 40;
 const BETWEEN_X = 32;
-const BETWEEN_Y = 58;
+const BETWEEN_Y = 60;
 const RIGHT = 18;
-const BOTTOM = 30;
+const BOTTOM = 32;
+/** Room for the line that names a view, above it. */
+const CAPTION = 26;
 
 /** Narrower than this, px, the section and the seat go below the plan. */
 const NARROW = 560;
 /** Between the plan’s axis and the name of the view from a seat, which stands on two lines there. */
 const BELOW_AXIS = 82;
 
-/** The sheet that fits an area: front above plan, section beside the front, the seat below it. */
-export function useSheet(vessel: Ref<Vessel>, area: { width: Ref<number>; height: Ref<number> }) {
+/**
+ * The sheet that fits an area: front above plan, section beside the front, the seat in what is left beside the plan.
+ * What is not shown leaves its room to the others.
+ */
+export function useSheet(
+  vessel: Ref<Vessel>,
+  area: { width: Ref<number>; height: Ref<number> },
+  shown: Ref<readonly View[]>,
+  zoom: Ref<Zoom>,
+) {
   return computed((): Sheet => {
-    if (area.width.value < NARROW) return narrow(vessel.value, area.width.value, area.height.value);
-    const { length, width, height } = vessel.value.innerMm;
-    const k = Math.max(
-      0.12,
-      Math.min(
-        (area.width.value - LEFT - BETWEEN_X - RIGHT) / (length + width),
-        (area.height.value - TOP - BETWEEN_Y - BOTTOM) / (height + width),
-      ),
-    );
-    const [w, d, h] = [length * k, width * k, height * k];
-    // What is left over beside a small sheet goes half to its left.
-    const spare = Math.max(0, area.width.value - LEFT - BETWEEN_X - RIGHT - w - d) / 2;
-    const x = LEFT + spare;
-    const front = { x, y: TOP, w, h };
-    const plan = { x, y: TOP + h + BETWEEN_Y, w, h: d };
-    const section = { x: x + w + BETWEEN_X, y: TOP, w: d, h };
-    const seat = { x: section.x, y: plan.y, w: d, h: d };
-    return { k, front, plan, section, seat, width: section.x + d + RIGHT, height: plan.y + d + BOTTOM };
+    const [across, down] = [area.width.value, area.height.value];
+    const all = shown.value.length === VIEWS.length;
+    if (across < NARROW && all) return narrow(vessel.value, across, down);
+    return close(wide(vessel.value, across, down, new Set(shown.value)), zoom.value);
   });
+}
+
+function wide({ innerMm }: Vessel, across: number, down: number, has: ReadonlySet<View>): Sheet {
+  const { length, width, height } = innerMm;
+  if (has.size === 1 && has.has('seat'))
+    return { k: 1, width: across, height: down, seat: { x: LEFT, y: TOP, w: across - LEFT - RIGHT, h: down - TOP - RIGHT } }; // prettier-ignore
+  const left = has.has('front') || has.has('plan');
+  const right = has.has('section') || has.has('seat');
+  const top = has.has('front') || has.has('section');
+  const both = top && has.has('plan');
+  const wideMm = (left ? length : 0) + (right ? width : 0);
+  const highMm = (top ? height : 0) + (has.has('plan') ? width : 0);
+  const k = Math.max(
+    0.12,
+    Math.min(
+      (across - LEFT - RIGHT - (left && right ? BETWEEN_X : 0)) / wideMm,
+      (down - TOP - BOTTOM - (both ? BETWEEN_Y : 0)) / highMm,
+    ),
+  );
+  const [w, d, h] = [length * k, width * k, height * k];
+  // One view by itself stands in the middle.
+  const x = has.size === 1 ? Math.max(LEFT, (across - (left ? w : d)) / 2) : LEFT;
+  const beside = left ? x + w + BETWEEN_X : x;
+  const below = top ? TOP + h + BETWEEN_Y : TOP;
+  const seatY = has.has('section') ? below : TOP;
+  return {
+    k,
+    width: across,
+    height: down,
+    ...(has.has('front') ? { front: { x, y: TOP, w, h } } : {}),
+    ...(has.has('plan') ? { plan: { x, y: below, w, h: d } } : {}),
+    ...(has.has('section') ? { section: { x: beside, y: TOP, w: d, h } } : {}),
+    ...(has.has('seat')
+      ? {
+          seat: {
+            x: beside,
+            y: seatY,
+            w: Math.max(d, across - RIGHT - beside),
+            h: Math.max(60, down - seatY - 8),
+          },
+        }
+      : {}),
+  };
+}
+
+/** One measured view alone can be looked at up close: it grows about the middle of what is seen, and is moved. */
+function close(sheet: Sheet, { times, dx, dy }: Zoom): Sheet {
+  const [only, ...more] = VIEWS.filter((v) => sheet[v]);
+  const box = only && sheet[only];
+  if (!box || more.length > 0 || only === 'seat' || (times === 1 && dx === 0 && dy === 0)) return sheet;
+  const [cx, cy] = [sheet.width / 2, sheet.height / 2];
+  const about = (v: number, c: number, by: number) => c + (v - c) * times + by;
+  return {
+    ...sheet,
+    k: sheet.k * times,
+    [only]: { x: about(box.x, cx, dx), y: about(box.y, cy, dy), w: box.w * times, h: box.h * times },
+  };
 }
 
 /** On a telephone: front, plan, and below them section and seat side by side. */
@@ -68,6 +137,8 @@ function narrow({ innerMm: { length, width, height } }: Vessel, across: number, 
   const seat = { x: LEFT + d + BETWEEN_X, y: below, w: d, h: d };
   return { k, front, plan, section, seat, width: across, height: below + Math.max(h, d) + BOTTOM };
 }
+
+export { CAPTION as CAPTION_PX };
 
 /** Marks of an axis stand at least so far apart, px. */
 const APART_PX = 24;

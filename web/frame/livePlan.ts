@@ -1,4 +1,5 @@
-import { wrap } from 'comlink';
+import { proxy, wrap } from 'comlink';
+import type { BedWork } from './planKey';
 import { onScopeDispose, shallowRef, watch, type Ref } from 'vue';
 import type { Commission } from '../../core/commission/schema';
 import { packer } from '../workers/parcel';
@@ -52,5 +53,11 @@ export function useLivePlan(commission: Ref<Commission | undefined>, optionId: R
     clearTimeout(refining);
     worker.terminate();
   });
-  return { plan, field, trouble, waterScale: () => remote.waterScale() };
+  /** What the bed does of itself, worked out where the plan is. */
+  const bedWork: BedWork = {
+    settle: (onRound) => remote.settleBed(proxy(onRound)),
+    stop: () => void remote.stopSettling(),
+    fill: () => remote.fillBed(),
+  };
+  return { plan, field, trouble, waterScale: () => remote.waterScale(), bedWork };
 }

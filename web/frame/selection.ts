@@ -1,5 +1,25 @@
-import { ref } from 'vue';
+import { computed, ref } from 'vue';
 
 /** The piece or layer that is selected; a finding selects it from any stage. */
 export const selectedPiece = ref<string>();
 export const selectedLayer = ref<string>();
+
+/** Further pieces that are moved, turned and copied with the selected one. */
+export const selectedBeside = ref<string[]>([]);
+/** All of them, the one that is shown first. */
+export const selectedPieces = computed(() =>
+  selectedPiece.value ? [selectedPiece.value, ...selectedBeside.value.filter((id) => id !== selectedPiece.value)] : [],
+);
+
+/** Selects one piece; `further` keeps those that are selected, and takes it out again where it is one of them. */
+export function selectPiece(id: string | undefined, further = false): void {
+  if (!further || !id || !selectedPiece.value) {
+    if (!id || !selectedPieces.value.includes(id)) selectedBeside.value = [];
+    selectedPiece.value = id;
+    return;
+  }
+  const rest = selectedPieces.value.filter((other) => other !== id);
+  const isOut = rest.length < selectedPieces.value.length;
+  selectedPiece.value = isOut ? rest[0] : id;
+  selectedBeside.value = isOut ? rest.slice(1) : rest;
+}

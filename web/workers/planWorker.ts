@@ -3,7 +3,10 @@ import type { Day } from '../../core/calendar/day';
 import { plan, type Plan } from '../../core/pipeline/plan';
 import { newMemo } from '../../core/survey/memo';
 import { parseCommission } from '../../core/commission/parse';
-import type { Commission } from '../../core/commission/schema';
+import { materialOf, optionOf } from '../../core/commission/lookup';
+import type { Commission, Layer } from '../../core/commission/schema';
+import { settledBed, settling } from '../../core/hardscape/letSettle';
+import { fillUnder, type Filling } from '../../core/substrate/fillUnder';
 import { unfinished } from '../../core/pipeline/finite';
 import type { Survey } from '../../core/survey/survey';
 import { waterByHeight, type WaterHeight } from '../../core/survey/waterByHeight';
@@ -101,6 +104,59 @@ async function waterScale(): Promise<WaterHeight[]> {
   return scale;
 }
 
-const worker = { compute, waterScale };
+/** What the bed that was last measured does by itself, and the bed as it then lies. */
+export interface SettledBed {
+  movedL: number;
+  onPathsL: number;
+  settled: boolean;
+  /** Cells from left to right and front to back, and by how much each has risen, mm. */
+  columns: number;
+  rows: number;
+  risenMm: Float64Array;
+  bed: Layer[];
+}
+
+/** Rounds go on for so long before anything else that is wanted has its turn, ms. */
+const TURN_MS = 40;
+let stopSettle = false;
+
+/** Lets the bed creep; `onRound` hears how far it is. Nothing where nothing was measured, or it was stopped. */
+async function settleBed(onRound: (round: number) => void): Promise<SettledBed | undefined> {
+  if (!last) return undefined;
+  stopSettle = false;
+  const { survey, commission } = last;
+  const { bed } = optionOf(commission, survey.optionId);
+  const { field } = survey;
+  const materials = bed.map((l) => materialOf(commission, l.material));
+  const rounds = settling(field, bed, materials, survey.standing);
+  let since = performance.now();
+  let step = rounds.next();
+  while (!step.done) {
+    if (performance.now() - since > TURN_MS) {
+      onRound(step.value);
+      await new Promise((resolve) => setTimeout(resolve));
+      if (stopSettle) return undefined;
+      since = performance.now();
+    }
+    step = rounds.next();
+  }
+  const { movedL, onPathsL, settled, risenMm } = step.value;
+  const { columns, rows } = field;
+  const lies = settledBed(bed, field, step.value, commission.vessel);
+  return { movedL, onPathsL, settled, columns, rows, risenMm, bed: lies };
+}
+
+function stopSettling(): void {
+  stopSettle = true;
+}
+
+/** Filler as high as it may lie under the bed that was last measured, and how much soil it saves. */
+async function fillBed(): Promise<Filling | undefined> {
+  if (!last) return undefined;
+  const { survey, commission } = last;
+  return fillUnder(survey.field, optionOf(commission, survey.optionId).bed, commission.vessel);
+}
+
+const worker = { compute, waterScale, settleBed, stopSettling, fillBed };
 export type PlanWorker = typeof worker;
 expose(worker);

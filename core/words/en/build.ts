@@ -127,7 +127,8 @@ export const BUILD = {
   'soil.detail': 'thin in front, rising to the back; brushed, not pressed',
   'dam.title': 'Close the dam: {count} stones on the glass',
   'dam.short': 'Close the dam',
-  'dam.detail': 'floss packed into every gap, from behind and up to the glass, before anything is poured behind it',
+  'dam.detail':
+    'floss packed into every gap, from behind and up to the glass, before anything is poured behind it',
   'close.title': 'Floss into the gaps of {count, plural, one {one stone} other {# stones}}',
   'close.short': 'Floss in gaps',
   'close.detail': 'packed from behind, so that no soil runs through to the front',

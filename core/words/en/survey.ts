@@ -39,6 +39,11 @@ export const SURVEY = {
   'piece.glass.near.because': 'The cleaning blade needs {room}, and stone on glass cracks it.',
   'piece.above.says': '{piece} reaches {top}, above nine tenths of the height.',
   'piece.above.because': '{most} is the usual most; above it the tank looks too small for its stone.',
+  'piece.tips.says': '{piece} tips to the {side}: its middle lies {out} outside of what carries it.',
+  'piece.tips.says.barely': '{piece} tips to the {side} at a lean of {lean}°.',
+  'piece.tips.because': 'Bury it deeper, turn it, or lean it on another and join the two.',
+  'piece.bare.says': '{piece} presses {mass} on bare glass.',
+  'piece.bare.because': 'A grain under it cracks the pane: foam, egg-crate sheet or a thin bed goes between.',
   'piece.rests.says': '{piece} does not lie above the piece it is said to rest on.',
   'piece.rests.because':
     'It has been set on the bed instead. Move it over its support, or stand it on the bed.',

@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Layer, Option, Vessel } from '../../../core/commission/schema';
+import { useBedEdit } from '../../document/bedEdit';
 import { useScapeEdit } from '../../document/scapeEdit';
 import { usePointerDrag } from '../../drawing/usePointerDrag';
 import { useCommission } from '../../document/commissionStore';
 import { selectedLayer } from '../../frame/selection';
+import { chosenLayer } from './chosenLayer';
 import { gripsOf, type Grip, type GripView } from './grips';
 
 /** What changes the bed by hand, and by arrow keys once it has the focus. */
@@ -17,14 +19,9 @@ const props = defineProps<{
 }>();
 const commission = useCommission();
 const edit = useScapeEdit();
+const bed = useBedEdit();
 
-/** The selected layer, otherwise the soil that makes the slope. */
-const layer = computed(
-  () =>
-    props.option.bed.find((l) => l.id === selectedLayer.value) ??
-    props.option.bed.find((l) => !l.cuts && l.top.kind === 'ramp') ??
-    props.option.bed[0],
-);
+const layer = computed(() => chosenLayer(props.option.bed, selectedLayer.value));
 const W = computed(() => props.vessel.innerMm.width);
 const shown = computed(() => layer.value !== undefined && (props.view === 'section' || props.active));
 const grips = computed(() => (layer.value ? gripsOf(props.view, layer.value, props.vessel, props.k) : []));
@@ -38,7 +35,7 @@ const drag = usePointerDrag<{ layer: Layer; grip: Grip }>({
   },
   // From where it was when it was taken hold of: the pointer says how far it has gone since then.
   move: ({ layer: from, grip }, { dx, dy }) =>
-    edit.layer(from.id, `grip ${grip.key}`, () => grip.moved(from, dx / props.k, -dy / props.k)),
+    become(from.id, grip, () => grip.moved(from, dx / props.k, -dy / props.k)),
   end: () => commission.endStep(),
 });
 
@@ -53,7 +50,14 @@ function onKey(event: KeyboardEvent, grip: Grip): void {
     )[event.key] ?? [];
   if (right === undefined || up === undefined || !layer.value) return;
   event.preventDefault();
-  edit.layer(layer.value.id, `grip ${grip.key}`, (l) => grip.moved(l, right, up));
+  become(layer.value.id, grip, (l) => grip.moved(l, right, up));
+}
+/** A path takes the gravel of its edges along. */
+function become(id: string, grip: Grip, change: (l: Layer) => Layer): void {
+  const now = props.option.bed.find((l) => l.id === id);
+  const path = now?.path && change(now).path;
+  if (path) bed.setPath(id, { line: path.line, widthMm: path.widthMm });
+  else edit.layer(id, `grip ${grip.key}`, change);
 }
 </script>
 

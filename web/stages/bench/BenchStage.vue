@@ -7,6 +7,8 @@ import SectionView from '../../drawing/SectionView.vue';
 import { marks, useSheet } from '../../drawing/sheet';
 import { devicesOf } from '../../../core/gear/gear';
 import { useStays } from '../../document/stays';
+import { useBedEdit } from '../../document/bedEdit';
+import { useStudio } from '../../document/studioStore';
 import { useScapeEdit } from '../../document/scapeEdit';
 import { usePointerDrag } from '../../drawing/usePointerDrag';
 import type { YardPiece } from '../../../core/catalogue/studio';
@@ -16,17 +18,24 @@ import { useFigures } from '../../units/figures';
 import { useFrame } from '../../frame/planKey';
 import { selectedLayer, selectedPiece } from '../../frame/selection';
 import BedHandles from './BedHandles.vue';
+import { bedTool, brush, settledBed } from './bedTool';
+import BrushOverlay from './BrushOverlay.vue';
 import BenchTray from './BenchTray.vue';
 import CutLine from './CutLine.vue';
 import FindingMarks from './FindingMarks.vue';
 import PieceInspector from './PieceInspector.vue';
 import SeatPanel from './SeatPanel.vue';
+import { chosenLayer } from './chosenLayer';
+import PathOverlay from './PathOverlay.vue';
 import { pieceKey } from './pieceKeys';
+import SettledMarks from './SettledMarks.vue';
 import { useSteadySize } from '../../drawing/steadySize';
 
 const commission = useCommission();
 const { plan, field } = useFrame();
 const edit = useScapeEdit();
+const bedEdit = useBedEdit();
+const studio = useStudio();
 const f = useFigures();
 
 const area = ref<HTMLElement>();
@@ -56,6 +65,20 @@ const said = ref('');
 
 const ready = computed(() => plan.value && field.value && plan.value.survey.optionId === option.value.id);
 const piece = computed(() => option.value.pieces.find((p) => p.id === selectedPiece.value));
+/** Brushes and paths are for the bed that is looked at: elsewhere the hand takes hold of pieces. */
+const layer = computed(() => chosenLayer(option.value.bed, selectedLayer.value));
+watch(tray, (now) => now !== 'bed' && (bedTool.value = 'hand'));
+watch(
+  () => option.value.bed,
+  () => (settledBed.value = undefined),
+);
+/** A path is filled with a sand of the document, of the studio, or else with what lies there. */
+function layPath(line: [number, number][]): void {
+  const all = [...materials.value, ...(studio.studio?.catalogue.materials ?? [])];
+  const sand = all.find((m) => m.kind === 'sand') ?? all.find((m) => m.kind === 'gravel');
+  if (sand) selectedLayer.value = bedEdit.addPath(line, sand.id);
+  bedTool.value = 'hand';
+}
 const axis = (mm: number) => String(f.fromMm(mm));
 
 watch(
@@ -245,6 +268,15 @@ const doc = toRef(commission, 'document');
             "
           />
           <BedHandles view="plan" :option="option" :vessel="vessel" :k="sheet.k" :active="tray === 'bed'" />
+          <SettledMarks v-if="settledBed" :settled="settledBed" :vessel="vessel" :k="sheet.k" />
+          <BrushOverlay v-if="brush && layer" :key="layer.id" :layer="layer" :vessel="vessel" :k="sheet.k" />
+          <PathOverlay
+            v-else-if="bedTool === 'path'"
+            :vessel="vessel"
+            :k="sheet.k"
+            @laid="layPath"
+            @given="bedTool = 'hand'"
+          />
           <FindingMarks :findings="plan!.findings" :option="option" :vessel="vessel" :k="sheet.k" />
           <g class="axis">
             <g
@@ -283,14 +315,15 @@ const doc = toRef(commission, 'document');
       :survey="plan?.survey"
       @take="take"
       @drop-piece="dropped"
-    />
-    <PieceInspector
-      v-if="piece && ready"
-      :piece="piece"
-      :option="option"
-      :materials="materials"
-      :survey="plan!.survey"
-    />
+    >
+      <PieceInspector
+        v-if="piece && ready"
+        :piece="piece"
+        :option="option"
+        :materials="materials"
+        :survey="plan!.survey"
+      />
+    </BenchTray>
   </div>
 </template>
 

@@ -46,25 +46,27 @@ const TABS: [Tray, string][] = [
       <StoryPanel v-else-if="tray === 'story'" />
       <PieceList v-else :option="option" :materials="materials" :survey="survey" />
     </div>
+    <slot />
   </section>
 </template>
 
 <style scoped>
 .tray {
-  height: 116px;
+  height: 158px;
   flex: none;
   display: flex;
+  user-select: none;
   background: var(--paper);
   border-top: 1px solid var(--rule);
 }
 .tabs {
-  width: 96px;
+  width: 84px;
   flex: none;
-  padding: 6px 0 0 18px;
+  padding: 10px 0 0 10px;
   display: flex;
   flex-direction: column;
   align-items: flex-start;
-  gap: 1px;
+  gap: 4px;
 }
 .tabs button {
   font: 500 17px var(--title);

@@ -171,55 +171,41 @@ function glueTo(id: string | null): void {
 
 <style scoped>
 .inspector {
-  position: absolute;
-  right: 0;
-  bottom: 0;
-  height: 116px;
-  width: min(860px, 100%);
-  background: var(--paper);
+  width: 452px;
+  flex: none;
   border-left: 2px solid var(--celadon);
-  border-top: 1px solid var(--rule);
-  padding: 2px 16px;
-  display: grid;
-  grid-template-columns: 104px 1fr;
-  gap: 0 14px;
-  z-index: 2;
+  padding: 3px 12px 0;
+  display: flex;
+  flex-direction: column;
+  overflow-y: auto;
 }
 header {
   display: flex;
-  flex-direction: column;
-  align-items: flex-start;
-  padding-top: 9px;
-  line-height: 1.35;
+  align-items: baseline;
+  gap: 10px;
+  line-height: 1.2;
 }
 header b {
-  font: 600 16px var(--text);
+  font: 600 15px var(--text);
 }
 .fields {
   display: grid;
-  grid-template-columns: repeat(4, 1fr) 1.9fr;
-  grid-template-rows: auto auto;
-  column-gap: 16px;
-  align-items: start;
-  align-content: start;
-}
-.stands {
-  grid-area: 2 / 1 / 3 / 3;
-}
-.joined {
-  grid-area: 2 / 3;
-}
-.by {
-  grid-area: 2 / 4;
-}
-.origin {
-  grid-area: 1 / 5;
-}
-.state {
-  grid-area: 2 / 5;
+  grid-template-columns: repeat(4, 1fr);
+  gap: 0 12px;
+  align-items: end;
 }
 .off {
+  margin-left: auto;
   color: var(--ink-2);
   font-weight: 400;
+  padding: 0;
+}
+@media (max-width: 900px) {
+  .inspector {
+    width: 340px;
+  }
+  .fields {
+    grid-template-columns: repeat(3, 1fr);
+  }
 }
 </style>

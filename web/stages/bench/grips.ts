@@ -28,7 +28,7 @@ const clamp = (v: number, most: number, least = 0) => Math.round(Math.min(Math.m
  * and foot, the front view its top.
  */
 export function gripsOf(view: GripView, layer: Layer, vessel: Vessel, k: number): Grip[] {
-  return { section: heights, plan: hills, front: summits }[view](layer, vessel, k);
+  return { section: heights, plan: floorGrips, front: summits }[view](layer, vessel, k);
 }
 
 function heights({ top }: Layer, { innerMm }: Vessel, k: number): Grip[] {
@@ -58,6 +58,65 @@ function changed(
     ...l,
     mounds: (l.mounds ?? []).map((m, n) => (n === index ? { ...m, ...part(m, right, up) } : m)),
   });
+}
+
+function floorGrips(layer: Layer, vessel: Vessel, k: number): Grip[] {
+  return [...hills(layer, vessel, k), ...pathGrips(layer, vessel, k), ...cornerGrips(layer, vessel, k)];
+}
+
+/** Points of a path's line, and its width at either end, held at its right-hand edge. */
+function pathGrips({ path }: Layer, { innerMm }: Vessel, k: number): Grip[] {
+  if (!path || path.edgeOf) return [];
+  const { length, width } = innerMm;
+  const points = path.line.map((p, i): Grip => ({
+    key: `path ${i}`,
+    name: `Point ${i + 1} of the path`,
+    x: p[0] * k,
+    y: (width - p[1]) * k,
+    value: p[0],
+    moved: (l, right, up) => ({
+      ...l,
+      path: { ...l.path!, line: l.path!.line.map((q, n) => (n === i ? [clamp(q[0] + right, length), clamp(q[1] + up, width)] : q)) }, // prettier-ignore
+    }),
+  }));
+  const edges = ([0, 1] as const).map((end): Grip => {
+    const [x, y] = path.line[end === 0 ? 0 : path.line.length - 1];
+    const edge = x + path.widthMm[end] / 2;
+    return {
+      key: `path width ${end}`,
+      name: end === 0 ? 'Width of the path in front' : 'Width of the path behind',
+      x: Math.min(edge, length) * k,
+      y: (width - y) * k,
+      value: path.widthMm[end],
+      moved: (l, right) => {
+        const widthMm = [...l.path!.widthMm] as [number, number];
+        widthMm[end] = clamp(widthMm[end] + 2 * right, length, LEAST_PATH_MM);
+        return { ...l, path: { ...l.path!, widthMm } };
+      },
+    };
+  });
+  return [...points, ...edges];
+}
+/** A path is never narrower than a finger. */
+const LEAST_PATH_MM = 10;
+/** A region with more corners was traced, not drawn: its corners are too many to take hold of. */
+const MOST_CORNERS = 24;
+
+/** Corners of the part of the floor that a layer lies on. */
+function cornerGrips({ region, path }: Layer, { innerMm }: Vessel, k: number): Grip[] {
+  if (!region || path || region.length > MOST_CORNERS) return [];
+  const { length, width } = innerMm;
+  return region.map((p, i) => ({
+    key: `corner ${i}`,
+    name: `Corner ${i + 1}`,
+    x: p[0] * k,
+    y: (width - p[1]) * k,
+    value: p[0],
+    moved: (l, right, up) => ({
+      ...l,
+      region: l.region!.map((q, n) => (n === i ? [clamp(q[0] + right, length), clamp(q[1] + up, width)] : q)), // prettier-ignore
+    }),
+  }));
 }
 
 function hills({ mounds = [] }: Layer, { innerMm }: Vessel, k: number): Grip[] {

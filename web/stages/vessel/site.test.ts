@@ -79,12 +79,16 @@ describe('power', () => {
       { visit: planned.desk.visit, freeWaterL: planned.desk.survey.freeWaterL },
     );
     await shown.click('[data-test="usual-devices"]');
-    expect(site().devices!.filter((d) => d.watts > 0).map((d) => d.name)).toEqual([
-      'filter',
-      ...planned.desk.visit.heat.heatersW.map(() => 'heater'),
-      'light',
-    ]);
-    expect(site().devices!.map((d) => d.part).filter(Boolean)).toEqual([]);
+    expect(
+      site()
+        .devices!.filter((d) => d.watts > 0)
+        .map((d) => d.name),
+    ).toEqual(['filter', ...planned.desk.visit.heat.heatersW.map(() => 'heater'), 'light']);
+    expect(
+      site()
+        .devices!.map((d) => d.part)
+        .filter(Boolean),
+    ).toEqual([]);
     expect(shown.el.querySelector('[data-test="usual-devices"]')).toBeNull();
     expect(site().devices![0].litresPerHour).toBe(Math.round(5 * planned.desk.survey.freeWaterL));
   });

@@ -1,0 +1,55 @@
+import type { Layer, LayerTop, Material } from '../commission/schema';
+
+/** Kinds of material that a bed is made of, from the glass up (common practice). */
+export const BED_KINDS = ['filler', 'base', 'soil', 'sand', 'gravel'] as const;
+type BedKind = (typeof BED_KINDS)[number];
+
+/** How thick a layer is laid to begin with, mm (common practice: a band of base, rooting depth of soil, a skin of grain). */
+const USUAL_MM: Record<BedKind, number> = { filler: 30, base: 15, soil: 50, sand: 25, gravel: 25 };
+
+/** True for a material that can be a layer. */
+export function isBedKind(kind: Material['kind']): kind is BedKind {
+  return (BED_KINDS as readonly string[]).includes(kind);
+}
+
+/**
+ * A bed with one more layer, where its kind belongs: filler and base under the soil, sand and gravel over it. Under
+ * others it is a level band; on top it follows the surface of the one below.
+ */
+export function withLayer(
+  bed: readonly Layer[],
+  material: Pick<Material, 'id' | 'kind'>,
+  id: string,
+  kindOf: (layer: Layer) => Material['kind'],
+): Layer[] {
+  const kind = isBedKind(material.kind) ? material.kind : 'soil';
+  const rank = (k: Material['kind']) => BED_KINDS.indexOf(k as BedKind);
+  const above = bed.findIndex((l) => !l.cuts && rank(kindOf(l)) > rank(kind));
+  const at = above < 0 ? bed.length : above;
+  const below = bed.slice(0, at).findLast((l) => !l.cuts);
+  const thick = USUAL_MM[kind];
+  const fresh: Layer = below
+    ? {
+        id,
+        material: material.id,
+        top: raised(below.top, thick),
+        ...(below.mounds ? { mounds: below.mounds } : {}),
+      }
+    : { id, material: material.id, top: { kind: 'level', mm: thick } };
+  return [...bed.slice(0, at), fresh, ...bed.slice(at)];
+}
+
+/** A surface so many mm higher everywhere; never under the glass. */
+export function raised(top: LayerTop, mm: number): LayerTop {
+  const up = (z: number) => Math.max(0, z + mm);
+  switch (top.kind) {
+    case 'level':
+      return { ...top, mm: up(top.mm) };
+    case 'ramp':
+      return { ...top, frontMm: up(top.frontMm), backMm: up(top.backMm) };
+    case 'grid':
+      return { ...top, mm: top.mm.map(up) };
+    default:
+      return top satisfies never;
+  }
+}

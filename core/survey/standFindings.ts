@@ -1,0 +1,70 @@
+import { materialOf, optionOf } from '../commission/lookup';
+import { pieceOrigin } from '../commission/origin';
+import type { Commission } from '../commission/schema';
+import { rounded } from '../units/quantity';
+import type { Finding } from '../words/finding';
+import { inKg, inMm } from '../words/measure';
+import { PRACTICE, say } from '../words/text';
+import type { Survey } from './survey';
+
+/** A piece that goes over at less than this lean does so at the first push of a hand or a fish, ° (common practice). */
+const SURE_DEG = 5;
+/** From this mass on a stone asks for something under it, kg; and so much of a pad is one, mm (common practice). */
+const HEAVY_KG = 2;
+const PAD_MM = 2;
+
+/** Pieces that do not stand by themselves, and heavy ones on bare glass. */
+export function standFindings(commission: Commission, survey: Survey): Finding[] {
+  return [...tippingFindings(survey), ...bareFindings(commission, survey)];
+}
+
+function tippingFindings({ stands }: Survey): Finding[] {
+  return stands.flatMap(({ id, insideMm, tipsAtDeg, towards }): Finding[] => {
+    if (tipsAtDeg >= SURE_DEG || insideMm === -Infinity) return [];
+    const tips = insideMm <= 0;
+    const values = {
+      piece: id,
+      side: say(`side.${towards}`),
+      out: inMm(-insideMm),
+      lean: rounded(tipsAtDeg, 0),
+    };
+    return [
+      {
+        id: 'piece.tips',
+        severity: tips ? 'warn' : 'note',
+        at: { piece: id },
+        measured: tips ? rounded(insideMm, 1) : rounded(tipsAtDeg, 1),
+        limit: tips ? 0 : SURE_DEG,
+        unit: tips ? 'mm' : '°',
+        says: say(tips ? 'piece.tips.says' : 'piece.tips.says.barely', values),
+        because: say('piece.tips.because'),
+        source: say('source.drawing'),
+      },
+    ];
+  });
+}
+
+/** Stones that press on the bottom pane with nothing between; what has stood there already has shown that it holds. */
+function bareFindings(commission: Commission, { optionId, pieces }: Survey): Finding[] {
+  const drawn = optionOf(commission, optionId).pieces;
+  return pieces.flatMap((p, i): Finding[] => {
+    const { stand } = drawn[i];
+    const onGlass = stand.kind === 'floor' ? (stand.pad ?? 0) < PAD_MM : stand.kind === 'bed' && Math.abs(p.bottomMm) < PAD_MM; // prettier-ignore
+    const isStone = materialOf(commission, p.material).kind === 'stone';
+    if (!onGlass || !isStone || p.massKg < HEAVY_KG || pieceOrigin(commission, drawn[i]) === 'here')
+      return [];
+    return [
+      {
+        id: 'piece.bare',
+        severity: 'warn',
+        at: { piece: p.id },
+        measured: rounded(p.massKg, 1),
+        limit: HEAVY_KG,
+        unit: 'kg',
+        says: say('piece.bare.says', { piece: p.id, mass: inKg(p.massKg) }),
+        because: say('piece.bare.because'),
+        source: PRACTICE,
+      },
+    ];
+  });
+}

@@ -1,0 +1,253 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { layerOrigin } from '../../../core/commission/origin';
+import type { Layer, Material, Origin } from '../../../core/commission/schema';
+import { isBedKind } from '../../../core/substrate/freshLayer';
+import { useBedEdit } from '../../document/bedEdit';
+import { useCommission } from '../../document/commissionStore';
+import FigureField from '../../document/FigureField.vue';
+import OriginField from '../../document/OriginField.vue';
+import { useScapeEdit } from '../../document/scapeEdit';
+import { useStudio } from '../../document/studioStore';
+
+/** The typed values of one layer: its surface, its hills or its path, what it is of and where it comes from. */
+const props = defineProps<{ layer: Layer; materials: Material[] }>();
+const commission = useCommission();
+const studio = useStudio();
+const scape = useScapeEdit();
+const bed = useBedEdit();
+
+const material = computed(() => props.materials.find((m) => m.id === props.layer.material));
+const all = computed(() => {
+  const more = studio.studio?.catalogue.materials ?? [];
+  return [...props.materials, ...more.filter((m) => !props.materials.some((o) => o.id === m.id))];
+});
+const offered = computed(() =>
+  all.value.filter((m) => isBedKind(m.kind)).map((m) => ({ value: m.id, title: m.name })),
+);
+const change = (key: string, part: (l: Layer) => Partial<Layer>) =>
+  scape.tryLayer(props.layer.id, key, (l) => ({ ...l, ...part(l) }));
+
+const setTop = (key: 'mm' | 'frontMm' | 'backMm') => (v: number | undefined) =>
+  change(`typed ${key}`, (l) => ({ top: { ...l.top, [key]: v } as Layer['top'] }));
+const setMound = (i: number, key: 'radiusMm' | 'heightMm') => (v: number | undefined) =>
+  change(`typed hill ${i} ${key}`, (l) => ({
+    mounds: l.mounds!.map((m, n) => (n === i ? { ...m, [key]: v! } : m)),
+  }));
+function addHill(): void {
+  const { length, width } = commission.document!.vessel.innerMm;
+  const radiusMm = Math.round(Math.min(length, width) / 3);
+  const hill = {
+    at: [Math.round(length / 3), Math.round(width * 0.6)] as [number, number],
+    radiusMm,
+    heightMm: 40,
+  };
+  change('add hill', (l) => ({ mounds: [...(l.mounds ?? []), hill] }));
+}
+const dropHill = (i: number) => change('drop hill', (l) => ({ mounds: l.mounds!.filter((_, n) => n !== i) }));
+
+const setWidth = (end: 0 | 1) => (mm: number | undefined) => {
+  const { line, widthMm } = props.layer.path!;
+  const next: [number, number] = [...widthMm];
+  next[end] = mm!;
+  bed.setPath(props.layer.id, { line, widthMm: next });
+  return undefined;
+};
+const gravels = computed(() =>
+  all.value.filter((m) => m.kind === 'gravel').map((m) => ({ value: m.id, title: m.name })),
+);
+const edgeWith = (id: string | null) => id && bed.addEdge(props.layer.id, id);
+/** A layer lies everywhere, or on a part of the floor whose corners are then taken hold of on the plan. */
+const WHERE = [
+  { value: 'all', title: 'over the whole floor' },
+  { value: 'part', title: 'over a part of it' },
+];
+function setWhere(where: string): void {
+  const { length, width } = commission.document!.vessel.innerMm;
+  const middle = [[0.3, 0], [0.7, 0], [0.7, 1], [0.3, 1]].map(([x, y]): [number, number] => [Math.round(x * length), Math.round(y * width)]); // prettier-ignore
+  change('where', () => ({
+    region: where === 'part' ? middle : undefined,
+    cuts: undefined,
+    path: undefined,
+  }));
+}
+
+const origin = computed(() => layerOrigin(commission.document!.brief, props.layer));
+const setOrigin = (o: Origin) => change('origin', () => ({ origin: o }));
+const isSoil = computed(() => material.value?.kind === 'soil');
+const isGrain = computed(() => ['sand', 'gravel'].includes(material.value?.kind ?? ''));
+const grains = computed(() =>
+  props.materials
+    .filter((m) => (m.kind === 'sand' || m.kind === 'gravel') && m.id !== props.layer.material)
+    .map((m) => ({ value: m.id, title: m.name })),
+);
+const mixed = computed(() => props.layer.mix?.find((m) => m.material !== props.layer.material));
+/** A mixture of two by the share of the second; none where no second is chosen. */
+const setMix = (other: string | null, share = 0.5) =>
+  change('mix', (l) => ({
+    mix: other ? [{ material: l.material, share: 1 - share }, { material: other, share }] : undefined,
+  })); // prettier-ignore
+</script>
+
+<template>
+  <div class="values">
+    <v-select
+      class="wide"
+      label="of"
+      :items="offered"
+      :model-value="layer.material"
+      data-test="layer-material"
+      @update:model-value="(id: string) => bed.setMaterial(layer.id, id)"
+    />
+    <FigureField
+      v-if="layer.top.kind === 'level'"
+      label="height"
+      kind="length"
+      narrow
+      :value="layer.top.mm"
+      :apply="setTop('mm')"
+      data-test="level-mm"
+    />
+    <template v-else-if="layer.top.kind === 'ramp'">
+      <FigureField
+        label="front"
+        kind="length"
+        narrow
+        :value="layer.top.frontMm"
+        :apply="setTop('frontMm')"
+        data-test="ramp-front"
+      />
+      <FigureField
+        label="back"
+        kind="length"
+        narrow
+        :value="layer.top.backMm"
+        :apply="setTop('backMm')"
+        data-test="ramp-back"
+      />
+    </template>
+    <p v-else class="quiet">sculpted, {{ layer.top.columns }} × {{ layer.top.rows }} heights</p>
+    <template v-if="layer.path && !layer.path.edgeOf">
+      <FigureField
+        label="wide in front"
+        kind="length"
+        :value="layer.path.widthMm[0]"
+        :apply="setWidth(0)"
+        data-test="path-front"
+      />
+      <FigureField
+        label="wide behind"
+        kind="length"
+        :value="layer.path.widthMm[1]"
+        :apply="setWidth(1)"
+        data-test="path-back"
+      />
+      <v-select
+        class="wide"
+        label="edge it with"
+        :items="gravels"
+        :model-value="null"
+        data-test="edge"
+        @update:model-value="(id: string | null) => edgeWith(id)"
+      />
+    </template>
+    <v-select
+      v-else-if="!layer.path"
+      class="wide"
+      label="lies"
+      :items="WHERE"
+      :model-value="layer.region ? 'part' : 'all'"
+      @update:model-value="setWhere"
+    />
+    <div v-for="(m, i) in layer.mounds ?? []" :key="i" class="hill">
+      <b>Hill {{ i + 1 }}</b>
+      <FigureField label="height" kind="length" narrow :value="m.heightMm" :apply="setMound(i, 'heightMm')" />
+      <FigureField label="foot" kind="length" narrow :value="m.radiusMm" :apply="setMound(i, 'radiusMm')" />
+      <button class="plain quiet" :aria-label="`Take hill ${i + 1} away`" @click="dropHill(i)">×</button>
+    </div>
+    <button v-if="!layer.path && layer.top.kind !== 'grid'" class="act" data-test="add-hill" @click="addHill">
+      + hill
+    </button>
+    <OriginField class="wide" :origin="origin" @change="setOrigin" />
+    <FigureField
+      class="there"
+      label="of it there"
+      kind="volume"
+      optional
+      :value="layer.presentL"
+      :apply="(presentL) => change('present', () => ({ presentL }))"
+      data-test="present"
+    />
+    <FigureField
+      class="there"
+      label="laid after"
+      kind="plain"
+      unit="days"
+      optional
+      :value="layer.laterDays"
+      :apply="(days) => change('later', () => ({ laterDays: days || undefined }))"
+      data-test="laid-after"
+    />
+    <v-switch
+      v-if="isSoil"
+      :model-value="layer.used ?? false"
+      label="has run before"
+      @update:model-value="(x) => change('used', () => ({ used: Boolean(x) || undefined }))"
+    />
+    <v-select
+      v-if="isGrain && grains.length"
+      class="wide"
+      label="mixed with"
+      :items="grains"
+      :model-value="mixed?.material"
+      clearable
+      data-test="mixed-with"
+      @update:model-value="(id: string | null) => setMix(id)"
+    />
+    <FigureField
+      v-if="mixed"
+      class="there"
+      label="its share"
+      kind="plain"
+      unit="%"
+      :value="Math.round(mixed.share * 100)"
+      :apply="(v) => setMix(mixed!.material, v! / 100)"
+    />
+  </div>
+</template>
+
+<style scoped>
+.values {
+  flex: 1;
+  min-width: 0;
+  min-height: 0;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: end;
+  align-content: start;
+  overflow-y: auto;
+  gap: 0 14px;
+  padding: 2px 14px;
+}
+.hill {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  border-left: 1px solid var(--rule);
+  padding-left: 12px;
+}
+.wide {
+  width: 176px;
+  flex: none;
+}
+.there {
+  width: 92px;
+  flex: none;
+}
+.values :deep(.narrow) {
+  width: 76px;
+}
+p {
+  padding: 8px 0;
+}
+</style>
