@@ -103,9 +103,11 @@ describe('a second-hand tank', () => {
     await hand().go('Bench');
     await b.page.waitForSelector('[data-test="plan"] [data-gear]');
     await hand().go('Take-off');
-    await b.at.until('main', (w) => /Outside filter, 700 L\/h[\s\S]*Heater/.test(w));
+    // The filter is the client’s, by the brief; heater, lamp and what goes with them are bought.
+    const lines = await b.at.until('main', (w) => /Heater, 50 W[\s\S]*Timer socket[\s\S]*Drop tests/.test(w));
+    expect(lines).not.toMatch(/Outside filter/);
     await hand().go('Handover');
-    await b.at.until('[data-test="care-guide"]', (w) => new RegExp(`${short} .*Outside filter`).test(w));
+    await b.at.until('[data-test="care-guide"]', (w) => new RegExp(`${short} .*filter`).test(w));
   });
 
   it('takes an animal that is on no list, with what is known of it', async () => {
@@ -136,5 +138,54 @@ describe('a path that comes three weeks later', () => {
     expect(await b.at.words('main')).not.toMatch(/Rinse and drain: Quartz sand/);
     const [short] = await dayAfter('demo-valley', 21);
     expect(visit).toContain(short);
+  });
+});
+
+describe('a running tank whose sand is replaced by soil with the fish in', () => {
+  it('siphons the old bed out, lays soil with a cup, and the fish stay in', async () => {
+    await b.at.open('/c/demo-rescape/brief');
+    // Everything else stays; animals do, too.
+    await b.at.clickText('main', 'substrate stays');
+    await b.saved();
+    await hand().go('Bench');
+    await b.page.waitForSelector('[data-test="plan"] [data-plan-piece]');
+    await tab('Bed');
+    await hand().choose('of', 'Active soil, granules');
+    await b.at.until(tally('soil-granules'), (w) => /\d+ × 9 L bag/.test(w));
+    await b.saved();
+    await hand().go('Build day');
+    const day = await b.at.until('main', (w) => /half a litre|by the half litre/.test(w));
+    expect(day).toMatch(/sand by siphon without its wide end/);
+    expect(day).not.toMatch(/animals into their own water/);
+    expect(day).not.toMatch(/may come/);
+  });
+});
+
+describe('a nano on inert sand with owned wood from a running tank', () => {
+  it('gets its sand, then the wood, which comes wet and is neither scrubbed nor soaked', async () => {
+    await b.at.open('/');
+    await b.page.waitForSelector('[data-test="new"]');
+    await b.page.click('[data-test="new"]');
+    await b.page.waitForSelector('[data-test="title"]');
+    await hand().go('Vessel');
+    for (const [name, mm] of [['length', '300'], ['width', '250'], ['height', '250'], ['line', '230']]) await b.at.type(`[data-test="${name}"]`, mm); // prettier-ignore
+    await hand().go('Bench');
+    await b.page.waitForSelector('[data-test="plan"]');
+    await tab('Bed');
+    await hand().choose('of', 'Quartz sand, 0.4–0.8 mm');
+    await b.at.type('[data-test="ramp-back"]', '60');
+    await b.at.until(tally('quartz-sand'), (w) => /kg bag/.test(w));
+    await tab('Yard');
+    await b.page.waitForSelector('[data-yard]');
+    const wood = await b.page.$$eval('[data-yard]', (list) => list.map((e) => e.getAttribute('data-yard')!).find((id) => id.startsWith('R-'))!); // prettier-ignore
+    await b.page.click(`[data-yard="${wood}"]`);
+    await b.page.waitForSelector(`[data-piece="${wood}"]`);
+    await hand().choose('comes from', 'the client’s');
+    await hand().choose('state', 'wet, lived on');
+    await b.saved();
+    await hand().go('Build day');
+    const day = await b.at.until('main', (w) => /Quartz sand/.test(w) && new RegExp(wood).test(w));
+    expect(day).toMatch(/tank water/);
+    expect(day).not.toMatch(/Into the tub/);
   });
 });

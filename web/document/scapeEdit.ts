@@ -1,7 +1,9 @@
 import { isMoved, pieceOrigin } from '../../core/commission/origin';
+import { turnedAbout, type Axis } from '../../core/geometry/rotation';
 import type { Layer, Option, Piece } from '../../core/commission/schema';
 import type { YardPiece } from '../../core/catalogue/studio';
 import { useCommission } from './commissionStore';
+import { freshId } from './docEdit';
 import { useStudio } from './studioStore';
 
 /** Everything that can be done to a scape on the bench, each an edit that can be undone. */
@@ -47,6 +49,70 @@ export function useScapeEdit() {
 
   function turn(id: string, by: number): void {
     piece(id, 'turn', (p) => ({ ...p, turnDeg: (((p.turnDeg + by) % 360) + 360) % 360 }));
+  }
+
+  /** Moves several pieces together, from where they were when they were taken hold of. */
+  function moveAll(from: readonly Piece[], dx: number, dy: number): void {
+    for (const p of from) place(p.id, p.at[0] + dx, p.at[1] + dy);
+  }
+
+  /** Turns pieces about an axis of the room: each about itself, and about the upright also around their common middle. */
+  function turnAll(ids: readonly string[], axis: Axis, byDeg: number): void {
+    const own = (commission.option?.pieces ?? []).filter((p) => ids.includes(p.id) && !p.fixed);
+    const middle = ([0, 1] as const).map((k) => own.reduce((sum, p) => sum + p.at[k], 0) / own.length);
+    for (const p of own) {
+      piece(p.id, `turn ${axis}`, (q) => ({ ...q, ...turnedAbout(q, axis, byDeg) }));
+      if (axis === 'z' && own.length > 1) {
+        const [x, y] = around(p.at, middle, byDeg);
+        place(p.id, x, y);
+      }
+    }
+  }
+
+  /** Copies pieces beside themselves, with the joints between them: what a yard has once is bought when it is wanted twice. */
+  function copy(ids: readonly string[]): string[] {
+    const o = commission.option!;
+    const taken = [...o.pieces];
+    const named = new Map<string, string>();
+    const fresh = o.pieces
+      .filter((p) => ids.includes(p.id))
+      .map((p): Piece => {
+        const { owned: _o, massKg: _m, wasAt: _w, fixed: _f, soakingSince: _s, ...rest } = p;
+        const id = freshId(p.id.replace(/-\d+$/, ''), taken);
+        named.set(p.id, id);
+        const copied: Piece = { ...rest, id, origin: 'bought', at: [p.at[0] + BESIDE_MM, p.at[1]] };
+        taken.push(copied);
+        return copied;
+      })
+      .map((p): Piece => {
+        const on = p.stand.kind === 'on' ? named.get(p.stand.piece) : undefined;
+        return on ? { ...p, stand: { kind: 'on', piece: on } } : p;
+      });
+    const joints = o.joints.filter((j) => j.pieces.every((id) => named.has(id)));
+    const next = [...o.joints];
+    for (const j of joints) next.push({ ...j, id: freshId('J', next), pieces: j.pieces.map((id) => named.get(id)!) }); // prettier-ignore
+    commission.endStep();
+    commission.editOption(`copy ${ids.join()}`, (q) => ({
+      ...q,
+      pieces: [...q.pieces, ...fresh],
+      joints: next,
+    }));
+    return fresh.map((p) => p.id);
+  }
+
+  /** Sets pieces as in a mirror that stands in the middle of the tank; a stone itself has no mirror image. */
+  function mirrorAll(ids: readonly string[]): void {
+    const { length } = commission.document!.vessel.innerMm;
+    for (const id of ids) {
+      const p = commission.option?.pieces.find((q) => q.id === id);
+      if (!p || p.fixed) continue;
+      piece(id, 'mirror', (q) => ({
+        ...q,
+        turnDeg: (360 - q.turnDeg) % 360,
+        ...(q.tiltDeg ? { tiltDeg: [q.tiltDeg[0], -q.tiltDeg[1]] as [number, number] } : {}),
+      }));
+      place(id, length - p.at[0], p.at[1]);
+    }
   }
 
   function remove(id: string): void {
@@ -117,7 +183,37 @@ export function useScapeEdit() {
     }));
   }
 
-  return { piece, tryPiece, place, nudge, lift, turn, remove, add, layer, tryLayer, join, joinBy };
+  return {
+    piece,
+    tryPiece,
+    place,
+    nudge,
+    lift,
+    turn,
+    moveAll,
+    turnAll,
+    copy,
+    mirrorAll,
+    remove,
+    add,
+    layer,
+    tryLayer,
+    join,
+    joinBy,
+  };
+}
+
+/** A copy stands so far beside what it was copied from, mm. */
+const BESIDE_MM = 40;
+
+/** A spot turned around a middle, anticlockwise seen from above. */
+function around(
+  [x, y]: readonly [number, number],
+  [mx, my]: readonly number[],
+  deg: number,
+): [number, number] {
+  const [s, c] = [Math.sin((deg * Math.PI) / 180), Math.cos((deg * Math.PI) / 180)];
+  return [mx + (x - mx) * c - (y - my) * s, my + (x - mx) * s + (y - my) * c];
 }
 
 /** What is fixed stays; what is in the tank now remembers where it stood, until it is put back there. */

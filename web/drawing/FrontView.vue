@@ -14,6 +14,8 @@ import PlantsFront from './PlantsFront.vue';
 const props = defineProps<
   Drawing & {
     selected?: string;
+    /** Further pieces that are selected with it. */
+    also?: readonly string[];
     interactive?: boolean;
     plants?: { id: string; name: string; habit?: string; colour?: string; heightMm?: number[] }[];
   }
@@ -21,6 +23,7 @@ const props = defineProps<
 const emit = defineEmits<{
   grab: [event: PointerEvent, piece: Piece];
   key: [event: KeyboardEvent, piece: Piece];
+  turn: [event: WheelEvent, piece: Piece];
   choose: [id: string];
 }>();
 const { length } = useFigures();
@@ -168,6 +171,7 @@ const mark = computed(() => {
           :aria-pressed="interactive ? t.piece.id === selected : undefined"
           :data-piece="t.piece.id"
           @pointerdown="interactive && emit('grab', $event, t.piece)"
+          @wheel="interactive && (($event as WheelEvent).preventDefault(), emit('turn', $event, t.piece))"
           @keydown="interactive && emit('key', $event, t.piece)"
           @focus="interactive && emit('choose', t.piece.id)"
         >
@@ -175,7 +179,7 @@ const mark = computed(() => {
             :piece="t.piece"
             view="front"
             :colour="colour(t.piece)"
-            :selected="t.piece.id === selected"
+            :selected="t.piece.id === selected || also?.includes(t.piece.id)"
             :stays="stays?.has(t.piece.id)"
           />
         </g>

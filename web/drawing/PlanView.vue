@@ -2,14 +2,22 @@
 import { computed } from 'vue';
 import type { Piece } from '../../core/commission/schema';
 import { isMoved } from '../../core/commission/origin';
-import { bedContours } from './bedPaths';
+import { bedContours, slopeContours } from './bedPaths';
 import type { Drawing } from './drawing';
 import { colourOf, materialFor, shade } from './colour';
 import { planPaths, ringPath } from './outline';
 import PieceDrawing from './PieceDrawing.vue';
 
 /** The scape from above: contours of the bed, cut layers, pieces; the front glass is at the bottom. */
-const props = defineProps<Drawing & { selected?: string; interactive?: boolean }>();
+const props = defineProps<
+  Drawing & {
+    selected?: string;
+    /** Further pieces that are selected with it. */
+    also?: readonly string[];
+    interactive?: boolean;
+    overlay?: 'depth' | 'slope';
+  }
+>();
 const emit = defineEmits<{
   grab: [event: PointerEvent, piece: Piece];
   key: [event: KeyboardEvent, piece: Piece];
@@ -48,6 +56,11 @@ const contours = computed(() => {
     ],
   }));
 });
+/** Gentle to steep; from what granules hold on in the colour of warnings. */
+const STEEP = ['#dfe7df', '#c7d6c4', '#e6d9a6', '#dd9a55', '#b84d12'];
+const slopes = computed(() =>
+  props.overlay === 'slope' ? slopeContours(props.field, X, Y).map((s, i) => ({ ...s, fill: STEEP[i] })) : [],
+);
 /** Every second contour says its height, at the first point of its longest stretch. */
 const labels = computed(() =>
   contours.value.flatMap((c, i) => {
@@ -98,11 +111,28 @@ const clip = computed(() => `plan-${props.option.id}-${props.k.toFixed(3)}`);
     </defs>
     <g :clip-path="`url(#${clip})`">
       <rect :width="X(vessel.innerMm.length)" :height="Y(0)" :fill="BANDS[0]" />
-      <path v-for="c in contours" :key="c.mm" :d="c.d" :fill="c.fill" stroke="#fbf6ec" stroke-width="0.9" />
-      <template v-for="c in cuts" :key="c.id">
+      <template v-if="overlay === 'slope'">
+        <path v-for="s in slopes" :key="s.deg" :d="s.d" :fill="s.fill" data-test="slope-band" />
+        <g :transform="`translate(8 ${Y(0) - 10})`" class="legend">
+          <g v-for="(s, i) in slopes" :key="s.deg" :transform="`translate(${i * 58} 0)`">
+            <rect y="-9" width="12" height="10" :fill="s.fill" /><text x="16">{{ s.deg }}°</text>
+          </g>
+        </g>
+      </template>
+      <path
+        v-for="c in overlay === 'slope' ? [] : contours"
+        :key="c.mm"
+        :d="c.d"
+        :fill="c.fill"
+        stroke="#fbf6ec"
+        stroke-width="0.9"
+      />
+      <template v-for="c in overlay === 'slope' ? [] : cuts" :key="c.id">
         <path :d="c.d" :fill="c.fill" :stroke="shade(c.fill, -0.25)" /><path :d="c.d" fill="url(#grain)" />
       </template>
-      <text v-for="l in labels" :key="l.mm" :x="l.x" :y="l.y" class="height">{{ Math.round(l.mm) }}</text>
+      <text v-for="l in overlay === 'slope' ? [] : labels" :key="l.mm" :x="l.x" :y="l.y" class="height">{{
+        Math.round(l.mm)
+      }}</text>
       <slot />
     </g>
     <g v-for="p in before" :key="p.id" class="before" pointer-events="none" :data-before="p.id">
@@ -127,7 +157,7 @@ const clip = computed(() => `plan-${props.option.id}-${props.k.toFixed(3)}`);
           :piece="p"
           view="above"
           :colour="colour(p)"
-          :selected="p.id === selected"
+          :selected="p.id === selected || also?.includes(p.id)"
           :stays="stays?.has(p.id)"
         />
       </g>
@@ -186,6 +216,12 @@ const clip = computed(() => `plan-${props.option.id}-${props.k.toFixed(3)}`);
   fill: #ffffff55;
   stroke: var(--ink);
   stroke-dasharray: 3 2;
+}
+.legend text {
+  font: 600 11px var(--text);
+  paint-order: stroke;
+  stroke: var(--paper);
+  stroke-width: 3px;
 }
 .brace {
   fill: #ffffff30;

@@ -24,7 +24,7 @@ import { meshForDrawing } from './drawnMeshes';
 
 /** The scape in perspective, from a seat in front of it. */
 const props = withDefaults(
-  defineProps<Omit<Drawing, 'k'> & { size: number; seat?: Seat; baseHeightMm?: number }>(),
+  defineProps<Omit<Drawing, 'k'> & { width: number; height: number; seat?: Seat; baseHeightMm?: number }>(),
   {
     seat: undefined,
     baseHeightMm: 800,
@@ -133,10 +133,15 @@ function render(): void {
   const away = Math.hypot(x - length / 2, y - height / 2, z + width / 2);
   // From across a room the eye rests on the tank alone: the view is as wide as the tank, not as the room.
   const seen = (2 * Math.atan((0.62 * Math.hypot(length, height, width)) / away) * 180) / Math.PI;
-  const camera = new PerspectiveCamera(props.seat ? Math.min(75, seen) : 38, 1, 10, 60_000);
+  const camera = new PerspectiveCamera(
+    props.seat ? Math.min(75, seen) : 38,
+    props.width / props.height,
+    10,
+    60_000,
+  );
   camera.position.set(x, y, z);
   camera.lookAt(length / 2, height * (props.seat ? 0.5 : 0.3), -width / 2);
-  renderer.setSize(props.size, props.size, false);
+  renderer.setSize(props.width, props.height, false);
   const s = scene();
   renderer.render(s, camera);
   s.traverse((o) => {
@@ -163,7 +168,10 @@ onMounted(() => {
     failed.value = true;
   }
 });
-watch(() => [props.option, props.field, props.survey, props.size, props.seat, props.baseHeightMm], soon);
+watch(
+  () => [props.option, props.field, props.survey, props.width, props.height, props.seat, props.baseHeightMm],
+  soon,
+);
 onBeforeUnmount(() => {
   clearTimeout(waiting);
   renderer?.dispose();
@@ -177,7 +185,7 @@ onBeforeUnmount(() => {
     ref="canvas"
     role="img"
     :aria-label="`The scape in perspective, from ${seat?.name ?? 'in front and a little left'}`"
-    :style="{ width: `${size}px`, height: `${size}px` }"
+    :style="{ width: `${width}px`, height: `${height}px` }"
   />
 </template>
 

@@ -126,14 +126,16 @@ export function bedContours(field: FieldView, X: Scale, Y: Scale): Contour[] {
   const step = [5, 10, 20, 25, 50, 100].find((s) => (deepest - shallowest) / s <= 10) ?? 100;
   const levels = [];
   for (let mm = Math.ceil((shallowest + 0.01) / step) * step; mm < deepest; mm += step) levels.push(mm);
-  const at = ([u, v]: number[]) => `${px(X((u - 0.5) * field.dxMm))} ${px(Y((v - 0.5) * field.dyMm))}`;
   return contours()
     .size([n, field.rows + 1])
     .thresholds(levels)(Array.from(field.cornerMm))
-    .map(({ value, coordinates }) => ({
-      mm: value,
-      d: coordinates.map((polygon) => polygon.map((ring) => `M${ring.map(at).join('L')}Z`).join('')).join(''),
-    }));
+    .map(({ value, coordinates }) => ({ mm: value, d: pathOf(coordinates, field, X, Y) }));
+}
+
+/** Rings over the corners of a field as a path; the package counts corners from a half. */
+function pathOf(polygons: number[][][][], field: FieldView, X: Scale, Y: Scale): string {
+  const at = ([u, v]: number[]) => `${px(X((u - 0.5) * field.dxMm))} ${px(Y((v - 0.5) * field.dyMm))}`;
+  return polygons.map((polygon) => polygon.map((ring) => `M${ring.map(at).join('L')}Z`).join('')).join('');
 }
 
 /** Height of the bed's surface at a spot, mm, between the corners around it. */
@@ -153,4 +155,27 @@ export function thicknessAt(field: FieldView, xMm: number, yMm: number): number[
   const c = Math.round(Math.min(Math.max(xMm / field.dxMm, 0), field.columns));
   const r = Math.round(Math.min(Math.max(yMm / field.dyMm, 0), field.rows));
   return field.cornerThicknessMm.map((t) => t[r * (field.columns + 1) + c]);
+}
+
+/** Steps of the slope that are drawn, degrees: level enough for sand, usual, at what grain holds, beyond it. */
+const SLOPES = [5, 15, 25, 32, 38] as const;
+
+/** Bands of equal slope of the bed, gentle to steep; where a layer ends in a step there is none. */
+export function slopeContours(field: FieldView, X: Scale, Y: Scale): { deg: number; d: string }[] {
+  const { columns, rows, dxMm, dyMm, cornerMm } = field;
+  const n = columns + 1;
+  const slope = new Float64Array(n * (rows + 1));
+  for (let row = 0; row <= rows; row++)
+    for (let c = 0; c < n; c++) {
+      const [l, r] = [Math.max(0, c - 1), Math.min(columns, c + 1)];
+      const [f, b] = [Math.max(0, row - 1), Math.min(rows, row + 1)];
+      const k = row * n;
+      const gx = (cornerMm[k + r] - cornerMm[k + l]) / ((r - l) * dxMm);
+      const gy = (cornerMm[b * n + c] - cornerMm[f * n + c]) / ((b - f) * dyMm);
+      slope[k + c] = (Math.atan(Math.hypot(gx, gy)) * 180) / Math.PI;
+    }
+  return contours()
+    .size([n, rows + 1])
+    .thresholds([...SLOPES])(Array.from(slope))
+    .map((band) => ({ deg: band.value, d: pathOf(band.coordinates, field, X, Y) }));
 }

@@ -35,7 +35,7 @@ const OF_CHOSEN = ['order', 'build', 'handover'];
 const planned = computed(() =>
   OF_CHOSEN.includes(String(route.name)) ? (commission.document?.chosen ?? '') : commission.optionId,
 );
-const { plan, field, trouble, waterScale, bedWork } = useLivePlan(toRef(commission, 'document'), planned);
+const { plan, field, trouble, waterScale, scapeWork } = useLivePlan(toRef(commission, 'document'), planned);
 watch(
   () => commission.option,
   (option) => option && fetchAhead(option),
@@ -43,7 +43,7 @@ watch(
 const reloadOrders = async () => {
   orders.value = (await api.orders(props.id).catch(() => ({ orders: orders.value }))).orders;
 };
-provide(FRAME, { plan, field, orders, reloadOrders, waterScale, bedWork });
+provide(FRAME, { plan, field, orders, reloadOrders, waterScale, scapeWork });
 useTitle(computed(() => (commission.document ? `${commission.document.title} · Utsuwa` : 'Utsuwa')));
 void useStudio().load();
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Finding } from '../../core/words/finding';
+import { grouped, type SettleBy } from '../../core/words/settleBy';
 import { useFigures } from '../units/figures';
 
 const props = defineProps<{ findings: Finding[] }>();
@@ -16,6 +17,18 @@ const count = computed(() => {
       .join(', ') || 'none'
   );
 });
+/** Many are folded by when they have to be settled; a few need no groups. */
+const MANY = 6;
+const TITLES: Record<SettleBy, string> = {
+  order: 'Before ordering',
+  day: 'Before the day',
+  step: 'At the step',
+};
+const groups = computed(() =>
+  props.findings.length > MANY
+    ? grouped(props.findings)
+    : [{ by: undefined, list: props.findings.map((finding, i) => ({ n: i + 1, finding })) }],
+);
 </script>
 
 <template>
@@ -24,18 +37,29 @@ const count = computed(() => {
       <h2>Findings</h2>
       <span class="quiet">{{ count }}</span>
     </header>
-    <ol>
-      <li
-        v-for="(f, i) in findings"
-        :key="`${f.id} ${JSON.stringify(f.at)}`"
-        :class="f.severity"
-        :data-finding="f.id"
-      >
-        <button class="plain" @click="$emit('show', f)">
-          <b>{{ i + 1 }}&ensp;{{ words(f.says) }}</b> <span class="quiet">{{ words(f.because) }}</span>
-        </button>
-      </li>
-    </ol>
+    <component
+      :is="g.by ? 'details' : 'div'"
+      v-for="(g, at) in groups"
+      :key="g.by ?? 'all'"
+      :open="g.by && at === 0 ? true : undefined"
+      :data-group="g.by"
+    >
+      <summary v-if="g.by">
+        {{ TITLES[g.by] }} <span class="quiet">{{ g.list.length }}</span>
+      </summary>
+      <ol>
+        <li
+          v-for="{ n, finding: f } in g.list"
+          :key="`${f.id} ${JSON.stringify(f.at)}`"
+          :class="f.severity"
+          :data-finding="f.id"
+        >
+          <button class="plain" @click="$emit('show', f)">
+            <b>{{ n }}&ensp;{{ words(f.says) }}</b> <span class="quiet">{{ words(f.because) }}</span>
+          </button>
+        </li>
+      </ol>
+    </component>
     <p v-if="findings.length === 0" class="quiet">Nothing measured lies outside its limit.</p>
   </section>
 </template>
@@ -66,5 +90,10 @@ li.warn {
 }
 b {
   font-weight: 600;
+}
+summary {
+  cursor: pointer;
+  padding: 10px 0 0;
+  font: italic 15px var(--title);
 }
 </style>

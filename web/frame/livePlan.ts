@@ -1,5 +1,5 @@
 import { proxy, wrap } from 'comlink';
-import type { BedWork } from './planKey';
+import type { ScapeWork } from './planKey';
 import { onScopeDispose, shallowRef, watch, type Ref } from 'vue';
 import type { Commission } from '../../core/commission/schema';
 import { packer } from '../workers/parcel';
@@ -53,11 +53,14 @@ export function useLivePlan(commission: Ref<Commission | undefined>, optionId: R
     clearTimeout(refining);
     worker.terminate();
   });
-  /** What the bed does of itself, worked out where the plan is. */
-  const bedWork: BedWork = {
+  /** What is asked of the scape now and then, worked out where the plan is. */
+  const scapeWork: ScapeWork = {
     settle: (onRound) => remote.settleBed(proxy(onRound)),
     stop: () => void remote.stopSettling(),
     fill: () => remote.fillBed(),
+    around: (id) => remote.around(id),
+    letDown: (id) => remote.letDown(id),
+    apart: (id) => remote.apart(id),
   };
-  return { plan, field, trouble, waterScale: () => remote.waterScale(), bedWork };
+  return { plan, field, trouble, waterScale: () => remote.waterScale(), scapeWork };
 }

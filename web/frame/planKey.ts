@@ -1,14 +1,19 @@
 import { inject, type InjectionKey, type ShallowRef } from 'vue';
 import type { WaterHeight } from '../../core/survey/waterByHeight';
 import type { Filling } from '../../core/substrate/fillUnder';
-import type { FieldView, SettledBed, ShownPlan } from '../workers/planWorker';
+import type { Piece } from '../../core/commission/schema';
+import type { Around, FieldView, SettledBed, ShownPlan } from '../workers/planWorker';
 import type { SentOrder } from '../document/api';
 
-/** What takes longer than a plan: grains that creep, filler under a bed. */
-export interface BedWork {
+/** What is asked now and then of the scape that was last measured: grains that creep, filler, what is around a piece. */
+export interface ScapeWork {
   settle: (onRound: (round: number) => void) => Promise<SettledBed | undefined>;
   stop: () => void;
   fill: () => Promise<Filling | undefined>;
+  around: (id: string) => Promise<Around | undefined>;
+  /** How a piece stands once it is let down; where it runs into nothing any more. */
+  letDown: (id: string) => Promise<Piece['stand'] | undefined>;
+  apart: (id: string) => Promise<[number, number] | undefined>;
 }
 
 /** What the frame gives to every stage. */
@@ -19,7 +24,7 @@ export interface Frame {
   reloadOrders: () => Promise<void>;
   /** Free water by height of the scape as it was last measured. */
   waterScale: () => Promise<WaterHeight[]>;
-  bedWork: BedWork;
+  scapeWork: ScapeWork;
 }
 
 export const FRAME: InjectionKey<Frame> = Symbol('frame');

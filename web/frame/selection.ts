@@ -8,7 +8,9 @@ export const selectedLayer = ref<string>();
 export const selectedBeside = ref<string[]>([]);
 /** All of them, the one that is shown first. */
 export const selectedPieces = computed(() =>
-  selectedPiece.value ? [selectedPiece.value, ...selectedBeside.value.filter((id) => id !== selectedPiece.value)] : [],
+  selectedPiece.value
+    ? [selectedPiece.value, ...selectedBeside.value.filter((id) => id !== selectedPiece.value)]
+    : [],
 );
 
 /** Selects one piece; `further` keeps those that are selected, and takes it out again where it is one of them. */

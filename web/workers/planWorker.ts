@@ -4,7 +4,12 @@ import { plan, type Plan } from '../../core/pipeline/plan';
 import { newMemo } from '../../core/survey/memo';
 import { parseCommission } from '../../core/commission/parse';
 import { materialOf, optionOf } from '../../core/commission/lookup';
-import type { Commission, Layer } from '../../core/commission/schema';
+import type { Commission, Layer, Piece } from '../../core/commission/schema';
+import { clearancesOf, type Clearance } from '../../core/hardscape/clearances';
+import { gapMm, JOINABLE_MM } from '../../core/hardscape/contact';
+import { dropped } from '../../core/hardscape/drop';
+import type { Standing } from '../../core/hardscape/settle';
+import { slidApart } from '../../core/hardscape/slideApart';
 import { settledBed, settling } from '../../core/hardscape/letSettle';
 import { fillUnder, type Filling } from '../../core/substrate/fillUnder';
 import { unfinished } from '../../core/pipeline/finite';
@@ -157,6 +162,57 @@ async function fillBed(): Promise<Filling | undefined> {
   return fillUnder(survey.field, optionOf(commission, survey.optionId).bed, commission.vessel);
 }
 
-const worker = { compute, waterScale, settleBed, stopSettling, fillBed };
+/** What is around one piece of the scape that was last measured. */
+export interface Around {
+  clear: Clearance[];
+  /** Pieces within reach of glue, and how far they are, mm. */
+  touching: { id: string; gapMm: number }[];
+}
+
+function standsWith(
+  id: string,
+): { own: Standing; others: Standing[]; measured: NonNullable<typeof last> } | undefined {
+  const own = last?.survey.standing.find((s) => s.piece.id === id);
+  return own && last && { own, others: last.survey.standing.filter((s) => s !== own), measured: last };
+}
+
+/** What is clear around a piece, and what it could be joined to. */
+async function around(id: string): Promise<Around | undefined> {
+  const found = standsWith(id);
+  if (!found) return undefined;
+  const { own, others, measured } = found;
+  const touching = others
+    .map((o) => ({ id: o.piece.id, gapMm: gapMm(own, o) }))
+    .filter((t) => t.gapMm <= JOINABLE_MM);
+  return { clear: clearancesOf(own, others, measured.commission.vessel), touching };
+}
+
+/** How a piece stands when it is let down where it is. */
+async function letDown(id: string): Promise<Piece['stand'] | undefined> {
+  const found = standsWith(id);
+  if (!found) return undefined;
+  const { own, others, measured } = found;
+  const { stand } = own.piece;
+  // What rests on it does not carry it.
+  const below = others.filter((o) => o.piece.stand.kind !== 'on' || o.piece.stand.piece !== id);
+  const buryMm = stand.kind === 'bed' ? stand.buryMm : undefined;
+  return dropped(
+    own.piece,
+    own.columns,
+    measured.survey.field,
+    below,
+    buryMm === undefined ? {} : { buryMm },
+  );
+}
+
+/** Where a piece no longer runs into others. */
+async function apart(id: string): Promise<[number, number] | undefined> {
+  const found = standsWith(id);
+  if (!found) return undefined;
+  const { own, others, measured } = found;
+  return slidApart(own, others, measured.survey.field, measured.commission.vessel);
+}
+
+const worker = { compute, waterScale, settleBed, stopSettling, fillBed, around, letDown, apart };
 export type PlanWorker = typeof worker;
 expose(worker);

@@ -7,6 +7,7 @@ import type { ShownPlan } from '../../workers/planWorker';
 import BedTools from './BedTools.vue';
 import LayerList from './LayerList.vue';
 import LayerValues from './LayerValues.vue';
+import { brush } from './bedTool';
 import { chosenLayer } from './chosenLayer';
 
 /** The bed: its layers, the tools it is worked with, and the typed values of the layer that is chosen. */
@@ -24,8 +25,8 @@ const filler = computed(
     <LayerList :option="option" :materials="materials" :survey="survey" :chosen="layer?.id" />
     <div class="side">
       <BedTools :bed="option.bed" :filler="filler" />
-      <LayerValues v-if="layer" :key="layer.id" :layer="layer" :materials="materials" />
-      <p v-else class="quiet">No bed yet: lay something on.</p>
+      <LayerValues v-if="layer && !brush" :key="layer.id" :layer="layer" :materials="materials" />
+      <p v-else-if="!layer" class="quiet">No bed yet: lay something on.</p>
     </div>
   </div>
 </template>
@@ -36,7 +37,7 @@ const filler = computed(
   height: 100%;
 }
 .side {
-  flex: 1;
+  flex: 1 1 200px;
   min-width: 0;
   display: flex;
   flex-direction: column;

@@ -10,7 +10,7 @@ import { bedTool, brush, brushMm, settledBed, strengthMm, TOOLS } from './bedToo
 
 /** What the bed is worked with: brushes, the path, and what it does by itself. */
 const props = defineProps<{ bed: readonly Layer[]; filler?: string }>();
-const { bedWork } = useFrame();
+const { scapeWork } = useFrame();
 const edit = useBedEdit();
 const f = useFigures();
 
@@ -26,7 +26,7 @@ const within = (least: number, most: number, set: (mm: number) => void) => (mm: 
 async function settle(): Promise<void> {
   rounds.value = 0;
   said.value = '';
-  const found = await bedWork.settle((n) => (rounds.value = n));
+  const found = await scapeWork.settle((n) => (rounds.value = n));
   rounds.value = undefined;
   settledBed.value = found;
   if (found && found.movedL < 0.005) {
@@ -41,7 +41,7 @@ function keep(): void {
 }
 /** Bags as high as they may lie; where there is filler already its top is what is set. */
 async function fill(): Promise<void> {
-  const found = await bedWork.fill();
+  const found = await scapeWork.fill();
   const material = props.filler;
   if (!found || !material) return void (said.value = 'No filler is in the catalogue.');
   if (found.litres < 0.3) return void (said.value = 'Nowhere is the bed deep enough for filler under it.');
@@ -52,7 +52,7 @@ async function fill(): Promise<void> {
 </script>
 
 <template>
-  <div class="tools" role="toolbar" aria-label="Tools for the bed">
+  <div class="bed-tools" role="toolbar" aria-label="Tools for the bed">
     <div class="row">
       <button
         v-for="t in TOOLS"
@@ -98,7 +98,7 @@ async function fill(): Promise<void> {
     </div>
     <div v-else-if="rounds !== undefined" class="row">
       <span class="quiet">Grains creep, {{ rounds }} rounds…</span>
-      <button class="act" @click="bedWork.stop()">Stop</button>
+      <button class="act" @click="scapeWork.stop()">Stop</button>
     </div>
     <div v-else class="row">
       <button class="act" data-test="settle" @click="settle">Let it settle</button>
@@ -109,7 +109,7 @@ async function fill(): Promise<void> {
 </template>
 
 <style scoped>
-.tools {
+.bed-tools {
   flex: none;
   padding: 4px 14px 2px;
   border-bottom: 1px solid var(--rule);

@@ -1,38 +1,43 @@
 <script setup lang="ts">
-import { computed, ref, toRef, watch } from 'vue';
+import { mdiArrowCollapse, mdiArrowExpand } from '@mdi/js';
+import { computed, ref, shallowRef, toRef, watch } from 'vue';
 import type { Piece } from '../../../core/commission/schema';
-import FrontView from '../../drawing/FrontView.vue';
-import PlanView from '../../drawing/PlanView.vue';
-import SectionView from '../../drawing/SectionView.vue';
-import { marks, useSheet } from '../../drawing/sheet';
-import { devicesOf } from '../../../core/gear/gear';
-import { useStays } from '../../document/stays';
-import { useBedEdit } from '../../document/bedEdit';
-import { useStudio } from '../../document/studioStore';
-import { useScapeEdit } from '../../document/scapeEdit';
-import { usePointerDrag } from '../../drawing/usePointerDrag';
 import type { YardPiece } from '../../../core/catalogue/studio';
-import { useCommission } from '../../document/commissionStore';
+import { devicesOf } from '../../../core/gear/gear';
 import { useCommands } from '../../design/commands';
-import { useFigures } from '../../units/figures';
-import { useFrame } from '../../frame/planKey';
-import { selectedLayer, selectedPiece } from '../../frame/selection';
-import BedHandles from './BedHandles.vue';
-import { bedTool, brush, settledBed } from './bedTool';
-import BrushOverlay from './BrushOverlay.vue';
-import BenchTray from './BenchTray.vue';
-import CutLine from './CutLine.vue';
-import FindingMarks from './FindingMarks.vue';
-import PieceInspector from './PieceInspector.vue';
-import SeatPanel from './SeatPanel.vue';
-import { chosenLayer } from './chosenLayer';
-import PathOverlay from './PathOverlay.vue';
-import { pieceKey } from './pieceKeys';
-import SettledMarks from './SettledMarks.vue';
+import { useBedEdit } from '../../document/bedEdit';
+import { useCommission } from '../../document/commissionStore';
+import { useScapeEdit } from '../../document/scapeEdit';
+import { useStays } from '../../document/stays';
+import { useStudio } from '../../document/studioStore';
+import type { Drawing } from '../../drawing/drawing';
+import { NO_ZOOM, useSheet, VIEWS, type View, type Zoom } from '../../drawing/sheet';
 import { useSteadySize } from '../../drawing/steadySize';
+import { usePointerDrag } from '../../drawing/usePointerDrag';
+import { useFrame } from '../../frame/planKey';
+import {
+  selectedBeside,
+  selectedLayer,
+  selectedPiece,
+  selectedPieces,
+  selectPiece,
+} from '../../frame/selection';
+import { useFigures } from '../../units/figures';
+import { bedTool, settledBed } from './bedTool';
+import BenchTray from './BenchTray.vue';
+import { chosenLayer } from './chosenLayer';
+import PieceInspector from './PieceInspector.vue';
+import { pieceKey } from './pieceKeys';
+import SeatPanel from './SeatPanel.vue';
+import SheetCut from './SheetCut.vue';
+import SheetFront from './SheetFront.vue';
+import SheetPlan from './SheetPlan.vue';
+import { useAround } from './useAround';
+import ViewBar from './ViewBar.vue';
 
+/** The projection sheet: front, plan, section and seat, what is taken hold of on them, and the tray below. */
 const commission = useCommission();
-const { plan, field } = useFrame();
+const { plan, field, scapeWork } = useFrame();
 const edit = useScapeEdit();
 const bedEdit = useBedEdit();
 const studio = useStudio();
@@ -42,20 +47,19 @@ const area = ref<HTMLElement>();
 const { width, height } = useSteadySize(area);
 const vessel = computed(() => commission.document!.vessel);
 const option = computed(() => commission.option!);
-/** Devices that have a place inside the vessel. */
-const gear = computed(() =>
-  devicesOf(commission.document!).flatMap((d) => (d.body ? [{ id: d.id, name: d.name, ...d.body }] : [])),
-);
-const stays = useStays(() => option.value);
-/** Height to which a running tank is drained for the work, where it is. */
-const drained = computed(() => {
-  const fill = plan.value?.visit.water.fill;
-  return fill && fill.drainedL > 0.5 && fill.drainToMm > 0
-    ? { mm: fill.drainToMm, outL: fill.drainedL }
-    : undefined;
-});
 const materials = computed(() => commission.document!.catalogue.materials);
-const sheet = useSheet(vessel, { width, height });
+
+const shown = ref<readonly View[]>(VIEWS);
+const zoom = ref<Zoom>(NO_ZOOM);
+const overlay = ref<'depth' | 'slope'>('depth');
+const thirds = ref(true);
+const measuring = ref(false);
+const sheet = useSheet(vessel, { width, height }, shown, zoom);
+watch(shown, () => (zoom.value = NO_ZOOM));
+/** One view by itself, or all of them again. */
+const enlarge = (view: View) => (shown.value = shown.value.length === 1 ? VIEWS : [view]);
+const NAMES: Record<View, string> = { front: 'From the front', plan: 'From above', section: 'Cut at C', seat: 'From the seat' }; // prettier-ignore
+
 /** The section is first laid through a hill, where there is most to see. */
 const cutMm = ref(
   option.value.bed.flatMap((l) => l.mounds ?? [])[0]?.at[0] ?? vessel.value.innerMm.length / 3,
@@ -64,49 +68,64 @@ const tray = ref<'yard' | 'bed' | 'pieces' | 'story'>('yard');
 const said = ref('');
 
 const ready = computed(() => plan.value && field.value && plan.value.survey.optionId === option.value.id);
+const stays = useStays(() => option.value);
+/** Devices that have a place inside the vessel. */
+const gear = computed(() =>
+  devicesOf(commission.document!).flatMap((d) => (d.body ? [{ id: d.id, name: d.name, ...d.body }] : [])),
+);
+const drawing = computed((): Drawing => ({
+  vessel: vessel.value,
+  option: option.value,
+  materials: materials.value,
+  field: field.value!,
+  survey: plan.value!.survey,
+  stays: stays.value,
+  gear: gear.value,
+  k: sheet.value.k,
+})); // prettier-ignore
+/** Height to which a running tank is drained for the work, where it is. */
+const drained = computed(() => {
+  const fill = plan.value?.visit.water.fill;
+  return fill && fill.drainedL > 0.5 && fill.drainToMm > 0
+    ? { mm: fill.drainToMm, outL: fill.drainedL }
+    : undefined;
+});
+
 const piece = computed(() => option.value.pieces.find((p) => p.id === selectedPiece.value));
-/** Brushes and paths are for the bed that is looked at: elsewhere the hand takes hold of pieces. */
+const around = useAround(plan, selectedPiece, scapeWork);
 const layer = computed(() => chosenLayer(option.value.bed, selectedLayer.value));
+watch(
+  () => commission.optionId,
+  () => selectPiece(undefined),
+);
+watch(selectedLayer, (id) => id && (tray.value = 'bed'), { immediate: true });
+/** Brushes and paths are for the bed that is looked at: elsewhere the hand takes hold of pieces. */
 watch(tray, (now) => now !== 'bed' && (bedTool.value = 'hand'));
 watch(
   () => option.value.bed,
   () => (settledBed.value = undefined),
 );
-/** A path is filled with a sand of the document, of the studio, or else with what lies there. */
-function layPath(line: [number, number][]): void {
-  const all = [...materials.value, ...(studio.studio?.catalogue.materials ?? [])];
-  const sand = all.find((m) => m.kind === 'sand') ?? all.find((m) => m.kind === 'gravel');
-  if (sand) selectedLayer.value = bedEdit.addPath(line, sand.id);
-  bedTool.value = 'hand';
-}
-const axis = (mm: number) => String(f.fromMm(mm));
 
-watch(
-  () => commission.optionId,
-  () => (selectedPiece.value = undefined),
-);
-watch(selectedLayer, (id) => id && (tray.value = 'bed'), { immediate: true });
-
-/** In the plan a piece follows the pointer over the floor; in the front view sideways and up or down. */
-const drag = usePointerDrag<{ piece: Piece; view: 'front' | 'above'; lifted: number }>({
+/** In the plan pieces follow the pointer over the floor; in the front view sideways and up or down. */
+const drag = usePointerDrag<{ pieces: Piece[]; view: 'front' | 'above'; lifted: number }>({
   start: (event) => {
     const target = (event.currentTarget as Element).closest('[data-piece],[data-plan-piece]');
     const id = target?.getAttribute('data-piece') ?? target?.getAttribute('data-plan-piece');
-    const found = option.value.pieces.find((p) => p.id === id);
-    if (!found) return undefined;
-    selectedPiece.value = found.id;
+    if (!id || !option.value.pieces.some((p) => p.id === id)) return undefined;
+    if (event.shiftKey || !selectedPieces.value.includes(id)) selectPiece(id, event.shiftKey);
+    else if (id !== selectedPiece.value) bringForward(id);
+    const pieces = option.value.pieces.filter((p) => selectedPieces.value.includes(p.id));
     commission.beginStep();
-    return { piece: found, view: target!.hasAttribute('data-piece') ? 'front' : 'above', lifted: 0 };
+    return { pieces, view: target!.hasAttribute('data-piece') ? 'front' : 'above', lifted: 0 };
   },
   move: (from, { dx, dy }) => {
     const { k } = sheet.value;
-    const [x, y] = from.piece.at;
-    if (from.view === 'above') return edit.place(from.piece.id, x + dx / k, y - dy / k);
-    edit.place(from.piece.id, x + dx / k, y);
+    if (from.view === 'above') return edit.moveAll(from.pieces, dx / k, -dy / k);
+    edit.moveAll(from.pieces, dx / k, 0);
     const up = Math.round(-dy / k);
     // A drag that is mostly sideways does not bury.
     if (Math.abs(dy) < 6 && from.lifted === 0) return;
-    edit.lift(from.piece.id, up - from.lifted);
+    for (const p of from.pieces) edit.lift(p.id, up - from.lifted);
     from.lifted = up;
   },
   end: () => {
@@ -114,10 +133,24 @@ const drag = usePointerDrag<{ piece: Piece; view: 'front' | 'above'; lifted: num
     announce();
   },
 });
+/** Of several that are selected the one that is pressed is the one that is shown. */
+function bringForward(id: string): void {
+  selectedBeside.value = selectedPieces.value.filter((other) => other !== id);
+  selectedPiece.value = id;
+}
+
+/** The wheel turns on the plan; from the front it leans to the sides, with Alt back and forward. */
+function wheel(event: WheelEvent, p: Piece, view: 'front' | 'above'): void {
+  const by = (event.deltaY > 0 ? 1 : -1) * (event.shiftKey ? 1 : 5);
+  const ids = selectedPieces.value.includes(p.id) ? selectedPieces.value : [p.id];
+  edit.turnAll(ids, view === 'above' ? 'z' : event.altKey ? 'x' : 'y', by);
+}
 
 function onKey(event: KeyboardEvent, p: Piece, view: 'front' | 'above'): void {
-  if (pieceKey(event, p, view, edit)) announce();
-  else if (event.key === 'Escape') selectedPiece.value = undefined;
+  if (event.key === 'Escape') selectPiece(undefined);
+  else if (!event.ctrlKey && !event.metaKey && event.key.toLowerCase() === 'd') void letDown(p.id);
+  else if (!event.ctrlKey && !event.metaKey && event.key.toLowerCase() === 'c') copy();
+  else if (pieceKey(event, p, view, edit, selectedPieces.value)) announce();
 }
 
 /** Says where the selected piece is and what is wrong, for those who do not see the sheet. */
@@ -128,185 +161,170 @@ function announce(): void {
   said.value = `${p.id} at ${f.length(p.at[0])} from the left, ${f.length(p.at[1])} from the front${findings ? `, ${findings} findings` : ''}`;
 }
 
+/** Comes down where it is: upon what stands there, otherwise into the bed. */
+async function letDown(id: string): Promise<void> {
+  await around.settled();
+  const stand = await scapeWork.letDown(id);
+  const now = option.value.pieces.find((p) => p.id === id);
+  if (stand && now && JSON.stringify(now.stand) !== JSON.stringify(stand))
+    // The same step as setting it down, where that was a moment ago.
+    edit.piece(id, 'add', (p) => ({ ...p, stand }));
+}
+async function slideApart(id: string): Promise<void> {
+  const at = await scapeWork.apart(id);
+  if (at) edit.place(id, ...at);
+}
+function copy(): void {
+  const [first, ...rest] = edit.copy(selectedPieces.value);
+  selectedPiece.value = first;
+  selectedBeside.value = rest;
+}
+const mirror = () => edit.mirrorAll(selectedPieces.value);
+
+/** The figure of a dimension line is pressed: it is typed among the values of the piece. */
+function setClear({ to }: { to: string }): void {
+  document.querySelector<HTMLInputElement>(`[data-clear-field="${CSS.escape(to)}"] input`)?.select();
+}
+
 function take(source: YardPiece, at?: [number, number]): void {
-  selectedPiece.value = edit.add(source, at);
+  const id = edit.add(source, at);
+  selectPiece(id);
+  void letDown(id);
 }
 /** A piece of the yard dropped on the plan lies where it was dropped. */
 function dropped(source: YardPiece, clientX: number, clientY: number): void {
-  const box = area.value!.getBoundingClientRect();
   const { k, plan: p } = sheet.value;
+  if (!p) return;
+  const box = area.value!.getBoundingClientRect();
   const x = (clientX - box.left - p.x) / k;
   const y = (p.y + p.h - (clientY - box.top)) / k;
   const { length, width: deep } = vessel.value.innerMm;
   if (x >= 0 && y >= 0 && x <= length && y <= deep) take(source, [Math.round(x), Math.round(y)]);
 }
 
+/** A path is filled with a sand of the document or of the studio, or else with a gravel. */
+function layPath(line: [number, number][]): void {
+  const all = [...materials.value, ...(studio.studio?.catalogue.materials ?? [])];
+  const sand = all.find((m) => m.kind === 'sand') ?? all.find((m) => m.kind === 'gravel');
+  if (sand) selectedLayer.value = bedEdit.addPath(line, sand.id);
+  bedTool.value = 'hand';
+}
+
+/** The paper is drawn aside while one view is looked at up close. */
+const pan = usePointerDrag<Zoom>({
+  start: () => {
+    selectPiece(undefined);
+    return zoom.value.times > 1 ? zoom.value : undefined;
+  },
+  move: (from, { dx, dy }) => (zoom.value = { ...from, dx: from.dx + dx, dy: from.dy + dy }),
+});
+
+const copied = shallowRef(copy);
 useCommands([
   { id: 'bench yard', title: 'Bench: the yard', run: () => (tray.value = 'yard') },
-  { id: 'bench bed', title: 'Bench: the bed and its hills', run: () => (tray.value = 'bed') },
+  { id: 'bench bed', title: 'Bench: the bed, its layers and tools', run: () => (tray.value = 'bed') },
   { id: 'bench pieces', title: 'Bench: list of pieces', run: () => (tray.value = 'pieces') },
+  { id: 'bench copy', title: 'Bench: copy the selected pieces', keys: 'C', run: () => copied.value() },
+  { id: 'bench mirror', title: 'Bench: mirror the selected pieces across the middle', run: mirror },
+  { id: 'bench all', title: 'Bench: all four views', run: () => (shown.value = VIEWS) },
+  ...VIEWS.map((v) => ({
+    id: `bench ${v}`,
+    title: `Bench: ${NAMES[v]} alone`,
+    run: () => (shown.value = [v]),
+  })),
 ]);
 const doc = toRef(commission, 'document');
 </script>
 
 <template>
   <div class="bench">
-    <div ref="area" class="area" @pointerdown="selectedPiece = undefined">
+    <div ref="area" class="area" @pointerdown="pan">
       <p v-if="!ready" class="wait quiet">Measuring the bed…</p>
-      <svg
-        v-else
-        :width="sheet.width"
-        :height="sheet.height"
-        class="sheet"
-        data-test="sheet"
-        :data-scale="sheet.k"
-      >
-        <g :transform="`translate(${sheet.front.x} ${sheet.front.y})`">
-          <text class="caption" y="-18">From the front</text>
-          <g v-if="stays.size" transform="translate(118 -22)" class="key">
-            <path d="M0 0 h16" />
-            <text x="22" y="4">in the tank now</text>
-          </g>
-          <g class="axis">
-            <g
-              v-for="m in marks(vessel.innerMm.height, sheet.k)"
-              :key="m"
-              :transform="`translate(0 ${sheet.front.h - m * sheet.k})`"
-            >
-              <path d="M-12 0 h8" />
-              <text x="-16" y="4" text-anchor="end">{{ axis(m) }}</text>
-            </g>
-          </g>
-          <FrontView
-            :stays="stays"
-            :gear="gear"
-            :vessel="vessel"
-            :option="option"
-            :materials="materials"
-            :field="field!"
-            :survey="plan!.survey"
-            :k="sheet.k"
-            :selected="selectedPiece"
-            interactive
-            data-test="front"
+      <template v-else>
+        <svg
+          v-if="shown.some((v) => v !== 'seat')"
+          :width="sheet.width"
+          :height="sheet.height"
+          class="sheet"
+          data-test="sheet"
+          :data-scale="sheet.k"
+        >
+          <SheetFront
+            v-if="sheet.front"
+            :drawing="drawing"
+            :box="sheet.front"
+            :bed-handles="tray === 'bed'"
+            :thirds="thirds"
+            :measuring="measuring"
+            :drained="drained"
             @grab="drag"
-            @key="(e: KeyboardEvent, p: Piece) => onKey(e, p, 'front')"
-            @choose="selectedPiece = $event"
+            @key="(e, p) => onKey(e, p, 'front')"
+            @wheel="(e, p) => wheel(e, p, 'front')"
+            @choose="selectedPieces.includes($event) || selectPiece($event)"
           />
-          <text
-            :x="sheet.front.w - 7"
-            :y="sheet.front.h - vessel.waterLineMm * sheet.k + 14"
-            text-anchor="end"
-            class="water"
-          >
-            water {{ f.length(vessel.waterLineMm) }}
-          </text>
-          <g
-            v-if="drained"
-            class="drained"
-            :transform="`translate(0 ${sheet.front.h - drained.mm * sheet.k})`"
-          >
-            <path :d="`M0 0 H ${sheet.front.w}`" />
-            <text :x="sheet.front.w - 7" y="-5" text-anchor="end">
-              drained to {{ f.length(drained.mm) }}, {{ f.volume(drained.outL, 0) }} out
-            </text>
-          </g>
-          <BedHandles view="front" :option="option" :vessel="vessel" :k="sheet.k" :active="tray === 'bed'" />
-          <path :d="`M0 -4 V ${sheet.front.h} H ${sheet.front.w} V -4`" class="glass" />
-          <g v-for="n in [1, 2]" :key="n" class="third">
-            <path :d="`M${(sheet.front.w * n) / 3} -7 v14`" />
-            <path
-              v-for="m in [1, 2]"
-              :key="m"
-              :d="`M${(sheet.front.w * n) / 3 - 4} ${(sheet.front.h * m) / 3} h8 m-4 -4 v8`"
-            />
-          </g>
-        </g>
-        <g :transform="`translate(${sheet.section.x} ${sheet.section.y})`">
-          <text class="caption" y="-18">Cut at C</text>
-          <text x="66" y="-18" class="note">
-            {{ f.length(cutMm) }}{{ sheet.section.w < 200 ? '' : ' from the left' }}
-          </text>
-          <SectionView
-            :vessel="vessel"
-            :option="option"
-            :materials="materials"
-            :field="field!"
-            :survey="plan!.survey"
-            :k="sheet.k"
+          <SheetCut
+            v-if="sheet.section"
+            :drawing="drawing"
+            :box="sheet.section"
             :cut-mm="cutMm"
+            :bed-handles="tray === 'bed'"
+            :measuring="measuring"
           />
-          <BedHandles
-            view="section"
-            :option="option"
-            :vessel="vessel"
-            :k="sheet.k"
-            :active="tray === 'bed'"
-          />
-          <text class="note" y="14" :dy="sheet.section.h">front</text>
-          <text class="note" text-anchor="end" :x="sheet.section.w" y="14" :dy="sheet.section.h">back</text>
-        </g>
-        <g :transform="`translate(${sheet.plan.x} ${sheet.plan.y})`">
-          <text class="caption" y="-26">From above</text>
-          <text x="84" y="-26" class="note">depth of bed in {{ f.lengthUnit.value }}</text>
-          <PlanView
-            :stays="stays"
-            :gear="gear"
-            :vessel="vessel"
-            :option="option"
-            :materials="materials"
-            :field="field!"
-            :survey="plan!.survey"
-            :k="sheet.k"
-            :selected="selectedPiece"
-            interactive
-            data-test="plan"
+          <SheetPlan
+            v-if="sheet.plan"
+            v-model:cut-mm="cutMm"
+            :drawing="drawing"
+            :box="sheet.plan"
+            :findings="plan!.findings"
+            :layer="layer"
+            :around="around.found.value"
+            :overlay="overlay"
+            :bed-handles="tray === 'bed'"
+            :measuring="measuring"
+            :cuts="sheet.section !== undefined"
             @grab="drag"
-            @key="(e: KeyboardEvent, p: Piece) => onKey(e, p, 'above')"
-            @turn="
-              (e: WheelEvent, p: Piece) => edit.turn(p.id, (e.deltaY > 0 ? 1 : -1) * (e.shiftKey ? 1 : 5))
-            "
-          />
-          <BedHandles view="plan" :option="option" :vessel="vessel" :k="sheet.k" :active="tray === 'bed'" />
-          <SettledMarks v-if="settledBed" :settled="settledBed" :vessel="vessel" :k="sheet.k" />
-          <BrushOverlay v-if="brush && layer" :key="layer.id" :layer="layer" :vessel="vessel" :k="sheet.k" />
-          <PathOverlay
-            v-else-if="bedTool === 'path'"
-            :vessel="vessel"
-            :k="sheet.k"
+            @key="(e, p) => onKey(e, p, 'above')"
+            @wheel="(e, p) => wheel(e, p, 'above')"
             @laid="layPath"
-            @given="bedTool = 'hand'"
+            @clear="setClear"
           />
-          <FindingMarks :findings="plan!.findings" :option="option" :vessel="vessel" :k="sheet.k" />
-          <g class="axis">
-            <g
-              v-for="m in marks(vessel.innerMm.length, sheet.k, 30)"
-              :key="m"
-              :transform="`translate(${m * sheet.k} ${sheet.plan.h})`"
-            >
-              <path d="M0 4 v6" />
-              <text y="24" text-anchor="middle">{{ axis(m) }}</text>
-            </g>
-          </g>
-          <CutLine v-model="cutMm" :length-mm="vessel.innerMm.length" :high="sheet.plan.h" :k="sheet.k" />
-        </g>
-      </svg>
-      <div
-        v-if="ready"
-        class="seat"
-        :style="{ left: `${sheet.seat.x}px`, top: `${sheet.seat.y - 42}px`, width: `${sheet.seat.w}px` }"
-      >
-        <SeatPanel
-          :vessel="vessel"
-          :option="option"
-          :materials="materials"
-          :field="field!"
-          :survey="plan!.survey"
-          :size="sheet.seat.h"
-        />
-      </div>
+        </svg>
+        <div
+          v-if="sheet.seat"
+          class="seat"
+          :style="{ left: `${sheet.seat.x}px`, top: `${sheet.seat.y - 24}px`, width: `${sheet.seat.w}px` }"
+        >
+          <SeatPanel v-bind="drawing" :width="sheet.seat.w" :height="sheet.seat.h" />
+        </div>
+        <template v-for="v in VIEWS" :key="v">
+          <button
+            v-if="sheet[v] && width > 560"
+            class="plain large"
+            :style="{
+              left: `${Math.min(sheet[v].x + sheet[v].w - 22, width - 30)}px`,
+              top: `${Math.max(2, sheet[v].y - (v === 'plan' ? 42 : 32))}px`,
+            }"
+            :aria-label="shown.length === 1 ? 'All views again' : `${NAMES[v]} alone, large`"
+            :data-large="v"
+            @pointerdown.stop
+            @click="enlarge(v)"
+          >
+            <svg width="15" height="15" viewBox="0 0 24 24" aria-hidden="true">
+              <path :d="shown.length === 1 ? mdiArrowCollapse : mdiArrowExpand" />
+            </svg>
+          </button>
+        </template>
+      </template>
       <p class="sr" aria-live="polite">{{ said }}</p>
     </div>
+    <ViewBar
+      v-model:shown="shown"
+      v-model:overlay="overlay"
+      v-model:thirds="thirds"
+      v-model:measuring="measuring"
+      :zoom="zoom"
+      @zoom="zoom = $event"
+    />
     <BenchTray
       v-if="doc"
       v-model:tray="tray"
@@ -317,11 +335,17 @@ const doc = toRef(commission, 'document');
       @drop-piece="dropped"
     >
       <PieceInspector
-        v-if="piece && ready"
+        v-if="piece && ready && bedTool === 'hand'"
         :piece="piece"
         :option="option"
         :materials="materials"
         :survey="plan!.survey"
+        :around="around.found.value"
+        :also="selectedPieces.length - 1"
+        @down="letDown(piece.id)"
+        @apart="slideApart(piece.id)"
+        @copy="copy"
+        @mirror="mirror"
       />
     </BenchTray>
   </div>
@@ -340,6 +364,7 @@ const doc = toRef(commission, 'document');
   position: relative;
   overflow: hidden;
   touch-action: none;
+  user-select: none;
 }
 .wait {
   padding: 40px;
@@ -350,68 +375,20 @@ const doc = toRef(commission, 'document');
   user-select: none;
   overflow: visible;
 }
-.caption {
-  font: italic 15px var(--title);
-  fill: var(--ink);
-  margin: 0;
-}
-.note {
-  font: 400 12px var(--text);
-  fill: var(--ink-2);
-  color: var(--ink-2);
-}
-.axis text {
-  font: 400 11.5px var(--text);
-  fill: var(--ink-2);
-}
-.axis path {
-  stroke: var(--ink-3);
-  fill: none;
-}
-.water {
-  font: 500 11.5px var(--text);
-  fill: #3d6a79;
-  pointer-events: none;
-}
-.glass {
-  fill: none;
-  stroke: var(--ink);
-  stroke-width: 2;
-  pointer-events: none;
-}
-.third {
-  stroke: var(--celadon);
-  opacity: 0.75;
-  fill: none;
-  pointer-events: none;
-}
-.drained {
-  pointer-events: none;
-}
-.drained path {
-  stroke: var(--water-line);
-  stroke-dasharray: 7 4;
-}
-.drained text {
-  font: 500 11.5px var(--text);
-  fill: #3d6a79;
-  paint-order: stroke;
-  stroke: var(--water);
-  stroke-width: 4px;
-}
 .seat {
   position: absolute;
 }
-.seat .caption {
-  height: 42px;
-  line-height: 22px;
+.large {
+  position: absolute;
+  width: 26px;
+  height: 26px;
+  display: grid;
+  place-items: center;
 }
-.key path {
-  stroke: var(--water-line);
-  stroke-width: 6;
-}
-.key text {
-  font-size: 12px;
+.large path {
   fill: var(--ink-2);
+}
+.large:hover path {
+  fill: var(--celadon);
 }
 </style>

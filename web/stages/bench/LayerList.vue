@@ -78,8 +78,8 @@ const lay = (id: string | null) => id && (selectedLayer.value = edit.add(id));
 
 <style scoped>
 .layers {
-  width: 250px;
-  flex: none;
+  flex: 0 1 250px;
+  min-width: 150px;
   display: flex;
   flex-direction: column;
   border-right: 1px solid var(--rule);

@@ -7,7 +7,7 @@ import { pieceOrigin, pieceState } from '../../../core/commission/origin';
 import { useCommission } from '../../document/commissionStore';
 import FigureField from '../../document/FigureField.vue';
 import OriginField from '../../document/OriginField.vue';
-import type { ShownPlan } from '../../workers/planWorker';
+import type { Around, ShownPlan } from '../../workers/planWorker';
 
 /** Typed values of the selected piece, in the tray below the plan, where they hide nothing. */
 const props = defineProps<{
@@ -15,7 +15,12 @@ const props = defineProps<{
   option: Option;
   materials: Material[];
   survey: ShownPlan['survey'];
+  /** What is clear around it and what it could be joined to, once that has been measured. */
+  around?: Around;
+  /** Further pieces that are selected with it. */
+  also: number;
 }>();
+defineEmits<{ down: []; apart: []; copy: []; mirror: [] }>();
 const commission = useCommission();
 const edit = useScapeEdit();
 const f = useFigures();
@@ -72,6 +77,38 @@ const change = (key: string, part: (p: Piece) => Partial<Piece>) =>
 const setX = (mm: number | undefined) => change('typed x', (p) => ({ at: [mm!, p.at[1]] }));
 const setY = (mm: number | undefined) => change('typed y', (p) => ({ at: [p.at[0], mm!] }));
 const setTurn = (deg: number | undefined) => change('typed turn', () => ({ turnDeg: deg! }));
+/** Tilted to its own right and back, before it is turned about the upright. */
+const leans = computed(() => {
+  const [x, y] = props.piece.tiltDeg ?? [0, 0];
+  return { back: -x || 0, right: y };
+});
+const setLean = (side: 'back' | 'right') => (deg: number | undefined) => {
+  const next = { ...leans.value, [side]: deg! };
+  return change(`typed lean ${side}`, () => ({ tiltDeg: [-next.back || 0, next.right] }));
+};
+const stands = computed(() => props.survey.stands.find((s) => s.id === props.piece.id));
+const overlaps = computed(() => (surveyed.value?.overlapL ?? 0) > 0.005);
+/** Pieces within reach of glue that it is not joined to yet. */
+const offers = computed(() =>
+  (props.around?.touching ?? []).filter(
+    ({ id }) => !props.option.joints.some((j) => j.pieces.includes(id) && j.pieces.includes(props.piece.id)),
+  ),
+);
+const CLEAR_WORDS: Record<string, string> = {
+  front: 'to front',
+  left: 'to left',
+  right: 'to right',
+  back: 'to back',
+};
+/** A clear distance that is typed: the piece goes along its line until it is that far. */
+const setClear = (c: Around['clear'][number]) => (mm: number | undefined) => {
+  if (c.mm <= 0) return undefined;
+  const by = (mm! - c.mm) / c.mm;
+  return change('typed clear', (p) => ({
+    at: [tenth(p.at[0] + (c.from[0] - c.at[0]) * by), tenth(p.at[1] + (c.from[1] - c.at[1]) * by)],
+  }));
+};
+const tenth = (v: number) => Math.round(v * 10) / 10;
 const setStanding = (mm: number | undefined) =>
   change('typed stand', () => ({ stand: standing.value!.of(mm!) }));
 const setRest = (piece: string) => change('rest', () => ({ stand: { kind: 'on', piece } }));
@@ -109,9 +146,19 @@ function glueTo(id: string | null): void {
   <section class="inspector" :aria-label="`Piece ${piece.id}`" data-test="inspector">
     <header>
       <b>{{ piece.id }}</b>
+      <span v-if="also" class="quiet">and {{ also }} more</span>
       <span v-if="surveyed" class="quiet"
-        >{{ f.mass(surveyed.massKg) }}, {{ f.volume(surveyed.volumeL, 2) }}</span
+        >{{ f.mass(surveyed.massKg) }}, {{ f.volume(surveyed.volumeL, 2)
+        }}<template v-if="stands && stands.insideMm > 0"
+          >, tips at {{ Math.round(stands.tipsAtDeg) }}°</template
+        ></span
       >
+      <button class="act" data-test="down" title="D" @click="$emit('down')">Let down</button>
+      <button v-if="overlaps" class="act" data-test="apart" @click="$emit('apart')">
+        Slide apart, {{ f.volume(surveyed!.overlapL, 2) }} shared
+      </button>
+      <button class="act" title="C" data-test="copy" @click="$emit('copy')">Copy</button>
+      <button class="act" data-test="mirror" @click="$emit('mirror')">Mirror</button>
       <button class="act off" @click="edit.remove(piece.id)">Take off</button>
     </header>
     <div class="fields">
@@ -131,6 +178,20 @@ function glueTo(id: string | null): void {
         :items="others"
         :model-value="piece.stand.piece"
         @update:model-value="setRest"
+      />
+      <FigureField
+        label="leans right"
+        kind="degrees"
+        :value="leans.right"
+        :apply="setLean('right')"
+        data-test="lean-right"
+      />
+      <FigureField
+        label="leans back"
+        kind="degrees"
+        :value="leans.back"
+        :apply="setLean('back')"
+        data-test="lean-back"
       />
       <v-select
         class="stands"
@@ -156,6 +217,15 @@ function glueTo(id: string | null): void {
         data-test="method"
         @update:model-value="(m: Joint['method'] | 'gel-alone') => setMethod(m)"
       />
+      <button
+        v-for="o in offers"
+        :key="o.id"
+        class="act offer"
+        :data-offer="o.id"
+        @click="edit.join(piece.id, o.id)"
+      >
+        Touches {{ o.id }}: join
+      </button>
       <OriginField class="origin" :origin="origin" @change="setOrigin" />
       <v-select
         class="state"
@@ -165,13 +235,22 @@ function glueTo(id: string | null): void {
         data-test="state"
         @update:model-value="setState"
       />
+      <FigureField
+        v-for="c in around?.clear ?? []"
+        :key="c.to"
+        :label="CLEAR_WORDS[c.to] ?? `to ${c.to}`"
+        kind="length"
+        :value="Math.round(c.mm * 10) / 10"
+        :apply="setClear(c)"
+        :data-clear-field="c.to"
+      />
     </div>
   </section>
 </template>
 
 <style scoped>
 .inspector {
-  width: 452px;
+  width: 428px;
   flex: none;
   border-left: 2px solid var(--celadon);
   padding: 3px 12px 0;
@@ -199,6 +278,15 @@ header b {
   color: var(--ink-2);
   font-weight: 400;
   padding: 0;
+}
+.stands,
+.joined,
+.origin {
+  grid-column: span 2;
+}
+.offer {
+  text-align: left;
+  padding: 4px 0;
 }
 @media (max-width: 900px) {
   .inspector {

@@ -4,7 +4,7 @@ import type { Drawing } from '../../drawing/drawing';
 import { useCommission } from '../../document/commissionStore';
 
 /** The perspective from a seat of the brief; the first one, when there are any. */
-defineProps<Omit<Drawing, 'k'> & { size: number }>();
+defineProps<Drawing & { width: number; height: number }>();
 const SeatView = defineAsyncComponent(() => import('../../drawing/SeatView.vue'));
 const commission = useCommission();
 const seats = computed(() => commission.document?.brief.seats ?? []);
@@ -29,7 +29,8 @@ const seat = computed(() => seats.value.find((s) => s.id === seatId.value));
     :materials="materials"
     :field="field"
     :survey="survey"
-    :size="size"
+    :width="width"
+    :height="height"
     :seat="seat"
     :base-height-mm="commission.document?.site?.baseHeightMm"
   />

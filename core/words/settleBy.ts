@@ -1,0 +1,46 @@
+import type { Finding } from './finding';
+import type { FindingId } from './findingIds';
+
+/** By when a finding has to be settled: before anything is bought, before the build day, or at its own step. */
+export const SETTLE_BY = ['order', 'day', 'step'] as const;
+export type SettleBy = (typeof SETTLE_BY)[number];
+
+/** What need not be settled before the order: hands, hours and guards before the day, keeping when it comes to it. */
+const LATER: Partial<Record<FindingId, SettleBy>> = {
+  'power.loops': 'day',
+  'power.protection': 'day',
+  'power.sockets': 'day',
+  'rescape.filter': 'day',
+  'rescape.holding': 'day',
+  'rescape.surfaces': 'day',
+  'route.mass': 'day',
+  'route.team': 'day',
+  'water.conditioner': 'day',
+  'water.store': 'day',
+  'build.hands': 'day',
+  'build.house': 'day',
+  'build.long': 'day',
+  'build.midnight': 'day',
+  'build.out': 'day',
+  'gear.late': 'day',
+  'brief.sun': 'step',
+  'care.light': 'step',
+  'care.minutes': 'step',
+  'care.reading': 'step',
+  'water.ro': 'step',
+};
+
+/** By when a finding has to be settled. */
+export function settleBy({ id }: Pick<Finding, 'id'>): SettleBy {
+  return LATER[id] ?? 'order';
+}
+
+/** A numbered list of findings in groups, each finding with the number that it has in the whole list. */
+export function grouped<T extends Pick<Finding, 'id'>>(
+  findings: readonly T[],
+): { by: SettleBy; list: { n: number; finding: T }[] }[] {
+  const all = findings.map((finding, i) => ({ n: i + 1, finding }));
+  return SETTLE_BY.map((by) => ({ by, list: all.filter(({ finding }) => settleBy(finding) === by) })).filter(
+    ({ list }) => list.length > 0,
+  );
+}

@@ -1,0 +1,114 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { Layer, Piece } from '../../../core/commission/schema';
+import type { Finding } from '../../../core/words/finding';
+import type { Drawing } from '../../drawing/drawing';
+import PlanView from '../../drawing/PlanView.vue';
+import { marks, type Box } from '../../drawing/sheet';
+import { selectedPiece, selectedPieces } from '../../frame/selection';
+import { useFigures } from '../../units/figures';
+import type { Around } from '../../workers/planWorker';
+import BedHandles from './BedHandles.vue';
+import { bedTool, brush, settledBed } from './bedTool';
+import BrushOverlay from './BrushOverlay.vue';
+import ClearanceLines from './ClearanceLines.vue';
+import CutLine from './CutLine.vue';
+import FindingMarks from './FindingMarks.vue';
+import MeasureOverlay from './MeasureOverlay.vue';
+import PathOverlay from './PathOverlay.vue';
+import SettledMarks from './SettledMarks.vue';
+import TurnHandles from './TurnHandles.vue';
+
+/** The plan: what stands where, with brushes, the path that is drawn, clear distances, findings and the line of the cut. */
+const props = defineProps<{
+  drawing: Drawing;
+  box: Box;
+  findings: Finding[];
+  layer?: Layer;
+  around?: Around;
+  overlay: 'depth' | 'slope';
+  bedHandles: boolean;
+  measuring: boolean;
+  cuts: boolean;
+}>();
+const cutMm = defineModel<number>('cutMm', { required: true });
+defineEmits<{
+  grab: [event: PointerEvent];
+  key: [event: KeyboardEvent, piece: Piece];
+  wheel: [event: WheelEvent, piece: Piece];
+  laid: [line: [number, number][]];
+  clear: [clear: Around['clear'][number]];
+}>();
+const f = useFigures();
+const k = computed(() => props.drawing.k);
+const vessel = computed(() => props.drawing.vessel);
+const piece = computed(() => props.drawing.option.pieces.find((p) => p.id === selectedPiece.value));
+</script>
+
+<template>
+  <g :transform="`translate(${box.x} ${box.y})`">
+    <text class="caption" y="-26">From above</text>
+    <text x="84" y="-26" class="note">{{
+      overlay === 'slope' ? 'slope of the bed in degrees' : `depth of bed in ${f.lengthUnit.value}`
+    }}</text>
+    <PlanView
+      v-bind="drawing"
+      :overlay="overlay"
+      :selected="selectedPiece"
+      :also="selectedPieces"
+      interactive
+      data-test="plan"
+      @grab="(e: PointerEvent) => $emit('grab', e)"
+      @key="(e: KeyboardEvent, p: Piece) => $emit('key', e, p)"
+      @turn="(e: WheelEvent, p: Piece) => $emit('wheel', e, p)"
+    />
+    <SettledMarks v-if="settledBed" :settled="settledBed" :vessel="vessel" :k="k" />
+    <BedHandles
+      v-if="bedTool === 'hand'"
+      view="plan"
+      :option="drawing.option"
+      :vessel="vessel"
+      :k="k"
+      :active="bedHandles"
+    />
+    <ClearanceLines
+      v-if="around && piece && bedTool === 'hand'"
+      :around="around"
+      :vessel="vessel"
+      :k="k"
+      @set="$emit('clear', $event)"
+    />
+    <FindingMarks :findings="findings" :option="drawing.option" :vessel="vessel" :k="k" />
+    <BrushOverlay v-if="brush && layer" :key="layer.id" :layer="layer" :vessel="vessel" :k="k" />
+    <PathOverlay
+      v-else-if="bedTool === 'path'"
+      :vessel="vessel"
+      :k="k"
+      @laid="$emit('laid', $event)"
+      @given="bedTool = 'hand'"
+    />
+    <TurnHandles
+      v-if="piece && bedTool === 'hand' && !measuring"
+      :piece="piece"
+      :ids="selectedPieces"
+      view="above"
+      :x="piece.at[0] * k"
+      :y="(vessel.innerMm.width - piece.at[1]) * k"
+      :k="k"
+    />
+    <g class="axis">
+      <g
+        v-for="m in marks(vessel.innerMm.length, k, 30)"
+        :key="m"
+        :transform="`translate(${m * k} ${box.h})`"
+      >
+        <path d="M0 4 v6" />
+        <text y="24" text-anchor="middle">{{ f.fromMm(m) }}</text>
+      </g>
+    </g>
+    <CutLine v-if="cuts" v-model="cutMm" :length-mm="vessel.innerMm.length" :high="box.h" :k="k" />
+    <MeasureOverlay v-if="measuring" :w="box.w" :h="box.h" :k="k" />
+  </g>
+</template>
+
+<style scoped src="./sheets.css"></style>

@@ -1,0 +1,97 @@
+<script setup lang="ts">
+import type { View, Zoom } from '../../drawing/sheet';
+import { VIEWS } from '../../drawing/sheet';
+
+/** Which views are on the sheet, how near one of them is, and what is drawn over them. */
+const shown = defineModel<readonly View[]>('shown', { required: true });
+const overlay = defineModel<'depth' | 'slope'>('overlay', { required: true });
+const thirds = defineModel<boolean>('thirds', { required: true });
+const measuring = defineModel<boolean>('measuring', { required: true });
+const props = defineProps<{ zoom: Zoom }>();
+const emit = defineEmits<{ zoom: [zoom: Zoom] }>();
+
+const NAMES: Record<View, string> = { front: 'Front', plan: 'Above', section: 'Cut', seat: 'Seat' };
+/** At least one view stays. */
+function toggle(view: View): void {
+  const next = VIEWS.filter((v) => (v === view ? !shown.value.includes(v) : shown.value.includes(v)));
+  if (next.length > 0) shown.value = next;
+}
+const MOST = 8;
+const by = (times: number) =>
+  emit('zoom', {
+    ...props.zoom,
+    times: Math.min(MOST, Math.max(1, props.zoom.times * times)),
+    ...(props.zoom.times * times <= 1 ? { dx: 0, dy: 0 } : {}),
+  });
+</script>
+
+<template>
+  <div class="views" role="toolbar" aria-label="Views">
+    <button
+      v-for="v in VIEWS"
+      :key="v"
+      class="plain"
+      :class="{ on: shown.includes(v) }"
+      :aria-pressed="shown.includes(v)"
+      :data-view="v"
+      @click="toggle(v)"
+    >
+      {{ NAMES[v] }}
+    </button>
+    <button v-if="shown.length < VIEWS.length" class="act" data-test="all-views" @click="shown = [...VIEWS]">
+      All four
+    </button>
+    <template v-if="shown.length === 1 && shown[0] !== 'seat'">
+      <button class="plain" aria-label="Nearer" data-test="nearer" @click="by(1.5)">+</button>
+      <button class="plain" aria-label="Further" @click="by(1 / 1.5)">−</button>
+      <span class="quiet">{{ Math.round(zoom.times * 100) }} %; draw the paper to move it</span>
+    </template>
+    <i />
+    <button
+      class="plain"
+      :class="{ on: overlay === 'slope' }"
+      :aria-pressed="overlay === 'slope'"
+      data-test="slope"
+      @click="overlay = overlay === 'slope' ? 'depth' : 'slope'"
+    >
+      Slope
+    </button>
+    <button class="plain" :class="{ on: thirds }" :aria-pressed="thirds" @click="thirds = !thirds">
+      Thirds
+    </button>
+    <button
+      class="plain"
+      :class="{ on: measuring }"
+      :aria-pressed="measuring"
+      data-test="measure"
+      @click="measuring = !measuring"
+    >
+      Measure
+    </button>
+  </div>
+</template>
+
+<style scoped>
+.views {
+  flex: none;
+  height: 30px;
+  display: flex;
+  align-items: center;
+  gap: 2px;
+  padding: 0 18px 0 62px;
+  border-top: 1px solid var(--rule);
+  font-size: 13px;
+}
+.views .plain {
+  padding: 2px 9px;
+  color: var(--ink-2);
+  border-bottom: 2px solid transparent;
+}
+.views .on {
+  color: var(--ink);
+  border-color: var(--celadon);
+}
+i {
+  flex: 1;
+}
+</style>
