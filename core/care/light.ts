@@ -12,6 +12,12 @@ export const MOST_LIGHT_HOURS = 8;
 /** Start of the photoperiod, and beside a window, h (common practice). */
 const FIRST_HOURS = 7;
 const FIRST_HOURS_WINDOW = 6;
+/** What is done where nobody says otherwise: clock, hours and share of light in the first week, hours by which gas goes ahead. */
+export function usualLight({ brief }: Pick<Commission, 'brief'>) {
+  const hours = daylightOf(brief) === 'window' ? FIRST_HOURS_WINDOW : FIRST_HOURS;
+  return { on: LIGHTS_ON, hours, output: FIRST_OUTPUT, co2AheadHours: CO2_AHEAD_HOURS };
+}
+
 /** Part of the way from the first output to the full one, by week: there after four (common practice). */
 const RISE = [0, 0.2, 0.5, 0.8, 1];
 /** Half of full output to begin with (common practice). */
@@ -19,7 +25,7 @@ const FIRST_OUTPUT = 0.5;
 
 /** The photoperiod of a week (1 to 8): the starting hours for a month, then one more, 8 at most. */
 export function lightOf({ brief }: Commission, week: number): LightWeek {
-  const first = daylightOf(brief) === 'window' ? FIRST_HOURS_WINDOW : FIRST_HOURS;
+  const { hours: first } = usualLight({ brief });
   const usual = Math.min(MOST_LIGHT_HOURS, week <= 4 ? first : first + 1);
   const output = brief.care?.firstOutput ?? FIRST_OUTPUT;
   return {

@@ -17,6 +17,8 @@ const props = defineProps<{
   optional?: boolean;
   apply: (value: number | undefined) => string | undefined;
   narrow?: boolean;
+  /** What is taken while nothing is typed, as it would be typed. */
+  usual?: number | string;
   /** A temperature that may be far above that of water and rooms. */
   hot?: boolean;
 }>();
@@ -102,6 +104,8 @@ function keyed(event: KeyboardEvent): void {
     v-model="typed"
     :label="label"
     :suffix="unit"
+    :placeholder="usual === undefined ? undefined : `usually ${usual}`"
+    :persistent-placeholder="usual !== undefined"
     :error-messages="fault"
     :class="{ narrow }"
     inputmode="decimal"
@@ -114,6 +118,11 @@ function keyed(event: KeyboardEvent): void {
 </template>
 
 <style scoped>
+:deep(input::placeholder) {
+  opacity: 1;
+  color: var(--ink-2);
+  font-weight: 400;
+}
 .narrow {
   max-width: 96px;
 }

@@ -10,6 +10,8 @@ const props = defineProps<{
   apply: (value: string) => string | undefined;
   lines?: number;
   type?: string;
+  /** What is taken while nothing is typed. */
+  usual?: string;
 }>();
 const commission = useCommission();
 const typed = ref('');
@@ -61,6 +63,8 @@ function keyed(event: KeyboardEvent): void {
     v-else
     v-model="typed"
     :label="label"
+    :placeholder="usual && `usually ${usual}`"
+    :persistent-placeholder="usual !== undefined"
     :type="type"
     :error-messages="fault"
     @update:model-value="typing"
@@ -70,3 +74,10 @@ function keyed(event: KeyboardEvent): void {
     <template v-if="$slots.append" #append-inner><slot name="append" /></template>
   </v-text-field>
 </template>
+
+<style scoped>
+:deep(input::placeholder) {
+  opacity: 1;
+  color: var(--ink-2);
+}
+</style>

@@ -41,6 +41,7 @@ function key(event: KeyboardEvent): void {
   >
     <path :d="`M0 -8 V ${high}`" class="grip" />
     <path :d="`M0 -2 V ${high}`" />
+    <circle cy="-10" r="15" class="reach" />
     <circle cy="-10" r="8.5" />
     <text y="-6" text-anchor="middle">C</text>
   </g>
@@ -58,12 +59,16 @@ function key(event: KeyboardEvent): void {
 }
 .cutline .grip {
   stroke: transparent;
-  stroke-width: 14;
+  stroke-width: 5;
   stroke-dasharray: none;
 }
 .cutline circle {
   fill: var(--paper);
   stroke: var(--ink);
+}
+.cutline .reach {
+  fill: transparent;
+  stroke: none;
 }
 .cutline text {
   font: 600 11px var(--text);

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { dayPlus, WEEKDAYS } from '../../../core/calendar/day';
+import { usualLight } from '../../../core/care/light';
 import { DOSING_RULES } from '../../../core/care/dosing';
 import { SCHOOLS } from '../../../core/care/waterSchools';
 import { dosingSchoolOf, waterSchoolOf } from '../../../core/commission/usual';
@@ -57,6 +58,8 @@ function setCare(part: Partial<Care>): string | undefined {
 }
 const setTrial = (trial: boolean) =>
   edit.edit('school trial', (d) => ({ ...d, brief: { ...d.brief, schools: { ...d.brief.schools, trial } } }));
+/** What is done where nobody says otherwise. */
+const usual = computed(() => usualLight({ brief: brief.value }));
 </script>
 
 <template>
@@ -105,6 +108,7 @@ const setTrial = (trial: boolean) =>
       <WordsField
         label="Light comes on"
         :value="brief.care?.lightsOn"
+        :usual="usual.on"
         :apply="(t) => setCare({ lightsOn: t ? clockTyped(t) : undefined })"
         data-test="lights-on"
       />
@@ -114,6 +118,7 @@ const setTrial = (trial: boolean) =>
         unit="h"
         optional
         :value="brief.care?.lightHours"
+        :usual="usual.hours"
         :apply="(lightHours) => setCare({ lightHours })"
       />
       <FigureField
@@ -121,6 +126,7 @@ const setTrial = (trial: boolean) =>
         kind="plain"
         unit="%"
         optional
+        :usual="Math.round(usual.output * 100)"
         :value="brief.care?.firstOutput === undefined ? undefined : Math.round(brief.care.firstOutput * 100)"
         :apply="(v) => setCare({ firstOutput: v === undefined ? undefined : v / 100 })"
       />
@@ -131,6 +137,7 @@ const setTrial = (trial: boolean) =>
         unit="h"
         optional
         :value="brief.care?.co2AheadHours"
+        :usual="usual.co2AheadHours"
         :apply="(co2AheadHours) => setCare({ co2AheadHours })"
       />
       <FigureField
@@ -139,6 +146,7 @@ const setTrial = (trial: boolean) =>
         kind="plain"
         optional
         :value="brief.care?.co2FromDay"
+        :usual="0"
         :apply="(co2FromDay) => setCare({ co2FromDay })"
       />
       <v-select
