@@ -16,6 +16,7 @@ const CORE = [
   'livestock',
   'substrate',
   'hardscape',
+  'view',
   'exchange',
   'planting',
   'survey',

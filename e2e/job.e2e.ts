@@ -145,6 +145,8 @@ describe('a running tank whose sand is replaced by soil with the fish in', () =>
   it('siphons the old bed out, lays soil with a cup, and the fish stay in', async () => {
     await b.at.open('/c/demo-rescape/brief');
     // Everything else stays; animals do, too.
+    await b.page.waitForSelector('[data-tick="stay"]');
+    if (await b.page.$('[data-tick="stay"][aria-pressed="false"]')) await b.page.click('[data-tick="stay"]');
     await b.at.clickText('main', 'substrate stays');
     await b.saved();
     await hand().go('Bench');

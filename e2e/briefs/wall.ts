@@ -74,8 +74,8 @@ export const wall: Visit = {
     await hand.touch('summary', 0);
     await hand.touch('[data-test="usual-devices"]');
     await hand.touch('[data-test="add-device"]');
-    await hand.fill('Device', 'kettle on the same circuit', 5);
-    await hand.fill('draws', '2200', 5);
+    await hand.fill('Device', 'kettle on the same circuit');
+    await hand.fill('draws', '2200');
     await hand.fill('sockets there', '3');
     await hand.fill('circuit', '13');
     await hand.choose('Residual-current device', 'no');

@@ -3,27 +3,69 @@ import { computed, defineAsyncComponent, ref } from 'vue';
 import type { Drawing } from '../../drawing/drawing';
 import { useCommission } from '../../document/commissionStore';
 
-/** The perspective from a seat of the brief; the first one, when there are any. */
+/** The perspective from a seat of the brief or from above, by day, at night or lit from behind. */
 defineProps<Drawing & { width: number; height: number }>();
 const SeatView = defineAsyncComponent(() => import('../../drawing/SeatView.vue'));
 const commission = useCommission();
+const ABOVE = ' above';
 const seats = computed(() => commission.document?.brief.seats ?? []);
 const seatId = ref(seats.value[0]?.id ?? '');
 const seat = computed(() => seats.value.find((s) => s.id === seatId.value));
+
+const refraction = ref(false);
+const light = ref<'day' | 'night' | 'backlit'>('day');
+const squint = ref(false);
+const planted = ref(true);
+const look = computed(() => ({
+  refraction: refraction.value,
+  light: light.value,
+  plants: planted.value ? (commission.document?.catalogue.plants ?? []) : [],
+}));
+const view = ref<{ picture: () => Promise<Blob | null> }>();
+async function save(): Promise<void> {
+  const blob = await view.value?.picture();
+  if (!blob) return;
+  const link = document.createElement('a');
+  link.href = URL.createObjectURL(blob);
+  link.download = `${commission.document?.title ?? 'scape'}, ${seat.value?.name ?? 'from the seat'}.png`;
+  link.click();
+  URL.revokeObjectURL(link.href);
+}
 </script>
 
 <template>
-  <p class="caption">
-    From
-    <label
-      ><span class="sr">Seat</span>
-      <select v-model="seatId" data-test="seat">
-        <option value="">in front, a little left</option>
-        <option v-for="s in seats" :key="s.id" :value="s.id">{{ s.name }}</option>
-      </select></label
+  <div class="caption" @pointerdown.stop>
+    <span class="from"
+      >From
+      <label
+        ><span class="sr">Seat</span>
+        <select v-model="seatId" data-test="seat">
+          <option value="">in front, a little left</option>
+          <option v-for="s in seats" :key="s.id" :value="s.id">{{ s.name }}</option>
+          <option :value="ABOVE">above</option>
+        </select></label
+      ></span
     >
-  </p>
+    <details class="looks">
+      <summary>Look</summary>
+      <div class="choices">
+        <label
+          >lit
+          <select v-model="light" data-test="seat-light">
+            <option value="day">by day</option>
+            <option value="night">at night</option>
+            <option value="backlit">from behind</option>
+          </select></label
+        >
+        <label><input v-model="planted" type="checkbox" /> planted</label>
+        <label><input v-model="refraction" type="checkbox" data-test="refraction" /> bent at the pane</label>
+        <label><input v-model="squint" type="checkbox" data-test="squint" /> squint: masses only</label>
+        <button class="act" data-test="seat-picture" @click="save">Picture as PNG</button>
+      </div>
+    </details>
+  </div>
   <SeatView
+    ref="view"
     :vessel="vessel"
     :option="option"
     :materials="materials"
@@ -32,20 +74,52 @@ const seat = computed(() => seats.value.find((s) => s.id === seatId.value));
     :width="width"
     :height="height"
     :seat="seat"
+    :from-above="seatId === ABOVE"
     :base-height-mm="commission.document?.site?.baseHeightMm"
+    :look="look"
+    :squint="squint"
   />
 </template>
 
 <style scoped>
 .caption {
+  height: 24px;
+  display: flex;
+  gap: 12px;
+  align-items: baseline;
+  padding-right: 28px;
+}
+.from {
   font: italic 15px var(--title);
-  margin: 0;
+  white-space: nowrap;
+  overflow: hidden;
 }
 select {
   font: 400 12px var(--text);
   color: var(--celadon);
   background: none;
   border: 0;
-  max-width: 150px;
+  max-width: 128px;
+}
+.looks {
+  position: relative;
+  font-size: 12px;
+}
+summary {
+  cursor: pointer;
+  color: var(--celadon);
+}
+.choices {
+  position: absolute;
+  right: 0;
+  top: 22px;
+  z-index: 3;
+  display: grid;
+  gap: 5px;
+  padding: 10px 14px;
+  white-space: nowrap;
+  font: 400 12.5px var(--text);
+  background: var(--paper);
+  border: 1px solid var(--rule);
 }
 </style>

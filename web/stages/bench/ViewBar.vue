@@ -94,4 +94,11 @@ const by = (times: number) =>
 i {
   flex: 1;
 }
+@media (max-width: 700px) {
+  .views {
+    height: auto;
+    flex-wrap: wrap;
+    padding: 0 10px;
+  }
+}
 </style>
