@@ -17,6 +17,7 @@ const CORE = [
   'substrate',
   'hardscape',
   'view',
+  'yard',
   'exchange',
   'planting',
   'survey',

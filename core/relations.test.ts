@@ -25,9 +25,10 @@ const CENTRAL = [
   'bicarbonateG', 'bowRadius', 'brushed', 'cellCoverage', 'cellGradient', 'cheapestPacks', 'evaporationKgPerH',
   'facesOf', 'fillUnder', 'firstFill', 'floorLoad', 'gapMm', 'glassKg', 'grownArea', 'gypsumG', 'heatLoss',
   'intoWaterW', 'kilonewtonsFromKg', 'liftKgf', 'litresToHeight', 'longestRound', 'meshVolume', 'mixedCelsius',
-  'moundSteepestDeg', 'netLiftKgf', 'orderDay', 'pathRegion', 'plugsFor', 'polygonArea', 'poreWaterL', 'pouredL',
-  'powerLoad', 'proposedGear', 'recommendedKg', 'relax', 'remainingShare', 'restingCelsius', 'roSchedule',
-  'saturationKPa', 'slopedAreaMm2', 'stabilityOf', 'stoneToHoldKg', 'waterDensity', 'waterRecipe',
+  'moundSteepestDeg', 'netLiftKgf', 'orderDay', 'pathRegion', 'pieceFrom', 'plugsFor', 'polygonArea', 'poreWaterL',
+  'pouredL', 'powerLoad', 'proposedGear', 'recommendedKg', 'relax', 'remainingShare', 'restingCelsius', 'roSchedule',
+  'roughStone', 'saturationKPa', 'seenThroughPane', 'slopedAreaMm2', 'stabilityOf', 'stoneToHoldKg', 'waterDensity',
+  'waterRecipe',
 ]; // prettier-ignore
 
 describe('relations', () => {

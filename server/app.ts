@@ -12,8 +12,8 @@ import { fileRoutes } from './routes/files';
 import { meshRoutes } from './routes/meshes';
 import { orderRoutes } from './routes/orders';
 import { pictureRoutes } from './routes/pictures';
+import { yardRoutes } from './routes/yard';
 import type { Store } from './store/store';
-import { readStudio } from './store/studio';
 import type { SupplierLink } from './supplierLink';
 
 export interface AppParts {
@@ -62,7 +62,7 @@ export function createApp({ store, pool, suppliers, web }: AppParts): { app: Exp
   app.use(helmet(HEADERS));
   app.use(ownPagesOnly);
   app.get('/api/health', (_req, res) => void res.json({ ok: true, heldMs: longestHoldMs() }));
-  app.get('/api/studio', async (_req, res) => void res.json(await readStudio(store)));
+  app.use('/api/studio', yardRoutes(store, jobs));
   app.use('/api/commissions', fileRoutes(store, jobs));
   app.use('/api/commissions', orderRoutes(store, jobs, dispatch));
   app.use('/api/commissions', pictureRoutes(store));

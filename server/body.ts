@@ -2,7 +2,7 @@ import { raw, type NextFunction, type Request, type RequestHandler, type Respons
 import { Problem, refusedWhole } from './problem';
 
 /** The body of a request as bytes, whatever it says it is, and how much of it is taken. */
-export function bytes(limit: number, what: 'document' | 'picture' | 'request'): RequestHandler {
+export function bytes(limit: number, what: 'document' | 'picture' | 'request' | 'scan'): RequestHandler {
   const read = raw({ type: () => true, limit });
   return (req, res, next) =>
     read(req, res, (error?: unknown) => next(isTooLarge(error) ? tooMuch(limit, what) : error));

@@ -50,3 +50,35 @@ export async function meshOfGlb(bytes: Uint8Array): Promise<Mesh> {
     throw new NotAMesh('has something else than triangles, must be one surface of them');
   return { vertices: new Float64Array(position), faces: new Uint32Array(indices) };
 }
+
+/**
+ * Every surface of a GLB from anywhere, in metres with z up as it stands in its scene.
+ *
+ * @throws NotAMesh when it is no GLB, or has no triangles
+ */
+export async function meshesOfGlb(bytes: Uint8Array): Promise<Mesh[]> {
+  const document = await new WebIO().readBinary(bytes).catch(() => {
+    throw new NotAMesh('cannot be read, must be a GLB');
+  });
+  const meshes = document
+    .getRoot()
+    .listNodes()
+    .flatMap((node) => {
+      const m = node.getWorldMatrix();
+      return (node.getMesh()?.listPrimitives() ?? []).flatMap((primitive): Mesh[] => {
+        const position = primitive.getAttribute('POSITION')?.getArray();
+        if (primitive.getMode() !== Primitive.Mode.TRIANGLES || !position) return [];
+        const count = position.length / 3;
+        const indices = primitive.getIndices()?.getArray() ?? Array.from({ length: count }, (_, i) => i);
+        const vertices = new Float64Array(position.length);
+        for (let i = 0; i < position.length; i += 3) {
+          const [x, y, z] = [0, 1, 2].map((k) => m[k] * position[i] + m[4 + k] * position[i + 1] + m[8 + k] * position[i + 2] + m[12 + k]); // prettier-ignore
+          // y up becomes z up.
+          vertices.set([x, -z, y], i);
+        }
+        return [{ vertices, faces: Uint32Array.from(indices) }];
+      });
+    });
+  if (meshes.length === 0) throw new NotAMesh('has no triangles, must be a surface of them');
+  return meshes;
+}

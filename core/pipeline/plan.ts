@@ -12,6 +12,7 @@ import { bySeverity, type Finding } from '../words/finding';
 import { say } from '../words/text';
 import { visit, type VisitPlan } from '../visit/visit';
 import { majorOf } from '../units/money';
+import { reservedFindings, type Elsewhere } from '../yard/reserved';
 
 /** Everything that follows from one option of a commission. */
 export interface Plan {
@@ -27,6 +28,8 @@ export interface Plan {
 export interface PlanAsk extends SurveyAsk {
   /** The day against which order-by days are held; without it nothing is late. */
   today?: Day;
+  /** Where else pieces of the studio’s yard stand, as far as that is known. */
+  elsewhere?: Elsewhere;
 }
 
 /** The whole road from a drawn scape to its care, in one call. */
@@ -46,6 +49,7 @@ export function plan(commission: Commission, ask: PlanAsk = {}): Plan {
     care,
     findings: bySeverity([
       ...surveyFindings(commission, measured),
+      ...reservedFindings(commission, measured.optionId, ask.elsewhere ?? {}),
       ...visited.findings,
       ...gearFindings(commission, measured),
       ...ordered.findings,

@@ -33,7 +33,8 @@ export function seenThroughPane(eye: Spot, spot: Spot, index = WATER_INDEX): Spo
  * evenly along the way, so it is halved until it is found.
  */
 export function crossingMm(across: number, before: number, behind: number, index = WATER_INDEX): number {
-  const off = (r: number) => r / Math.hypot(r, before) - (index * (across - r)) / Math.hypot(across - r, behind);
+  const off = (r: number) =>
+    r / Math.hypot(r, before) - (index * (across - r)) / Math.hypot(across - r, behind);
   let [low, high] = [0, across];
   for (let i = 0; i < MOST_STEPS && high - low > CLOSE_MM; i++) {
     const middle = (low + high) / 2;

@@ -20,6 +20,7 @@ export const FINDINGS = {
   'piece.bare': 'survey',
   'piece.rests': 'survey',
   'piece.tips': 'survey',
+  'piece.reserved': 'yard',
   'plant.co2': 'survey',
   'plant.shared': 'survey',
   'vessel.label': 'survey',

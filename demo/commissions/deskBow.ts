@@ -77,7 +77,7 @@ export function deskBow(today: Day): Commission {
         bed: [{ id: 'soil', material: 'soil-granules', top: { kind: 'ramp', frontMm: 52, backMm: 80 } }],
         pieces: [
           {
-            ...set('S-22', [240, 225], 24, { turnDeg: 25 }),
+            ...set('S-22', [240, 225], 24, { turnDeg: 25, owned: undefined, origin: 'client' }),
             material: 'limestone',
           },
         ],

@@ -40,10 +40,10 @@ export function openWindow(today: Day): Commission {
           },
         ],
         pieces: [
-          set('S-14', [170, 215], 26, { turnDeg: 20 }),
-          set('S-22', [455, 51], 30, { turnDeg: 10 }),
+          set('S-14', [170, 215], 26, { turnDeg: 20, owned: undefined, origin: 'client' }),
+          set('S-22', [455, 51], 30, { turnDeg: 10, owned: undefined, origin: 'client' }),
           set('R-02', [400, 215], 18, { turnDeg: 170, owned: false }),
-          set('S-31', [300, 120], 20),
+          set('S-31', [300, 120], 20, { owned: undefined, origin: 'client' }),
         ],
         joints: [],
         plants: [

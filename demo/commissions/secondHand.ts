@@ -69,8 +69,8 @@ export function secondHand(today: Day): Commission {
         ],
         pieces: [
           set('R-07', [400, 190], 30, { owned: undefined, origin: 'here', fixed: true }),
-          set('S-31', [200, 150], 20, { turnDeg: 30 }),
-          set('S-33', [300, 110], 18, { turnDeg: 80 }),
+          set('S-31', [200, 150], 20, { turnDeg: 30, owned: undefined, origin: 'client' }),
+          set('S-33', [300, 110], 18, { turnDeg: 80, owned: undefined, origin: 'client' }),
         ],
         joints: [],
         plants: [

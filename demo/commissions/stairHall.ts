@@ -111,7 +111,7 @@ export function stairHall(today: Day): Commission {
           },
         ],
         pieces: [
-          set('S-14', [420, 330], 30, { turnDeg: 20 }),
+          set('S-14', [420, 330], 30, { turnDeg: 20, owned: undefined, origin: 'client' }),
           {
             id: 'B-01',
             material: 'basalt',

@@ -20,6 +20,14 @@ export function columnsOf(document: Commission) {
     waterLineMm: document.vessel.waterLineMm,
     searched: `${document.title} ${client} ${place}`.toLowerCase(),
     document: packed(JSON.stringify(document)),
+    yard: yardIds(document),
     meshes: [...new Set(scansOf(document).map((s) => s.mesh))],
   };
+}
+
+/** Pieces of the studio’s yard that the chosen option takes, by their numbers. */
+function yardIds({ options, chosen }: Commission): string[] {
+  const pieces = options.find((o) => o.id === chosen)?.pieces ?? [];
+  const taken = pieces.filter((p) => (p.origin ?? (p.owned ? 'stock' : undefined)) === 'stock');
+  return [...new Set(taken.map((p) => p.id.replace(/\.\d+$/, '')))];
 }

@@ -30,6 +30,8 @@ export const commissions = sqliteTable(
      * does not ask for it then never reads past the small columns.
      */
     document: text('document').$type<Text>().notNull(),
+    /** Pieces of the studio’s yard that its chosen option takes. */
+    yard: text('yard', { mode: 'json' }).$type<string[]>().notNull().default([]),
     /** Names of the meshes that the document has beside it. */
     meshes: text('meshes', { mode: 'json' }).$type<string[]>().notNull().default([]),
   },

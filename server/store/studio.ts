@@ -1,6 +1,6 @@
-import { asc } from 'drizzle-orm';
-import type { Studio } from '../../core/catalogue/studio';
-import { entries } from './schema';
+import { asc, count, eq, isNull, and, ne } from 'drizzle-orm';
+import type { Studio, YardPiece } from '../../core/catalogue/studio';
+import { commissions, entries } from './schema';
 import type { Store } from './store';
 
 const EMPTY: Studio = {
@@ -36,4 +36,35 @@ export async function writeStudio(store: Store, studio: Studio): Promise<void> {
     list.map((value, position) => ({ key: `${kind}/${value.id}`, kind, position, value })),
   );
   await store.write((db) => db.batch([db.delete(entries), db.insert(entries).values(rows)]));
+}
+
+/** One more piece in the yard, after those that are there. */
+export async function addToYard(store: Store, piece: YardPiece): Promise<void> {
+  const [{ n }] = await store.db.select({ n: count() }).from(entries).where(eq(entries.kind, 'yard'));
+  const row = { key: `yard/${piece.id}`, kind: 'yard', position: n, value: piece };
+  await store.write((db) => db.insert(entries).values(row));
+}
+
+/** Takes a piece out of the yard: given back, sold or broken. False where there is none of that number. */
+export async function dropFromYard(store: Store, id: string): Promise<boolean> {
+  const gone = await store.write((db) =>
+    db
+      .delete(entries)
+      .where(eq(entries.key, `yard/${id}`))
+      .returning(),
+  );
+  return gone.length > 0;
+}
+
+/** In which commissions a piece of the yard stands, by its number. */
+export type UsedPieces = Record<string, { id: string; title: string }[]>;
+
+export async function usedPieces({ db }: Store): Promise<UsedPieces> {
+  const rows = await db
+    .select({ id: commissions.id, title: commissions.title, yard: commissions.yard })
+    .from(commissions)
+    .where(and(isNull(commissions.removedAt), ne(commissions.yard, [])));
+  const used: UsedPieces = {};
+  for (const { id, title, yard } of rows) for (const piece of yard) (used[piece] ??= []).push({ id, title });
+  return used;
 }

@@ -1,7 +1,7 @@
 import { changesBetween, type Change } from '../../core/commission/changes';
 import type { Fault } from '../../core/commission/fault';
 import type { Studio } from '../../core/catalogue/studio';
-import type { Commission } from '../../core/commission/schema';
+import type { Commission, Scan } from '../../core/commission/schema';
 import type { Confirmation } from '../../core/ordering/confirmation';
 
 /** An answer that was not the one asked for, or none at all (`status` 0). */
@@ -59,6 +59,19 @@ export interface ListPage {
   commissions: Listed[];
   total: number;
   lately?: Listed[];
+}
+
+/** In which commissions pieces of the yard stand. */
+export type UsedPieces = Record<string, { id: string; title: string }[]>;
+
+/** What is said of a piece that goes into the yard. */
+export interface YardAsk {
+  id: string;
+  material: string;
+  sizeMm?: [number, number, number];
+  massKg?: number;
+  litres?: number;
+  scan?: string;
 }
 
 export interface SentOrder {
@@ -144,7 +157,12 @@ export const api = {
   restore: (id: string) => call('POST', `${at(id)}/restore`),
   importFile: (file: Blob) =>
     call<{ id: string; notes: Fault[] }>('POST', '/commissions/import', file, 'application/octet-stream'),
-  studio: () => call<Studio>('GET', '/studio'),
+  studio: () => call<Studio & { used?: UsedPieces }>('GET', '/studio'),
+  addToYard: (piece: YardAsk) => call<{ doubts: string[] }>('POST', '/studio/yard', json(piece)),
+  dropFromYard: (id: string) => call('DELETE', `/studio/yard/${encodeURIComponent(id)}`),
+  /** A scan from a file: its sizes and litres, and what was done to it. */
+  takeScan: (file: File, unit: 'mm' | 'cm' | 'm') =>
+    call<{ scan: Scan; notes: string[] }>('POST', `/studio/yard/scans?${new URLSearchParams({ file: file.name, unit })}`, file, 'application/octet-stream'), // prettier-ignore
   orders: (id: string) => call<{ orders: SentOrder[] }>('GET', `${at(id)}/orders`),
   sendOrder: (id: string, supplier: string, option: string, today: string) =>
     call<{ reference: string }>('POST', `${at(id)}/orders`, json({ supplier, option, today })),

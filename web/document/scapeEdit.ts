@@ -1,6 +1,7 @@
 import { isMoved, pieceOrigin } from '../../core/commission/origin';
 import { turnedAbout, type Axis } from '../../core/geometry/rotation';
-import type { Layer, Option, Piece } from '../../core/commission/schema';
+import type { Commission, Layer, Material, Option, Piece } from '../../core/commission/schema';
+import { standIn, type Form, type SizeClass } from '../../core/yard/pieceFrom';
 import type { YardPiece } from '../../core/catalogue/studio';
 import { useCommission } from './commissionStore';
 import { freshId } from './docEdit';
@@ -135,18 +136,79 @@ export function useScapeEdit() {
       stand: { kind: 'bed', buryMm: 20 },
       owned: true,
     };
-    const material = doc.catalogue.materials.some((m) => m.id === source.material)
-      ? undefined
-      : studio.studio?.catalogue.materials.find((m) => m.id === source.material);
+    setOnBench(fresh);
+    return id;
+  }
+
+  /** A new piece on the bench, and its material in the document where that has it not. */
+  function setOnBench(fresh: Piece, of = studioMaterial(fresh.material)): void {
     commission.endStep();
-    commission.edit(`add ${id}`, (d) => ({
-      ...d,
-      catalogue: material ? { ...d.catalogue, materials: [...d.catalogue.materials, material] } : d.catalogue,
+    commission.edit(`add ${fresh.id}`, (d) => ({
+      ...withMaterial(d, of),
       options: d.options.map((o) =>
         o.id === commission.optionId ? { ...o, pieces: [...o.pieces, fresh] } : o,
       ),
     }));
+  }
+  const studioMaterial = (id: string) => studio.studio?.catalogue.materials.find((m) => m.id === id);
+
+  /** A stand-in for a piece that is bought by its size class: plausible, and in the take-off. */
+  function addStandIn(material: Material, size: SizeClass, form: Form): string {
+    const { length, width } = commission.document!.vessel.innerMm;
+    const id = freshId('N-1', commission.option!.pieces).replace(/^N-1-(\d+)$/, 'N-$1');
+    const { mesh } = standIn(size, form, Number(id.slice(2)) * 7919);
+    const corners = Array.from({ length: mesh.vertices.length / 3 }, (_, i) => [0, 1, 2].map((k) => Math.round(mesh.vertices[i * 3 + k] * 10) / 10)); // prettier-ignore
+    const faces = Array.from({ length: mesh.faces.length / 3 }, (_, i) => [
+      ...mesh.faces.slice(i * 3, i * 3 + 3),
+    ]);
+    setOnBench(
+      {
+        id,
+        material: material.id,
+        shape: { kind: 'mesh', vertices: corners, faces } as Piece['shape'],
+        at: [length / 2, width / 2],
+        turnDeg: 0,
+        stand: { kind: 'bed', buryMm: 20 },
+        origin: 'bought',
+      },
+      material,
+    );
     return id;
+  }
+
+  /** The real piece in the place of another: where it stands, how it is turned and what it is joined to stay. */
+  function swap(id: string, source: YardPiece): string {
+    const to = commission.option!.pieces.some((p) => p.id === source.id) ? id : source.id;
+    const named = (other: string) => (other === id ? to : other);
+    commission.endStep();
+    commission.edit(`swap ${id}`, (d) => ({
+      ...withMaterial(d, studioMaterial(source.material)),
+      options: d.options.map((o) =>
+        o.id !== commission.optionId
+          ? o
+          : {
+              ...o,
+              pieces: o.pieces.map((p): Piece => {
+                if (p.id !== id)
+                  return p.stand.kind === 'on'
+                    ? { ...p, stand: { kind: 'on', piece: named(p.stand.piece) } }
+                    : p;
+                const { origin: _o, massKg: _m, client: _c, ...place } = p;
+                return {
+                  ...place,
+                  id: to,
+                  material: source.material,
+                  shape: source.shape,
+                  ...(source.massKg ? { massKg: source.massKg } : {}),
+                  origin: source.client ? 'client' : 'stock',
+                };
+              }),
+              joints: o.joints.map((j) => ({ ...j, pieces: j.pieces.map(named) })),
+              plants: o.plants.map((p) => (p.on ? { ...p, on: named(p.on) } : p)),
+            },
+      ),
+    }));
+    return to;
   }
 
   function layer(id: string, key: string, change: (layer: Layer) => Layer): void {
@@ -196,11 +258,19 @@ export function useScapeEdit() {
     mirrorAll,
     remove,
     add,
+    addStandIn,
+    swap,
     layer,
     tryLayer,
     join,
     joinBy,
   };
+}
+
+/** A document with a material more, where it has it not. */
+function withMaterial(d: Commission, material: Material | undefined): Commission {
+  if (!material || d.catalogue.materials.some((m) => m.id === material.id)) return d;
+  return { ...d, catalogue: { ...d.catalogue, materials: [...d.catalogue.materials, material] } };
 }
 
 /** A copy stands so far beside what it was copied from, mm. */

@@ -1,16 +1,41 @@
 import { defineStore } from 'pinia';
 import { shallowRef } from 'vue';
 import type { Studio } from '../../core/catalogue/studio';
-import { api } from './api';
+import type { Elsewhere } from '../../core/yard/reserved';
+import { api, type UsedPieces, type YardAsk } from './api';
 
-/** The studio's catalogue and yard, fetched once. */
+/** The studio's catalogue and yard, fetched once; and where each piece of the yard stands. */
 export const useStudio = defineStore('studio', () => {
   const studio = shallowRef<Studio>();
+  const used = shallowRef<UsedPieces>({});
   let asked: Promise<void> | undefined;
-  const load = () =>
-    (asked ??= api.studio().then(
-      (s) => void (studio.value = s),
+  const fetched = () =>
+    api.studio().then(
+      ({ used: where, ...s }) => {
+        studio.value = s;
+        used.value = where ?? {};
+      },
       () => void (asked = undefined),
-    ));
-  return { studio, load };
+    );
+  const load = () => (asked ??= fetched());
+
+  /** Other commissions than one, by the number of the piece that they have. */
+  const elsewhere = (id: string): Elsewhere => {
+    const others = Object.entries(used.value).map(
+      ([piece, list]) => [piece, list.filter((c) => c.id !== id).map((c) => c.title)] as const,
+    );
+    return Object.fromEntries(others.filter(([, titles]) => titles.length > 0));
+  };
+
+  /** A piece into the yard; answers with what is doubtful about it. */
+  async function add(piece: YardAsk): Promise<string[]> {
+    const { doubts } = await api.addToYard(piece);
+    await fetched();
+    return doubts;
+  }
+  async function drop(id: string): Promise<void> {
+    await api.dropFromYard(id);
+    await fetched();
+  }
+  return { studio, used, elsewhere, load, add, drop };
 });

@@ -24,6 +24,7 @@ import TallyColumn from './TallyColumn.vue';
 const props = defineProps<{ id: string }>();
 useLibrary();
 const commission = useCommission();
+const studio = useStudio();
 const route = useRoute();
 const router = useRouter();
 const { volume } = useFigures();
@@ -35,7 +36,11 @@ const OF_CHOSEN = ['order', 'build', 'handover'];
 const planned = computed(() =>
   OF_CHOSEN.includes(String(route.name)) ? (commission.document?.chosen ?? '') : commission.optionId,
 );
-const { plan, field, trouble, waterScale, scapeWork } = useLivePlan(toRef(commission, 'document'), planned);
+const { plan, field, trouble, waterScale, scapeWork } = useLivePlan(
+  toRef(commission, 'document'),
+  planned,
+  computed(() => studio.elsewhere(props.id)),
+);
 watch(
   () => commission.option,
   (option) => option && fetchAhead(option),
@@ -45,7 +50,7 @@ const reloadOrders = async () => {
 };
 provide(FRAME, { plan, field, orders, reloadOrders, waterScale, scapeWork });
 useTitle(computed(() => (commission.document ? `${commission.document.title} · Utsuwa` : 'Utsuwa')));
-void useStudio().load();
+void studio.load();
 
 watch(
   () => props.id,

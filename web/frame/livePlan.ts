@@ -4,6 +4,7 @@ import { onScopeDispose, shallowRef, watch, type Ref } from 'vue';
 import type { Commission } from '../../core/commission/schema';
 import { packer } from '../workers/parcel';
 import type { FieldView, ShownPlan, PlanWorker } from '../workers/planWorker';
+import type { Elsewhere } from '../../core/yard/reserved';
 import { today } from '../units/days';
 
 /** A vessel that has not changed for so long is at rest. */
@@ -13,7 +14,11 @@ const REST_MS = 150;
  * The plan of an option, computed in a worker and renewed as the document changes. While one is under way
  * only the newest wish waits, so that a drag never queues up.
  */
-export function useLivePlan(commission: Ref<Commission | undefined>, optionId: Readonly<Ref<string>>) {
+export function useLivePlan(
+  commission: Ref<Commission | undefined>,
+  optionId: Readonly<Ref<string>>,
+  elsewhere: Readonly<Ref<Elsewhere>>,
+) {
   const worker = new Worker(new URL('../workers/planWorker.ts', import.meta.url), { type: 'module' });
   const remote = wrap<PlanWorker>(worker);
   const pack = packer();
@@ -35,7 +40,7 @@ export function useLivePlan(commission: Ref<Commission | undefined>, optionId: R
       // A vessel that has just changed is read roughly at once, and finely when it has come to rest.
       const rough = known !== undefined && vessel !== known;
       known = vessel;
-      const answer = await remote.compute(pack(commission.value, option), today(), rough);
+      const answer = await remote.compute(pack(commission.value, option), today(), rough, elsewhere.value);
       clearTimeout(refining);
       if (rough) refining = setTimeout(() => void renew(), REST_MS);
       if (answer.field) field.value = answer.field;
@@ -48,7 +53,7 @@ export function useLivePlan(commission: Ref<Commission | undefined>, optionId: R
     if (again) await renew();
   }
 
-  watch([commission, optionId], () => void renew(), { immediate: true });
+  watch([commission, optionId, elsewhere], () => void renew(), { immediate: true });
   onScopeDispose(() => {
     clearTimeout(refining);
     worker.terminate();

@@ -1,6 +1,7 @@
 import { expose } from 'comlink';
 import type { Day } from '../../core/calendar/day';
 import { plan, type Plan } from '../../core/pipeline/plan';
+import type { Elsewhere } from '../../core/yard/reserved';
 import { newMemo } from '../../core/survey/memo';
 import { parseCommission } from '../../core/commission/parse';
 import { materialOf, optionOf } from '../../core/commission/lookup';
@@ -47,14 +48,19 @@ let sent: BedField | undefined;
 /** What was last measured finely: asked again for its water by height. */
 let last: { survey: Survey; commission: Commission } | undefined;
 
-async function compute(parcel: Parcel, today: Day, rough = false): Promise<Computed> {
+async function compute(
+  parcel: Parcel,
+  today: Day,
+  rough = false,
+  elsewhere: Elsewhere = {},
+): Promise<Computed> {
   const commission = unpack(parcel);
   const missing = await scansAtHand(commission);
   if (missing) return { trouble: missing };
   const cellMm = rough ? ROUGHER * usualCellMm(commission.vessel) : undefined;
   let whole: Plan;
   try {
-    whole = plan(commission, { today, cellMm, memo: rough ? roughMemo : memo });
+    whole = plan(commission, { today, cellMm, memo: rough ? roughMemo : memo, elsewhere });
   } catch (error) {
     return { trouble: troubleIn(commission, error instanceof Error ? error.message : String(error)) };
   }

@@ -332,6 +332,7 @@ const doc = toRef(commission, 'document');
       :materials="materials"
       :survey="plan?.survey"
       @take="take"
+      @let-down="letDown"
       @drop-piece="dropped"
     >
       <PieceInspector

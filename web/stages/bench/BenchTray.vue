@@ -10,7 +10,11 @@ import YardPanel from './YardPanel.vue';
 type Tray = 'yard' | 'bed' | 'pieces' | 'story';
 defineProps<{ option: Option; materials: Material[]; survey?: ShownPlan['survey'] }>();
 const tray = defineModel<Tray>('tray', { required: true });
-defineEmits<{ take: [piece: YardPiece]; dropPiece: [piece: YardPiece, x: number, y: number] }>();
+defineEmits<{
+  take: [piece: YardPiece];
+  dropPiece: [piece: YardPiece, x: number, y: number];
+  letDown: [id: string];
+}>();
 const TABS: [Tray, string][] = [
   ['yard', 'Yard'],
   ['bed', 'Bed'],
@@ -40,6 +44,7 @@ const TABS: [Tray, string][] = [
         v-if="tray === 'yard'"
         :option="option"
         @take="$emit('take', $event)"
+        @let-down="$emit('letDown', $event)"
         @drop-piece="(p, x, y) => $emit('dropPiece', p, x, y)"
       />
       <BedPanel v-else-if="tray === 'bed'" :option="option" :materials="materials" :survey="survey" />

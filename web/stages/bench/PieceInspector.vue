@@ -2,6 +2,8 @@
 import { computed } from 'vue';
 import type { Joint, Material, Option, Origin, Piece } from '../../../core/commission/schema';
 import { useScapeEdit } from '../../document/scapeEdit';
+import { useStudio } from '../../document/studioStore';
+import { selectPiece } from '../../frame/selection';
 import { useFigures } from '../../units/figures';
 import { pieceOrigin, pieceState } from '../../../core/commission/origin';
 import { useCommission } from '../../document/commissionStore';
@@ -94,6 +96,19 @@ const offers = computed(() =>
     ({ id }) => !props.option.joints.some((j) => j.pieces.includes(id) && j.pieces.includes(props.piece.id)),
   ),
 );
+/** Pieces of the yard that stand nowhere yet: one of them can take the place of this one. */
+const studio = useStudio();
+const swaps = computed(() => {
+  const there = new Set(props.option.pieces.map((p) => p.id));
+  const away = studio.elsewhere(commission.id);
+  return (studio.studio?.yard ?? [])
+    .filter((y) => !there.has(y.id) && !away[y.id])
+    .map((y) => ({ value: y.id, title: y.id }));
+});
+function swapFor(id: string | null): void {
+  const source = studio.studio?.yard.find((y) => y.id === id);
+  if (source) selectPiece(edit.swap(props.piece.id, source));
+}
 const CLEAR_WORDS: Record<string, string> = {
   front: 'to front',
   left: 'to left',
@@ -226,6 +241,14 @@ function glueTo(id: string | null): void {
       >
         Touches {{ o.id }}: join
       </button>
+      <v-select
+        v-if="swaps.length"
+        label="swap for"
+        :items="swaps"
+        :model-value="null"
+        data-test="swap"
+        @update:model-value="(id: string | null) => swapFor(id)"
+      />
       <OriginField class="origin" :origin="origin" @change="setOrigin" />
       <v-select
         class="state"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import type { Option } from '../../../core/commission/schema';
 import { volumeMm3Of } from '../../../core/hardscape/columns';
 import { massKgOf } from '../../../core/hardscape/mass';
@@ -12,10 +12,16 @@ import { clientPiece, type YardPiece } from '../../../core/catalogue/studio';
 import { useCommission } from '../../document/commissionStore';
 import { useFigures } from '../../units/figures';
 import { useStudio } from '../../document/studioStore';
+import StandInForm from './StandInForm.vue';
+import YardForm from './YardForm.vue';
 
 /** The studio's own measured pieces: drag one on the plan, or press it. */
 const props = defineProps<{ option: Option }>();
-const emit = defineEmits<{ take: [piece: YardPiece]; dropPiece: [piece: YardPiece, x: number, y: number] }>();
+const emit = defineEmits<{
+  take: [piece: YardPiece];
+  dropPiece: [piece: YardPiece, x: number, y: number];
+  letDown: [id: string];
+}>();
 const studio = useStudio();
 const commission = useCommission();
 const f = useFigures();
@@ -44,6 +50,12 @@ const measured = computed(() =>
     };
   }),
 );
+const adding = ref(false);
+const standing = ref(false);
+const taken = computed(() => new Set((studio.studio?.yard ?? []).map((p) => p.id)));
+/** The first of the other commissions that have a piece. */
+const elsewhere = computed(() => studio.elsewhere(commission.id));
+const where = (id: string) => elsewhere.value[id]?.[0];
 const used = computed(() => new Set(props.option.pieces.map((p) => p.id.replace(/\.\d+$/, ''))));
 
 const drag = usePointerDrag<{ piece: YardPiece; far: boolean; x: number; y: number }>({
@@ -73,12 +85,31 @@ function pressed(piece: YardPiece): void {
 </script>
 
 <template>
-  <ul v-if="measured.length" class="yard">
+  <YardForm
+    v-if="adding"
+    :materials="studio.studio?.catalogue.materials ?? []"
+    :taken="taken"
+    @done="adding = false"
+  />
+  <StandInForm
+    v-else-if="standing"
+    :materials="studio.studio?.catalogue.materials ?? []"
+    @done="standing = false"
+    @set="$emit('letDown', $event)"
+  />
+  <ul v-else-if="measured.length" class="yard">
+    <li class="more">
+      <button class="act" data-test="into-yard" @click="adding = true">Add to the yard</button>
+      <button class="act" data-test="stand-in" @click="standing = true">Not bought yet</button>
+      <slot />
+    </li>
     <li v-for="m in measured" :key="m.piece.id" :class="{ used: used.has(m.piece.id) }">
       <button
         class="plain"
         :data-yard="m.piece.id"
-        :title="`Set ${m.piece.id} on the bench`"
+        :title="
+          where(m.piece.id) ? `${m.piece.id} is in ${where(m.piece.id)}` : `Set ${m.piece.id} on the bench`
+        "
         @pointerdown="drag"
         @click="pressed(m.piece)"
       >
@@ -88,12 +119,17 @@ function pressed(piece: YardPiece): void {
           </g>
         </svg>
         <b>{{ m.piece.id }}&ensp;{{ f.mass(m.massKg) }}</b>
-        <span class="quiet">{{ used.has(m.piece.id) ? 'on the bench' : m.size }}</span>
+        <span class="quiet">{{
+          used.has(m.piece.id) ? 'on the bench' : where(m.piece.id) ? `in ${where(m.piece.id)}` : m.size
+        }}</span>
       </button>
     </li>
   </ul>
   <p v-else class="quiet empty">
-    The yard is empty. Pieces come with the studio’s catalogue, or inside an imported commission.
+    The yard is empty.
+    <button class="act" data-test="into-yard" @click="adding = true">
+      Add a piece by its sizes and mass
+    </button>
   </p>
 </template>
 
@@ -109,7 +145,16 @@ li {
   border-left: 1px solid var(--rule);
   height: 100%;
 }
-button {
+.more {
+  border: 0;
+  display: flex;
+  flex-direction: column;
+  align-items: flex-start;
+  width: 118px;
+  flex: none;
+  padding-top: 8px;
+}
+li:not(.more) > button {
   width: 92px;
   height: 100%;
   display: flex;
@@ -122,7 +167,7 @@ button {
   line-height: 1.35;
   touch-action: none;
 }
-button:hover {
+li:not(.more) > button:hover {
   background: var(--celadon-wash);
 }
 .used svg {

@@ -1,0 +1,1 @@
+ALTER TABLE `commissions` ADD `yard` text DEFAULT '[]' NOT NULL;

@@ -1,0 +1,124 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { STLExporter } from 'three/addons/exporters/STLExporter.js';
+import { OBJExporter } from 'three/addons/exporters/OBJExporter.js';
+import { BoxGeometry, Mesh as Drawn } from 'three';
+import { glbOf } from '../core/exchange/glb';
+import { example } from '../core/testing/scape';
+import { scanFile } from './documents/scanFile';
+import request from 'supertest';
+import { writeStudio } from './store/studio';
+import { testServer, type TestServer } from './testing';
+
+const block = new Drawn(new BoxGeometry(120, 80, 200));
+const encoder = new TextEncoder();
+const stl = () => encoder.encode(new STLExporter().parse(block));
+const obj = () => encoder.encode(new OBJExporter().parse(block));
+const volumeL = ({ vertices: v, faces }: { vertices: Float64Array; faces: Uint32Array }) => {
+  let six = 0;
+  for (let f = 0; f < faces.length; f += 3) {
+    const [a, b, c] = [0, 1, 2].map((k) => v.subarray(faces[f + k] * 3, faces[f + k] * 3 + 3));
+    six += a[0] * (b[1] * c[2] - b[2] * c[1]) - a[1] * (b[0] * c[2] - b[2] * c[0]) + a[2] * (b[0] * c[1] - b[1] * c[0]); // prettier-ignore
+  }
+  return six / 6e6;
+};
+
+describe('a scan from a file', () => {
+  it('is read as STL and OBJ, written by another program, with its litres', async () => {
+    for (const [name, bytes] of [
+      ['a.stl', stl()],
+      ['b.OBJ', obj()],
+    ] as const) {
+      // prettier-ignore
+      const { mesh, notes } = await scanFile(bytes, name, 'mm');
+      expect(volumeL(mesh)).toBeCloseTo(1.92, 6);
+      expect(mesh.vertices).toHaveLength(24);
+      expect(notes).toEqual([]);
+    }
+  });
+
+  it('is read as GLB in its metres, z up again', async () => {
+    const { mesh } = await scanFile(stl(), 'a.stl', 'mm');
+    const glb = new Uint8Array(await glbOf(mesh, 'block'));
+    const back = await scanFile(glb, 'c.glb', 'mm');
+    expect(volumeL(back.mesh)).toBeCloseTo(1.92, 4);
+    const high = back.mesh.vertices.filter((_, i) => i % 3 === 2);
+    expect(Math.max(...high) - Math.min(...high)).toBeCloseTo(200, 2);
+  });
+
+  it('that faces inwards is turned round; an open one, another unit and no scan are refused with what to do', async () => {
+    const { mesh } = await scanFile(stl(), 'a.stl', 'mm');
+    const inward = new BoxGeometry(120, 80, 200);
+    inward.scale(-1, 1, 1);
+    const turned = await scanFile(encoder.encode(new STLExporter().parse(new Drawn(inward))), 'a.stl', 'mm');
+    expect(turned.notes).toEqual(['faced inwards and was turned round']);
+    expect(volumeL(turned.mesh)).toBeCloseTo(volumeL(mesh), 6);
+    const open = encoder.encode(new TextDecoder().decode(stl()).replace(/facet[\s\S]*?endfacet\s*/, ''));
+    await expect(scanFile(open, 'a.stl', 'mm')).rejects.toThrow(/is open along the edge.*Close its holes/);
+    const metres = encoder.encode(new STLExporter().parse(new Drawn(new BoxGeometry(0.12, 0.08, 0.2))));
+    await expect(scanFile(metres, 'a.stl', 'mm')).rejects.toThrow(
+      /would be 0\.2 mm long: is the file in metres/,
+    );
+    expect(volumeL((await scanFile(metres, 'a.stl', 'm')).mesh)).toBeCloseTo(1.92, 4);
+    await expect(scanFile(stl(), 'a.fbx', 'mm')).rejects.toThrow(/ends in \.stl, \.obj or \.glb/);
+    await expect(scanFile(encoder.encode('nothing'), 'a.glb', 'mm')).rejects.toThrow(
+      /could not be read as GLB/,
+    );
+  });
+});
+
+describe('the yard', () => {
+  let t: TestServer;
+  beforeAll(async () => {
+    t = await testServer();
+    const materials = [{ id: 'slate', kind: 'stone' as const, name: 'Slate', densityKgPerL: 2.75 }];
+    await writeStudio(t.store, { name: 'S', currency: 'GBP', catalogue: { materials, plants: [], suppliers: [] }, yard: [] }); // prettier-ignore
+  });
+  afterAll(() => t.close());
+  const api = () => request(t.app);
+
+  it('takes a piece by three sizes and a mass, once, and gives it up again', async () => {
+    const ask = { id: 'S-90', material: 'slate', sizeMm: [200, 140, 180], massKg: 6.6 };
+    const made = await api().post('/api/studio/yard').send(ask).expect(201);
+    expect(made.body).toMatchObject({
+      piece: { id: 'S-90', massKg: 6.6, shape: { kind: 'scan' } },
+      doubts: [],
+    });
+    expect(made.body.piece.shape.volumeL).toBeCloseTo(2.4, 1);
+    expect((await api().get('/api/studio')).body.yard).toMatchObject([{ id: 'S-90' }]);
+    await api().get(`/api/meshes/${made.body.piece.shape.mesh}`).expect(200);
+    const again = await api().post('/api/studio/yard').send(ask).expect(409);
+    expect(again.body.title).toMatch(/S-90 is in the yard already/);
+    const bad = await api()
+      .post('/api/studio/yard')
+      .send({ ...ask, id: 'S-91', massKg: -1 })
+      .expect(400);
+    expect(bad.body.title).toMatch(/massKg is -1, must be at least 0\.001/);
+    await api().delete('/api/studio/yard/S-90').expect(204);
+    await api().delete('/api/studio/yard/S-90').expect(404);
+  });
+
+  it('says of a typing error, and takes a scan with what was done to it', async () => {
+    const odd = { id: 'S-92', material: 'slate', sizeMm: [200, 140, 180], massKg: 9, litres: 2 };
+    const { body } = await api().post('/api/studio/yard').send(odd).expect(201);
+    expect(body.doubts).toEqual(['9 kg and 2 L are 4.5 kg/L; Slate is 2.75: is one of them mistyped?']);
+    const scan = await api().post('/api/studio/yard/scans?file=block.stl').set('Content-Type', 'application/octet-stream').send(Buffer.from(stl())).expect(201); // prettier-ignore
+    expect(scan.body).toMatchObject({ scan: { kind: 'scan', triangles: 12 }, notes: [] });
+    const made = await api().post('/api/studio/yard').send({ id: 'S-93', material: 'slate', scan: scan.body.scan.mesh }).expect(201); // prettier-ignore
+    expect(made.body.piece.shape.volumeL).toBeCloseTo(1.92, 4);
+    const none = await api()
+      .post('/api/studio/yard/scans?file=x.stl')
+      .send(Buffer.from('nonsense'))
+      .expect(422);
+    expect(none.body.title).toMatch(/could not be read as STL|fewer than four triangles/);
+  });
+
+  it('knows in which commissions a piece stands', async () => {
+    const doc = structuredClone(example('held-root'));
+    doc.options[0].pieces[0] = { ...doc.options[0].pieces[0], id: 'S-90', owned: true };
+    doc.options[0].joints = [];
+    const created = await api().post('/api/commissions').send({ ...doc, options: [{ ...doc.options[0], pieces: [doc.options[0].pieces[0]] }] }); // prettier-ignore
+    expect(created.status).toBe(201);
+    const { used } = (await api().get('/api/studio')).body;
+    expect(used['S-90']).toEqual([{ id: created.body.id, title: doc.title }]);
+  });
+});
