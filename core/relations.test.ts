@@ -27,8 +27,8 @@ const CENTRAL = [
   'intoWaterW', 'kilonewtonsFromKg', 'liftKgf', 'litresToHeight', 'longestRound', 'meshVolume', 'mixedCelsius',
   'moundSteepestDeg', 'netLiftKgf', 'orderDay', 'pathRegion', 'pieceFrom', 'plugsFor', 'polygonArea', 'poreWaterL',
   'pouredL', 'powerLoad', 'proposedGear', 'recommendedKg', 'relax', 'remainingShare', 'restingCelsius', 'roSchedule',
-  'roughStone', 'saturationKPa', 'seenThroughPane', 'slopedAreaMm2', 'stabilityOf', 'stoneToHoldKg', 'waterDensity',
-  'waterRecipe',
+  'roughStone', 'saturationKPa', 'seenThroughPane', 'slopedAreaMm2', 'stabilityOf', 'starts', 'stoneToHoldKg',
+  'tiled', 'waterDensity', 'waterRecipe',
 ]; // prettier-ignore
 
 describe('relations', () => {

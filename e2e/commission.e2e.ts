@@ -96,7 +96,7 @@ describe('a commission, from the list to the care guide', () => {
     const says = () =>
       b.page.$eval('.sheet', (el) => /(\d+) mm from the left/.exec(el.textContent ?? '')?.[1]);
     const before = Number(await says());
-    await b.at.drag('[data-test="cutline"]', 120, 0);
+    await b.at.drag('[data-test="cutgrip"]', 120, 0);
     expect(Number(await says())).toBeGreaterThan(before + 100);
     await b.at.focus('[data-test="cutline"]');
     await b.page.keyboard.press('ArrowLeft');

@@ -22,6 +22,11 @@ export const router = createRouter({
         { path: 'vessel', name: 'vessel', component: () => import('./stages/vessel/VesselStage.vue') },
         { path: 'bench', name: 'bench', component: () => import('./stages/bench/BenchStage.vue') },
         {
+          path: 'setting-out',
+          name: 'setting-out',
+          component: () => import('./stages/bench/SettingOut.vue'),
+        },
+        {
           path: 'planting',
           name: 'planting',
           component: () => import('./stages/planting/PlantingStage.vue'),

@@ -1,4 +1,5 @@
 import type { Shape } from '../commission/schema';
+import type { Mesh } from '../geometry/mesh';
 import { rotation, turned, type Matrix } from '../geometry/rotation';
 import { solidMesh } from './solid';
 
@@ -21,9 +22,14 @@ export function extentOf(shape: Shape, m: Matrix): Extent {
   }
   const known = kept.get(shape);
   if (known?.m.every((v, i) => v === m[i])) return known.extent;
-  const extent = boxOf(turned(solidMesh(shape).vertices, m));
+  const extent = extentOfMesh(solidMesh(shape), m);
   kept.set(shape, { m, extent });
   return extent;
+}
+
+/** The same of a surface: the box around all of its turned corners. */
+export function extentOfMesh({ vertices }: Mesh, m: Matrix): Extent {
+  return boxOf(turned(vertices, m));
 }
 
 /** Length, width and height of a shape as it lies in the hand, mm; of a scan as it was measured. */

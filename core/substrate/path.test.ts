@@ -27,6 +27,18 @@ describe('a path', () => {
     // A hairpin runs into itself and is still one floor.
     const hairpin: [number, number][] = [[300, 100], [500, 200], [300, 220], [300, 110]]; // prettier-ignore
     expect(firstCrossing(pathRegion({ line: hairpin, widthMm: [90, 90] }, vessel))).toBeUndefined();
+    // Two points that are one are a round.
+    const one = pathRegion(
+      {
+        line: [
+          [300, 200],
+          [300, 200],
+        ],
+        widthMm: [90, 40],
+      },
+      vessel,
+    );
+    expect(polygonArea(one)).toBeGreaterThan(Math.PI * 40 ** 2);
     expect(pathRegion({ line: [[2000, 0], [2100, 0]], widthMm: [50, 50] }, vessel)).toEqual([]); // prettier-ignore
   });
 

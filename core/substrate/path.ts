@@ -28,7 +28,10 @@ export function pathRegion(
   const whole = along.at(-1) || 1;
   const radius = (i: number) => (from + ((to - from) * along[i]) / whole) / 2;
   const parts: PathsD = curve.map((p, i) => disc(p, radius(i)));
-  for (let i = 1; i < curve.length; i++) parts.push(band(curve[i - 1], curve[i], radius(i - 1), radius(i)));
+  for (let i = 1; i < curve.length; i++) {
+    const stretch = band(curve[i - 1], curve[i], radius(i - 1), radius(i));
+    if (stretch.length > 0) parts.push(stretch);
+  }
   const { length, width } = vessel.innerMm;
   const floor = [[0, 0], [length, 0], [length, width], [0, width]].map(([x, y]) => ({ x, y })); // prettier-ignore
   const joined = unionD(parts, [], FillRule.NonZero, DIGITS);

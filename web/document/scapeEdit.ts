@@ -1,6 +1,7 @@
 import { isMoved, pieceOrigin } from '../../core/commission/origin';
 import { turnedAbout, type Axis } from '../../core/geometry/rotation';
 import type { Commission, Layer, Material, Option, Piece } from '../../core/commission/schema';
+import type { Start } from '../../core/yard/starts';
 import { standIn, type Form, type SizeClass } from '../../core/yard/pieceFrom';
 import type { YardPiece } from '../../core/catalogue/studio';
 import { useCommission } from './commissionStore';
@@ -176,6 +177,27 @@ export function useScapeEdit() {
     return id;
   }
 
+  /** Sets a first arrangement in the place of what stands there: one step, to be undone and changed. */
+  function takeStart({ pieces, mounds, style }: Start): void {
+    commission.endStep();
+    commission.edit(`start ${style}`, (d) => {
+      const brought = pieces.reduce((doc, p) => withMaterial(doc, studioMaterial(p.material)), d);
+      const options = brought.options.map((o) => {
+        if (o.id !== commission.optionId) return o;
+        const stays = o.pieces.filter((p) => p.fixed);
+        const soil = o.bed.find((l) => !l.cuts && l.top.kind !== 'grid');
+        return {
+          ...o,
+          pieces: [...stays, ...pieces],
+          joints: [],
+          plants: o.plants.map((p) => (p.on ? { ...p, on: undefined } : p)),
+          bed: o.bed.map((l) => (l === soil && mounds.length ? { ...l, mounds } : l)),
+        };
+      });
+      return { ...brought, options };
+    });
+  }
+
   /** The real piece in the place of another: where it stands, how it is turned and what it is joined to stay. */
   function swap(id: string, source: YardPiece): string {
     const to = commission.option!.pieces.some((p) => p.id === source.id) ? id : source.id;
@@ -259,6 +281,7 @@ export function useScapeEdit() {
     remove,
     add,
     addStandIn,
+    takeStart,
     swap,
     layer,
     tryLayer,

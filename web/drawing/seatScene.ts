@@ -176,6 +176,8 @@ function cuts({ field, option, materials }: Omit<Drawing, 'k'>, place: Place): O
     Array.from({ length: rows + 1 }, (_, r) => ({ k: r * n + columns, x: columns * dxMm, y: r * dyMm })),
   ];
   return option.bed.flatMap((layer, i) => {
+    // While a layer has just been laid on, the bed is still measured without it.
+    if (!field.cornerThicknessMm[i]) return [];
     const colour = new Color(colourOf(materialFor(materials, layer.material))).multiplyScalar(0.8);
     const corners: number[] = [];
     for (const line of lines)

@@ -102,6 +102,11 @@ useCommands([
     run: () => window.location.assign(api.file(props.id, 'file')),
   },
   { id: 'options', title: 'Options side by side', run: () => void router.push(`/c/${props.id}/options`) },
+  {
+    id: 'setting out',
+    title: 'Setting-out sheet and footprint on paper',
+    run: () => void router.push(`/c/${props.id}/setting-out`),
+  },
   { id: 'sheet', title: 'Visit sheet on paper', run: () => void router.push(`/c/${props.id}/visit-sheet`) },
   ...STAGES.map(([name, title]) => ({
     id: `go ${name}`,

@@ -64,7 +64,7 @@ const NAMES: Record<View, string> = { front: 'From the front', plan: 'From above
 const cutMm = ref(
   option.value.bed.flatMap((l) => l.mounds ?? [])[0]?.at[0] ?? vessel.value.innerMm.length / 3,
 );
-const tray = ref<'yard' | 'bed' | 'pieces' | 'story'>('yard');
+const tray = ref<'yard' | 'starts' | 'bed' | 'pieces' | 'story'>('yard');
 const said = ref('');
 
 const ready = computed(() => plan.value && field.value && plan.value.survey.optionId === option.value.id);

@@ -4,10 +4,11 @@ import type { YardPiece } from '../../../core/catalogue/studio';
 import type { ShownPlan } from '../../workers/planWorker';
 import BedPanel from './BedPanel.vue';
 import PieceList from './PieceList.vue';
+import StartsPanel from './StartsPanel.vue';
 import StoryPanel from './StoryPanel.vue';
 import YardPanel from './YardPanel.vue';
 
-type Tray = 'yard' | 'bed' | 'pieces' | 'story';
+type Tray = 'yard' | 'starts' | 'bed' | 'pieces' | 'story';
 defineProps<{ option: Option; materials: Material[]; survey?: ShownPlan['survey'] }>();
 const tray = defineModel<Tray>('tray', { required: true });
 defineEmits<{
@@ -17,6 +18,7 @@ defineEmits<{
 }>();
 const TABS: [Tray, string][] = [
   ['yard', 'Yard'],
+  ['starts', 'Starts'],
   ['bed', 'Bed'],
   ['pieces', 'Pieces'],
   ['story', 'Story'],
@@ -48,6 +50,7 @@ const TABS: [Tray, string][] = [
         @drop-piece="(p, x, y) => $emit('dropPiece', p, x, y)"
       />
       <BedPanel v-else-if="tray === 'bed'" :option="option" :materials="materials" :survey="survey" />
+      <StartsPanel v-else-if="tray === 'starts'" :option="option" :materials="materials" :survey="survey" />
       <StoryPanel v-else-if="tray === 'story'" />
       <PieceList v-else :option="option" :materials="materials" :survey="survey" />
     </div>
@@ -67,11 +70,11 @@ const TABS: [Tray, string][] = [
 .tabs {
   width: 84px;
   flex: none;
-  padding: 10px 0 0 10px;
+  padding: 8px 0 0 10px;
   display: flex;
   flex-direction: column;
   align-items: flex-start;
-  gap: 4px;
+  gap: 1px;
 }
 .tabs button {
   font: 500 17px var(--title);

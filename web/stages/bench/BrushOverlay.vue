@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed, ref, shallowRef } from 'vue';
 import type { Layer, Vessel } from '../../../core/commission/schema';
 import { layerTop } from '../../../core/substrate/layerTop';
 import { useBedEdit } from '../../document/bedEdit';
@@ -12,7 +12,7 @@ const props = defineProps<{ layer: Layer; vessel: Vessel; k: number }>();
 const commission = useCommission();
 const edit = useBedEdit();
 
-const at = ref<[number, number]>([props.vessel.innerMm.length / 2, props.vessel.innerMm.width / 2]);
+const at = shallowRef<[number, number]>([props.vessel.innerMm.length / 2, props.vessel.innerMm.width / 2]);
 const seen = ref(false);
 const W = computed(() => props.vessel.innerMm.width * props.k);
 const L = computed(() => props.vessel.innerMm.length * props.k);

@@ -39,11 +39,11 @@ function key(event: KeyboardEvent): void {
     @pointerdown="drag"
     @keydown="key"
   >
-    <path :d="`M0 -8 V ${high}`" class="grip" />
-    <path :d="`M0 -2 V ${high}`" />
-    <circle cy="-10" r="15" class="reach" />
+    <path :d="`M0 -2 V ${high}`" pointer-events="none" />
+    <path :d="`M0 ${high} l-6 9 h12 z`" class="foot" />
     <circle cy="-10" r="8.5" />
     <text y="-6" text-anchor="middle">C</text>
+    <circle cy="-10" r="15" class="reach" data-test="cutgrip" />
   </g>
 </template>
 
@@ -57,10 +57,9 @@ function key(event: KeyboardEvent): void {
   stroke-dasharray: 9 4 2 4;
   fill: none;
 }
-.cutline .grip {
-  stroke: transparent;
-  stroke-width: 5;
+.cutline .foot {
   stroke-dasharray: none;
+  fill: var(--ink);
 }
 .cutline circle {
   fill: var(--paper);

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed, shallowRef } from 'vue';
 import { pathRegion } from '../../../core/substrate/path';
 import type { Vessel } from '../../../core/commission/schema';
 import { PATH_MM } from '../../document/bedEdit';
@@ -8,8 +8,9 @@ import { PATH_MM } from '../../document/bedEdit';
 const props = defineProps<{ vessel: Vessel; k: number }>();
 const emit = defineEmits<{ laid: [line: [number, number][]]; given: [] }>();
 
-const points = ref<[number, number][]>([]);
-const pointer = ref<[number, number]>();
+/** Not watched within: they go into the document as they are. */
+const points = shallowRef<[number, number][]>([]);
+const pointer = shallowRef<[number, number]>();
 const W = computed(() => props.vessel.innerMm.width);
 const L = computed(() => props.vessel.innerMm.length);
 
@@ -23,6 +24,7 @@ const SAME_PX = 6;
 function press(event: PointerEvent): void {
   if (event.button !== 0) return;
   event.stopPropagation();
+  (event.currentTarget as SVGElement).focus();
   const at = spot(event);
   const last = points.value.at(-1);
   if (last && Math.hypot(at[0] - last[0], at[1] - last[1]) * props.k < SAME_PX) return finish();

@@ -47,6 +47,9 @@ const by = (times: number) =>
       <span class="quiet">{{ Math.round(zoom.times * 100) }} %; draw the paper to move it</span>
     </template>
     <i />
+    <router-link class="act" :to="`/c/${$route.params.id}/setting-out`" data-test="setting-out"
+      >Set out</router-link
+    >
     <button
       class="plain"
       :class="{ on: overlay === 'slope' }"

@@ -1,0 +1,206 @@
+import type { YardPiece } from '../catalogue/studio';
+import type { Layer, Material, Piece, Shape, Vessel } from '../commission/schema';
+import { rotation } from '../geometry/rotation';
+import { extentOf, type Extent } from '../hardscape/extent';
+import { volumeMm3Of } from '../hardscape/columns';
+import { inMm } from '../words/measure';
+import { say, type Text } from '../words/text';
+import { rounded } from '../units/quantity';
+
+/** How far a turned shape reaches around its own origin, mm; where a scan is not at hand its drawn surface tells. */
+export type ExtentOf = (shape: Shape, turnDeg: number) => Extent;
+
+/** Styles for which a first arrangement can be asked. */
+export const STYLES = ['three', 'five', 'triangle', 'island', 'valley', 'wood'] as const;
+export type Style = (typeof STYLES)[number];
+
+/** A first arrangement: pieces as they are set, hills of the bed where the style has some, and how it keeps the rules. */
+export interface Start {
+  style: Style;
+  pieces: Piece[];
+  mounds: NonNullable<Layer['mounds']>;
+  /** Each rule with what was measured of it; none is scored. */
+  rules: Text[];
+}
+
+/** Rules of the trade that a start keeps (common practice). */
+const TALLEST_SHARE = 0.9;
+const BLADE_MM = 15;
+const SIDE_MM = 20;
+const CANYON_MM = 25;
+/** Stones of one group share their grain within this, degrees. */
+const GRAIN_DEG = 14;
+/** Buried by this share of their height, so that the edge is under the grain. */
+const BURIED = 0.14;
+const TRIES = 240;
+
+type Spot = readonly [x: number, y: number];
+/** Where the pieces of a style go, as shares of length and width, the largest first; wood where it is said. */
+const PLACES: Record<Style, { spots: readonly Spot[]; wood?: boolean; hills?: readonly (readonly [number, number, number, number])[] }> = {
+  three: { spots: [[0.36, 0.6], [0.66, 0.5], [0.5, 0.3]] },
+  five: { spots: [[0.64, 0.62], [0.36, 0.55], [0.76, 0.42], [0.5, 0.3], [0.24, 0.34]] },
+  triangle: { spots: [[0.3, 0.64], [0.46, 0.56], [0.6, 0.46], [0.72, 0.36], [0.82, 0.28]] },
+  island: { spots: [[0.42, 0.58], [0.55, 0.5], [0.33, 0.42], [0.48, 0.34], [0.62, 0.36]] },
+  valley: { spots: [[0.26, 0.62], [0.76, 0.6], [0.14, 0.46], [0.86, 0.44], [0.36, 0.34], [0.66, 0.36], [0.22, 0.24]], hills: [[0.2, 0.8, 0.34, 0.2], [0.82, 0.84, 0.3, 0.15]] }, // prettier-ignore
+  wood: { spots: [[0.38, 0.56], [0.42, 0.46], [0.62, 0.5], [0.3, 0.32]], wood: true },
+}; // prettier-ignore
+
+/**
+ * First arrangements from the yard’s own pieces, one for each style that they suffice for. They keep the trade’s rules:
+ * an odd count, the main piece on a third and at most nine tenths high, the largest first, one grain, clear of the glass,
+ * canyons kept, nothing mirrored. The same seed gives the same ones.
+ * Valid for boxes and bows. Leaves out: what the eye says; each is a beginning to be changed.
+ * Test: starts.test.ts, "keeps every rule that it says".
+ */
+export function starts(
+  yard: readonly YardPiece[],
+  kindOf: (material: string) => Material['kind'] | undefined,
+  vessel: Vessel,
+  bedMm: number,
+  seed: number,
+  extent: ExtentOf = (shape, turnDeg) => extentOf(shape, rotation(turnDeg)),
+): Start[] {
+  const stones = bySize(yard.filter((p) => kindOf(p.material) === 'stone'));
+  const woods = bySize(yard.filter((p) => kindOf(p.material) === 'wood'));
+  return STYLES.flatMap((style, i) => {
+    const start = arranged(style, stones, woods, vessel, bedMm, seededFrom(seed * 31 + i * 7919 + 1), extent);
+    return start ? [start] : [];
+  });
+}
+
+function bySize(pieces: readonly YardPiece[]): YardPiece[] {
+  return [...pieces].sort((a, b) => volumeMm3Of(b.shape) - volumeMm3Of(a.shape));
+}
+
+function seededFrom(seed: number): () => number {
+  let state = (Math.abs(Math.round(seed)) % 2_147_483_646) + 1;
+  return () => (state = (state * 48_271) % 2_147_483_647) / 2_147_483_647;
+}
+
+interface Placed {
+  piece: Piece;
+  /** What it covers of the floor, mm: left, front, right, back. */
+  box: readonly [number, number, number, number];
+  highMm: number;
+}
+
+function arranged(
+  style: Style,
+  stones: readonly YardPiece[],
+  woods: readonly YardPiece[],
+  vessel: Vessel,
+  bedMm: number,
+  random: () => number,
+  extent: ExtentOf,
+): Start | undefined {
+  const { spots, wood, hills = [] } = PLACES[style];
+  const { length, width, height } = vessel.innerMm;
+  const flip = random() < 0.5;
+  const grain = random() * 360;
+  const left = {
+    stones: fitting(stones, vessel, bedMm, extent),
+    woods: fitting(woods, vessel, bedMm, extent),
+  };
+  const placed: Placed[] = [];
+  for (const [i, spot] of spots.entries()) {
+    const from = wood && i === 0 ? left.woods : left.stones;
+    const found = setOne(from, spot, { vessel, bedMm, flip, grain, random, placed, extent });
+    if (!found) {
+      if (i === 0) return undefined;
+      continue;
+    }
+    from.splice(
+      from.findIndex((p) => p.id === found.piece.id),
+      1,
+    );
+    placed.push(found);
+  }
+  // One too many for an odd count goes again, the smallest.
+  if (placed.length % 2 === 0) placed.pop();
+  if (placed.length < 3) return undefined;
+  const mounds = hills.map(([x, y, r, h]) => ({
+    at: [Math.round((flip ? 1 - x : x) * length), Math.round(y * width)] as [number, number],
+    radiusMm: Math.round(r * length),
+    heightMm: Math.round(h * height),
+  }));
+  return { style, pieces: placed.map((p) => p.piece), mounds, rules: rulesOf(placed, vessel, bedMm) };
+}
+
+/** Pieces that stay below nine tenths of the height, the largest first. */
+function fitting(
+  pieces: readonly YardPiece[],
+  { innerMm }: Vessel,
+  bedMm: number,
+  extent: ExtentOf,
+): YardPiece[] {
+  return pieces.filter((p) => {
+    const { lo, hi } = extent(p.shape, 0);
+    return bedMm + (hi[2] - lo[2]) * (1 - BURIED) <= TALLEST_SHARE * innerMm.height;
+  });
+}
+
+interface Setting {
+  vessel: Vessel;
+  bedMm: number;
+  flip: boolean;
+  grain: number;
+  random: () => number;
+  placed: readonly Placed[];
+  extent: ExtentOf;
+}
+
+/** The largest piece that finds room near a spot, with its grain near that of the others. */
+function setOne(from: readonly YardPiece[], [sx, sy]: Spot, s: Setting): Placed | undefined {
+  const { length, width } = s.vessel.innerMm;
+  for (const source of from) {
+    for (let n = 0; n < TRIES; n++) {
+      const spread = 0.02 + (n / TRIES) * 0.16;
+      const x = ((s.flip ? 1 - sx : sx) + (s.random() - 0.5) * 2 * spread * (s.placed.length === 0 ? 0.25 : 1)) * length; // prettier-ignore
+      const y = (sy + (s.random() - 0.5) * 2 * spread) * width;
+      const turnDeg = Math.round((s.grain + (s.random() - 0.5) * 2 * GRAIN_DEG + 360) % 360);
+      const { lo, hi } = s.extent(source.shape, turnDeg);
+      const box = [x + lo[0], y + lo[1], x + hi[0], y + hi[1]] as const;
+      if (!isClear(box, s)) continue;
+      const tall = hi[2] - lo[2];
+      const buryMm = Math.round(tall * BURIED);
+      const { client, ...own } = source;
+      const piece: Piece = {
+        ...own,
+        at: [Math.round(x), Math.round(y)],
+        turnDeg,
+        stand: { kind: 'bed', buryMm },
+        ...(client ? { origin: 'client' as const } : { owned: true }),
+      };
+      return { piece, box, highMm: s.bedMm + tall - buryMm };
+    }
+  }
+  return undefined;
+}
+
+/** Clear of the panes, and of the others either touching nothing or leaving a finger’s width. */
+function isClear([l, f, r, b]: Placed['box'], { vessel, placed }: Setting): boolean {
+  const { length, width } = vessel.innerMm;
+  if (l < SIDE_MM || f < BLADE_MM || r > length - SIDE_MM || b > width - SIDE_MM) return false;
+  return placed.every(({ box }) => {
+    const apart = Math.max(box[0] - r, l - box[2], box[1] - b, f - box[3]);
+    return apart >= CANYON_MM;
+  });
+}
+
+/** Each rule with what was measured. */
+function rulesOf(placed: readonly Placed[], { innerMm }: Vessel, bedMm: number): Text[] {
+  const [main] = placed;
+  const clear = Math.min(...placed.map((p) => p.box[1]));
+  const share = main.piece.at[0] / innerMm.length;
+  const massOn = (side: boolean) =>
+    placed.filter((p) => p.piece.at[0] < innerMm.length / 2 === side).reduce((sum, p) => sum + volumeMm3Of(p.piece.shape), 0); // prettier-ignore
+  const [a, b] = [massOn(true), massOn(false)];
+  const heights = Math.max(...placed.map((p) => p.highMm));
+  return [
+    say('start.count', { count: placed.length }),
+    say('start.third', { piece: main.piece.id, percent: rounded(share * 100, 0) }),
+    say('start.height', { percent: rounded((heights / innerMm.height) * 100, 0), bed: inMm(bedMm) }),
+    say('start.clear', { front: inMm(clear), canyon: inMm(CANYON_MM) }),
+    say('start.sides', { percent: rounded((100 * Math.min(a, b)) / Math.max(a, b, 1), 0) }),
+  ];
+}

@@ -1,0 +1,149 @@
+import { describe, expect, it } from 'vitest';
+import { Finger } from './briefs/hand';
+import { withDemo } from './harness';
+import { figure } from './page';
+
+/* Composing on the bench with a real pointer: from an empty vessel to a scape, and what it does by itself. */
+
+const b = withDemo({ width: 1280, height: 800, hasTouch: true });
+const row = (name: string) => `[data-row="${name}"]`;
+const hand = () => new Finger(b.page);
+const tab = (name: string) => b.at.clickText('[role="tablist"]', name);
+const findings = '[data-test="findings"]';
+
+/** A spot of the plan, as shares from the left and from the back. */
+async function onPlan(x: number, y: number): Promise<[number, number]> {
+  const box = (await (await b.page.waitForSelector('[data-test="plan"] .glass'))!.boundingBox())!;
+  return [box.x + box.width * x, box.y + box.height * y];
+}
+async function newOne(): Promise<void> {
+  await b.at.open('/');
+  await b.page.waitForSelector('[data-test="new"]');
+  await b.page.click('[data-test="new"]');
+  await b.page.waitForSelector('[data-test="title"]');
+  await b.at.open(`${new URL(b.page.url()).pathname.replace(/\/brief$/, '')}/bench`);
+  await b.page.waitForSelector('[data-test="plan"]');
+}
+
+describe('a first arrangement', () => {
+  it('is taken, changed by hand, turned and copied, and taken back step by step', async () => {
+    await newOne();
+    await tab('Starts');
+    await b.page.waitForSelector('[data-start="three"]');
+    await b.page.click('[data-start="three"]');
+    await b.page.waitForFunction(() => document.querySelectorAll('[data-piece]').length === 3);
+    const [first, second] = await b.page.$$eval('[data-piece]', (l) => l.map((e) => e.getAttribute('data-piece')!)); // prettier-ignore
+    // Two together, by Shift: what moves one moves both.
+    await b.page.click(`[data-plan-piece="${first}"]`);
+    await b.page.keyboard.down('Shift');
+    await b.page.click(`[data-plan-piece="${second}"]`);
+    await b.page.keyboard.up('Shift');
+    await b.at.until('[data-test="inspector"]', (w) => w.includes('and 1 more'));
+    await b.page.click('[data-test="copy"]');
+    await b.page.waitForFunction(() => document.querySelectorAll('[data-piece]').length === 5);
+    // The copies are bought: the yard has each stone once.
+    await b.at.until(row('slate'), (w) => /\d kg/.test(w) && !/nothing to buy/.test(w));
+    await b.page.click('[aria-label="Undo"]');
+    await b.page.waitForFunction(() => document.querySelectorAll('[data-piece]').length === 3);
+    await b.page.click(`[data-plan-piece="${first}"]`);
+    // It tips at a smaller lean the more it leans already, until it is taken back.
+    const tips = (w: string) => Number(/tips at (\d+)°/.exec(w)?.[1] ?? 0);
+    const upright = tips(await b.at.until('[data-test="inspector"]', (w) => tips(w) > 0));
+    await hand().fill('buried', '2');
+    await b.at.type('[data-test="lean-right"]', '25');
+    await b.at.until('[data-test="inspector"]', (w) => tips(w) < upright - 3);
+    await b.page.click('[aria-label="Undo"]');
+    await b.page.click('[aria-label="Undo"]');
+    await b.at.until('[data-test="inspector"]', (w) => tips(w) === upright);
+  });
+});
+
+describe('the bed', () => {
+  it('is raised with a brush until it is too steep, let settle, kept, and put back', async () => {
+    await newOne();
+    await tab('Bed');
+    const before = figure(await b.at.until(row('soil-granules'), (w) => figure(w) > 10));
+    await b.page.click('[data-tool="raise"]');
+    await b.at.type('[data-test="strength"]', '20');
+    const [x, y] = await onPlan(0.3, 0.5);
+    await b.page.mouse.move(x, y);
+    await b.page.mouse.down();
+    for (let i = 0; i < 12; i++) await b.page.mouse.move(x + (i % 2) * 40, y, { steps: 2 });
+    await b.page.mouse.up();
+    await b.at.until(row('soil-granules'), (w) => figure(w) > before);
+    await b.at.until(findings, (w) => /rises at \d+°/.test(w));
+    await b.saved();
+    await b.page.click('[data-test="settle"]');
+    expect(await b.at.until('[data-test="settled"]', (w) => /comes down/.test(w))).toMatch(
+      /^0\.\d+ L comes down/,
+    );
+    await b.page.waitForSelector('[data-test="settled-marks"] circle');
+    await b.page.click('[data-test="keep-settled"]');
+    await b.at.until(findings, (w) => !/rises at/.test(w));
+    // A stroke is one step, keeping another.
+    await b.page.click('[aria-label="Undo"]');
+    await b.page.click('[aria-label="Undo"]');
+    await b.at.until(row('soil-granules'), (w) => figure(w) === before);
+  });
+
+  it('gets a path point after point, which narrows, is edged with gravel, and goes with its line', async () => {
+    await newOne();
+    await tab('Bed');
+    await b.page.click('[data-tool="path"]');
+    for (const [x, y] of [
+      [0.45, 0.97],
+      [0.58, 0.6],
+      [0.5, 0.2],
+    ] as const) {
+      // prettier-ignore
+      const [px, py] = await onPlan(x, y);
+      await b.page.mouse.click(px, py);
+    }
+    await b.page.keyboard.press('Enter');
+    const sand = figure(await b.at.until(row('quartz-sand'), (w) => figure(w) > 0.1));
+    await b.at.type('[data-test="path-front"]', '160');
+    await b.at.until(row('quartz-sand'), (w) => figure(w) > sand);
+    await b.at.drag('[data-grip="path 1"]', 40, 0);
+    await b.saved();
+    await b.page.waitForSelector('[data-grip="path width 0"]');
+  });
+});
+
+describe('the views', () => {
+  it('are made large, looked at up close, and measured in; the seat has its own light and picture', async () => {
+    await b.at.open('/c/demo-valley/bench');
+    await b.page.waitForSelector('[data-large="plan"]');
+    const k = () => b.page.$eval('[data-test="sheet"]', (el) => Number(el.getAttribute('data-scale')));
+    const all = await k();
+    await b.page.click('[data-large="plan"]');
+    await b.page.waitForFunction(() => !document.querySelector('[data-test="front"]'));
+    expect(await k()).toBeGreaterThan(all * 1.5);
+    const large = await k();
+    await b.page.click('[data-test="nearer"]');
+    await b.page.waitForFunction((was) => Number(document.querySelector('[data-test="sheet"]')!.getAttribute('data-scale')) > was * 1.4, {}, large); // prettier-ignore
+    await b.page.click('[data-test="measure"]');
+    const box = (await (await b.page.waitForSelector('[data-test="measuring"] rect'))!.boundingBox())!;
+    const at = [Math.max(box.x, 140) + 60, Math.max(box.y, 60) + 80] as const;
+    await b.page.mouse.click(at[0], at[1]);
+    await b.page.mouse.click(at[0] + 100, at[1]);
+    const measured = await b.at.until('[data-test="measured"]', (w) => /mm/.test(w));
+    expect(figure(measured)).toBeCloseTo(100 / (await k()), -1);
+    await b.page.click('[data-test="all-views"]');
+    await b.page.waitForSelector('canvas[aria-label*="in perspective"]');
+    await b.page.click('.looks summary');
+    await b.page.select('[data-test="seat-light"]', 'night');
+    await b.page.select('[data-test="seat"]', ' above');
+    await b.page.waitForSelector('canvas[aria-label$="from above"]');
+  });
+
+  it('are printed: numbered pieces with their places, and the floor in its own size', async () => {
+    await b.at.open('/c/demo-valley/setting-out');
+    const table = await b.at.until('[data-test="set-pieces"]', (w) => /S-14/.test(w));
+    expect(table).toMatch(/^No\.[\s\S]*1\s+S-14, Slate\s+\d+ mm\s+\d+ mm\s+turned \d+°/);
+    await b.page.click('[data-test="what-footprint"]');
+    expect(await b.at.words('[data-test="tiles"]')).toMatch(/^10 sheets of A4, 5 across and 2 deep/);
+    const [{ w, h }] = await b.page.$$eval('[data-test="tile"] svg', (l) => l.map((e) => ({ w: e.getBoundingClientRect().width, h: e.getBoundingClientRect().height }))); // prettier-ignore
+    // 96 px an inch: a millimetre on paper is a millimetre of the floor.
+    expect([w / h, Math.round((w * 25.4) / 96)]).toEqual([expect.closeTo(190 / 277, 3), 190]);
+  });
+});

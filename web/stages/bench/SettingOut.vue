@@ -1,0 +1,284 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import type { Piece } from '../../../core/commission/schema';
+import { settingOut } from '../../../core/hardscape/settingOut';
+import { MARGIN_MM, PAPERS, tiled, type Paper } from '../../../core/view/tiles';
+import { useCommission } from '../../document/commissionStore';
+import { colourOf, materialFor } from '../../drawing/colour';
+import FrontView from '../../drawing/FrontView.vue';
+import { planPaths } from '../../drawing/outline';
+import PieceDrawing from '../../drawing/PieceDrawing.vue';
+import PlanView from '../../drawing/PlanView.vue';
+import { useFrame } from '../../frame/planKey';
+import { useFigures } from '../../units/figures';
+
+/** To print: every piece numbered in the order of placing, with where it goes; and the floor in its own size. */
+const commission = useCommission();
+const { plan, field } = useFrame();
+const f = useFigures();
+const doc = computed(() => commission.document!);
+const vessel = computed(() => doc.value.vessel);
+const option = computed(() => commission.option!);
+const materials = computed(() => doc.value.catalogue.materials);
+const ready = computed(() => plan.value && field.value && plan.value.survey.optionId === option.value.id);
+const materialOf = (p: Piece) => materialFor(materials.value, p.material);
+const set = computed(() =>
+  settingOut(option.value, plan.value!.survey.pieces, (p) => materialOf(p)?.kind ?? 'stone'),
+);
+const surveyed = (p: Piece) => plan.value!.survey.pieces.find((s) => s.id === p.id)!;
+function stands({ stand }: Piece): string {
+  switch (stand.kind) {
+    case 'bed':
+      return `buried ${f.length(stand.buryMm)}`;
+    case 'floor':
+      return `on the glass, pad ${f.length(stand.pad ?? 0)}`;
+    case 'on':
+      return `on ${stand.piece}`;
+    default:
+      return `held at ${f.length(stand.zMm)}`;
+  }
+}
+function turned({ turnDeg, tiltDeg = [0, 0] }: Piece): string {
+  const parts = [`turned ${Math.round(turnDeg)}°`];
+  if (tiltDeg[1]) parts.push(`leans right ${Math.round(tiltDeg[1])}°`);
+  if (tiltDeg[0]) parts.push(`leans back ${Math.round(-tiltDeg[0])}°`);
+  return parts.join(', ');
+}
+
+/** The drawings are as wide as a page. */
+const PAGE_PX = 660;
+const k = computed(() => PAGE_PX / vessel.value.innerMm.length);
+const drawing = computed(() => ({
+  vessel: vessel.value,
+  option: option.value,
+  materials: materials.value,
+  field: field.value!,
+  survey: plan.value!.survey,
+  k: k.value,
+}));
+
+const paper = ref<Paper>('A4');
+const what = ref<'sheet' | 'footprint'>('sheet');
+const tiling = computed(() => tiled(vessel.value.innerMm.length, vessel.value.innerMm.width, paper.value));
+const outline = computed(() => planPaths(vessel.value, (mm) => mm, (mm) => vessel.value.innerMm.width - mm)); // prettier-ignore
+const regions = computed(() =>
+  option.value.bed.flatMap((l) =>
+    l.region && l.cuts
+      ? [`M${l.region.map(([x, y]) => `${x} ${vessel.value.innerMm.width - y}`).join('L')}Z`]
+      : [],
+  ),
+);
+const W = computed(() => vessel.value.innerMm.width);
+const print = () => window.print();
+</script>
+
+<template>
+  <article class="out">
+    <p class="screen-only bar">
+      <router-link class="act" :to="`/c/${commission.id}/bench`">Back to the bench</router-link>
+      <label
+        ><input v-model="what" type="radio" value="sheet" data-test="what-sheet" /> setting-out sheet</label
+      >
+      <label
+        ><input v-model="what" type="radio" value="footprint" data-test="what-footprint" /> footprint 1 : 1 on
+        <select v-model="paper" data-test="paper">
+          <option v-for="(_, name) in PAPERS" :key="name" :value="name">{{ name }}</option>
+        </select></label
+      >
+      <button class="solid" @click="print">Print</button>
+    </p>
+    <p v-if="!ready" class="quiet">Measuring the bed…</p>
+    <template v-else-if="what === 'sheet'">
+      <header>
+        <h1>Setting out</h1>
+        <p>
+          {{ doc.title }} · {{ option.title }} · all figures from the inner front left corner, to the middle
+          of a piece
+        </p>
+      </header>
+      <svg :width="PAGE_PX" :height="vessel.innerMm.height * k" class="view">
+        <FrontView v-bind="drawing" />
+        <g
+          v-for="s in set"
+          :key="s.piece.id"
+          :transform="`translate(${s.piece.at[0] * k} ${(vessel.innerMm.height - surveyed(s.piece).topMm) * k - 10})`"
+        >
+          <circle r="9" />
+          <text y="4" text-anchor="middle">{{ s.n }}</text>
+        </g>
+      </svg>
+      <svg :width="PAGE_PX" :height="W * k" class="view">
+        <PlanView v-bind="drawing" />
+        <g
+          v-for="s in set"
+          :key="s.piece.id"
+          :transform="`translate(${s.piece.at[0] * k} ${(W - s.piece.at[1]) * k})`"
+        >
+          <circle r="9" />
+          <text y="4" text-anchor="middle">{{ s.n }}</text>
+        </g>
+      </svg>
+      <table data-test="set-pieces">
+        <thead>
+          <tr>
+            <th>No.</th>
+            <th>Piece</th>
+            <th>from left</th>
+            <th>from front</th>
+            <th>turn and lean</th>
+            <th>stands</th>
+            <th>top at</th>
+            <th>mass</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="s in set" :key="s.piece.id">
+            <td>{{ s.n }}</td>
+            <td>{{ s.piece.id }}, {{ materialOf(s.piece)?.name }}</td>
+            <td>{{ f.length(s.piece.at[0]) }}</td>
+            <td>{{ f.length(s.piece.at[1]) }}</td>
+            <td>{{ turned(s.piece) }}</td>
+            <td>{{ stands(s.piece) }}</td>
+            <td>{{ f.length(surveyed(s.piece).topMm) }}</td>
+            <td>{{ f.mass(surveyed(s.piece).massKg) }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <footer>
+        Large stones are lifted by as many as the run sheet says; eye protection where stone is split.
+      </footer>
+    </template>
+    <template v-else>
+      <p class="screen-only quiet" data-test="tiles">
+        {{ tiling.tiles.length }} sheets of {{ paper }}, {{ tiling.columns }} across and
+        {{ tiling.rows }} deep, A1 in the front left corner. Print without scaling; the line on each sheet is
+        100 mm long. Lap them by the dashed line and tape.
+      </p>
+      <section
+        v-for="t in tiling.tiles"
+        :key="t.name"
+        class="tile"
+        :style="{ width: `${tiling.paperMm[0]}mm`, height: `${tiling.paperMm[1]}mm` }"
+        data-test="tile"
+      >
+        <svg
+          :style="{ width: `${t.w}mm`, height: `${t.h}mm`, margin: `${MARGIN_MM}mm` }"
+          :viewBox="`${t.x} ${W - t.y - t.h} ${t.w} ${t.h}`"
+        >
+          <path v-for="(d, i) in regions" :key="i" :d="d" class="region" />
+          <path :d="outline.display" class="glass" />
+          <g
+            v-for="s in set"
+            :key="s.piece.id"
+            :transform="`translate(${s.piece.at[0]} ${W - s.piece.at[1]})`"
+          >
+            <g class="piece">
+              <PieceDrawing :piece="s.piece" view="above" :colour="colourOf(materialOf(s.piece))" />
+            </g>
+            <path d="M-6 0 H6 M0 -6 V6" class="cross" />
+            <text y="-9" text-anchor="middle">{{ s.n }} {{ s.piece.id }}</text>
+          </g>
+          <g :transform="`translate(${t.x + 6} ${W - t.y - 6})`" class="scale">
+            <path d="M0 0 H100 M0 -3 V3 M100 -3 V3" />
+            <text x="104" y="3">100 mm · {{ t.name }}</text>
+          </g>
+          <rect :x="t.x" :y="W - t.y - t.h" :width="t.w" :height="t.h" class="lap" />
+        </svg>
+      </section>
+    </template>
+  </article>
+</template>
+
+<style scoped>
+.out {
+  padding: 20px 30px 40px;
+  max-width: 820px;
+}
+.bar {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 18px;
+  align-items: center;
+  margin-bottom: 14px;
+}
+.view {
+  display: block;
+  margin: 14px 0;
+  overflow: visible;
+}
+.view circle {
+  fill: var(--paper);
+  stroke: var(--ink);
+}
+.view text {
+  font: 700 11px var(--text);
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+  font-size: 12.5px;
+  font-variant-numeric: tabular-nums;
+}
+th,
+td {
+  text-align: left;
+  padding: 5px 8px 5px 0;
+  border-bottom: 1px solid var(--rule);
+}
+footer {
+  margin-top: 14px;
+  font-size: 12px;
+}
+.tile {
+  break-after: page;
+  background: #fff;
+  border: 1px solid var(--rule);
+  margin: 12px 0;
+  overflow: hidden;
+}
+.tile svg {
+  display: block;
+}
+.region {
+  fill: #f2ead6;
+  stroke: #8f8057;
+  stroke-width: 0.6;
+}
+.glass {
+  fill: none;
+  stroke: #23211e;
+  stroke-width: 1;
+}
+.piece {
+  opacity: 0.45;
+}
+.cross {
+  stroke: #23211e;
+  stroke-width: 0.5;
+}
+.tile text {
+  font: 600 6px var(--text);
+  fill: #23211e;
+}
+.scale path {
+  stroke: #23211e;
+  stroke-width: 0.5;
+  fill: none;
+}
+.lap {
+  fill: none;
+  stroke: #999;
+  stroke-width: 0.4;
+  stroke-dasharray: 4 3;
+}
+@media print {
+  .out {
+    padding: 0;
+    max-width: none;
+  }
+  .tile {
+    border: 0;
+    margin: 0;
+  }
+}
+</style>
