@@ -14,6 +14,7 @@ import { columnsOf } from '../server/store/columns';
 import { listCommissions } from '../server/store/commissions';
 import { commissions } from '../server/store/schema';
 import { openStore } from '../server/store/store';
+import { benchRows } from './bench';
 import { exactBench } from './exact';
 import { editRows } from './edits';
 import { growthRows } from './growth';
@@ -152,6 +153,7 @@ const rows = [
   ...(await vesselRows()),
   ...(await readingRows()),
   ...(await editRows()),
+  ...(await benchRows()),
   ...(await packedRows()),
   ...(await listRows()),
   ...(await scanRows()),

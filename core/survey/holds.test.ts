@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import type { Option } from '../commission/schema';
+import type { Option, Piece } from '../commission/schema';
 import { job, found, sand, stone, root } from '../testing/job';
-import { piece } from '../testing/scape';
+import { piece, soil } from '../testing/scape';
 
 /* What holds and what does not: given and expected, a line each. */
 
@@ -72,5 +72,48 @@ describe('what holds', () => {
     const shape = { kind: 'ellipsoid' as const, sizeMm: [8, 8, 8] as [number, number, number] };
     const p = job({ option: { pieces: [root({ shape, stand: { kind: 'floor' } }), root({ id: 'R-2', shape, at: [154, 180], stand: { kind: 'floor' } })] } }); // prettier-ignore
     for (const f of p.findings) expect(`${f.says} ${f.because}`).not.toMatch(/\b0 (kgf|kg|L)\b/);
+  });
+});
+
+describe('what stands by itself', () => {
+  const leaning = (buryMm: number, rest: Partial<Piece> = {}) =>
+    job({
+      option: {
+        bed: [soil({ kind: 'level', mm: 60 })],
+        pieces: [
+          stone({ shape: { kind: 'box', sizeMm: [30, 120, 240] }, tiltDeg: [0, 40], stand: { kind: 'bed', buryMm }, ...rest }), // prettier-ignore
+        ],
+      },
+    });
+
+  it('tips where its middle is beyond what carries it, to that side, unless it is buried or joined', () => {
+    const [tips] = found(leaning(2), 'piece.tips');
+    expect(tips).toMatchObject({ severity: 'warn', limit: 0, unit: 'mm' });
+    expect(tips.says).toMatch(/^S-1 tips to the right: its middle lies \d+ mm outside of what carries it\.$/);
+    // Upright it stands.
+    expect(found(leaning(20, { tiltDeg: [0, 0] }), 'piece.tips')).toEqual([]);
+    // Joined to another it does not stand by itself, and what is fixed does not tip.
+    const joined = job({
+      option: {
+        bed: [soil({ kind: 'level', mm: 60 })],
+        pieces: [stone({ shape: { kind: 'box', sizeMm: [30, 120, 240] }, tiltDeg: [0, 40] }), stone({ id: 'S-2', at: [420, 180] })], // prettier-ignore
+        joints: [{ id: 'J', pieces: ['S-1', 'S-2'], method: 'silicone' }],
+      },
+    });
+    expect(found(joined, 'piece.tips')).toEqual([]);
+    expect(found(leaning(2, { fixed: true }), 'piece.tips')).toEqual([]);
+  });
+
+  it('stands barely where a small lean tips it', () => {
+    const tower = leaning(5, { shape: { kind: 'box', sizeMm: [24, 24, 330] }, tiltDeg: [0, 0] });
+    expect(found(tower, 'piece.tips')).toMatchObject([{ severity: 'note', limit: 5, unit: '°' }]);
+  });
+
+  it('presses on bare glass when it is heavy and nothing is between', () => {
+    const on = (pad?: number, rest: Partial<Piece> = {}) =>
+      found(job({ option: { pieces: [stone({ stand: { kind: 'floor', ...(pad ? { pad } : {}) }, shape: { kind: 'box', sizeMm: [120, 100, 100] }, ...rest })] } }), 'piece.bare'); // prettier-ignore
+    expect(on()).toMatchObject([{ severity: 'warn', limit: 2, unit: 'kg' }]);
+    expect(on(5)).toEqual([]);
+    expect(on(undefined, { shape: { kind: 'box', sizeMm: [60, 60, 60] } })).toEqual([]);
   });
 });
