@@ -65,6 +65,21 @@ const SHOTS: Shot[] = [
     },
   },
   { name: 'bench-findings', path: '/c/demo-cliff/bench', before: click('[data-tray="bed"]') },
+  {
+    name: 'seat',
+    path: `${valley}/bench`,
+    before: async (page) => {
+      await click('[data-large="seat"]')(page);
+      await new Promise((resolve) => setTimeout(resolve, 2_500));
+    },
+  },
+  {
+    name: 'setting-out',
+    path: `${valley}/setting-out`,
+    before: async (page) => {
+      await page.waitForSelector('[data-test="set-pieces"]');
+    },
+  },
   { name: 'planting', path: `${valley}/planting` },
   { name: 'take-off', path: `${valley}/take-off`, before: click('[data-line="soil-granules"] button') },
   {

@@ -10,6 +10,7 @@ import { polygonArea } from '../geometry/polygon';
 import { MM3_PER_L } from '../units/volume';
 import { chamberFloors } from '../vessel/display';
 import { chamberWaterL, litresToHeight, waterLineL } from '../vessel/litres';
+import { compositionOf, type Composition } from './composition';
 import { fixedStanding } from './fixed';
 import type { SurveyInput } from './input';
 import { surveyGroups, surveyJoints, type GroupSurvey, type JointSurvey } from './groups';
@@ -52,6 +53,7 @@ export interface Survey {
   groups: GroupSurvey[];
   /** How those pieces stand that have to by themselves. */
   stands: StandSurvey[];
+  composition: Composition;
   plantings: PlantingSurvey[];
   /** The height field it was measured on, and the pieces as they stand; for drawing. */
   field: BedField;
@@ -123,6 +125,11 @@ export function survey(commission: Commission, ask: SurveyAsk = {}): Survey {
     joints,
     groups: surveyGroups(input, joints),
     stands: surveyStands(input, memo),
+    composition: compositionOf(
+      standing,
+      (s) => materialOf(commission, s.piece.material).kind === 'stone',
+      vessel,
+    ),
     plantings: surveyPlantings(input, memo, (id) => plantOf(commission, id)),
     field,
     standing,

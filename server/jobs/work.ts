@@ -16,7 +16,6 @@ import { plan, type Plan } from '../../core/pipeline/plan';
 import { inEnglish } from '../../core/words/english';
 import { pieceFrom } from '../../core/yard/pieceFrom';
 import { calendarFile, type CalendarPart } from '../documents/calendar';
-import { NoScan, scanFile } from '../documents/scanFile';
 import { takeOffCsv } from '../documents/takeOffCsv';
 import type { YardAsk } from '../routes/yard';
 import { columnsOf, type Kept } from '../store/columns';
@@ -208,6 +207,8 @@ export async function takeScan(
   { bytes, name, unit }: { bytes: Uint8Array<ArrayBuffer>; name: string; unit: 'mm' | 'cm' | 'm' },
   meshes: Meshes,
 ): Promise<Made<{ scan: Scan; notes: string[] }>> {
+  // What reads such files is large and seldom wanted: a thread that saves documents does without it.
+  const { NoScan, scanFile } = await import('../documents/scanFile');
   try {
     const { mesh, notes } = await scanFile(bytes, name, unit);
     const kept = meshBytes(mesh);

@@ -62,19 +62,35 @@ function camera([x, y, z]: [number, number, number]): PerspectiveCamera {
   return c;
 }
 
-function render(wide = props.width, high = props.height): void {
-  if (!renderer) return;
+/** Draws it, in full or quickly; returns how long that took, ms. */
+function render(quick: boolean, wide = props.width, high = props.height): number {
+  if (!renderer) return 0;
+  const since = performance.now();
   const from = eye();
   renderer.setSize(wide, high, false);
-  const scene = seatScene(props, from, props.look);
+  const scene = seatScene(props, from, { ...props.look, quick });
   renderer.render(scene, camera(from));
+  // What is drawn on the graphics side is waited for: only then is it known how long it took.
+  renderer.getContext().finish();
   dispose(scene);
   drawn.value = true;
+  return performance.now() - since;
+}
+
+/** Quickly first; in full where the browser is quick, or the view is large and worth waiting for. */
+const FULL_UNDER_MS = 70;
+const LARGE_PX = 200_000;
+let lastMs = 0;
+function draw(): void {
+  lastMs = render(true);
+  if (lastMs < FULL_UNDER_MS || props.width * props.height > LARGE_PX)
+    waiting = setTimeout(() => render(false), PAUSE_MS);
 }
 
 function soon(): void {
   clearTimeout(waiting);
-  waiting = setTimeout(() => render(), PAUSE_MS);
+  // A browser that draws slowly is asked less often.
+  waiting = setTimeout(draw, Math.max(PAUSE_MS, Math.min(1_000, 3 * lastMs)));
 }
 
 /** The picture as a file of so many pixels across, to be shown to a client. */
@@ -82,10 +98,10 @@ const WIDE_PX = 1920;
 async function picture(): Promise<Blob | null> {
   const ratio = renderer!.getPixelRatio();
   renderer!.setPixelRatio(1);
-  render(WIDE_PX, Math.round((WIDE_PX * props.height) / props.width));
+  render(false, WIDE_PX, Math.round((WIDE_PX * props.height) / props.width));
   const blob = await new Promise<Blob | null>((resolve) => canvas.value!.toBlob(resolve, 'image/png'));
   renderer!.setPixelRatio(ratio);
-  render();
+  render(false);
   return blob;
 }
 defineExpose({ picture });

@@ -39,6 +39,8 @@ export interface SeatLook {
   refraction: boolean;
   light: 'day' | 'night' | 'backlit';
   plants: readonly Plant[];
+  /** Without shadow, surfaces as coarse as they are, fewer plants: for a browser that draws slowly. */
+  quick?: boolean;
 }
 
 type Spot = readonly [number, number, number];
@@ -60,8 +62,8 @@ export function seatScene(drawing: Omit<Drawing, 'k'>, eye: Spot, look: SeatLook
   scene.add(
     ...lights(drawing, look),
     ...bed(drawing, place, noise),
-    ...pieces(drawing, place, noise),
-    ...plants(drawing, place, look.plants),
+    ...pieces(drawing, place, noise, look.quick ? 0 : FINE_TRIANGLES),
+    ...plants(drawing, place, look.plants, look.quick ? QUICK_PLUGS : MOST_PLUGS),
     ...water(drawing, look),
     glass(drawing),
     ...furniture(drawing, look),
@@ -89,13 +91,13 @@ function placing({ vessel }: Omit<Drawing, 'k'>, eye: Spot, refraction: boolean)
   };
 }
 
-function lights({ vessel }: Omit<Drawing, 'k'>, { light }: SeatLook): Object3D[] {
+function lights({ vessel }: Omit<Drawing, 'k'>, { light, quick }: SeatLook): Object3D[] {
   const { length, width, height } = vessel.innerMm;
   const dark = light !== 'day';
   const lamp = new DirectionalLight('#fff6e6', light === 'backlit' ? 1.2 : 3.1);
   lamp.position.set(length * 0.36, height * 3, width * 0.35);
   lamp.target.position.set(length * 0.5, 0, -width * 0.55);
-  lamp.castShadow = true;
+  lamp.castShadow = !quick;
   lamp.shadow.mapSize.set(1024, 1024);
   lamp.shadow.radius = 5;
   lamp.shadow.bias = -0.0006;
@@ -209,12 +211,13 @@ function pieces(
   { option, survey, materials }: Omit<Drawing, 'k'>,
   place: Place,
   noise: SimplexNoise,
+  fine: number,
 ): Mesh[] {
   const heights = new Map(survey.pieces.map((s) => [s.id, s.zMm]));
   return option.pieces.map((p) => {
     const material = materialFor(materials, p.material);
     const wood = material?.kind === 'wood';
-    const own = divided(meshForDrawing(p.shape));
+    const own = divided(meshForDrawing(p.shape), fine);
     const v = turned(own.vertices, rotation(p.turnDeg, p.tiltDeg));
     const z = heights.get(p.id) ?? 0;
     const c = new Color(colourOf(material));
@@ -244,13 +247,16 @@ function grainOf(v: Float64Array, i: number, wood: boolean, noise: SimplexNoise)
 }
 
 /** A surface with each triangle cut into four until it is fine enough to carry grain. */
-function divided({ vertices, faces }: { vertices: Float64Array; faces: ArrayLike<number> }): {
+function divided(
+  { vertices, faces }: { vertices: Float64Array; faces: ArrayLike<number> },
+  fine: number,
+): {
   vertices: Float64Array;
   faces: number[];
 } {
   const v = Array.from(vertices);
   let f = Array.from(faces);
-  while (f.length > 0 && (f.length / 3) * 4 <= FINE_TRIANGLES) {
+  while (f.length > 0 && (f.length / 3) * 4 <= fine) {
     const known = new Map<number, number>();
     const count = v.length / 3;
     const between = (a: number, b: number): number => {
@@ -274,6 +280,7 @@ function divided({ vertices, faces }: { vertices: Float64Array; faces: ArrayLike
 
 /** Plugs of a planting that are drawn at most, and how far towards its grown height each is. */
 const MOST_PLUGS = 1_200;
+const QUICK_PLUGS = 160;
 const GROWN = 0.6;
 /** Leaves of one plug, by habit: how many, how far they lean out, how wide they are against their length. */
 const LEAVES: Record<string, readonly [count: number, lean: number, width: number]> = {
@@ -336,13 +343,14 @@ function plants(
   { option, field, vessel }: Omit<Drawing, 'k'>,
   place: Place,
   known: readonly Plant[],
+  most: number,
 ): Object3D[] {
   const upright = new Vector3(0, 1, 0);
   return option.plants.flatMap((planting) => {
     const plant = known.find((p) => p.id === planting.plant);
     if (!plant || !planting.region || !planting.spacingMm) return [];
     const [low, high] = plant.heightMm ?? [25, 60];
-    const spots = plugSpots(planting.region, planting.spacingMm, MOST_PLUGS);
+    const spots = plugSpots(planting.region, planting.spacingMm, most);
     const random = seeded(spots.length + 17).random;
     const leaves = spots.flatMap(([x, y]) => {
       const z = drawnSurfaceAt(field, x, y);

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { computed } from 'vue';
 import type { Material, Option, Piece } from '../../../core/commission/schema';
 import { useScapeEdit } from '../../document/scapeEdit';
 import { useFigures } from '../../units/figures';
@@ -17,10 +18,30 @@ const commission = useCommission();
 
 const surveyed = (p: Piece) => props.survey?.pieces.find((s) => s.id === p.id);
 const originOf = (p: Piece) => pieceOrigin(commission.document!, p);
+/** From this on both sides are so much alike that the eye takes them for mirrored. */
+const ALIKE = 0.94;
+const percent = (share: number) => `${Math.round(share * 100)} %`;
+/** What is noticed of the whole: figures to look at, no score. */
+const noticed = computed(() => {
+  const c = props.survey?.composition;
+  if (!c || props.option.pieces.length === 0) return '';
+  const count =
+    c.stones === 1
+      ? 'one stone'
+      : `${c.stones} stones${c.stones > 0 && c.stones % 2 === 0 ? ', an even number' : ''}`;
+  const sides = c.evenness >= ALIKE ? `left and right within ${percent(1 - c.evenness)}: mirrored?` : `the lighter side has ${percent(c.evenness)} of the heavier`; // prettier-ignore
+  return [
+    count,
+    ...(c.stones > 0 ? [`the tallest ${percent(c.tallestShare)} of the height`] : []),
+    `${percent(c.openShare)} of the floor open`,
+    sides,
+  ].join('; ');
+});
 const name = (p: Piece) => props.materials.find((m) => m.id === p.material)?.name ?? p.material;
 </script>
 
 <template>
+  <p v-if="noticed" class="noticed quiet" data-test="composition">{{ noticed }}</p>
   <ul class="list">
     <li v-for="p in option.pieces" :key="p.id">
       <button
@@ -42,13 +63,17 @@ const name = (p: Piece) => props.materials.find((m) => m.id === p.material)?.nam
 </template>
 
 <style scoped>
+.noticed {
+  padding: 6px 18px 0;
+  margin: 0;
+}
 .list {
   list-style: none;
   margin: 0;
   padding: 6px 10px;
   columns: 3;
   column-gap: 12px;
-  height: 100%;
+  height: calc(100% - 28px);
   overflow: auto;
 }
 button {
