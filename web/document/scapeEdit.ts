@@ -1,4 +1,5 @@
 import { isMoved, pieceOrigin } from '../../core/commission/origin';
+import { sizeMmOf } from '../../core/hardscape/extent';
 import { turnedAbout, type Axis } from '../../core/geometry/rotation';
 import type { Commission, Layer, Material, Option, Piece } from '../../core/commission/schema';
 import type { Start } from '../../core/yard/starts';
@@ -75,14 +76,18 @@ export function useScapeEdit() {
   function copy(ids: readonly string[]): string[] {
     const o = commission.option!;
     const taken = [...o.pieces];
+    const own = o.pieces.filter((p) => ids.includes(p.id));
+    const along = own.map((p) => p.at[0]);
+    const widest = Math.max(0, ...own.map((p) => sizeMmOf(p.shape)[0]));
+    const besideMm = Math.max(...along) - Math.min(...along) + widest + BESIDE_MM;
     const named = new Map<string, string>();
     const fresh = o.pieces
       .filter((p) => ids.includes(p.id))
       .map((p): Piece => {
         const { owned: _o, massKg: _m, wasAt: _w, fixed: _f, soakingSince: _s, ...rest } = p;
-        const id = freshId(p.id.replace(/-\d+$/, ''), taken);
+        const id = nextNumber(taken);
         named.set(p.id, id);
-        const copied: Piece = { ...rest, id, origin: 'bought', at: [p.at[0] + BESIDE_MM, p.at[1]] };
+        const copied: Piece = { ...rest, id, origin: 'bought', at: [p.at[0] + besideMm, p.at[1]] };
         taken.push(copied);
         return copied;
       })
@@ -156,7 +161,7 @@ export function useScapeEdit() {
   /** A stand-in for a piece that is bought by its size class: plausible, and in the take-off. */
   function addStandIn(material: Material, size: SizeClass, form: Form): string {
     const { length, width } = commission.document!.vessel.innerMm;
-    const id = freshId('N-1', commission.option!.pieces).replace(/^N-1-(\d+)$/, 'N-$1');
+    const id = nextNumber(commission.option!.pieces);
     const { mesh } = standIn(size, form, Number(id.slice(2)) * 7919);
     const corners = Array.from({ length: mesh.vertices.length / 3 }, (_, i) => [0, 1, 2].map((k) => Math.round(mesh.vertices[i * 3 + k] * 10) / 10)); // prettier-ignore
     const faces = Array.from({ length: mesh.faces.length / 3 }, (_, i) => [
@@ -296,8 +301,16 @@ function withMaterial(d: Commission, material: Material | undefined): Commission
   return { ...d, catalogue: { ...d.catalogue, materials: [...d.catalogue.materials, material] } };
 }
 
-/** A copy stands so far beside what it was copied from, mm. */
-const BESIDE_MM = 40;
+/** A copy stands clear of what it was copied from by a finger’s width, mm. */
+const BESIDE_MM = 25;
+
+/** A number for what is not of the yard: `N-1`, `N-2`, … */
+function nextNumber(pieces: readonly { id: string }[]): string {
+  const taken = new Set(pieces.map((p) => p.id));
+  let n = 1;
+  while (taken.has(`N-${n}`)) n++;
+  return `N-${n}`;
+}
 
 /** A spot turned around a middle, anticlockwise seen from above. */
 function around(

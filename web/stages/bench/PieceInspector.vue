@@ -170,7 +170,7 @@ function glueTo(id: string | null): void {
       >
       <button class="act" data-test="down" title="D" @click="$emit('down')">Let down</button>
       <button v-if="overlaps" class="act" data-test="apart" @click="$emit('apart')">
-        Slide apart, {{ f.volume(surveyed!.overlapL, 2) }} shared
+        Slide apart, {{ f.volume(surveyed!.overlapL, 2) }}
       </button>
       <button class="act" title="C" data-test="copy" @click="$emit('copy')">Copy</button>
       <button class="act" data-test="mirror" @click="$emit('mirror')">Mirror</button>
@@ -273,7 +273,7 @@ function glueTo(id: string | null): void {
 
 <style scoped>
 .inspector {
-  width: 428px;
+  width: 446px;
   flex: none;
   border-left: 2px solid var(--celadon);
   padding: 3px 12px 0;
@@ -284,8 +284,11 @@ function glueTo(id: string | null): void {
 header {
   display: flex;
   align-items: baseline;
-  gap: 10px;
+  flex-wrap: wrap;
+  gap: 0 9px;
   line-height: 1.2;
+  white-space: nowrap;
+  font-size: 12.5px;
 }
 header b {
   font: 600 15px var(--text);

@@ -27,7 +27,7 @@ const reach = computed(() => {
   const { box } = facetsOf(props.piece.shape, props.piece.turnDeg, props.piece.tiltDeg, props.view);
   return props.view === 'above'
     ? { x: box[2] * props.k + OUT, y: 0 }
-    : { x: ((box[0] + box[2]) / 2) * props.k, y: box[1] * props.k - OUT - 14 };
+    : { x: box[2] * props.k + 2 * OUT, y: box[1] * props.k - 4 };
 });
 
 const STEP_DEG = 1;

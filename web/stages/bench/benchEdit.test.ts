@@ -143,3 +143,47 @@ describe('keys on a piece', () => {
     expect(commission.option!.pieces.map((p) => p.id)).toEqual(['R-1']);
   });
 });
+
+describe('several pieces', () => {
+  it('are copied clear of themselves, bought, with the joints between them', () => {
+    const ids = edit.copy(['S-1', 'R-1']);
+    expect(ids).toEqual(['N-1', 'N-2']);
+    const [was, is] = [piece('S-1'), piece('N-1')].sort((a, b) => a.at[0] - b.at[0]);
+    expect(is.at[0] - was.at[0]).toBeGreaterThan(25);
+    expect(piece('N-1')).toMatchObject({ origin: 'bought' });
+    expect(piece('N-1').massKg).toBeUndefined();
+    const joint = commission.option!.joints.at(-1)!;
+    expect([...joint.pieces].sort()).toEqual(['N-1', 'N-2']);
+  });
+
+  it('are turned about their common middle, mirrored across the tank, and moved together', () => {
+    edit.copy(['S-1']);
+    edit.place('S-1', 200, 180);
+    edit.place('N-1', 400, 180);
+    edit.turnAll(['S-1', 'N-1'], 'z', 90);
+    expect([piece('S-1').at, piece('N-1').at]).toEqual([[300, 80], [300, 280]]); // prettier-ignore
+    edit.moveAll([piece('S-1'), piece('N-1')], 50, -10);
+    expect([piece('S-1').at, piece('N-1').at]).toEqual([[350, 70], [350, 270]]); // prettier-ignore
+    const { length } = commission.document!.vessel.innerMm;
+    edit.mirrorAll(['S-1']);
+    expect(piece('S-1').at).toEqual([length - 350, 70]);
+  });
+
+  it('lean about the axes of the room, however they are turned', () => {
+    edit.tryPiece('S-1', 'turn', (p) => ({ ...p, turnDeg: 90, tiltDeg: undefined }));
+    edit.turnAll(['S-1'], 'y', 30);
+    // Turned by 90° its own y points to the left of the room: it leans about its own x.
+    expect(piece('S-1')).toMatchObject({ turnDeg: 90, tiltDeg: [30, 0] });
+  });
+
+  it('give their place to another of the yard, with turn, joints and what rests on them', () => {
+    const before = piece('S-1');
+    const to = edit.swap('S-1', { id: 'S-77', material: before.material, shape: { kind: 'box', sizeMm: [90, 80, 70] } }); // prettier-ignore
+    expect(to).toBe('S-77');
+    expect(piece('S-77')).toMatchObject({ at: before.at, turnDeg: before.turnDeg, stand: before.stand, origin: 'stock' }); // prettier-ignore
+    expect(commission.option!.joints.flatMap((j) => j.pieces)).not.toContain('S-1');
+    expect(commission.option!.pieces.every((p) => p.stand.kind !== 'on' || p.stand.piece !== 'S-1')).toBe(
+      true,
+    );
+  });
+});
