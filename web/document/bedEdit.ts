@@ -1,6 +1,6 @@
 import type { Layer, Material } from '../../core/commission/schema';
 import { withLayer } from '../../core/substrate/freshLayer';
-import { withPath, type PathLine } from '../../core/substrate/path';
+import { pathRegion, withPath, type PathLine } from '../../core/substrate/path';
 import { asGrid, brushed, type Dab } from '../../core/substrate/sculpt';
 import { useCommission } from './commissionStore';
 import { freshId } from './docEdit';
@@ -94,7 +94,9 @@ export function useBedEdit() {
   }
 
   /** A path of sand along a line, cut into what lies there. */
-  function addPath(line: PathLine['line'], material: string): string {
+  function addPath(line: PathLine['line'], material: string): string | undefined {
+    // Beside the floor it would be a cut without an edge.
+    if (pathRegion({ line, widthMm: PATH_MM }, vessel()).length < 3) return undefined;
     const id = freshId('path', layers());
     const path = { line, widthMm: PATH_MM };
     const fresh: Layer = { id, material, cuts: true, floorMm: 0, top: { ...PATH_TOP }, path };

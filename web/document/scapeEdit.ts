@@ -79,7 +79,7 @@ export function useScapeEdit() {
     const own = o.pieces.filter((p) => ids.includes(p.id));
     const along = own.map((p) => p.at[0]);
     const widest = Math.max(0, ...own.map((p) => sizeMmOf(p.shape)[0]));
-    const besideMm = Math.max(...along) - Math.min(...along) + widest + BESIDE_MM;
+    const besideMm = besideWithin(along, widest + BESIDE_MM, commission.document!.vessel.innerMm.length);
     const named = new Map<string, string>();
     const fresh = o.pieces
       .filter((p) => ids.includes(p.id))
@@ -303,6 +303,14 @@ function withMaterial(d: Commission, material: Material | undefined): Commission
 
 /** A copy stands clear of what it was copied from by a finger’s width, mm. */
 const BESIDE_MM = 25;
+
+/** How far copies go to the right of what stands along a vessel, to the left where there is no room, else to its end. */
+function besideWithin(along: readonly number[], clearMm: number, lengthMm: number): number {
+  const [first, last] = [Math.min(...along), Math.max(...along)];
+  const far = last - first + clearMm;
+  if (last + far <= lengthMm) return far;
+  return first - far >= 0 ? -far : lengthMm - last;
+}
 
 /** A number for what is not of the yard: `N-1`, `N-2`, … */
 function nextNumber(pieces: readonly { id: string }[]): string {

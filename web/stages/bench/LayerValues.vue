@@ -9,6 +9,7 @@ import FigureField from '../../document/FigureField.vue';
 import OriginField from '../../document/OriginField.vue';
 import { useScapeEdit } from '../../document/scapeEdit';
 import { useStudio } from '../../document/studioStore';
+import { useFigures } from '../../units/figures';
 
 /** The typed values of one layer: its surface, its hills or its path, what it is of and where it comes from. */
 const props = defineProps<{ layer: Layer; materials: Material[] }>();
@@ -16,6 +17,7 @@ const commission = useCommission();
 const studio = useStudio();
 const scape = useScapeEdit();
 const bed = useBedEdit();
+const f = useFigures();
 
 const material = computed(() => props.materials.find((m) => m.id === props.layer.material));
 const all = computed(() => {
@@ -46,7 +48,11 @@ function addHill(): void {
 }
 const dropHill = (i: number) => change('drop hill', (l) => ({ mounds: l.mounds!.filter((_, n) => n !== i) }));
 
+/** A path is at least a finger wide and no wider than the largest tank. */
+const [NARROW_MM, WIDE_MM] = [10, 3_000];
 const setWidth = (end: 0 | 1) => (mm: number | undefined) => {
+  if (mm === undefined || mm < NARROW_MM || mm > WIDE_MM)
+    return `is ${mm === undefined ? 'missing' : f.length(mm)}, must be ${f.length(NARROW_MM)} to ${f.length(WIDE_MM)}`;
   const { line, widthMm } = props.layer.path!;
   const next: [number, number] = [...widthMm];
   next[end] = mm!;

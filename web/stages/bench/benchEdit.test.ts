@@ -5,6 +5,7 @@ import type { Studio } from '../../../core/catalogue/studio';
 import { pieceKey } from './pieceKeys';
 import { useCommission } from '../../document/commissionStore';
 import { useStudio } from '../../document/studioStore';
+import { useBedEdit } from '../../document/bedEdit';
 import { useScapeEdit } from '../../document/scapeEdit';
 
 vi.mock('../../document/api', async (original) => ({
@@ -148,8 +149,9 @@ describe('several pieces', () => {
   it('are copied clear of themselves, bought, with the joints between them', () => {
     const ids = edit.copy(['S-1', 'R-1']);
     expect(ids).toEqual(['N-1', 'N-2']);
-    const [was, is] = [piece('S-1'), piece('N-1')].sort((a, b) => a.at[0] - b.at[0]);
-    expect(is.at[0] - was.at[0]).toBeGreaterThan(25);
+    expect(Math.abs(piece('N-1').at[0] - piece('S-1').at[0])).toBeGreaterThan(25);
+    const { length } = commission.document!.vessel.innerMm;
+    expect(commission.option!.pieces.every((p) => p.at[0] >= 0 && p.at[0] <= length)).toBe(true);
     expect(piece('N-1')).toMatchObject({ origin: 'bought' });
     expect(piece('N-1').massKg).toBeUndefined();
     const joint = commission.option!.joints.at(-1)!;
@@ -185,5 +187,42 @@ describe('several pieces', () => {
     expect(commission.option!.pieces.every((p) => p.stand.kind !== 'on' || p.stand.piece !== 'S-1')).toBe(
       true,
     );
+  });
+});
+
+describe('the layers of the bed', () => {
+  const bed = () => commission.option!.bed;
+  const own = () => useBedEdit();
+
+  it('are laid on where they belong, moved, given another material and taken away', () => {
+    const [soil] = bed();
+    const id = own().add(soil.material);
+    expect(bed().map((l) => l.id)).toEqual([soil.id, id]);
+    own().move(id, -1);
+    expect(bed().map((l) => l.id)).toEqual([id, soil.id]);
+    own().move(id, -1);
+    expect(bed()[0].id).toBe(id);
+    own().drop(id);
+    expect(bed()).toHaveLength(1);
+    commission.undo();
+    expect(bed()).toHaveLength(2);
+  });
+
+  it('are sculpted by touches that keep their hills, and a path lies only where there is floor', () => {
+    const [soil] = bed();
+    own().touch(soil.id, { brush: 'raise', at: [100, 100], radiusMm: 60, strengthMm: 10 });
+    expect(bed()[0].top.kind).toBe('grid');
+    expect(bed()[0].mounds).toBeUndefined();
+    expect(own().addPath([[9000, 0], [9000, 50]], soil.material)).toBeUndefined(); // prettier-ignore
+    expect(bed()).toHaveLength(1);
+    const path = own().addPath([[300, 0], [300, 200]], soil.material)!; // prettier-ignore
+    own().addEdge(path, soil.material);
+    expect(bed().map((l) => [l.id, l.cuts, (l.region ?? []).length > 3])).toEqual([
+      [soil.id, undefined, false],
+      [`${path}-edge`, true, true],
+      [path, true, true],
+    ]);
+    own().drop(path);
+    expect(bed()).toHaveLength(1);
   });
 });
