@@ -22,8 +22,6 @@ export type Side = 'left' | 'right' | 'front' | 'back';
 
 /** What is that near carries, mm: grains and pads give that much. */
 const CARRIES_MM = 2;
-/** Soundings of what a piece stands on along its longer side are enough at this many. */
-const MOST_SOUNDINGS = 48;
 
 /**
  * Whether a piece stands: the middle of its mass over the convex hull of what carries it. Grain carries what is
@@ -33,19 +31,26 @@ const MOST_SOUNDINGS = 48;
  */
 export function stabilityOf(standing: Standing, field: BedField, near: readonly Standing[]): Stability {
   const { columns: col, xMm, yMm, zMm } = standing;
-  const every = Math.max(1, Math.round(Math.max(col.columns, col.rows) / MOST_SOUNDINGS));
   const points: Point[] = [];
   let feet = 0;
-  for (let row = 0; row < col.rows; row += every)
-    for (let column = 0; column < col.columns; column += every) {
-      const c = row * col.columns + column;
-      if (col.first[c] === col.first[c + 1]) continue;
-      const [x, y] = [xMm + col.x0 + column * col.dxMm, yMm + col.y0 + row * col.dyMm];
-      const foot = col.lo[col.first[c]] + zMm;
-      if (!carried(foot, x, y, field, near)) continue;
-      points.push([x, y]);
-      feet += foot;
-    }
+  /** Sounds one column; what carries it there is a point of the base. */
+  const sound = (row: number, column: number): boolean => {
+    const c = row * col.columns + column;
+    if (col.first[c] === col.first[c + 1]) return false;
+    const [x, y] = [xMm + col.x0 + column * col.dxMm, yMm + col.y0 + row * col.dyMm];
+    const foot = col.lo[col.first[c]] + zMm;
+    if (!carried(foot, x, y, field, near)) return false;
+    points.push([x, y]);
+    feet += foot;
+    return true;
+  };
+  // Of each row the first and the last that is carried: the ring around them is the ring around all.
+  for (let row = 0; row < col.rows; row++) {
+    let left = 0;
+    while (left < col.columns && !sound(row, left)) left++;
+    let right = col.columns - 1;
+    while (right > left && !sound(row, right)) right--;
+  }
   const base = hullOf(points);
   const [mx, my, mz] = middleOf(col);
   const middle = [xMm + mx, yMm + my] as const;
