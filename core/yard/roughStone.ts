@@ -1,4 +1,6 @@
+import { divided } from '../geometry/divide';
 import { meshVolume, type Mesh } from '../geometry/mesh';
+import { seeded } from '../geometry/seeded';
 
 /** A share of its box that a stone may fill: an octahedron has a sixth, a rough block four fifths. */
 export const FILLS = { least: 0.2, usual: 0.5, most: 0.78 } as const;
@@ -63,32 +65,21 @@ function roughness(fill: number): number {
 }
 
 function bumpsOf(count: number, seed: number, rough: number): Float64Array {
-  let state = (Math.abs(Math.round(seed)) % 2_147_483_646) + 1;
-  const random = () => (state = (state * 48_271) % 2_147_483_647) / 2_147_483_647;
+  const random = seeded(seed);
   return Float64Array.from({ length: count }, () => 1 + (random() - 0.5) * 2 * rough);
 }
 
 /** An octahedron whose triangles are divided and brought out to the ball. */
 function dividedBall(): Mesh {
-  const v: number[] = [1, 0, 0, -1, 0, 0, 0, 1, 0, 0, -1, 0, 0, 0, 1, 0, 0, -1];
-  let f = [0, 2, 4, 2, 1, 4, 1, 3, 4, 3, 0, 4, 2, 0, 5, 1, 2, 5, 3, 1, 5, 0, 3, 5];
-  for (let n = 0; n < DIVISIONS; n++) {
-    const known = new Map<string, number>();
-    const between = (a: number, b: number): number => {
-      const key = `${Math.min(a, b)} ${Math.max(a, b)}`;
-      const old = known.get(key);
-      if (old !== undefined) return old;
-      const m = [0, 1, 2].map((k) => v[a * 3 + k] + v[b * 3 + k]);
-      const length = Math.hypot(...m);
-      v.push(...m.map((x) => x / length));
-      known.set(key, v.length / 3 - 1);
-      return v.length / 3 - 1;
-    };
-    f = Array.from({ length: f.length / 3 }, (_, t) => {
-      const [a, b, c] = [f[t * 3], f[t * 3 + 1], f[t * 3 + 2]];
-      const [ab, bc, ca] = [between(a, b), between(b, c), between(c, a)];
-      return [a, ab, ca, ab, b, bc, ca, bc, c, ab, bc, ca];
-    }).flat();
+  let ball: Mesh = {
+    vertices: new Float64Array([1, 0, 0, -1, 0, 0, 0, 1, 0, 0, -1, 0, 0, 0, 1, 0, 0, -1]),
+    faces: new Uint32Array([0, 2, 4, 2, 1, 4, 1, 3, 4, 3, 0, 4, 2, 0, 5, 1, 2, 5, 3, 1, 5, 0, 3, 5]),
+  };
+  for (let n = 0; n < DIVISIONS; n++) ball = divided(ball);
+  const { vertices } = ball;
+  for (let i = 0; i < vertices.length; i += 3) {
+    const length = Math.hypot(vertices[i], vertices[i + 1], vertices[i + 2]);
+    for (let k = 0; k < 3; k++) vertices[i + k] /= length;
   }
-  return { vertices: new Float64Array(v), faces: new Uint32Array(f) };
+  return ball;
 }

@@ -1,6 +1,7 @@
 import type { YardPiece } from '../catalogue/studio';
 import type { Layer, Material, Piece, Shape, Vessel } from '../commission/schema';
 import { rotation } from '../geometry/rotation';
+import { seeded } from '../geometry/seeded';
 import { extentOf, type Extent } from '../hardscape/extent';
 import { volumeMm3Of } from '../hardscape/columns';
 import { inMm } from '../words/measure';
@@ -63,18 +64,13 @@ export function starts(
   const stones = bySize(yard.filter((p) => kindOf(p.material) === 'stone'));
   const woods = bySize(yard.filter((p) => kindOf(p.material) === 'wood'));
   return STYLES.flatMap((style, i) => {
-    const start = arranged(style, stones, woods, vessel, bedMm, seededFrom(seed * 31 + i * 7919 + 1), extent);
+    const start = arranged(style, stones, woods, vessel, bedMm, seeded(seed * 31 + i * 7919 + 1), extent);
     return start ? [start] : [];
   });
 }
 
 function bySize(pieces: readonly YardPiece[]): YardPiece[] {
   return [...pieces].sort((a, b) => volumeMm3Of(b.shape) - volumeMm3Of(a.shape));
-}
-
-function seededFrom(seed: number): () => number {
-  let state = (Math.abs(Math.round(seed)) % 2_147_483_646) + 1;
-  return () => (state = (state * 48_271) % 2_147_483_647) / 2_147_483_647;
 }
 
 interface Placed {

@@ -3,7 +3,8 @@ import { NeutralToneMapping, PCFSoftShadowMap, PerspectiveCamera, WebGLRenderer 
 import { onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import type { Seat } from '../../core/commission/schema';
 import type { Drawing } from './drawing';
-import { dispose, seatScene, type SeatLook } from './seatScene';
+import { keeper } from './seat/kept';
+import { seatScene, type SeatLook } from './seat/seatScene';
 
 /** The scape in perspective, from a seat in front of it or from above. */
 const props = withDefaults(
@@ -26,6 +27,7 @@ const canvas = ref<HTMLCanvasElement>();
 const failed = ref(false);
 const drawn = ref(false);
 let renderer: WebGLRenderer | undefined;
+const [inQuick, inFull] = [keeper(), keeper()];
 let waiting: ReturnType<typeof setTimeout> | undefined;
 /** The perspective follows when a drag pauses: the three measured views come first. */
 const PAUSE_MS = 140;
@@ -68,22 +70,22 @@ function render(quick: boolean, wide = props.width, high = props.height): number
   const since = performance.now();
   const from = eye();
   renderer.setSize(wide, high, false);
-  const scene = seatScene(props, from, { ...props.look, quick });
+  const scene = seatScene(props, from, { ...props.look, quick }, quick ? inQuick : inFull);
   renderer.render(scene, camera(from));
   // What is drawn on the graphics side is waited for: only then is it known how long it took.
   renderer.getContext().finish();
-  dispose(scene);
   drawn.value = true;
   return performance.now() - since;
 }
 
-/** Quickly first; in full where the browser is quick, or the view is large and worth waiting for. */
-const FULL_UNDER_MS = 70;
+/** Quickly first; then in full where the first picture came soon, or the view is large and worth waiting for. */
+const SOON_MS = 200;
 const LARGE_PX = 200_000;
-let lastMs = 0;
+let [firstMs, lastMs] = [0, 0];
 function draw(): void {
   lastMs = render(true);
-  if (lastMs < FULL_UNDER_MS || props.width * props.height > LARGE_PX)
+  firstMs ||= lastMs;
+  if (firstMs < SOON_MS || props.width * props.height > LARGE_PX)
     waiting = setTimeout(() => render(false), PAUSE_MS);
 }
 
@@ -129,6 +131,8 @@ watch(
 );
 onBeforeUnmount(() => {
   clearTimeout(waiting);
+  inQuick.dispose();
+  inFull.dispose();
   renderer?.dispose();
 });
 </script>

@@ -1,0 +1,80 @@
+import { BufferAttribute, BufferGeometry, Color, DoubleSide, Mesh, type Object3D } from 'three';
+import { colourOf, materialFor } from '../colour';
+import { coloured, matte, noise, tinted } from './grain';
+import type { Place, Seen } from './place';
+
+/** How much grain of a material stands out: soil is granules, sand is nearly even. */
+const GRAIN: Record<string, number> = { soil: 0.34, base: 0.3, gravel: 0.42, filler: 0.4, sand: 0.12 };
+/** Bare glass. */
+const BARE = { colour: new Color('#cfdfe3'), grain: 0 };
+/** What the glass cuts is darker than the surface; thinner than this nothing is seen of it, mm. */
+const CUT_SHADE = 0.8;
+const THIN_MM = 0.3;
+
+/** The bed's surface, each grain a little lighter or darker, and its cut at the front and the sides. */
+export function bedSurface(seen: Seen, place: Place, quick: boolean): Object3D[] {
+  const { field, option, materials } = seen;
+  const { columns, rows, dxMm, dyMm, cornerMm, cornerLayer, inside } = field;
+  const n = columns + 1;
+  const position = new Float32Array(n * (rows + 1) * 3);
+  const colour = new Float32Array(position.length);
+  const layers = option.bed.map((l) => {
+    const material = materialFor(materials, l.material);
+    return { colour: new Color(colourOf(material)), grain: GRAIN[material?.kind ?? 'soil'] ?? GRAIN.soil };
+  });
+  for (let i = 0; i < n * (rows + 1); i++) {
+    const [x, y] = [(i % n) * dxMm, Math.floor(i / n) * dyMm];
+    const { colour: c, grain } = layers[cornerLayer[i]] ?? BARE;
+    const rough = noise.noise(x * 0.31, y * 0.31) * 0.7 + noise.noise(x * 0.021, y * 0.021) * 0.5;
+    position.set(place(x, y, cornerMm[i] + rough * grain * 3), i * 3);
+    tinted(colour, i * 3, c, 1 + rough * grain);
+  }
+  const index: number[] = [];
+  for (let r = 0; r < rows; r++)
+    for (let c = 0; c < columns; c++) {
+      const k = r * n + c;
+      const outside = inside && !(inside[k] || inside[k + 1] || inside[k + n] || inside[k + n + 1]);
+      if (!outside) index.push(k, k + 1, k + n, k + 1, k + n + 1, k + n);
+    }
+  const top = new Mesh(
+    coloured(position, colour, index),
+    matte(quick, { vertexColors: true, side: DoubleSide }),
+  );
+  top.receiveShadow = true;
+  return [top, ...cuts(seen, place, quick)];
+}
+
+/** Every layer where the glass cuts it: along the front, and along both sides. */
+function cuts({ field, option, materials }: Seen, place: Place, quick: boolean): Object3D[] {
+  if (field.inside) return [];
+  const { columns, rows, dxMm, dyMm } = field;
+  const n = columns + 1;
+  const lines = [
+    Array.from({ length: n }, (_, c) => ({ k: c, x: c * dxMm, y: 0 })),
+    Array.from({ length: rows + 1 }, (_, r) => ({ k: r * n, x: 0, y: r * dyMm })),
+    Array.from({ length: rows + 1 }, (_, r) => ({ k: r * n + columns, x: columns * dxMm, y: r * dyMm })),
+  ];
+  return option.bed.flatMap((layer, i) => {
+    // While a layer has just been laid on, the bed is still measured without it.
+    if (!field.cornerThicknessMm[i]) return [];
+    const corners: number[] = [];
+    for (const line of lines)
+      for (let j = 0; j + 1 < line.length; j++) {
+        const at = ({ k, x, y }: (typeof line)[number]) => {
+          let low = 0;
+          for (let b = 0; b < i; b++) low += field.cornerThicknessMm[b][k];
+          return { x, y, low, high: low + field.cornerThicknessMm[i][k] };
+        };
+        const [a, b] = [at(line[j]), at(line[j + 1])];
+        if (a.high - a.low < THIN_MM && b.high - b.low < THIN_MM) continue;
+        const [p, q, r, s] = [place(a.x, a.y, a.low), place(b.x, b.y, b.low), place(b.x, b.y, b.high), place(a.x, a.y, a.high)]; // prettier-ignore
+        corners.push(...p, ...q, ...r, ...p, ...r, ...s);
+      }
+    if (corners.length === 0) return [];
+    const geometry = new BufferGeometry();
+    geometry.setAttribute('position', new BufferAttribute(new Float32Array(corners), 3));
+    geometry.computeVertexNormals();
+    const colour = new Color(colourOf(materialFor(materials, layer.material))).multiplyScalar(CUT_SHADE);
+    return [new Mesh(geometry, matte(quick, { color: colour, side: DoubleSide }))];
+  });
+}

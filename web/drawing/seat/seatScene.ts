@@ -1,0 +1,56 @@
+import { Color, Fog, Scene } from 'three';
+import type { Plant } from '../../../core/commission/schema';
+import { bedSurface } from './bedSurface';
+import type { Keeper } from './kept';
+import { plantLeaves } from './leaves';
+import { bends, straight, throughPane, type Seen, type Spot } from './place';
+import { furniture, glass, lights, water } from './room';
+import { solids } from './solids';
+
+/** How the tank is lit and looked at. */
+export interface SeatLook {
+  /** Bent at the front pane, as an eye sees it. */
+  refraction: boolean;
+  light: 'day' | 'night' | 'backlit';
+  plants: readonly Plant[];
+  /** Without shadow, surfaces as coarse as they are, fewer plants: for a browser that draws slowly. */
+  quick?: boolean;
+}
+
+const ROOM: Record<SeatLook['light'], string> = { day: '#e9ebe7', night: '#15181a', backlit: '#202427' };
+const FOG: Record<SeatLook['light'], string> = { day: '#cfe0df', night: '#1d2c2e', backlit: '#cfe0df' };
+
+/**
+ * The scape as a scene, mm, from where an eye is (in the axes of the document). What has not changed since the last look
+ * is taken over: a stone that moves moves, and nothing else is made anew.
+ */
+export function seatScene(seen: Seen, eye: Spot, look: SeatLook, keep: Keeper): Scene {
+  const { option, field, materials, vessel } = seen;
+  const quick = look.quick ?? false;
+  const bent = look.refraction && bends(vessel, eye) ? throughPane(vessel, eye) : undefined;
+  const place = bent ?? straight;
+  // What a pane bends is placed anew for each eye.
+  const from = bent ? eye.join(' ') : '';
+  const scene = new Scene();
+  scene.background = new Color(ROOM[look.light]);
+  scene.add(
+    ...keep.objects('room', [vessel, look.light, quick], () => [
+      ...lights(seen, look),
+      ...water(seen, look),
+      glass(seen),
+      ...furniture(seen, look),
+    ]),
+    ...keep.objects('bed', [field, option.bed, materials, from], () => bedSurface(seen, place, quick)),
+    ...keep.objects('plants', [option.plants, field, look.plants, vessel, quick, from], () =>
+      plantLeaves(seen, place, look.plants, quick),
+    ),
+    ...keep.objects('pieces', [option.pieces, seen.survey, materials, quick, from], () =>
+      solids(seen, quick, keep, bent),
+    ),
+  );
+  const deep = vessel.innerMm.width;
+  const near = Math.hypot(eye[0] - vessel.innerMm.length / 2, eye[1]);
+  // Water takes a little of what lies far behind.
+  scene.fog = new Fog(FOG[look.light], near + deep * 0.2, near + deep * 5);
+  return scene;
+}
