@@ -1,3 +1,4 @@
+import type { Layer } from '../core/commission/schema';
 import { describe, expect, it } from 'vitest';
 import { Finger } from './briefs/hand';
 import { withDemo } from './harness';
@@ -23,6 +24,18 @@ async function newOne(): Promise<void> {
   await b.page.waitForSelector('[data-test="title"]');
   await b.at.open(`${new URL(b.page.url()).pathname.replace(/\/brief$/, '')}/bench`);
   await b.page.waitForSelector('[data-test="plan"]');
+}
+
+/** The line and the floor of each path as they were kept, the path before its edge. */
+async function paths(): Promise<{ line: [number, number][]; region: [number, number][] }[]> {
+  const id = new URL(b.page.url()).pathname.split('/')[2];
+  const { document } = await (await fetch(`${b.server.url}/api/commissions/${id}`)).json();
+  const laid = (document.options[0].bed as Layer[]).filter((l) => l.path);
+  laid.sort((one, other) => Number(Boolean(one.path!.edgeOf)) - Number(Boolean(other.path!.edgeOf)));
+  return laid.map((l) => ({
+    line: l.path!.line as [number, number][],
+    region: l.region as [number, number][],
+  }));
 }
 
 describe('a first arrangement', () => {
@@ -103,9 +116,19 @@ describe('the bed', () => {
     const sand = figure(await b.at.until(row('quartz-sand'), (w) => figure(w) > 0.1));
     await b.at.type('[data-test="path-front"]', '160');
     await b.at.until(row('quartz-sand'), (w) => figure(w) > sand);
+    // The field stands empty again afterwards, for the next band.
+    await b.at.press('[data-test="edge"] input');
+    await b.at.press('.v-overlay--active ::-p-text(River gravel, 3–8 mm)');
+    await b.at.until(row('river-gravel'), (w) => figure(w) > 0.05);
+    await b.saved();
+    const was = await paths();
     await b.at.drag('[data-grip="path 1"]', 40, 0);
     await b.saved();
-    await b.page.waitForSelector('[data-grip="path width 0"]');
+    const [path, edge] = await paths();
+    expect(path.line[1][0]).toBeGreaterThan(was[0].line[1][0] + 10);
+    expect(edge.line).toEqual(path.line);
+    expect(path.region).not.toEqual(was[0].region);
+    expect(edge.region).not.toEqual(was[1].region);
   });
 });
 

@@ -1,5 +1,5 @@
 import { bringing, recipeFor } from '../filling/filling';
-import { devicesOf, lateDevices } from '../gear/gear';
+import { unpackedDevices, lateDevices } from '../gear/gear';
 import { waterByHeight } from '../survey/waterByHeight';
 import { inCelsius, inLitres, inMm } from '../words/measure';
 import { PRACTICE, say, type Text } from '../words/text';
@@ -18,7 +18,7 @@ export function openingTasks(job: Job): Task[] {
   const { co2, rescape } = job.commission.brief;
   const { gear } = workOf(job);
   const unpacked = gear === 'gas' ? 'unpack.detail.gas' : co2 ? 'unpack.detail.co2' : 'unpack.detail';
-  const named = devicesOf(job.commission).filter((d) => d.origin !== 'here').map((d) => d.name); // prettier-ignore
+  const named = unpackedDevices(job.commission).map((d) => d.name);
   const protect: [Text, Text] = rescape
     ? [say('protect.title.there'), say('protect.detail.there')]
     : [say('protect.title'), say('protect.detail')];

@@ -118,6 +118,12 @@ describe('gear', () => {
     expect(found(planned([{ ...filter, arrives: '2027-01-14' }]), 'gear.late')).toEqual([]);
   });
 
+  it('is unpacked where it is plumbed or plugged and comes by the day; a stand is no part of it', () => {
+    const bought = [filter, { id: 's', kind: 'stand', name: 'stand', watts: 0 }, { id: 'l', kind: 'lamp', name: 'light', watts: 30, arrives: '2027-01-15' }, { id: 'h', kind: 'heater', name: 'old heater', watts: 50, origin: 'here' }]; // prettier-ignore
+    const detail = planned(bought).build.tasks.find((t) => t.id === 'unpack')!.detail;
+    expect(String(detail)).toBe('filter: with hoses, clamps and leads; nothing is missing');
+  });
+
   it('has a body that runs into stones, and that a hand of 90 mm reaches or not', () => {
     const block = { kind: 'box' as const, sizeMm: [100, 100, 200] as [number, number, number] };
     const stone = piece({ id: 'S', shape: block, at: [300, 200], stand: { kind: 'floor' } });

@@ -56,6 +56,19 @@ export function lateDevices(commission: Pick<Commission, 'site' | 'brief'>): rea
   );
 }
 
+/** What stands, is poured or is laid under the vessel: it is not set out with the filter. */
+const NOT_SET_OUT: ReadonlySet<GearKind | undefined> = new Set(['stand', 'mat', 'film', 'food', 'test-kit']);
+
+/** Devices that are unpacked and set out on the build day: of those that come by then, what is plumbed or plugged. */
+export function unpackedDevices(
+  commission: Pick<Commission, 'site' | 'brief' | 'catalogue'>,
+): readonly Device[] {
+  const late = new Set(lateDevices(commission));
+  return devicesOf(commission).filter(
+    (d) => d.origin !== 'here' && !late.has(d) && !NOT_SET_OUT.has(gearKindOf(commission, d)),
+  );
+}
+
 /** What the CO2 set costs beside the material, minor units: nothing where it is on the list of gear with a price. */
 export function gasCostOf(commission: Pick<Commission, 'site' | 'brief' | 'catalogue'>): number {
   const listed = devicesOf(commission).some(

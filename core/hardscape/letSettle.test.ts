@@ -3,7 +3,7 @@ import type { Layer, Material, Piece } from '../commission/schema';
 import { bedField } from '../substrate/bedField';
 import { box } from '../testing/vessel';
 import { columnsOf } from './columns';
-import { letSettle, obstaclesOf, settledBed } from './letSettle';
+import { BETWEEN, letSettle, obstaclesOf, settledBed } from './letSettle';
 import { settle } from './settle';
 
 const vessel = box(600, 300, 360);
@@ -23,10 +23,12 @@ describe('a bed that is let settle', () => {
   it('runs onto the path where nothing holds it, and is held by a wall', () => {
     const free = letSettle(field, bed, materials, []);
     expect(free).toMatchObject({ layer: 'soil', settled: true });
-    // A step of 80 mm over 300 mm of width: the foot runs out to h / (2 tan θ) on either side, triangles of h/2.
-    const run = 80 / 2 / Math.tan((32 * Math.PI) / 180);
-    expect(free.onPathsL).toBeGreaterThan(((40 * run) / 2) * 300 * 0.9e-6);
-    expect(free.onPathsL).toBeLessThan(((40 * run) / 2) * 300 * 1.25e-6);
+    // A step of 80 mm over 300 mm of width: the foot runs out to h / (2 tan θ) on either side, triangles of h/2,
+    // at the slope that is let stand.
+    const run = 80 / 2 / (BETWEEN * Math.tan((32 * Math.PI) / 180));
+    const footL = (((80 / 2) * run) / 2) * 300 * 1e-6;
+    expect(free.onPathsL / footL).toBeGreaterThan(0.9);
+    expect(free.onPathsL / footL).toBeLessThan(1.1);
     expect(litres(free.surfaceMm)).toBeCloseTo(litres(field.surfaceMm), 6);
     expect(letSettle(field, bed, materials, wall(100)).onPathsL).toBe(0);
     // A wall with a hole leaks a part of it.

@@ -20,7 +20,7 @@ const MM3_PER_L = 1e6;
 const USUAL_REPOSE = 32;
 /** Between the eight directions in which grain goes a slope may be 8 % steeper, and a little more
  * where it is kept as heights: so much less is let stand along them. */
-const BETWEEN = 0.85;
+export const BETWEEN = 0.85;
 
 /** Lets the bed of a scape creep to its angles of repose, held by the stones that stand in its way. */
 export function letSettle(...of: Parameters<typeof settling>): Settling {

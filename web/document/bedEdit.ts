@@ -4,7 +4,7 @@ import { pathRegion, withPath, type PathLine } from '../../core/substrate/path';
 import { asGrid, brushed, type Dab } from '../../core/substrate/sculpt';
 import { useCommission } from './commissionStore';
 import { freshId } from './docEdit';
-import { useStudio } from './studioStore';
+import { useMaterials, withMaterials } from './materials';
 
 /** A path is first so wide at the front and at the back, mm, and its sand so high there (common practice). */
 export const PATH_MM: [number, number] = [90, 35];
@@ -15,25 +15,18 @@ const BAND_MM = 20;
 /** Everything that can be done to the layers of a bed, each an edit that can be undone. */
 export function useBedEdit() {
   const commission = useCommission();
-  const studio = useStudio();
+  const atHand = useMaterials();
 
   const vessel = () => commission.document!.vessel;
   const kindOf = (layer: Layer) =>
     commission.document!.catalogue.materials.find((m) => m.id === layer.material)?.kind ?? 'soil';
   /** A material of the document, or of the studio: then it is taken into the document with the edit. */
-  const materialOf = (id: string): Material | undefined =>
-    commission.document!.catalogue.materials.find((m) => m.id === id) ??
-    studio.studio?.catalogue.materials.find((m) => m.id === id);
+  const materialOf = (id: string): Material | undefined => atHand.value.find((m) => m.id === id);
 
   /** Changes the bed of the option, and brings the materials along that it then names. */
   function bed(key: string, change: (bed: readonly Layer[]) => readonly Layer[], uses: string[] = []): void {
-    const known = new Set(commission.document!.catalogue.materials.map((m) => m.id));
-    const missing = uses.flatMap((id) => (known.has(id) ? [] : (materialOf(id) ?? [])));
     commission.edit(key, (d) => ({
-      ...d,
-      ...(missing.length
-        ? { catalogue: { ...d.catalogue, materials: [...d.catalogue.materials, ...missing] } }
-        : {}),
+      ...withMaterials(d, uses.map(materialOf)),
       options: d.options.map((o) =>
         o.id === commission.optionId ? { ...o, bed: change(o.bed) as Layer[] } : o,
       ),

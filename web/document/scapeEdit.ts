@@ -1,12 +1,13 @@
 import { isMoved, pieceOrigin } from '../../core/commission/origin';
 import { sizeMmOf } from '../../core/hardscape/extent';
 import { turnedAbout, type Axis } from '../../core/geometry/rotation';
-import type { Commission, Layer, Material, Option, Piece } from '../../core/commission/schema';
+import type { Layer, Material, Option, Piece } from '../../core/commission/schema';
 import type { Start } from '../../core/yard/starts';
 import { standIn, type Form, type SizeClass } from '../../core/yard/pieceFrom';
 import type { YardPiece } from '../../core/catalogue/studio';
 import { useCommission } from './commissionStore';
 import { freshId } from './docEdit';
+import { withMaterials } from './materials';
 import { useStudio } from './studioStore';
 
 /** Everything that can be done to a scape on the bench, each an edit that can be undone. */
@@ -150,7 +151,7 @@ export function useScapeEdit() {
   function setOnBench(fresh: Piece, of = studioMaterial(fresh.material)): void {
     commission.endStep();
     commission.edit(`add ${fresh.id}`, (d) => ({
-      ...withMaterial(d, of),
+      ...withMaterials(d, [of]),
       options: d.options.map((o) =>
         o.id === commission.optionId ? { ...o, pieces: [...o.pieces, fresh] } : o,
       ),
@@ -186,7 +187,7 @@ export function useScapeEdit() {
   function takeStart({ pieces, mounds, style }: Start): void {
     commission.endStep();
     commission.edit(`start ${style}`, (d) => {
-      const brought = pieces.reduce((doc, p) => withMaterial(doc, studioMaterial(p.material)), d);
+      const brought = withMaterials(d, pieces.map((p) => studioMaterial(p.material))); // prettier-ignore
       const options = brought.options.map((o) => {
         if (o.id !== commission.optionId) return o;
         const stays = o.pieces.filter((p) => p.fixed);
@@ -209,7 +210,7 @@ export function useScapeEdit() {
     const named = (other: string) => (other === id ? to : other);
     commission.endStep();
     commission.edit(`swap ${id}`, (d) => ({
-      ...withMaterial(d, studioMaterial(source.material)),
+      ...withMaterials(d, [studioMaterial(source.material)]),
       options: d.options.map((o) =>
         o.id !== commission.optionId
           ? o
@@ -293,12 +294,6 @@ export function useScapeEdit() {
     join,
     joinBy,
   };
-}
-
-/** A document with a material more, where it has it not. */
-function withMaterial(d: Commission, material: Material | undefined): Commission {
-  if (!material || d.catalogue.materials.some((m) => m.id === material.id)) return d;
-  return { ...d, catalogue: { ...d.catalogue, materials: [...d.catalogue.materials, material] } };
 }
 
 /** A copy stands clear of what it was copied from by a finger’s width, mm. */

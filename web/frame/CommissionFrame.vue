@@ -4,6 +4,7 @@ import { computed, onBeforeUnmount, provide, shallowRef, toRef, watch } from 'vu
 import { useRoute, useRouter } from 'vue-router';
 import { useLibrary } from '../design/library';
 import type { Finding } from '../../core/words/finding';
+import { stageOf } from './stageOf';
 import { api, ApiProblem, type SentOrder } from '../document/api';
 import { typing, useCommands } from '../design/commands';
 import { useCommission } from '../document/commissionStore';
@@ -81,16 +82,7 @@ const tallied = computed(() =>
 function show(finding: Finding): void {
   selectedPiece.value = finding.at.piece;
   selectedLayer.value = finding.at.layer;
-  const stage = finding.at.plant
-    ? 'planting'
-    : finding.at.supplier
-      ? 'order'
-      : (finding.at.field ?? '').startsWith('brief')
-        ? 'brief'
-        : finding.at.field
-          ? 'vessel'
-          : 'bench';
-  void router.push(`/c/${props.id}/${stage}`);
+  void router.push(`/c/${props.id}/${stageOf(finding.at)}`);
 }
 
 useCommands([

@@ -49,7 +49,7 @@ export const BUILD = {
   'unpack.title': 'Unpack, rinse and lay out the gear',
   'unpack.short': 'Unpack',
   'unpack.detail': 'filter, pipes, heater, timer; nothing is missing',
-  'unpack.detail.list': '{devices}; with hoses, timer and what belongs to them; nothing is missing',
+  'unpack.detail.list': '{devices}: with hoses, clamps and leads; nothing is missing',
   'unpack.detail.gas':
     'cylinder, regulator, check valve, bubble counter, diffuser, drop checker; nothing is missing',
   'unpack.detail.co2': 'filter, pipes, heater, CO2 set, timer; nothing is missing',

@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import type { Layer, Option, Vessel } from '../../../core/commission/schema';
 import { useBedEdit } from '../../document/bedEdit';
 import { useScapeEdit } from '../../document/scapeEdit';
+import { arrowStep } from '../../drawing/arrowStep';
 import { usePointerDrag } from '../../drawing/usePointerDrag';
 import { useCommission } from '../../document/commissionStore';
 import { selectedLayer } from '../../frame/selection';
@@ -40,17 +41,10 @@ const drag = usePointerDrag<{ layer: Layer; grip: Grip }>({
 });
 
 function onKey(event: KeyboardEvent, grip: Grip): void {
-  const by = event.shiftKey ? 20 : 5;
-  const [right, up] =
-    (
-      { ArrowRight: [by, 0], ArrowLeft: [-by, 0], ArrowUp: [0, by], ArrowDown: [0, -by] } as Record<
-        string,
-        number[]
-      >
-    )[event.key] ?? [];
-  if (right === undefined || up === undefined || !layer.value) return;
+  const by = arrowStep(event, 5, 20);
+  if (!by || !layer.value) return;
   event.preventDefault();
-  become(layer.value.id, grip, (l) => grip.moved(l, right, up));
+  become(layer.value.id, grip, (l) => grip.moved(l, ...by));
 }
 /** A path takes the gravel of its edges along. */
 function become(id: string, grip: Grip, change: (l: Layer) => Layer): void {

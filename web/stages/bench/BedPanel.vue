@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Material, Option } from '../../../core/commission/schema';
-import { useStudio } from '../../document/studioStore';
+import { useMaterials } from '../../document/materials';
 import { selectedLayer } from '../../frame/selection';
 import type { ShownPlan } from '../../workers/planWorker';
 import BedTools from './BedTools.vue';
@@ -12,12 +12,9 @@ import { chosenLayer } from './chosenLayer';
 
 /** The bed: its layers, the tools it is worked with, and the typed values of the layer that is chosen. */
 const props = defineProps<{ option: Option; materials: Material[]; survey?: ShownPlan['survey'] }>();
-const studio = useStudio();
+const atHand = useMaterials();
 const layer = computed(() => chosenLayer(props.option.bed, selectedLayer.value));
-const filler = computed(
-  () =>
-    [...props.materials, ...(studio.studio?.catalogue.materials ?? [])].find((m) => m.kind === 'filler')?.id,
-);
+const filler = computed(() => atHand.value.find((m) => m.kind === 'filler')?.id);
 </script>
 
 <template>

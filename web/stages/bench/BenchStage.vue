@@ -9,7 +9,7 @@ import { useBedEdit } from '../../document/bedEdit';
 import { useCommission } from '../../document/commissionStore';
 import { useScapeEdit } from '../../document/scapeEdit';
 import { useStays } from '../../document/stays';
-import { useStudio } from '../../document/studioStore';
+import { useMaterials } from '../../document/materials';
 import type { Drawing } from '../../drawing/drawing';
 import { NO_ZOOM, useSheet, VIEWS, type View, type Zoom } from '../../drawing/sheet';
 import { useSteadySize } from '../../drawing/steadySize';
@@ -40,7 +40,7 @@ const commission = useCommission();
 const { plan, field, scapeWork } = useFrame();
 const edit = useScapeEdit();
 const bedEdit = useBedEdit();
-const studio = useStudio();
+const atHand = useMaterials();
 const f = useFigures();
 
 const area = ref<HTMLElement>();
@@ -204,8 +204,7 @@ function dropped(source: YardPiece, clientX: number, clientY: number): void {
 
 /** A path is filled with a sand of the document or of the studio, or else with a gravel. */
 function layPath(line: [number, number][]): void {
-  const all = [...materials.value, ...(studio.studio?.catalogue.materials ?? [])];
-  const sand = all.find((m) => m.kind === 'sand') ?? all.find((m) => m.kind === 'gravel');
+  const sand = ['sand', 'gravel'].flatMap((kind) => atHand.value.find((m) => m.kind === kind) ?? [])[0];
   if (sand) selectedLayer.value = bedEdit.addPath(line, sand.id);
   bedTool.value = 'hand';
 }

@@ -4,6 +4,8 @@ import type { Layer, Vessel } from '../../../core/commission/schema';
 import { layerTop } from '../../../core/substrate/layerTop';
 import { useBedEdit } from '../../document/bedEdit';
 import { useCommission } from '../../document/commissionStore';
+import { arrowStep } from '../../drawing/arrowStep';
+import { spotUnder } from '../../drawing/spotUnder';
 import { usePointerDrag } from '../../drawing/usePointerDrag';
 import { brush, brushMm, strengthMm } from './bedTool';
 
@@ -22,10 +24,6 @@ const APART = 0.25;
 let toMm = 0;
 let touched: [number, number] = [0, 0];
 
-function spot(event: PointerEvent | MouseEvent): [number, number] {
-  const box = (event.currentTarget as Element).closest('g')!.querySelector('rect')!.getBoundingClientRect();
-  return [(event.clientX - box.left) / props.k, (box.bottom - event.clientY) / props.k];
-}
 function touch(where: [number, number]): void {
   touched = where;
   edit.touch(props.layer.id, {
@@ -43,7 +41,7 @@ function put(where: [number, number]): void {
 }
 const drag = usePointerDrag<[number, number]>({
   start: (event) => {
-    at.value = spot(event);
+    at.value = spotUnder(event, props.k);
     put(at.value);
     return at.value;
   },
@@ -57,12 +55,11 @@ const drag = usePointerDrag<[number, number]>({
 
 const STEP_MM = 10;
 function onKey(event: KeyboardEvent): void {
-  const by = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] }[event.key];
+  const by = arrowStep(event, STEP_MM, 5 * STEP_MM);
   if (by) {
-    const far = STEP_MM * (event.shiftKey ? 5 : 1);
     const within = (v: number, most: number) => Math.min(Math.max(v, 0), most);
     const { length, width } = props.vessel.innerMm;
-    at.value = [within(at.value[0] + by[0] * far, length), within(at.value[1] + by[1] * far, width)];
+    at.value = [within(at.value[0] + by[0], length), within(at.value[1] + by[1], width)];
   } else if (event.key === 'Enter' || event.key === ' ') {
     put(at.value);
     commission.endStep();
@@ -80,7 +77,7 @@ function onKey(event: KeyboardEvent): void {
     data-test="brush"
     @pointerenter="seen = true"
     @pointerleave="seen = false"
-    @pointermove="at = spot($event)"
+    @pointermove="at = spotUnder($event, k)"
     @focus="seen = true"
     @blur="seen = false"
     @pointerdown="drag"

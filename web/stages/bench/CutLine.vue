@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { arrowStep } from '../../drawing/arrowStep';
 import { usePointerDrag } from '../../drawing/usePointerDrag';
 
 /** The line along which the section is cut, mm from the left: dragged, or stepped by the arrows. */
@@ -18,10 +19,10 @@ function move(mm: number): void {
   cutMm.value = Math.round(Math.min(Math.max(mm, 0), props.lengthMm));
 }
 function key(event: KeyboardEvent): void {
-  const step = { ArrowLeft: -5, ArrowRight: 5 }[event.key];
+  const step = arrowStep(event, 5, 20)?.[0];
   if (!step) return;
   event.preventDefault();
-  move(cutMm.value + step * (event.shiftKey ? 4 : 1));
+  move(cutMm.value + step);
 }
 </script>
 

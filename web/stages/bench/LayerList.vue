@@ -5,7 +5,7 @@ import type { Layer, Material, Option } from '../../../core/commission/schema';
 import { isBedKind } from '../../../core/substrate/freshLayer';
 import { useBedEdit } from '../../document/bedEdit';
 import { useCommission } from '../../document/commissionStore';
-import { useStudio } from '../../document/studioStore';
+import { useMaterials } from '../../document/materials';
 import { colourOf } from '../../drawing/colour';
 import OriginMark from '../../drawing/OriginMark.vue';
 import { selectedLayer } from '../../frame/selection';
@@ -20,7 +20,7 @@ const props = defineProps<{
   chosen?: string;
 }>();
 const commission = useCommission();
-const studio = useStudio();
+const atHand = useMaterials();
 const edit = useBedEdit();
 const f = useFigures();
 
@@ -28,11 +28,9 @@ const downwards = computed(() => [...props.option.bed].reverse());
 const materialOf = (l: Layer) => props.materials.find((m) => m.id === l.material);
 const surveyed = (l: Layer) => props.survey?.layers.find((s) => s.id === l.id);
 const originOf = (l: Layer) => layerOrigin(commission.document!.brief, l);
-const offered = computed(() => {
-  const studios = studio.studio?.catalogue.materials ?? [];
-  const all = [...props.materials, ...studios.filter((m) => !props.materials.some((o) => o.id === m.id))];
-  return all.filter((m) => isBedKind(m.kind)).map((m) => ({ value: m.id, title: m.name }));
-});
+const offered = computed(() =>
+  atHand.value.filter((m) => isBedKind(m.kind)).map((m) => ({ value: m.id, title: m.name })),
+);
 const lay = (id: string | null) => id && (selectedLayer.value = edit.add(id));
 </script>
 

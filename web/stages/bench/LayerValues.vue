@@ -8,24 +8,20 @@ import { useCommission } from '../../document/commissionStore';
 import FigureField from '../../document/FigureField.vue';
 import OriginField from '../../document/OriginField.vue';
 import { useScapeEdit } from '../../document/scapeEdit';
-import { useStudio } from '../../document/studioStore';
+import { useMaterials } from '../../document/materials';
 import { useFigures } from '../../units/figures';
 
 /** The typed values of one layer: its surface, its hills or its path, what it is of and where it comes from. */
 const props = defineProps<{ layer: Layer; materials: Material[] }>();
 const commission = useCommission();
-const studio = useStudio();
+const atHand = useMaterials();
 const scape = useScapeEdit();
 const bed = useBedEdit();
 const f = useFigures();
 
 const material = computed(() => props.materials.find((m) => m.id === props.layer.material));
-const all = computed(() => {
-  const more = studio.studio?.catalogue.materials ?? [];
-  return [...props.materials, ...more.filter((m) => !props.materials.some((o) => o.id === m.id))];
-});
 const offered = computed(() =>
-  all.value.filter((m) => isBedKind(m.kind)).map((m) => ({ value: m.id, title: m.name })),
+  atHand.value.filter((m) => isBedKind(m.kind)).map((m) => ({ value: m.id, title: m.name })),
 );
 const change = (key: string, part: (l: Layer) => Partial<Layer>) =>
   scape.tryLayer(props.layer.id, key, (l) => ({ ...l, ...part(l) }));
@@ -60,7 +56,7 @@ const setWidth = (end: 0 | 1) => (mm: number | undefined) => {
   return undefined;
 };
 const gravels = computed(() =>
-  all.value.filter((m) => m.kind === 'gravel').map((m) => ({ value: m.id, title: m.name })),
+  atHand.value.filter((m) => m.kind === 'gravel').map((m) => ({ value: m.id, title: m.name })),
 );
 const edgeWith = (id: string | null) => id && bed.addEdge(props.layer.id, id);
 /** A layer lies everywhere, or on a part of the floor whose corners are then taken hold of on the plan. */
@@ -135,6 +131,7 @@ const setMix = (other: string | null, share = 0.5) =>
     <p v-else class="quiet">sculpted, {{ layer.top.columns }} × {{ layer.top.rows }} heights</p>
     <template v-if="layer.path && !layer.path.edgeOf">
       <FigureField
+        class="end"
         label="wide in front"
         kind="length"
         :value="layer.path.widthMm[0]"
@@ -142,6 +139,7 @@ const setMix = (other: string | null, share = 0.5) =>
         data-test="path-front"
       />
       <FigureField
+        class="end"
         label="wide behind"
         kind="length"
         :value="layer.path.widthMm[1]"
@@ -244,6 +242,10 @@ const setMix = (other: string | null, share = 0.5) =>
 }
 .wide {
   width: 176px;
+  flex: none;
+}
+.end {
+  width: 104px;
   flex: none;
 }
 .there {

@@ -3,6 +3,8 @@ import { computed, shallowRef } from 'vue';
 import { pathRegion } from '../../../core/substrate/path';
 import type { Vessel } from '../../../core/commission/schema';
 import { PATH_MM } from '../../document/bedEdit';
+import { arrowStep } from '../../drawing/arrowStep';
+import { spotUnder } from '../../drawing/spotUnder';
 
 /** The line of a path while it is drawn: point after point, Enter or a second press on the last lays it. */
 const props = defineProps<{ vessel: Vessel; k: number }>();
@@ -14,18 +16,13 @@ const pointer = shallowRef<[number, number]>();
 const W = computed(() => props.vessel.innerMm.width);
 const L = computed(() => props.vessel.innerMm.length);
 
-function spot(event: MouseEvent): [number, number] {
-  const box = (event.currentTarget as Element).querySelector('rect')!.getBoundingClientRect();
-  const tenth = (v: number) => Math.round(v * 10) / 10;
-  return [tenth((event.clientX - box.left) / props.k), tenth((box.bottom - event.clientY) / props.k)];
-}
 /** Nearer than this to the last point a press means: done, px. */
 const SAME_PX = 6;
 function press(event: PointerEvent): void {
   if (event.button !== 0) return;
   event.stopPropagation();
   (event.currentTarget as SVGElement).focus();
-  const at = spot(event);
+  const at = spotUnder(event, props.k);
   const last = points.value.at(-1);
   if (last && Math.hypot(at[0] - last[0], at[1] - last[1]) * props.k < SAME_PX) return finish();
   points.value = [...points.value, at];
@@ -36,10 +33,9 @@ function finish(): void {
 }
 const STEP_MM = 10;
 function onKey(event: KeyboardEvent): void {
-  const by = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] }[event.key];
+  const by = arrowStep(event, STEP_MM, 5 * STEP_MM);
   const at = pointer.value ?? [L.value / 2, 0];
-  const far = STEP_MM * (event.shiftKey ? 5 : 1);
-  if (by) pointer.value = [at[0] + by[0] * far, at[1] + by[1] * far];
+  if (by) pointer.value = [at[0] + by[0], at[1] + by[1]];
   else if (event.key === ' ') points.value = [...points.value, at];
   else if (event.key === 'Backspace') points.value = points.value.slice(0, -1);
   else if (event.key === 'Enter') finish();
@@ -68,7 +64,7 @@ const drawn = computed(() => {
     aria-label="Path: press point after point; arrows and space from the keyboard, Enter lays it"
     data-test="path"
     @pointerdown="press"
-    @pointermove="pointer = spot($event)"
+    @pointermove="pointer = spotUnder($event, k)"
     @keydown="onKey"
   >
     <rect :width="L * k" :height="W * k" fill="transparent" />

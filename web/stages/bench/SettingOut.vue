@@ -11,6 +11,7 @@ import PieceDrawing from '../../drawing/PieceDrawing.vue';
 import PlanView from '../../drawing/PlanView.vue';
 import { useFrame } from '../../frame/planKey';
 import { useFigures } from '../../units/figures';
+import PieceNumbers from './PieceNumbers.vue';
 
 /** To print: every piece numbered in the order of placing, with where it goes; and the floor in its own size. */
 const commission = useCommission();
@@ -69,6 +70,7 @@ const regions = computed(() =>
   ),
 );
 const W = computed(() => vessel.value.innerMm.width);
+const H = computed(() => vessel.value.innerMm.height);
 const print = () => window.print();
 </script>
 
@@ -96,27 +98,13 @@ const print = () => window.print();
           of a piece
         </p>
       </header>
-      <svg :width="PAGE_PX" :height="vessel.innerMm.height * k" class="view">
+      <svg :width="PAGE_PX" :height="H * k" class="view">
         <FrontView v-bind="drawing" />
-        <g
-          v-for="s in set"
-          :key="s.piece.id"
-          :transform="`translate(${s.piece.at[0] * k} ${(vessel.innerMm.height - surveyed(s.piece).topMm) * k - 10})`"
-        >
-          <circle r="9" />
-          <text y="4" text-anchor="middle">{{ s.n }}</text>
-        </g>
+        <PieceNumbers :set="set" :at="(p) => [p.at[0] * k, (H - surveyed(p).topMm) * k - 10]" />
       </svg>
       <svg :width="PAGE_PX" :height="W * k" class="view">
         <PlanView v-bind="drawing" />
-        <g
-          v-for="s in set"
-          :key="s.piece.id"
-          :transform="`translate(${s.piece.at[0] * k} ${(W - s.piece.at[1]) * k})`"
-        >
-          <circle r="9" />
-          <text y="4" text-anchor="middle">{{ s.n }}</text>
-        </g>
+        <PieceNumbers :set="set" :at="(p) => [p.at[0] * k, (W - p.at[1]) * k]" />
       </svg>
       <table data-test="set-pieces">
         <thead>
@@ -205,13 +193,6 @@ const print = () => window.print();
   display: block;
   margin: 14px 0;
   overflow: visible;
-}
-.view circle {
-  fill: var(--paper);
-  stroke: var(--ink);
-}
-.view text {
-  font: 700 11px var(--text);
 }
 table {
   width: 100%;

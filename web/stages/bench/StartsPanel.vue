@@ -9,6 +9,7 @@ import { massKgOf } from '../../../core/hardscape/mass';
 import { starts, type ExtentOf, type Start, type Style } from '../../../core/yard/starts';
 import { useCommission } from '../../document/commissionStore';
 import { useScapeEdit } from '../../document/scapeEdit';
+import { useMaterials } from '../../document/materials';
 import { useStudio } from '../../document/studioStore';
 import { colourOf } from '../../drawing/colour';
 import { meshForDrawing } from '../../drawing/drawnMeshes';
@@ -21,6 +22,7 @@ import type { ShownPlan } from '../../workers/planWorker';
 const props = defineProps<{ option: Option; materials: Material[]; survey?: ShownPlan['survey'] }>();
 const commission = useCommission();
 const studio = useStudio();
+const atHand = useMaterials();
 const edit = useScapeEdit();
 const f = useFigures();
 
@@ -34,11 +36,7 @@ const NAMES: Record<Style, string> = {
 };
 const seed = ref(1);
 const vessel = computed(() => commission.document!.vessel);
-const all = computed(() => {
-  const more = studio.studio?.catalogue.materials ?? [];
-  return [...props.materials, ...more.filter((m) => !props.materials.some((o) => o.id === m.id))];
-});
-const materialOf = (id: string) => all.value.find((m) => m.id === id);
+const materialOf = (id: string) => atHand.value.find((m) => m.id === id);
 /** Heights of the bed in its middle, mm: what the pieces will stand on. */
 const bedMm = computed(() =>
   Math.max(0, ...(props.survey?.layers ?? []).map((l) => (l.minMm + l.maxMm) / 2)),

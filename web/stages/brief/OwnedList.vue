@@ -5,19 +5,18 @@ import { useCommission } from '../../document/commissionStore';
 import { freshId } from '../../document/docEdit';
 import { useDocEdit } from '../../document/docEdit';
 import FigureField from '../../document/FigureField.vue';
-import { useStudio } from '../../document/studioStore';
+import { useMaterials } from '../../document/materials';
 import WordsField from '../../document/WordsField.vue';
 
 /** Stones and wood of the client's: measured here, they stand first in the yard and are not bought. */
 type Owned = NonNullable<Brief['owned']>[number];
 const commission = useCommission();
-const studio = useStudio();
+const atHand = useMaterials();
 const edit = useDocEdit();
 const owned = computed(() => commission.document!.brief.owned ?? []);
 const materials = computed(() => {
-  const all = [...commission.document!.catalogue.materials, ...(studio.studio?.catalogue.materials ?? [])];
-  const hard = all.filter((m) => m.kind === 'stone' || m.kind === 'wood');
-  return [...new Map(hard.map((m) => [m.id, { value: m.id, title: m.name }])).values()];
+  const hard = atHand.value.filter((m) => m.kind === 'stone' || m.kind === 'wood');
+  return hard.map((m) => ({ value: m.id, title: m.name }));
 });
 const set = (i: number, part: Partial<Owned>) =>
   edit.brief('owned', owned.value.map((o, n) => (n === i ? { ...o, ...part } : o))); // prettier-ignore

@@ -4,6 +4,7 @@ import type { Seat } from '../../../core/commission/schema';
 import { USUAL_BASE_MM } from '../../../core/visit/carrying';
 import { ringPath } from '../../drawing/outline';
 import { footprint } from '../../../core/vessel/footprint';
+import { arrowStep } from '../../drawing/arrowStep';
 import { usePointerDrag } from '../../drawing/usePointerDrag';
 import { useCommission } from '../../document/commissionStore';
 import { freshId, useDocEdit } from '../../document/docEdit';
@@ -78,9 +79,7 @@ const dragSeat = (seat: Seat) =>
     end: () => commission.endStep(),
   });
 function seatKey(event: KeyboardEvent, s: Seat): void {
-  const by = { ArrowLeft: [-100, 0], ArrowRight: [100, 0], ArrowUp: [0, 100], ArrowDown: [0, -100] }[
-    event.key
-  ];
+  const by = arrowStep(event, 100);
   if (!by) return;
   event.preventDefault();
   void set(s.id, { at: [s.at[0] + by[0], s.at[1] + by[1]] });

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { say } from '../../../core/words/text';
-import type { Material, Site } from '../../../core/commission/schema';
+import type { Site } from '../../../core/commission/schema';
 import { proposedGear } from '../../../core/gear/propose';
 import { useCommission } from '../../document/commissionStore';
 import { freshId, useDocEdit } from '../../document/docEdit';
 import FigureField from '../../document/FigureField.vue';
 import StackedBar from '../../drawing/StackedBar.vue';
-import { useStudio } from '../../document/studioStore';
+import { useMaterials, withMaterials } from '../../document/materials';
 import { useFigures } from '../../units/figures';
 import DeviceRow from './DeviceRow.vue';
 import type { ShownPlan } from '../../workers/planWorker';
@@ -45,24 +45,13 @@ function remove(i: number): void {
   const left = devices.value.filter((_, n) => n !== i);
   edit.site('devices', left.length > 0 ? left : undefined);
 }
-const studio = useStudio();
+const atHand = useMaterials();
 /** Articles of the document and of the studio, each once. */
-const articles = computed((): Material[] => {
-  const own = commission.document!.catalogue.materials;
-  const more = studio.studio?.catalogue.materials ?? [];
-  return [...own, ...more.filter((m) => !own.some((o) => o.id === m.id))].filter(
-    (m) => m.kind === 'equipment',
-  );
-});
+const articles = computed(() => atHand.value.filter((m) => m.kind === 'equipment'));
 /** Puts devices on the list, and the articles that they are into the document. */
 function list(key: string, devices: Device[]): string | undefined {
-  return edit.edit(key, (d) => {
-    const missing = articles.value.filter(
-      (a) => devices.some((x) => x.material === a.id) && !d.catalogue.materials.some((m) => m.id === a.id),
-    );
-    const catalogue = { ...d.catalogue, materials: [...d.catalogue.materials, ...missing] };
-    return { ...d, catalogue: missing.length ? catalogue : d.catalogue, site: { ...d.site, devices } };
-  });
+  const used = articles.value.filter((a) => devices.some((x) => x.material === a.id));
+  return edit.edit(key, (d) => ({ ...withMaterials(d, used), site: { ...d.site, devices } }));
 }
 const proposed = computed(() =>
   proposedGear(

@@ -7,6 +7,7 @@ import { chamberFloors } from '../../../core/vessel/display';
 import { polygonBounds } from '../../../core/geometry/polygon';
 import { planPaths, ringPath } from '../../drawing/outline';
 import { marks } from '../../drawing/sheet';
+import { arrowStep } from '../../drawing/arrowStep';
 import { usePointerDrag } from '../../drawing/usePointerDrag';
 import { useCommission } from '../../document/commissionStore';
 import { useFigures } from '../../units/figures';
@@ -53,13 +54,12 @@ const dragGrip = (grip: VesselGrip) =>
     end: () => commission.endStep(),
   });
 function gripKey(event: KeyboardEvent, grip: VesselGrip): void {
-  const step = { ArrowRight: [5, 0], ArrowLeft: [-5, 0], ArrowUp: [0, 5], ArrowDown: [0, -5] }[event.key];
+  const step = arrowStep(event, 5, 20);
   if (!step) return;
   event.preventDefault();
-  const by = event.shiftKey ? 4 : 1;
   commission.tryEdit(`vessel ${grip.key}`, (d) => ({
     ...d,
-    vessel: { ...d.vessel, ...grip.moved(d.vessel, step[0] * by, step[1] * by) },
+    vessel: { ...d.vessel, ...grip.moved(d.vessel, ...step) },
   }));
 }
 

@@ -1,0 +1,23 @@
+import { computed } from 'vue';
+import type { Commission, Material } from '../../core/commission/schema';
+import { useCommission } from './commissionStore';
+import { useStudio } from './studioStore';
+
+/** What can be chosen from: the document’s materials, then the studio’s that it does not have. */
+export function useMaterials() {
+  const commission = useCommission();
+  const studio = useStudio();
+  return computed((): Material[] => {
+    const own = commission.document?.catalogue.materials ?? [];
+    const more = studio.studio?.catalogue.materials ?? [];
+    return [...own, ...more.filter((m) => !own.some((o) => o.id === m.id))];
+  });
+}
+
+/** A document with these materials too; one that it has already stays as the document has it. */
+export function withMaterials(d: Commission, wanted: readonly (Material | undefined)[]): Commission {
+  const has = new Set(d.catalogue.materials.map((m) => m.id));
+  const missing = new Map(wanted.flatMap((m) => (m && !has.has(m.id) ? [[m.id, m]] : [])));
+  if (missing.size === 0) return d;
+  return { ...d, catalogue: { ...d.catalogue, materials: [...d.catalogue.materials, ...missing.values()] } };
+}
