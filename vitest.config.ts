@@ -1,8 +1,8 @@
 import { defineConfig } from 'vitest/config';
 import vue from '@vitejs/plugin-vue';
 
-/** Files that put something in the place of a module: each has loaded everything for itself. */
-const REPLACING = ['commissionStore', 'outbox', 'benchEdit'].map((name) => `web/**/${name}.test.ts`);
+/** Files that put something in the place of a module, or load one anew: each has everything for itself. */
+const REPLACING = ['benchEdit', 'commissionStore', 'outbox', 'scans'].map((name) => `web/**/${name}.test.ts`);
 
 export default defineConfig({
   plugins: [vue()],
@@ -27,11 +27,17 @@ export default defineConfig({
           name: 'interface',
           include: ['web/**/*.test.ts'],
           exclude: REPLACING,
+          // All on a page: a worker ends where the next file wants other surroundings, and loads all again.
+          environment: 'happy-dom',
           isolate: false,
+          sequence: { groupOrder: 1 },
           setupFiles: ['web/testing/clean.ts'],
         },
       },
-      { extends: true, test: { name: 'interface, parts replaced', include: REPLACING } },
+      {
+        extends: true,
+        test: { name: 'interface, parts replaced', include: REPLACING, sequence: { groupOrder: 1 } },
+      },
     ],
   },
 });

@@ -1,5 +1,5 @@
 import request from 'supertest';
-import { describe, expect, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { example } from '../core/testing/scape';
 import { dispatchOf } from './dispatch';
 import { SimulatedSuppliers, type Behaviour } from './stand-ins/supplier';
@@ -7,7 +7,7 @@ import { columnsOf } from './store/columns';
 import { createCommission } from './store/commissions';
 import { orderSent, ordersOf, releaseInterrupted } from './store/orders';
 import { SupplierUnreachable, type SupplierRequest } from './supplierLink';
-import { testServer, PROMPT } from './testing';
+import { PROMPT, suppliedBy, testServer, type TestServer } from './testing';
 
 const REQUEST: SupplierRequest = {
   reference: 'yard-1',
@@ -68,73 +68,71 @@ describe('the simulated suppliers', () => {
 });
 
 describe('sending an order', () => {
+  let b: TestServer;
+  beforeAll(async () => {
+    b = await testServer();
+  });
+  afterAll(() => b.close());
+  const fresh = async () => (await createCommission(b.store, columnsOf(example('held-root')))).id;
+
+  /** A commission of its own, and suppliers of its own. */
   async function sent(behaviour: Partial<Behaviour>) {
-    const b = await testServer(behaviour);
-    const { id } = await createCommission(b.store, columnsOf(example('held-root')));
+    const { app, dispatch } = suppliedBy(b.store, behaviour);
+    const id = await fresh();
     const send = () =>
-      request(b.app)
+      request(app)
         .post(`/api/commissions/${id}/orders`)
         .send({ supplier: 'marl-timber', today: '2026-11-25' });
     const list = async () => {
-      await b.dispatch.settled();
-      return (await request(b.app).get(`/api/commissions/${id}/orders`)).body.orders;
+      await dispatch.settled();
+      return (await request(app).get(`/api/commissions/${id}/orders`)).body.orders;
     };
-    return { ...b, id, send, list };
+    return { id, send, list };
   }
 
   it('brings a confirmation back, once, however often it is sent', async () => {
-    const b = await sent({ stock: { 'soil-9': 9, 'slate-kg': 9, 'branch-m': 1 } });
-    await b.send().expect(202);
-    const [order] = await b.list();
+    const { send, list } = await sent({ stock: { 'soil-9': 9, 'slate-kg': 9, 'branch-m': 1 } });
+    await send().expect(202);
+    const [order] = await list();
     expect(order).toMatchObject({
       state: 'confirmed',
       supplier: 'marl-timber',
       confirmation: { totalMinor: 6400 + 1200 + 4200 },
     });
-    await b.send().expect(202);
-    expect(await b.list()).toEqual([order]);
-    await b.close();
+    await send().expect(202);
+    expect(await list()).toEqual([order]);
   });
 
   it('tries again when it got lost, and then says so and keeps the reference', async () => {
     const once = await sent({ lostEvery: 2 });
     await once.send();
     expect((await once.list())[0].state).not.toBe('unreachable');
-    await once.close();
     const never = await sent({ lostEvery: 1 });
     await never.send();
     const [lost] = await never.list();
     expect(lost).toMatchObject({ state: 'unreachable', reason: expect.stringContaining('Send it again') });
     await never.send();
     expect(await never.list()).toHaveLength(1);
-    await never.close();
   });
 
   it('shows a refusal, and an order in part', async () => {
     const refused = await sent({ refusing: { 'marl-timber': 'Closed until spring.' } });
     await refused.send();
     expect((await refused.list())[0]).toMatchObject({ state: 'refused', reason: 'Closed until spring.' });
-    await refused.close();
     const partly = await sent({ stock: { 'soil-9': 1, 'slate-kg': 9, 'branch-m': 1 } });
     await partly.send();
     expect((await partly.list())[0].state).toBe('partly');
-    await partly.close();
   });
 
   it('refuses a supplier that the order does not have', async () => {
-    const b = await sent({});
+    const id = await fresh();
     const ask = { supplier: 'nobody', today: '2026-11-25' };
-    await request(b.app).post(`/api/commissions/${b.id}/orders`).send(ask).expect(404);
-    await request(b.app)
-      .post(`/api/commissions/${b.id}/orders`)
-      .send({ supplier: 'marl-timber' })
-      .expect(400);
-    await b.close();
+    await request(b.app).post(`/api/commissions/${id}/orders`).send(ask).expect(404);
+    await request(b.app).post(`/api/commissions/${id}/orders`).send({ supplier: 'marl-timber' }).expect(400);
   });
 
   it('lets go of what was on its way when the server stopped', async () => {
-    const b = await testServer();
-    const { id } = await createCommission(b.store, columnsOf(example('held-root')));
+    const id = await fresh();
     await orderSent(b.store, id, REQUEST);
     expect((await ordersOf(b.store, id))[0].state).toBe('sending');
     await releaseInterrupted(b.store);
@@ -142,16 +140,13 @@ describe('sending an order', () => {
       state: 'unreachable',
       reason: expect.stringContaining('stopped'),
     });
-    await b.close();
   });
 
   it('gives up on a supplier that never answers', async () => {
-    const b = await testServer();
-    const { id } = await createCommission(b.store, columnsOf(example('held-root')));
+    const id = await fresh();
     const dispatch = dispatchOf(b.store, suppliers({ latencyMs: [60_000, 60_000] }), 30);
-    await dispatch.send(id, REQUEST);
+    await dispatch.send(id, { ...REQUEST, reference: 'yard-3' });
     await dispatch.settled();
     expect((await ordersOf(b.store, id))[0].reason).toMatch(/too long/);
-    await b.close();
   });
 });

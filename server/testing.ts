@@ -25,25 +25,29 @@ let shared: Pool | undefined;
 const sharedPool = (): Pool => (shared ??= openJobs());
 
 /** A server with an empty database in a folder of its own, and suppliers that answer at once. */
-export async function testServer(behaviour: Partial<Behaviour> = {}): Promise<TestServer> {
+export async function testServer(): Promise<TestServer> {
   const folder = await mkdtemp(join(tmpdir(), 'utsuwa-'));
   const store = await openStore(folder);
   const pool = sharedPool();
-  const { app, dispatch } = createApp({
-    store,
-    pool,
-    suppliers: new SimulatedSuppliers({ ...PROMPT, ...behaviour }),
-  });
+  const supplied = suppliedBy(store, {});
   return {
-    app,
+    ...supplied,
     store,
     jobs: pool.in(folder),
     folder,
-    dispatch,
     close: async () => {
-      await dispatch.settled();
+      await supplied.dispatch.settled();
       await store.close();
       await rm(folder, { recursive: true, force: true });
     },
   };
+}
+
+/** A server over a database that is open already, whose suppliers behave like this. */
+export function suppliedBy(
+  store: Store,
+  behaviour: Partial<Behaviour>,
+): { app: Express; dispatch: Dispatch } {
+  const suppliers = new SimulatedSuppliers({ ...PROMPT, ...behaviour });
+  return createApp({ store, pool: sharedPool(), suppliers });
 }

@@ -161,7 +161,7 @@ describe('the order of work', () => {
         if (filled && moisture !== 'flooded' && !stays)
           for (const t of plants) expect(filled.startMin).toBeGreaterThanOrEqual(t.endMin);
       }),
-      { numRuns: 30 },
+      { numRuns: 20 },
     );
   });
 });

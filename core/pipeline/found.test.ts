@@ -120,7 +120,7 @@ describe('what is found', () => {
         const over = p.build.lanes.filter((l) => l.limitMin !== undefined && Math.round(l.toMin - l.fromMin) > l.limitMin); // prettier-ignore
         expect(found(p, 'build.out')).toHaveLength(over.length);
       }),
-      { numRuns: 12 },
+      { numRuns: 8 },
     );
   });
 });

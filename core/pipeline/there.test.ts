@@ -143,7 +143,7 @@ describe('what is there', () => {
         expect(p.build.beforehand.some((b) => b.kind === 'soak')).toBe(w !== 'here');
         expect(ids(p).some((t) => t.startsWith('plant-'))).toBe(plants !== 'here');
       }),
-      { numRuns: 20 },
+      { numRuns: 12 },
     );
   });
 });

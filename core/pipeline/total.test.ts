@@ -26,7 +26,7 @@ describe('whatever is accepted', () => {
   it('is worked out to the last figure, in documents that were spoilt at random', () => {
     let accepted = 0;
     // `endure/` does the same with a thousand, over the server and drawn.
-    for (let seed = 0; seed < 40; seed++) {
+    for (let seed = 0; seed < 24; seed++) {
       const parsed = parseCommission(mutant(seeds[seed % seeds.length], seed));
       if (!parsed.ok) continue;
       accepted++;

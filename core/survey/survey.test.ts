@@ -159,7 +159,7 @@ describe('survey', () => {
         );
         expect(s.bedL + s.freeWaterL + s.piecesL + s.airL).toBeCloseTo(s.brimL, 8);
       }),
-      { numRuns: 60 },
+      { numRuns: 35 },
     );
   });
 
@@ -181,7 +181,7 @@ describe('survey', () => {
         const { field: _g, standing: _t, ...fresh } = survey(commission);
         expect(remembered).toEqual(fresh);
       }),
-      { numRuns: 25 },
+      { numRuns: 15 },
     );
   });
 

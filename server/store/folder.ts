@@ -1,7 +1,7 @@
 import { chmod, mkdir, open, readdir, readFile, rm, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
-import { createClient } from '@libsql/client';
+import { createClient } from '@libsql/client/sqlite3';
 
 /*
  * The folder of a studio's data belongs to one process at a time. The claim is a lock of the operating

@@ -1,5 +1,5 @@
 import { parentPort, workerData } from 'node:worker_threads';
-import { createClient, type Client, type InValue, type ResultSet } from '@libsql/client';
+import { createClient, type Client, type InValue, type ResultSet } from '@libsql/client/sqlite3';
 import { expose, transfer } from 'comlink';
 import { buffersIn, isLargeText, packed, unpacked } from './largeText';
 import nodeEndpoint from 'comlink/dist/esm/node-adapter.mjs';

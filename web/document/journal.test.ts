@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 import 'fake-indexeddb/auto';
 import { createStore, entries, set } from 'idb-keyval';
 import { beforeEach, describe, expect, it, vi } from 'vitest';

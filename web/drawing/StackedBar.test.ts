@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 import { describe, expect, it } from 'vitest';
 import { mount } from '../testing/mount';
 import StackedBar from './StackedBar.vue';

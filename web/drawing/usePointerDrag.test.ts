@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 import { effectScope } from 'vue';
 import { describe, expect, it, vi } from 'vitest';
 import { usePointerDrag } from './usePointerDrag';

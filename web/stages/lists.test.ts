@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { dayPlus } from '../../core/calendar/day';

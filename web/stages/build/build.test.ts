@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { plan } from '../../../core/pipeline/plan';

@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 import { createPinia } from 'pinia';
 import { describe, expect, it } from 'vitest';
 import type { Commission } from '../../../core/commission/schema';

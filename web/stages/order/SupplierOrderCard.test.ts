@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 import { describe, expect, it, vi } from 'vitest';
 import { inEnglish } from '../../../core/words/english';
 import { order } from '../../../core/ordering/order';

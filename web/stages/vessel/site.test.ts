@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { nextTick, type Component } from 'vue';
