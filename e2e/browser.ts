@@ -32,6 +32,8 @@ export async function openBrowser(more: LaunchOptions = {}): Promise<Browser> {
       // Only the view from a seat needs the emulated card; pages are drawn faster without it.
       '--disable-gpu-rasterization',
       '--disable-gpu-compositing',
+      // Pages here live for seconds: the slowest of the compilers never pays back what it takes of two cores.
+      '--js-flags=--no-turbofan',
       '--font-render-hinting=none',
       '--lang=en-GB',
     ],

@@ -9,10 +9,10 @@ const sound = ({ wrong }: Result) => expect(wrong).toEqual([]);
 
 describe('nothing typed is lost', () => {
   it('when the page is closed or reloaded a moment later, the field left or not', async () =>
-    sound(await typedAndGone(2)));
+    sound(await typedAndGone(1)));
   it('when it is closed at once and reopened; nothing is asked', async () =>
-    sound(await closedAndReopened(2)));
-  it('when two browsers work on different fields; nothing is asked', async () => sound(await twoBrowsers(4)));
+    sound(await closedAndReopened(1)));
+  it('when two browsers work on different fields; nothing is asked', async () => sound(await twoBrowsers(2)));
   it('when the whole browser is killed', async () => sound(await browserKilled(1)));
 });
 

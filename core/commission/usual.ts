@@ -50,3 +50,6 @@ export function filterStateOf({
   if (rescape?.filterKept) return 'mature';
   return filter?.state ?? 'new';
 }
+
+/** Height of a stand when it was not measured, mm (common practice). */
+export const USUAL_BASE_MM = 800;

@@ -25,7 +25,7 @@ function tippingFindings({ stands }: Survey): Finding[] {
     const values = {
       piece: id,
       side: say(`side.${towards}`),
-      out: inMm(-insideMm),
+      out: inMm(Math.ceil(-insideMm)),
       lean: rounded(tipsAtDeg, 0),
     };
     return [

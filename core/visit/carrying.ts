@@ -1,4 +1,5 @@
 import { materialOf, optionOf } from '../commission/lookup';
+import { USUAL_BASE_MM } from '../commission/usual';
 import type { Commission, Waypoint } from '../commission/schema';
 import {
   GLASS_LIFT,
@@ -38,8 +39,6 @@ export interface Team {
 /** A cylinder of 2 kg of CO2 weighs about 5 kg full, 110 mm across and 450 high (from memory). */
 const CYLINDER_MM = [110, 110, 450] as const;
 const USUAL_CYLINDER_KG = 5;
-/** Height of a stand when it was not measured, mm (common practice). */
-export const USUAL_BASE_MM = 800;
 
 /** What is carried in: the empty tank, the heaviest stone, the stand and the cylinder. */
 export function loadsOf(commission: Commission, survey: Survey): Load[] {

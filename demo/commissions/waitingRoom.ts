@@ -55,7 +55,12 @@ export function waitingRoom(today: Day): Commission {
       use: 'shop',
       roomC: [15, 24],
       devices: [
-        { id: 'heater', name: 'heater', watts: 100 },
+        {
+          id: 'heater',
+          name: 'heater',
+          watts: 100,
+          body: { sizeMm: [28, 28, 230], at: [270, 395], zMm: 150, servedFrom: 'above' },
+        },
         { id: 'filter', name: 'corner filter', watts: 9 },
         { id: 'light', name: 'light', watts: 42 },
       ],

@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import type { Piece } from '../../core/commission/schema';
 import { useFigures } from '../units/figures';
-import { layerCuts, ridge, topRuns } from './bedPaths';
+import { frontLayers, ridge, topRuns } from './bedPaths';
 import type { Drawing } from './drawing';
 import { colourOf, materialFor, shade } from './colour';
 import { displaySpan } from './outline';
@@ -92,7 +92,7 @@ const things = computed((): Thing[] =>
   ].sort((a, b) => b.y - a.y),
 );
 const cut = computed(() =>
-  layerCuts(props.field, 'front', 0, X, Z).map((d, i) => ({
+  frontLayers(props.field, X, Z).map((d, i) => ({
     d,
     fill: shade(colourOf(materialFor(props.materials, props.option.bed[i]?.material ?? '')), -0.16),
   })),

@@ -1,27 +1,25 @@
 <script setup lang="ts">
 import { NeutralToneMapping, PCFSoftShadowMap, PerspectiveCamera, WebGLRenderer } from 'three';
 import { onBeforeUnmount, onMounted, ref, watch } from 'vue';
-import type { Seat } from '../../core/commission/schema';
+import type { Spot3 } from '../../core/view/sightLine';
 import type { Drawing } from './drawing';
 import { keeper } from './seat/kept';
 import { seatScene, type SeatLook } from './seat/seatScene';
 
 /** The scape in perspective, from a seat in front of it or from above. */
-const props = withDefaults(
-  defineProps<
-    Omit<Drawing, 'k'> & {
-      width: number;
-      height: number;
-      seat?: Seat;
-      fromAbove?: boolean;
-      baseHeightMm?: number;
-      look: SeatLook;
-      /** Masses only: grey and out of focus. */
-      squint?: boolean;
-    }
-  >(),
-  { seat: undefined, baseHeightMm: 800 },
-);
+const props = defineProps<
+  Omit<Drawing, 'k'> & {
+    width: number;
+    height: number;
+    /** Where it is looked from, in the axes of the document. */
+    eye: Spot3;
+    seatName?: string;
+    fromAbove?: boolean;
+    look: SeatLook;
+    /** Masses only: grey and out of focus. */
+    squint?: boolean;
+  }
+>();
 
 const canvas = ref<HTMLCanvasElement>();
 const failed = ref(false);
@@ -32,23 +30,7 @@ let waiting: ReturnType<typeof setTimeout> | undefined;
 /** The perspective follows when a drag pauses: the three measured views come first. */
 const PAUSE_MS = 140;
 
-/** A seat in front and a little left, at this distance and above the tank's middle, in tank lengths. */
-const SEAT = { left: 0.3, away: 1.5, above: 0.22 };
-const OVERHEAD = 3.4;
-
-/** Where the eye is, in the axes of the document: at the seat chosen, else in front and a little left. */
-function eye(): [number, number, number] {
-  const { length, width, height } = props.vessel.innerMm;
-  if (props.fromAbove) return [length / 2, width / 2 - 1, Math.max(length, width) * OVERHEAD];
-  if (props.seat) {
-    const [x, y] = props.seat.at;
-    return [x, y, props.seat.eyeMm - props.baseHeightMm];
-  }
-  const reach = Math.max(length, height * 1.2);
-  return [length * (0.5 - SEAT.left), -reach * SEAT.away, height * 0.5 + reach * SEAT.above];
-}
-
-function camera([x, y, z]: [number, number, number]): PerspectiveCamera {
+function camera([x, y, z]: Spot3): PerspectiveCamera {
   const { length, width, height } = props.vessel.innerMm;
   const aspect = props.width / props.height;
   const middle = [length / 2, width / 2, height * 0.46];
@@ -68,7 +50,7 @@ function camera([x, y, z]: [number, number, number]): PerspectiveCamera {
 function render(quick: boolean, wide = props.width, high = props.height): number {
   if (!renderer) return 0;
   const since = performance.now();
-  const from = eye();
+  const from = props.eye;
   renderer.setSize(wide, high, false);
   const scene = seatScene(props, from, { ...props.look, quick }, quick ? inQuick : inFull);
   renderer.render(scene, camera(from));
@@ -126,7 +108,7 @@ onMounted(() => {
   }
 });
 watch(
-  () => [props.option, props.field, props.survey, props.width, props.height, props.seat, props.fromAbove, props.baseHeightMm, props.look], // prettier-ignore
+  () => [props.option, props.field, props.survey, props.width, props.height, props.eye, props.fromAbove, props.look], // prettier-ignore
   soon,
 );
 onBeforeUnmount(() => {
@@ -144,7 +126,7 @@ onBeforeUnmount(() => {
     <canvas
       ref="canvas"
       role="img"
-      :aria-label="`The scape in perspective, from ${fromAbove ? 'above' : (seat?.name ?? 'in front and a little left')}`"
+      :aria-label="`The scape in perspective, from ${fromAbove ? 'above' : (seatName ?? 'in front and a little left')}`"
       :class="{ squint }"
       :style="{ width: `${width}px`, height: `${height}px` }"
     />

@@ -1,8 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import type { Layer } from '../../core/commission/schema';
 import { bedField } from '../../core/substrate/bedField';
+import { footprint } from '../../core/vessel/footprint';
+import { cutRun, turnTowards } from '../../core/view/cut';
 import { scape, soil } from '../../core/testing/scape';
-import { bedContours, layerCuts, ridge, drawnSurfaceAt, thicknessAt, topRuns } from './bedPaths';
+import { bedContours, cutLayers, drawnSurfaceAt, frontLayers, ridge, thicknessAt, topRuns } from './bedPaths';
 import { marks } from './sheet';
 
 const { vessel } = scape({ inner: [300, 200, 200] });
@@ -44,13 +46,28 @@ describe('the bed as paths', () => {
     expect(topRuns(field, 0, 1, X, Z).match(/M/g)).toHaveLength(1);
   });
 
-  it('cuts every layer along a row and along a column', () => {
-    const [soilCut, sandCut] = layerCuts(field, 'column', Math.round(130 / field.dxMm), X, Z);
+  const cut = (x: number, y: number, turnDeg: number) =>
+    cutLayers(field, cutRun(footprint(vessel), { at: [x, y], turnDeg })!, X, Z);
+
+  it('cuts every layer from the front to the back, and shows them at the front pane', () => {
+    const [soilCut, sandCut] = cut(130, 100, 0);
     expect(Math.min(...points(soilCut).map(([, z]) => z))).toBe(195);
     expect(new Set(points(sandCut).map(([, z]) => z))).toEqual(new Set([180, 195]));
-    const [front] = layerCuts(field, 'front', 0, X, Z);
+    const [front] = frontLayers(field, X, Z);
     expect(Math.min(...points(front).map(([, z]) => z))).toBe(160);
-    expect(layerCuts(field, 'column', 2, X, Z)[1]).toBe('');
+    expect(cut(10, 100, 0)[1]).toBe('');
+  });
+
+  it('cuts them at any angle: a ramp seen across has one height, along the diagonal both', () => {
+    const [across, sandAcross] = cut(50, 100, -90);
+    const tops = points(across).filter(([x, z]) => z < 200 && (x < 95 || x > 165));
+    expect(tops.length).toBeGreaterThan(10);
+    for (const [, z] of tops) expect(z).toBeCloseTo(140, 0);
+    const onSand = points(sandAcross).flatMap(([x, z]) => (z === 180 ? [x] : []));
+    expect([Math.min(...onSand), Math.max(...onSand)]).toEqual([expect.closeTo(100, -1), expect.closeTo(160, -1)]); // prettier-ignore
+    const diagonal = points(cut(150, 100, turnTowards([300, 200]))[0]);
+    expect([diagonal[0][1], Math.min(...diagonal.map(([, z]) => z))]).toEqual([160, 120]);
+    expect(Math.max(...diagonal.map(([x]) => x))).toBeCloseTo(Math.hypot(300, 200), 1);
   });
 
   it('has contours at round heights between its lowest and its highest', () => {

@@ -1,4 +1,5 @@
 import { contours } from 'd3-contour';
+import type { CutRun } from '../../core/view/cut';
 import type { FieldView } from '../workers/planWorker';
 
 /*
@@ -51,33 +52,58 @@ export function topRuns(field: FieldView, row: number, layer: number, X: Scale, 
     .join('');
 }
 
-/** A line of corners through the field: their numbers, and the distance of each along the view, mm. */
+/** Corners of the field with the share that each has in a spot. */
+type Spot = readonly (readonly [corner: number, share: number])[];
+
+/** A line through the field: where its steps lie, none where there is no floor, and how far along each is, mm. */
 interface Line {
-  corners: number[];
+  spots: (Spot | undefined)[];
   mm: (i: number) => number;
 }
 
 /** The corners just behind the front glass, from left to right, whatever shape it has. */
 function frontLine(field: FieldView): Line {
   const n = field.columns + 1;
-  const corners = Array.from({ length: n }, (_, c) => {
-    for (let row = 0; row <= field.rows; row++) if (isInside(field, row * n + c)) return row * n + c;
-    return -1;
+  const spots = Array.from({ length: n }, (_, c): Spot | undefined => {
+    for (let row = 0; row <= field.rows; row++) if (isInside(field, row * n + c)) return [[row * n + c, 1]];
+    return undefined;
   });
-  return { corners, mm: (i) => i * field.dxMm };
+  return { spots, mm: (i) => i * field.dxMm };
 }
 
-/** The corners of one column, from the front. */
-function columnLine(field: FieldView, column: number): Line {
-  const n = field.columns + 1;
-  const corners = Array.from({ length: field.rows + 1 }, (_, row) => row * n + column);
-  return { corners: corners.map((k) => (isInside(field, k) ? k : -1)), mm: (i) => i * field.dyMm };
+/** A straight line over the floor, in steps of a cell. */
+function straightLine(field: FieldView, { from, way, lengthMm }: CutRun): Line {
+  const steps = Math.max(1, Math.ceil(lengthMm / Math.min(field.dxMm, field.dyMm)));
+  const mm = (i: number) => (i / steps) * lengthMm;
+  const at = (i: number) => spotAt(field, from[0] + mm(i) * way[0], from[1] + mm(i) * way[1]);
+  return { spots: Array.from({ length: steps + 1 }, (_, i) => at(i)), mm };
 }
 
-/** Every layer as it is cut along a line of corners, bottom up. */
-function cutAlong(field: FieldView, { corners, mm }: Line, U: Scale, Z: Scale): string[] {
-  const below = new Float64Array(corners.length);
-  const runs = stretches(corners.length, (i) => corners[i] >= 0);
+/** The corners around a spot; beside a pane that is not straight those inside of it. */
+function spotAt(field: FieldView, xMm: number, yMm: number): Spot | undefined {
+  const u = Math.min(Math.max(xMm / field.dxMm, 0), field.columns);
+  const v = Math.min(Math.max(yMm / field.dyMm, 0), field.rows);
+  const [i, j] = [Math.min(field.columns - 1, Math.floor(u)), Math.min(field.rows - 1, Math.floor(v))];
+  const k = j * (field.columns + 1) + i;
+  const [p, q] = [u - i, v - j];
+  const around: [number, number][] = [
+    [k, (1 - p) * (1 - q)],
+    [k + 1, p * (1 - q)],
+    [k + field.columns + 1, (1 - p) * q],
+    [k + field.columns + 2, p * q],
+  ];
+  const inside = around.filter(([corner, share]) => share > 0 && isInside(field, corner));
+  const whole = inside.reduce((sum, [, share]) => sum + share, 0);
+  return whole > 0 ? inside.map(([corner, share]) => [corner, share / whole]) : undefined;
+}
+
+const heightOf = (mm: ArrayLike<number>, spot: Spot) =>
+  spot.reduce((sum, [corner, share]) => sum + share * mm[corner], 0);
+
+/** Every layer as it is cut along a line, bottom up. */
+function cutAlong(field: FieldView, { spots, mm }: Line, U: Scale, Z: Scale): string[] {
+  const below = new Float64Array(spots.length);
+  const runs = stretches(spots.length, (i) => spots[i] !== undefined);
   return field.cornerThicknessMm.map((thickness) =>
     runs
       .map(([from, to]) => {
@@ -87,7 +113,7 @@ function cutAlong(field: FieldView, { corners, mm }: Line, U: Scale, Z: Scale): 
         for (let i = from; i <= to; i++) {
           const u = px(U(mm(i)));
           const foot = below[i];
-          below[i] += thickness[corners[i]];
+          below[i] += heightOf(thickness, spots[i]!);
           if (below[i] > foot) any = true;
           up += `${i === from ? 'M' : 'L'}${u} ${px(Z(below[i]))}`;
           back = `L${u} ${px(Z(foot))}${back}`;
@@ -98,15 +124,14 @@ function cutAlong(field: FieldView, { corners, mm }: Line, U: Scale, Z: Scale): 
   );
 }
 
-/** Every layer as the front glass shows it, or cut along a column from the front; bottom up. */
-export function layerCuts(
-  field: FieldView,
-  along: 'front' | 'column',
-  index: number,
-  U: Scale,
-  Z: Scale,
-): string[] {
-  return cutAlong(field, along === 'front' ? frontLine(field) : columnLine(field, index), U, Z);
+/** Every layer as the front glass shows it, bottom up. */
+export function frontLayers(field: FieldView, U: Scale, Z: Scale): string[] {
+  return cutAlong(field, frontLine(field), U, Z);
+}
+
+/** Every layer as it is cut, bottom up; along the cut from where it begins. */
+export function cutLayers(field: FieldView, run: CutRun, U: Scale, Z: Scale): string[] {
+  return cutAlong(field, straightLine(field, run), U, Z);
 }
 
 export interface Contour {

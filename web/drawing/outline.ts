@@ -20,15 +20,3 @@ export function displaySpan(vessel: Vessel): [number, number] {
   const [left, , right] = polygonBounds(displayOutline(vessel));
   return [left, right];
 }
-
-/** Where an upright cut at a distance from the left meets the panes: front and back, mm. */
-export function cutSpan(vessel: Vessel, xMm: number): [number, number] {
-  const ring = displayOutline(vessel);
-  const [left, front, right, back] = polygonBounds(ring);
-  const x = Math.min(Math.max(xMm, left + 1e-3), right - 1e-3);
-  const at = ring.flatMap(([ax, ay], i) => {
-    const [bx, by] = ring[(i + 1) % ring.length];
-    return ax < x === bx < x ? [] : [ay + ((x - ax) / (bx - ax)) * (by - ay)];
-  });
-  return at.length > 1 ? [Math.min(...at), Math.max(...at)] : [front, back];
-}

@@ -53,24 +53,34 @@ export function useSheet(
   area: { width: Ref<number>; height: Ref<number> },
   shown: Ref<readonly View[]>,
   zoom: Ref<Zoom>,
+  /** Length of the cut, mm, where it is known; as deep as the vessel otherwise. */
+  cutMm: () => number | undefined = () => undefined,
 ) {
   return computed((): Sheet => {
     const [across, down] = [area.width.value, area.height.value];
     const all = shown.value.length === VIEWS.length;
     if (across < NARROW && all) return narrow(vessel.value, across, down);
-    return close(wide(vessel.value, across, down, new Set(shown.value)), zoom.value);
+    return close(wide(vessel.value, across, down, new Set(shown.value), cutMm()), zoom.value);
   });
 }
 
-function wide({ innerMm }: Vessel, across: number, down: number, has: ReadonlySet<View>): Sheet {
+function wide(
+  { innerMm }: Vessel,
+  across: number,
+  down: number,
+  has: ReadonlySet<View>,
+  cutMm?: number,
+): Sheet {
   const { length, width, height } = innerMm;
+  // By itself the section has all the room; beside others it is as wide as the vessel is deep.
+  const deep = has.size === 1 ? (cutMm ?? width) : width;
   if (has.size === 1 && has.has('seat'))
     return { k: 1, width: across, height: down, seat: { x: LEFT, y: TOP, w: across - LEFT - RIGHT, h: down - TOP - RIGHT } }; // prettier-ignore
   const left = has.has('front') || has.has('plan');
   const right = has.has('section') || has.has('seat');
   const top = has.has('front') || has.has('section');
   const both = top && has.has('plan');
-  const wideMm = (left ? length : 0) + (right ? width : 0);
+  const wideMm = (left ? length : 0) + (right ? deep : 0);
   const highMm = (top ? height : 0) + (has.has('plan') ? width : 0);
   const k = Math.max(
     0.12,
@@ -81,7 +91,7 @@ function wide({ innerMm }: Vessel, across: number, down: number, has: ReadonlySe
   );
   const [w, d, h] = [length * k, width * k, height * k];
   // One view by itself stands in the middle.
-  const x = has.size === 1 ? Math.max(LEFT, (across - (left ? w : d)) / 2) : LEFT;
+  const x = has.size === 1 ? Math.max(LEFT, (across - (left ? w : deep * k)) / 2) : LEFT;
   const beside = left ? x + w + BETWEEN_X : x;
   const below = top ? TOP + h + BETWEEN_Y : TOP;
   const seatY = has.has('section') ? below : TOP;
@@ -91,7 +101,7 @@ function wide({ innerMm }: Vessel, across: number, down: number, has: ReadonlySe
     height: down,
     ...(has.has('front') ? { front: { x, y: TOP, w, h } } : {}),
     ...(has.has('plan') ? { plan: { x, y: below, w, h: d } } : {}),
-    ...(has.has('section') ? { section: { x: beside, y: TOP, w: d, h } } : {}),
+    ...(has.has('section') ? { section: { x: beside, y: TOP, w: deep * k, h } } : {}),
     ...(has.has('seat')
       ? {
           seat: {

@@ -64,6 +64,7 @@ export function useLivePlan(
     stop: () => void remote.stopSettling(),
     fill: () => remote.fillBed(),
     around: (id) => remote.around(id),
+    gearSeen: (eye) => remote.gearSeen(eye),
     letDown: (id) => remote.letDown(id),
     apart: (id) => remote.apart(id),
   };

@@ -2,7 +2,8 @@ import { inject, type InjectionKey, type ShallowRef } from 'vue';
 import type { WaterHeight } from '../../core/survey/waterByHeight';
 import type { Filling } from '../../core/substrate/fillUnder';
 import type { Piece } from '../../core/commission/schema';
-import type { Around, FieldView, SettledBed, ShownPlan } from '../workers/planWorker';
+import type { Spot3 } from '../../core/view/sightLine';
+import type { Around, FieldView, GearSeen, SettledBed, ShownPlan } from '../workers/planWorker';
 import type { SentOrder } from '../document/api';
 
 /** What is asked now and then of the scape that was last measured: grains that creep, filler, what is around a piece. */
@@ -11,6 +12,8 @@ export interface ScapeWork {
   stop: () => void;
   fill: () => Promise<Filling | undefined>;
   around: (id: string) => Promise<Around | undefined>;
+  /** How much an eye sees of each device that has a place inside. */
+  gearSeen: (eye: Spot3) => Promise<GearSeen[] | undefined>;
   /** How a piece stands once it is let down; where it runs into nothing any more. */
   letDown: (id: string) => Promise<Piece['stand'] | undefined>;
   apart: (id: string) => Promise<[number, number] | undefined>;

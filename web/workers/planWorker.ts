@@ -12,8 +12,12 @@ import { dropped } from '../../core/hardscape/drop';
 import type { Standing } from '../../core/hardscape/settle';
 import { slidApart } from '../../core/hardscape/slideApart';
 import { settledBed, settling } from '../../core/hardscape/letSettle';
+import { devicesOf } from '../../core/gear/gear';
+import { gearSeen as seenOf, type Seen } from '../../core/view/gearSeen';
+import type { Spot3 } from '../../core/view/sightLine';
 import { fillUnder, type Filling } from '../../core/substrate/fillUnder';
 import { unfinished } from '../../core/pipeline/finite';
+import { fixedStanding } from '../../core/survey/fixed';
 import type { Survey } from '../../core/survey/survey';
 import { waterByHeight, type WaterHeight } from '../../core/survey/waterByHeight';
 import type { BedField } from '../../core/substrate/bedField';
@@ -193,6 +197,23 @@ async function around(id: string): Promise<Around | undefined> {
   return { clear: clearancesOf(own, others, measured.commission.vessel), touching };
 }
 
+/** A device inside the vessel as an eye sees it. */
+export interface GearSeen extends Seen {
+  id: string;
+  name: string;
+}
+
+/** How much an eye sees of each device that has a place inside the vessel. */
+async function gearSeen(eye: Spot3): Promise<GearSeen[] | undefined> {
+  if (!last) return undefined;
+  const { survey, commission } = last;
+  const { vessel } = commission;
+  const way = { standing: [...fixedStanding(vessel), ...survey.standing], field: survey.field };
+  return devicesOf(commission).flatMap(({ id, name, body }) =>
+    body ? [{ id, name, ...seenOf(eye, body, vessel, way) }] : [],
+  );
+}
+
 /** How a piece stands when it is let down where it is. */
 async function letDown(id: string): Promise<Piece['stand'] | undefined> {
   const found = standsWith(id);
@@ -219,6 +240,6 @@ async function apart(id: string): Promise<[number, number] | undefined> {
   return slidApart(own, others, measured.survey.field, measured.commission.vessel);
 }
 
-const worker = { compute, waterScale, settleBed, stopSettling, fillBed, around, letDown, apart };
+const worker = { compute, waterScale, settleBed, stopSettling, fillBed, around, gearSeen, letDown, apart };
 export type PlanWorker = typeof worker;
 expose(worker);

@@ -1,16 +1,41 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref } from 'vue';
+import { eyeAbove, eyeFrom } from '../../../core/view/eye';
 import type { Drawing } from '../../drawing/drawing';
 import { useCommission } from '../../document/commissionStore';
+import { useFrame } from '../../frame/planKey';
+import type { GearSeen } from '../../workers/planWorker';
+import { useAsked } from './useAsked';
 
 /** The perspective from a seat of the brief or from above, by day, at night or lit from behind. */
-defineProps<Drawing & { width: number; height: number }>();
+const props = defineProps<Drawing & { width: number; height: number }>();
 const SeatView = defineAsyncComponent(() => import('../../drawing/SeatView.vue'));
 const commission = useCommission();
 const ABOVE = ' above';
 const seats = computed(() => commission.document?.brief.seats ?? []);
 const seatId = ref(seats.value[0]?.id ?? '');
 const seat = computed(() => seats.value.find((s) => s.id === seatId.value));
+
+const eye = computed(() =>
+  seatId.value === ABOVE
+    ? eyeAbove(props.vessel)
+    : eyeFrom(props.vessel, seat.value, commission.document?.site?.baseHeightMm),
+);
+/** What of the gear is seen from there, where there is some inside. */
+const { plan, scapeWork } = useFrame();
+const { found: seen } = useAsked(
+  plan,
+  computed(() => (props.gear?.length ? eye.value : undefined)),
+  (from) => scapeWork.gearSeen(from),
+);
+const NOTHING = 0.005;
+/** One device in a few words: how much of it is seen, or what hides it. */
+function saying({ name, share, hiddenBy }: GearSeen): string {
+  const fixed = props.vessel.fixed?.find((f) => f.id === hiddenBy)?.title;
+  const by = hiddenBy && ({ bed: 'the bed', chamber: 'its chamber' }[hiddenBy] ?? fixed);
+  if (share < NOTHING) return `${name} hidden${hiddenBy ? ` by ${by ?? hiddenBy}` : ''}`;
+  return `${name} ${Math.max(1, Math.round(share * 100))} % seen`;
+}
 
 const refraction = ref(false);
 const light = ref<'day' | 'night' | 'backlit'>('day');
@@ -73,12 +98,15 @@ async function save(): Promise<void> {
     :survey="survey"
     :width="width"
     :height="height"
-    :seat="seat"
+    :eye="eye"
+    :seat-name="seat?.name"
     :from-above="seatId === ABOVE"
-    :base-height-mm="commission.document?.site?.baseHeightMm"
     :look="look"
     :squint="squint"
   />
+  <ul v-if="seen?.length" class="gear" data-test="gear-seen" title="Without plants, braces and rims">
+    <li v-for="g in seen" :key="g.id" :class="{ open: g.share >= NOTHING }">{{ saying(g) }}</li>
+  </ul>
 </template>
 
 <style scoped>
@@ -93,6 +121,23 @@ async function save(): Promise<void> {
   font: italic 15px var(--title);
   white-space: nowrap;
   overflow: hidden;
+}
+.gear {
+  position: absolute;
+  left: 0;
+  bottom: 0;
+  margin: 0;
+  padding: 4px 8px;
+  list-style: none;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 12px;
+  font: 400 12px var(--text);
+  color: var(--ink);
+  background: color-mix(in srgb, var(--paper) 88%, transparent);
+}
+.gear .open {
+  font-weight: 600;
 }
 select {
   font: 400 12px var(--text);

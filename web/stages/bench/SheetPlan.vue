@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Layer, Piece } from '../../../core/commission/schema';
+import { displayOutline } from '../../../core/vessel/display';
+import type { Cut } from '../../../core/view/cut';
 import type { Finding } from '../../../core/words/finding';
 import type { Drawing } from '../../drawing/drawing';
 import PlanView from '../../drawing/PlanView.vue';
@@ -31,7 +33,7 @@ const props = defineProps<{
   measuring: boolean;
   cuts: boolean;
 }>();
-const cutMm = defineModel<number>('cutMm', { required: true });
+const cut = defineModel<Cut>('cut', { required: true });
 defineEmits<{
   grab: [event: PointerEvent];
   key: [event: KeyboardEvent, piece: Piece];
@@ -42,6 +44,7 @@ defineEmits<{
 const f = useFigures();
 const k = computed(() => props.drawing.k);
 const vessel = computed(() => props.drawing.vessel);
+const display = computed(() => displayOutline(vessel.value));
 const piece = computed(() => props.drawing.option.pieces.find((p) => p.id === selectedPiece.value));
 </script>
 
@@ -106,7 +109,7 @@ const piece = computed(() => props.drawing.option.pieces.find((p) => p.id === se
         <text y="24" text-anchor="middle">{{ f.fromMm(m) }}</text>
       </g>
     </g>
-    <CutLine v-if="cuts" v-model="cutMm" :length-mm="vessel.innerMm.length" :high="box.h" :k="k" />
+    <CutLine v-if="cuts" v-model="cut" :display="display" :high="box.h" :k="k" />
     <MeasureOverlay v-if="measuring" :w="box.w" :h="box.h" :k="k" />
   </g>
 </template>

@@ -1,18 +1,16 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import type { Material, Option, Shape } from '../../../core/commission/schema';
-import { rotation } from '../../../core/geometry/rotation';
-import { extentOfMesh, type Extent } from '../../../core/hardscape/extent';
+import type { Material, Option } from '../../../core/commission/schema';
 import { clientPiece } from '../../../core/catalogue/studio';
 import { volumeMm3Of } from '../../../core/hardscape/columns';
 import { massKgOf } from '../../../core/hardscape/mass';
-import { starts, type ExtentOf, type Start, type Style } from '../../../core/yard/starts';
+import { starts, type Start, type Style } from '../../../core/yard/starts';
 import { useCommission } from '../../document/commissionStore';
 import { useScapeEdit } from '../../document/scapeEdit';
 import { useMaterials } from '../../document/materials';
 import { useStudio } from '../../document/studioStore';
 import { colourOf } from '../../drawing/colour';
-import { meshForDrawing } from '../../drawing/drawnMeshes';
+import { drawnExtent } from '../../drawing/drawnExtent';
 import { facetsOf } from '../../drawing/facets';
 import PieceDrawing from '../../drawing/PieceDrawing.vue';
 import { useFigures } from '../../units/figures';
@@ -41,15 +39,6 @@ const materialOf = (id: string) => atHand.value.find((m) => m.id === id);
 const bedMm = computed(() =>
   Math.max(0, ...(props.survey?.layers ?? []).map((l) => (l.minMm + l.maxMm) / 2)),
 );
-/** From the surface as it is drawn, each turn once: scans are whole only where figures are worked out. */
-const reaches = new WeakMap<Shape, Map<number, Extent>>();
-const drawnExtent: ExtentOf = (shape, turnDeg) => {
-  const known = reaches.get(shape) ?? new Map<number, Extent>();
-  reaches.set(shape, known);
-  const extent = known.get(turnDeg) ?? extentOfMesh(meshForDrawing(shape), rotation(turnDeg));
-  known.set(turnDeg, extent);
-  return extent;
-};
 const found = computed((): Start[] => {
   const away = studio.elsewhere(commission.id);
   const own = (commission.document!.brief.owned ?? []).map(clientPiece);

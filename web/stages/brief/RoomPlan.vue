@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Seat } from '../../../core/commission/schema';
-import { USUAL_BASE_MM } from '../../../core/visit/carrying';
+import { USUAL_BASE_MM } from '../../../core/commission/usual';
 import { ringPath } from '../../drawing/outline';
 import { footprint } from '../../../core/vessel/footprint';
 import { arrowStep } from '../../drawing/arrowStep';

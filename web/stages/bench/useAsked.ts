@@ -1,31 +1,33 @@
 import { shallowRef, watch, type Ref } from 'vue';
-import type { ScapeWork } from '../../frame/planKey';
-import type { Around, ShownPlan } from '../../workers/planWorker';
+import type { ShownPlan } from '../../workers/planWorker';
 
-/** What is around the selected piece, asked anew whenever the scape has been measured; a drag never queues questions. */
-export function useAround(
+/**
+ * What is known about something of the scape, asked anew whenever the scape has been measured or something else is
+ * asked about; a drag never queues questions.
+ */
+export function useAsked<About, Answer>(
   plan: Readonly<Ref<ShownPlan | undefined>>,
-  selected: Readonly<Ref<string | undefined>>,
-  work: ScapeWork,
+  about: Readonly<Ref<About | undefined>>,
+  question: (about: About) => Promise<Answer | undefined>,
 ) {
-  const found = shallowRef<Around>();
+  const found = shallowRef<Answer>();
   let busy = false;
   let again = false;
   const measured: (() => void)[] = [];
 
   async function ask(): Promise<void> {
     again = busy;
-    const id = selected.value;
-    if (!id) return void (found.value = undefined);
+    const now = about.value;
+    if (now === undefined) return void (found.value = undefined);
     if (busy) return;
     busy = true;
-    const answer = await work.around(id).catch(() => undefined);
+    const answer = await question(now).catch(() => undefined);
     busy = false;
-    if (selected.value === id) found.value = answer;
+    if (about.value === now) found.value = answer;
     if (again) await ask();
   }
   watch(
-    [plan, selected],
+    [plan, about],
     () => {
       measured.splice(0).forEach((go) => go());
       void ask();
