@@ -132,7 +132,42 @@ describe('the bed', () => {
   });
 });
 
+describe('a stone', () => {
+  it('carries soil on its top, which is bought with the rest, and goes with it', async () => {
+    await b.at.open('/c/demo-valley/bench');
+    const before = figure(await b.at.until(row('soil-granules'), (w) => figure(w) > 1));
+    await b.page.click('[data-plan-piece="S-31"]');
+    await b.at.press('[data-test="add-pocket"]');
+    const small = figure(await b.at.until('[data-test="pocket-litres"]', (w) => figure(w) > 0));
+    await b.at.type('[data-test="pocket-wide"]', '100');
+    await b.at.until('[data-test="pocket-litres"]', (w) => figure(w) > small);
+    await b.at.until(row('soil-granules'), (w) => figure(w) > before);
+    await b.at.type('[data-test="pocket-high"]', '70');
+    await b.at.until(findings, (w) => /The heap on S-31 is \d+° steep/.test(w));
+    await b.page.waitForSelector('[data-test="front"] [data-pocket]');
+    await b.page.click('[aria-label="Undo"]');
+    await b.at.until(findings, (w) => !/steep/.test(w));
+  });
+});
+
 describe('the views', () => {
+  it('cut at any angle, by the foot of its line and by the arrows', async () => {
+    await b.at.open('/c/demo-valley/bench');
+    await b.at.until('[data-test="cut-where"]', (w) => /mm/.test(w) && !/turned/.test(w));
+    await b.at.drag('[data-test="cutfoot"]', 120, -10);
+    await b.at.until('[data-test="cut-where"]', (w) => /turned [2-6]\d°/.test(w));
+    await b.at.focus('[data-test="cutline"]');
+    for (let i = 0; i < 12; i++) await b.page.keyboard.press('ArrowUp');
+    await b.at.until('[data-test="cut-where"]', (w) => !/turned [2-6]\d°/.test(w));
+  });
+
+  it('tell how much of the gear is seen from a seat, and what hides it', async () => {
+    await b.at.open('/c/demo-rescape/bench');
+    await b.at.until('[data-test="gear-seen"]', (w) => /^heater (\d+ % seen|hidden by [A-Z]-)/.test(w));
+    await b.page.select('[data-test="seat"]', ' above');
+    await b.at.until('[data-test="gear-seen"]', (w) => w === 'heater 100 % seen');
+  });
+
   it('are made large, looked at up close, and measured in; the seat has its own light and picture', async () => {
     await b.at.open('/c/demo-valley/bench');
     await b.page.waitForSelector('[data-large="plan"]');

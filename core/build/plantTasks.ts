@@ -14,7 +14,7 @@ const SHARED_FROM_MIN = 40;
 /** Roots are cut back to this before planting, mm (common practice). */
 const ROOTS_MM = 20;
 /** Where plants are set only once these stand. */
-const HARDSCAPE = ['stones', 'wood', 'soil', 'floor-stones', 'gaps', 'wiggle'];
+const HARDSCAPE = ['stones', 'wood', 'soil', 'floor-stones', 'gaps', 'pockets', 'wiggle'];
 
 /** Plants made ready, then set in the bed, then those that hold on to stone and wood, and those that float. */
 export function plantTasks(job: Job): Task[] {
@@ -164,7 +164,7 @@ function epiphyteTasks(job: Job): Task[] {
       detail: say('epiphytes.detail', { count, plants: on.map((p) => p.plant.name) }),
       minutes: count * RATES.epiphyte,
       people: 1,
-      needs: [...new Set(on.map(({ plant }) => prepareIdOf(plant))), 'wiggle', 'stones', 'wood'],
+      needs: [...new Set(on.map(({ plant }) => prepareIdOf(plant))), 'wiggle', 'stones', 'wood', 'pockets'],
       caution: CAUTIONS.glue,
       workings: [step(say('step.portions'), count, 'portion', each(RATES.epiphyte))],
     },

@@ -41,6 +41,8 @@ export const RATES = {
   wiggle: 5,
   /** Floss in the gaps: each stone in the bed. */
   gapPerPiece: 2,
+  /** A heap of soil on top of a piece, with a rim of small stones. */
+  pocket: 6,
   /** A cup or pot rinsed, split and trimmed. */
   preparePerPack: 3,
   /** The same where packs are unknown: each plug. */

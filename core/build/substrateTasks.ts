@@ -1,3 +1,5 @@
+import { materialOf } from '../commission/lookup';
+import { pouredL } from '../substrate/pour';
 import { OFF_GLASS_MM } from '../substrate/filler';
 import { inLitres, inMm } from '../words/measure';
 import { say, type Text } from '../words/text';
@@ -141,6 +143,32 @@ export function gapTasks(job: Job): Task[] {
       needs: ['soil', 'stones', 'wood', 'wiggle', 'move', 'close'],
       ...dust(job),
       workings: [step(say('step.poured'), last, 'L', perLitre(pouring(job)))],
+    },
+  ];
+}
+
+/** Heaps on top of pieces: once what they lie on is set, joined, and nothing more is poured behind it. */
+export function pocketTasks({ survey, commission }: Job): Task[] {
+  const { pockets } = survey;
+  if (pockets.length === 0) return [];
+  const poured = pockets.map((p) => pouredL(p.litres, materialOf(commission, p.material).settles));
+  const litres = poured.reduce((a, b) => a + b, 0);
+  return [
+    {
+      id: 'pockets',
+      phase: 'substrate',
+      title: say('pockets.title', { count: pockets.length }),
+      short: say('pockets.short'),
+      detail: say('pockets.detail', {
+        heaps: pockets.map((p, i) => say('pockets.heap', { litres: inLitres(poured[i], 2), piece: p.on })),
+      }),
+      minutes: pockets.length * RATES.pocket,
+      people: 1,
+      needs: [...SET, 'joints', 'gaps', 'soil'],
+      workings: [
+        step(say('step.pockets'), pockets.length, 'piece', each(RATES.pocket)),
+        step(say('step.poured'), litres, 'L'),
+      ],
     },
   ];
 }

@@ -18,6 +18,7 @@ import {
   fillerTasks,
   firstSoilTasks,
   gapTasks,
+  pocketTasks,
   sandTasks,
 } from './substrateTasks';
 import type { Task } from './task';
@@ -40,6 +41,7 @@ export function buildTasks(job: Job): Task[] {
     ...jointTasks(job),
     ...closingGapTasks(job),
     ...gapTasks(job),
+    ...pocketTasks(job),
     ...plantTasks(job),
     ...sandTasks(job),
     ...closingTasks(job),

@@ -102,6 +102,7 @@ function optionFaults({ catalogue }: Commission, option: Option, path: string): 
     ...twice(`${path}.pieces`, option.pieces),
     ...twice(`${path}.joints`, option.joints),
     ...twice(`${path}.plants`, option.plants),
+    ...twice(`${path}.pockets`, option.pockets ?? []),
   ];
   const want = (set: Set<string>, at: string, id: string, allowed: string) => {
     if (!set.has(id)) faults.push(unknown(at, id, allowed));
@@ -119,6 +120,10 @@ function optionFaults({ catalogue }: Commission, option: Option, path: string): 
   option.joints.forEach((j, i) =>
     j.pieces.forEach((id, k) => want(pieces, `${path}.joints[${i}].pieces[${k}]`, id, piece)),
   );
+  option.pockets?.forEach((p, i) => {
+    want(materials, `${path}.pockets[${i}].material`, p.material, material);
+    want(pieces, `${path}.pockets[${i}].on`, p.on, piece);
+  });
   option.plants.forEach((p, i) => {
     want(plants, `${path}.plants[${i}].plant`, p.plant, 'the id of a plant in catalogue.plants');
     if (p.on !== undefined) want(pieces, `${path}.plants[${i}].on`, p.on, piece);

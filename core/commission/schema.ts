@@ -180,6 +180,17 @@ export const plantingSchema = z.looseObject({
   laterDays: laterDays.optional(),
 });
 
+/** Soil or grain heaped on top of a piece, for what is planted there. */
+export const pocketSchema = z.looseObject({
+  id,
+  on: id,
+  material: id,
+  /** Middle of the heap from the piece's own place, mm, before the piece is turned: it goes along with it. */
+  offsetMm: point,
+  radiusMm: z.number().min(5).max(1_000),
+  heightMm: z.number().min(1).max(500),
+});
+
 export const optionSchema = z.looseObject({
   id,
   title: words,
@@ -187,6 +198,7 @@ export const optionSchema = z.looseObject({
   pieces: z.array(pieceSchema).max(300).default([]),
   joints: z.array(jointSchema).max(300).default([]),
   plants: z.array(plantingSchema).max(200).default([]),
+  pockets: z.array(pocketSchema).max(60).optional(),
   /** Stone bought for each kilogram placed; spare plants as a share of those planted. */
   allowances: z
     .looseObject({ stoneFactor: z.number().min(1).max(5).optional(), plantSpare: share.optional() })
@@ -370,6 +382,7 @@ export type Piece = z.infer<typeof pieceSchema>;
 export type Shape = z.infer<typeof shapeSchema>;
 export type Scan = z.infer<typeof scanSchema>;
 export type Joint = z.infer<typeof jointSchema>;
+export type Pocket = z.infer<typeof pocketSchema>;
 export type Planting = z.infer<typeof plantingSchema>;
 export type Material = z.infer<typeof materialSchema>;
 export type Animal = z.infer<typeof animalSchema>;

@@ -11,6 +11,7 @@ import { bedFindings } from './bedFindings';
 import type { GroupSurvey } from './groups';
 import { jointFindings } from './jointFindings';
 import type { PieceSurvey } from './pieces';
+import { pocketFindings } from './pocketFindings';
 import { standFindings } from './standFindings';
 import { sharedFindings } from './sharedFindings';
 import type { Survey } from './survey';
@@ -38,6 +39,7 @@ export function surveyFindings(commission: Commission, survey: Survey): Finding[
     ...steepFindings(commission, survey),
     ...pieceFindings(commission, survey),
     ...standFindings(commission, survey),
+    ...pocketFindings(commission, survey),
     ...jointFindings(commission, survey),
     ...bedFindings(commission, survey),
     ...sharedFindings(commission, survey),

@@ -3,7 +3,6 @@ import { pouredL } from '../substrate/pour';
 import { kilonewtonsFromKg } from '../units/mass';
 import { footprintM2, glassKg } from '../vessel/glass';
 import { FRESH_WATER_KG_PER_L } from '../hardscape/buoyancy';
-import type { LayerSurvey } from './layers';
 import type { PieceSurvey } from './pieces';
 
 /** What bears on the floor, kg, part by part, and spread over what stands on it. */
@@ -24,17 +23,16 @@ const USUAL_BULK_KG_PER_L = 1.2;
 /** Adds up glass, water in the vessel (in the bed's pores too), bed as poured, pieces and stand. */
 export function weigh(
   vessel: Vessel,
-  materials: readonly Material[],
-  layers: readonly LayerSurvey[],
+  grains: readonly { litres: number; material: Material }[],
   pieces: readonly PieceSurvey[],
   waterL: number,
 ): MassSurvey {
   const parts = {
     glassKg: glassKg(vessel),
     waterKg: waterL * FRESH_WATER_KG_PER_L,
-    bedKg: layers.reduce(
-      (kg, l, i) =>
-        kg + pouredL(l.volumeL, materials[i].settles) * (materials[i].bulkKgPerL ?? USUAL_BULK_KG_PER_L),
+    bedKg: grains.reduce(
+      (kg, { litres, material }) =>
+        kg + pouredL(litres, material.settles) * (material.bulkKgPerL ?? USUAL_BULK_KG_PER_L),
       0,
     ),
     piecesKg: pieces.reduce((kg, p) => kg + p.massKg, 0),

@@ -5,6 +5,7 @@ import { displace, type Displaced } from '../hardscape/displace';
 import { earlierNeighbours } from '../hardscape/neighbours';
 import { coarserBy } from '../hardscape/fineness';
 import { settle, settlingOrder, highestMm, type Standing } from '../hardscape/settle';
+import { measurePocket, type PocketSurvey } from '../hardscape/pocket';
 import { bedField, floorShare, type BedField } from '../substrate/bedField';
 import { polygonArea } from '../geometry/polygon';
 import { MM3_PER_L } from '../units/volume';
@@ -34,7 +35,7 @@ export interface Survey {
   freeWaterL: number;
   /** Water between the grains of the bed, below the water line. */
   poreWaterL: number;
-  /** Layers, less the pieces that stand in them. */
+  /** Layers, less the pieces that stand in them, and heaps on top of pieces. */
   bedL: number;
   /** Pieces inside the vessel, space they share counted once. */
   piecesL: number;
@@ -53,6 +54,8 @@ export interface Survey {
   groups: GroupSurvey[];
   /** How those pieces stand that have to by themselves. */
   stands: StandSurvey[];
+  /** Heaps on top of pieces. */
+  pockets: PocketSurvey[];
   composition: Composition;
   plantings: PlantingSurvey[];
   /** The height field it was measured on, and the pieces as they stand; for drawing. */
@@ -94,16 +97,29 @@ export function survey(commission: Commission, ask: SurveyAsk = {}): Survey {
     return { ...layer, takenByPiecesL: takenL, volumeL: layer.grossL - takenL };
   });
   const pieces = surveyPieces(input);
+  const pockets = (option.pockets ?? []).flatMap((p) => measurePocket(p, standing) ?? []);
+  // What lies in the water takes its place; a heap is under it or above it as a whole.
+  const [pocketsWetL, pocketsDryL] = [true, false].map((wet) =>
+    pockets.reduce((total, p) => total + (p.at[2] < vessel.waterLineMm === wet ? p.litres : 0), 0),
+  );
   const brimL = litresToHeight(vessel, vessel.innerMm.height);
   const chambersL = chamberWaterL(vessel);
   const open = remembered(memo.open, [field, vessel.waterLineMm], () => openMm3(field, vessel));
-  const freeWaterL = (open.water - sum(everything, (d) => d.ownInFreeWater)) / MM3_PER_L + chambersL;
+  const freeWaterL =
+    (open.water - sum(everything, (d) => d.ownInFreeWater)) / MM3_PER_L + chambersL - pocketsWetL;
   const airL =
-    (open.air - sum(everything, (d) => d.ownInAir)) / MM3_PER_L + chambersBrimL(vessel) - chambersL;
-  const bedL = nettoLayers.reduce((total, l) => total + l.volumeL, 0);
+    (open.air - sum(everything, (d) => d.ownInAir)) / MM3_PER_L +
+    chambersBrimL(vessel) -
+    chambersL -
+    pocketsDryL;
+  const bedL = nettoLayers.reduce((total, l) => total + l.volumeL, 0) + pocketsWetL + pocketsDryL;
   const inBedL = poreWaterL(field, nettoLayers, bedMaterials, vessel.waterLineMm);
   const piecesL = sum(displaced, ownMm3) / MM3_PER_L;
-  const masses = weigh(vessel, bedMaterials, nettoLayers, pieces, freeWaterL + inBedL);
+  const grains = [
+    ...nettoLayers.map((l, i) => ({ litres: l.volumeL, material: bedMaterials[i] })),
+    ...pockets.map((p) => ({ litres: p.litres, material: materialOf(commission, p.material) })),
+  ];
+  const masses = weigh(vessel, grains, pieces, freeWaterL + inBedL);
   return {
     optionId: option.id,
     cellMm: field.cellMm,
@@ -125,6 +141,7 @@ export function survey(commission: Commission, ask: SurveyAsk = {}): Survey {
     joints,
     groups: surveyGroups(input, joints),
     stands: surveyStands(input, memo),
+    pockets,
     composition: compositionOf(
       standing,
       (s) => materialOf(commission, s.piece.material).kind === 'stone',

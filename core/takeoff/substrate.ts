@@ -28,7 +28,7 @@ interface Part {
 
 /** A line for each bed material, over all layers of it, in the order in which they lie. */
 export function substrateLines(commission: Commission, survey: Survey): TakeOffLine[] {
-  const parts = layerParts(commission, survey);
+  const parts = [...layerParts(commission, survey), ...pocketParts(commission, survey)];
   const ids = [...new Set(parts.map((p) => p.material))];
   return ids.map((id) => substrateLine(commission, survey, id, parts.filter((p) => p.material === id))); // prettier-ignore
 }
@@ -56,6 +56,14 @@ function layerParts(commission: Commission, survey: Survey): Part[] {
       };
     }),
   );
+}
+
+/** Heaps on top of pieces are out of the same bags. */
+function pocketParts(commission: Commission, { pockets }: Survey): Part[] {
+  return pockets.map(({ material, litres }): Part => {
+    const poured = pouredL(litres, materialOf(commission, material).settles);
+    return { material, share: 1, grossL: litres, takenL: 0, volumeL: litres, pouredL: poured, ownL: 0, boughtL: poured, laterDays: 0, origin: 'bought' }; // prettier-ignore
+  });
 }
 
 function substrateLine(

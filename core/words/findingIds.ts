@@ -20,6 +20,8 @@ export const FINDINGS = {
   'piece.bare': 'survey',
   'piece.rests': 'survey',
   'piece.tips': 'survey',
+  'pocket.edge': 'survey',
+  'pocket.steep': 'survey',
   'piece.reserved': 'yard',
   'plant.co2': 'survey',
   'plant.shared': 'survey',

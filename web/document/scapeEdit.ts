@@ -8,6 +8,7 @@ import type { YardPiece } from '../../core/catalogue/studio';
 import { useCommission } from './commissionStore';
 import { freshId } from './docEdit';
 import { withMaterials } from './materials';
+import { withPockets } from './pocketEdit';
 import { useStudio } from './studioStore';
 
 /** Everything that can be done to a scape on the bench, each an edit that can be undone. */
@@ -216,6 +217,7 @@ export function useScapeEdit() {
           ? o
           : {
               ...o,
+              ...(o.pockets ? { pockets: o.pockets.map((p) => ({ ...p, on: named(p.on) })) } : {}),
               pieces: o.pieces.map((p): Piece => {
                 if (p.id !== id)
                   return p.stand.kind === 'on'
@@ -346,7 +348,11 @@ function lifted(p: Piece, dz: number): Piece {
 }
 
 /** An option without one piece: its joints go too, and what rested on it stands on the bed. */
-function withoutPiece(o: Option, id: string): Option {
+function withoutPiece(whole: Option, id: string): Option {
+  const o = withPockets(
+    whole,
+    (whole.pockets ?? []).filter((p) => p.on !== id),
+  );
   const pieces = o.pieces
     .filter((p) => p.id !== id)
     .map((p) =>

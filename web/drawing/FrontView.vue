@@ -184,6 +184,14 @@ const mark = computed(() => {
           />
         </g>
       </template>
+      <path
+        v-for="p in survey.pockets"
+        :key="p.id"
+        :d="`M${X(p.at[0] - p.radiusMm)} ${Z(p.at[2])} Q${X(p.at[0])} ${Z(p.at[2] + 2 * p.heightMm)} ${X(p.at[0] + p.radiusMm)} ${Z(p.at[2])}Z`"
+        :fill="colourOf(materialFor(materials, p.material))"
+        pointer-events="none"
+        :data-pocket="p.id"
+      />
       <g v-for="g in gear ?? []" :key="g.id" class="gear" pointer-events="none" :data-gear="g.id">
         <title>{{ g.name }}</title>
         <rect

@@ -163,6 +163,16 @@ const clip = computed(() => `plan-${props.option.id}-${props.k.toFixed(3)}`);
       </g>
     </g>
     <g pointer-events="none">
+      <circle
+        v-for="p in survey.pockets"
+        :key="p.id"
+        :cx="X(p.at[0])"
+        :cy="Y(p.at[1])"
+        :r="p.radiusMm * k"
+        :fill="colourOf(materialFor(materials, p.material))"
+        stroke="#00000055"
+        :data-pocket="p.id"
+      />
       <path v-for="r in fixed" :key="r.id" :d="r.d" class="fixed" />
       <rect
         v-for="g in gear ?? []"

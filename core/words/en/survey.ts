@@ -51,6 +51,11 @@ export const SURVEY = {
   'piece.reserved.because': 'The yard has it once: choose another, or settle who gets it.',
   'piece.tips.says': '{piece} tips to the {side}: its middle lies {out} outside of what carries it.',
   'piece.tips.says.barely': '{piece} tips to the {side} at a lean of {lean}°.',
+  'pocket.edge.says': '{percent} % of what is heaped on {piece} lies over its edge.',
+  'pocket.edge.because':
+    'It runs down within days. Make the heap smaller, move it, or set small stones or floss as a rim.',
+  'pocket.steep.says': 'The heap on {piece} is {slope}° steep; {material} holds {holds}°.',
+  'pocket.steep.because': 'Make it flatter or wider, or hold it with a rim of small stones.',
   'piece.tips.because': 'Bury it deeper, turn it, or lean it on another and join the two.',
   'piece.bare.says': '{piece} presses {mass} on bare glass.',
   'piece.bare.because': 'A grain under it cracks the pane: foam, egg-crate sheet or a thin bed goes between.',

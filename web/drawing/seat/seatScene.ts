@@ -5,7 +5,7 @@ import type { Keeper } from './kept';
 import { plantLeaves } from './leaves';
 import { bends, straight, throughPane, type Seen, type Spot } from './place';
 import { furniture, glass, lights, water } from './room';
-import { solids } from './solids';
+import { heaps, solids } from './solids';
 
 /** How the tank is lit and looked at. */
 export interface SeatLook {
@@ -47,6 +47,7 @@ export function seatScene(seen: Seen, eye: Spot, look: SeatLook, keep: Keeper): 
     ...keep.objects('pieces', [option.pieces, seen.survey, materials, quick, from], () =>
       solids(seen, quick, keep, bent),
     ),
+    ...keep.objects('heaps', [seen.survey.pockets, materials, quick, from], () => heaps(seen, quick, place)),
   );
   const deep = vessel.innerMm.width;
   const near = Math.hypot(eye[0] - vessel.innerMm.length / 2, eye[1]);

@@ -1,4 +1,4 @@
-import { Color, Matrix4, Mesh } from 'three';
+import { Color, ConeGeometry, Matrix4, Mesh } from 'three';
 import type { Piece } from '../../../core/commission/schema';
 import { divided } from '../../../core/geometry/divide';
 import type { Mesh as Surface } from '../../../core/geometry/mesh';
@@ -50,6 +50,22 @@ function bend(mesh: Mesh, { turnDeg, tiltDeg, at }: Piece, zMm: number, bent: Pl
   for (let i = 0; i < v.length; i += 3)
     position.setXYZ(i / 3, ...bent(v[i] + at[0], v[i + 1] + at[1], v[i + 2] + zMm));
   mesh.geometry.computeVertexNormals();
+}
+
+/** Sides of a heap. */
+const ROUND = 24;
+
+/** Soil heaped on top of pieces, sunk a little into what carries it so that no gap shows. */
+export function heaps({ survey, materials }: Seen, quick: boolean, place: Place): Mesh[] {
+  return survey.pockets.map(({ at: [x, y, z], radiusMm, heightMm, material }) => {
+    const cone = new ConeGeometry(radiusMm, heightMm * 1.3, ROUND, 4);
+    const p = cone.getAttribute('position');
+    for (let i = 0; i < p.count; i++) p.setXYZ(i, ...place(x + p.getX(i), y - p.getZ(i), z + heightMm * 0.35 + p.getY(i))); // prettier-ignore
+    cone.computeVertexNormals();
+    const mesh = new Mesh(cone, matte(quick, { color: colourOf(materialFor(materials, material)) }));
+    mesh.castShadow = mesh.receiveShadow = true;
+    return mesh;
+  });
 }
 
 function fine(surface: Surface): Surface {

@@ -9,6 +9,7 @@ import { pieceOrigin, pieceState } from '../../../core/commission/origin';
 import { useCommission } from '../../document/commissionStore';
 import FigureField from '../../document/FigureField.vue';
 import OriginField from '../../document/OriginField.vue';
+import PocketFields from './PocketFields.vue';
 import type { Around, ShownPlan } from '../../workers/planWorker';
 
 /** Typed values of the selected piece, in the tray below the plan, where they hide nothing. */
@@ -249,6 +250,7 @@ function glueTo(id: string | null): void {
         data-test="swap"
         @update:model-value="(id: string | null) => swapFor(id)"
       />
+      <PocketFields :piece="piece.id" :option="option" :survey="survey" />
       <OriginField class="origin" :origin="origin" @change="setOrigin" />
       <v-select
         class="state"
