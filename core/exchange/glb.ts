@@ -12,23 +12,45 @@ const METRES_PER_MM = 1e-3;
 /** A quarter turn about x: z up becomes y up. */
 const Z_UP_TO_Y_UP: [number, number, number, number] = [-Math.SQRT1_2, 0, 0, Math.SQRT1_2];
 
-export async function glbOf({ vertices, faces }: Mesh, name: string): Promise<Uint8Array> {
+/** A surface with its name, mm with z up, and its colour as `#rrggbb`. */
+export interface NamedSurface {
+  name: string;
+  mesh: Mesh;
+  colour?: string;
+}
+
+export function glbOf(mesh: Mesh, name: string): Promise<Uint8Array> {
+  return surfacesGlb([{ name, mesh }], name);
+}
+
+/** Several surfaces in one scene, each under its name. */
+export async function surfacesGlb(surfaces: readonly NamedSurface[], title: string): Promise<Uint8Array> {
   const document = new Document();
   const buffer = document.createBuffer();
-  const position = document
-    .createAccessor()
-    .setType('VEC3')
-    .setArray(new Float32Array(vertices))
-    .setBuffer(buffer);
-  const indices = document.createAccessor().setType('SCALAR').setArray(new Uint32Array(faces)).setBuffer(buffer); // prettier-ignore
-  const primitive = document.createPrimitive().setAttribute('POSITION', position).setIndices(indices);
-  const node = document
-    .createNode(name)
-    .setMesh(document.createMesh(name).addPrimitive(primitive))
-    .setScale([METRES_PER_MM, METRES_PER_MM, METRES_PER_MM])
-    .setRotation(Z_UP_TO_Y_UP);
-  document.createScene(name).addChild(node);
+  const scene = document.createScene(title);
+  for (const { name, mesh, colour } of surfaces) {
+    const position = document
+      .createAccessor()
+      .setType('VEC3')
+      .setArray(new Float32Array(mesh.vertices))
+      .setBuffer(buffer);
+    const indices = document.createAccessor().setType('SCALAR').setArray(new Uint32Array(mesh.faces)).setBuffer(buffer); // prettier-ignore
+    const primitive = document.createPrimitive().setAttribute('POSITION', position).setIndices(indices);
+    if (colour) primitive.setMaterial(document.createMaterial(name).setBaseColorFactor(linear(colour)).setRoughnessFactor(1).setMetallicFactor(0)); // prettier-ignore
+    const node = document
+      .createNode(name)
+      .setMesh(document.createMesh(name).addPrimitive(primitive))
+      .setScale([METRES_PER_MM, METRES_PER_MM, METRES_PER_MM])
+      .setRotation(Z_UP_TO_Y_UP);
+    scene.addChild(node);
+  }
   return new WebIO().writeBinary(document);
+}
+
+/** A colour as glTF has it, linear (IEC 61966-2-1, by its usual exponent). */
+function linear(colour: string): [number, number, number, number] {
+  const part = (from: number) => (parseInt(colour.slice(from, from + 2), 16) / 255) ** 2.2 || 0;
+  return [part(1), part(3), part(5), 1];
 }
 
 /**

@@ -11,6 +11,7 @@ import { scansOf } from '../../core/exchange/apart';
 import { bundle, opened } from '../../core/exchange/bundle';
 import { meshBytes, NotAMesh } from '../../core/exchange/meshBlob';
 import { takenIn } from '../../core/exchange/scan';
+import { scapeFile, type ScapeEnding } from '../../core/exchange/scapeFile';
 import { order } from '../../core/ordering/order';
 import { plan, type Plan } from '../../core/pipeline/plan';
 import { inEnglish } from '../../core/words/english';
@@ -116,6 +117,16 @@ export function calendar(
 ): Made<string> {
   const document = JSON.parse(unpacked(text)) as Commission;
   return planned(document, option, meshes, (p) => calendarFile(id, document, p, part));
+}
+
+/** The whole scape for other programs. */
+export async function scape(
+  { text, option, ending }: Asked & { ending: ScapeEnding },
+  meshes: Meshes,
+): Promise<Made<Text>> {
+  const document = JSON.parse(unpacked(text)) as Commission;
+  const answer = planned(document, option, meshes, (p) => scapeFile(document, p.survey, ending));
+  return answer.ok ? { ok: true, value: { utf8: new Uint8Array(await answer.value) } } : answer;
 }
 
 /** What is sent to one supplier; undefined where the order has nothing from it. */

@@ -32,6 +32,15 @@ export function fileRoutes(store: Store, jobs: Jobs): Router {
     attach(res, row, 'csv', 'text/csv; charset=utf-8', `\uFEFF${csv}`);
   });
 
+  for (const [ending, type] of [
+    ['glb', 'model/gltf-binary'],
+    ['stl', 'model/stl'],
+  ] as const)
+    routes.get(`/:id/scape.${ending}`, async (req, res) => {
+      const row = await existing(store, req.params.id);
+      attach(res, row, ending, type, made(await jobs.run('scape', { ...asked(row, req), ending })));
+    });
+
   routes.get('/:id/calendar.ics', async (req, res) => {
     const row = await existing(store, req.params.id);
     const part = req.query.part === 'care' ? 'care' : 'all';

@@ -2,6 +2,7 @@
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { eyeAbove, eyeFrom } from '../../../core/view/eye';
 import type { Drawing } from '../../drawing/drawing';
+import { api } from '../../document/api';
 import { useCommission } from '../../document/commissionStore';
 import { useFrame } from '../../frame/planKey';
 import type { GearSeen } from '../../workers/planWorker';
@@ -86,6 +87,10 @@ async function save(): Promise<void> {
         <label><input v-model="refraction" type="checkbox" data-test="refraction" /> bent at the pane</label>
         <label><input v-model="squint" type="checkbox" data-test="squint" /> squint: masses only</label>
         <button class="act" data-test="seat-picture" @click="save">Picture as PNG</button>
+        <a class="act" :href="api.file(commission.id, 'scape.glb', commission.optionId)" data-test="glb"
+          >Scape as GLB</a
+        >
+        <a class="act" :href="api.file(commission.id, 'scape.stl', commission.optionId)">Scape as STL</a>
       </div>
     </details>
   </div>
