@@ -4,7 +4,7 @@ import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { MAX_DOCUMENT_BYTES } from '../core/commission/parse';
 import { example } from '../core/testing/scape';
-import { testServer, type TestServer } from './testing';
+import { testServer, wholeBody, type TestServer } from './testing';
 
 let b: TestServer;
 beforeAll(async () => {
@@ -269,6 +269,16 @@ describe('files', () => {
       .send(`"${'x'.repeat(11_000)}"`)
       .expect(413);
     expect(erase.body.title).toBe('The request is too large, must have at most 10 kB.');
+  });
+
+  it('hands the whole scape out for other programs, and says which options there are', async () => {
+    const id = await create();
+    const glb = (await api().get(`/api/commissions/${id}/scape.glb`).buffer(true).parse(wholeBody).expect(200)).body as Buffer; // prettier-ignore
+    expect(glb.subarray(0, 4).toString('latin1')).toBe('glTF');
+    const stl = (await api().get(`/api/commissions/${id}/scape.stl`).buffer(true).parse(wholeBody).expect(200)).body as Buffer; // prettier-ignore
+    expect(stl.length).toBe(84 + 50 * stl.readUInt32LE(80));
+    expect(stl.readUInt32LE(80)).toBeGreaterThan(100);
+    expect((await api().get(`/api/commissions/${id}/scape.stl?option=zz`).expect(404)).body.title).toMatch(/option: is "zz", must be one of/); // prettier-ignore
   });
 
   it('exports a document that imports as the same', async () => {

@@ -8,7 +8,7 @@ import { scanned } from '../core/testing/scanned';
 import { piece, scape } from '../core/testing/scape';
 import { dropUnwantedMeshes } from './store/meshCare';
 import { meshFile, meshFolder } from './store/meshes';
-import { testServer, type TestServer } from './testing';
+import { testServer, wholeBody, type TestServer } from './testing';
 
 let b: TestServer;
 beforeAll(async () => {
@@ -51,7 +51,7 @@ describe('scans', () => {
 
   it('go out with their commission in one file, and come in with it elsewhere', async () => {
     const { id, document } = await imported();
-    const { body, headers } = await api().get(`/api/commissions/${id}/file`).buffer(true).parse(whole);
+    const { body, headers } = await api().get(`/api/commissions/${id}/file`).buffer(true).parse(wholeBody);
     expect(headers['content-disposition']).toContain('.zip');
     const other = await testServer();
     const copy = await request(other.app)
@@ -131,10 +131,3 @@ describe('scans', () => {
     await api().get(`/api/commissions/${id}`).expect(410);
   });
 });
-
-/** A body as bytes, whatever it says it is. */
-function whole(res: any, done: (error: Error | null, body: Buffer) => void): void {
-  const parts: Buffer[] = [];
-  res.on('data', (part: Buffer) => parts.push(part));
-  res.on('end', () => done(null, Buffer.concat(parts)));
-}

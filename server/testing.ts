@@ -2,6 +2,7 @@ import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Express } from 'express';
+import type { Response } from 'supertest';
 import { createApp } from './app';
 import type { Dispatch } from './dispatch';
 import { openJobs, type Jobs, type Pool } from './jobs/jobs';
@@ -50,4 +51,13 @@ export function suppliedBy(
 ): { app: Express; dispatch: Dispatch } {
   const suppliers = new SimulatedSuppliers({ ...PROMPT, ...behaviour });
   return createApp({ store, pool: sharedPool(), suppliers });
+}
+
+/** Takes a body as bytes, whatever it says it is: for `request(…).buffer(true).parse(…)`. */
+export function wholeBody(res: Response, done: (error: Error | null, body: Buffer) => void): void {
+  const parts: Buffer[] = [];
+  // A parser is given the answer as it comes in, whatever its type says.
+  const incoming = res as unknown as NodeJS.ReadableStream;
+  incoming.on('data', (part: Buffer) => parts.push(part));
+  incoming.on('end', () => done(null, Buffer.concat(parts)));
 }

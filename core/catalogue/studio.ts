@@ -1,7 +1,9 @@
 import type { Brief, Catalogue, Piece } from '../commission/schema';
 
 /** A piece of the yard: what a piece is before it has a place in a scape. */
-export type YardPiece = Pick<Piece, 'id' | 'material' | 'shape' | 'massKg'> & { client?: boolean };
+export type YardPiece = Pick<Piece, 'id' | 'material' | 'shape' | 'massKg' | 'faceDeg' | 'grainDeg'> & {
+  client?: boolean;
+};
 
 type Owned = NonNullable<Brief['owned']>[number];
 

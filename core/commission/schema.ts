@@ -143,6 +143,9 @@ export const pieceSchema = z.looseObject({
   stand: standSchema,
   /** As weighed; otherwise volume times density. */
   massKg: z.number().min(0.001).max(2_000).optional(),
+  /** How it is turned when its best face looks to the front; where its grain runs when it is not turned. */
+  faceDeg: degrees.optional(),
+  grainDeg: degrees.optional(),
   /** From the studio's own yard or the client: not bought. `origin` says more, and goes before it. */
   owned: z.boolean().optional(),
   origin: origin.optional(),

@@ -4,6 +4,7 @@ import { box } from '../testing/vessel';
 import { extentOf } from '../hardscape/extent';
 import { rotation } from '../geometry/rotation';
 import { inEnglish } from '../words/english';
+import { grainApart } from './facing';
 import { starts, STYLES, type Start } from './starts';
 
 const stone = (id: string, sizeMm: [number, number, number], material = 'slate'): YardPiece => ({ id, material, shape: { kind: 'ellipsoid', sizeMm } }); // prettier-ignore
@@ -54,6 +55,21 @@ describe('a first arrangement', () => {
       }
   });
 
+  it('shows the best face of the main piece, and lays the grain of the others along its own', () => {
+    const known = yard.map((p, i) => ({
+      ...p,
+      grainDeg: (i * 37) % 180,
+      ...(i === 0 ? { faceDeg: 120 } : {}),
+    }));
+    for (let seed = 1; seed <= 10; seed++)
+      for (const { pieces, style } of starts(known, kindOf, vessel, 60, seed)) {
+        const [main, ...others] = pieces;
+        if (main.id === 'S-0') expect(Math.abs(main.turnDeg - 120), style).toBeLessThanOrEqual(15);
+        const grain = (p: Start['pieces'][number]) => p.turnDeg + p.grainDeg!;
+        for (const p of others) expect(grainApart(grain(p), grain(main)), style).toBeLessThanOrEqual(29);
+      }
+  });
+
   it('says what was measured, and has hills where the style is a valley', () => {
     const [three] = of(2);
     expect(three.rules.map((r) => inEnglish(r))).toEqual([
@@ -61,6 +77,7 @@ describe('a first arrangement', () => {
       expect.stringMatching(/^S-0 stands at \d+ % of the length: near a third$/),
       expect.stringMatching(/^\d+ % of the height at most, on a bed of 60 mm$/),
       expect.stringMatching(/^\d+ mm clear in front, at least 25 mm between pieces$/),
+      expect.stringMatching(/^one grain: at most (1?\d|2[0-8])° apart$/),
       expect.stringMatching(/^the lighter side has \d+ % of the heavier$/),
     ]);
     expect(of(2).find((s) => s.style === 'valley')!.mounds).toHaveLength(2);

@@ -4,6 +4,7 @@ import { rotation } from '../geometry/rotation';
 import { seeded } from '../geometry/seeded';
 import { extentOf, type Extent } from '../hardscape/extent';
 import { volumeMm3Of } from '../hardscape/columns';
+import { grainApart } from './facing';
 import { inMm } from '../words/measure';
 import { say, type Text } from '../words/text';
 import { rounded } from '../units/quantity';
@@ -92,7 +93,7 @@ function arranged(
   const { spots, wood, hills = [] } = PLACES[style];
   const { length, width, height } = vessel.innerMm;
   const flip = random() < 0.5;
-  const grain = random() * 360;
+  let grain = random() * 360;
   const left = {
     stones: fitting(stones, vessel, bedMm, extent),
     woods: fitting(woods, vessel, bedMm, extent),
@@ -110,6 +111,7 @@ function arranged(
       1,
     );
     placed.push(found);
+    if (i === 0 && found.piece.faceDeg !== undefined) grain = grainOf(found.piece);
   }
   // One too many for an odd count goes again, the smallest.
   if (placed.length % 2 === 0) placed.pop();
@@ -153,7 +155,7 @@ function setOne(from: readonly YardPiece[], [sx, sy]: Spot, s: Setting): Placed 
       const spread = 0.02 + (n / TRIES) * 0.16;
       const x = ((s.flip ? 1 - sx : sx) + (s.random() - 0.5) * 2 * spread * (s.placed.length === 0 ? 0.25 : 1)) * length; // prettier-ignore
       const y = (sy + (s.random() - 0.5) * 2 * spread) * width;
-      const turnDeg = Math.round((s.grain + (s.random() - 0.5) * 2 * GRAIN_DEG + 360) % 360);
+      const turnDeg = turnOf(source, s);
       const { lo, hi } = s.extent(source.shape, turnDeg);
       const box = [x + lo[0], y + lo[1], x + hi[0], y + hi[1]] as const;
       if (!isClear(box, s)) continue;
@@ -172,6 +174,15 @@ function setOne(from: readonly YardPiece[], [sx, sy]: Spot, s: Setting): Placed 
   }
   return undefined;
 }
+
+/** The main piece shows its best face where that is known; the others have its grain, within a few degrees. */
+function turnOf({ faceDeg, grainDeg = 0 }: YardPiece, { grain, random, placed }: Setting): number {
+  const off = (random() - 0.5) * 2 * GRAIN_DEG;
+  const along = placed.length === 0 && faceDeg !== undefined ? faceDeg : grain - grainDeg;
+  return Math.round((along + off + 720) % 360);
+}
+/** Where the grain of a piece runs as it lies. */
+const grainOf = ({ turnDeg, grainDeg = 0 }: Piece) => turnDeg + grainDeg;
 
 /** Clear of the panes, and of the others either touching nothing or leaving a finger’s width. */
 function isClear([l, f, r, b]: Placed['box'], { vessel, placed }: Setting): boolean {
@@ -197,6 +208,7 @@ function rulesOf(placed: readonly Placed[], { innerMm }: Vessel, bedMm: number):
     say('start.third', { piece: main.piece.id, percent: rounded(share * 100, 0) }),
     say('start.height', { percent: rounded((heights / innerMm.height) * 100, 0), bed: inMm(bedMm) }),
     say('start.clear', { front: inMm(clear), canyon: inMm(CANYON_MM) }),
+    say('start.grain', { deg: rounded(Math.max(...placed.map((p) => grainApart(grainOf(p.piece), grainOf(main.piece)))), 0) }), // prettier-ignore
     say('start.sides', { percent: rounded((100 * Math.min(a, b)) / Math.max(a, b, 1), 0) }),
   ];
 }

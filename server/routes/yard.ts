@@ -1,10 +1,10 @@
-import { Router } from 'express';
+import { Router, type Request } from 'express';
 import { z } from 'zod';
 import { faultOf } from '../../core/commission/fault';
 import { bytes, bytesOf, smallJson } from '../body';
 import type { Jobs } from '../jobs/jobs';
 import { notFound, Problem } from '../problem';
-import { addToYard, dropFromYard, readStudio, usedPieces } from '../store/studio';
+import { addToYard, changeInYard, dropFromYard, readStudio, usedPieces } from '../store/studio';
 import type { Store } from '../store/store';
 
 /** A scan file of so many bytes is taken. */
@@ -23,6 +23,9 @@ const asked = z.object({
     .regex(/^[a-f0-9]{32}$/)
     .optional(),
 });
+/** What is found out about a piece while it is handled. */
+const turn = z.number().min(-360).max(360);
+const facts = z.object({ faceDeg: turn.optional(), grainDeg: turn.optional() });
 export type YardAsk = z.infer<typeof asked>;
 
 /** The studio with its yard, and in which commissions each piece of it stands. */
@@ -57,6 +60,16 @@ export function yardRoutes(store: Store, jobs: Jobs): Router {
     const taken = await jobs.run('takeScan', { bytes: bytesOf(req), name, unit });
     if (!taken.ok) throw new Problem(422, taken.says);
     res.status(201).json(taken.value);
+  });
+
+  routes.patch('/yard/:id', ...smallJson(), async (req: Request<{ id: string }>, res) => {
+    const parsed = facts.safeParse(req.body);
+    if (!parsed.success) {
+      const fault = faultOf(parsed.error.issues[0], req.body);
+      throw new Problem(400, `${fault.path} ${fault.says}.`);
+    }
+    if (!(await changeInYard(store, req.params.id, parsed.data))) throw notFound('piece of the yard');
+    res.status(204).end();
   });
 
   routes.delete('/yard/:id', async (req, res) => {

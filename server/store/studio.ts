@@ -1,4 +1,4 @@
-import { asc, count, eq, isNull, and, ne } from 'drizzle-orm';
+import { and, asc, count, eq, isNull, ne, sql } from 'drizzle-orm';
 import type { Studio, YardPiece } from '../../core/catalogue/studio';
 import { commissions, entries } from './schema';
 import type { Store } from './store';
@@ -43,6 +43,22 @@ export async function addToYard(store: Store, piece: YardPiece): Promise<void> {
   const [{ n }] = await store.db.select({ n: count() }).from(entries).where(eq(entries.kind, 'yard'));
   const row = { key: `yard/${piece.id}`, kind: 'yard', position: n, value: piece };
   await store.write((db) => db.insert(entries).values(row));
+}
+
+/** What was found out about a piece of the yard. False where there is none of that number. */
+export async function changeInYard(store: Store, id: string, part: Partial<YardPiece>): Promise<boolean> {
+  const own = eq(entries.key, `yard/${id}`);
+  const [there] = await store.db.select({ key: entries.key }).from(entries).where(own);
+  if (!there) return false;
+  // In one statement, so that two facts at once are both kept; a fact that is known already is no write.
+  const value = sql`json_patch(${entries.value}, ${JSON.stringify(part)})`;
+  await store.write((db) =>
+    db
+      .update(entries)
+      .set({ value })
+      .where(and(own, ne(entries.value, value))),
+  );
+  return true;
 }
 
 /** Takes a piece out of the yard: given back, sold or broken. False where there is none of that number. */

@@ -64,6 +64,11 @@ export interface ListPage {
 /** In which commissions pieces of the yard stand. */
 export type UsedPieces = Record<string, { id: string; title: string }[]>;
 
+/** What is found out about a piece while it is handled, degrees. */
+export interface YardFacts {
+  faceDeg?: number;
+  grainDeg?: number;
+}
 /** What is said of a piece that goes into the yard. */
 export interface YardAsk {
   id: string;
@@ -159,6 +164,8 @@ export const api = {
     call<{ id: string; notes: Fault[] }>('POST', '/commissions/import', file, 'application/octet-stream'),
   studio: () => call<Studio & { used?: UsedPieces }>('GET', '/studio'),
   addToYard: (piece: YardAsk) => call<{ doubts: string[] }>('POST', '/studio/yard', json(piece)),
+  changeInYard: (id: string, facts: YardFacts) =>
+    call('PATCH', `/studio/yard/${encodeURIComponent(id)}`, json(facts)),
   dropFromYard: (id: string) => call('DELETE', `/studio/yard/${encodeURIComponent(id)}`),
   /** A scan from a file: its sizes and litres, and what was done to it. */
   takeScan: (file: File, unit: 'mm' | 'cm' | 'm') =>

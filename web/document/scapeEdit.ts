@@ -2,6 +2,7 @@ import { isMoved, pieceOrigin } from '../../core/commission/origin';
 import { sizeMmOf } from '../../core/hardscape/extent';
 import { turnedAbout, type Axis } from '../../core/geometry/rotation';
 import type { Layer, Material, Option, Piece } from '../../core/commission/schema';
+import { turnToSeat } from '../../core/yard/facing';
 import type { Start } from '../../core/yard/starts';
 import { standIn, type Form, type SizeClass } from '../../core/yard/pieceFrom';
 import type { YardPiece } from '../../core/catalogue/studio';
@@ -134,13 +135,15 @@ export function useScapeEdit() {
     const doc = commission.document!;
     const { length, width } = doc.vessel.innerMm;
     const taken = new Set(commission.option!.pieces.map((p) => p.id));
+    const spot = at ?? [length / 2, width / 2];
     let id = source.id;
     for (let n = 2; taken.has(id); n++) id = `${source.id}.${n}`;
     const fresh: Piece = {
       ...source,
       id,
-      at: at ?? [length / 2, width / 2],
-      turnDeg: 0,
+      at: spot,
+      // Its best face is offered to who sits in front of it.
+      turnDeg: source.faceDeg === undefined ? 0 : turnToSeat(source.faceDeg, spot, doc.brief.seats?.[0]?.at),
       stand: { kind: 'bed', buryMm: 20 },
       owned: true,
     };

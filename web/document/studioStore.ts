@@ -2,7 +2,7 @@ import { defineStore } from 'pinia';
 import { shallowRef } from 'vue';
 import type { Studio } from '../../core/catalogue/studio';
 import type { Elsewhere } from '../../core/yard/reserved';
-import { api, type UsedPieces, type YardAsk } from './api';
+import { api, type UsedPieces, type YardAsk, type YardFacts } from './api';
 
 /** The studio's catalogue and yard, fetched once; and where each piece of the yard stands. */
 export const useStudio = defineStore('studio', () => {
@@ -33,9 +33,15 @@ export const useStudio = defineStore('studio', () => {
     await fetched();
     return doubts;
   }
+  /** What was found out about a piece of the yard; one that is not in it is left alone. */
+  async function note(id: string, facts: YardFacts): Promise<void> {
+    if (!studio.value?.yard.some((p) => p.id === id)) return;
+    await api.changeInYard(id, facts);
+    await fetched();
+  }
   async function drop(id: string): Promise<void> {
     await api.dropFromYard(id);
     await fetched();
   }
-  return { studio, used, elsewhere, load, add, drop };
+  return { studio, used, elsewhere, load, add, note, drop };
 });

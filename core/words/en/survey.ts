@@ -43,6 +43,7 @@ export const SURVEY = {
   'start.third': '{piece} stands at {percent} % of the length: near a third',
   'start.height': '{percent} % of the height at most, on a bed of {bed}',
   'start.clear': '{front} clear in front, at least {canyon} between pieces',
+  'start.grain': 'one grain: at most {deg}° apart',
   'start.sides': 'the lighter side has {percent} % of the heavier',
   'yard.density': '{mass} and {litres} are {own} kg/L; {material} is {density}: is one of them mistyped?',
   'yard.too-heavy': '{litres} do not fit into {box} of length by width by height: is it the mass or a size?',

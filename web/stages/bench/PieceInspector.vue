@@ -146,6 +146,23 @@ function setMethod(m: Joint['method'] | 'gel-alone'): void {
   const alone = m === 'gel-alone';
   edit.joinBy(joint.value!.id, alone ? 'gel-glue' : m, alone ? false : undefined);
 }
+/** As it is turned now its best face looks to the front; the yard remembers it for the next commission. */
+function setFace(): void {
+  const faceDeg = props.piece.turnDeg;
+  edit.piece(props.piece.id, 'face', (p) => ({ ...p, faceDeg }));
+  void studio.note(props.piece.id, { faceDeg });
+}
+/** Where its grain runs as it lies, 0 from left to right. */
+const grain = computed(() => {
+  const { grainDeg, turnDeg } = props.piece;
+  return grainDeg === undefined ? undefined : (((grainDeg + turnDeg) % 180) + 180) % 180;
+});
+function setGrain(deg: number | undefined): string | undefined {
+  const grainDeg = deg === undefined ? undefined : (((deg - props.piece.turnDeg) % 180) + 180) % 180;
+  const wrong = change('typed grain', () => ({ grainDeg }));
+  if (!wrong && grainDeg !== undefined) void studio.note(props.piece.id, { grainDeg });
+  return wrong;
+}
 const setOrigin = (o: Origin) => change('origin', () => ({ origin: o, owned: undefined, fixed: undefined }));
 const setState = (s: string) =>
   change('state', () =>
@@ -250,6 +267,18 @@ function glueTo(id: string | null): void {
         data-test="swap"
         @update:model-value="(id: string | null) => swapFor(id)"
       />
+      <FigureField
+        v-if="kind === 'stone'"
+        label="grain"
+        kind="degrees"
+        optional
+        :value="grain"
+        :apply="setGrain"
+        data-test="grain"
+      />
+      <button class="act offer" data-test="best-face" @click="setFace">
+        {{ piece.faceDeg === piece.turnDeg ? 'Best face in front' : 'This face is the best' }}
+      </button>
       <PocketFields :piece="piece.id" :option="option" :survey="survey" />
       <OriginField class="origin" :origin="origin" @change="setOrigin" />
       <v-select
