@@ -11,8 +11,11 @@ const CHROMIUM = [
   '/usr/bin/chromium-browser',
 ];
 
-/** Debian's Chromium without a window, kept from looking for anything outside this machine. */
-export async function openBrowser(more: LaunchOptions = {}): Promise<Browser> {
+/** Pages of a test live for seconds: the slowest of the compilers never pays back what it takes of two cores. */
+const SHORT_LIVED = ['--js-flags=--no-turbofan'];
+
+/** Debian's Chromium without a window, kept from looking for anything outside this machine; `measured` with all compilers. */
+export async function openBrowser(more: LaunchOptions = {}, { measured = false } = {}): Promise<Browser> {
   const executablePath = process.env.CHROMIUM ?? CHROMIUM.find((path) => existsSync(path));
   if (!executablePath)
     throw new Error(
@@ -32,8 +35,7 @@ export async function openBrowser(more: LaunchOptions = {}): Promise<Browser> {
       // Only the view from a seat needs the emulated card; pages are drawn faster without it.
       '--disable-gpu-rasterization',
       '--disable-gpu-compositing',
-      // Pages here live for seconds: the slowest of the compilers never pays back what it takes of two cores.
-      '--js-flags=--no-turbofan',
+      ...(measured ? [] : SHORT_LIVED),
       '--font-render-hinting=none',
       '--lang=en-GB',
     ],

@@ -12,7 +12,7 @@ const MOVES = 60;
 
 /** The demo's newest commission opened at the bench with an empty cache, until its figures stand there. */
 export async function openedRow(): Promise<Row> {
-  const [server, browser] = [await demoServer(), await openBrowser()];
+  const [server, browser] = [await demoServer(), await openBrowser({}, { measured: true })];
   try {
     const listed = (await (await fetch(`${server.url}/api/commissions`)).json()) as { commissions: { id: string }[] }; // prettier-ignore
     const times: number[] = [];
@@ -37,7 +37,7 @@ export function pageRows(): Promise<Row[]> {
   return inFolder(async (folder) => {
     const { commission, meshes } = scansScape(PIECES, TRIANGLES);
     const file = await bundle(JSON.stringify(commission), meshes.keys(), (name) => meshes.get(name)!);
-    const [server, browser] = [await serverOn(folder), await openBrowser()];
+    const [server, browser] = [await serverOn(folder), await openBrowser({}, { measured: true })];
     try {
       const { id } = (await (await fetch(`${server.url}/api/commissions/import`, { method: 'POST', body: file.slice() })).json()) as { id: string }; // prettier-ignore
       const drawn: number[] = [];
