@@ -168,6 +168,19 @@ describe('the views', () => {
     await b.at.until('[data-test="gear-seen"]', (w) => w === 'heater 100 % seen');
   });
 
+  it('of two options lie one over the other, and a line is moved between them', async () => {
+    await b.at.open('/c/demo-valley/options');
+    await b.at.press('[data-test="show-between"]');
+    await b.page.waitForFunction(
+      () => document.querySelectorAll('[data-test="between"] canvas').length === 2,
+    );
+    const cuts = () => b.page.$$eval('[data-test="between"] .side', (l) => l.map((e) => (e as HTMLElement).style.clipPath)); // prettier-ignore
+    expect(await cuts()).toEqual(['inset(0px 50% 0px 0px)', 'inset(0px 0px 0px 50%)']);
+    await b.at.focus('[data-test="between-share"]');
+    await b.page.keyboard.press('Home');
+    expect(await cuts()).toEqual(['inset(0px 100% 0px 0px)', 'inset(0px 0px 0px 0%)']);
+  });
+
   it('are made large, looked at up close, and measured in; the seat has its own light and picture', async () => {
     await b.at.open('/c/demo-valley/bench');
     await b.page.waitForSelector('[data-large="plan"]');

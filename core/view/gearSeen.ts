@@ -23,7 +23,7 @@ const OUTSIDE_MM = 1;
  * What is seen of a device from an eye: looks to spots spread over the sides that face it, each counted as large as it
  * seems. A look bends where it comes through a flat pane and goes straight on through water.
  * Valid for bodies as blocks. Leaves out: plants, braces and rims, mirroring at the panes, the second pane of a corner.
- * Test: gearSeen.test.ts, "is hidden by what stands before it".
+ * Test: gearSeen.test.ts, "is seen whole in an empty tank, and hidden by what stands before it".
  */
 export function gearSeen(eye: Spot3, body: Body, vessel: Vessel, way: InTheWay): Seen {
   const inside = partOf(vessel, body);

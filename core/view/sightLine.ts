@@ -19,7 +19,7 @@ const GRAZE_MM = 0.5;
  * What stops a look from one spot to another: the first piece that its line runs into, or the bed; undefined where
  * nothing does. Pieces are read by their columns, so no finer than these (4 mm at most).
  * Valid for straight lines within the water. Leaves out: plants, glass, braces.
- * Test: gearSeen.test.ts, "is hidden by what stands before it".
+ * Test: gearSeen.test.ts, "is seen whole in an empty tank, and hidden by what stands before it".
  */
 export function stoppedBy(from: Spot3, to: Spot3, { standing, field }: InTheWay): string | 'bed' | undefined {
   let first = Infinity;

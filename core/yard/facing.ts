@@ -5,6 +5,7 @@ const DEG = 180 / Math.PI;
 /**
  * How a piece is turned so that its best face looks to a seat: by its face, the turn at which that looks straight to the
  * front, and from there on towards where the seat is.
+ * Valid for pieces that stand upright. Leaves out: the height of the eye.
  * Test: facing.test.ts, "looks to the seat".
  *
  * @returns degrees, 0 to 360

@@ -6,6 +6,7 @@ import { useCommission } from '../../document/commissionStore';
 import { longDay } from '../../units/days';
 import { money, useFigures } from '../../units/figures';
 import WordsField from '../../document/WordsField.vue';
+import BetweenOptions from './BetweenOptions.vue';
 import { figuresOf } from './optionFigures';
 import { useOptionPlans } from './useOptionPlans';
 import { useSteadySize } from '../../drawing/steadySize';
@@ -75,6 +76,8 @@ function choose(id: string): void {
   commission.edit(`choose ${id}`, (d) => ({ ...d, chosen: id }));
   commission.optionId = id;
 }
+/** Drawn when it is asked for: two perspectives take a moment. */
+const between = ref(false);
 const print = () => window.print();
 </script>
 
@@ -169,6 +172,16 @@ const print = () => window.print();
         </tbody>
       </table>
     </div>
+    <button
+      v-if="doc.options.length > 1"
+      class="act screen-only"
+      :aria-expanded="between"
+      data-test="show-between"
+      @click="between = !between"
+    >
+      {{ between ? 'Without the view from the seat' : 'From the seat, one over the other' }}
+    </button>
+    <BetweenOptions v-if="between && doc.options.length > 1" :doc="doc" :plans="plans" :width="width" />
     <section v-if="doc.shelved?.length" class="screen-only">
       <h2>Put aside</h2>
       <p v-for="o in doc.shelved" :key="o.id">

@@ -1,0 +1,147 @@
+<script setup lang="ts">
+import { computed, defineAsyncComponent, ref } from 'vue';
+import type { Commission } from '../../../core/commission/schema';
+import { eyeFrom } from '../../../core/view/eye';
+import type { OptionPlan } from './useOptionPlans';
+
+/** Two options from one seat, one laid over the other: a line is drawn across to see more of either. */
+const props = defineProps<{ doc: Commission; plans: Record<string, OptionPlan>; width: number }>();
+const SeatView = defineAsyncComponent(() => import('../../drawing/SeatView.vue'));
+
+const ids = computed(() => props.doc.options.map((o) => o.id));
+const left = ref(ids.value[0]);
+const right = ref(ids.value[1]);
+const seats = computed(() => props.doc.brief.seats ?? []);
+const seatId = ref(seats.value[0]?.id ?? '');
+const seat = computed(() => seats.value.find((s) => s.id === seatId.value));
+const eye = computed(() => eyeFrom(props.doc.vessel, seat.value, props.doc.site?.baseHeightMm));
+/** Share of the picture that the left one has, per cent. */
+const share = ref(50);
+
+/** As wide as there is room for, and as high as such a picture usually is. */
+const MOST_PX = 860;
+const wide = computed(() => Math.min(MOST_PX, props.width - 60));
+const high = computed(() => Math.round(wide.value * 0.56));
+const look = computed(() => ({
+  refraction: false,
+  light: 'day' as const,
+  plants: props.doc.catalogue.plants,
+}));
+
+const sides = computed(() =>
+  ([left, right] as const).flatMap(({ value: id }, i) => {
+    const option = props.doc.options.find((o) => o.id === id);
+    const found = id === undefined ? undefined : props.plans[id];
+    const cut = i === 0 ? `inset(0 ${100 - share.value}% 0 0)` : `inset(0 0 0 ${share.value}%)`;
+    return option && found ? [{ option, found, cut }] : [];
+  }),
+);
+const drag = (event: PointerEvent) => {
+  const box = (event.currentTarget as HTMLElement).getBoundingClientRect();
+  if (event.buttons & 1) share.value = Math.round(Math.min(100, Math.max(0, ((event.clientX - box.x) / box.width) * 100))); // prettier-ignore
+};
+</script>
+
+<template>
+  <section class="between screen-only" aria-label="Two options, one over the other">
+    <p class="ask">
+      <label
+        ><span class="quiet">left</span>
+        <select v-model="left" data-test="between-left">
+          <option v-for="o in doc.options" :key="o.id" :value="o.id">
+            {{ o.id.toUpperCase() }} {{ o.title }}
+          </option>
+        </select></label
+      >
+      <label
+        ><span class="quiet">right</span>
+        <select v-model="right" data-test="between-right">
+          <option v-for="o in doc.options" :key="o.id" :value="o.id">
+            {{ o.id.toUpperCase() }} {{ o.title }}
+          </option>
+        </select></label
+      >
+      <label
+        ><span class="quiet">from</span>
+        <select v-model="seatId">
+          <option value="">in front, a little left</option>
+          <option v-for="s in seats" :key="s.id" :value="s.id">{{ s.name }}</option>
+        </select></label
+      >
+    </p>
+    <div
+      class="pictures"
+      data-test="between"
+      :style="{ width: `${wide}px`, height: `${high}px` }"
+      @pointerdown="drag"
+      @pointermove="drag"
+    >
+      <div v-for="(s, i) in sides" :key="i" class="side" :style="{ clipPath: s.cut }">
+        <SeatView
+          :vessel="doc.vessel"
+          :option="s.option"
+          :materials="doc.catalogue.materials"
+          :field="s.found.field"
+          :survey="s.found.plan.survey"
+          :width="wide"
+          :height="high"
+          :eye="eye"
+          :seat-name="`${seat?.name ?? 'in front and a little left'}, option ${s.option.id.toUpperCase()}`"
+          :look="look"
+        />
+      </div>
+      <span class="line" :style="{ left: `${share}%` }" />
+    </div>
+    <input
+      v-model.number="share"
+      type="range"
+      min="0"
+      max="100"
+      :style="{ width: `${wide}px` }"
+      aria-label="How much of the left option is shown"
+      data-test="between-share"
+    />
+  </section>
+</template>
+
+<style scoped>
+.between {
+  margin-top: 22px;
+}
+.ask {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 22px;
+  padding-bottom: 8px;
+}
+select {
+  font: 400 13px var(--text);
+  color: var(--celadon);
+  background: none;
+  border: 0;
+}
+.pictures {
+  position: relative;
+  overflow: hidden;
+  cursor: ew-resize;
+  touch-action: none;
+}
+.side {
+  position: absolute;
+  inset: 0;
+}
+.line {
+  position: absolute;
+  top: 0;
+  bottom: 0;
+  width: 2px;
+  margin-left: -1px;
+  background: var(--paper);
+  box-shadow: 0 0 0 1px var(--celadon);
+  pointer-events: none;
+}
+input {
+  display: block;
+  accent-color: var(--celadon);
+}
+</style>
