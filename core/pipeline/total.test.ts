@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { demoCommissions } from '../../demo/commissions';
 import { parseCommission } from '../commission/parse';
-import type { Commission } from '../commission/schema';
+import type { Commission, Piece } from '../commission/schema';
 import { mutant } from '../testing/mutants';
-import { example } from '../testing/scape';
+import { example, piece, scape, soil } from '../testing/scape';
 import { unfinished } from './finite';
 import { plan } from './plan';
 import { report } from './report';
@@ -33,6 +33,20 @@ describe('whatever is accepted', () => {
       expect(`${seed}: ${worked(parsed.commission) ?? 'whole'}`).toBe(`${seed}: whole`);
     }
     expect(accepted).toBeGreaterThan(5);
+  });
+
+  it('is worked out where nothing carries a stone: lifted out of the bed, or moved off the one it rested on', () => {
+    const bed = [soil({ kind: 'ramp', frontMm: 20, backMm: 140 })];
+    const stones = (stand: Piece['stand']) =>
+      scape({ option: { bed, pieces: [piece({}), piece({ id: 'S-2', at: [500, 300], stand })] } });
+    for (const stand of [
+      { kind: 'bed', buryMm: -120 },
+      { kind: 'on', piece: 'S-1' },
+    ] as const) {
+      const commission = stones(stand);
+      expect(worked(commission), stand.kind).toBeUndefined();
+      expect(plan(commission, { today: '2026-11-25' }).survey.stands[1]).not.toHaveProperty('insideMm');
+    }
   });
 
   const held = (change: (d: any) => void) => {

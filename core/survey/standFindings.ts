@@ -20,7 +20,7 @@ export function standFindings(commission: Commission, survey: Survey): Finding[]
 
 function tippingFindings({ stands }: Survey): Finding[] {
   return stands.flatMap(({ id, insideMm, tipsAtDeg, towards }): Finding[] => {
-    if (tipsAtDeg >= SURE_DEG || insideMm === -Infinity) return [];
+    if (tipsAtDeg >= SURE_DEG || insideMm === undefined) return [];
     const tips = insideMm <= 0;
     const values = {
       piece: id,

@@ -7,8 +7,8 @@ import { remembered, type SurveyMemo } from './memo';
 /** How surely a piece stands by itself; those that are joined, fixed or held at a height are not asked. */
 export interface StandSurvey {
   id: string;
-  /** Middle of its mass within what carries it, mm; negative outside. */
-  insideMm: number;
+  /** Middle of its mass within what carries it, mm; negative outside; left out where nothing does. */
+  insideMm?: number;
   /** The lean that would tip it, degrees, and to which side. */
   tipsAtDeg: number;
   towards: Side;
@@ -34,8 +34,8 @@ export function surveyStands({ option, standing, field }: SurveyInput, memo: Sur
       JSON.stringify([place(s), near.map(place)]),
     ];
     const found = remembered(memo.slot(memo.areas, `stands ${id}`), key, () => stabilityOf(s, field, near));
-    const { insideMm, tipsAtDeg, towards } = found as ReturnType<typeof stabilityOf>;
-    return [{ id, insideMm, tipsAtDeg, towards }];
+    const { base, insideMm, tipsAtDeg, towards } = found as ReturnType<typeof stabilityOf>;
+    return [{ id, ...(base.length > 0 ? { insideMm } : {}), tipsAtDeg, towards }];
   });
 }
 

@@ -182,7 +182,7 @@ function glueTo(id: string | null): void {
       <span v-if="also" class="quiet">and {{ also }} more</span>
       <span v-if="surveyed" class="quiet"
         >{{ f.mass(surveyed.massKg) }}, {{ f.volume(surveyed.volumeL, 2)
-        }}<template v-if="stands && stands.insideMm > 0"
+        }}<template v-if="stands && (stands.insideMm ?? 0) > 0"
           >, tips at {{ Math.round(stands.tipsAtDeg) }}°</template
         ></span
       >
