@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Option, Piece } from '../commission/schema';
+import type { Joint, Option, Piece } from '../commission/schema';
 import { job, found, sand, stone, root } from '../testing/job';
 import { piece, soil } from '../testing/scape';
 
@@ -102,6 +102,30 @@ describe('what stands by itself', () => {
     });
     expect(found(joined, 'piece.tips')).toEqual([]);
     expect(found(leaning(2, { fixed: true }), 'piece.tips')).toEqual([]);
+  });
+
+  it('at a height stays there where it lies on others or is joined to them, not where it only touches', () => {
+    const pillar = { kind: 'box' as const, sizeMm: [60, 100, 200] as [number, number, number] };
+    const beam = { kind: 'box' as const, sizeMm: [260, 80, 50] as [number, number, number] };
+    const gate = (x: number, joints: Joint[] = []) =>
+      job({
+        option: {
+          pieces: [
+            stone({ shape: pillar, at: [200, 180], stand: { kind: 'floor' } }),
+            stone({ id: 'S-2', shape: pillar, at: [400, 180], stand: { kind: 'floor' } }),
+            stone({ id: 'S-3', shape: beam, at: [x, 180], stand: { kind: 'at', zMm: 200 } }),
+          ],
+          joints,
+        },
+      });
+    expect(found(gate(300), 'piece.loose')).toEqual([]);
+    // Moved so far to the right that its middle lies beyond the pillar that still carries an end of it.
+    const [loose] = found(gate(500), 'piece.loose');
+    expect(loose).toMatchObject({ severity: 'warn', at: { piece: 'S-3' } });
+    expect(loose.says).toMatch(
+      /^S-3 is drawn at a height where nothing carries it, and no joint holds it\.$/,
+    );
+    expect(found(gate(500, [{ id: 'J', pieces: ['S-2', 'S-3'], method: 'silicone' }]), 'piece.loose')).toEqual([]); // prettier-ignore
   });
 
   it('stands barely where a small lean tips it', () => {

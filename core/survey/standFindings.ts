@@ -15,12 +15,12 @@ const PAD_MM = 2;
 
 /** Pieces that do not stand by themselves, and heavy ones on bare glass. */
 export function standFindings(commission: Commission, survey: Survey): Finding[] {
-  return [...tippingFindings(survey), ...bareFindings(commission, survey)];
+  return [...tippingFindings(survey), ...looseFindings(survey), ...bareFindings(commission, survey)];
 }
 
 function tippingFindings({ stands }: Survey): Finding[] {
-  return stands.flatMap(({ id, insideMm, tipsAtDeg, towards }): Finding[] => {
-    if (tipsAtDeg >= SURE_DEG || insideMm === undefined) return [];
+  return stands.flatMap(({ id, isHeld, insideMm, tipsAtDeg, towards }): Finding[] => {
+    if (isHeld || tipsAtDeg >= SURE_DEG || insideMm === undefined) return [];
     const tips = insideMm <= 0;
     const values = {
       piece: id,
@@ -38,6 +38,27 @@ function tippingFindings({ stands }: Survey): Finding[] {
         unit: tips ? 'mm' : '°',
         says: say(tips ? 'piece.tips.says' : 'piece.tips.says.barely', values),
         because: say('piece.tips.because'),
+        source: say('source.drawing'),
+      },
+    ];
+  });
+}
+
+/** Pieces drawn at a height that touch others there, yet neither lie on them nor are joined to them. */
+function looseFindings({ stands, pieces }: Survey): Finding[] {
+  const inAir = new Set(pieces.flatMap((p) => (p.inAir ? [p.id] : [])));
+  return stands.flatMap(({ id, isHeld, insideMm = -1 }): Finding[] => {
+    if (!isHeld || insideMm > 0 || inAir.has(id)) return [];
+    return [
+      {
+        id: 'piece.loose',
+        severity: 'warn',
+        at: { piece: id },
+        measured: 0,
+        limit: 1,
+        unit: 'joint',
+        says: say('piece.loose.says', { piece: id }),
+        because: say('piece.loose.because'),
         source: say('source.drawing'),
       },
     ];

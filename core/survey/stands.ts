@@ -4,11 +4,13 @@ import type { Standing } from '../hardscape/settle';
 import type { SurveyInput } from './input';
 import { remembered, type SurveyMemo } from './memo';
 
-/** How surely a piece stands by itself; those that are joined, fixed or held at a height are not asked. */
+/** How surely a piece stands by itself; those that are joined or fixed are not asked. */
 export interface StandSurvey {
   id: string;
   /** Middle of its mass within what carries it, mm; negative outside; left out where nothing does. */
   insideMm?: number;
+  /** Drawn at a height: it stays there only where that carries it. */
+  isHeld?: boolean;
   /** The lean that would tip it, degrees, and to which side. */
   tipsAtDeg: number;
   towards: Side;
@@ -23,7 +25,7 @@ export function surveyStands({ option, standing, field }: SurveyInput, memo: Sur
   const held = new Set(option.joints.flatMap((j) => j.pieces));
   return standing.flatMap((s): StandSurvey[] => {
     const { id, stand, fixed } = s.piece;
-    if (fixed || stand.kind === 'at' || held.has(id)) return [];
+    if (fixed || held.has(id)) return [];
     const grown = reaching(s);
     const near = standing.filter((o) => o !== s && mayOverlap(o, grown));
     const place = (p: Standing) => [p.xMm, p.yMm, p.zMm];
@@ -35,7 +37,15 @@ export function surveyStands({ option, standing, field }: SurveyInput, memo: Sur
     ];
     const found = remembered(memo.slot(memo.areas, `stands ${id}`), key, () => stabilityOf(s, field, near));
     const { base, insideMm, tipsAtDeg, towards } = found as ReturnType<typeof stabilityOf>;
-    return [{ id, ...(base.length > 0 ? { insideMm } : {}), tipsAtDeg, towards }];
+    return [
+      {
+        id,
+        ...(stand.kind === 'at' ? { isHeld: true } : {}),
+        ...(base.length > 0 ? { insideMm } : {}),
+        tipsAtDeg,
+        towards,
+      },
+    ];
   });
 }
 

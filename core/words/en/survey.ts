@@ -57,6 +57,8 @@ export const SURVEY = {
     'It runs down within days. Make the heap smaller, move it, or set small stones or floss as a rim.',
   'pocket.steep.says': 'The heap on {piece} is {slope}° steep; {material} holds {holds}°.',
   'pocket.steep.because': 'Make it flatter or wider, or hold it with a rim of small stones.',
+  'piece.loose.says': '{piece} is drawn at a height where nothing carries it, and no joint holds it.',
+  'piece.loose.because': 'Join it to what it touches, or let it down.',
   'piece.tips.because': 'Bury it deeper, turn it, or lean it on another and join the two.',
   'piece.bare.says': '{piece} presses {mass} on bare glass.',
   'piece.bare.because': 'A grain under it cracks the pane: foam, egg-crate sheet or a thin bed goes between.',
