@@ -49,9 +49,9 @@ export function bedTasks(job: Job): Task[] {
   return [...first, ...last];
 }
 
-/** Ids of everything that is poured under something that is set, or that it is planted in. */
+/** Ids of everything that is poured under something that is set, or that it is planted in, heaps on top too. */
 export function bedTaskIds(job: Job): string[] {
-  return job.pours.filter((p) => p.role !== 'cosmetic').map((p) => p.task);
+  return [...job.pours.filter((p) => p.role !== 'cosmetic').map((p) => p.task), 'pockets'];
 }
 
 function hasPieces({ stones, wood, floorStones }: Job): boolean {

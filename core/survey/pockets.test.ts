@@ -39,6 +39,8 @@ describe('soil on top of a stone', () => {
     const at = (id: string) => tasks.find((t) => t.id === id)!;
     expect(inEnglish(at('pockets').title)).toBe('Soil on top of one piece');
     expect(inEnglish(at('pockets').detail!)).toMatch(/^0\.12 L on S-1; damp, pressed on/);
+    // Before the water comes.
+    expect(at('fill').startMin).toBeGreaterThanOrEqual(at('pockets').startMin + at('pockets').minutes);
     expect(at('pockets').startMin).toBeGreaterThanOrEqual(at('floor-stones').startMin + at('floor-stones').minutes); // prettier-ignore
   });
 
