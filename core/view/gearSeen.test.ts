@@ -56,6 +56,8 @@ describe('a device', () => {
     expect(gearSeen([3_000, 200, 150], heater, chambered, way)).toEqual({ share: 0, hiddenBy: 'chamber' });
     expect(gearSeen([-3_000, 200, 150], heater, chambered, way).share).toBe(1);
     expect(gearSeen([300, -2_000, 150], heater, chambered, way).share).toBeCloseTo(1, 1);
+    // From above into the chamber, over its wall.
+    expect(gearSeen([300, 200, 2_000], heater, chambered, way).share).toBeGreaterThan(0.9);
   });
 
   it('behind a bow is looked at straight, and from above over the rim', () => {

@@ -69,7 +69,7 @@ function* spotsOn({ at, sizeMm, zMm }: Body): Generator<{ spot: Spot3; normal: S
 /** Where a look from an eye comes in: bent at a flat pane; straight behind a bow or a cylinder, and from above. */
 function entry(eye: Spot3, spot: Spot3, vessel: Vessel): Spot3 {
   const { length, width } = vessel.innerMm;
-  if (vessel.kind !== 'box') return straightIn(eye, spot, footprint(vessel));
+  if (vessel.kind !== 'box') return straightIn(eye, spot, footprint(vessel), vessel.innerMm.height);
   // The pane that the eye is furthest in front of, as the distance in front of it and behind it.
   const panes = [
     { axis: 1, before: -eye[1], at: 0, behind: spot[1] },
@@ -78,7 +78,7 @@ function entry(eye: Spot3, spot: Spot3, vessel: Vessel): Spot3 {
     { axis: 0, before: eye[0] - length, at: length, behind: length - spot[0] },
   ] as const;
   const pane = panes.reduce((a, b) => (b.before > a.before ? b : a));
-  if (pane.before <= 0 || pane.behind <= 0) return eye;
+  if (pane.before <= 0 || pane.behind <= 0) return overRim(eye, spot, vessel.innerMm.height);
   const other = pane.axis === 0 ? 1 : 0;
   const [d, dz] = [spot[other] - eye[other], spot[2] - eye[2]];
   const across = Math.hypot(d, dz);
@@ -89,8 +89,15 @@ function entry(eye: Spot3, spot: Spot3, vessel: Vessel): Spot3 {
   return on as unknown as Spot3;
 }
 
-/** The last place at which a straight look comes over the edge of the floor; the eye where it is over it already. */
-function straightIn(eye: Spot3, spot: Spot3, ring: Polygon): Spot3 {
+/** Where a look from above passes the rim; the eye where it is below it. */
+function overRim(eye: Spot3, spot: Spot3, rimMm: number): Spot3 {
+  if (eye[2] <= rimMm || spot[2] >= rimMm) return eye;
+  const t = (eye[2] - rimMm) / (eye[2] - spot[2]);
+  return [eye[0] + (spot[0] - eye[0]) * t, eye[1] + (spot[1] - eye[1]) * t, rimMm];
+}
+
+/** The last place at which a straight look comes over the edge of the floor, or over the rim from above. */
+function straightIn(eye: Spot3, spot: Spot3, ring: Polygon, rimMm: number): Spot3 {
   const [dx, dy, dz] = [spot[0] - eye[0], spot[1] - eye[1], spot[2] - eye[2]];
   let last = 0;
   for (let i = 0; i < ring.length; i++) {
@@ -102,6 +109,7 @@ function straightIn(eye: Spot3, spot: Spot3, ring: Polygon): Spot3 {
     const u = ((a[0] - eye[0]) * dy - (a[1] - eye[1]) * dx) / cross;
     if (t > last && t < 1 && u >= 0 && u < 1) last = t;
   }
+  if (last === 0) return overRim(eye, spot, rimMm);
   return [eye[0] + dx * last, eye[1] + dy * last, eye[2] + dz * last];
 }
 

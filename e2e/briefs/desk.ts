@@ -45,7 +45,7 @@ export const desk: Visit = {
     await hand.fill('Name', 'study door');
     await hand.fill('clear width', '760');
     await hand.fill('stand', '18');
-    await hand.fill('base above floor', '740');
+    await hand.fill('base height', '740');
     await hand.touch('summary', 0);
     await hand.touch('[data-test="add-device"]');
     await hand.fill('Device', 'heater');

@@ -68,7 +68,7 @@ export const wall: Visit = {
     await hand.fill('CO2 cylinder', '9');
     await hand.fill('stand', '95');
     await hand.fill('feet', '8');
-    await hand.fill('base above floor', '850');
+    await hand.fill('base height', '850');
     await hand.fill('storey, 0 ground', '3');
     await hand.choose('The room is', 'office');
     await hand.touch('summary', 0);

@@ -59,7 +59,7 @@ const setFoot = (key: 'length' | 'width') => (mm: number | undefined) => {
         :apply="(n) => edit.vessel('feet', n)"
       />
       <FigureField
-        label="base above floor"
+        label="base height"
         kind="length"
         optional
         :value="site?.baseHeightMm"
