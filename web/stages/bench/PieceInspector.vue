@@ -326,7 +326,7 @@ header b {
 }
 .fields {
   display: grid;
-  grid-template-columns: repeat(4, 1fr);
+  grid-template-columns: repeat(4, minmax(0, 1fr));
   gap: 0 12px;
   align-items: end;
 }
@@ -350,7 +350,7 @@ header b {
     width: 340px;
   }
   .fields {
-    grid-template-columns: repeat(3, 1fr);
+    grid-template-columns: repeat(3, minmax(0, 1fr));
   }
 }
 </style>

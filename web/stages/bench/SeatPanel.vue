@@ -60,39 +60,43 @@ async function save(): Promise<void> {
 </script>
 
 <template>
-  <div class="caption" @pointerdown.stop>
-    <span class="from"
-      >From
-      <label
-        ><span class="sr">Seat</span>
-        <select v-model="seatId" data-test="seat">
-          <option value="">in front, a little left</option>
-          <option v-for="s in seats" :key="s.id" :value="s.id">{{ s.name }}</option>
-          <option :value="ABOVE">above</option>
-        </select></label
-      ></span
-    >
-    <details class="looks">
-      <summary>Look</summary>
-      <div class="choices">
+  <div class="head">
+    <div class="caption" @pointerdown.stop>
+      <span class="from"
+        >From
         <label
-          >lit
-          <select v-model="light" data-test="seat-light">
-            <option value="day">by day</option>
-            <option value="night">at night</option>
-            <option value="backlit">from behind</option>
+          ><span class="sr">Seat</span>
+          <select v-model="seatId" data-test="seat">
+            <option value="">in front, a little left</option>
+            <option v-for="s in seats" :key="s.id" :value="s.id">{{ s.name }}</option>
+            <option :value="ABOVE">above</option>
           </select></label
-        >
-        <label><input v-model="planted" type="checkbox" /> planted</label>
-        <label><input v-model="refraction" type="checkbox" data-test="refraction" /> bent at the pane</label>
-        <label><input v-model="squint" type="checkbox" data-test="squint" /> squint: masses only</label>
-        <button class="act" data-test="seat-picture" @click="save">Picture as PNG</button>
-        <a class="act" :href="api.file(commission.id, 'scape.glb', commission.optionId)" data-test="glb"
-          >Scape as GLB</a
-        >
-        <a class="act" :href="api.file(commission.id, 'scape.stl', commission.optionId)">Scape as STL</a>
-      </div>
-    </details>
+        ></span
+      >
+      <details class="looks">
+        <summary>Look</summary>
+        <div class="choices">
+          <label
+            >lit
+            <select v-model="light" data-test="seat-light">
+              <option value="day">by day</option>
+              <option value="night">at night</option>
+              <option value="backlit">from behind</option>
+            </select></label
+          >
+          <label><input v-model="planted" type="checkbox" /> planted</label>
+          <label
+            ><input v-model="refraction" type="checkbox" data-test="refraction" /> bent at the pane</label
+          >
+          <label><input v-model="squint" type="checkbox" data-test="squint" /> squint: masses only</label>
+          <button class="act" data-test="seat-picture" @click="save">Picture as PNG</button>
+          <a class="act" :href="api.file(commission.id, 'scape.glb', commission.optionId)" data-test="glb"
+            >Scape as GLB</a
+          >
+          <a class="act" :href="api.file(commission.id, 'scape.stl', commission.optionId)">Scape as STL</a>
+        </div>
+      </details>
+    </div>
   </div>
   <SeatView
     ref="view"
@@ -115,10 +119,19 @@ async function save(): Promise<void> {
 </template>
 
 <style scoped>
-.caption {
+.head {
   height: 24px;
+  position: relative;
+}
+/* Beside a narrow view it stands on two lines, which grow upwards. */
+.caption {
+  position: absolute;
+  bottom: 0;
   display: flex;
-  gap: 12px;
+  flex-wrap: wrap;
+  width: 100%;
+  min-height: 24px;
+  gap: 0 12px;
   align-items: baseline;
   padding-right: 28px;
 }
