@@ -60,6 +60,16 @@ describe('a device', () => {
     expect(gearSeen([300, 200, 2_000], heater, chambered, way).share).toBeGreaterThan(0.9);
   });
 
+  it('counts each side as large as it seems: a rod behind a stone as high, looked down upon by 45°', () => {
+    const bow: Vessel = { ...vessel, kind: 'bow', bowMm: 60 };
+    const rod = body([290, 300], [20, 20, 300], 0);
+    const way = { standing: [stone('S-1', [200, 30, 300], [300, 185])], field: bare };
+    // Its front is seen above 200 mm, 100 of 300; its top of 20 × 20 mm all: (2000 + 400) / (6000 + 400).
+    const seen = gearSeen([300, -200_000, 200_300], rod, bow, way);
+    expect(seen.share).toBeCloseTo(0.375, 1);
+    expect(seen.hiddenBy).toBe('S-1');
+  });
+
   it('behind a bow is looked at straight, and from above over the rim', () => {
     const bow: Vessel = { ...vessel, kind: 'bow', bowMm: 60 };
     const way = { standing: [stone('S-1', [200, 30, 300], [300, 200])], field: bare };

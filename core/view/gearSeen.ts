@@ -29,16 +29,17 @@ export function gearSeen(eye: Spot3, body: Body, vessel: Vessel, way: InTheWay):
   const inside = partOf(vessel, body);
   let [whole, seen] = [0, 0];
   const hides = new Map<string, number>();
-  for (const { spot, normal } of spotsOn(body)) {
+  for (const { spot, normal, mm2 } of spotsOn(body)) {
     const enters = entry(eye, spot, vessel);
     const look = [spot[0] - enters[0], spot[1] - enters[1], spot[2] - enters[2]];
     const long = Math.hypot(look[0], look[1], look[2]);
     const faces = -(look[0] * normal[0] + look[1] * normal[1] + look[2] * normal[2]) / (long || 1);
     if (faces <= 0) continue;
-    whole += faces;
+    const seems = (faces * mm2) / long ** 2;
+    whole += seems;
     const by = inside(enters) ? stoppedBy(enters, outside(spot, normal), way) : 'chamber';
-    if (by === undefined) seen += faces;
-    else hides.set(by, (hides.get(by) ?? 0) + faces);
+    if (by === undefined) seen += seems;
+    else hides.set(by, (hides.get(by) ?? 0) + seems);
   }
   const [most] = [...hides].sort((a, b) => b[1] - a[1]);
   return { share: whole > 0 ? seen / whole : 0, ...(most ? { hiddenBy: most[0] } : {}) };
@@ -47,21 +48,22 @@ export function gearSeen(eye: Spot3, body: Body, vessel: Vessel, way: InTheWay):
 /** Just off its own side, so that a device that touches a stone there is not hidden by it at that very spot. */
 const outside = (spot: Spot3, n: Spot3): Spot3 => [spot[0] + n[0] * OUTSIDE_MM, spot[1] + n[1] * OUTSIDE_MM, spot[2] + n[2] * OUTSIDE_MM]; // prettier-ignore
 
-/** Spots over the six sides of a body, each with where its side faces. */
-function* spotsOn({ at, sizeMm, zMm }: Body): Generator<{ spot: Spot3; normal: Spot3 }> {
+/** Spots over the six sides of a body, each with where its side faces and how much of it the spot stands for. */
+function* spotsOn({ at, sizeMm, zMm }: Body): Generator<{ spot: Spot3; normal: Spot3; mm2: number }> {
   const low = [at[0], at[1], zMm];
   for (let k = 0; k < 3; k++)
     for (const end of [0, 1]) {
       const normal = [0, 0, 0];
       normal[k] = end ? 1 : -1;
       const [u, v] = [(k + 1) % 3, (k + 2) % 3];
+      const mm2 = (sizeMm[u] * sizeMm[v]) / SPOTS ** 2;
       for (let i = 0; i < SPOTS; i++)
         for (let j = 0; j < SPOTS; j++) {
           const spot = [...low];
           spot[k] += end * sizeMm[k];
           spot[u] += ((i + 0.5) / SPOTS) * sizeMm[u];
           spot[v] += ((j + 0.5) / SPOTS) * sizeMm[v];
-          yield { spot: spot as unknown as Spot3, normal: normal as unknown as Spot3 };
+          yield { spot: spot as unknown as Spot3, normal: normal as unknown as Spot3, mm2 };
         }
     }
 }
