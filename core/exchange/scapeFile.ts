@@ -9,8 +9,7 @@ import type { BedField } from '../substrate/bedField';
 import { surfacesGlb, type NamedSurface } from './glb';
 
 /** What a whole scape can go out as. */
-export const SCAPE_ENDINGS = ['glb', 'stl'] as const;
-export type ScapeEnding = (typeof SCAPE_ENDINGS)[number];
+export type ScapeEnding = 'glb' | 'stl';
 
 /** What was measured of an option: its pieces as they stand, and the bed. */
 interface Measured {

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Polygon } from '../geometry/polygon';
-import { besideCut, cutRun, movedCut, turnTowards } from './cut';
+import { besideCut, cutRun, movedCut, turnedCut, turnTowards } from './cut';
 
 const FLOOR: Polygon = [
   [0, 0],
@@ -38,6 +38,11 @@ describe('a cut', () => {
       360,
       6,
     );
+  });
+
+  it('is turned to whole degrees, to an upright one that is near, and is the same half a turn further', () => {
+    const turned = (deg: number) => turnedCut(FLOOR, { at: [200, 180], turnDeg: 0 }, deg).turnDeg;
+    expect([turned(31.4), turned(43.5), turned(-1.2), turned(91), turned(88.5), turned(200)]).toEqual([31, 45, 0, -90, -90, 20]); // prettier-ignore
   });
 
   it('goes through its spot at its turn, whatever they are, and ends on the panes', () => {

@@ -62,11 +62,23 @@ export function besideCut({ from, way }: CutRun, spot: Point): { alongMm: number
   return { alongMm: alongOf(spot, from, way), rightMm: acrossOf(spot, from, way) };
 }
 
+/** Turns that are taken when one is near, and how near, degrees. */
+const UPRIGHT = [-90, -45, 0, 45, 90];
+const NEAR_DEG = 2;
+
+/** A cut turned about its spot, to whole degrees; half a turn further it is the same cut. */
+export function turnedCut(ring: Polygon, { at }: Cut, deg: number): Cut {
+  const half = halfTurn(deg);
+  const near = UPRIGHT.find((u) => Math.abs(u - half) <= NEAR_DEG);
+  return cutWithin(ring, { at, turnDeg: halfTurn(near ?? Math.round(half)) });
+}
+
+/** The same line from −90 to below 90 degrees. */
+const halfTurn = (deg: number) => ((((deg + 90) % 180) + 180) % 180) - 90;
+
 /** The turn that makes a cut run in a direction; either way along it is the same cut. */
 export function turnTowards([dx, dy]: Point): number {
-  const deg = Math.atan2(-dx, dy) / RAD;
-  const half = deg > 90 ? deg - 180 : deg <= -90 ? deg + 180 : deg;
-  return half === 90 ? -90 : half;
+  return halfTurn(Math.atan2(-dx, dy) / RAD);
 }
 
 function wayOf(turnDeg: number): Point {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { rotation } from '../geometry/rotation';
-import { grainApart, turnToSeat } from './facing';
+import { grainApart, grainAsItLies, grainUnturned, turnToSeat } from './facing';
 
 describe('the best face of a stone', () => {
   it('looks to the seat: straight in front, to the right, or from behind', () => {
@@ -14,6 +14,13 @@ describe('the best face of a stone', () => {
     const way = [seat[0] - 300, seat[1] - 200];
     const long = Math.hypot(...way);
     expect((face[0] * way[0] + face[1] * way[1]) / long).toBeCloseTo(1, 3);
+  });
+
+  it('has a grain that is read off as it lies, and stays with the stone', () => {
+    const grainDeg = grainUnturned(30, 60);
+    expect(grainDeg).toBe(150);
+    expect(grainAsItLies({ turnDeg: 60, grainDeg })).toBe(30);
+    expect(grainAsItLies({ turnDeg: 90, grainDeg })).toBe(60);
   });
 
   it('has a grain without ends', () => {

@@ -22,4 +22,15 @@ export function grainApart(a: number, b: number): number {
   return Math.min(off, 180 - off);
 }
 
+/** Where the grain of a piece runs as it lies, 0 to 180 degrees from left to right; 0 where it is not known. */
+export function grainAsItLies({ turnDeg, grainDeg = 0 }: { turnDeg: number; grainDeg?: number }): number {
+  return withoutEnds(grainDeg + turnDeg);
+}
+
+/** What a piece keeps of a grain that was read off as it lies: the same before it is turned. */
+export function grainUnturned(asItLiesDeg: number, turnDeg: number): number {
+  return withoutEnds(asItLiesDeg - turnDeg);
+}
+
+const withoutEnds = (deg: number) => ((deg % 180) + 180) % 180;
 const within = (deg: number) => ((deg % 360) + 360) % 360;

@@ -4,7 +4,7 @@ import { rotation } from '../geometry/rotation';
 import { seeded } from '../geometry/seeded';
 import { extentOf, type Extent } from '../hardscape/extent';
 import { volumeMm3Of } from '../hardscape/columns';
-import { grainApart } from './facing';
+import { grainApart, grainAsItLies } from './facing';
 import { inMm } from '../words/measure';
 import { say, type Text } from '../words/text';
 import { rounded } from '../units/quantity';
@@ -111,7 +111,7 @@ function arranged(
       1,
     );
     placed.push(found);
-    if (i === 0 && found.piece.faceDeg !== undefined) grain = grainOf(found.piece);
+    if (i === 0 && found.piece.faceDeg !== undefined) grain = grainAsItLies(found.piece);
   }
   // One too many for an odd count goes again, the smallest.
   if (placed.length % 2 === 0) placed.pop();
@@ -181,8 +181,6 @@ function turnOf({ faceDeg, grainDeg = 0 }: YardPiece, { grain, random, placed }:
   const along = placed.length === 0 && faceDeg !== undefined ? faceDeg : grain - grainDeg;
   return Math.round((along + off + 720) % 360);
 }
-/** Where the grain of a piece runs as it lies. */
-const grainOf = ({ turnDeg, grainDeg = 0 }: Piece) => turnDeg + grainDeg;
 
 /** Clear of the panes, and of the others either touching nothing or leaving a finger’s width. */
 function isClear([l, f, r, b]: Placed['box'], { vessel, placed }: Setting): boolean {
@@ -208,7 +206,7 @@ function rulesOf(placed: readonly Placed[], { innerMm }: Vessel, bedMm: number):
     say('start.third', { piece: main.piece.id, percent: rounded(share * 100, 0) }),
     say('start.height', { percent: rounded((heights / innerMm.height) * 100, 0), bed: inMm(bedMm) }),
     say('start.clear', { front: inMm(clear), canyon: inMm(CANYON_MM) }),
-    say('start.grain', { deg: rounded(Math.max(...placed.map((p) => grainApart(grainOf(p.piece), grainOf(main.piece)))), 0) }), // prettier-ignore
+    say('start.grain', { deg: rounded(Math.max(...placed.map((p) => grainApart(grainAsItLies(p.piece), grainAsItLies(main.piece)))), 0) }), // prettier-ignore
     say('start.sides', { percent: rounded((100 * Math.min(a, b)) / Math.max(a, b, 1), 0) }),
   ];
 }

@@ -4,7 +4,7 @@ import { pathRegion, withPath, type PathLine } from '../../core/substrate/path';
 import { asGrid, brushed, type Dab } from '../../core/substrate/sculpt';
 import { useCommission } from './commissionStore';
 import { freshId } from './docEdit';
-import { useMaterials, withMaterials } from './materials';
+import { optionWith, useMaterials } from './materials';
 
 /** A path is first so wide at the front and at the back, mm, and its sand so high there (common practice). */
 export const PATH_MM: [number, number] = [90, 35];
@@ -25,12 +25,12 @@ export function useBedEdit() {
 
   /** Changes the bed of the option, and brings the materials along that it then names. */
   function bed(key: string, change: (bed: readonly Layer[]) => readonly Layer[], uses: string[] = []): void {
-    commission.edit(key, (d) => ({
-      ...withMaterials(d, uses.map(materialOf)),
-      options: d.options.map((o) =>
-        o.id === commission.optionId ? { ...o, bed: change(o.bed) as Layer[] } : o,
-      ),
-    }));
+    commission.edit(key, (d) =>
+      optionWith(d, commission.optionId, uses.map(materialOf), (o) => ({
+        ...o,
+        bed: change(o.bed) as Layer[],
+      })),
+    );
   }
 
   const layers = () => commission.option!.bed;

@@ -1,5 +1,5 @@
 import { computed } from 'vue';
-import type { Commission, Material } from '../../core/commission/schema';
+import type { Commission, Material, Option } from '../../core/commission/schema';
 import { useCommission } from './commissionStore';
 import { useStudio } from './studioStore';
 
@@ -20,4 +20,14 @@ export function withMaterials(d: Commission, wanted: readonly (Material | undefi
   const missing = new Map(wanted.flatMap((m) => (m && !has.has(m.id) ? [[m.id, m]] : [])));
   if (missing.size === 0) return d;
   return { ...d, catalogue: { ...d.catalogue, materials: [...d.catalogue.materials, ...missing.values()] } };
+}
+
+/** A document whose option was changed, with the materials that it names then. */
+export function optionWith(
+  d: Commission,
+  optionId: string,
+  wanted: readonly (Material | undefined)[],
+  change: (o: Option) => Option,
+): Commission {
+  return { ...withMaterials(d, wanted), options: d.options.map((o) => (o.id === optionId ? change(o) : o)) };
 }

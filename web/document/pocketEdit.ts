@@ -1,7 +1,7 @@
 import type { Option, Pocket } from '../../core/commission/schema';
 import { useCommission } from './commissionStore';
 import { freshId } from './docEdit';
-import { useMaterials, withMaterials } from './materials';
+import { optionWith, useMaterials } from './materials';
 
 /** A heap is first so wide and so high, mm: its sides are at 27°, which soil holds (common practice). */
 const FIRST = { radiusMm: 40, heightMm: 20 };
@@ -19,10 +19,9 @@ export function usePocketEdit() {
     if (!material) return;
     const fresh: Pocket = { id: freshId('pocket', o.pockets ?? []), on: piece, material: material.id, offsetMm: [0, 0], ...FIRST }; // prettier-ignore
     commission.endStep();
-    commission.edit(`pocket ${fresh.id}`, (d) => ({
-      ...withMaterials(d, [material]),
-      options: d.options.map((x) => (x.id === o.id ? { ...x, pockets: [...(x.pockets ?? []), fresh] } : x)),
-    }));
+    commission.edit(`pocket ${fresh.id}`, (d) =>
+      optionWith(d, o.id, [material], (x) => ({ ...x, pockets: [...(x.pockets ?? []), fresh] })),
+    );
   }
 
   /** Changes one heap; answers with what is wrong, if anything. */

@@ -8,7 +8,7 @@ import { standIn, type Form, type SizeClass } from '../../core/yard/pieceFrom';
 import type { YardPiece } from '../../core/catalogue/studio';
 import { useCommission } from './commissionStore';
 import { freshId } from './docEdit';
-import { withMaterials } from './materials';
+import { optionWith } from './materials';
 import { withPockets } from './pocketEdit';
 import { useStudio } from './studioStore';
 
@@ -122,6 +122,17 @@ export function useScapeEdit() {
         ...(q.tiltDeg ? { tiltDeg: [q.tiltDeg[0], -q.tiltDeg[1]] as [number, number] } : {}),
       }));
       place(id, length - p.at[0], p.at[1]);
+      // What is heaped on it lies on its other side then.
+      commission.editOption(`mirror ${id}`, (o) =>
+        o.pockets
+          ? {
+              ...o,
+              pockets: o.pockets.map((h) =>
+                h.on === id ? { ...h, offsetMm: [-h.offsetMm[0] || 0, h.offsetMm[1]] } : h,
+              ),
+            }
+          : o,
+      );
     }
   }
 
@@ -154,12 +165,9 @@ export function useScapeEdit() {
   /** A new piece on the bench, and its material in the document where that has it not. */
   function setOnBench(fresh: Piece, of = studioMaterial(fresh.material)): void {
     commission.endStep();
-    commission.edit(`add ${fresh.id}`, (d) => ({
-      ...withMaterials(d, [of]),
-      options: d.options.map((o) =>
-        o.id === commission.optionId ? { ...o, pieces: [...o.pieces, fresh] } : o,
-      ),
-    }));
+    commission.edit(`add ${fresh.id}`, (d) =>
+      optionWith(d, commission.optionId, [of], (o) => ({ ...o, pieces: [...o.pieces, fresh] })),
+    );
   }
   const studioMaterial = (id: string) => studio.studio?.catalogue.materials.find((m) => m.id === id);
 
@@ -190,22 +198,24 @@ export function useScapeEdit() {
   /** Sets a first arrangement in the place of what stands there: one step, to be undone and changed. */
   function takeStart({ pieces, mounds, style }: Start): void {
     commission.endStep();
-    commission.edit(`start ${style}`, (d) => {
-      const brought = withMaterials(d, pieces.map((p) => studioMaterial(p.material))); // prettier-ignore
-      const options = brought.options.map((o) => {
-        if (o.id !== commission.optionId) return o;
+    const brought = pieces.map((p) => studioMaterial(p.material));
+    commission.edit(`start ${style}`, (d) =>
+      optionWith(d, commission.optionId, brought, (o) => {
         const stays = o.pieces.filter((p) => p.fixed);
         const soil = o.bed.find((l) => !l.cuts && l.top.kind !== 'grid');
         return {
-          ...o,
+          // Heaps go with the pieces that they lie on.
+          ...withPockets(
+            o,
+            (o.pockets ?? []).filter((h) => stays.some((p) => p.id === h.on)),
+          ),
           pieces: [...stays, ...pieces],
           joints: [],
           plants: o.plants.map((p) => (p.on ? { ...p, on: undefined } : p)),
           bed: o.bed.map((l) => (l === soil && mounds.length ? { ...l, mounds } : l)),
         };
-      });
-      return { ...brought, options };
-    });
+      }),
+    );
   }
 
   /** The real piece in the place of another: where it stands, how it is turned and what it is joined to stay. */
@@ -213,34 +223,29 @@ export function useScapeEdit() {
     const to = commission.option!.pieces.some((p) => p.id === source.id) ? id : source.id;
     const named = (other: string) => (other === id ? to : other);
     commission.endStep();
-    commission.edit(`swap ${id}`, (d) => ({
-      ...withMaterials(d, [studioMaterial(source.material)]),
-      options: d.options.map((o) =>
-        o.id !== commission.optionId
-          ? o
-          : {
-              ...o,
-              ...(o.pockets ? { pockets: o.pockets.map((p) => ({ ...p, on: named(p.on) })) } : {}),
-              pieces: o.pieces.map((p): Piece => {
-                if (p.id !== id)
-                  return p.stand.kind === 'on'
-                    ? { ...p, stand: { kind: 'on', piece: named(p.stand.piece) } }
-                    : p;
-                const { origin: _o, massKg: _m, client: _c, ...place } = p;
-                return {
-                  ...place,
-                  id: to,
-                  material: source.material,
-                  shape: source.shape,
-                  ...(source.massKg ? { massKg: source.massKg } : {}),
-                  origin: source.client ? 'client' : 'stock',
-                };
-              }),
-              joints: o.joints.map((j) => ({ ...j, pieces: j.pieces.map(named) })),
-              plants: o.plants.map((p) => (p.on ? { ...p, on: named(p.on) } : p)),
-            },
-      ),
-    }));
+    commission.edit(`swap ${id}`, (d) =>
+      optionWith(d, commission.optionId, [studioMaterial(source.material)], (o) => ({
+        ...o,
+        ...(o.pockets ? { pockets: o.pockets.map((p) => ({ ...p, on: named(p.on) })) } : {}),
+        pieces: o.pieces.map((p): Piece => {
+          if (p.id !== id)
+            return p.stand.kind === 'on' ? { ...p, stand: { kind: 'on', piece: named(p.stand.piece) } } : p;
+          const { origin: _o, massKg: _m, client: _c, faceDeg: _f, grainDeg: _g, ...place } = p;
+          return {
+            ...place,
+            id: to,
+            material: source.material,
+            shape: source.shape,
+            ...(source.massKg ? { massKg: source.massKg } : {}),
+            ...(source.faceDeg === undefined ? {} : { faceDeg: source.faceDeg }),
+            ...(source.grainDeg === undefined ? {} : { grainDeg: source.grainDeg }),
+            origin: source.client ? 'client' : 'stock',
+          };
+        }),
+        joints: o.joints.map((j) => ({ ...j, pieces: j.pieces.map(named) })),
+        plants: o.plants.map((p) => (p.on ? { ...p, on: named(p.on) } : p)),
+      })),
+    );
     return to;
   }
 

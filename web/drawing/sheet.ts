@@ -54,13 +54,13 @@ export function useSheet(
   shown: Ref<readonly View[]>,
   zoom: Ref<Zoom>,
   /** Length of the cut, mm, where it is known; as deep as the vessel otherwise. */
-  cutMm: () => number | undefined = () => undefined,
+  cutMm?: Readonly<Ref<number | undefined>>,
 ) {
   return computed((): Sheet => {
     const [across, down] = [area.width.value, area.height.value];
     const all = shown.value.length === VIEWS.length;
     if (across < NARROW && all) return narrow(vessel.value, across, down);
-    return close(wide(vessel.value, across, down, new Set(shown.value), cutMm()), zoom.value);
+    return close(wide(vessel.value, across, down, new Set(shown.value), cutMm?.value), zoom.value);
   });
 }
 

@@ -4,8 +4,6 @@ import { computed, ref, shallowRef, toRef, watch } from 'vue';
 import type { Piece } from '../../../core/commission/schema';
 import type { YardPiece } from '../../../core/catalogue/studio';
 import { devicesOf } from '../../../core/gear/gear';
-import { cutRun, cutWithin, type Cut } from '../../../core/view/cut';
-import { displayOutline } from '../../../core/vessel/display';
 import { useCommands } from '../../design/commands';
 import { useBedEdit } from '../../document/bedEdit';
 import { useCommission } from '../../document/commissionStore';
@@ -35,6 +33,7 @@ import SheetCut from './SheetCut.vue';
 import SheetFront from './SheetFront.vue';
 import SheetPlan from './SheetPlan.vue';
 import { useAsked } from './useAsked';
+import { useCut } from './useCut';
 import ViewBar from './ViewBar.vue';
 
 /** The projection sheet: front, plan, section and seat, what is taken hold of on them, and the tray below. */
@@ -56,24 +55,13 @@ const zoom = ref<Zoom>(NO_ZOOM);
 const overlay = ref<'depth' | 'slope'>('depth');
 const thirds = ref(true);
 const measuring = ref(false);
-const sheet = useSheet(vessel, { width, height }, shown, zoom, () => cutMm());
+const { cut, cutMm } = useCut(vessel, option);
+const sheet = useSheet(vessel, { width, height }, shown, zoom, cutMm);
 watch(shown, () => (zoom.value = NO_ZOOM));
 /** One view by itself, or all of them again. */
 const enlarge = (view: View) => (shown.value = shown.value.length === 1 ? VIEWS : [view]);
 const NAMES: Record<View, string> = { front: 'From the front', plan: 'From above', section: 'Cut at C', seat: 'From the seat' }; // prettier-ignore
 
-/** The section is first laid through a hill, where there is most to see. */
-const laid = ref<Cut>({
-  at: [
-    option.value.bed.flatMap((l) => l.mounds ?? [])[0]?.at[0] ?? Math.round(vessel.value.innerMm.length / 3),
-    vessel.value.innerMm.width / 2,
-  ],
-  turnDeg: 0,
-});
-const display = computed(() => displayOutline(vessel.value));
-/** A vessel that was changed may have no floor there any more. */
-const cut = computed(() => cutWithin(display.value, laid.value));
-const cutMm = () => cutRun(display.value, cut.value)?.lengthMm;
 const tray = ref<'yard' | 'starts' | 'bed' | 'pieces' | 'story'>('yard');
 const said = ref('');
 
@@ -281,7 +269,7 @@ const doc = toRef(commission, 'document');
           />
           <SheetPlan
             v-if="sheet.plan"
-            :cut="cut"
+            v-model:cut="cut"
             :drawing="drawing"
             :box="sheet.plan"
             :findings="plan!.findings"
@@ -291,7 +279,6 @@ const doc = toRef(commission, 'document');
             :bed-handles="tray === 'bed'"
             :measuring="measuring"
             :cuts="sheet.section !== undefined"
-            @update:cut="laid = $event"
             @grab="drag"
             @key="(e, p) => onKey(e, p, 'above')"
             @wheel="(e, p) => wheel(e, p, 'above')"

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { cutRun, cutWithin, movedCut, turnTowards, type Cut } from '../../../core/view/cut';
+import { cutRun, movedCut, turnedCut, turnTowards, type Cut } from '../../../core/view/cut';
 import type { Polygon } from '../../../core/geometry/polygon';
 import { arrowStep } from '../../drawing/arrowStep';
 import { usePointerDrag } from '../../drawing/usePointerDrag';
+import { useFigures } from '../../units/figures';
 
 /** The line of the section on the plan: its letter moves it, its foot turns it, arrows do either. */
 const props = defineProps<{
@@ -14,10 +15,7 @@ const props = defineProps<{
   k: number;
 }>();
 const cut = defineModel<Cut>({ required: true });
-
-/** Turns that are taken when one is near, and how near, degrees. */
-const UPRIGHT = [-90, -45, 0, 45] as const;
-const NEAR_DEG = 2;
+const f = useFigures();
 
 const run = computed(() => cutRun(props.display, cut.value));
 /** From the spot of the cut to its end and to its beginning, px. */
@@ -49,12 +47,7 @@ const turn = usePointerDrag<{ x: number; y: number; at: Cut['at'] }>({
     if (Math.hypot(...way) * props.k > 8) turnTo(turnTowards(way));
   },
 });
-function turnTo(deg: number): void {
-  const near = UPRIGHT.find((u) => Math.abs(u - deg) <= NEAR_DEG || Math.abs(u + 180 - deg) <= NEAR_DEG);
-  const whole = near ?? Math.round(deg);
-  // Half a turn is the same cut.
-  cut.value = cutWithin(props.display, { ...cut.value, turnDeg: ((((whole + 90) % 180) + 180) % 180) - 90 });
-}
+const turnTo = (deg: number) => (cut.value = turnedCut(props.display, cut.value, deg));
 
 function key(event: KeyboardEvent): void {
   const step = arrowStep(event, 5, 20);
@@ -73,7 +66,7 @@ function key(event: KeyboardEvent): void {
     role="slider"
     aria-label="Section line, from the left; up and down turn it"
     :aria-valuenow="Math.round(cut.at[0])"
-    :aria-valuetext="`${Math.round(cut.at[0])} mm from the left, turned by ${cut.turnDeg}°`"
+    :aria-valuetext="`${f.length(cut.at[0])} from the left, turned by ${cut.turnDeg}°`"
     aria-valuemin="0"
     :aria-valuemax="Math.max(...display.map(([x]) => x))"
     data-test="cutline"

@@ -5,6 +5,7 @@ import { useScapeEdit } from '../../document/scapeEdit';
 import { useStudio } from '../../document/studioStore';
 import { selectPiece } from '../../frame/selection';
 import { useFigures } from '../../units/figures';
+import { grainAsItLies, grainUnturned } from '../../../core/yard/facing';
 import { pieceOrigin, pieceState } from '../../../core/commission/origin';
 import { useCommission } from '../../document/commissionStore';
 import FigureField from '../../document/FigureField.vue';
@@ -153,12 +154,9 @@ function setFace(): void {
   void studio.note(props.piece.id, { faceDeg });
 }
 /** Where its grain runs as it lies, 0 from left to right. */
-const grain = computed(() => {
-  const { grainDeg, turnDeg } = props.piece;
-  return grainDeg === undefined ? undefined : (((grainDeg + turnDeg) % 180) + 180) % 180;
-});
+const grain = computed(() => (props.piece.grainDeg === undefined ? undefined : grainAsItLies(props.piece)));
 function setGrain(deg: number | undefined): string | undefined {
-  const grainDeg = deg === undefined ? undefined : (((deg - props.piece.turnDeg) % 180) + 180) % 180;
+  const grainDeg = deg === undefined ? undefined : grainUnturned(deg, props.piece.turnDeg);
   const wrong = change('typed grain', () => ({ grainDeg }));
   if (!wrong && grainDeg !== undefined) void studio.note(props.piece.id, { grainDeg });
   return wrong;

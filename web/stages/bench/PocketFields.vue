@@ -39,14 +39,19 @@ const set = (p: Pocket, key: string, part: (mm: number) => Partial<Pocket>) => (
       :apply="set(p, 'right', (mm) => ({ offsetMm: [mm, p.offsetMm[1]] }))"
       data-test="pocket-right"
     />
+    <FigureField
+      label="behind"
+      kind="length"
+      :value="p.offsetMm[1]"
+      :apply="set(p, 'behind', (mm) => ({ offsetMm: [p.offsetMm[0], mm] }))"
+      data-test="pocket-behind"
+    />
     <p class="held">
       <span data-test="pocket-litres">{{ f.volume(litres(p.id) ?? 0, 2) }}</span>
       <button class="act" @click="edit.drop(p.id)">Take off</button>
     </p>
   </template>
-  <button v-if="pockets.length === 0" class="act soil" data-test="add-pocket" @click="edit.addOn(piece)">
-    + soil on top
-  </button>
+  <button class="act soil" data-test="add-pocket" @click="edit.addOn(piece)">+ soil on top</button>
 </template>
 
 <style scoped>

@@ -6,6 +6,7 @@ import { pieceKey } from './pieceKeys';
 import { useCommission } from '../../document/commissionStore';
 import { useStudio } from '../../document/studioStore';
 import { useBedEdit } from '../../document/bedEdit';
+import { usePocketEdit } from '../../document/pocketEdit';
 import { useScapeEdit } from '../../document/scapeEdit';
 
 vi.mock('../../document/api', async (original) => ({
@@ -187,6 +188,30 @@ describe('several pieces', () => {
     expect(commission.option!.pieces.every((p) => p.stand.kind !== 'on' || p.stand.piece !== 'S-1')).toBe(
       true,
     );
+  });
+});
+
+describe('soil heaped on a piece', () => {
+  const heaps = () => (commission.option!.pockets ?? []).map(({ on, offsetMm }) => [on, ...offsetMm]);
+
+  it('is mirrored with it, goes to what takes its place, and goes when it goes or a start takes all', () => {
+    const pockets = usePocketEdit();
+    pockets.addOn('S-1');
+    const [{ id }] = commission.option!.pockets!;
+    expect(pockets.change(id, 'right', { offsetMm: [12, 5] })).toBeUndefined();
+    expect(pockets.change(id, 'high', { heightMm: -3 })).toMatch(/must be at least 1/);
+    edit.mirrorAll(['S-1']);
+    expect(heaps()).toEqual([['S-1', -12, 5]]);
+    const source = { id: 'S-77', material: piece('S-1').material, shape: piece('S-1').shape, grainDeg: 40 };
+    edit.swap('S-1', source);
+    expect(heaps()).toEqual([['S-77', -12, 5]]);
+    expect(piece('S-77').grainDeg).toBe(40);
+    commission.endStep();
+    edit.takeStart({ style: 'three', pieces: [], mounds: [], rules: [] });
+    expect(commission.option!.pockets).toBeUndefined();
+    commission.undo();
+    edit.remove('S-77');
+    expect(commission.option).not.toHaveProperty('pockets');
   });
 });
 

@@ -2,6 +2,7 @@
 import { computed, defineAsyncComponent, ref } from 'vue';
 import type { Commission } from '../../../core/commission/schema';
 import { eyeFrom } from '../../../core/view/eye';
+import { usePointerDrag } from '../../drawing/usePointerDrag';
 import type { OptionPlan } from './useOptionPlans';
 
 /** Two options from one seat, one laid over the other: a line is drawn across to see more of either. */
@@ -36,10 +37,19 @@ const sides = computed(() =>
     return option && found ? [{ option, found, cut }] : [];
   }),
 );
-const drag = (event: PointerEvent) => {
-  const box = (event.currentTarget as HTMLElement).getBoundingClientRect();
-  if (event.buttons & 1) share.value = Math.round(Math.min(100, Math.max(0, ((event.clientX - box.x) / box.width) * 100))); // prettier-ignore
+const pictures = ref<HTMLElement>();
+/** The line comes to where it is pressed, and goes along. */
+const lineAt = (clientX: number) => {
+  const box = pictures.value!.getBoundingClientRect();
+  share.value = Math.round(Math.min(100, Math.max(0, ((clientX - box.x) / box.width) * 100)));
 };
+const drag = usePointerDrag<true>({
+  start: ({ clientX }) => {
+    lineAt(clientX);
+    return true;
+  },
+  move: (_, { event }) => lineAt(event.clientX),
+});
 </script>
 
 <template>
@@ -70,11 +80,11 @@ const drag = (event: PointerEvent) => {
       >
     </p>
     <div
+      ref="pictures"
       class="pictures"
       data-test="between"
       :style="{ width: `${wide}px`, height: `${high}px` }"
       @pointerdown="drag"
-      @pointermove="drag"
     >
       <div v-for="(s, i) in sides" :key="i" class="side" :style="{ clipPath: s.cut }">
         <SeatView
