@@ -21,7 +21,10 @@ interface Measured {
 /** Colours where a material has none. */
 const USUAL_COLOUR: Record<string, string> = { stone: '#7d7f7c', wood: '#6b4a35', bed: '#4a3a2c' };
 
-/** Every piece where it stands, and the bed as one solid: named, coloured, mm from the vessel's front left corner. */
+/**
+ * Every piece where it stands, and the bed as one solid: named, coloured, mm from the vessel's front left corner. Heaps,
+ * plants, gear and what is fixed are not in it.
+ */
 export function scapeSurfaces(commission: Commission, survey: Measured): NamedSurface[] {
   const { bed } = optionOf(commission, survey.optionId);
   const pieces = survey.standing.map(({ piece, xMm, yMm, zMm }): NamedSurface => {

@@ -28,7 +28,7 @@ const DEG = 180 / Math.PI;
 /**
  * A heap on a piece: a cone of its radius and height that follows the tops of what stands there, πR²H/3 where all of it
  * is carried. Pieces beside it carry it too where their tops are within its radius of the height in its middle.
- * Valid for tops that are nearly level. Leaves out: what the surface's own slope adds to the heap's.
+ * Valid for tops that are nearly level. Leaves out: what the surface's own slope adds to the heap's, water in its pores.
  * Test: pocket.test.ts, "on a level top holds a cone".
  *
  * @returns undefined where its piece does not stand

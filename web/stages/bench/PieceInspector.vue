@@ -341,6 +341,8 @@ header b {
 }
 .offer {
   text-align: left;
+  white-space: normal;
+  line-height: 1.2;
   padding: 4px 0;
 }
 @media (max-width: 900px) {

@@ -4,6 +4,7 @@ import { eyeAbove, eyeFrom } from '../../../core/view/eye';
 import type { Drawing } from '../../drawing/drawing';
 import { api } from '../../document/api';
 import { useCommission } from '../../document/commissionStore';
+import { useSeats } from '../../document/seats';
 import { useFrame } from '../../frame/planKey';
 import type { GearSeen } from '../../workers/planWorker';
 import { useAsked } from './useAsked';
@@ -13,9 +14,7 @@ const props = defineProps<Drawing & { width: number; height: number }>();
 const SeatView = defineAsyncComponent(() => import('../../drawing/SeatView.vue'));
 const commission = useCommission();
 const ABOVE = ' above';
-const seats = computed(() => commission.document?.brief.seats ?? []);
-const seatId = ref(seats.value[0]?.id ?? '');
-const seat = computed(() => seats.value.find((s) => s.id === seatId.value));
+const { seats, seatId, seat } = useSeats();
 
 const eye = computed(() =>
   seatId.value === ABOVE

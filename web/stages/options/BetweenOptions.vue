@@ -2,6 +2,7 @@
 import { computed, defineAsyncComponent, ref } from 'vue';
 import type { Commission } from '../../../core/commission/schema';
 import { eyeFrom } from '../../../core/view/eye';
+import { useSeats } from '../../document/seats';
 import { usePointerDrag } from '../../drawing/usePointerDrag';
 import type { OptionPlan } from './useOptionPlans';
 
@@ -12,9 +13,7 @@ const SeatView = defineAsyncComponent(() => import('../../drawing/SeatView.vue')
 const ids = computed(() => props.doc.options.map((o) => o.id));
 const left = ref(ids.value[0]);
 const right = ref(ids.value[1]);
-const seats = computed(() => props.doc.brief.seats ?? []);
-const seatId = ref(seats.value[0]?.id ?? '');
-const seat = computed(() => seats.value.find((s) => s.id === seatId.value));
+const { seats, seatId, seat } = useSeats();
 const eye = computed(() => eyeFrom(props.doc.vessel, seat.value, props.doc.site?.baseHeightMm));
 /** Share of the picture that the left one has, per cent. */
 const share = ref(50);
