@@ -120,6 +120,70 @@ describe('the yard', () => {
     expect(none.body.title).toMatch(/could not be read as STL|fewer than four triangles/);
   });
 
+  it('takes a piece by two outlines, with the litres of its mass, and wood by its branches', async () => {
+    const oval = (w: number) => Array.from({ length: 40 }, (_, i) => [(w / 2) * Math.cos((i * Math.PI) / 20), 90 * Math.sin((i * Math.PI) / 20)]); // prettier-ignore
+    const ask = {
+      id: 'S-94',
+      material: 'slate',
+      massKg: 5.5,
+      outlines: { front: oval(200), side: oval(150) },
+    };
+    const made = (await api().post('/api/studio/yard').send(ask).expect(201)).body;
+    expect(made.doubts).toEqual([]);
+    // 5.5 kg of 2.75 kg/L.
+    expect(made.piece.shape.volumeL).toBeCloseTo(2, 2);
+    expect(made.piece.shape.sizeMm.map(Math.round)).toEqual([200, 150, 180]);
+    const wood = { id: 'S-95', material: 'slate', branches: [{ longMm: 300, thickMm: [40, 40], bearingDeg: 0, riseDeg: 0 }] }; // prettier-ignore
+    const root = (await api().post('/api/studio/yard').send(wood).expect(201)).body;
+    expect(root.piece.shape.volumeL).toBeCloseTo(
+      (Math.PI * 20 * 20 * 300 + (4 / 3) * Math.PI * 20 ** 3) / 1e6,
+      1,
+    );
+    const astray = { ...wood, id: 'S-96', branches: [...wood.branches, { ...wood.branches[0], from: 0, alongMm: 900 }] }; // prettier-ignore
+    expect((await api().post('/api/studio/yard').send(astray).expect(422)).body.title).toMatch(/must be within the 300 mm/); // prettier-ignore
+    const two = { ...ask, id: 'S-97', outlines: { front: [[0, 0], [1, 1]], side: oval(9) } }; // prettier-ignore
+    await api().post('/api/studio/yard').send(two).expect(400);
+  });
+
+  it('parts a piece: two of the whole’s mass in its place, its number kept; one that stands elsewhere is left alone', async () => {
+    const ask = { way: 'upright', bearingDeg: 0, share: 0.4 };
+    const { body } = await api().post('/api/studio/yard/S-94/parts').send(ask).expect(201);
+    expect(body.parts.map((p: any) => [p.id, p.partOf])).toEqual([['S-94a', 'S-94'], ['S-94b', 'S-94']]); // prettier-ignore
+    expect(body.parts[0].massKg + body.parts[1].massKg).toBeCloseTo(5.5, 2);
+    expect(body.parts[0].massKg).toBeGreaterThan(body.parts[1].massKg);
+    const { yard, parted } = (await api().get('/api/studio')).body;
+    expect(yard.map((p: any) => p.id)).not.toContain('S-94');
+    expect(parted).toMatchObject([{ id: 'S-94', massKg: 5.5, into: ['S-94a', 'S-94b'] }]);
+    await api()
+      .post('/api/studio/yard')
+      .send({ id: 'S-94', material: 'slate', sizeMm: [9, 9, 9] })
+      .expect(409);
+    await api().post('/api/studio/yard/S-94/parts').send(ask).expect(404);
+    const doc = structuredClone(example('held-root'));
+    doc.options[0].pieces = [{ ...doc.options[0].pieces[0], id: 'S-95', owned: true }];
+    doc.options[0].joints = [];
+    const { id } = (await api().post('/api/commissions').send(doc).expect(201)).body;
+    const held = await api().post('/api/studio/yard/S-95/parts').send(ask).expect(409);
+    expect(held.body.title).toMatch(/S-95 stands in .+: take it out there first/);
+    await api()
+      .post('/api/studio/yard/S-95/parts')
+      .send({ ...ask, commission: id })
+      .expect(201);
+  });
+
+  it('keeps a photograph of a piece, and lets it go with the piece', async () => {
+    const { default: sharp } = await import('sharp');
+    const png = await sharp({ create: { width: 40, height: 30, channels: 3, background: '#776655' } }).png().toBuffer(); // prettier-ignore
+    const put = (id: string, body: Buffer) => api().put(`/api/studio/yard/${id}/photo`).set('Content-Type', 'application/octet-stream').send(body); // prettier-ignore
+    const { photo } = (await put('S-93', png).expect(201)).body;
+    await api().get(`/api/studio/yard/photos/${photo}`).expect(200).expect('Content-Type', 'image/jpeg');
+    expect((await api().get('/api/studio')).body.yard.find((p: any) => p.id === 'S-93').photo).toBe(photo);
+    await put('S-93', Buffer.from('none')).expect(415);
+    await put('S-999', png).expect(404);
+    await api().delete('/api/studio/yard/S-93').expect(204);
+    await api().get(`/api/studio/yard/photos/${photo}`).expect(404);
+  });
+
   it('knows in which commissions a piece stands', async () => {
     const doc = structuredClone(example('held-root'));
     doc.options[0].pieces[0] = { ...doc.options[0].pieces[0], id: 'S-90', owned: true };

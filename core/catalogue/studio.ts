@@ -3,7 +3,16 @@ import type { Brief, Catalogue, Piece } from '../commission/schema';
 /** A piece of the yard: what a piece is before it has a place in a scape. */
 export type YardPiece = Pick<Piece, 'id' | 'material' | 'shape' | 'massKg' | 'faceDeg' | 'grainDeg'> & {
   client?: boolean;
+  /** The piece that it was split or broken off from. */
+  partOf?: string;
+  /** Name of its photograph. */
+  photo?: string;
 };
+
+/** What a piece of the yard takes along into a commission: where it came from and how it looks stays in the yard. */
+export function forPlacing({ client: _c, partOf: _p, photo: _f, ...own }: YardPiece) {
+  return own;
+}
 
 type Owned = NonNullable<Brief['owned']>[number];
 

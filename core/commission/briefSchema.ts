@@ -45,6 +45,7 @@ export const PICTURE_SUBJECTS = [
   'water',
   'tank',
   'owned',
+  'mock-up',
 ] as const;
 
 /** A place from which the tank is looked at; x from its left end, y negative towards the room, mm. */

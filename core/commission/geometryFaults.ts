@@ -1,4 +1,4 @@
-import { firstCrossing, type Polygon } from '../geometry/polygon';
+import { areCorners, firstCrossing, type Polygon } from '../geometry/polygon';
 import { solidFault } from '../geometry/mesh';
 import { briefFaults } from './briefFaults';
 import type { Fault } from './fault';
@@ -25,6 +25,12 @@ function optionFaults(option: Option, path: string): Fault[] {
       ...regionFaults(planting.region, `${path}.plants[${i}].region`),
       ...plantingFaults(planting, `${path}.plants[${i}]`),
     ]),
+    ...(option.underlays ?? []).flatMap(
+      ({ corners }, i) =>
+      areCorners(corners)
+        ? []
+        : [{ path: `${path}.underlays[${i}].corners`, says: 'cross or bend inwards, must be those of a rectangle, in turn' }], // prettier-ignore
+    ),
     ...option.pieces.flatMap((piece, i) => shapeFaults(piece.shape, `${path}.pieces[${i}].shape`)),
   ];
 }

@@ -194,6 +194,18 @@ export const pocketSchema = z.looseObject({
   heightMm: z.number().min(1).max(500),
 });
 
+const ofPicture = z.tuple([z.number().min(-1).max(2), z.number().min(-1).max(2)]);
+/** A photograph of the mock-up that lies under a view of the sheet. */
+const underlaySchema = z.looseObject({
+  view: z.enum(['above', 'front']),
+  /** One of the document's pictures. */
+  picture: z.string().regex(/^[a-f0-9]{32}$/, 'must be the name under which the picture is kept'),
+  /** Corners of floor or front glass in it, shares of its width and height: top left, top right, bottom right, bottom left. */
+  corners: z.tuple([ofPicture, ofPicture, ofPicture, ofPicture]),
+  /** How strongly it is drawn. */
+  opacity: z.number().min(0).max(1).optional(),
+});
+
 export const optionSchema = z.looseObject({
   id,
   title: words,
@@ -202,6 +214,7 @@ export const optionSchema = z.looseObject({
   joints: z.array(jointSchema).max(300).default([]),
   plants: z.array(plantingSchema).max(200).default([]),
   pockets: z.array(pocketSchema).max(60).optional(),
+  underlays: z.array(underlaySchema).max(2).optional(),
   /** Stone bought for each kilogram placed; spare plants as a share of those planted. */
   allowances: z
     .looseObject({ stoneFactor: z.number().min(1).max(5).optional(), plantSpare: share.optional() })
@@ -385,6 +398,7 @@ export type Piece = z.infer<typeof pieceSchema>;
 export type Shape = z.infer<typeof shapeSchema>;
 export type Scan = z.infer<typeof scanSchema>;
 export type Joint = z.infer<typeof jointSchema>;
+export type Underlay = z.infer<typeof underlaySchema>;
 export type Pocket = z.infer<typeof pocketSchema>;
 export type Planting = z.infer<typeof plantingSchema>;
 export type Material = z.infer<typeof materialSchema>;

@@ -111,3 +111,17 @@ export function shellCount(mesh: Mesh): number {
   }
   return shells;
 }
+
+/** Around the middle of its box, as pieces of the yard are kept. */
+export function centred({ vertices, faces }: Mesh): Mesh {
+  const v = Float64Array.from(vertices);
+  for (let k = 0; k < 3; k++) {
+    let [lo, hi] = [Infinity, -Infinity];
+    for (let i = k; i < v.length; i += 3) {
+      lo = Math.min(lo, v[i]);
+      hi = Math.max(hi, v[i]);
+    }
+    for (let i = k; i < v.length; i += 3) v[i] -= (lo + hi) / 2;
+  }
+  return { vertices: v, faces };
+}

@@ -155,3 +155,9 @@ function segmentsMeet(a: Point, b: Point, c: Point, d: Point): boolean {
     (d2 === 0 && within(c, d, b))
   );
 }
+
+/** True where four corners are those of a rectangle seen from somewhere: in turn, and none of them dented. */
+export function areCorners([a, b, c, d]: readonly [Point, Point, Point, Point]): boolean {
+  const turns = [turn(a, b, c), turn(b, c, d), turn(c, d, a), turn(d, a, b)];
+  return turns.every((t) => t > 0) || turns.every((t) => t < 0);
+}

@@ -42,18 +42,7 @@ export function pieceFrom(
   const density = densityOf(material);
   const litres = hand.litres ?? (hand.massKg === undefined ? boxL * FILLS.usual : hand.massKg / density);
   const massKg = hand.massKg ?? litres * density;
-  const doubts: Text[] = [];
-  const own = massKg / litres;
-  if (hand.massKg !== undefined && hand.litres !== undefined && Math.abs(own / density - 1) > OFF)
-    doubts.push(
-      say('yard.density', {
-        mass: inKg(massKg, 2),
-        litres: inLitres(litres, 2),
-        own: rounded(own, 2),
-        material: material.name,
-        density: rounded(density, 2),
-      }),
-    );
+  const doubts = densityDoubts(hand, material);
   const share = litres / boxL;
   if (share > FILLS.most || share < FILLS.least)
     doubts.push(
@@ -63,6 +52,25 @@ export function pieceFrom(
       }),
     );
   return { mesh: roughStone(sizeMm, share, seed), litres, massKg, doubts };
+}
+
+/** Asks about a mass and litres whose density lies far from that of its kind. */
+export function densityDoubts(
+  { massKg, litres }: Pick<InHand, 'massKg' | 'litres'>,
+  material: Pick<Material, 'name' | 'densityKgPerL'>,
+): Text[] {
+  if (massKg === undefined || litres === undefined) return [];
+  const [own, density] = [massKg / litres, densityOf(material)];
+  if (Math.abs(own / density - 1) <= OFF) return [];
+  return [
+    say('yard.density', {
+      mass: inKg(massKg, 2),
+      litres: inLitres(litres, 2),
+      own: rounded(own, 2),
+      material: material.name,
+      density: rounded(density, 2),
+    }),
+  ];
 }
 
 /** Sizes by which stone and wood are bought unseen: the longest side, mm (common practice). */

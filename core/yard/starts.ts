@@ -1,4 +1,4 @@
-import type { YardPiece } from '../catalogue/studio';
+import { forPlacing, type YardPiece } from '../catalogue/studio';
 import type { Layer, Material, Piece, Shape, Vessel } from '../commission/schema';
 import { rotation } from '../geometry/rotation';
 import { seeded } from '../geometry/seeded';
@@ -161,13 +161,12 @@ function setOne(from: readonly YardPiece[], [sx, sy]: Spot, s: Setting): Placed 
       if (!isClear(box, s)) continue;
       const tall = hi[2] - lo[2];
       const buryMm = Math.round(tall * BURIED);
-      const { client, ...own } = source;
       const piece: Piece = {
-        ...own,
+        ...forPlacing(source),
         at: [Math.round(x), Math.round(y)],
         turnDeg,
         stand: { kind: 'bed', buryMm },
-        ...(client ? { origin: 'client' as const } : { owned: true }),
+        ...(source.client ? { origin: 'client' as const } : { owned: true }),
       };
       return { piece, box, highMm: s.bedMm + tall - buryMm };
     }

@@ -4,21 +4,16 @@ import type { Fault } from '../../core/commission/fault';
 import { supplierOf } from '../../core/commission/lookup';
 import { merged } from '../../core/commission/merge';
 import { parseCommission, tooLarge, MAX_DOCUMENT_BYTES } from '../../core/commission/parse';
-import type { Commission, Material, Scan } from '../../core/commission/schema';
-import type { YardPiece } from '../../core/catalogue/studio';
+import type { Commission } from '../../core/commission/schema';
 import { unknownFields } from '../../core/commission/unknown';
 import { scansOf } from '../../core/exchange/apart';
 import { bundle, opened } from '../../core/exchange/bundle';
-import { meshBytes, NotAMesh } from '../../core/exchange/meshBlob';
-import { takenIn } from '../../core/exchange/scan';
 import { scapeFile, type ScapeEnding } from '../../core/exchange/scapeFile';
 import { order } from '../../core/ordering/order';
 import { plan, type Plan } from '../../core/pipeline/plan';
 import { inEnglish } from '../../core/words/english';
-import { pieceFrom } from '../../core/yard/pieceFrom';
 import { calendarFile, type CalendarPart } from '../documents/calendar';
 import { takeOffCsv } from '../documents/takeOffCsv';
-import type { YardAsk } from '../routes/yard';
 import { columnsOf, type Kept } from '../store/columns';
 import { packed, unpacked, wire, type Text } from '../store/largeText';
 import type { Meshes } from '../store/meshes';
@@ -29,6 +24,8 @@ import type { SupplierRequest } from '../supplierLink';
  * What takes long, one function a job, run in threads beside the server's: reading documents, planning,
  * writing files. Documents come and go as text, so that the server's own thread never holds one.
  */
+
+export { partPiece, takeScan, yardPiece } from './yardWork';
 
 /** A document that was read, ready to be kept; or every fault. */
 export type Read = { ok: true; kept: Kept; notes: Fault[] } | { ok: false; faults: Fault[] };
@@ -182,52 +179,4 @@ function requestOf(
       leadDays,
     })),
   };
-}
-
-/** A piece of the yard from what was measured of it, its mesh kept; doubts are said and do not stop it. */
-export async function yardPiece(
-  { ask, material }: { ask: YardAsk; material: Material },
-  meshes: Meshes,
-): Promise<Made<{ piece: YardPiece; doubts: string[] }>> {
-  const { id, sizeMm, massKg, litres, scan } = ask;
-  if (scan) {
-    const figures = meshes.figuresOf(scan);
-    if (!figures) return { ok: false, says: 'The scan is not kept any more: take the file in again.' };
-    const shape: Scan = { kind: 'scan', mesh: scan, ...figures };
-    const hand = { sizeMm: figures.sizeMm, massKg, litres: figures.volumeL };
-    const { doubts } = pieceFrom(hand, material, 1);
-    return { ok: true, value: { piece: { id, material: material.id, shape, ...(massKg ? { massKg } : {}) }, doubts: doubts.map((d) => inEnglish(d)) } }; // prettier-ignore
-  }
-  if (!sizeMm) return { ok: false, says: 'Its three sizes are missing, or a scan of it.' };
-  const { mesh, doubts, massKg: mass } = pieceFrom({ sizeMm, massKg, litres }, material, seedOf(id));
-  const bytes = meshBytes(mesh);
-  const shape = takenIn(bytes);
-  await meshes.keep(shape.mesh, bytes, shape);
-  const weighed = massKg !== undefined || litres !== undefined;
-  const piece: YardPiece = { id, material: material.id, shape, ...(weighed ? { massKg: Math.round(mass * 1000) / 1000 } : {}) }; // prettier-ignore
-  return { ok: true, value: { piece, doubts: doubts.map((d) => inEnglish(d)) } };
-}
-
-/** The same number gives the same stone. */
-function seedOf(id: string): number {
-  return [...id].reduce((n, c) => (n * 31 + c.charCodeAt(0)) % 1_000_003, 7);
-}
-
-/** A scan from a file, checked, brought to millimetres and kept. */
-export async function takeScan(
-  { bytes, name, unit }: { bytes: Uint8Array<ArrayBuffer>; name: string; unit: 'mm' | 'cm' | 'm' },
-  meshes: Meshes,
-): Promise<Made<{ scan: Scan; notes: string[] }>> {
-  // What reads such files is large and seldom wanted: a thread that saves documents does without it.
-  const { NoScan, scanFile } = await import('../documents/scanFile');
-  try {
-    const { mesh, notes } = await scanFile(bytes, name, unit);
-    const kept = meshBytes(mesh);
-    const scan = takenIn(kept);
-    await meshes.keep(scan.mesh, kept, scan);
-    return { ok: true, value: { scan, notes } };
-  } catch (error) {
-    if (error instanceof NoScan || error instanceof NotAMesh) return { ok: false, says: error.message };
-    throw error;
-  }
 }

@@ -1,32 +1,17 @@
 import { Router, type Request } from 'express';
-import { z } from 'zod';
+import { z, type ZodType } from 'zod';
 import { faultOf } from '../../core/commission/fault';
 import { bytes, bytesOf, smallJson } from '../body';
 import type { Jobs } from '../jobs/jobs';
 import { notFound, Problem } from '../problem';
-import { addToYard, changeInYard, dropFromYard, readStudio, usedPieces } from '../store/studio';
+import { MAX_PICTURE_BYTES, NoPictureError, preparePicture } from '../documents/picture';
+import { addToYard, changeInYard, dropFromYard, partInYard, readStudio, usedPieces } from '../store/studio';
+import { keepYardPhoto, yardPhotoOf } from '../store/yardPhotos';
+import { partAsk, yardAsk, yardFacts } from './yardAsks';
 import type { Store } from '../store/store';
 
 /** A scan file of so many bytes is taken. */
 const MAX_SCAN_BYTES = 60 * 1024 * 1024;
-
-const side = z.number().min(1).max(5_000);
-const asked = z.object({
-  id: z.string().trim().min(1).max(40),
-  material: z.string().min(1).max(80),
-  sizeMm: z.tuple([side, side, side]).optional(),
-  massKg: z.number().min(0.001).max(2_000).optional(),
-  litres: z.number().min(0.001).max(1_000).optional(),
-  /** A scan that was taken in before, by the name of its mesh. */
-  scan: z
-    .string()
-    .regex(/^[a-f0-9]{32}$/)
-    .optional(),
-});
-/** What is found out about a piece while it is handled. */
-const turn = z.number().min(-360).max(360);
-const facts = z.object({ faceDeg: turn.optional(), grainDeg: turn.optional() });
-export type YardAsk = z.infer<typeof asked>;
 
 /** The studio with its yard, and in which commissions each piece of it stands. */
 export function yardRoutes(store: Store, jobs: Jobs): Router {
@@ -38,17 +23,13 @@ export function yardRoutes(store: Store, jobs: Jobs): Router {
   });
 
   routes.post('/yard', ...smallJson(), async (req, res) => {
-    const parsed = asked.safeParse(req.body);
-    if (!parsed.success) {
-      const fault = faultOf(parsed.error.issues[0], req.body);
-      throw new Problem(400, `${fault.path} ${fault.says}.`);
-    }
-    const { catalogue, yard } = await readStudio(store);
-    const { id, material } = parsed.data;
-    if (yard.some((p) => p.id === id)) throw new Problem(409, `${id} is in the yard already, must be a number of its own.`); // prettier-ignore
+    const ask = read(yardAsk, req.body);
+    const { catalogue, yard, parted } = await readStudio(store);
+    const { id, material } = ask;
+    if ([...yard, ...parted].some((p) => p.id === id)) throw new Problem(409, `${id} is in the yard already, must be a number of its own.`); // prettier-ignore
     const kind = catalogue.materials.find((m) => m.id === material);
     if (!kind) throw new Problem(400, `material is "${material}", must be one of the studio’s catalogue.`);
-    const made = await jobs.run('yardPiece', { ask: parsed.data, material: kind });
+    const made = await jobs.run('yardPiece', { ask, material: kind });
     if (!made.ok) throw new Problem(422, made.says);
     await addToYard(store, made.value.piece);
     res.status(201).json(made.value);
@@ -63,13 +44,46 @@ export function yardRoutes(store: Store, jobs: Jobs): Router {
   });
 
   routes.patch('/yard/:id', ...smallJson(), async (req: Request<{ id: string }>, res) => {
-    const parsed = facts.safeParse(req.body);
-    if (!parsed.success) {
-      const fault = faultOf(parsed.error.issues[0], req.body);
-      throw new Problem(400, `${fault.path} ${fault.says}.`);
-    }
-    if (!(await changeInYard(store, req.params.id, parsed.data))) throw notFound('piece of the yard');
+    if (!(await changeInYard(store, req.params.id, read(yardFacts, req.body))))
+      throw notFound('piece of the yard');
     res.status(204).end();
+  });
+
+  routes.post('/yard/:id/parts', ...smallJson(), async (req: Request<{ id: string }>, res) => {
+    const ask = read(partAsk, req.body);
+    const [{ catalogue, yard, parted }, used] = await Promise.all([readStudio(store), usedPieces(store)]);
+    const piece = yard.find((p) => p.id === req.params.id);
+    if (!piece) throw notFound('piece of the yard');
+    const others = (used[piece.id] ?? []).filter((c) => c.id !== ask.commission);
+    if (others.length > 0)
+      throw new Problem(409, `${piece.id} stands in ${others[0].title}: take it out there first.`);
+    const material = catalogue.materials.find((m) => m.id === piece.material);
+    if (!material) throw new Problem(409, `${piece.id} is of "${piece.material}", which the studio’s catalogue does not have.`); // prettier-ignore
+    const ids = twoFree(piece.id, new Set([...yard, ...parted].map((p) => p.id)));
+    const made = await jobs.run('partPiece', { piece, material, ask, ids });
+    if (!made.ok) throw new Problem(422, made.says);
+    await partInYard(store, piece.id, made.value.parts);
+    res.status(201).json(made.value);
+  });
+
+  routes.put('/yard/:id/photo', bytes(MAX_PICTURE_BYTES, 'picture'), async (req, res) => {
+    const id = req.params.id as string;
+    const prepared = await preparePicture(bytesOf(req)).catch((error: unknown) => {
+      if (error instanceof NoPictureError) throw new Problem(415, 'This is no picture that can be read, must be a JPEG, PNG or the like.'); // prettier-ignore
+      throw error;
+    });
+    if (!(await changeInYard(store, id, { photo: prepared.id }))) throw notFound('piece of the yard');
+    await keepYardPhoto(store, { id: prepared.id, jpeg: prepared.jpeg });
+    res.status(201).json({ photo: prepared.id });
+  });
+
+  routes.get('/yard/photos/:photo', async (req, res) => {
+    const photo = await yardPhotoOf(store, req.params.photo);
+    if (!photo) throw notFound('picture');
+    res
+      .type('image/jpeg')
+      .setHeader('Cache-Control', 'private, max-age=31536000, immutable')
+      .send(photo.jpeg);
   });
 
   routes.delete('/yard/:id', async (req, res) => {
@@ -77,4 +91,20 @@ export function yardRoutes(store: Store, jobs: Jobs): Router {
     res.status(204).end();
   });
   return routes;
+}
+
+/** A body as it has to be, or the first thing that is wrong with it. */
+function read<T>(schema: ZodType<T>, body: unknown): T {
+  const parsed = schema.safeParse(body);
+  if (parsed.success) return parsed.data;
+  const fault = faultOf(parsed.error.issues[0], body);
+  throw new Problem(400, `${fault.path} ${fault.says}.`);
+}
+
+/** Numbers of two parts: `S-14a` and `S-14b`, or the next letters that are free. */
+function twoFree(id: string, taken: ReadonlySet<string>): [string, string] {
+  const free = [...'abcdefghijklmnopqrstuvwxyz']
+    .map((letter) => `${id}${letter}`)
+    .filter((n) => !taken.has(n));
+  return [free[0], free[1]];
 }

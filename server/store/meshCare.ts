@@ -26,7 +26,7 @@ async function namedIn(db: Database): Promise<Set<string>> {
     sql`SELECT DISTINCT value FROM commissions, json_each(commissions.meshes)`,
   );
   const ofYard = await db.values<[string | null]>(
-    sql`SELECT json_extract(value, '$.shape.mesh') FROM entries WHERE kind = 'yard'`,
+    sql`SELECT json_extract(value, '$.shape.mesh') FROM entries WHERE kind IN ('yard', 'parted')`,
   );
   return new Set([...ofCommissions, ...ofYard].flatMap(([name]) => name ?? []));
 }

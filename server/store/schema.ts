@@ -93,6 +93,12 @@ export const entries = sqliteTable('entries', {
   value: text('value', { mode: 'json' }).$type<unknown>().notNull(),
 });
 
+/** Photographs of pieces of the yard, by the name of what is kept. */
+export const yardPhotos = sqliteTable('yard_photos', {
+  id: text('id').primaryKey(),
+  jpeg: blob('jpeg', { mode: 'buffer' }).notNull(),
+});
+
 export type CommissionRow = typeof commissions.$inferSelect;
 export type OrderRow = typeof orders.$inferSelect;
 export type PictureRow = typeof pictures.$inferSelect;

@@ -2,6 +2,7 @@ import { and, asc, count, eq, isNull, ne, sql } from 'drizzle-orm';
 import type { Studio, YardPiece } from '../../core/catalogue/studio';
 import { commissions, entries } from './schema';
 import type { Store } from './store';
+import { dropUnseenPhotos } from './yardPhotos';
 
 const EMPTY: Studio = {
   name: '',
@@ -10,7 +11,8 @@ const EMPTY: Studio = {
   yard: [],
 };
 
-export async function readStudio({ db }: Store): Promise<Studio> {
+/** The studio, and the pieces that were parted: their numbers and what they weighed stay known. */
+export async function readStudio({ db }: Store): Promise<Studio & { parted: YardPiece[] }> {
   const rows = await db.select().from(entries).orderBy(asc(entries.position));
   const of = <T>(kind: string) => rows.filter((r) => r.kind === kind).map((r) => r.value as T);
   const self = of<Partial<Studio>>('studio')[0];
@@ -19,12 +21,13 @@ export async function readStudio({ db }: Store): Promise<Studio> {
     ...self,
     catalogue: { materials: of('material'), plants: of('plant'), suppliers: of('supplier') },
     yard: of('yard'),
+    parted: of('parted'),
   };
 }
 
 /** Replaces the studio's catalogue, yard and settings. */
 export async function writeStudio(store: Store, studio: Studio): Promise<void> {
-  const { catalogue, yard, ...self } = studio;
+  const { catalogue, yard, parted: _parted, ...self } = studio as Studio & { parted?: unknown };
   const kinds: [string, { id: string }[]][] = [
     ['material', catalogue.materials],
     ['plant', catalogue.plants],
@@ -61,6 +64,25 @@ export async function changeInYard(store: Store, id: string, part: Partial<YardP
   return true;
 }
 
+/** Two parts in the place of a piece; what it was stays known under its own number. */
+export async function partInYard(store: Store, id: string, parts: readonly YardPiece[]): Promise<void> {
+  const [{ n }] = await store.db.select({ n: count() }).from(entries).where(eq(entries.kind, 'yard'));
+  const into = parts.map((p) => p.id);
+  const rows = parts.map((value, i) => ({ key: `yard/${value.id}`, kind: 'yard', position: n + i, value }));
+  await store.write((db) =>
+    db.batch([
+      db
+        .update(entries)
+        .set({
+          kind: 'parted',
+          value: sql`json_set(${entries.value}, '$.into', json(${JSON.stringify(into)}))`,
+        })
+        .where(eq(entries.key, `yard/${id}`)),
+      db.insert(entries).values(rows),
+    ]),
+  );
+}
+
 /** Takes a piece out of the yard: given back, sold or broken. False where there is none of that number. */
 export async function dropFromYard(store: Store, id: string): Promise<boolean> {
   const gone = await store.write((db) =>
@@ -69,6 +91,7 @@ export async function dropFromYard(store: Store, id: string): Promise<boolean> {
       .where(eq(entries.key, `yard/${id}`))
       .returning(),
   );
+  if (gone.length > 0) await dropUnseenPhotos(store);
   return gone.length > 0;
 }
 

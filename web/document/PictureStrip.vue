@@ -18,6 +18,7 @@ const NAMES: Record<Picture['shows'], string> = {
   water: 'tap and drain',
   tank: 'the tank',
   owned: 'what is reused',
+  'mock-up': 'the mock-up',
 };
 
 const shown = computed(() =>

@@ -1,6 +1,9 @@
 import { changesBetween, type Change } from '../../core/commission/changes';
 import type { Fault } from '../../core/commission/fault';
-import type { Studio } from '../../core/catalogue/studio';
+import type { Branch } from '../../core/yard/branches';
+import type { Parting } from '../../core/yard/split';
+import type { TwoOutlines } from '../../core/yard/twoOutlines';
+import type { Studio, YardPiece } from '../../core/catalogue/studio';
 import type { Commission, Scan } from '../../core/commission/schema';
 import type { Confirmation } from '../../core/ordering/confirmation';
 
@@ -77,6 +80,13 @@ export interface YardAsk {
   massKg?: number;
   litres?: number;
   scan?: string;
+  outlines?: TwoOutlines;
+  branches?: readonly Branch[];
+}
+/** A stone that is split, a twig that is broken off; masses as weighed, the larger part first. */
+export interface PartAsk extends Parting {
+  massKg?: readonly [number | undefined, number | undefined];
+  commission: string;
 }
 
 export interface SentOrder {
@@ -166,6 +176,11 @@ export const api = {
   addToYard: (piece: YardAsk) => call<{ doubts: string[] }>('POST', '/studio/yard', json(piece)),
   changeInYard: (id: string, facts: YardFacts) =>
     call('PATCH', `/studio/yard/${encodeURIComponent(id)}`, json(facts)),
+  partInYard: (id: string, ask: PartAsk) =>
+    call<{ parts: YardPiece[]; doubts: string[] }>('POST', `/studio/yard/${encodeURIComponent(id)}/parts`, json(ask)), // prettier-ignore
+  keepYardPhoto: (id: string, file: Blob) =>
+    call<{ photo: string }>('PUT', `/studio/yard/${encodeURIComponent(id)}/photo`, file, 'application/octet-stream'), // prettier-ignore
+  yardPhotoUrl: (photo: string) => `/api/studio/yard/photos/${photo}`,
   dropFromYard: (id: string) => call('DELETE', `/studio/yard/${encodeURIComponent(id)}`),
   /** A scan from a file: its sizes and litres, and what was done to it. */
   takeScan: (file: File, unit: 'mm' | 'cm' | 'm') =>

@@ -5,7 +5,7 @@ import type { Layer, Material, Option, Piece } from '../../core/commission/schem
 import { turnToSeat } from '../../core/yard/facing';
 import type { Start } from '../../core/yard/starts';
 import { standIn, type Form, type SizeClass } from '../../core/yard/pieceFrom';
-import type { YardPiece } from '../../core/catalogue/studio';
+import { forPlacing, type YardPiece } from '../../core/catalogue/studio';
 import { useCommission } from './commissionStore';
 import { freshId } from './docEdit';
 import { optionWith } from './materials';
@@ -150,7 +150,7 @@ export function useScapeEdit() {
     let id = source.id;
     for (let n = 2; taken.has(id); n++) id = `${source.id}.${n}`;
     const fresh: Piece = {
-      ...source,
+      ...forPlacing(source),
       id,
       at: spot,
       // Its best face is offered to who sits in front of it.

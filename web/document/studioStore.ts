@@ -2,7 +2,7 @@ import { defineStore } from 'pinia';
 import { shallowRef } from 'vue';
 import type { Studio } from '../../core/catalogue/studio';
 import type { Elsewhere } from '../../core/yard/reserved';
-import { api, type UsedPieces, type YardAsk, type YardFacts } from './api';
+import { api, type PartAsk, type UsedPieces, type YardAsk, type YardFacts } from './api';
 
 /** The studio's catalogue and yard, fetched once; and where each piece of the yard stands. */
 export const useStudio = defineStore('studio', () => {
@@ -27,11 +27,18 @@ export const useStudio = defineStore('studio', () => {
     return Object.fromEntries(others.filter(([, titles]) => titles.length > 0));
   };
 
-  /** A piece into the yard; answers with what is doubtful about it. */
-  async function add(piece: YardAsk): Promise<string[]> {
+  /** A piece into the yard, with its photograph where there is one; answers with what is doubtful about it. */
+  async function add(piece: YardAsk, photo?: Blob): Promise<string[]> {
     const { doubts } = await api.addToYard(piece);
+    if (photo) await api.keepYardPhoto(piece.id, photo);
     await fetched();
     return doubts;
+  }
+  /** Two pieces out of one; answers with them, the larger first, and what is doubtful. */
+  async function part(id: string, ask: PartAsk) {
+    const found = await api.partInYard(id, ask);
+    await fetched();
+    return found;
   }
   /** What was found out about a piece of the yard; one that is not in it is left alone. */
   async function note(id: string, facts: YardFacts): Promise<void> {
@@ -43,5 +50,5 @@ export const useStudio = defineStore('studio', () => {
     await api.dropFromYard(id);
     await fetched();
   }
-  return { studio, used, elsewhere, load, add, note, drop };
+  return { studio, used, elsewhere, load, add, part, note, drop };
 });

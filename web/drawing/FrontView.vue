@@ -142,6 +142,7 @@ const mark = computed(() => {
       :height="X(vessel.waterLineMm)"
       fill="var(--water)"
     />
+    <slot />
     <g :clip-path="`url(#glass-${option.id}-${k.toFixed(3)})`">
       <template v-for="(t, i) in things" :key="t.piece?.id ?? `band ${i}`">
         <g v-if="t.band" class="band">

@@ -48,6 +48,16 @@ export const SURVEY = {
   'yard.density': '{mass} and {litres} are {own} kg/L; {material} is {density}: is one of them mistyped?',
   'yard.too-heavy': '{litres} do not fit into {box} of length by width by height: is it the mass or a size?',
   'yard.too-light': '{litres} fill little of {box} of length by width by height: is it the mass or a size?',
+  'yard.heights':
+    'The front shows {front} of height, the side {side}: did the measure lie beside the piece, as far from the camera?',
+  'yard.forked':
+    'The piece is forked or hollow from the front; the space between is filled. A scan or a skeleton of branches is truer.',
+  'yard.outline-heavy':
+    '{litres} do not fit into what the photographs show, at most {most}: is it the mass, or a measure?',
+  'yard.outline-light':
+    '{litres} fill less than the photographs show, at least {least}: is it hollow, or is it the mass or a measure?',
+  'yard.parts':
+    'The parts weigh {parts} together, the whole {whole}: was one of them weighed wet or with dust?',
   'piece.reserved.says': '{piece} is also in {others}.',
   'piece.reserved.because': 'The yard has it once: choose another, or settle who gets it.',
   'piece.tips.says': '{piece} tips to the {side}: its middle lies {out} outside of what carries it.',

@@ -33,7 +33,10 @@ import SheetCut from './SheetCut.vue';
 import SheetFront from './SheetFront.vue';
 import SheetPlan from './SheetPlan.vue';
 import { useAsked } from './useAsked';
+import { usePieceDrag } from './usePieceDrag';
 import { useCut } from './useCut';
+import UnderlaySheet from './UnderlaySheet.vue';
+import { useUnderlays } from './useUnderlays';
 import ViewBar from './ViewBar.vue';
 
 /** The projection sheet: front, plan, section and seat, what is taken hold of on them, and the tray below. */
@@ -55,6 +58,15 @@ const zoom = ref<Zoom>(NO_ZOOM);
 const overlay = ref<'depth' | 'slope'>('depth');
 const thirds = ref(true);
 const measuring = ref(false);
+const underlaying = ref(false);
+const underlays = useUnderlays(
+  () => commission.id,
+  option,
+  (view) => {
+    const { length, width: deep, height: high } = vessel.value.innerMm;
+    return [length, view === 'front' ? high : deep];
+  },
+);
 const { cut, cutMm } = useCut(vessel, option);
 const sheet = useSheet(vessel, { width, height }, shown, zoom, cutMm);
 watch(shown, () => (zoom.value = NO_ZOOM));
@@ -104,45 +116,7 @@ watch(
   () => (settledBed.value = undefined),
 );
 
-/** In the plan pieces follow the pointer over the floor; in the front view sideways and up or down. */
-const drag = usePointerDrag<{ pieces: Piece[]; view: 'front' | 'above'; lifted: number }>({
-  start: (event) => {
-    const target = (event.currentTarget as Element).closest('[data-piece],[data-plan-piece]');
-    const id = target?.getAttribute('data-piece') ?? target?.getAttribute('data-plan-piece');
-    if (!id || !option.value.pieces.some((p) => p.id === id)) return undefined;
-    if (event.shiftKey || !selectedPieces.value.includes(id)) selectPiece(id, event.shiftKey);
-    else if (id !== selectedPiece.value) bringForward(id);
-    const pieces = option.value.pieces.filter((p) => selectedPieces.value.includes(p.id));
-    commission.beginStep();
-    return { pieces, view: target!.hasAttribute('data-piece') ? 'front' : 'above', lifted: 0 };
-  },
-  move: (from, { dx, dy }) => {
-    const { k } = sheet.value;
-    if (from.view === 'above') return edit.moveAll(from.pieces, dx / k, -dy / k);
-    edit.moveAll(from.pieces, dx / k, 0);
-    const up = Math.round(-dy / k);
-    // A drag that is mostly sideways does not bury.
-    if (Math.abs(dy) < 6 && from.lifted === 0) return;
-    for (const p of from.pieces) edit.lift(p.id, up - from.lifted);
-    from.lifted = up;
-  },
-  end: () => {
-    commission.endStep();
-    announce();
-  },
-});
-/** Of several that are selected the one that is pressed is the one that is shown. */
-function bringForward(id: string): void {
-  selectedBeside.value = selectedPieces.value.filter((other) => other !== id);
-  selectedPiece.value = id;
-}
-
-/** The wheel turns on the plan; from the front it leans to the sides, with Alt back and forward. */
-function wheel(event: WheelEvent, p: Piece, view: 'front' | 'above'): void {
-  const by = (event.deltaY > 0 ? 1 : -1) * (event.shiftKey ? 1 : 5);
-  const ids = selectedPieces.value.includes(p.id) ? selectedPieces.value : [p.id];
-  edit.turnAll(ids, view === 'above' ? 'z' : event.altKey ? 'x' : 'y', by);
-}
+const { drag, wheel } = usePieceDrag(option, sheet, announce);
 
 function onKey(event: KeyboardEvent, p: Piece, view: 'front' | 'above'): void {
   if (event.key === 'Escape') selectPiece(undefined);
@@ -254,6 +228,7 @@ const doc = toRef(commission, 'document');
             :thirds="thirds"
             :measuring="measuring"
             :drained="drained"
+            :underlay="underlays.front.value"
             @grab="drag"
             @key="(e, p) => onKey(e, p, 'front')"
             @wheel="(e, p) => wheel(e, p, 'front')"
@@ -279,6 +254,7 @@ const doc = toRef(commission, 'document');
             :bed-handles="tray === 'bed'"
             :measuring="measuring"
             :cuts="sheet.section !== undefined"
+            :underlay="underlays.above.value"
             @grab="drag"
             @key="(e, p) => onKey(e, p, 'above')"
             @wheel="(e, p) => wheel(e, p, 'above')"
@@ -320,8 +296,11 @@ const doc = toRef(commission, 'document');
       v-model:thirds="thirds"
       v-model:measuring="measuring"
       :zoom="zoom"
+      :underlaid="(option.underlays?.length ?? 0) > 0"
       @zoom="zoom = $event"
+      @underlay="underlaying = true"
     />
+    <UnderlaySheet v-model:open="underlaying" :option="option" />
     <BenchTray
       v-if="doc"
       v-model:tray="tray"

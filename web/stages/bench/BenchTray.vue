@@ -6,7 +6,7 @@ import BedPanel from './BedPanel.vue';
 import PieceList from './PieceList.vue';
 import StartsPanel from './StartsPanel.vue';
 import StoryPanel from './StoryPanel.vue';
-import YardPanel from './YardPanel.vue';
+import YardPanel from './yard/YardPanel.vue';
 
 type Tray = 'yard' | 'starts' | 'bed' | 'pieces' | 'story';
 defineProps<{ option: Option; materials: Material[]; survey?: ShownPlan['survey'] }>();

@@ -11,6 +11,7 @@ import { useCommission } from '../../document/commissionStore';
 import FigureField from '../../document/FigureField.vue';
 import OriginField from '../../document/OriginField.vue';
 import PocketFields from './PocketFields.vue';
+import SplitPiece from './SplitPiece.vue';
 import type { Around, ShownPlan } from '../../workers/planWorker';
 
 /** Typed values of the selected piece, in the tray below the plan, where they hide nothing. */
@@ -107,6 +108,8 @@ const swaps = computed(() => {
     .filter((y) => !there.has(y.id) && !away[y.id])
     .map((y) => ({ value: y.id, title: y.id }));
 });
+/** Only what the studio has can be parted: it keeps what comes of it. */
+const ofYard = computed(() => studio.studio?.yard.some((y) => y.id === props.piece.id) ?? false);
 function swapFor(id: string | null): void {
   const source = studio.studio?.yard.find((y) => y.id === id);
   if (source) selectPiece(edit.swap(props.piece.id, source));
@@ -277,6 +280,7 @@ function glueTo(id: string | null): void {
       <button class="act offer" data-test="best-face" @click="setFace">
         {{ piece.faceDeg === piece.turnDeg ? 'Best face in front' : 'This face is the best' }}
       </button>
+      <SplitPiece v-if="ofYard" :piece="piece" :material="materials.find((m) => m.id === piece.material)" />
       <PocketFields :piece="piece.id" :option="option" :survey="survey" />
       <OriginField class="origin" :origin="origin" @change="setOrigin" />
       <v-select

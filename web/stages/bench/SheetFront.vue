@@ -8,6 +8,7 @@ import { selectedPiece, selectedPieces } from '../../frame/selection';
 import { useFigures } from '../../units/figures';
 import BedHandles from './BedHandles.vue';
 import MeasureOverlay from './MeasureOverlay.vue';
+import type { Underlaid } from './useUnderlays';
 import TurnHandles from './TurnHandles.vue';
 
 /** The elevation with its height axis, the water line, the height to which it is drained, thirds and handles. */
@@ -17,6 +18,8 @@ const props = defineProps<{
   bedHandles: boolean;
   thirds: boolean;
   measuring: boolean;
+  /** A photograph of the mock-up, squared up. */
+  underlay?: Underlaid;
   drained?: { mm: number; outL: number };
 }>();
 defineEmits<{
@@ -56,7 +59,17 @@ const zMm = computed(() => props.drawing.survey.pieces.find((p) => p.id === sele
       @key="(e: KeyboardEvent, p: Piece) => $emit('key', e, p)"
       @turn="(e: WheelEvent, p: Piece) => $emit('wheel', e, p)"
       @choose="$emit('choose', $event)"
-    />
+    >
+      <image
+        v-if="underlay"
+        :href="underlay.url"
+        :width="box.w"
+        :height="box.h"
+        :opacity="underlay.opacity"
+        preserveAspectRatio="none"
+        data-test="underlay-front"
+      />
+    </FrontView>
     <text :x="box.w - 7" :y="Z(vessel.waterLineMm) + 14" text-anchor="end" class="water">
       water {{ f.length(vessel.waterLineMm) }}
     </text>

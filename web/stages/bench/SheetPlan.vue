@@ -17,6 +17,7 @@ import ClearanceLines from './ClearanceLines.vue';
 import CutLine from './CutLine.vue';
 import FindingMarks from './FindingMarks.vue';
 import MeasureOverlay from './MeasureOverlay.vue';
+import type { Underlaid } from './useUnderlays';
 import PathOverlay from './PathOverlay.vue';
 import SettledMarks from './SettledMarks.vue';
 import TurnHandles from './TurnHandles.vue';
@@ -31,6 +32,8 @@ const props = defineProps<{
   overlay: 'depth' | 'slope';
   bedHandles: boolean;
   measuring: boolean;
+  /** A photograph of the mock-up, squared up. */
+  underlay?: Underlaid;
   cuts: boolean;
 }>();
 const cut = defineModel<Cut>('cut', { required: true });
@@ -64,7 +67,17 @@ const piece = computed(() => props.drawing.option.pieces.find((p) => p.id === se
       @grab="(e: PointerEvent) => $emit('grab', e)"
       @key="(e: KeyboardEvent, p: Piece) => $emit('key', e, p)"
       @turn="(e: WheelEvent, p: Piece) => $emit('wheel', e, p)"
-    />
+    >
+      <image
+        v-if="underlay"
+        :href="underlay.url"
+        :width="box.w"
+        :height="box.h"
+        :opacity="underlay.opacity"
+        preserveAspectRatio="none"
+        data-test="underlay-above"
+      />
+    </PlanView>
     <SettledMarks v-if="settledBed" :settled="settledBed" :vessel="vessel" :k="k" />
     <BedHandles
       v-if="bedTool === 'hand'"

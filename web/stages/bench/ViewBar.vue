@@ -7,8 +7,8 @@ const shown = defineModel<readonly View[]>('shown', { required: true });
 const overlay = defineModel<'depth' | 'slope'>('overlay', { required: true });
 const thirds = defineModel<boolean>('thirds', { required: true });
 const measuring = defineModel<boolean>('measuring', { required: true });
-const props = defineProps<{ zoom: Zoom }>();
-const emit = defineEmits<{ zoom: [zoom: Zoom] }>();
+const props = defineProps<{ zoom: Zoom; underlaid: boolean }>();
+const emit = defineEmits<{ zoom: [zoom: Zoom]; underlay: [] }>();
 
 const NAMES: Record<View, string> = { front: 'Front', plan: 'Above', section: 'Cut', seat: 'Seat' };
 /** At least one view stays. */
@@ -50,6 +50,9 @@ const by = (times: number) =>
     <router-link class="act" :to="`/c/${$route.params.id}/setting-out`" data-test="setting-out"
       >Set out</router-link
     >
+    <button class="plain" :class="{ on: underlaid }" data-test="underlay" @click="$emit('underlay')">
+      Photograph
+    </button>
     <button
       class="plain"
       :class="{ on: overlay === 'slope' }"

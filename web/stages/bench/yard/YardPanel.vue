@@ -1,17 +1,18 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import type { Option } from '../../../core/commission/schema';
-import { volumeMm3Of } from '../../../core/hardscape/columns';
-import { massKgOf } from '../../../core/hardscape/mass';
-import { sizeMmOf } from '../../../core/hardscape/extent';
-import { colourOf } from '../../drawing/colour';
-import { facetsOf } from '../../drawing/facets';
-import PieceDrawing from '../../drawing/PieceDrawing.vue';
-import { usePointerDrag } from '../../drawing/usePointerDrag';
-import { clientPiece, type YardPiece } from '../../../core/catalogue/studio';
-import { useCommission } from '../../document/commissionStore';
-import { useFigures } from '../../units/figures';
-import { useStudio } from '../../document/studioStore';
+import type { Option } from '../../../../core/commission/schema';
+import { volumeMm3Of } from '../../../../core/hardscape/columns';
+import { massKgOf } from '../../../../core/hardscape/mass';
+import { sizeMmOf } from '../../../../core/hardscape/extent';
+import { colourOf } from '../../../drawing/colour';
+import { facetsOf } from '../../../drawing/facets';
+import PieceDrawing from '../../../drawing/PieceDrawing.vue';
+import { usePointerDrag } from '../../../drawing/usePointerDrag';
+import { api } from '../../../document/api';
+import { clientPiece, type YardPiece } from '../../../../core/catalogue/studio';
+import { useCommission } from '../../../document/commissionStore';
+import { useFigures } from '../../../units/figures';
+import { useStudio } from '../../../document/studioStore';
 import StandInForm from './StandInForm.vue';
 import YardForm from './YardForm.vue';
 
@@ -108,12 +109,21 @@ function pressed(piece: YardPiece): void {
         class="plain"
         :data-yard="m.piece.id"
         :title="
-          where(m.piece.id) ? `${m.piece.id} is in ${where(m.piece.id)}` : `Set ${m.piece.id} on the bench`
+          where(m.piece.id)
+            ? `${m.piece.id} is in ${where(m.piece.id)}`
+            : `Set ${m.piece.id} on the bench${m.piece.partOf ? `, a part of ${m.piece.partOf}` : ''}`
         "
         @pointerdown="drag"
         @click="pressed(m.piece)"
       >
-        <svg width="88" height="56" aria-hidden="true">
+        <img
+          v-if="m.piece.photo"
+          :src="api.yardPhotoUrl(m.piece.photo)"
+          alt=""
+          loading="lazy"
+          draggable="false"
+        />
+        <svg v-else width="88" height="56" aria-hidden="true">
           <g :transform="`translate(44 ${m.lift}) scale(${m.k})`">
             <PieceDrawing :piece="{ shape: m.piece.shape, turnDeg: 0 }" view="front" :colour="m.colour" />
           </g>
@@ -170,6 +180,12 @@ li:not(.more) > button {
 li:not(.more) > button:hover {
   background: var(--celadon-wash);
 }
+img {
+  width: 88px;
+  height: 56px;
+  object-fit: contain;
+}
+.used img,
 .used svg {
   opacity: 0.45;
 }

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import type { Material } from '../../../core/commission/schema';
-import { FORMS, SIZE_CLASSES, type Form, type SizeClass } from '../../../core/yard/pieceFrom';
-import { useScapeEdit } from '../../document/scapeEdit';
-import { selectPiece } from '../../frame/selection';
-import { useFigures } from '../../units/figures';
+import type { Material } from '../../../../core/commission/schema';
+import { FORMS, SIZE_CLASSES, type Form, type SizeClass } from '../../../../core/yard/pieceFrom';
+import { useScapeEdit } from '../../../document/scapeEdit';
+import { selectPiece } from '../../../frame/selection';
+import { useFigures } from '../../../units/figures';
 
 /** A piece that is not bought yet: its kind, size class and form draw a stand-in, which is in the take-off. */
 const props = defineProps<{ materials: readonly Material[] }>();

@@ -1,0 +1,202 @@
+<script setup lang="ts">
+import { computed, ref, shallowRef } from 'vue';
+import type { Material } from '../../../../core/commission/schema';
+import type { Point } from '../../../../core/geometry/polygon';
+import type { Branch } from '../../../../core/yard/branches';
+import { api, ApiProblem, type YardAsk } from '../../../document/api';
+import FigureField from '../../../document/FigureField.vue';
+import { useStudio } from '../../../document/studioStore';
+import WordsField from '../../../document/WordsField.vue';
+import { useFigures } from '../../../units/figures';
+import YardBranches from './YardBranches.vue';
+import YardPhotos from './YardPhotos.vue';
+
+/** A piece into the yard: by three sizes, two photographs, its branches or a scan; with what it weighs or displaces. */
+const props = defineProps<{ materials: readonly Material[]; taken: ReadonlySet<string> }>();
+const emit = defineEmits<{ done: [] }>();
+const studio = useStudio();
+const f = useFigures();
+
+const kinds = computed(() =>
+  props.materials
+    .filter((m) => m.kind === 'stone' || m.kind === 'wood')
+    .map((m) => ({ value: m.id, title: m.name })),
+);
+/** The next number that is free. */
+function next(prefix: string): string {
+  let n = 50;
+  while (props.taken.has(`${prefix}-${n}`)) n++;
+  return `${prefix}-${n}`;
+}
+const id = ref(next('S'));
+const material = ref(kinds.value[0]?.value ?? '');
+const size = ref<(number | undefined)[]>([undefined, undefined, undefined]);
+const massKg = ref<number>();
+const litres = ref<number>();
+/** What it is made from where that is more than three sizes: the last that was given. */
+const from = shallowRef<Pick<YardAsk, 'scan' | 'outlines' | 'branches'>>({});
+const photo = shallowRef<File>();
+const photographing = ref(false);
+const branching = ref(false);
+const unit = ref<'mm' | 'cm' | 'm'>('mm');
+const said = ref('');
+const busy = ref(false);
+const UNITS = ['mm', 'cm', 'm'].map((value) => ({ value, title: `file in ${value}` }));
+
+const setSize = (k: 0 | 1 | 2) => (mm: number | undefined) => {
+  size.value = size.value.map((v, i) => (i === k ? mm : v));
+  return undefined;
+};
+async function take(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement;
+  const file = input.files?.[0];
+  input.value = '';
+  if (!file) return;
+  busy.value = true;
+  said.value = `Reading ${file.name}…`;
+  try {
+    const found = await api.takeScan(file, unit.value);
+    from.value = { scan: found.scan.mesh };
+    said.value = [
+      `${found.scan.triangles} triangles, ${f.volume(found.scan.volumeL, 2)}`,
+      ...found.notes,
+    ].join('; ');
+  } catch (error) {
+    said.value = error instanceof ApiProblem ? error.message : 'The file could not be read.';
+  }
+  busy.value = false;
+}
+function outlined(outlines: { front: Point[]; side: Point[] }, file: File | undefined): void {
+  from.value = { outlines };
+  photo.value = file;
+  said.value = 'Two outlines are taken; weigh it, and it has the litres of that.';
+}
+function skeleton(branches: Branch[]): void {
+  from.value = { branches };
+  said.value = `A skeleton of ${branches.length} is taken.`;
+  const wood = props.materials.find((m) => m.kind === 'wood');
+  if (wood && props.materials.find((m) => m.id === material.value)?.kind !== 'wood') material.value = wood.id;
+}
+/** A photograph by itself: kept to know the piece again. */
+function takePhoto(event: Event): void {
+  photo.value = (event.target as HTMLInputElement).files?.[0];
+  if (photo.value) said.value = `${photo.value.name} goes with it.`;
+}
+async function add(): Promise<void> {
+  const [a, b, c] = size.value;
+  const { scan, outlines, branches } = from.value;
+  const solid = scan ?? outlines ?? branches;
+  if (!solid && (!a || !b || !c))
+    return void (said.value = 'Its three sizes are missing, or photographs, branches or a scan of it.');
+  busy.value = true;
+  try {
+    const doubts = await studio.add(
+      {
+        id: id.value.trim(),
+        material: material.value,
+        ...(solid ? from.value : { sizeMm: [a!, b!, c!] }),
+        ...(massKg.value ? { massKg: massKg.value } : {}),
+        ...(litres.value ? { litres: litres.value } : {}),
+      },
+      photo.value,
+    );
+    if (doubts.length === 0) return emit('done');
+    said.value = `${id.value} is in the yard. ${doubts.join(' ')}`;
+    id.value = next(id.value.replace(/-\d+$/, ''));
+    [from.value, photo.value] = [{}, undefined];
+  } catch (error) {
+    said.value = error instanceof ApiProblem ? error.message : 'It could not be added.';
+  }
+  busy.value = false;
+}
+</script>
+
+<template>
+  <form class="into" data-test="yard-form" @submit.prevent="add">
+    <WordsField label="number" :value="id" :apply="(t) => void (id = t)" data-test="yard-id" />
+    <v-select v-model="material" class="of" label="of" :items="kinds" data-test="yard-material" />
+    <FigureField label="wide" kind="length" optional :value="size[0]" :apply="setSize(0)" />
+    <FigureField label="deep" kind="length" optional :value="size[1]" :apply="setSize(1)" />
+    <FigureField label="high" kind="length" optional :value="size[2]" :apply="setSize(2)" />
+    <FigureField label="weighs" kind="mass" optional :value="massKg" :apply="(v) => void (massKg = v)" />
+    <FigureField label="displaces" kind="volume" optional :value="litres" :apply="(v) => void (litres = v)" />
+    <span class="ways">
+      <button class="act" type="button" data-test="by-photos" @click="photographing = true">
+        By two photographs
+      </button>
+      <button class="act" type="button" data-test="by-branches" @click="branching = true">
+        By its branches
+      </button>
+      <label class="act"
+        ><input type="file" accept=".stl,.obj,.glb" class="sr" data-test="scan" @change="take" />By a scan:
+        STL, OBJ, GLB</label
+      >
+      <label class="act"
+        ><input type="file" accept="image/*" class="sr" data-test="yard-photo" @change="takePhoto" />{{
+          photo ? 'Another photograph' : 'A photograph of it'
+        }}</label
+      >
+      <v-select v-model="unit" class="unit" aria-label="Unit of the scan" :items="UNITS" />
+    </span>
+    <span class="ends">
+      <button class="solid" type="submit" :disabled="busy" data-test="yard-add">Into the yard</button>
+      <button class="act" type="button" @click="$emit('done')">Close</button>
+      <span v-if="said" class="quiet said" aria-live="polite" data-test="yard-said">{{ said }}</span>
+    </span>
+    <YardPhotos v-model:open="photographing" @outlines="outlined" />
+    <YardBranches v-model:open="branching" @branches="skeleton" />
+  </form>
+</template>
+
+<style scoped>
+.into {
+  display: grid;
+  grid-template-columns: 76px 170px repeat(5, 82px) auto;
+  gap: 0 12px;
+  padding: 4px 14px;
+  align-items: end;
+  height: 100%;
+  align-content: start;
+  overflow-y: auto;
+}
+.ways {
+  grid-column: 1 / -1;
+  display: flex;
+  gap: 0 16px;
+  align-items: end;
+}
+.ways label {
+  cursor: pointer;
+  padding: 8px 0;
+  color: var(--celadon);
+  font-weight: 600;
+}
+.ways label:focus-within {
+  outline: 2px solid var(--celadon);
+}
+.ends {
+  grid-column: 1 / -1;
+  display: flex;
+  gap: 14px;
+  align-items: center;
+  padding-top: 4px;
+}
+.unit {
+  max-width: 110px;
+}
+.said {
+  white-space: normal;
+}
+@media (max-width: 700px) {
+  .into {
+    grid-template-columns: 1fr 1fr;
+  }
+  .ways {
+    grid-column: 1 / -1;
+    flex-wrap: wrap;
+  }
+  .ends {
+    grid-column: 1 / -1;
+  }
+}
+</style>
