@@ -91,6 +91,21 @@ function band(a: Point, b: Point, ra: number, rb: number): { x: number; y: numbe
   return [at(a, -ra), at(b, -rb), at(b, rb), at(a, ra)];
 }
 
+/** Sand of a fresh path is so high in front and at the back, mm (common practice). */
+const PATH_TOP = { kind: 'ramp', frontMm: 20, backMm: 40 } as const;
+
+/** A bed with one path more, cut into what lies there down to the glass. */
+export function withNewPath(
+  bed: readonly Layer[],
+  id: string,
+  material: string,
+  path: Pick<PathLine, 'line' | 'widthMm'>,
+  vessel: Vessel,
+): Layer[] {
+  const fresh: Layer = { id, material, cuts: true, floorMm: 0, top: { ...PATH_TOP }, path };
+  return withPath([...bed, fresh], id, path, vessel);
+}
+
 /** A bed in which one path runs along another line: its own layer, and the bands of gravel at its edges. */
 export function withPath(
   bed: readonly Layer[],

@@ -3,6 +3,7 @@ import type { YardPiece } from '../catalogue/studio';
 import { box } from '../testing/vessel';
 import { extentOf } from '../hardscape/extent';
 import { rotation } from '../geometry/rotation';
+import { pathRegion } from '../substrate/path';
 import { inEnglish } from '../words/english';
 import { grainApart } from './facing';
 import { starts, STYLES, type Start } from './starts';
@@ -11,6 +12,7 @@ const stone = (id: string, sizeMm: [number, number, number], material = 'slate')
 const yard = [
   ...[[190, 130, 280], [160, 120, 210], [140, 100, 170], [120, 90, 120], [100, 80, 90], [80, 60, 70], [70, 50, 50], [60, 50, 40]].map((s, i) => stone(`S-${i}`, s as [number, number, number])), // prettier-ignore
   stone('R-1', [220, 140, 240], 'branch'),
+  stone('R-2', [200, 120, 520], 'branch'),
 ];
 const kindOf = (m: string) => (m === 'branch' ? ('wood' as const) : ('stone' as const));
 const vessel = box(900, 450, 450);
@@ -28,6 +30,8 @@ describe('a first arrangement', () => {
     expect(starts(yard.slice(0, 2), kindOf, vessel, 60, 1)).toEqual([]);
     // Without wood there is no start around wood.
     expect(starts(yard.slice(0, 8), kindOf, vessel, 60, 1).map((s) => s.style)).not.toContain('wood');
+    // Without wood that reaches out of the water there is no shallow one.
+    expect(starts(yard.slice(0, 9), kindOf, vessel, 60, 1).map((s) => s.style)).not.toContain('shallow');
   });
 
   it('keeps every rule that it says', () => {
@@ -51,7 +55,20 @@ describe('a first arrangement', () => {
         const off = pieces.map((p) => Math.abs(((p.turnDeg - pieces[0].turnDeg + 540) % 360) - 180));
         expect(Math.max(...off)).toBeLessThanOrEqual(29);
         const { lo, hi } = extentOf(pieces[0].shape, rotation(0));
-        expect(60 + (hi[2] - lo[2]) * 0.86).toBeLessThanOrEqual(0.9 * 450 + 1);
+        if (style === 'shallow') expect(60 + (hi[2] - lo[2]) * 0.86).toBeGreaterThan(vessel.waterLineMm + 30);
+        else expect(60 + (hi[2] - lo[2]) * 0.86).toBeLessThanOrEqual(0.9 * 450 + 1);
+      }
+  });
+
+  it('keeps its path free of every piece', () => {
+    for (let seed = 1; seed <= 15; seed++)
+      for (const { pieces, style, path } of of(seed)) {
+        expect(path !== undefined).toBe(style === 'path' || style === 'riverbed');
+        if (!path) continue;
+        const ring = pathRegion(path, vessel);
+        for (const [l, f, r, b] of pieces.map(boxOf))
+          for (const [x, y] of ring)
+            expect(x < l + 3 || x > r - 3 || y < f + 3 || y > b - 3, `${style} ${seed}`).toBe(true);
       }
   });
 

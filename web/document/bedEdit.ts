@@ -1,14 +1,13 @@
 import type { Layer, Material } from '../../core/commission/schema';
 import { withLayer } from '../../core/substrate/freshLayer';
-import { pathRegion, withPath, type PathLine } from '../../core/substrate/path';
+import { pathRegion, withNewPath, withPath, type PathLine } from '../../core/substrate/path';
 import { asGrid, brushed, type Dab } from '../../core/substrate/sculpt';
 import { useCommission } from './commissionStore';
 import { freshId } from './docEdit';
 import { optionWith, useMaterials } from './materials';
 
-/** A path is first so wide at the front and at the back, mm, and its sand so high there (common practice). */
+/** A path is first so wide at the front and at the back, mm (common practice). */
 export const PATH_MM: [number, number] = [90, 35];
-const PATH_TOP = { kind: 'ramp', frontMm: 20, backMm: 40 } as const;
 /** A band of graded gravel between soil and sand, mm (common practice). */
 const BAND_MM = 20;
 
@@ -92,9 +91,8 @@ export function useBedEdit() {
     if (pathRegion({ line, widthMm: PATH_MM }, vessel()).length < 3) return undefined;
     const id = freshId('path', layers());
     const path = { line, widthMm: PATH_MM };
-    const fresh: Layer = { id, material, cuts: true, floorMm: 0, top: { ...PATH_TOP }, path };
     commission.endStep();
-    bed(`add path ${id}`, (b) => withPath([...b, fresh], id, path, vessel()), [material]);
+    bed(`add path ${id}`, (b) => withNewPath(b, id, material, path, vessel()), [material]);
     return id;
   }
 

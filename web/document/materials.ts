@@ -31,3 +31,8 @@ export function optionWith(
 ): Commission {
   return { ...withMaterials(d, wanted), options: d.options.map((o) => (o.id === optionId ? change(o) : o)) };
 }
+
+/** What a path is filled with where nobody said: a sand that is at hand, or else a gravel. */
+export function sandAtHand(materials: readonly Material[]): Material | undefined {
+  return ['sand', 'gravel'].flatMap((kind) => materials.find((m) => m.kind === kind) ?? [])[0];
+}

@@ -1,14 +1,15 @@
 import { isMoved, pieceOrigin } from '../../core/commission/origin';
 import { sizeMmOf } from '../../core/hardscape/extent';
 import { turnedAbout, type Axis } from '../../core/geometry/rotation';
-import type { Layer, Material, Option, Piece } from '../../core/commission/schema';
+import type { Layer, Material, Option, Piece, Vessel } from '../../core/commission/schema';
+import { withNewPath } from '../../core/substrate/path';
 import { turnToSeat } from '../../core/yard/facing';
 import type { Start } from '../../core/yard/starts';
 import { standIn, type Form, type SizeClass } from '../../core/yard/pieceFrom';
 import { forPlacing, type YardPiece } from '../../core/catalogue/studio';
 import { useCommission } from './commissionStore';
 import { freshId } from './docEdit';
-import { optionWith } from './materials';
+import { optionWith, sandAtHand, useMaterials } from './materials';
 import { withPockets } from './pocketEdit';
 import { useStudio } from './studioStore';
 
@@ -16,6 +17,7 @@ import { useStudio } from './studioStore';
 export function useScapeEdit() {
   const commission = useCommission();
   const studio = useStudio();
+  const atHand = useMaterials();
 
   function piece(id: string, key: string, change: (piece: Piece) => Piece): void {
     commission.editOption(`${key} ${id}`, (o) => ({
@@ -196,9 +198,10 @@ export function useScapeEdit() {
   }
 
   /** Sets a first arrangement in the place of what stands there: one step, to be undone and changed. */
-  function takeStart({ pieces, mounds, style }: Start): void {
+  function takeStart({ pieces, mounds, path, style }: Start): void {
     commission.endStep();
-    const brought = pieces.map((p) => studioMaterial(p.material));
+    const sand = path && sandAtHand(atHand.value);
+    const brought = [...pieces.map((p) => studioMaterial(p.material)), sand];
     commission.edit(`start ${style}`, (d) =>
       optionWith(d, commission.optionId, brought, (o) => {
         const stays = o.pieces.filter((p) => p.fixed);
@@ -212,7 +215,7 @@ export function useScapeEdit() {
           pieces: [...stays, ...pieces],
           joints: [],
           plants: o.plants.map((p) => (p.on ? { ...p, on: undefined } : p)),
-          bed: o.bed.map((l) => (l === soil && mounds.length ? { ...l, mounds } : l)),
+          bed: startBed(o.bed, soil, { mounds, path }, sand, d.vessel),
         };
       }),
     );
@@ -304,6 +307,20 @@ export function useScapeEdit() {
     join,
     joinBy,
   };
+}
+
+/** A bed with the hills of a start and, where there is sand for it, its path in the place of those that were there. */
+function startBed(
+  bed: readonly Layer[],
+  soil: Layer | undefined,
+  { mounds, path }: Pick<Start, 'mounds' | 'path'>,
+  sand: Material | undefined,
+  vessel: Vessel,
+): Layer[] {
+  const hilly = bed.map((l) => (l === soil && mounds.length ? { ...l, mounds } : l));
+  if (!path || !sand || hilly.length === 0) return hilly;
+  const others = hilly.filter((l) => !l.path);
+  return withNewPath(others, freshId('path', others), sand.id, path, vessel);
 }
 
 /** A copy stands clear of what it was copied from by a finger’s width, mm. */

@@ -42,6 +42,8 @@ export const SURVEY = {
   'start.count': '{count} pieces, an odd number',
   'start.third': '{piece} stands at {percent} % of the length: near a third',
   'start.height': '{percent} % of the height at most, on a bed of {bed}',
+  'start.above': '{piece} stands {out} out of the water',
+  'start.path': 'a path from {from} to {to} wide, kept free',
   'start.clear': '{front} clear in front, at least {canyon} between pieces',
   'start.grain': 'one grain: at most {deg}° apart',
   'start.sides': 'the lighter side has {percent} % of the heavier',

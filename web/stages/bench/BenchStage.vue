@@ -9,7 +9,7 @@ import { useBedEdit } from '../../document/bedEdit';
 import { useCommission } from '../../document/commissionStore';
 import { useScapeEdit } from '../../document/scapeEdit';
 import { useStays } from '../../document/stays';
-import { useMaterials } from '../../document/materials';
+import { sandAtHand, useMaterials } from '../../document/materials';
 import type { Drawing } from '../../drawing/drawing';
 import { NO_ZOOM, useSheet, VIEWS, type View, type Zoom } from '../../drawing/sheet';
 import { useSteadySize } from '../../drawing/steadySize';
@@ -176,7 +176,7 @@ function dropped(source: YardPiece, clientX: number, clientY: number): void {
 
 /** A path is filled with a sand of the document or of the studio, or else with a gravel. */
 function layPath(line: [number, number][]): void {
-  const sand = ['sand', 'gravel'].flatMap((kind) => atHand.value.find((m) => m.kind === kind) ?? [])[0];
+  const sand = sandAtHand(atHand.value);
   if (sand) selectedLayer.value = bedEdit.addPath(line, sand.id);
   bedTool.value = 'hand';
 }

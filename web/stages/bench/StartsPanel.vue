@@ -30,7 +30,10 @@ const NAMES: Record<Style, string> = {
   triangle: 'Triangle',
   island: 'Island',
   valley: 'Two hills, a valley',
+  path: 'A path',
+  riverbed: 'Riverbed',
   wood: 'Single wood',
+  shallow: 'Shallow, wood above',
 };
 const seed = ref(1);
 const vessel = computed(() => commission.document!.vessel);
