@@ -4,6 +4,7 @@ import { layerOrigin, pieceOrigin, pieceState, plantingOrigin } from '../commiss
 import { filterStateOf } from '../commission/usual';
 import type { Commission, Joint, Option } from '../commission/schema';
 import { devicesOf } from '../gear/gear';
+import { gripOf } from '../hardscape/carrying';
 import { isMadeBefore } from '../hardscape/joining';
 import { firstFill } from '../filling/firstFill';
 import { peopleFor } from '../site/lifting';
@@ -122,15 +123,14 @@ function jointsBeforehand(commission: Commission, survey: Survey, option: Option
       ).map((group) => {
         const own = joints.filter((j) => group.includes(j.pieces[0]));
         const pieces = survey.pieces.filter((p) => group.includes(p.id));
-        const kg = pieces.reduce((sum, p) => sum + p.massKg, 0);
-        const heaviest = pieces.reduce((a, b) => (b.massKg > a.massKg ? b : a));
+        const { massKg: kg, by } = gripOf(pieces.map(({ id, massKg, middle }) => ({ id, massKg, middle })));
         return {
           day,
           kind: 'silicone' as const,
           title: say('before.joints.title', { joints: own.map((j) => j.id), method: methodsOf(own) }),
           detail: say('before.joints.detail', {
             mass: inKg(kg),
-            piece: heaviest.id,
+            pieces: by,
             count: peopleFor(kg, ONE_PERSON_KG),
             caution: CAUTIONS.silicone,
           }),

@@ -154,6 +154,7 @@ function steepFindings(commission: Commission, { layers }: Survey): Finding[] {
 }
 
 function pieceFindings(commission: Commission, { pieces }: Survey): Finding[] {
+  const { lid, waterLineMm } = commission.vessel;
   const { height } = commission.vessel.innerMm;
   const tallest = TALLEST_SHARE * height;
   return pieces.flatMap((piece) => {
@@ -185,7 +186,20 @@ function pieceFindings(commission: Commission, { pieces }: Survey): Finding[] {
         because: say('piece.glass.near.because', { room: inMm(FRONT_CLEAR_USUAL_MM, 0, 'to') }),
         source: PRACTICE,
       });
-    if (piece.topMm > tallest + 1e-6)
+    // Wood out of the water is meant to be: it is no stone that makes the tank look small.
+    const isOut = piece.topMm > waterLineMm && materialOf(commission, piece.material).kind === 'wood';
+    if (isOut && lid && piece.topMm > height)
+      found.push({
+        ...base,
+        id: 'piece.lid',
+        severity: 'stop',
+        measured: rounded(piece.topMm, 1),
+        limit: height,
+        says: say('piece.lid.says', { piece: piece.id, out: inMm(rounded(piece.topMm - height, 0)) }),
+        because: say('piece.lid.because'),
+        source: say('source.vessel'),
+      });
+    if (piece.topMm > tallest + 1e-6 && !isOut)
       found.push({
         ...base,
         id: 'piece.above',

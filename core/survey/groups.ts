@@ -4,9 +4,11 @@ import { isSunk, pieceOrigin, pieceState } from '../commission/origin';
 import type { Joint, Material, Piece } from '../commission/schema';
 import { MM3_PER_L } from '../units/volume';
 import { netLiftKgf } from '../hardscape/buoyancy';
+import { gripOf, type Grip } from '../hardscape/carrying';
 import { gapMm, JOINABLE_MM } from '../hardscape/contact';
 import { massKgOf } from '../hardscape/mass';
 import type { Standing } from '../hardscape/settle';
+import { middleOf } from '../hardscape/stability';
 import type { SurveyInput } from './input';
 import { remembered, type SurveyMemo } from './memo';
 
@@ -23,6 +25,8 @@ export interface GroupSurvey {
   fixed: boolean;
   floats: boolean;
   floatsSoaked: boolean;
+  /** How it is carried where it is more than one piece. */
+  grip?: Grip;
 }
 
 /** A joint as it is: how far its pieces are apart at their closest, mm, as far as that is measured. */
@@ -87,8 +91,24 @@ export function surveyGroups(input: SurveyInput, joints: readonly JointSurvey[])
       fixed,
       floats: !fixed && asBuilt.lift > asBuilt.hold + 1e-9,
       floatsSoaked: !fixed && soaked.lift > soaked.hold + 1e-9,
+      ...(group.length > 1 && !fixed ? { grip: gripIn(input, group, place) } : {}),
     };
   });
+}
+
+function gripIn(
+  { commission, standing }: SurveyInput,
+  group: readonly string[],
+  place: ReadonlyMap<string, number>,
+): Grip {
+  return gripOf(
+    group.map((id) => {
+      const s = standing[place.get(id)!];
+      const [x, y, z] = middleOf(s.columns);
+      const massKg = massOf(s, materialOf(commission, s.piece.material));
+      return { id, massKg, middle: [s.xMm + x, s.yMm + y, s.zMm + z] };
+    }),
+  );
 }
 
 function pull(

@@ -19,6 +19,7 @@ export const FINDINGS = {
   'piece.passes': 'survey',
   'piece.bare': 'survey',
   'piece.rests': 'survey',
+  'piece.lid': 'survey',
   'piece.loose': 'survey',
   'piece.tips': 'survey',
   'pocket.edge': 'survey',

@@ -1,5 +1,4 @@
 import { isMoved, pieceOrigin } from '../../core/commission/origin';
-import { sizeMmOf } from '../../core/hardscape/extent';
 import { turnedAbout, type Axis } from '../../core/geometry/rotation';
 import type { Layer, Material, Option, Piece, Vessel } from '../../core/commission/schema';
 import { withNewPath } from '../../core/substrate/path';
@@ -8,6 +7,7 @@ import type { Start } from '../../core/yard/starts';
 import { standIn, type Form, type SizeClass } from '../../core/yard/pieceFrom';
 import { forPlacing, type YardPiece } from '../../core/catalogue/studio';
 import { useCommission } from './commissionStore';
+import { copied, nextNumber } from './copiedPieces';
 import { freshId } from './docEdit';
 import { optionWith, sandAtHand, useMaterials } from './materials';
 import { withPockets } from './pocketEdit';
@@ -77,39 +77,12 @@ export function useScapeEdit() {
     }
   }
 
-  /** Copies pieces beside themselves, with the joints between them: what a yard has once is bought when it is wanted twice. */
+  /** Copies pieces beside themselves, with what joins them and lies on them. */
   function copy(ids: readonly string[]): string[] {
-    const o = commission.option!;
-    const taken = [...o.pieces];
-    const own = o.pieces.filter((p) => ids.includes(p.id));
-    const along = own.map((p) => p.at[0]);
-    const widest = Math.max(0, ...own.map((p) => sizeMmOf(p.shape)[0]));
-    const besideMm = besideWithin(along, widest + BESIDE_MM, commission.document!.vessel.innerMm.length);
-    const named = new Map<string, string>();
-    const fresh = o.pieces
-      .filter((p) => ids.includes(p.id))
-      .map((p): Piece => {
-        const { owned: _o, massKg: _m, wasAt: _w, fixed: _f, soakingSince: _s, ...rest } = p;
-        const id = nextNumber(taken);
-        named.set(p.id, id);
-        const copied: Piece = { ...rest, id, origin: 'bought', at: [p.at[0] + besideMm, p.at[1]] };
-        taken.push(copied);
-        return copied;
-      })
-      .map((p): Piece => {
-        const on = p.stand.kind === 'on' ? named.get(p.stand.piece) : undefined;
-        return on ? { ...p, stand: { kind: 'on', piece: on } } : p;
-      });
-    const joints = o.joints.filter((j) => j.pieces.every((id) => named.has(id)));
-    const next = [...o.joints];
-    for (const j of joints) next.push({ ...j, id: freshId('J', next), pieces: j.pieces.map((id) => named.get(id)!) }); // prettier-ignore
     commission.endStep();
-    commission.editOption(`copy ${ids.join()}`, (q) => ({
-      ...q,
-      pieces: [...q.pieces, ...fresh],
-      joints: next,
-    }));
-    return fresh.map((p) => p.id);
+    const { option, named } = copied(commission.option!, ids, commission.document!.vessel.innerMm.length);
+    commission.editOption(`copy ${ids.join()}`, () => option);
+    return [...named.values()];
   }
 
   /** Sets pieces as in a mirror that stands in the middle of the tank; a stone itself has no mirror image. */
@@ -321,25 +294,6 @@ function startBed(
   if (!path || !sand || hilly.length === 0) return hilly;
   const others = hilly.filter((l) => !l.path);
   return withNewPath(others, freshId('path', others), sand.id, path, vessel);
-}
-
-/** A copy stands clear of what it was copied from by a finger’s width, mm. */
-const BESIDE_MM = 25;
-
-/** How far copies go to the right of what stands along a vessel, to the left where there is no room, else to its end. */
-function besideWithin(along: readonly number[], clearMm: number, lengthMm: number): number {
-  const [first, last] = [Math.min(...along), Math.max(...along)];
-  const far = last - first + clearMm;
-  if (last + far <= lengthMm) return far;
-  return first - far >= 0 ? -far : lengthMm - last;
-}
-
-/** A number for what is not of the yard: `N-1`, `N-2`, … */
-function nextNumber(pieces: readonly { id: string }[]): string {
-  const taken = new Set(pieces.map((p) => p.id));
-  let n = 1;
-  while (taken.has(`N-${n}`)) n++;
-  return `N-${n}`;
 }
 
 /** A spot turned around a middle, anticlockwise seen from above. */

@@ -225,7 +225,7 @@ export const BUILD = {
   'before.soak.detail': '{days} days of soaking before it stays down',
   'before.joints.title': 'Join outside, {method}: {joints}',
   'before.joints.detail':
-    '24 h to cure; then {mass} carried in as one by {count, plural, one {one person} other {# people}}, borne under {piece}, never by its thin end. {caution}',
+    '24 h to cure; then {mass} carried in as one by {count, plural, one {one person} other {# people}}, borne under {pieces}, never by its thin end. {caution}',
   'before.film.title': 'Background film, {colour}',
   'before.film.side': '{side} {size}',
   'before.film.detail': '{sides}; applied wet, squeezed out, trimmed; {hours} h to dry',

@@ -37,6 +37,9 @@ export const SURVEY = {
   'piece.glass.because': 'It cannot stand there: move it, turn it, or bury it less.',
   'piece.glass.near.says': '{piece} leaves {gap} to the front pane.',
   'piece.glass.near.because': 'The cleaning blade needs {room}, and stone on glass cracks it.',
+  'piece.lid.says': '{piece} stands {out} out of the rim, and the brief has a lid.',
+  'piece.lid.because':
+    'Cut a notch, set the wood lower, or settle with the client that there is none: what jumps needs one.',
   'piece.above.says': '{piece} reaches {top}, above nine tenths of the height.',
   'piece.above.because': '{most} is the usual most; above it the tank looks too small for its stone.',
   'start.count': '{count} pieces, an odd number',

@@ -1,6 +1,7 @@
 import { Color, Fog, Scene } from 'three';
 import type { Plant } from '../../../core/commission/schema';
 import { bedSurface } from './bedSurface';
+import { fixtures } from './fixtures';
 import type { Keeper } from './kept';
 import { plantLeaves } from './leaves';
 import { bends, straight, throughPane, type Seen, type Spot } from './place';
@@ -47,6 +48,7 @@ export function seatScene(seen: Seen, eye: Spot, look: SeatLook, keep: Keeper): 
     ...keep.objects('pieces', [option.pieces, seen.survey, materials, quick, from], () =>
       solids(seen, quick, keep, bent),
     ),
+    ...keep.objects('fixtures', [vessel, seen.gear, quick, from], () => fixtures(seen, quick, place)),
     ...keep.objects('heaps', [seen.survey.pockets, materials, quick, from], () => heaps(seen, quick, place)),
   );
   const deep = vessel.innerMm.width;

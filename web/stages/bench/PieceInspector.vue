@@ -92,6 +92,18 @@ const setLean = (side: 'back' | 'right') => (deg: number | undefined) => {
   return change(`typed lean ${side}`, () => ({ tiltDeg: [-next.back || 0, next.right] }));
 };
 const stands = computed(() => props.survey.stands.find((s) => s.id === props.piece.id));
+/** What carries it, and by what a glued group is carried in. */
+const borne = computed(() => {
+  const loads = (stands.value?.loads ?? []).map(
+    ({ on, kg, cm2 }) =>
+      `${f.mass(kg)} on ${on === 'glass' || on === 'bed' ? `the ${on}` : on}, ${Math.round(cm2)} cm²`,
+  );
+  const grip = props.survey.groups.find((g) => g.pieces.includes(props.piece.id))?.grip;
+  const carried = grip
+    ? [`glued group of ${f.mass(grip.massKg)}: carried under ${grip.by.join(' and ')}`]
+    : [];
+  return [...loads, ...carried].join('; ');
+});
 const overlaps = computed(() => (surveyed.value?.overlapL ?? 0) > 0.005);
 /** Pieces within reach of glue that it is not joined to yet. */
 const offers = computed(() =>
@@ -195,6 +207,7 @@ function glueTo(id: string | null): void {
       <button class="act" data-test="mirror" @click="$emit('mirror')">Mirror</button>
       <button class="act off" @click="edit.remove(piece.id)">Take off</button>
     </header>
+    <p v-if="borne" class="quiet borne" data-test="borne">{{ borne }}</p>
     <div class="fields">
       <FigureField label="from left" kind="length" :value="piece.at[0]" :apply="setX" />
       <FigureField label="from front" kind="length" :value="piece.at[1]" :apply="setY" />
@@ -331,6 +344,11 @@ header b {
   grid-template-columns: repeat(4, minmax(0, 1fr));
   gap: 0 12px;
   align-items: end;
+}
+.borne {
+  font-size: 12px;
+  line-height: 1.25;
+  margin: 0;
 }
 .off {
   margin-left: auto;

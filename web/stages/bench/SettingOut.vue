@@ -26,6 +26,7 @@ const materialOf = (p: Piece) => materialFor(materials.value, p.material);
 const set = computed(() =>
   settingOut(option.value, plan.value!.survey.pieces, (p) => materialOf(p)?.kind ?? 'stone'),
 );
+const grips = computed(() => plan.value!.survey.groups.flatMap((g) => g.grip ?? []));
 const surveyed = (p: Piece) => plan.value!.survey.pieces.find((s) => s.id === p.id)!;
 function stands({ stand }: Piece): string {
   switch (stand.kind) {
@@ -132,6 +133,10 @@ const print = () => window.print();
           </tr>
         </tbody>
       </table>
+      <p v-for="g in grips" :key="g.by.join()" data-test="set-grip">
+        Glued group of {{ f.mass(g.massKg) }}: carried under {{ g.by.join(' and ') }}, never by what hangs on
+        a joint.
+      </p>
       <footer>
         Large stones are lifted by as many as the run sheet says; eye protection where stone is split.
       </footer>

@@ -6,6 +6,7 @@ import FrontView from '../../drawing/FrontView.vue';
 import { marks, type Box } from '../../drawing/sheet';
 import { selectedPiece, selectedPieces } from '../../frame/selection';
 import { useFigures } from '../../units/figures';
+import GearHandles from './GearHandles.vue';
 import BedHandles from './BedHandles.vue';
 import MeasureOverlay from './MeasureOverlay.vue';
 import type { Underlaid } from './useUnderlays';
@@ -70,6 +71,13 @@ const zMm = computed(() => props.drawing.survey.pieces.find((p) => p.id === sele
         data-test="underlay-front"
       />
     </FrontView>
+    <GearHandles
+      v-if="drawing.gear?.length && !measuring"
+      :gear="drawing.gear"
+      :vessel="vessel"
+      view="front"
+      :k="k"
+    />
     <text :x="box.w - 7" :y="Z(vessel.waterLineMm) + 14" text-anchor="end" class="water">
       water {{ f.length(vessel.waterLineMm) }}
     </text>

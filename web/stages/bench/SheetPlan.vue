@@ -15,6 +15,7 @@ import { bedTool, brush, settledBed } from './bedTool';
 import BrushOverlay from './BrushOverlay.vue';
 import ClearanceLines from './ClearanceLines.vue';
 import CutLine from './CutLine.vue';
+import GearHandles from './GearHandles.vue';
 import FindingMarks from './FindingMarks.vue';
 import MeasureOverlay from './MeasureOverlay.vue';
 import type { Underlaid } from './useUnderlays';
@@ -78,6 +79,13 @@ const piece = computed(() => props.drawing.option.pieces.find((p) => p.id === se
         data-test="underlay-above"
       />
     </PlanView>
+    <GearHandles
+      v-if="drawing.gear?.length && bedTool === 'hand' && !measuring"
+      :gear="drawing.gear"
+      :vessel="vessel"
+      view="above"
+      :k="k"
+    />
     <SettledMarks v-if="settledBed" :settled="settledBed" :vessel="vessel" :k="k" />
     <BedHandles
       v-if="bedTool === 'hand'"

@@ -34,7 +34,11 @@ describe('another size', () => {
     });
     const angled = becoming('polygon');
     expect(resized(angled, 'length', 1200).corners?.[2]).toEqual([1200, 144]);
-    expect(resized(vesselOf({}), 'height', 200)).toMatchObject({ waterLineMm: 180 });
+    // As far below the rim as before, whichever way the height goes.
+    const { innerMm, waterLineMm } = vesselOf({});
+    for (const high of [200, innerMm.height + 150])
+      expect(resized(vesselOf({}), 'height', high).waterLineMm).toBe(high - (innerMm.height - waterLineMm));
+    expect(resized(vesselOf({}), 'length', 900)).not.toHaveProperty('waterLineMm');
   });
 });
 

@@ -94,10 +94,11 @@ export function resized(v: Vessel, key: 'length' | 'width' | 'height', mm: numbe
     Math.round((x * innerMm.length) / v.innerMm.length),
     Math.round((y * innerMm.width) / v.innerMm.width),
   ]);
-  const lower = key === 'height' && v.waterLineMm > mm;
+  // The water stays as far below the rim as it was.
+  const waterLineMm = Math.max(10, Math.min(mm - 10, v.waterLineMm + mm - v.innerMm.height));
   return {
     innerMm,
     ...(corners ? { corners } : {}),
-    ...(lower ? { waterLineMm: Math.max(10, mm - 20) } : {}),
+    ...(key === 'height' ? { waterLineMm } : {}),
   };
 }
