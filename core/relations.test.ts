@@ -28,7 +28,7 @@ const CENTRAL = [
   'litresToHeight', 'loadsOf', 'longestRound', 'measurePocket', 'meshVolume', 'mixedCelsius', 'moundSteepestDeg',
   'netLiftKgf', 'orderDay', 'parted', 'partingBrightness', 'pathRegion', 'pieceFrom', 'plugsFor', 'polygonArea',
   'poreWaterL', 'pouredL', 'powerLoad', 'proposedGear', 'recommendedKg', 'relax', 'remainingShare', 'restingCelsius',
-  'roSchedule', 'roughStone', 'saturationKPa', 'seenThroughPane', 'slopedAreaMm2', 'solidOfOutlines', 'squaringUp',
+  'roSchedule', 'roughStone', 'saturationKPa', 'seenThroughPane', 'silhouette', 'slopedAreaMm2', 'solidOfOutlines', 'squaringUp',
   'stabilityOf', 'starts', 'stoneToHoldKg', 'stoppedBy', 'tiled', 'traced', 'turnToSeat', 'waterDensity',
   'waterRecipe',
 ]; // prettier-ignore

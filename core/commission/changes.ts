@@ -19,6 +19,8 @@ export interface Change {
   is?: unknown;
   after?: string | null;
   order?: { was: string[]; is: string[] };
+  /** One of the two states does not have the list at all: with its last entry the list goes. */
+  listGoes?: true;
   /** Other values that were sent on the way, of which nobody knows whether they arrived. */
   sent?: unknown[];
 }
@@ -39,7 +41,7 @@ export function isFields(value: unknown): value is Fields {
 function compare(path: Step[], was: unknown, is: unknown, found: Change[]): void {
   if (was === is) return;
   if (isFields(was) && isFields(is) && was.kind === is.kind) compareFields(path, was, is, found);
-  else if (isList(was, is) && isList(is, was)) compareEntries(path, was ?? [], is ?? [], found);
+  else if (isList(was, is) && isList(is, was)) compareEntries(path, was, is, found);
   else if (!equal(was, is)) found.push(changeOf(path, was, is));
 }
 
@@ -74,19 +76,26 @@ export function areEntries(list: readonly unknown[]): list is Entry[] {
   return true;
 }
 
-function compareEntries(path: Step[], was: Entry[], is: Entry[], found: Change[]): void {
+function compareEntries(
+  path: Step[],
+  wasThere: Entry[] | undefined,
+  isThere: Entry[] | undefined,
+  found: Change[],
+): void {
+  const [was, is] = [wasThere ?? [], isThere ?? []];
+  const goes = wasThere && isThere ? {} : ({ listGoes: true } as const);
   const before = new Map(was.map((e) => [e.id, e]));
   const after = new Map(is.map((e) => [e.id, e]));
   // From the last to the first, so that putting them back begins with the one the next stands behind.
   for (let i = was.length - 1; i >= 0; i--)
     if (!after.has(was[i].id))
-      found.push({ path: [...path, { id: was[i].id }], was: was[i], after: was[i - 1]?.id ?? null });
+      found.push({ path: [...path, { id: was[i].id }], was: was[i], after: was[i - 1]?.id ?? null, ...goes });
   const order = { was: idsIn(was, after), is: idsIn(is, before) };
   if (!equal(order.was, order.is)) found.push({ path, order });
   is.forEach((entry, i) => {
     const old = before.get(entry.id);
     if (old) compare([...path, { id: entry.id }], old, entry, found);
-    else found.push({ path: [...path, { id: entry.id }], is: entry, after: is[i - 1]?.id ?? null });
+    else found.push({ path: [...path, { id: entry.id }], is: entry, after: is[i - 1]?.id ?? null, ...goes });
   });
 }
 
@@ -97,9 +106,10 @@ function idsIn(list: readonly Entry[], others: ReadonlyMap<string, unknown>): st
 /** What takes the same changes back, in the order in which that has to be done. */
 export function inverse(changes: readonly Change[]): Change[] {
   return changes
-    .map(({ path, was, is, after, order }) => ({
+    .map(({ path, was, is, after, order, listGoes }) => ({
       ...changeOf(path, is, was),
       ...(after === undefined ? {} : { after }),
+      ...(listGoes ? { listGoes } : {}),
       ...(order ? { order: { was: order.is, is: order.was } } : {}),
     }))
     .reverse();

@@ -65,6 +65,7 @@ function madeInList(list: unknown, id: string, rest: readonly Step[], change: Ch
   if (inner.clash) return inner;
   if (at >= 0 && inner.value === entries[at]) return { value: list };
   if (at < 0) return { value: inner.value === undefined ? list : putIn(entries, inner.value, change.after) };
+  if (inner.value === undefined && change.listGoes && entries.length === 1) return { value: undefined };
   return {
     value: inner.value === undefined ? entries.toSpliced(at, 1) : entries.with(at, inner.value as never),
   };

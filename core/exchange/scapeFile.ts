@@ -1,3 +1,4 @@
+import { strToU8 } from 'fflate';
 import { materialOf, optionOf } from '../commission/lookup';
 import type { Commission } from '../commission/schema';
 import type { Mesh } from '../geometry/mesh';
@@ -6,10 +7,11 @@ import { solidMesh } from '../hardscape/solid';
 import { bedMesh } from '../substrate/bedMesh';
 import type { Standing } from '../hardscape/settle';
 import type { BedField } from '../substrate/bedField';
+import { sheetSvg } from './sheetSvg';
 import { surfacesGlb, type NamedSurface } from './glb';
 
 /** What a whole scape can go out as. */
-export type ScapeEnding = 'glb' | 'stl';
+export type ScapeEnding = 'glb' | 'stl' | 'svg';
 
 /** What was measured of an option: its pieces as they stand, and the bed. */
 interface Measured {
@@ -45,12 +47,13 @@ export function scapeSurfaces(commission: Commission, survey: Measured): NamedSu
   return [...pieces, { name: 'bed', mesh: ground, colour }];
 }
 
-/** The whole scape as a file that other programs open: GLB in metres with y up, or STL in millimetres with z up. */
+/** The whole scape as a file that other programs open: GLB in metres with y up, STL in mm with z up, or its sheet as SVG. */
 export function scapeFile(
   commission: Commission,
   survey: Measured,
   ending: ScapeEnding,
 ): Promise<Uint8Array> | Uint8Array {
+  if (ending === 'svg') return sheetSvg(commission, survey).then((svg) => strToU8(svg));
   const surfaces = scapeSurfaces(commission, survey);
   return ending === 'glb' ? surfacesGlb(surfaces, commission.title) : stlOf(surfaces.map((s) => s.mesh));
 }

@@ -44,6 +44,7 @@ const changesAsk = z.object({
         path: z.array(z.union([z.string(), z.object({ id: z.string() })])).max(40),
         after: z.string().nullable().optional(),
         order: z.object({ was: z.array(z.string()), is: z.array(z.string()) }).optional(),
+        listGoes: z.literal(true).optional(),
       }),
     )
     .max(5_000),

@@ -35,6 +35,7 @@ export function fileRoutes(store: Store, jobs: Jobs): Router {
   for (const [ending, type] of [
     ['glb', 'model/gltf-binary'],
     ['stl', 'model/stl'],
+    ['svg', 'image/svg+xml'],
   ] as const)
     routes.get(`/:id/scape.${ending}`, async (req, res) => {
       const row = await existing(store, req.params.id);

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue';
 import type { Piece } from '../../../core/commission/schema';
 import { settingOut } from '../../../core/hardscape/settingOut';
 import { MARGIN_MM, PAPERS, tiled, type Paper } from '../../../core/view/tiles';
+import { api } from '../../document/api';
 import { useCommission } from '../../document/commissionStore';
 import { colourOf, materialFor } from '../../drawing/colour';
 import FrontView from '../../drawing/FrontView.vue';
@@ -89,6 +90,9 @@ const print = () => window.print();
         </select></label
       >
       <button class="solid" @click="print">Print</button>
+      <a class="act" :href="api.file(commission.id, 'scape.svg', commission.optionId)" data-test="svg"
+        >As SVG, 1 : 1</a
+      >
     </p>
     <p v-if="!ready" class="quiet">Measuring the bed…</p>
     <template v-else-if="what === 'sheet'">

@@ -1,4 +1,6 @@
+import fc from 'fast-check';
 import { createPinia, setActivePinia } from 'pinia';
+import { toRaw } from 'vue';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { example } from '../../../core/testing/scape';
 import type { Studio } from '../../../core/catalogue/studio';
@@ -249,5 +251,63 @@ describe('the layers of the bed', () => {
     ]);
     own().drop(path);
     expect(bed()).toHaveLength(1);
+  });
+});
+
+describe('undo', () => {
+  /** Acts at the bench by number: what a hand does in any order. */
+  const acts: ((
+    edit: ReturnType<typeof useScapeEdit>,
+    pick: (n: number) => string,
+    mm: number,
+  ) => unknown)[] = [
+    (e, pick, mm) => e.place(pick(mm), mm * 7, mm * 3),
+    (e, pick, mm) => e.nudge(pick(mm), mm - 50, 5),
+    (e, pick, mm) => e.lift(pick(mm), mm - 50),
+    (e, pick, mm) => e.turnAll([pick(mm), pick(mm + 1)], 'z', mm),
+    (e, pick, mm) => e.turnAll([pick(mm)], 'x', 5),
+    (e, pick) => e.mirrorAll([pick(0), pick(1)]),
+    (e, pick, mm) => e.copy([pick(mm), pick(mm + 1)]),
+    (e, pick, mm) => e.remove(pick(mm)),
+    (e, pick, mm) => e.join(pick(mm), pick(mm + 1)),
+    (e, pick, mm) => e.tryPiece(pick(mm), 'stand', (p) => ({ ...p, stand: { kind: 'at', zMm: mm } })),
+    (e, _pick, mm) => e.takeStart({ style: 'three', pieces: [], mounds: [{ at: [mm, mm], radiusMm: 50, heightMm: 20 }], rules: [] }), // prettier-ignore
+    (_e, pick, mm) => usePocketEdit().addOn(pick(mm)),
+    () => useBedEdit().add('soil-granules'),
+    () => useBedEdit().addPath([[100, 0], [200, 360]], 'soil-granules'), // prettier-ignore
+    (_e, _pick, mm) => commission.option!.bed[0] && useBedEdit().drop(commission.option!.bed[mm % commission.option!.bed.length].id), // prettier-ignore
+  ];
+
+  it('of any sequence restores the document exactly, and redo brings it back', async () => {
+    await fc.assert(
+      fc.asyncProperty(
+        fc.array(fc.tuple(fc.nat(acts.length - 1), fc.nat(100)), { minLength: 1, maxLength: 25 }),
+        async (sequence) => {
+          setActivePinia(createPinia());
+          commission = useCommission();
+          await commission.open('c');
+          edit = useScapeEdit();
+          const before = structuredClone(toRaw(commission.document));
+          for (const [act, mm] of sequence) {
+            const pick = (n: number) => {
+              const { pieces } = commission.option!;
+              return pieces[n % Math.max(1, pieces.length)]?.id ?? 'none';
+            };
+            acts[act](edit, pick, mm);
+            commission.endStep();
+          }
+          const after = structuredClone(toRaw(commission.document));
+          let undone = 0;
+          while (commission.past.length > 0) {
+            commission.undo();
+            undone++;
+          }
+          expect(toRaw(commission.document)).toEqual(before);
+          for (let n = 0; n < undone; n++) commission.redo();
+          expect(toRaw(commission.document)).toEqual(after);
+        },
+      ),
+      { numRuns: 40 },
+    );
   });
 });
