@@ -146,7 +146,7 @@ describe('the yard', () => {
   });
 
   it('parts a piece: two of the whole’s mass in its place, its number kept; one that stands elsewhere is left alone', async () => {
-    const ask = { way: 'upright', bearingDeg: 0, share: 0.4 };
+    const ask = { way: 'upright', bearingDeg: 0, share: 0.4, massKg: [null, null] };
     const { body } = await api().post('/api/studio/yard/S-94/parts').send(ask).expect(201);
     expect(body.parts.map((p: any) => [p.id, p.partOf])).toEqual([['S-94a', 'S-94'], ['S-94b', 'S-94']]); // prettier-ignore
     expect(body.parts[0].massKg + body.parts[1].massKg).toBeCloseTo(5.5, 2);

@@ -75,7 +75,13 @@ export async function partPiece(
   const mesh = shape.kind === 'scan' ? meshOfBytes(meshes.bytesOf(shape.mesh)) : solidMesh(shape);
   const volumeMm3 = shape.kind === 'scan' ? shape.volumeL * MM3_PER_L : volumeMm3Of(shape);
   const massKg = massKgOf(piece, volumeMm3, material);
-  const two = parted(mesh, massKg, ask, await solids(), ask.massKg ?? []);
+  const two = parted(
+    mesh,
+    massKg,
+    ask,
+    await solids(),
+    (ask.massKg ?? []).map((kg) => kg ?? undefined),
+  );
   if (!two) return { ok: false, says: 'One part would be no more than chips: move the cut further in.' };
   const parts: YardPiece[] = [];
   for (const [i, part] of two.meshes.entries()) {

@@ -48,8 +48,8 @@ export const partAsk = z.object({
   way: z.enum(['upright', 'level']),
   bearingDeg: turn,
   share: z.number().min(0.01).max(0.99),
-  /** Masses of the parts as weighed, the larger first. */
-  massKg: z.tuple([mass.optional(), mass.optional()]).optional(),
+  /** Masses of the parts as weighed, the larger first; null for one that was not. */
+  massKg: z.tuple([mass.nullable(), mass.nullable()]).optional(),
   /** The commission on whose bench it lies: others must not have it. */
   commission: z.string().max(80).optional(),
 });

@@ -85,7 +85,7 @@ export interface YardAsk {
 }
 /** A stone that is split, a twig that is broken off; masses as weighed, the larger part first. */
 export interface PartAsk extends Parting {
-  massKg?: readonly [number | undefined, number | undefined];
+  massKg?: readonly [number | null, number | null];
   commission: string;
 }
 

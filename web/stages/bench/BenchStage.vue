@@ -310,6 +310,7 @@ const doc = toRef(commission, 'document');
       @take="take"
       @let-down="letDown"
       @drop-piece="dropped"
+      @key="(e, p) => onKey(e, p, 'above')"
     >
       <PieceInspector
         v-if="piece && ready && bedTool === 'hand'"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Material, Option } from '../../../core/commission/schema';
+import type { Material, Option, Piece } from '../../../core/commission/schema';
 import type { YardPiece } from '../../../core/catalogue/studio';
 import type { ShownPlan } from '../../workers/planWorker';
 import BedPanel from './BedPanel.vue';
@@ -15,6 +15,7 @@ defineEmits<{
   take: [piece: YardPiece];
   dropPiece: [piece: YardPiece, x: number, y: number];
   letDown: [id: string];
+  key: [event: KeyboardEvent, piece: Piece];
 }>();
 const TABS: [Tray, string][] = [
   ['yard', 'Yard'],
@@ -52,7 +53,13 @@ const TABS: [Tray, string][] = [
       <BedPanel v-else-if="tray === 'bed'" :option="option" :materials="materials" :survey="survey" />
       <StartsPanel v-else-if="tray === 'starts'" :option="option" :materials="materials" :survey="survey" />
       <StoryPanel v-else-if="tray === 'story'" />
-      <PieceList v-else :option="option" :materials="materials" :survey="survey" />
+      <PieceList
+        v-else
+        :option="option"
+        :materials="materials"
+        :survey="survey"
+        @key="(e, p) => $emit('key', e, p)"
+      />
     </div>
     <slot />
   </section>

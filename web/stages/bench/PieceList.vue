@@ -1,18 +1,16 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Material, Option, Piece } from '../../../core/commission/schema';
-import { useScapeEdit } from '../../document/scapeEdit';
 import { useFigures } from '../../units/figures';
 import { selectedPiece } from '../../frame/selection';
 import type { ShownPlan } from '../../workers/planWorker';
 import { pieceOrigin } from '../../../core/commission/origin';
 import { useCommission } from '../../document/commissionStore';
 import OriginMark from '../../drawing/OriginMark.vue';
-import { pieceKey } from './pieceKeys';
 
 /** The pieces as a list: everything that can be done on the sheet can be done from here by key. */
 const props = defineProps<{ option: Option; materials: Material[]; survey?: ShownPlan['survey'] }>();
-const edit = useScapeEdit();
+defineEmits<{ key: [event: KeyboardEvent, piece: Piece] }>();
 const f = useFigures();
 const commission = useCommission();
 
@@ -50,7 +48,7 @@ const name = (p: Piece) => props.materials.find((m) => m.id === p.material)?.nam
         :data-listed="p.id"
         @click="selectedPiece = p.id"
         @focus="selectedPiece = p.id"
-        @keydown="pieceKey($event, p, 'above', edit)"
+        @keydown="$emit('key', $event, p)"
       >
         <b>{{ p.id }}</b> {{ name(p) }} <OriginMark :origin="originOf(p)" />
         <small v-if="surveyed(p)" class="quiet"

@@ -46,7 +46,7 @@ async function part(): Promise<void> {
       way: way.value,
       bearingDeg: bearingDeg.value,
       share: percent.value / 100,
-      massKg: [masses.value[0], masses.value[1]],
+      massKg: [masses.value[0] ?? null, masses.value[1] ?? null],
       commission: commission.id,
     });
     // The larger part takes its place; the other waits in the yard.
