@@ -181,6 +181,12 @@ export const plantingSchema = z.looseObject({
   /** Part of the surface that it takes where plantings share it; the whole when left out. */
   share: z.number().min(0.001).max(1).optional(),
   laterDays: laterDays.optional(),
+  /** Packs that there are for it, where that is settled: what they do not cover stays bare. */
+  packs: z.number().int().min(0).max(10_000).optional(),
+  /** How finely its packs are split. */
+  splits: z.enum(['coarse', 'usual', 'fine']).optional(),
+  /** Stems are halved: the tops are planted, and the bottoms too. */
+  halved: z.boolean().optional(),
 });
 
 /** Soil or grain heaped on top of a piece, for what is planted there. */
@@ -285,17 +291,35 @@ export const materialSchema = z.looseObject({
   notes: text.optional(),
 });
 
+/** Shapes by which leaves are drawn. */
+export const LEAVES = ['lance', 'round', 'needle', 'feather', 'strap', 'frond', 'tuft'] as const;
+
 export const plantSchema = z.looseObject({
   id,
   name: words,
   roots: z.enum(['bed', 'epiphyte', 'float']),
   minBedMm: figure(0, 1_000).optional(),
   habit: z
-    .enum(['carpet', 'rosette', 'stem', 'epiphyte', 'moss', 'bulb', 'grass', 'float', 'creeper'])
+    .enum(['carpet', 'rosette', 'stem', 'epiphyte', 'moss', 'bulb', 'grass', 'float', 'creeper', 'emersed'])
     .optional(),
   heightMm: z.tuple([lengthMm, lengthMm]).optional(),
+  /** How far across one plug grows, mm. */
+  spreadMm: z.number().min(1).max(5_000).optional(),
   light: z.enum(['low', 'medium', 'high']).optional(),
   needsCo2: z.boolean().optional(),
+  /** Grows as well as it can only with CO2, though it lives without. */
+  helpedByCo2: z.boolean().optional(),
+  /** Light of a day with which it lives, and with which it grows well, mol/m². */
+  dli: z.tuple([figure(0, 60), figure(0, 60)]).optional(),
+  /** Hardness in which it grows well, °d. */
+  gh: z.tuple([figure(0, 60), figure(0, 60)]).optional(),
+  /** What leaves that were grown above water do under it. */
+  emersedLeaves: z.enum(['stay', 'change', 'melt']).optional(),
+  /** Red or brown where it has its light, green in the shade. */
+  red: z.boolean().optional(),
+  leaf: z.enum(LEAVES).optional(),
+  /** Days from one trim to the next. */
+  trimEveryDays: z.number().int().min(1).max(365).optional(),
   /** Temperatures in which it grows well, °C. */
   tempC: z.tuple([figure(0, 45), figure(0, 45)]).optional(),
   growth: z.enum(['slow', 'medium', 'fast']).optional(),

@@ -31,6 +31,35 @@ export const waypointSchema = z.looseObject({
   steps: z.number().int().min(1).max(1_000).optional(),
 });
 
+/** Light of a lamp: its flux by a beam, or as it was measured in a grid below it. */
+const lightSchema = z.looseObject({
+  /** Middle of the lamp over the floor; over the middle of the tank when left out. */
+  at: point.optional(),
+  /** Its lower side above the rim, mm. */
+  aboveRimMm: lengthMm.optional(),
+  lengthMm: lengthMm.optional(),
+  widthMm: lengthMm.optional(),
+  /** Photons of 400 to 700 nm, µmol/s; or lumens of a white lamp; else its watts tell. */
+  umolPerS: figure(0, 10_000).optional(),
+  lumens: figure(0, 500_000).optional(),
+  /** Full angle at which it gives half of what it gives straight down; a lens makes it narrow. */
+  beamDeg: z.number().min(5).max(170).optional(),
+  /** Share of its full output at which it runs. */
+  output: z.number().min(0).max(1).optional(),
+  /** PPFD as measured in air on a level grid, µmol/m²/s, rows from the front, its middle under the lamp’s. */
+  grid: z
+    .looseObject({
+      columns: z.int().min(1).max(200),
+      rows: z.int().min(1).max(200),
+      stepMm: sizeMm,
+      /** How far below the lamp it was measured. */
+      belowMm: sizeMm,
+      ppfd: z.array(figure(0, 4_000)).max(40_000),
+    })
+    .refine((g) => g.ppfd.length === g.columns * g.rows, 'must have as many figures as columns times rows')
+    .optional(),
+});
+
 const deviceSchema = z.looseObject({
   id,
   name: words,
@@ -47,6 +76,8 @@ const deviceSchema = z.looseObject({
   litresPerHour: figure(0, 100_000).optional(),
   /** Day on which it comes, where that is known: what cannot start without it waits. */
   arrives: day.optional(),
+  /** What a lamp gives, and where it hangs. */
+  light: lightSchema.optional(),
   /** Its body inside the vessel: size, the corner nearest to the front and left, and the side a hand comes from. */
   body: z
     .looseObject({

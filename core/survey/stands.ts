@@ -1,8 +1,5 @@
 import { mayOverlap } from '../hardscape/neighbours';
-import { loadsOf, type Load } from '../hardscape/loads';
-import { massKgOf } from '../hardscape/mass';
 import { stabilityOf, type Side } from '../hardscape/stability';
-import { materialOf } from '../commission/lookup';
 import type { Standing } from '../hardscape/settle';
 import type { SurveyInput } from './input';
 import { remembered, type SurveyMemo } from './memo';
@@ -17,18 +14,13 @@ export interface StandSurvey {
   /** The lean that would tip it, degrees, and to which side. */
   tipsAtDeg: number;
   towards: Side;
-  /** What carries it, and how much of its mass each bears. */
-  loads: Load[];
 }
 
 /** What carries a piece may be that far below or beside it, mm. */
 const REACH_MM = 3;
 
 /** How every piece stands that has to by itself. While a vessel is dragged nobody asks. */
-export function surveyStands(
-  { commission, option, standing, field }: SurveyInput,
-  memo: SurveyMemo,
-): StandSurvey[] {
+export function surveyStands({ option, standing, field }: SurveyInput, memo: SurveyMemo): StandSurvey[] {
   if (memo.rough) return [];
   const held = new Set(option.joints.flatMap((j) => j.pieces));
   return standing.flatMap((s): StandSurvey[] => {
@@ -43,14 +35,8 @@ export function surveyStands(
       ...near.map((n) => n.columns),
       JSON.stringify([place(s), near.map(place)]),
     ];
-    const massKg = massKgOf(s.piece, s.columns.volumeMm3, materialOf(commission, s.piece.material));
-    const found = remembered(memo.slot(memo.areas, `stands ${id}`), [...key, massKg], () => ({
-      ...stabilityOf(s, field, near),
-      loads: loadsOf(s, massKg, field, near),
-    }));
-    const { base, insideMm, tipsAtDeg, towards, loads } = found as ReturnType<typeof stabilityOf> & {
-      loads: Load[];
-    };
+    const found = remembered(memo.slot(memo.areas, `stands ${id}`), key, () => stabilityOf(s, field, near));
+    const { base, insideMm, tipsAtDeg, towards } = found as ReturnType<typeof stabilityOf>;
     return [
       {
         id,
@@ -58,7 +44,6 @@ export function surveyStands(
         ...(base.length > 0 ? { insideMm } : {}),
         tipsAtDeg,
         towards,
-        loads,
       },
     ];
   });

@@ -18,6 +18,7 @@ const GREENS: Record<Habit, string> = {
   bulb: '#6a8f5b',
   float: '#94b58c',
   creeper: '#88a868',
+  emersed: '#5f8f5a',
 };
 const PACK: Record<Habit, [string, number, number]> = {
   carpet: ['cup', 8, 6.5],
@@ -29,6 +30,7 @@ const PACK: Record<Habit, [string, number, number]> = {
   bulb: ['pot', 2, 7],
   float: ['cup', 10, 4],
   creeper: ['cup', 8, 6.5],
+  emersed: ['pot', 2, 7.5],
 };
 
 function plant(

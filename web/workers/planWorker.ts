@@ -8,6 +8,7 @@ import { materialOf, optionOf } from '../../core/commission/lookup';
 import type { Commission, Layer, Piece } from '../../core/commission/schema';
 import { clearancesOf, type Clearance } from '../../core/hardscape/clearances';
 import { gapMm, JOINABLE_MM } from '../../core/hardscape/contact';
+import { loadsOf, type Load } from '../../core/hardscape/loads';
 import { dropped } from '../../core/hardscape/drop';
 import type { Standing } from '../../core/hardscape/settle';
 import { slidApart } from '../../core/hardscape/slideApart';
@@ -177,6 +178,8 @@ export interface Around {
   clear: Clearance[];
   /** Pieces within reach of glue, and how far they are, mm. */
   touching: { id: string; gapMm: number }[];
+  /** What bears it, and how much of it. */
+  loads: Load[];
 }
 
 function standsWith(
@@ -194,7 +197,13 @@ async function around(id: string): Promise<Around | undefined> {
   const touching = others
     .map((o) => ({ id: o.piece.id, gapMm: gapMm(own, o) }))
     .filter((t) => t.gapMm <= JOINABLE_MM);
-  return { clear: clearancesOf(own, others, measured.commission.vessel), touching };
+  const { survey, commission } = measured;
+  const { massKg } = survey.pieces.find((p) => p.id === id)!;
+  return {
+    clear: clearancesOf(own, others, commission.vessel),
+    touching,
+    loads: loadsOf(own, massKg, survey.field, others),
+  };
 }
 
 /** A device inside the vessel as an eye sees it. */

@@ -94,7 +94,7 @@ const setLean = (side: 'back' | 'right') => (deg: number | undefined) => {
 const stands = computed(() => props.survey.stands.find((s) => s.id === props.piece.id));
 /** What carries it, and by what a glued group is carried in. */
 const borne = computed(() => {
-  const loads = (stands.value?.loads ?? []).map(
+  const loads = (props.around?.loads ?? []).map(
     ({ on, kg, cm2 }) =>
       `${f.mass(kg)} on ${on === 'glass' || on === 'bed' ? `the ${on}` : on}, ${Math.round(cm2)} cm²`,
   );
