@@ -26,7 +26,7 @@ const CENTRAL = [
   'cutRun', 'evaporationKgPerH', 'facesOf', 'fillUnder', 'firstFill', 'floorLoad', 'gapMm', 'gearSeen', 'glassKg',
   'gripOf', 'grownArea', 'gypsumG', 'heatLoss', 'intoWaterW', 'kilonewtonsFromKg', 'liftKgf', 'limbsOf',
   'litresToHeight', 'loadsOf', 'longestRound', 'measurePocket', 'meshVolume', 'mixedCelsius', 'moundSteepestDeg',
-  'netLiftKgf', 'orderDay', 'parted', 'partingBrightness', 'pathRegion', 'pieceFrom', 'plugsFor', 'polygonArea',
+  'netLiftKgf', 'orderDay', 'parted', 'partingBrightness', 'pathRegion', 'pieceFrom', 'plugPositions', 'plugsFor', 'polygonArea',
   'poreWaterL', 'pouredL', 'powerLoad', 'proposedGear', 'recommendedKg', 'relax', 'remainingShare', 'restingCelsius',
   'roSchedule', 'roughStone', 'saturationKPa', 'seenThroughPane', 'silhouette', 'slopedAreaMm2', 'solidOfOutlines', 'squaringUp',
   'stabilityOf', 'starts', 'stoneToHoldKg', 'stoppedBy', 'tiled', 'traced', 'turnToSeat', 'waterDensity',
