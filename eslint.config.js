@@ -23,11 +23,15 @@ const CORE = [
   'survey',
   'filling',
   'gear',
+  'light',
+  'flow',
+  'growth',
   'visit',
   'takeoff',
   'ordering',
   'build',
   'care',
+  'planted',
   'pipeline',
 ];
 /** Folders of the interface in the same way; stages come after all of them and know no other stage. */

@@ -2,6 +2,7 @@ import { BUILD } from './build';
 import { CARE } from './care';
 import { LIVESTOCK } from './livestock';
 import { ORDERING } from './ordering';
+import { PLANTING } from './planting';
 import { SHARED } from './shared';
 import { SITE } from './site';
 import { SURVEY } from './survey';
@@ -17,6 +18,7 @@ import { WATER } from './water';
 export const EN = {
   ...SHARED,
   ...SURVEY,
+  ...PLANTING,
   ...SITE,
   ...WATER,
   ...LIVESTOCK,

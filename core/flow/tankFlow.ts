@@ -1,0 +1,128 @@
+import type { Standing } from '../hardscape/settle';
+import { surfaceAt, onFloor, type BedField } from '../substrate/bedField';
+import { potentialFlow, speeds, type Slice } from './potentialFlow';
+
+/** Where water comes in and goes out, seen from above, mm. */
+export interface Ports {
+  outflow: readonly [number, number];
+  intake: readonly [number, number];
+}
+
+/** Water at one height: speed in each cell, mm/s; −1 where there is no water. */
+export interface FlowLayer {
+  zMm: number;
+  columns: number;
+  rows: number;
+  dxMm: number;
+  dyMm: number;
+  vx: Float32Array;
+  vy: Float32Array;
+  speed: Float32Array;
+}
+
+/** Below this water hardly moves: mulm lies there, and leaves of epiphytes gather it, mm/s (common practice). */
+export const DEAD_MM_S = 4;
+const CELL_MM = 10;
+/** Heights at which the flow is looked at, shares of the water above the glass. */
+const HEIGHTS = [0.3, 0.7] as const;
+const MM3_PER_L = 1e6;
+const S_PER_H = 3600;
+/** Outflow and intake are spread over so much around their spot, mm. */
+const PORT_MM = 25;
+
+/**
+ * The flow from outflow to intake around what stands in the tank, at two heights that share it evenly.
+ * Valid for slow water, as `potentialFlow` is. Leaves out: what plants slow down, the jet of the outflow.
+ * Test: flow.test.ts, "in a tank: what comes in goes out, a wall makes a dead corner behind it".
+ */
+export function tankFlow(
+  field: BedField,
+  standing: readonly Standing[],
+  sizeMm: readonly [number, number, number],
+  waterMm: number,
+  litresPerHour: number,
+  ports: Ports,
+): FlowLayer[] {
+  return HEIGHTS.map((share) => {
+    const zMm = share * waterMm;
+    const slice = sliceAt(field, standing, sizeMm, zMm);
+    // Each height has half of the flow, over half of the water.
+    const perMm = (litresPerHour * MM3_PER_L) / S_PER_H / waterMm;
+    port(slice, ports.outflow, perMm);
+    port(slice, ports.intake, -perMm);
+    const { vx, vy } = speeds(slice, potentialFlow(slice));
+    const speed = vx.map((v, c) => (slice.open[c] ? Math.hypot(v, vy[c]) : -1));
+    const { columns, rows, dxMm, dyMm } = slice;
+    return { zMm, columns, rows, dxMm, dyMm, vx, vy, speed };
+  });
+}
+
+/** Open water at a height: inside the glass, above the bed, beside pieces. */
+function sliceAt(
+  field: BedField,
+  standing: readonly Standing[],
+  [length, width]: readonly [number, number, number],
+  zMm: number,
+): Slice {
+  const [columns, rows] = [
+    Math.max(2, Math.round(length / CELL_MM)),
+    Math.max(2, Math.round(width / CELL_MM)),
+  ];
+  const [dxMm, dyMm] = [length / columns, width / rows];
+  const open = new Uint8Array(columns * rows);
+  for (let j = 0, c = 0; j < rows; j++)
+    for (let i = 0; i < columns; i++, c++) {
+      const [x, y] = [(i + 0.5) * dxMm, (j + 0.5) * dyMm];
+      if (onFloor(field, x, y) && surfaceAt(field, x, y) < zMm) open[c] = 1;
+    }
+  for (const { columns: k, xMm, yMm, zMm: base } of standing)
+    for (let j = 0, c = 0; j < rows; j++)
+      for (let i = 0; i < columns; i++, c++) {
+        const u = Math.round(((i + 0.5) * dxMm - xMm - k.x0) / k.dxMm);
+        const w = Math.round(((j + 0.5) * dyMm - yMm - k.y0) / k.dyMm);
+        if (!open[c] || u < 0 || w < 0 || u >= k.columns || w >= k.rows) continue;
+        const cell = w * k.columns + u;
+        for (let n = k.first[cell]; n < k.first[cell + 1]; n++)
+          if (zMm > k.lo[n] + base && zMm < k.hi[n] + base) open[c] = 0;
+      }
+  return { columns, rows, dxMm, dyMm, open, source: new Float64Array(columns * rows) };
+}
+
+/** Adds a source to the open cells around a spot, or to the nearest that is open. */
+function port(
+  { columns, dxMm, dyMm, open, source }: Slice,
+  [x, y]: readonly [number, number],
+  much: number,
+): void {
+  const far = (c: number) =>
+    Math.hypot(((c % columns) + 0.5) * dxMm - x, (Math.floor(c / columns) + 0.5) * dyMm - y);
+  let near: number[] = [];
+  let nearest = -1;
+  for (let c = 0; c < open.length; c++) {
+    if (!open[c]) continue;
+    const d = far(c);
+    if (d <= PORT_MM) near.push(c);
+    if (nearest < 0 || d < far(nearest)) nearest = c;
+  }
+  if (near.length === 0 && nearest >= 0) near = [nearest];
+  for (const c of near) source[c] += much / near.length;
+}
+
+/** Speed at a spot of a layer, mm/s; undefined where there is no water. */
+export function speedAt(layer: FlowLayer, x: number, y: number): number | undefined {
+  const i = Math.min(layer.columns - 1, Math.max(0, Math.floor(x / layer.dxMm)));
+  const j = Math.min(layer.rows - 1, Math.max(0, Math.floor(y / layer.dyMm)));
+  const speed = layer.speed[j * layer.columns + i];
+  return speed < 0 ? undefined : speed;
+}
+
+/** Share of the open water at a height that hardly moves. */
+export function deadShare({ speed }: FlowLayer): number {
+  let [open, dead] = [0, 0];
+  for (const v of speed) {
+    if (v < 0) continue;
+    open++;
+    if (v < DEAD_MM_S) dead++;
+  }
+  return open === 0 ? 0 : dead / open;
+}

@@ -1,0 +1,208 @@
+import { dliOf } from '../catalogue/knownPlants';
+import { daysFrom } from '../calendar/day';
+import { materialOf, optionOf } from '../commission/lookup';
+import { plantingOrigin } from '../commission/origin';
+import type { Commission } from '../commission/schema';
+import { DEAD_MM_S } from '../flow/tankFlow';
+import { keptOf } from '../livestock/kept';
+import type { Survey } from '../survey/survey';
+import { rounded } from '../units/quantity';
+import type { Finding } from '../words/finding';
+import type { FindingId } from '../words/findingIds';
+import { inCelsius, inDegreesOfHardness, inMm } from '../words/measure';
+import { PRACTICE, say, type Text } from '../words/text';
+import type { Living } from './conditions';
+import type { Planted } from './planted';
+
+/** Light above this many times of what a plant grows well with burns it or feeds algae on it (common practice). */
+const TOO_MUCH = 2.2;
+/** A plant in front that grows higher than this share over the one behind it hides that (common practice). */
+const HIDES = 1.25;
+/** From this light on the bed on something has to grow fast from the first day, mol/m²/d (common practice). */
+const STRONG_DLI = 2.2;
+
+/** What is wrong with a planting where it stands, each with both figures and what would settle it. */
+export function plantedFindings(
+  commission: Commission,
+  survey: Survey,
+  living: Living,
+  parts: readonly Planted[],
+): Finding[] {
+  return [
+    ...parts.flatMap((p) => [
+      ...shortFindings(p),
+      ...lightFindings(p, living),
+      ...waterFindings(p, living),
+      ...flowFindings(p),
+      ...coverFindings(commission, p),
+    ]),
+    ...hidingFindings(parts),
+    ...stoneFindings(commission, survey, parts),
+    ...animalFindings(commission, parts),
+    ...startFindings(commission, parts, living),
+  ];
+}
+
+function finding(
+  id: FindingId,
+  severity: Finding['severity'],
+  part: Planted | undefined,
+  figures: [measured: number, limit: number, unit: string],
+  says: Text,
+  because: Text,
+): Finding {
+  const [measured, limit, unit] = figures;
+  return {
+    id,
+    severity,
+    at: part ? { plant: part.id } : {},
+    measured: rounded(measured, 2),
+    limit: rounded(limit, 2),
+    unit,
+    says,
+    because,
+    source: PRACTICE,
+  };
+}
+
+function shortFindings(part: Planted): Finding[] {
+  const { missing, plant, count, plugsAtHand, bareM2, planting } = part;
+  if (missing === 0) return [];
+  return [
+    finding('plant.short', 'warn', part, [plugsAtHand, count, 'plug'],
+      say('plant.short.says', { plant: plant.name, packs: planting.packs ?? 0, plugs: plugsAtHand, count, bare: rounded(bareM2 * 1e4, 0) }),
+      say('plant.short.because')),
+  ]; // prettier-ignore
+}
+
+function lightFindings(part: Planted, { lamps }: Living): Finding[] {
+  if (lamps.length === 0 || part.spots.length === 0) return [];
+  const { plant, leastDli, meanDli, mostDli } = part;
+  const [least, good] = dliOf(plant);
+  const names = {
+    plant: plant.name,
+    dli: rounded(leastDli, 1),
+    least: rounded(least, 1),
+    good: rounded(good, 1),
+  };
+  if (meanDli < least)
+    return [finding('plant.dark', 'warn', part, [meanDli, least, 'mol/m²/d'], say('plant.dark.says', { ...names, dli: rounded(meanDli, 1) }), say('plant.dark.because'))]; // prettier-ignore
+  if (plant.red && meanDli < good)
+    return [finding('plant.red', 'note', part, [meanDli, good, 'mol/m²/d'], say('plant.red.says', { ...names, dli: rounded(meanDli, 1) }), say('plant.red.because'))]; // prettier-ignore
+  if (leastDli < least * 0.8) {
+    const dark = part.dli.reduce((n, d) => n + (d < least ? 1 : 0), 0);
+    return [finding('plant.dark', 'note', part, [leastDli, least, 'mol/m²/d'], say('plant.dark.says.part', { ...names, count: dark }), say('plant.dark.because'))]; // prettier-ignore
+  }
+  if (mostDli > good * TOO_MUCH && plant.growth === 'slow')
+    return [finding('plant.burns', 'note', part, [mostDli, good * TOO_MUCH, 'mol/m²/d'], say('plant.burns.says', { ...names, dli: rounded(mostDli, 1) }), say('plant.burns.because'))]; // prettier-ignore
+  return [];
+}
+
+function waterFindings(part: Planted, { waterC, gh }: Living): Finding[] {
+  const { tempC, gh: hard, name } = part.plant;
+  const found: Finding[] = [];
+  // Too warm is said of the water as a whole, by the visit.
+  if (tempC && waterC < tempC[0])
+    found.push(finding('plant.warmth', 'warn', part, [waterC, tempC[0], '°C'],
+      say('plant.warmth.says', { plant: name, span: inCelsius(tempC, 0, 'to'), water: inCelsius(waterC) }), say('plant.warmth.because'))); // prettier-ignore
+  if (hard && (gh < hard[0] || gh > hard[1]))
+    found.push(finding('plant.hardness', gh > hard[1] * 1.5 ? 'warn' : 'note', part, [gh, gh < hard[0] ? hard[0] : hard[1], '°d'],
+      say('plant.hardness.says', { plant: name, span: inDegreesOfHardness(hard, 0, 'to'), water: inDegreesOfHardness(gh) }), say('plant.hardness.because'))); // prettier-ignore
+  return found;
+}
+
+function flowFindings(part: Planted): Finding[] {
+  const { plant, speedMmS, planting } = part;
+  if (plant.roots !== 'epiphyte' || plant.habit === 'emersed') return [];
+  if (planting.region && plant.habit === 'epiphyte')
+    return [finding('plant.rhizome', 'warn', part, [1, 0, 'region'], say('plant.rhizome.says', { plant: plant.name }), say('plant.rhizome.because'))]; // prettier-ignore
+  if (speedMmS === undefined || speedMmS >= DEAD_MM_S) return [];
+  return [finding('plant.still', 'note', part, [speedMmS, DEAD_MM_S, 'mm/s'], say('plant.still.says', { plant: plant.name, speed: rounded(speedMmS, 1), least: DEAD_MM_S }), say('plant.still.because'))]; // prettier-ignore
+}
+
+/** The date against the photograph or the opening of the brief. */
+function coverFindings({ brief }: Commission, part: Planted): Finding[] {
+  const day = brief.occasion?.day;
+  if (!day || part.spacingMm === undefined || part.plant.roots !== 'bed') return [];
+  const until = daysFrom(brief.buildDay, day);
+  if (until <= 0) return [];
+  const { cover, plant } = part;
+  if (!cover)
+    return [finding('plant.cover', 'note', part, [0, until, 'day'], say('plant.cover.says.never', { plant: plant.name, day: { day } }), say('plant.cover.because'))]; // prettier-ignore
+  if (cover.days <= until) return [];
+  return [finding('plant.cover', 'warn', part, [cover.days, until, 'day'], say('plant.cover.says', { plant: plant.name, on: { day: cover.on }, day: { day } }), say('plant.cover.because'))]; // prettier-ignore
+}
+
+/** From the front, what grows higher than what stands behind it over the same stretch. */
+function hidingFindings(parts: readonly Planted[]): Finding[] {
+  const placed = parts
+    .filter((p) => p.plant.roots === 'bed' && p.spots.length > 0 && p.plant.heightMm)
+    .map((p) => ({ p, ...reach(p) }));
+  return placed.flatMap(({ p, left, right, y }): Finding[] => {
+    const hidden = placed.find((o) => o.y > y + 30 && Math.min(right, o.right) - Math.max(left, o.left) > 0.5 * (o.right - o.left) && p.plant.heightMm![1] > HIDES * o.plant0[1] && p.plant.heightMm![1] > 100); // prettier-ignore
+    if (!hidden) return [];
+    return [finding('plant.hides', 'note', p, [p.plant.heightMm![1], hidden.plant0[1], 'mm'],
+      say('plant.hides.says', { plant: p.plant.name, high: inMm(p.plant.heightMm![1]), other: hidden.p.plant.name, low: inMm(hidden.plant0[1]) }), say('plant.hides.because'))]; // prettier-ignore
+  });
+}
+
+function reach({ spots, plant }: Planted) {
+  let [left, right, sum] = [Infinity, -Infinity, 0];
+  for (let i = 0; i < spots.length; i += 3) {
+    left = Math.min(left, spots[i]);
+    right = Math.max(right, spots[i]);
+    sum += spots[i + 1];
+  }
+  return { left, right, y: (sum * 3) / spots.length, plant0: plant.heightMm! };
+}
+
+/** Soft-water plants in a tank with stone that gives off carbonate. */
+function stoneFindings(commission: Commission, survey: Survey, parts: readonly Planted[]): Finding[] {
+  const stones = optionOf(commission, survey.optionId).pieces.filter(
+    (p) => materialOf(commission, p.material).hardens,
+  );
+  if (stones.length === 0) return [];
+  return parts
+    .filter((p) => (p.plant.gh?.[1] ?? 99) <= 8)
+    .map((p) => finding('plant.carbonate', 'warn', p, [stones.length, 0, 'stone'], say('plant.carbonate.says', { plant: p.plant.name, stones: stones.map((s) => s.id) }), say('plant.carbonate.because'))); // prettier-ignore
+}
+
+/** Animals of the brief that dig out fresh carpets or eat soft leaves. */
+function animalFindings(commission: Commission, parts: readonly Planted[]): Finding[] {
+  const kept = keptOf(commission);
+  const diggers = kept.filter((k) => k.species.digs).map((k) => k.species.name);
+  const eaters = kept.filter((k) => k.species.eatsPlants).map((k) => k.species.name);
+  const low = parts.filter(
+    (p) => p.plant.roots === 'bed' && ['carpet', 'grass', 'creeper'].includes(p.plant.habit ?? ''),
+  );
+  return [
+    ...(diggers.length > 0 && low.length > 0
+      ? [finding('plant.dug', 'note', low[0], [diggers.length, 0, 'species'], say('plant.dug.says', { animals: diggers, plant: low[0].plant.name }), say('plant.dug.because'))] // prettier-ignore
+      : []),
+    ...(eaters.length > 0 && parts.length > 0
+      ? [finding('plant.eaten', 'warn', parts[0], [eaters.length, 0, 'species'], say('plant.eaten.says', { animals: eaters }), say('plant.eaten.because'))] // prettier-ignore
+      : []),
+  ];
+}
+
+/** The first weeks: something that grows fast while light is strong, and leaves that were grown above water. */
+function startFindings(
+  commission: Commission,
+  parts: readonly Planted[],
+  { light, hours, windowDli, lamps }: Living,
+): Finding[] {
+  const now = parts.filter((p) => (p.planting.laterDays ?? 0) === 0 && p.count > 0);
+  if (now.length === 0) return [];
+  const found: Finding[] = [];
+  const mean = light.ppfd.reduce((a, b) => a + b, 0) / Math.max(1, light.ppfd.length);
+  const dli = (mean * hours * 3600) / 1e6 + windowDli;
+  if (lamps.length > 0 && dli > STRONG_DLI && !now.some((p) => p.plant.growth === 'fast'))
+    found.push(finding('plants.slow', 'note', undefined, [dli, STRONG_DLI, 'mol/m²/d'], say('plants.slow.says', { dli: rounded(dli, 1) }), say('plants.slow.because'))); // prettier-ignore
+  const bought = now.filter(
+    (p) => plantingOrigin(commission.brief, p.planting) === 'bought' && p.plant.roots === 'bed',
+  );
+  const melts = bought.filter((p) => p.planting.form === 'emersed' && p.plant.emersedLeaves === 'melt');
+  for (const p of melts)
+    found.push(finding('plant.melts', 'note', p, [1, 0, 'planting'], say('plant.melts.says', { plant: p.plant.name }), say('plant.melts.because'))); // prettier-ignore
+  return found;
+}

@@ -1,0 +1,123 @@
+import { describe, expect, it } from 'vitest';
+import { KNOWN_PLANTS } from '../catalogue/knownPlants';
+import type { Commission, Planting } from '../commission/schema';
+import { survey } from '../survey/survey';
+import { piece, scape, soil } from '../testing/scape';
+import { inEnglish } from '../words/english';
+import { newPlantedMemo, plantedPlan, type PlantedPlan } from './planted';
+
+const region: [number, number][] = [[50, 40], [350, 40], [350, 240], [50, 240]]; // prettier-ignore
+const known = (id: string) => ({ ...KNOWN_PLANTS.find((p) => p.id === id)!, packs: [{ id: `${id}-cup`, name: 'cup', size: 8, unit: 'plug' as const, priceMinor: 650, supplier: 'glasshouse-nine', leadDays: 5 }] }); // prettier-ignore
+
+/** A level bed under one lamp with some plantings. */
+function with_(plants: Partial<Planting>[], change: (c: Commission) => void = () => {}): Commission {
+  const commission = scape({
+    inner: [600, 360, 400],
+    option: { bed: [soil({ kind: 'level', mm: 60 })], pieces: [] },
+  });
+  const ids = [...new Set(plants.map((p) => p.plant!))];
+  commission.catalogue.plants = ids.map(known);
+  commission.options[0].plants = plants.map((p, i) => ({
+    id: `P-${i + 1}`,
+    plant: 'hemianthus-callitrichoides',
+    ...p,
+  }));
+  commission.site = { devices: [{ id: 'lamp', name: 'lamp', watts: 60, kind: 'lamp', light: { umolPerS: 90 } }, { id: 'f', name: 'filter', watts: 10, kind: 'filter', litresPerHour: 600 }] }; // prettier-ignore
+  commission.brief.co2 = true;
+  change(commission);
+  return commission;
+}
+const planted = (c: Commission): PlantedPlan => plantedPlan(c, survey(c));
+const ids = (p: PlantedPlan) => p.findings.map((f) => f.id);
+const carpet = { plant: 'hemianthus-callitrichoides', region, spacingMm: 25 };
+
+describe('a scape as it will be planted', () => {
+  it('has a spot for every plug that is bought, numbered over all plantings', () => {
+    const { parts } = planted(with_([carpet, { plant: 'rotala-rotundifolia', region: [[400, 40], [560, 40], [560, 300], [400, 300]], spacingMm: 30 }])); // prettier-ignore
+    // 300 · 200 / 25² = 96; 160 · 260 / 30² = 46.2, rounded up.
+    expect(parts.map((p) => [p.count, p.spots.length / 3])).toEqual([[96, 96], [47, 47]]); // prettier-ignore
+    expect(parts.map((p) => p.firstNo).sort((a, b) => a - b)).toEqual([1, parts[0].firstNo === 1 ? 97 : 48]);
+  });
+
+  it('says where too few cups leave the hill bare, and each way out with its price and its date', () => {
+    const c = with_([{ ...carpet, packs: 2 }]);
+    const { parts, findings } = planted(c);
+    // Two cups of 35 plugs for 96: 26 are missing, 26 · 25² mm² = 162.5 cm².
+    expect(parts[0]).toMatchObject({ plugsAPack: 35, packsNeeded: 3, plugsAtHand: 70, missing: 26 });
+    expect(parts[0].bareM2).toBeCloseTo(0.01625, 9);
+    expect(findings.map((f) => inEnglish(f.says))).toContain('Hemianthus callitrichoides: 2 packs give 70 of 96 plugs; 163 cm² stay bare.'); // prettier-ignore
+    const ways = parts[0].waysOut;
+    expect(ways.map((w) => [w.kind, w.packs, w.priceMinor, w.figure])).toEqual([
+      // 25 · √(96 / 70) = 29.3 mm.
+      ['wider', 0, 0, 30],
+      ['packs', 1, 650, 3],
+      ['finer', 0, 0, 50],
+    ]);
+    expect(ways[0].coverDays!).toBeGreaterThan(ways[1].coverDays!);
+    // Each way out, taken, leaves nothing bare.
+    for (const { part } of ways) {
+      const [next] = planted(with_([{ ...carpet, packs: 2, ...part }])).parts;
+      expect(next.missing).toBe(0);
+    }
+  });
+
+  it('finds a carpet in the shadow of wood, and none of it in the light', () => {
+    const wood = { id: 'R-1', shape: { kind: 'box' as const, sizeMm: [560, 340, 20] as [number, number, number] }, at: [300, 180] as [number, number], stand: { kind: 'at' as const, zMm: 250 } }; // prettier-ignore
+    const shaded = planted(with_([carpet], (c) => (c.options[0].pieces = [piece(wood)])));
+    expect(ids(shaded)).toContain('plant.dark');
+    const free = planted(with_([carpet]));
+    expect(ids(free)).not.toContain('plant.dark');
+    expect(free.parts[0].meanDli).toBeGreaterThan(3 * shaded.parts[0].meanDli);
+    expect(free.parts[0].cover).toBeDefined();
+    expect(shaded.parts[0].cover?.days ?? Infinity).toBeGreaterThan(free.parts[0].cover!.days);
+  });
+
+  it('asks the light once more only for what a moved piece shades', () => {
+    const memo = newPlantedMemo();
+    const c = with_([carpet], (d) => (d.options[0].pieces = [piece({ at: [200, 140], stand: { kind: 'bed', buryMm: 20 } })])); // prettier-ignore
+    plantedPlan(c, survey(c), memo);
+    const moved = structuredClone(c);
+    moved.options[0].pieces[0].at = [450, 250];
+    const again = plantedPlan(moved, survey(moved), memo);
+    expect(again.parts[0].meanDli).toBeCloseTo(plantedPlan(moved, survey(moved)).parts[0].meanDli, 6);
+  });
+
+  it('holds the day on which it closes against the photograph', () => {
+    const on = (days: number) => with_([carpet], (c) => {
+      c.brief.buildDay = '2027-01-10';
+      c.brief.occasion = { kind: 'photograph', day: days > 20 ? '2027-04-20' : '2027-01-25' };
+    }); // prettier-ignore
+    expect(ids(planted(on(15)))).toContain('plant.cover');
+    expect(ids(planted(on(100)))).not.toContain('plant.cover');
+  });
+
+  it('knows what does not live there: cold water, hard water, a buried rhizome, red in the shade, animals that dig', () => {
+    const c = with_(
+      [carpet, { plant: 'anubias-barteri-nana', region: [[400, 40], [500, 40], [500, 140]], spacingMm: 60 }, { plant: 'rotala-macrandra', region: [[400, 200], [560, 200], [560, 320], [400, 320]], spacingMm: 30 }], // prettier-ignore
+      (d) => {
+        d.site!.target = { tempC: 18, gh: 14 };
+        d.site!.devices![0].light = { umolPerS: 40 };
+        d.brief.livestock = [{ species: 'carassius-auratus', count: 2 }];
+      },
+    );
+    const found = ids(planted(c));
+    for (const id of ['plant.warmth', 'plant.hardness', 'plant.rhizome']) expect(found).toContain(id);
+    expect(found.some((id) => id === 'plant.red' || id === 'plant.dark')).toBe(true);
+    // Everything said is a sentence with its figures.
+    for (const f of planted(c).findings) {
+      expect(inEnglish(f.says)).toMatch(/^\S.+[.:]$/);
+      expect(inEnglish(f.because)).not.toMatch(/[{}]/);
+    }
+  });
+
+  it('sets moss and ferns on the upper faces of the piece they are counted on', () => {
+    const c = with_([{ plant: 'taxiphyllum-barbieri', on: 'S-1', count: 8, region: undefined }], (d) => (d.options[0].pieces = [piece({ id: 'S-1', shape: { kind: 'box', sizeMm: [200, 120, 100] }, at: [300, 180], stand: { kind: 'floor' } })])); // prettier-ignore
+    const [moss] = planted(c).parts;
+    expect(moss.spots.length).toBe(24);
+    for (let i = 0; i < 24; i += 3) {
+      expect(Math.abs(moss.spots[i] - 300)).toBeLessThanOrEqual(100);
+      expect(moss.spots[i + 2]).toBeCloseTo(100, 6);
+    }
+    expect(moss.dli.every((d) => d > 0)).toBe(true);
+  });
+});

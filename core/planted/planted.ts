@@ -1,0 +1,265 @@
+import { dayPlus, type Day } from '../calendar/day';
+import { withKnown } from '../catalogue/knownPlants';
+import { optionOf, plantOf } from '../commission/lookup';
+import type { Commission, Plant, Planting } from '../commission/schema';
+import { speedAt } from '../flow/tankFlow';
+import { coverDays, growthOf, trimDays, type Growth } from '../growth/growth';
+import { dliOfPpfd } from '../light/ppfd';
+import type { LightMemo } from '../light/lightMap';
+import { spotsOnPiece } from '../planting/onPieces';
+import { inPlantingOrder, plugPositions, type Spots } from '../planting/positions';
+import { usualSpacingMm } from '../planting/spacing';
+import { standsOn } from '../planting/standsOn';
+import type { Survey } from '../survey/survey';
+import type { Finding } from '../words/finding';
+import { livingOf, type Living } from './conditions';
+import { plantedFindings } from './findings';
+import { waysOut, type WayOut } from './waysOut';
+
+/** One planting as it will live: where each plug goes, what it has there, when it closes. */
+export interface Planted {
+  id: string;
+  plant: Plant;
+  planting: Planting;
+  count: number;
+  spacingMm?: number;
+  netM2: number;
+  /** Where each goes, in planting order; of what is counted and on nothing none. */
+  spots: Spots;
+  /** Number of the first of them, over all plantings in their order. */
+  firstNo: number;
+  /** Light of a day at each spot, mol/m², its least, mean and most; NaN where there is no spot. */
+  dli: Float32Array;
+  leastDli: number;
+  meanDli: number;
+  mostDli: number;
+  /** Speed of the water at its spots, mm/s, the mean; undefined where no flow is known. */
+  speedMmS?: number;
+  plugsAPack: number;
+  packsNeeded: number;
+  /** Plugs that the packs at hand give; as many as are planted where nothing is settled. */
+  plugsAtHand: number;
+  /** Plugs that are missing, and the surface that stays bare, m². */
+  missing: number;
+  bareM2: number;
+  waysOut: WayOut[];
+  growth: Growth;
+  /** Days after the build until it has closed, with its range, and the day. */
+  cover?: { days: number; from: number; to: number; on: Day };
+  /** Days of the first trims until week 16. */
+  trims: number[];
+}
+
+export interface PlantedPlan {
+  parts: Planted[];
+  living: Living;
+  findings: Finding[];
+}
+
+/** How far ahead it is looked, days. */
+export const LOOKED_AHEAD_DAYS = 16 * 7;
+
+/** Kept between two looks at the same scape. */
+export interface PlantedMemo {
+  light: LightMemo;
+  spots: Map<string, { key: string; field: unknown; spots: Spots }>;
+}
+export const newPlantedMemo = (): PlantedMemo => ({ light: {}, spots: new Map() });
+
+/**
+ * Everything that is asked of a planting before it is bought: where each plug goes, whether the packs suffice, what light
+ * and flow it has, when it closes, and what is wrong with it.
+ */
+export function plantedPlan(commission: Commission, survey: Survey, memo = newPlantedMemo()): PlantedPlan {
+  const living = livingOf(commission, survey, memo.light);
+  const option = optionOf(commission, survey.optionId);
+  const taken = standsOn(survey.field, survey.standing);
+  const from = commission.brief.schools?.planting === 'transition' ? 'transition' : 'front';
+  const parts = option.plants.map((planting, i) => partOf(commission, survey, living, planting, survey.plantings[i], taken, memo)); // prettier-ignore
+  let no = 1;
+  for (const part of plantingOrder(parts, from)) {
+    part.firstNo = no;
+    no += part.spots.length / 3;
+  }
+  return { parts, living, findings: plantedFindings(commission, survey, living, parts) };
+}
+
+/** In the order in which they are planted: from the front, or what makes a transition first; what floats last. */
+export function plantingOrder(parts: readonly Planted[], from: 'front' | 'transition'): Planted[] {
+  const rank = ({ plant }: Planted) => {
+    if (plant.roots === 'float') return 3;
+    if (plant.roots === 'epiphyte') return 2;
+    return from === 'transition' && (plant.habit === 'rosette' || plant.habit === 'creeper') ? 0 : 1;
+  };
+  const front = ({ spots }: Planted) => {
+    let least = Infinity;
+    for (let i = 1; i < spots.length; i += 3) least = Math.min(least, spots[i]);
+    return least;
+  };
+  return [...parts].sort((a, b) => rank(a) - rank(b) || front(a) - front(b) || a.id.localeCompare(b.id));
+}
+
+function partOf(
+  commission: Commission,
+  survey: Survey,
+  living: Living,
+  planting: Planting,
+  measured: Survey['plantings'][number],
+  taken: Float64Array,
+  memo: PlantedMemo,
+): Planted {
+  const plant = withKnown(plantOf(commission, planting.plant));
+  const spacingMm = planting.region ? (planting.spacingMm ?? usualSpacingMm(plant)) : undefined;
+  const count = measured.plugs;
+  const { spots, normals } = spotsOf(
+    survey,
+    planting,
+    plant,
+    count,
+    spacingMm,
+    taken,
+    memo,
+    commission.vessel.waterLineMm,
+  );
+  const dli = dliAt(spots, normals, living);
+  const [leastDli, meanDli, mostDli] = spread(dli, living);
+  const packs = packsOf(commission, planting, plant, count);
+  const growth = growthOf(plant, { dli: meanDli, co2: living.co2, form: planting.form });
+  const closes = spacingMm === undefined ? undefined : coverDays(plant, spacingMm, growth);
+  const later = planting.laterDays ?? 0;
+  const bareM2 = spacingMm === undefined ? 0 : (packs.missing * spacingMm * spacingMm) / 1e6;
+  const part: Planted = {
+    id: planting.id,
+    plant,
+    planting,
+    count,
+    ...(spacingMm === undefined ? {} : { spacingMm }),
+    netM2: measured.netM2,
+    spots,
+    firstNo: 1,
+    dli,
+    leastDli,
+    meanDli,
+    mostDli,
+    ...(living.flow.length > 0 && spots.length > 0 ? { speedMmS: meanSpeed(spots, living) } : {}),
+    ...packs,
+    bareM2,
+    waysOut: [],
+    growth,
+    ...(closes
+      ? {
+          cover: {
+            ...later0(closes, later),
+            on: dayPlus(commission.brief.buildDay, Math.round(closes.days) + later),
+          },
+        }
+      : {}),
+    trims: trimDays(plant, growth, LOOKED_AHEAD_DAYS).map((d) => d + later),
+  };
+  part.waysOut = waysOut(part);
+  return part;
+}
+
+const later0 = (c: { days: number; from: number; to: number }, later: number) => ({ days: c.days + later, from: c.from + later, to: c.to + later }); // prettier-ignore
+
+/** Where the plugs of one planting go; remembered while nothing of it changed. */
+function spotsOf(
+  survey: Survey,
+  planting: Planting,
+  plant: Plant,
+  count: number,
+  spacingMm: number | undefined,
+  taken: Float64Array,
+  memo: PlantedMemo,
+  waterMm: number,
+): { spots: Spots; normals?: Float64Array } {
+  const seed = seedOf(planting.id);
+  if (planting.region && spacingMm !== undefined) {
+    const key = JSON.stringify([planting.region, count, spacingMm, plant.roots, standingKey(survey)]);
+    const known = memo.spots.get(planting.id);
+    if (known && known.key === key && known.field === survey.field) return { spots: known.spots };
+    const found = plugPositions(
+      survey.field,
+      planting.region,
+      count,
+      seed,
+      plant.roots === 'float' ? undefined : taken,
+    );
+    if (plant.roots === 'float') for (let i = 2; i < found.length; i += 3) found[i] = waterMm;
+    const spots = inPlantingOrder(found, spacingMm);
+    memo.spots.set(planting.id, { key, field: survey.field, spots });
+    return { spots };
+  }
+  const on = survey.standing.find((s) => s.piece.id === planting.on);
+  return on ? spotsOnPiece(on, survey.field, count, seed) : { spots: new Float64Array(0) };
+}
+
+const standingKey = ({ standing }: Survey) => standing.map((s) => [s.piece.id, s.xMm, s.yMm, s.zMm, s.piece.turnDeg, s.piece.tiltDeg]); // prettier-ignore
+
+/** The same planting gives the same spots. */
+function seedOf(id: string): number {
+  return [...id].reduce((n, c) => (n * 31 + c.charCodeAt(0)) % 1_000_003, 11);
+}
+
+function dliAt(
+  spots: Spots,
+  normals: Float64Array | undefined,
+  { light, hours, windowDli }: Living,
+): Float32Array {
+  return Float32Array.from({ length: spots.length / 3 }, (_, i) => {
+    const at = [spots[i * 3], spots[i * 3 + 1], spots[i * 3 + 2] + 2] as const;
+    const normal = normals ? ([normals[i * 3], normals[i * 3 + 1], normals[i * 3 + 2]] as const) : undefined;
+    return dliOfPpfd(light.at(at, normal), hours) + windowDli;
+  });
+}
+
+/** Least (the darkest twentieth), mean and most; of what has no spot that of the bed as a whole. */
+function spread(dli: Float32Array, { light, hours, windowDli }: Living): [number, number, number] {
+  if (dli.length === 0) {
+    const mean = light.ppfd.reduce((a, b) => a + b, 0) / Math.max(1, light.ppfd.length);
+    const day = dliOfPpfd(mean, hours) + windowDli;
+    return [day, day, day];
+  }
+  const sorted = Float32Array.from(dli).sort();
+  const mean = sorted.reduce((a, b) => a + b, 0) / sorted.length;
+  return [sorted[Math.floor(sorted.length * 0.05)], mean, sorted[sorted.length - 1]];
+}
+
+function meanSpeed(spots: Spots, { flow }: Living): number | undefined {
+  let [sum, n] = [0, 0];
+  for (let i = 0; i < spots.length; i += 3) {
+    const layer = flow.reduce((a, b) =>
+      Math.abs(b.zMm - spots[i + 2]) < Math.abs(a.zMm - spots[i + 2]) ? b : a,
+    );
+    const speed = speedAt(layer, spots[i], spots[i + 1]) ?? besides(layer, spots[i], spots[i + 1]);
+    if (speed === undefined) continue;
+    sum += speed;
+    n++;
+  }
+  return n === 0 ? undefined : sum / n;
+}
+
+/** What sits on a piece has the water beside it: the fastest within two hands. */
+function besides(layer: Living['flow'][number], x: number, y: number): number | undefined {
+  const found = [-1, 0, 1].flatMap((i) => [-1, 0, 1].map((j) => speedAt(layer, x + i * 30, y + j * 30)));
+  const open = found.filter((v) => v !== undefined);
+  return open.length === 0 ? undefined : Math.max(...open);
+}
+
+/** Packs for a planting: what each gives, how many are needed, and what those at hand leave missing. */
+function packsOf({ options }: Commission, planting: Planting, plant: Plant, count: number) {
+  const option = options.find((o) => o.plants.includes(planting));
+  const spare = option?.allowances?.plantSpare ?? 0;
+  const [few, usual, many] = plant.plugsAPack ?? [1, 1, 1];
+  const own = plant.plugsAPack ? usual : (plant.packs?.find((p) => p.unit === 'plug')?.size ?? 1);
+  const split =
+    planting.splits === 'coarse' && plant.plugsAPack
+      ? few
+      : planting.splits === 'fine' && plant.plugsAPack
+        ? many
+        : own;
+  const plugsAPack = split * (planting.halved && plant.habit === 'stem' ? 2 : 1);
+  const packsNeeded = Math.ceil((count * (1 + spare)) / plugsAPack - 1e-6);
+  const plugsAtHand = planting.packs === undefined ? count : planting.packs * plugsAPack;
+  return { plugsAPack, packsNeeded, plugsAtHand, missing: Math.max(0, count - plugsAtHand) };
+}

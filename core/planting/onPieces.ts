@@ -1,0 +1,72 @@
+import { seeded } from '../geometry/seeded';
+import { rotation, turned } from '../geometry/rotation';
+import { solidMesh } from '../hardscape/solid';
+import type { Standing } from '../hardscape/settle';
+import { onFloor, surfaceAt, type BedField } from '../substrate/bedField';
+import type { Spots } from './positions';
+
+/** Spots on a piece, with the way its surface looks at each. */
+export interface SurfaceSpots {
+  spots: Spots;
+  normals: Float64Array;
+}
+
+/** Faces that look down hold nothing; the more a face looks up the likelier it is chosen. */
+const LEAST_UP = 0.15;
+/** Candidates for each spot, of which the one farthest from the others is taken (Mitchell 1991, from memory). */
+const CANDIDATES = 12;
+
+/**
+ * Where epiphytes and mosses go on a piece: on faces that look up, above the bed, apart from each other. The same seed
+ * gives the same spots; fewer where the piece has no such face.
+ */
+export function spotsOnPiece(
+  { piece, xMm, yMm, zMm }: Standing,
+  field: BedField,
+  count: number,
+  seed: number,
+): SurfaceSpots {
+  const { vertices, faces } = solidMesh(piece.shape);
+  const v = turned(vertices, rotation(piece.turnDeg, piece.tiltDeg));
+  const chosen: { face: number; upTo: number; normal: [number, number, number] }[] = [];
+  let area = 0;
+  for (let f = 0; f < faces.length; f += 3) {
+    const [a, b, c] = [0, 1, 2].map((k) => v.subarray(faces[f + k] * 3, faces[f + k] * 3 + 3));
+    const u = [0, 1, 2].map((k) => b[k] - a[k]);
+    const w = [0, 1, 2].map((k) => c[k] - a[k]);
+    const n = [u[1] * w[2] - u[2] * w[1], u[2] * w[0] - u[0] * w[2], u[0] * w[1] - u[1] * w[0]];
+    const long = Math.hypot(...n) || 1;
+    if (n[2] / long < LEAST_UP) continue;
+    area += (long / 2) * (n[2] / long);
+    chosen.push({ face: f, upTo: area, normal: n.map((x) => x / long) as [number, number, number] });
+  }
+  const random = seeded(seed);
+  const draw = () => {
+    const at = random() * area;
+    const { face, normal } = chosen.find((t) => t.upTo >= at) ?? chosen[chosen.length - 1];
+    let [s, t] = [random(), random()];
+    if (s + t > 1) [s, t] = [1 - s, 1 - t];
+    const [a, b, c] = [0, 1, 2].map((k) => v.subarray(faces[face + k] * 3, faces[face + k] * 3 + 3));
+    const spot = [0, 1, 2].map((k) => a[k] + s * (b[k] - a[k]) + t * (c[k] - a[k]) + [xMm, yMm, zMm][k]);
+    const free = onFloor(field, spot[0], spot[1]) && spot[2] > surfaceAt(field, spot[0], spot[1]) + 4;
+    return free ? { spot, normal } : undefined;
+  };
+  const kept: { spot: number[]; normal: number[] }[] = [];
+  for (let n = 0; chosen.length > 0 && n < count; n++) {
+    let best: { spot: number[]; normal: number[]; far: number } | undefined;
+    for (let k = 0; k < CANDIDATES; k++) {
+      const found = draw();
+      if (!found) continue;
+      const far = Math.min(
+        Infinity,
+        ...kept.map((o) => Math.hypot(...o.spot.map((x, i) => x - found.spot[i]))),
+      );
+      if (!best || far > best.far) best = { ...found, far };
+    }
+    if (best) kept.push(best);
+  }
+  return {
+    spots: Float64Array.from(kept.flatMap((k) => k.spot)),
+    normals: Float64Array.from(kept.flatMap((k) => k.normal)),
+  };
+}
