@@ -31,6 +31,11 @@ export const router = createRouter({
           name: 'planting',
           component: () => import('./stages/planting/PlantingStage.vue'),
         },
+        {
+          path: 'planting-plan',
+          name: 'planting-plan',
+          component: () => import('./stages/planting/PlantingPlan.vue'),
+        },
         { path: 'take-off', name: 'take-off', component: () => import('./stages/takeoff/TakeOffStage.vue') },
         { path: 'order', name: 'order', component: () => import('./stages/order/OrderStage.vue') },
         { path: 'build', name: 'build', component: () => import('./stages/build/BuildStage.vue') },

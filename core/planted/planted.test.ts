@@ -4,6 +4,9 @@ import type { Commission, Planting } from '../commission/schema';
 import { survey } from '../survey/survey';
 import { piece, scape, soil } from '../testing/scape';
 import { inEnglish } from '../words/english';
+import { grownAt, trimmingsOf } from './grown';
+import { preparationOf } from './preparation';
+import { reasonsAgainst } from './livesHere';
 import { newPlantedMemo, plantedPlan, type PlantedPlan } from './planted';
 
 const region: [number, number][] = [[50, 40], [350, 40], [350, 240], [50, 240]]; // prettier-ignore
@@ -119,5 +122,56 @@ describe('a scape as it will be planted', () => {
       expect(moss.spots[i + 2]).toBeCloseTo(100, 6);
     }
     expect(moss.dli.every((d) => d > 0)).toBe(true);
+  });
+});
+
+describe('week after week', () => {
+  it('plugs close, are trimmed and melt; what goes in later is not there before', () => {
+    const c = with_([carpet, { plant: 'cryptocoryne-wendtii', region: [[400, 40], [560, 40], [560, 300], [400, 300]], spacingMm: 60, form: 'emersed', laterDays: 14 }]); // prettier-ignore
+    const [low, rosette] = planted(c).parts;
+    const covers = [0, 2, 4, 6, 8].map((week) => grownAt(low, week * 7).cover);
+    expect(covers).toEqual([...covers].sort((a, b) => a - b));
+    expect(covers[0]).toBeLessThan(0.2);
+    expect(grownAt(low, Math.ceil(low.cover!.days)).cover).toBe(1);
+    expect(grownAt(rosette, 10).spots.length).toBe(0);
+    expect(grownAt(rosette, 14).spots.length / 3).toBe(rosette.count);
+    // Two weeks after it went in it has lost most of what grew above water, and has it again five weeks after.
+    expect(grownAt(rosette, 28).melted).toBeCloseTo(0.7, 9);
+    expect(grownAt(rosette, 14 + 35).melted).toBe(0);
+    expect(grownAt(low, 200).trimmed).toBeGreaterThanOrEqual(low.trims[0]);
+    // Of a carpet a tenth of its plugs, of stems a top each.
+    expect(trimmingsOf(low)).toBe(Math.floor(low.count / 10));
+    const [stems] = planted(with_([{ plant: 'rotala-rotundifolia', region, spacingMm: 30 }])).parts;
+    expect(trimmingsOf(stems)).toBe(stems.count);
+  });
+});
+
+describe('what lives here', () => {
+  it('names each reason against a plant, and none where it lives', () => {
+    const of = (id: string, spot = {}) => reasonsAgainst(KNOWN_PLANTS.find((p) => p.id === id)!, { dli: 1, co2: false, waterC: 24, gh: 8, ...spot }).map((t) => inEnglish(t)); // prettier-ignore
+    expect(of('anubias-barteri-nana')).toEqual([]);
+    expect(of('hemianthus-callitrichoides')).toEqual(['1 mol/m² a day here, lives from 2.2', 'needs CO2']);
+    expect(of('hemianthus-callitrichoides', { dli: 3, co2: true })).toEqual([]);
+    expect(of('eriocaulon-cinereum', { dli: 3, co2: true, waterC: 29 })).toEqual([
+      'wants 20 to 27 °C',
+      'wants 0 to 6 °d of hardness',
+    ]);
+  });
+});
+
+describe('preparation', () => {
+  it('says for each plant what is done to it before it goes in, with its minutes', () => {
+    const c = with_([carpet, { plant: 'cryptocoryne-wendtii', region: [[400, 40], [560, 40], [560, 300], [400, 300]], spacingMm: 60, form: 'emersed' }]); // prettier-ignore
+    const { parts } = planted(c);
+    const { rows, tools, minutes } = preparationOf(parts);
+    expect(rows.get('P-1')!.map((t) => inEnglish(t))).toEqual([
+      'rinse the gel off, lukewarm',
+      'split into 35 a pack',
+    ]);
+    expect(rows.get('P-2')!.map((t) => inEnglish(t))).toEqual(['pull the wool off', 'trim the roots to two fingers', 'cut the leaves off that grew above water', 'split into 3 a pack']); // prettier-ignore
+    expect(tools.map((t) => inEnglish(t))).not.toContain('gel glue and gloves');
+    // Three cups rinsed at 1.5 min; each pot 4 + 2 + 1.5 min; 0.12 min a plug.
+    const [a, b] = parts;
+    expect(minutes).toBeCloseTo(3 * 1.5 + b.packsNeeded * 7.5 + (a.count + b.count) * 0.12, 9);
   });
 });

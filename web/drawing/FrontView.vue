@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Piece } from '../../core/commission/schema';
+import type { Grown } from '../../core/planted/grown';
 import { useFigures } from '../units/figures';
 import { frontLayers, ridge, topRuns } from './bedPaths';
 import type { Drawing } from './drawing';
@@ -17,7 +18,8 @@ const props = defineProps<
     /** Further pieces that are selected with it. */
     also?: readonly string[];
     interactive?: boolean;
-    plants?: { id: string; name: string; habit?: string; colour?: string; heightMm?: number[] }[];
+    /** What is planted, as it has grown by the day that is looked at. */
+    plants?: readonly Grown[];
   }
 >();
 const emit = defineEmits<{
@@ -151,9 +153,7 @@ const mark = computed(() => {
           <PlantsFront
             v-if="plants"
             :clip-path="`url(#inside-${option.id}-${k.toFixed(3)})`"
-            :option="option"
             :plants="plants"
-            :field="field"
             :from="t.band.y"
             :depth="W / BANDS"
             :x-scale="X"

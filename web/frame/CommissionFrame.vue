@@ -37,10 +37,12 @@ const OF_CHOSEN = ['order', 'build', 'handover'];
 const planned = computed(() =>
   OF_CHOSEN.includes(String(route.name)) ? (commission.document?.chosen ?? '') : commission.optionId,
 );
-const { plan, field, trouble, waterScale, scapeWork } = useLivePlan(
+const PLANTED = ['planting', 'planting-plan'];
+const { plan, field, planted, trouble, waterScale, scapeWork } = useLivePlan(
   toRef(commission, 'document'),
   planned,
   computed(() => studio.elsewhere(props.id)),
+  computed(() => PLANTED.includes(String(route.name))),
 );
 watch(
   () => commission.option,
@@ -49,7 +51,7 @@ watch(
 const reloadOrders = async () => {
   orders.value = (await api.orders(props.id).catch(() => ({ orders: orders.value }))).orders;
 };
-provide(FRAME, { plan, field, orders, reloadOrders, waterScale, scapeWork });
+provide(FRAME, { plan, field, planted, orders, reloadOrders, waterScale, scapeWork });
 useTitle(computed(() => (commission.document ? `${commission.document.title} · Utsuwa` : 'Utsuwa')));
 void studio.load();
 
@@ -99,6 +101,11 @@ useCommands([
     title: 'Setting-out sheet and footprint on paper',
     run: () => void router.push(`/c/${props.id}/setting-out`),
   },
+  {
+    id: 'planting plan',
+    title: 'Planting plan on paper',
+    run: () => void router.push(`/c/${props.id}/planting-plan`),
+  },
   { id: 'sheet', title: 'Visit sheet on paper', run: () => void router.push(`/c/${props.id}/visit-sheet`) },
   ...STAGES.map(([name, title]) => ({
     id: `go ${name}`,
@@ -135,7 +142,12 @@ onBeforeUnmount(() => void commission.flush());
               <router-view />
             </template>
           </main>
-          <TallyColumn v-if="tallied && commission.document" :plan="plan" @show="show" />
+          <TallyColumn
+            v-if="tallied && commission.document"
+            :plan="plan"
+            :more="route.name === 'planting' ? planted?.findings : undefined"
+            @show="show"
+          />
         </div>
       </div>
       <ConflictSheet />

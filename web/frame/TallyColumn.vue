@@ -3,7 +3,7 @@ import { isUsualPointLoad } from '../../core/site/floorLoad';
 import { gasCostOf } from '../../core/gear/gear';
 import { computed } from 'vue';
 import { useRouter } from 'vue-router';
-import type { Finding } from '../../core/words/finding';
+import { bySeverity, type Finding } from '../../core/words/finding';
 import { waterLineL } from '../../core/vessel/litres';
 import type { TakeOffLine } from '../../core/takeoff/line';
 import type { ShownPlan } from '../workers/planWorker';
@@ -12,11 +12,17 @@ import { money, useFigures } from '../units/figures';
 import FindingList from './FindingList.vue';
 import { openLine } from './openLine';
 
-const props = defineProps<{ plan: ShownPlan | undefined }>();
+const props = defineProps<{
+  plan: ShownPlan | undefined;
+  /** Findings of what is looked at beside those of the plan. */
+  more?: readonly Finding[];
+}>();
 const emit = defineEmits<{ show: [finding: Finding] }>();
 const commission = useCommission();
 const router = useRouter();
 const f = useFigures();
+
+const findings = computed(() => bySeverity([...(props.plan?.findings ?? []), ...(props.more ?? [])]));
 
 interface Row {
   key: string;
@@ -125,7 +131,7 @@ function open(row: Row): void {
         </button>
       </li>
     </ul>
-    <FindingList v-if="plan" :findings="plan.findings" @show="emit('show', $event)" />
+    <FindingList v-if="plan" :findings="findings" @show="emit('show', $event)" />
   </aside>
 </template>
 

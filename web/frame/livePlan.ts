@@ -3,12 +3,14 @@ import type { ScapeWork } from './planKey';
 import { onScopeDispose, shallowRef, watch, type Ref } from 'vue';
 import type { Commission } from '../../core/commission/schema';
 import { packer } from '../workers/parcel';
-import type { FieldView, ShownPlan, PlanWorker } from '../workers/planWorker';
+import type { FieldView, PlanWorker, ShownPlan, ShownPlanted } from '../workers/planWorker';
 import type { Elsewhere } from '../../core/yard/reserved';
 import { today } from '../units/days';
 
 /** A vessel that has not changed for so long is at rest. */
 const REST_MS = 150;
+/** What is planted is worked out after so long without a change. */
+const PLANTED_MS = 120;
 
 /**
  * The plan of an option, computed in a worker and renewed as the document changes. While one is under way
@@ -18,6 +20,8 @@ export function useLivePlan(
   commission: Ref<Commission | undefined>,
   optionId: Readonly<Ref<string>>,
   elsewhere: Readonly<Ref<Elsewhere>>,
+  /** Whether what is planted is looked at: nobody waits for its light otherwise. */
+  wantsPlanted: Readonly<Ref<boolean>>,
 ) {
   const worker = new Worker(new URL('../workers/planWorker.ts', import.meta.url), { type: 'module' });
   const remote = wrap<PlanWorker>(worker);
@@ -25,6 +29,8 @@ export function useLivePlan(
   const plan = shallowRef<ShownPlan>();
   const field = shallowRef<FieldView>();
   const trouble = shallowRef<string>();
+  const planted = shallowRef<ShownPlanted>();
+  let planting: ReturnType<typeof setTimeout> | undefined;
   let busy = false;
   let again = false;
   let known: Commission['vessel'] | undefined;
@@ -45,6 +51,10 @@ export function useLivePlan(
       if (rough) refining = setTimeout(() => void renew(), REST_MS);
       if (answer.field) field.value = answer.field;
       if (answer.plan) plan.value = answer.plan;
+      // Plants come after everything else, once a hand has come to rest.
+      clearTimeout(planting);
+      if (answer.plan && !rough && wantsPlanted.value)
+        planting = setTimeout(() => void renewPlanted(), PLANTED_MS);
       trouble.value = answer.trouble;
     } catch (error) {
       trouble.value = `The figures could not be worked out (${error instanceof Error ? error.message : String(error)}).`;
@@ -53,9 +63,14 @@ export function useLivePlan(
     if (again) await renew();
   }
 
+  async function renewPlanted(): Promise<void> {
+    planted.value = (await remote.planted().catch(() => undefined)) ?? planted.value;
+  }
+  watch(wantsPlanted, (wanted) => wanted && plan.value && void renewPlanted());
   watch([commission, optionId, elsewhere], () => void renew(), { immediate: true });
   onScopeDispose(() => {
     clearTimeout(refining);
+    clearTimeout(planting);
     worker.terminate();
   });
   /** What is asked of the scape now and then, worked out where the plan is. */
@@ -68,5 +83,5 @@ export function useLivePlan(
     letDown: (id) => remote.letDown(id),
     apart: (id) => remote.apart(id),
   };
-  return { plan, field, trouble, waterScale: () => remote.waterScale(), scapeWork };
+  return { plan, field, planted, trouble, waterScale: () => remote.waterScale(), scapeWork };
 }

@@ -3,7 +3,7 @@ import type { WaterHeight } from '../../core/survey/waterByHeight';
 import type { Filling } from '../../core/substrate/fillUnder';
 import type { Piece } from '../../core/commission/schema';
 import type { Spot3 } from '../../core/view/sightLine';
-import type { Around, FieldView, GearSeen, SettledBed, ShownPlan } from '../workers/planWorker';
+import type { Around, FieldView, GearSeen, SettledBed, ShownPlan, ShownPlanted } from '../workers/planWorker';
 import type { SentOrder } from '../document/api';
 
 /** What is asked now and then of the scape that was last measured: grains that creep, filler, what is around a piece. */
@@ -23,6 +23,8 @@ export interface ScapeWork {
 export interface Frame {
   plan: ShallowRef<ShownPlan | undefined>;
   field: ShallowRef<FieldView | undefined>;
+  /** What is planted as it will live; only while somebody looks at it. */
+  planted: ShallowRef<ShownPlanted | undefined>;
   orders: ShallowRef<SentOrder[]>;
   reloadOrders: () => Promise<void>;
   /** Free water by height of the scape as it was last measured. */

@@ -17,6 +17,9 @@ import { devicesOf } from '../../core/gear/gear';
 import { gearSeen as seenOf, type Seen } from '../../core/view/gearSeen';
 import type { Spot3 } from '../../core/view/sightLine';
 import { fillUnder, type Filling } from '../../core/substrate/fillUnder';
+import type { LightMap } from '../../core/light/lightMap';
+import type { Living } from '../../core/planted/conditions';
+import { newPlantedMemo, plantedPlan, type PlantedPlan } from '../../core/planted/planted';
 import { unfinished } from '../../core/pipeline/finite';
 import { fixedStanding } from '../../core/survey/fixed';
 import type { Survey } from '../../core/survey/survey';
@@ -249,6 +252,34 @@ async function apart(id: string): Promise<[number, number] | undefined> {
   return slidApart(own, others, measured.survey.field, measured.commission.vessel);
 }
 
-const worker = { compute, waterScale, settleBed, stopSettling, fillBed, around, gearSeen, letDown, apart };
+/** What is planted as it will live, without what only the computation needs. */
+export type ShownPlanted = Omit<PlantedPlan, 'living'> & {
+  optionId: string;
+  living: Omit<Living, 'light'> & { light: Omit<LightMap, 'at'> };
+};
+const plantedMemo = newPlantedMemo();
+
+/** Where each plug goes and what it has there, of the scape that was last measured. */
+async function planted(): Promise<ShownPlanted | undefined> {
+  if (!last) return undefined;
+  const { survey, commission } = last;
+  const { living, ...rest } = plantedPlan(commission, survey, plantedMemo);
+  const { light, ...water } = living;
+  const { at: _at, ...map } = light;
+  return { ...rest, optionId: survey.optionId, living: { ...water, light: map } };
+}
+
+const worker = {
+  compute,
+  planted,
+  waterScale,
+  settleBed,
+  stopSettling,
+  fillBed,
+  around,
+  gearSeen,
+  letDown,
+  apart,
+};
 export type PlanWorker = typeof worker;
 expose(worker);

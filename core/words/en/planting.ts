@@ -1,5 +1,22 @@
 /** Plants where they stand. */
 export const PLANTING = {
+  'prepare.rinse': 'rinse the gel off, lukewarm',
+  'prepare.wool': 'pull the wool off',
+  'prepare.halve': 'halve the stems; tops and bottoms apart',
+  'prepare.stems': 'cut the rot from the stems',
+  'prepare.roots': 'trim the roots to two fingers',
+  'prepare.melt': 'cut the leaves off that grew above water',
+  'prepare.split': 'split into {plugs} a pack',
+  'prepare.glue': 'dots of gel, rhizome free; gloves, air',
+  'tools.tweezers': 'long tweezers',
+  'tools.scissors': 'scissors',
+  'tools.bowls': 'bowls of tank water',
+  'tools.sprayer': 'a sprayer',
+  'tools.gel': 'gel glue and gloves',
+  'lives.dark': '{dli} mol/m² a day here, lives from {least}',
+  'lives.gas': 'needs CO2',
+  'lives.warmth': 'wants {span}',
+  'lives.hardness': 'wants {span} of hardness',
   'plant.short.says':
     '{plant}: {packs, plural, one {# pack gives} other {# packs give}} {plugs} of {count} plugs; {bare} cm² stay bare.',
   'plant.short.because':

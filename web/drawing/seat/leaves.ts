@@ -11,17 +11,13 @@ import {
 } from 'three';
 import type { Plant } from '../../../core/commission/schema';
 import { seeded } from '../../../core/geometry/seeded';
-import { plugSpots } from '../../../core/planting/region';
-import { drawnSurfaceAt } from '../bedPaths';
+import type { Grown } from '../../../core/planted/grown';
 import { matte } from './grain';
 import type { Place, Seen, Spot } from './place';
 
-/** Plugs of a planting that are drawn at most, and how far towards its grown height each is. */
+/** Plugs of a planting that are drawn at most. */
 const MOST_PLUGS = 1_200;
 const QUICK_PLUGS = 160;
-/** More than these no planting has. */
-const ALL_PLUGS = 40_000;
-const GROWN = 0.6;
 /** Leaves of one plug, by habit: how many, how far they lean out, how wide they are against their length. */
 const LEAVES: Record<string, readonly [count: number, lean: number, width: number]> = {
   rosette: [9, 0.8, 0.22],
@@ -78,28 +74,29 @@ function leavesOf(plant: Plant, [x, y, z]: Spot, tall: number, random: () => num
   });
 }
 
-/** Plants leaf by leaf, the same ones at every look. */
+/** Plants leaf by leaf as they have grown, the same ones at every look. */
 export function plantLeaves(
-  { option, field, vessel }: Seen,
+  { vessel }: Seen,
   place: Place,
-  known: readonly Plant[],
+  plants: readonly Grown[],
   quick: boolean,
 ): Object3D[] {
   const upright = new Vector3(0, 1, 0);
-  return option.plants.flatMap((planting) => {
-    const plant = known.find((p) => p.id === planting.plant);
-    if (!plant || !planting.region || !planting.spacingMm) return [];
-    const [low, high] = plant.heightMm ?? [25, 60];
-    const spots = thinned(plugSpots(planting.region, planting.spacingMm, ALL_PLUGS), quick ? QUICK_PLUGS : MOST_PLUGS); // prettier-ignore
-    const random = seeded(spots.length + 17);
-    const leaves = spots.flatMap(([x, y]) => {
-      const z = drawnSurfaceAt(field, x, y);
-      const tall = Math.min(
-        (low + (high - low) * GROWN) * (0.65 + 0.6 * random()),
-        vessel.waterLineMm - z - 4,
-      );
-      return tall > 2 ? leavesOf(plant, [x, y, z], tall, random) : [];
-    });
+  return plants.flatMap(({ plant, spots, heightMm, melted }) => {
+    const count = spots.length / 3;
+    const random = seeded(count + 17);
+    const every = Math.max(1, Math.ceil(count / (quick ? QUICK_PLUGS : MOST_PLUGS)));
+    const leaves: Leaf[] = [];
+    for (let i = 0; i < count; i += every) {
+      const at: Spot = [spots[i * 3], spots[i * 3 + 1], spots[i * 3 + 2]];
+      const most = plant.habit === 'emersed' ? Infinity : vessel.waterLineMm - at[2] - 4;
+      const tall =
+        plant.habit === 'float' ? Math.max(6, heightMm) : Math.min(heightMm * (0.65 + 0.6 * random()), most);
+      if (tall <= 2) continue;
+      const own = leavesOf(plant, at, tall, random);
+      leaves.push(...own.slice(0, Math.ceil(own.length * (1 - melted))));
+    }
+    if (leaves.length === 0) return [];
     const mesh = new InstancedMesh(leaf(), matte(quick, { side: DoubleSide }), leaves.length);
     const green = new Color(plant.colour ?? '#4f7f4b');
     const turn = new Quaternion();
@@ -113,10 +110,4 @@ export function plantLeaves(
     mesh.receiveShadow = true;
     return [mesh];
   });
-}
-
-/** So many of a list at most, from all over it: a planting that is thinned still covers its ground. */
-function thinned<T>(list: readonly T[], most: number): readonly T[] {
-  const step = Math.ceil(list.length / most);
-  return step > 1 ? list.filter((_, i) => i % step === 0) : list;
 }

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { turned, rotation } from '../../../core/geometry/rotation';
 import { plan } from '../../../core/pipeline/plan';
 import { example } from '../../../core/testing/scape';
+import { halfGrown } from '../halfGrown';
 import { meshForDrawing } from '../drawnMeshes';
 import { keeper } from './kept';
 import { straight, type Seen, type Spot } from './place';
@@ -20,7 +21,7 @@ const seen: Seen = {
   survey: planned.survey,
 };
 const eye: Spot = [200, -900, 400];
-const look: SeatLook = { refraction: false, light: 'day', plants: doc.catalogue.plants, quick: true };
+const look: SeatLook = { refraction: false, light: 'day', plants: halfGrown(option, doc.catalogue.plants, field), quick: true };
 const solidsOf = (all: Object3D[]) => all.filter((o): o is Mesh => o instanceof Mesh && o.userData.shared);
 
 describe('what a seat sees', () => {

@@ -1,5 +1,5 @@
 import { Color, Fog, Scene } from 'three';
-import type { Plant } from '../../../core/commission/schema';
+import type { Grown } from '../../../core/planted/grown';
 import { bedSurface } from './bedSurface';
 import { fixtures } from './fixtures';
 import type { Keeper } from './kept';
@@ -13,7 +13,8 @@ export interface SeatLook {
   /** Bent at the front pane, as an eye sees it. */
   refraction: boolean;
   light: 'day' | 'night' | 'backlit';
-  plants: readonly Plant[];
+  /** What is planted, as it has grown. */
+  plants: readonly Grown[];
   /** Without shadow, surfaces as coarse as they are, fewer plants: for a browser that draws slowly. */
   quick?: boolean;
 }
@@ -42,7 +43,7 @@ export function seatScene(seen: Seen, eye: Spot, look: SeatLook, keep: Keeper): 
       ...furniture(seen, look),
     ]),
     ...keep.objects('bed', [field, option.bed, materials, from], () => bedSurface(seen, place, quick)),
-    ...keep.objects('plants', [option.plants, field, look.plants, vessel, quick, from], () =>
+    ...keep.objects('plants', [look.plants, vessel, quick, from], () =>
       plantLeaves(seen, place, look.plants, quick),
     ),
     ...keep.objects('pieces', [option.pieces, seen.survey, materials, quick, from], () =>

@@ -2,6 +2,7 @@
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { eyeAbove, eyeFrom } from '../../../core/view/eye';
 import type { Drawing } from '../../drawing/drawing';
+import { halfGrown } from '../../drawing/halfGrown';
 import { api } from '../../document/api';
 import { useCommission } from '../../document/commissionStore';
 import { useSeats } from '../../document/seats';
@@ -41,10 +42,13 @@ const refraction = ref(false);
 const light = ref<'day' | 'night' | 'backlit'>('day');
 const squint = ref(false);
 const planted = ref(true);
+const grown = computed(() =>
+  halfGrown(props.option, commission.document?.catalogue.plants ?? [], props.field),
+);
 const look = computed(() => ({
   refraction: refraction.value,
   light: light.value,
-  plants: planted.value ? (commission.document?.catalogue.plants ?? []) : [],
+  plants: planted.value ? grown.value : [],
 }));
 const view = ref<{ picture: () => Promise<Blob | null> }>();
 async function save(): Promise<void> {

@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import type { CarePlan } from '../../../core/care/carePlan';
 import type { Commission, Option } from '../../../core/commission/schema';
 import FrontView from '../../drawing/FrontView.vue';
+import { halfGrown } from '../../drawing/halfGrown';
 import { longDay, shortDay } from '../../units/days';
 import { fahrenheitFromCelsius } from '../../../core/units/temperature';
 import { decimal, useFigures } from '../../units/figures';
@@ -20,6 +21,7 @@ const props = defineProps<{
 const f = useFigures();
 
 const PICTURE_W = 236;
+const grown = computed(() => halfGrown(props.option, props.commission.catalogue.plants, props.field));
 /** A guide of one page has room for so many. */
 const MOST_LATER = 6;
 const k = computed(() => PICTURE_W / props.commission.vessel.innerMm.length);
@@ -81,7 +83,7 @@ const fed = computed(() => props.care.weeks.some((w) => w.days.some((d) => d.dos
             :field="field"
             :survey="plan.survey"
             :k="k"
-            :plants="commission.catalogue.plants"
+            :plants="grown"
           />
           <path
             :d="`M0 0 V ${commission.vessel.innerMm.height * k} H ${PICTURE_W} V 0`"

@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref } from 'vue';
-import type { Commission } from '../../../core/commission/schema';
+import type { Commission, Option } from '../../../core/commission/schema';
 import { eyeFrom } from '../../../core/view/eye';
 import { useSeats } from '../../document/seats';
+import { halfGrown } from '../../drawing/halfGrown';
 import { usePointerDrag } from '../../drawing/usePointerDrag';
+import type { FieldView } from '../../workers/planWorker';
 import type { OptionPlan } from './useOptionPlans';
 
 /** Two options from one seat, one laid over the other: a line is drawn across to see more of either. */
@@ -22,18 +24,18 @@ const share = ref(50);
 const MOST_PX = 860;
 const wide = computed(() => Math.min(MOST_PX, props.width - 60));
 const high = computed(() => Math.round(wide.value * 0.56));
-const look = computed(() => ({
+const lookOf = (option: Option, field: FieldView) => ({
   refraction: false,
   light: 'day' as const,
-  plants: props.doc.catalogue.plants,
-}));
+  plants: halfGrown(option, props.doc.catalogue.plants, field),
+});
 
 const sides = computed(() =>
   ([left, right] as const).flatMap(({ value: id }, i) => {
     const option = props.doc.options.find((o) => o.id === id);
     const found = id === undefined ? undefined : props.plans[id];
     const cut = i === 0 ? `inset(0 ${100 - share.value}% 0 0)` : `inset(0 0 0 ${share.value}%)`;
-    return option && found ? [{ option, found, cut }] : [];
+    return option && found ? [{ option, found, cut, look: lookOf(option, found.field) }] : [];
   }),
 );
 const pictures = ref<HTMLElement>();
@@ -96,7 +98,7 @@ const drag = usePointerDrag<true>({
           :height="high"
           :eye="eye"
           :seat-name="`${seat?.name ?? 'in front and a little left'}, option ${s.option.id.toUpperCase()}`"
-          :look="look"
+          :look="s.look"
         />
       </div>
       <span class="line" :style="{ left: `${share}%` }" />

@@ -2,6 +2,7 @@
 import { computed, ref, toRef } from 'vue';
 import { broughtBack, duplicated, putAside, reordered } from '../../../core/commission/options';
 import FrontView from '../../drawing/FrontView.vue';
+import { halfGrown } from '../../drawing/halfGrown';
 import { useCommission } from '../../document/commissionStore';
 import { longDay } from '../../units/days';
 import { money, useFigures } from '../../units/figures';
@@ -45,16 +46,6 @@ const rows = computed(
 );
 /** Whether the options differ in a row: what is the same for all is set quieter. */
 const differs = (i: number) => new Set(columns.value.map((c) => c.figures[i]?.text)).size > 1;
-const plants = computed(() =>
-  doc.value.catalogue.plants.map(({ id, name, habit, colour, heightMm }) => ({
-    id,
-    name,
-    habit,
-    colour,
-    heightMm,
-  })),
-);
-
 const rename = (id: string) => (title: string) =>
   commission.tryEdit(`option title ${id}`, (d) => ({
     ...d,
@@ -150,7 +141,7 @@ const print = () => window.print();
                     :materials="doc.catalogue.materials"
                     :field="c.found.field"
                     :survey="c.found.plan.survey"
-                    :plants="plants"
+                    :plants="halfGrown(c.option, doc.catalogue.plants, c.found.field)"
                     :k="k"
                   />
                   <path

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue';
 import { keepKeys } from '../../design/commands';
 import type { Option, Origin, Plant } from '../../../core/commission/schema';
+import { reasonsAgainst, type Spot } from '../../../core/planted/livesHere';
 import { useFigures } from '../../units/figures';
 import OriginMark from '../../drawing/OriginMark.vue';
 import type { ShownPlan } from '../../workers/planWorker';
@@ -12,7 +13,8 @@ const props = defineProps<{
   option: Option;
   survey?: ShownPlan['survey'];
   brush?: Plant;
-  co2: boolean;
+  /** What there is at the spot last touched, or on the mean of the bed; undefined until it is known. */
+  here?: Spot & { spot: boolean };
   /** Where each planting comes from; bought where nothing is said. */
   origins?: ReadonlyMap<string, Origin>;
 }>();
@@ -33,6 +35,13 @@ const found = computed(() => {
     words.every((w) => `${p.name} ${p.habit} ${p.light}`.toLowerCase().includes(w)),
   );
 });
+/** Those that live here first; of the others why they are left out. It suggests: each can be painted all the same. */
+const only = ref(false);
+const listed = computed(() =>
+  found.value
+    .map((plant) => ({ plant, against: props.here ? reasonsAgainst(plant, props.here) : [] }))
+    .filter(({ against }) => !only.value || against.length === 0),
+);
 const traits = (p: Plant) =>
   [
     p.habit,
@@ -64,8 +73,12 @@ const traits = (p: Plant) =>
       @keydown="keepKeys"
       @click:clear="search = ''"
     />
+    <label v-if="here" class="only quiet"
+      ><input v-model="only" type="checkbox" data-test="lives-here" /> only what lives
+      {{ here.spot ? 'at the spot last touched' : 'here' }}, {{ here.dli.toFixed(1) }} mol/m²/d</label
+    >
     <ul>
-      <li v-for="p in found" :key="p.id">
+      <li v-for="{ plant: p, against } in listed" :key="p.id">
         <button
           class="plain paint"
           :class="{ chosen: brush?.id === p.id }"
@@ -77,7 +90,10 @@ const traits = (p: Plant) =>
         >
           <i :style="{ background: p.colour }" /><em>{{ p.name }}</em
           ><small class="quiet"
-            >{{ traits(p) }}<b v-if="p.needsCo2" :class="{ late: !co2 }">, needs CO2</b></small
+            >{{ traits(p)
+            }}<b v-if="against.length" class="late"
+              >: {{ against.map((t) => f.words(t)).join(', ') }}</b
+            ></small
           >
         </button>
       </li>
@@ -87,10 +103,9 @@ const traits = (p: Plant) =>
 
 <style scoped>
 .plants {
-  width: 236px;
-  flex: none;
-  border-left: 1px solid var(--rule);
-  padding: 14px 12px 20px;
+  flex: 1;
+  min-height: 0;
+  padding: 8px 12px 20px;
   overflow-y: auto;
 }
 ul {
@@ -109,6 +124,12 @@ button {
 }
 button:hover {
   background: var(--celadon-wash);
+}
+.only {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+  font-size: 12px;
 }
 .chosen {
   background: var(--celadon-wash);

@@ -1,127 +1,90 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef } from 'vue';
-import type { Plant, Planting } from '../../../core/commission/schema';
-import { FIRST_PORTIONS, usualSpacingMm } from '../../../core/planting/spacing';
-import { plugSpots } from '../../../core/planting/region';
+import { computed, defineAsyncComponent, ref, shallowRef } from 'vue';
+import type { Plant } from '../../../core/commission/schema';
+import { grownAt, type Grown } from '../../../core/planted/grown';
+import type { Planted } from '../../../core/planted/planted';
+import { FIRST_PORTIONS } from '../../../core/planting/spacing';
+import { plantingOrigin } from '../../../core/commission/origin';
+import { dayPlus } from '../../../core/calendar/day';
+import { dliOfPpfd } from '../../../core/light/ppfd';
+import { eyeFrom } from '../../../core/view/eye';
 import FrontView from '../../drawing/FrontView.vue';
 import PlanView from '../../drawing/PlanView.vue';
 import { useCommission } from '../../document/commissionStore';
-import { useFigures } from '../../units/figures';
-import { plantingOrigin } from '../../../core/commission/origin';
+import { useSeats } from '../../document/seats';
 import { useStays } from '../../document/stays';
-import FigureField from '../../document/FigureField.vue';
-import OriginField from '../../document/OriginField.vue';
-import { useFrame } from '../../frame/planKey';
-import { useStudio } from '../../document/studioStore';
-import PlantList from './PlantList.vue';
-import { usePainting } from './usePainting';
 import { useSteadySize } from '../../drawing/steadySize';
+import { useFrame } from '../../frame/planKey';
+import { shortDay } from '../../units/days';
+import FlowOverlay from './FlowOverlay.vue';
+import LightOverlay from './LightOverlay.vue';
+import { OVERLAY_NAMES, OVERLAYS, type Overlay } from './overlays';
+import PlantCard from './PlantCard.vue';
+import PlantingCharts from './PlantingCharts.vue';
+import PlantingTable from './PlantingTable.vue';
+import PlantList from './PlantList.vue';
+import PlugMarks from './PlugMarks.vue';
+import { usePainting } from './usePainting';
+import { usePlantings } from './usePlantings';
 
+/** Plan, front and seat of what is planted, on any day of the first sixteen weeks; and what is said of each planting. */
+const SeatView = defineAsyncComponent(() => import('../../drawing/SeatView.vue'));
 const commission = useCommission();
-const studio = useStudio();
-const { plan, field } = useFrame();
-const f = useFigures();
+const { plan, field, planted } = useFrame();
 const area = ref<HTMLElement>();
 const { width, height } = useSteadySize(area);
+const { plants, chosen, add, addRegion, remove } = usePlantings();
 
-const vessel = computed(() => commission.document!.vessel);
+const doc = computed(() => commission.document!);
+const vessel = computed(() => doc.value.vessel);
 const option = computed(() => commission.option!);
-const FORMS = [
-  { value: 'tissue', title: 'tissue culture' },
-  { value: 'emersed', title: 'grown above water' },
-  { value: 'running', title: 'out of a running tank' },
-];
-const origins = computed(
-  () => new Map(option.value.plants.map((p) => [p.id, plantingOrigin(commission.document!.brief, p)])),
-);
+const materials = computed(() => doc.value.catalogue.materials);
 const stays = useStays(() => option.value);
-const materials = computed(() => commission.document!.catalogue.materials);
-const LEFT = 22;
-/** Room above the plan for the title, and between plan and front view. */
-const TOP = 64;
+const origins = computed(
+  () => new Map(option.value.plants.map((p) => [p.id, plantingOrigin(doc.value.brief, p)])),
+);
+
+const overlay = ref<Overlay>('plants');
+const flowAt = ref(0);
+const week = ref(6);
+const below = ref<'table' | 'charts'>('table');
+/** What was worked out of this option; until it is there the drawing has no plants. */
+const shown = computed(() => (planted.value?.optionId === option.value.id ? planted.value : undefined));
+const parts = computed((): readonly Planted[] => shown.value?.parts ?? []);
+const grown = computed((): Grown[] => parts.value.map((p) => grownAt(p, week.value * 7)));
+const on = computed(() => dayPlus(doc.value.brief.buildDay, week.value * 7));
+const current = computed(() => option.value.plants.find((p) => p.id === chosen.value));
+const partOf = (id: string) => parts.value.find((p) => p.id === id);
+const findings = computed(() => [...(plan.value?.findings ?? []), ...(shown.value?.findings ?? [])]);
+
+const LEFT = 14;
+const TOP = 22;
+const BETWEEN = 26;
 const k = computed(() =>
   Math.max(
     0.1,
     Math.min(
       (width.value - 2 * LEFT) / vessel.value.innerMm.length,
-      (height.value - TOP - 76) / (vessel.value.innerMm.width + vessel.value.innerMm.height),
+      (height.value - TOP - BETWEEN - 24) / (vessel.value.innerMm.width + vessel.value.innerMm.height),
     ),
   ),
 );
 const X = (mm: number) => mm * k.value;
 const Y = (mm: number) => (vessel.value.innerMm.width - mm) * k.value;
 
-/** The studio's plants, and those that only this document has. */
-const plants = computed(() => {
-  const own = commission.document!.catalogue.plants;
-  const all = studio.studio?.catalogue.plants ?? [];
-  return [...own, ...all.filter((p) => !own.some((o) => o.id === p.id))];
-});
-const plantOf = (id: string) => plants.value.find((p) => p.id === id);
-const chosen = ref<string>();
 const brush = shallowRef<Plant>();
 const painting = usePainting({
   size: () => ({ length: vessel.value.innerMm.length, width: vessel.value.innerMm.width }),
-  done: (region) => plantRegion(brush.value!, region),
+  done: (region) => {
+    const fault = addRegion(brush.value!, region);
+    if (!fault) brush.value = undefined;
+    return fault;
+  },
 });
-
-function plantRegion(plant: Plant, region: [number, number][]): string | undefined {
-  return addPlanting(plant, { region, spacingMm: usualSpacingMm(plant) });
-}
-
-function addPlanting(plant: Plant, how: Partial<Planting>): string | undefined {
-  const ids = new Set(option.value.plants.map((p) => p.id));
-  let n = 1;
-  while (ids.has(`P-${n}`)) n++;
-  // Where old plants stay, a new one has to say that it is new.
-  const fresh = commission.document!.brief.rescape ? { origin: 'bought' as const } : {};
-  const planting: Planting = { id: `P-${n}`, plant: plant.id, ...fresh, ...how };
-  commission.endStep();
-  const fault = commission.tryEdit(`plant ${planting.id}`, (d) => ({
-    ...d,
-    catalogue: d.catalogue.plants.some((p) => p.id === plant.id)
-      ? d.catalogue
-      : { ...d.catalogue, plants: [...d.catalogue.plants, plant] },
-    options: d.options.map((o) =>
-      o.id === commission.optionId ? { ...o, plants: [...o.plants, planting] } : o,
-    ),
-  }));
-  if (!fault) {
-    chosen.value = planting.id;
-    brush.value = undefined;
-  }
-  return fault;
-}
-const shapes = computed(() =>
-  option.value.plants.flatMap((p) => {
-    const plant = plantOf(p.plant);
-    if (!p.region || !plant) return [];
-    const spots = plugSpots(p.region, p.spacingMm ?? usualSpacingMm(plant), 700)
-      .map(([x, y]) => `M${X(x).toFixed(1)} ${Y(y).toFixed(1)}h0`)
-      .join('');
-    return [
-      {
-        id: p.id,
-        name: plant.name,
-        d: `M${p.region.map(([x, y]) => `${X(x)} ${Y(y)}`).join('L')}Z`,
-        spots,
-        colour: plant.colour ?? '#4f7f6b',
-      },
-    ];
-  }),
-);
-const measured = (id: string) => plan.value?.survey.plantings.find((p) => p.id === id);
-const findingOf = (id: string) => plan.value?.findings.filter((n) => n.at.plant === id) ?? [];
-const current = computed(() => option.value.plants.find((p) => p.id === chosen.value));
-
-const change = (id: string, key: string, part: Partial<Planting>) =>
-  commission.tryEditOption(`planting ${key} ${id}`, (o) => ({
-    ...o,
-    plants: o.plants.map((p) => (p.id === id ? { ...p, ...part } : p)),
-  }));
-function remove(id: string): void {
-  commission.endStep();
-  commission.editOption(`unplant ${id}`, (o) => ({ ...o, plants: o.plants.filter((p) => p.id !== id) }));
+function begin(plant: Plant): void {
+  brush.value = plant;
+  chosen.value = undefined;
+  painting.begin();
 }
 const toFloor = (event: MouseEvent): [number, number] => {
   const box = area.value!.getBoundingClientRect();
@@ -130,249 +93,306 @@ const toFloor = (event: MouseEvent): [number, number] => {
     vessel.value.innerMm.width - (event.clientY - box.top - TOP) / k.value,
   ];
 };
-function begin(plant: Plant): void {
-  brush.value = plant;
-  chosen.value = undefined;
-  painting.begin();
+
+/** The spot under the pointer: its light, and what hardly moves there. */
+const pointed = ref<[number, number]>();
+function hover(event: MouseEvent): void {
+  const at = toFloor(event);
+  if (brush.value) painting.hover(at);
+  const { length, width: deep } = vessel.value.innerMm;
+  pointed.value = at[0] >= 0 && at[1] >= 0 && at[0] < length && at[1] < deep ? at : undefined;
 }
+const spot = computed(() => {
+  const living = shown.value?.living;
+  if (!living || !pointed.value) return undefined;
+  const { columns, rows, ppfd } = living.light;
+  const { length, width: deep } = vessel.value.innerMm;
+  const [i, j] = [
+    Math.floor((pointed.value[0] / length) * columns),
+    Math.floor((pointed.value[1] / deep) * rows),
+  ];
+  const there = ppfd[Math.min(rows - 1, j) * columns + Math.min(columns - 1, i)];
+  return { ppfd: there, dli: dliOfPpfd(there, living.hours) + living.windowDli };
+});
+/** Light against which plants are suggested: of the spot last touched, else of the bed as a whole. */
+const touched = ref<number>();
+const here = computed(() => {
+  const living = shown.value?.living;
+  if (!living) return undefined;
+  const { ppfd } = living.light;
+  const mean = ppfd.reduce((a, b) => a + b, 0) / Math.max(1, ppfd.length);
+  return {
+    dli: touched.value ?? dliOfPpfd(mean, living.hours) + living.windowDli,
+    co2: living.co2,
+    waterC: living.waterC,
+    gh: living.gh,
+    spot: touched.value !== undefined,
+  };
+});
+function press(event: MouseEvent): void {
+  if (brush.value) return painting.corner(toFloor(event));
+  if (spot.value) touched.value = spot.value.dli;
+}
+
+const { seat } = useSeats();
+const eye = computed(() => eyeFrom(vessel.value, seat.value, doc.value.site?.baseHeightMm));
+const look = computed(() => ({ refraction: false, light: 'day' as const, plants: grown.value }));
+const regionPath = (ring: readonly (readonly [number, number])[]) =>
+  `M${ring.map(([x, y]) => `${X(x)} ${Y(y)}`).join('L')}Z`;
+const regions = computed(() =>
+  option.value.plants.flatMap((p) =>
+    p.region
+      ? [
+          {
+            id: p.id,
+            d: regionPath(p.region),
+            colour: plants.value.find((q) => q.id === p.plant)?.colour ?? '#4f7f6b',
+          },
+        ]
+      : [],
+  ),
+);
+const lampless = computed(() => shown.value && shown.value.living.lamps.length === 0);
+const guessed = computed(() => shown.value?.living.lamps.some((l) => l.guessed));
 </script>
 
 <template>
   <div class="planting">
-    <div
-      ref="area"
-      class="area"
-      :class="{ painting: brush }"
-      tabindex="0"
-      data-test="planting-plan"
-      @click="brush && painting.corner(toFloor($event))"
-      @mousemove="brush && painting.hover(toFloor($event))"
-      @keydown="brush && painting.key($event, () => (brush = undefined))"
-    >
-      <header>
-        <h1>Planting</h1>
-        <p v-if="brush" class="alive">
+    <header class="bar">
+      <h1>Planting</h1>
+      <span role="group" aria-label="Laid over the plan" class="overlays">
+        <button
+          v-for="o in OVERLAYS"
+          :key="o"
+          class="plain"
+          :class="{ on: overlay === o }"
+          :aria-pressed="overlay === o"
+          :data-overlay="o"
+          @click="overlay = o"
+        >
+          {{ OVERLAY_NAMES[o] }}
+        </button>
+      </span>
+      <label class="weeks"
+        ><span class="quiet">{{ week === 0 ? 'planting day' : `week ${week}` }}, {{ shortDay(on) }}</span>
+        <input
+          v-model.number="week"
+          type="range"
+          min="0"
+          max="16"
+          step="1"
+          aria-label="Week after planting"
+          data-test="week"
+        />
+      </label>
+      <router-link class="act" :to="`/c/${commission.id}/planting-plan`" data-test="planting-plan-link"
+        >Planting plan</router-link
+      >
+    </header>
+    <div class="middle">
+      <div
+        ref="area"
+        class="area"
+        :class="{ painting: brush }"
+        tabindex="0"
+        data-test="planting-plan"
+        @click="press"
+        @mousemove="hover"
+        @mouseleave="pointed = undefined"
+        @keydown="brush && painting.key($event, () => (brush = undefined))"
+      >
+        <svg v-if="plan && field" class="sheet" :width="width" :height="height">
+          <g :transform="`translate(${LEFT} ${TOP})`">
+            <text y="-7" class="caption">From above</text>
+            <text
+              v-if="spot"
+              :x="X(vessel.innerMm.length)"
+              y="-7"
+              text-anchor="end"
+              class="note"
+              data-test="spot"
+            >
+              {{ Math.round(spot.ppfd) }} µmol/m²/s, {{ spot.dli.toFixed(1) }} mol/m²/d here
+            </text>
+            <PlanView
+              :stays="stays"
+              :vessel="vessel"
+              :option="option"
+              :materials="materials"
+              :field="field"
+              :survey="plan.survey"
+              :k="k"
+            >
+              <LightOverlay
+                v-if="overlay === 'light' && shown"
+                :living="shown.living"
+                :vessel="vessel"
+                :k="k"
+              />
+              <g
+                v-for="r in regions"
+                :key="r.id"
+                class="region"
+                :class="{ chosen: r.id === chosen }"
+                :data-region="r.id"
+                @click="brush || (chosen = r.id)"
+              >
+                <path
+                  :d="r.d"
+                  :fill="r.colour"
+                  :fill-opacity="overlay === 'plants' ? 0.28 : 0.02"
+                  :stroke="r.colour"
+                />
+              </g>
+              <template v-if="overlay === 'plants'">
+                <PlugMarks
+                  v-for="(p, i) in parts"
+                  :key="p.id"
+                  :part="p"
+                  :grown="grown[i]"
+                  :vessel="vessel"
+                  :k="k"
+                  :chosen="p.id === chosen"
+                />
+              </template>
+              <FlowOverlay
+                v-if="overlay === 'flow' && shown?.living.flow.length"
+                :living="shown.living"
+                :height="flowAt"
+                :vessel="vessel"
+                :k="k"
+              />
+            </PlanView>
+            <path
+              v-if="brush && painting.path.value.length"
+              :d="`M${painting.path.value.map(([x, y]) => `${X(x)} ${Y(y)}`).join('L')}`"
+              class="draft"
+            />
+            <circle
+              v-for="(p, i) in brush ? painting.corners.value : []"
+              :key="i"
+              :cx="X(p[0])"
+              :cy="Y(p[1])"
+              r="4"
+              class="corner"
+            />
+          </g>
+          <g :transform="`translate(${LEFT} ${TOP + Y(0) + BETWEEN})`" pointer-events="none">
+            <text class="caption" y="-7">
+              From the front, {{ week === 0 ? 'as planted' : `in week ${week}` }}
+            </text>
+            <FrontView
+              :vessel="vessel"
+              :option="option"
+              :materials="materials"
+              :field="field"
+              :survey="plan.survey"
+              :k="k"
+              :plants="grown"
+              data-test="planting-front"
+            />
+            <path
+              :d="`M0 -4 V ${X(vessel.innerMm.height)} H ${X(vessel.innerMm.length)} V -4`"
+              class="glass"
+            />
+          </g>
+        </svg>
+        <p v-if="brush" class="tell alive">
           Click the corners of {{ brush.name }} on the plan; Enter or the first corner closes it, Esc leaves
           it.
         </p>
-        <p v-else class="quiet">
-          {{ shapes.length }} {{ shapes.length === 1 ? 'region' : 'regions' }} from above; choose a plant on
-          the right to paint another, or to count what holds on to stone and wood
+        <p v-else-if="overlay === 'light' && lampless" class="tell late">
+          No lamp is listed under Vessel and site: there is no light to map.
         </p>
-        <p v-if="painting.fault.value" class="late">{{ painting.fault.value }}</p>
-      </header>
-      <svg v-if="plan && field" class="sheet" :width="width" :height="height">
-        <g :transform="`translate(${LEFT} ${TOP})`">
-          <PlanView
-            :stays="stays"
-            :vessel="vessel"
-            :option="option"
-            :materials="materials"
-            :field="field"
-            :survey="plan.survey"
-            :k="k"
-          >
-            <g
-              v-for="s in shapes"
-              :key="s.id"
-              class="region"
-              :class="{ chosen: s.id === chosen }"
-              :data-region="s.id"
-              @click="brush || (chosen = s.id)"
+        <p v-else-if="overlay === 'light' && guessed" class="tell quiet">
+          By the watts of the lamp, {{ shown?.living.hours }} h a day<template v-if="shown?.living.tinted"
+            >, water tinted by wood</template
+          >; type its light under Vessel. Panes send back up to a third more.
+        </p>
+        <p v-else-if="overlay === 'flow'" class="tell quiet">
+          <template v-if="shown?.living.flow.length">
+            {{ Math.round(shown.living.litresPerHour) }} L an hour,
+            {{ (shown.living.litresPerHour / Math.max(1, plan?.survey.freeWaterL ?? 1)).toFixed(1) }} times
+            the free water.
+            <label
+              ><select v-model="flowAt">
+                <option v-for="(l, i) in shown.living.flow" :key="i" :value="i">
+                  {{ Math.round(l.zMm) }} mm above the glass
+                </option>
+              </select></label
             >
-              <path :d="s.d" :fill="s.colour" fill-opacity="0.5" :stroke="s.colour" />
-              <path :d="s.spots" stroke="#f3f7ee" stroke-width="2.6" stroke-linecap="round" opacity="0.85" />
-            </g>
-          </PlanView>
-          <path
-            v-if="brush && painting.path.value.length"
-            :d="`M${painting.path.value.map(([x, y]) => `${X(x)} ${Y(y)}`).join('L')}`"
-            class="draft"
-          />
-          <circle
-            v-for="(p, i) in brush ? painting.corners.value : []"
-            :key="i"
-            :cx="X(p[0])"
-            :cy="Y(p[1])"
-            r="4"
-            class="corner"
-          />
-          <text :x="X(vessel.innerMm.length)" :y="Y(0) + 18" text-anchor="end" class="note">front glass</text>
-        </g>
-        <g :transform="`translate(${LEFT} ${TOP + Y(0) + 44})`" pointer-events="none">
-          <text class="caption" y="-10">From the front, grown half-way</text>
-          <FrontView
-            :vessel="vessel"
-            :option="option"
-            :materials="materials"
-            :field="field"
-            :survey="plan.survey"
-            :k="k"
-            :plants="plants"
-          />
-          <path :d="`M0 -4 V ${X(vessel.innerMm.height)} H ${X(vessel.innerMm.length)} V -4`" class="glass" />
-        </g>
-      </svg>
-      <section v-if="current" class="card" data-test="planting-card" @click.stop>
-        <header>
-          <b
-            ><i>{{ plantOf(current.plant)?.name }}</i></b
-          ><span class="quiet">{{ current.id }}</span>
-        </header>
-        <FigureField
-          v-if="current.region"
-          label="plugs apart"
-          kind="length"
-          :value="current.spacingMm"
-          :apply="(v) => change(current!.id, 'spacing', { spacingMm: v })"
+            A coarse picture: without friction, eddies, the jet and plants<template
+              v-if="shown.living.portsGuessed"
+              >; outflow and intake taken at the two ends of the back</template
+            >.
+          </template>
+          <template v-else>No filter with its litres an hour is listed under Vessel and site.</template>
+        </p>
+        <p v-if="painting.fault.value" class="tell late">{{ painting.fault.value }}</p>
+      </div>
+      <aside class="side">
+        <SeatView
+          v-if="plan && field"
+          :vessel="vessel"
+          :option="option"
+          :materials="materials"
+          :field="field"
+          :survey="plan.survey"
+          :width="292"
+          :height="186"
+          :eye="eye"
+          :seat-name="seat?.name"
+          :look="look"
         />
-        <FigureField
+        <PlantCard
+          v-if="current"
+          :key="current.id"
+          :planting="current"
+          :part="partOf(current.id)"
+          :findings="findings.filter((n) => n.at.plant === current!.id)"
+          :thinnest-mm="plan?.survey.plantings.find((p) => p.id === current!.id)?.thinnest?.mm"
+          @remove="remove(current.id)"
+        />
+        <PlantList
           v-else
-          label="portions"
-          kind="plain"
-          :value="current.count"
-          :apply="(v) => change(current!.id, 'count', { count: v })"
+          :plants="plants"
+          :option="option"
+          :survey="plan?.survey"
+          :brush="brush"
+          :here="here"
+          :origins="origins"
+          @paint="begin"
+          @count="(plant) => add(plant, { count: FIRST_PORTIONS })"
+          @choose="chosen = $event"
         />
-        <FigureField
-          v-if="current.region"
-          label="its share of the ground"
-          kind="plain"
-          unit="%"
-          :value="Math.round((current.share ?? 1) * 100)"
-          :apply="(v) => change(current!.id, 'share', { share: v! >= 100 ? undefined : v! / 100 })"
-          data-test="share"
-        />
-        <OriginField
-          :origin="plantingOrigin(commission.document!.brief, current)"
-          @change="(origin) => change(current!.id, 'origin', { origin })"
-        />
-        <v-select
-          label="comes as"
-          :items="FORMS"
-          :model-value="current.form"
-          clearable
-          @update:model-value="(form) => change(current!.id, 'form', { form: form ?? undefined })"
-        />
-        <FigureField
-          label="goes in after"
-          kind="plain"
-          unit="days"
-          optional
-          :value="current.laterDays"
-          :apply="(v) => change(current!.id, 'later', { laterDays: v || undefined })"
-          data-test="later"
-        />
-        <p v-if="measured(current.id)">
-          <b class="fig">{{ f.said(measured(current.id)!.plugs, 'plug') }}</b><template v-if="current.region">
-            on {{ f.said(measured(current.id)!.netM2, 'm²', 3) }} along the slope</template
-          >
-        </p>
-        <p v-if="measured(current.id)?.thinnest" class="quiet">
-          thinnest soil {{ f.length(measured(current.id)!.thinnest!.mm) }}
-        </p>
-        <p v-for="n in findingOf(current.id)" :key="n.id" class="late">{{ f.words(n.says) }}</p>
-        <button class="act" @click="remove(current.id)">Take away</button>
-      </section>
+        <button v-if="current" class="act back" data-test="all-plants" @click="chosen = undefined">
+          All plants
+        </button>
+      </aside>
     </div>
-    <PlantList
-      :plants="plants"
-      :option="option"
-      :survey="plan?.survey"
-      :brush="brush"
-      :co2="commission.document!.brief.co2"
-      :origins="origins"
-      @paint="begin"
-      @count="(plant) => addPlanting(plant, { count: FIRST_PORTIONS })"
-      @choose="chosen = $event"
-    />
+    <section class="below">
+      <span role="group" aria-label="Below" class="tabs">
+        <button class="plain" :class="{ on: below === 'table' }" @click="below = 'table'">Plantings</button>
+        <button
+          class="plain"
+          :class="{ on: below === 'charts' }"
+          data-test="charts"
+          @click="below = 'charts'"
+        >
+          Charts
+        </button>
+      </span>
+      <PlantingTable
+        v-if="below === 'table'"
+        :parts="parts"
+        :findings="findings"
+        :chosen="chosen"
+        :currency="doc.currency"
+        @choose="chosen = $event"
+      />
+      <PlantingCharts v-else :parts="parts" />
+    </section>
   </div>
 </template>
 
-<style scoped>
-.planting {
-  display: flex;
-  height: 100%;
-}
-.area {
-  flex: 1;
-  min-width: 0;
-  position: relative;
-  outline: none;
-}
-.area.painting {
-  cursor: crosshair;
-}
-.area > header {
-  position: absolute;
-  left: 22px;
-  top: 14px;
-  display: flex;
-  gap: 16px;
-  align-items: center;
-  z-index: 1;
-  flex-wrap: nowrap;
-  right: 14px;
-  line-height: 1.3;
-}
-.sheet {
-  position: absolute;
-  inset: 0;
-}
-.region {
-  cursor: pointer;
-}
-.chosen path:first-child {
-  stroke: var(--ink);
-  stroke-width: 2;
-}
-.draft {
-  fill: #42715e44;
-  stroke: var(--celadon);
-  stroke-width: 2;
-  stroke-dasharray: 5 3;
-}
-.corner {
-  fill: var(--paper);
-  stroke: var(--celadon);
-  stroke-width: 2;
-}
-.caption {
-  font: italic 15px var(--title);
-  fill: var(--ink);
-}
-.glass {
-  fill: none;
-  stroke: var(--ink);
-  stroke-width: 1.6;
-}
-.note {
-  font: 400 12px var(--text);
-  fill: var(--ink-2);
-}
-.card {
-  position: absolute;
-  right: 14px;
-  bottom: 14px;
-  width: 240px;
-  background: var(--paper);
-  border: 1px solid var(--celadon);
-  padding: 10px 14px;
-}
-.card header {
-  display: flex;
-  justify-content: space-between;
-}
-@media (max-width: 700px) {
-  .planting {
-    flex-direction: column;
-    overflow: auto;
-  }
-  .area {
-    flex: none;
-    height: 400px;
-  }
-  .area > header .quiet {
-    display: none;
-  }
-}
-</style>
+<style scoped src="./planting.css"></style>

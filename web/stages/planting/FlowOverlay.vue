@@ -1,0 +1,66 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { Vessel } from '../../../core/commission/schema';
+import { DEAD_MM_S } from '../../../core/flow/tankFlow';
+import type { ShownPlanted } from '../../workers/planWorker';
+import { arrowsOf } from './overlays';
+
+/** Where water goes at one height: arrows longer where it is faster, a ring where it hardly moves. */
+const props = defineProps<{ living: ShownPlanted['living']; height: number; vessel: Vessel; k: number }>();
+const W = computed(() => props.vessel.innerMm.width);
+const layer = computed(() => props.living.flow[props.height]);
+const arrows = computed(() => (layer.value ? arrowsOf(layer.value, DEAD_MM_S) : []));
+const LONGEST = 15;
+const path = (a: ReturnType<typeof arrowsOf>[number]) => {
+  const long = Math.min(LONGEST, 4 + a.speed * 0.5);
+  const [x, y] = [a.x * props.k, (W.value - a.y) * props.k];
+  const [u, v] = [a.dx * long, -a.dy * long];
+  return `M${x - u / 2} ${y - v / 2}L${x + u / 2} ${y + v / 2}m${-u * 0.3 - v * 0.22} ${-v * 0.3 + u * 0.22}L${x + u / 2} ${y + v / 2}l${-u * 0.3 + v * 0.22} ${-v * 0.3 - u * 0.22}`;
+};
+const port = ([x, y]: readonly [number, number]) => `translate(${x * props.k} ${(W.value - y) * props.k})`;
+</script>
+
+<template>
+  <g pointer-events="none" data-test="flow-map">
+    <rect :width="vessel.innerMm.length * k" :height="W * k" class="veil" />
+    <path v-for="(a, i) in arrows.filter((a) => !a.dead)" :key="i" :d="path(a)" class="arrow" />
+    <circle
+      v-for="(a, i) in arrows.filter((a) => a.dead)"
+      :key="`d${i}`"
+      :cx="a.x * k"
+      :cy="(W - a.y) * k"
+      r="3.4"
+      class="dead"
+    />
+    <g v-if="layer" class="port">
+      <g :transform="port(living.ports.outflow)"><circle r="7" /><text y="3.5">in</text></g>
+      <g :transform="port(living.ports.intake)"><circle r="7" /><text y="3.5">out</text></g>
+    </g>
+  </g>
+</template>
+
+<style scoped>
+.veil {
+  fill: var(--water);
+  opacity: 0.5;
+}
+.arrow {
+  fill: none;
+  stroke: #1f5a6d;
+  stroke-width: 1.3;
+}
+.dead {
+  fill: none;
+  stroke: var(--warn);
+  stroke-width: 1.3;
+}
+.port circle {
+  fill: var(--paper);
+  stroke: #1f5a6d;
+}
+.port text {
+  font: 600 8px var(--text);
+  text-anchor: middle;
+  fill: #1f5a6d;
+}
+</style>

@@ -1,0 +1,159 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { plantingOrder } from '../../../core/planted/planted';
+import { preparationOf } from '../../../core/planted/preparation';
+import PlanView from '../../drawing/PlanView.vue';
+import { useCommission } from '../../document/commissionStore';
+import { useFrame } from '../../frame/planKey';
+import { longDay } from '../../units/days';
+import { useFigures } from '../../units/figures';
+
+/** To print: every plug where it goes, numbered in planting order, with what is prepared first. */
+const commission = useCommission();
+const { plan, field, planted } = useFrame();
+const f = useFigures();
+const doc = computed(() => commission.document!);
+const vessel = computed(() => doc.value.vessel);
+const option = computed(() => commission.option!);
+const shown = computed(() => (planted.value?.optionId === option.value.id ? planted.value : undefined));
+const school = computed(() => (doc.value.brief.schools?.planting === 'transition' ? 'transition' : 'front'));
+const rows = computed(() => plantingOrder(shown.value?.parts ?? [], school.value).filter((p) => p.count > 0));
+const preparation = computed(() => preparationOf(rows.value));
+const PAGE_PX = 660;
+const k = computed(() => PAGE_PX / vessel.value.innerMm.length);
+const W = computed(() => vessel.value.innerMm.width);
+/** Every number is written where there is room for it; else every fifth and the first. */
+const dots = computed(() =>
+  rows.value.flatMap((p) => {
+    const close = (p.spacingMm ?? 40) * k.value < 15;
+    return Array.from({ length: p.spots.length / 3 }, (_, i) => ({
+      no: p.firstNo + i,
+      x: p.spots[i * 3] * k.value,
+      y: (W.value - p.spots[i * 3 + 1]) * k.value,
+      colour: p.plant.colour ?? '#4f7f6b',
+      said: !close || i === 0 || (p.firstNo + i) % 5 === 0,
+      bare: i >= p.plugsAtHand,
+    }));
+  }),
+);
+const print = () => window.print();
+</script>
+
+<template>
+  <article class="out">
+    <p class="screen-only bar">
+      <router-link class="act" :to="`/c/${commission.id}/planting`">Back to planting</router-link>
+      <button class="solid" @click="print">Print</button>
+    </p>
+    <p v-if="!shown || !plan || !field" class="quiet">Setting out the plugs…</p>
+    <template v-else>
+      <header>
+        <h1>Planting plan</h1>
+        <p>
+          {{ doc.title }} · {{ option.title }} · {{ longDay(doc.brief.buildDay) }} · numbers in the order of
+          planting,
+          {{ school === 'front' ? 'from the front' : 'transition plants first, then from the front' }}; mist
+          every few minutes
+        </p>
+      </header>
+      <svg :width="PAGE_PX" :height="W * k + 4" data-test="plan-plugs">
+        <PlanView
+          :vessel="vessel"
+          :option="option"
+          :materials="doc.catalogue.materials"
+          :field="field"
+          :survey="plan.survey"
+          :k="k"
+        >
+          <rect :width="PAGE_PX" :height="W * k" fill="#fff" opacity="0.72" />
+        </PlanView>
+        <g v-for="d in dots" :key="d.no">
+          <circle
+            :cx="d.x"
+            :cy="d.y"
+            :r="d.bare ? 2.4 : 1.8"
+            :fill="d.bare ? 'none' : d.colour"
+            :stroke="d.bare ? '#b84d12' : 'none'"
+          />
+          <text v-if="d.said" :x="d.x + 2.4" :y="d.y - 1.6">{{ d.no }}</text>
+        </g>
+      </svg>
+      <table data-test="plan-rows">
+        <thead>
+          <tr>
+            <th>Nos.</th>
+            <th>Plant</th>
+            <th>plugs</th>
+            <th>packs</th>
+            <th>apart</th>
+            <th>prepare</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="p in rows" :key="p.id">
+            <td>{{ p.spots.length ? `${p.firstNo}–${p.firstNo + p.spots.length / 3 - 1}` : 'by eye' }}</td>
+            <td>
+              <i :style="{ background: p.plant.colour }" /><em>{{ p.plant.name }}</em
+              ><template v-if="p.planting.on">, on {{ p.planting.on }}</template>
+            </td>
+            <td>{{ p.count }}</td>
+            <td>{{ p.planting.packs ?? p.packsNeeded }}</td>
+            <td>{{ p.spacingMm === undefined ? '' : f.length(p.spacingMm) }}</td>
+            <td>
+              {{
+                preparation.rows
+                  .get(p.id)
+                  ?.map((t) => f.words(t))
+                  .join(', ')
+              }}
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      <p>
+        Tools: {{ preparation.tools.map((t) => f.words(t)).join(', ') }}. About
+        {{ Math.round(preparation.minutes) }} minutes to prepare.
+      </p>
+    </template>
+  </article>
+</template>
+
+<style scoped>
+.out {
+  max-width: 720px;
+  padding: 18px 30px 40px;
+  background: #fff;
+  color: #23211e;
+  min-height: 100%;
+}
+.bar {
+  display: flex;
+  gap: 18px;
+  align-items: center;
+}
+svg text {
+  font: 500 6.5px var(--text);
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+  font-size: 12.5px;
+  margin: 10px 0;
+}
+th {
+  text-align: left;
+  font-weight: 400;
+  color: var(--ink-2);
+}
+td,
+th {
+  border-bottom: 1px solid #ddd6c9;
+  padding: 3px 8px 3px 0;
+}
+i {
+  display: inline-block;
+  width: 9px;
+  height: 9px;
+  margin-right: 5px;
+}
+</style>

@@ -1,0 +1,147 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import type { Finding } from '../../../core/words/finding';
+import type { Planted } from '../../../core/planted/planted';
+import { shortDay } from '../../units/days';
+import { money, useFigures } from '../../units/figures';
+
+/** Every planting with its count, packs, price, light and the day on which it closes; sorted by any of them. */
+const props = defineProps<{
+  parts: readonly Planted[];
+  findings: readonly Finding[];
+  chosen?: string;
+  currency: string;
+}>();
+defineEmits<{ choose: [id: string] }>();
+const f = useFigures();
+type Key = 'name' | 'count' | 'packs' | 'price' | 'light' | 'cover';
+const by = ref<Key>('name');
+const up = ref(true);
+const COLUMNS: [Key, string][] = [
+  ['name', 'Planting'],
+  ['count', 'plugs'],
+  ['packs', 'packs'],
+  ['price', 'price'],
+  ['light', 'light, mol/m²/d'],
+  ['cover', 'closes'],
+];
+const rows = computed(() =>
+  props.parts
+    .map((p) => ({
+      id: p.id,
+      name: p.plant.name,
+      colour: p.plant.colour,
+      count: p.count,
+      packs: p.planting.packs ?? p.packsNeeded,
+      short: p.missing > 0,
+      price: (p.planting.packs ?? p.packsNeeded) * (p.plant.packs?.[0]?.priceMinor ?? 0),
+      light: p.meanDli,
+      cover: p.cover?.days ?? (p.spacingMm === undefined ? -1 : Infinity),
+      on: p.cover?.on,
+      counted: p.spacingMm === undefined,
+      findings: props.findings.filter((n) => n.at.plant === p.id),
+    }))
+    .sort(
+      (a, b) => (a[by.value] < b[by.value] ? -1 : a[by.value] > b[by.value] ? 1 : 0) * (up.value ? 1 : -1),
+    ),
+);
+function sort(key: Key): void {
+  up.value = by.value === key ? !up.value : true;
+  by.value = key;
+}
+</script>
+
+<template>
+  <table data-test="planting-table">
+    <thead>
+      <tr>
+        <th
+          v-for="[key, title] in COLUMNS"
+          :key="key"
+          :aria-sort="by === key ? (up ? 'ascending' : 'descending') : 'none'"
+        >
+          <button class="plain" @click="sort(key)">{{ title }}</button>
+        </th>
+        <th>what is said of it</th>
+      </tr>
+    </thead>
+    <tbody>
+      <tr
+        v-for="r in rows"
+        :key="r.id"
+        :class="{ chosen: r.id === chosen }"
+        :data-planted="r.id"
+        @click="$emit('choose', r.id)"
+      >
+        <td>
+          <button class="plain" @click.stop="$emit('choose', r.id)">
+            <i :style="{ background: r.colour }" /><em>{{ r.name }}</em>
+          </button>
+        </td>
+        <td class="fig">{{ r.count }}</td>
+        <td class="fig" :class="{ late: r.short }">{{ r.packs }}</td>
+        <td class="fig">{{ r.price ? money(r.price, currency, true) : '' }}</td>
+        <td class="fig">{{ r.light.toFixed(1) }}</td>
+        <td>{{ r.on ? shortDay(r.on) : r.counted ? '' : 'does not close' }}</td>
+        <td class="said" :class="{ late: r.findings.some((n) => n.severity !== 'note') }">
+          {{ r.findings.map((n) => f.words(n.says)).join(' ') }}
+        </td>
+      </tr>
+    </tbody>
+  </table>
+</template>
+
+<style scoped>
+table {
+  width: 100%;
+  border-collapse: collapse;
+  font-size: 12.5px;
+}
+th {
+  text-align: left;
+  font-weight: 400;
+  color: var(--ink-2);
+  border-bottom: 1px solid var(--rule);
+  position: sticky;
+  top: 0;
+  background: var(--paper);
+  white-space: nowrap;
+}
+th .plain {
+  padding: 2px 0;
+}
+th[aria-sort='ascending'] .plain::after {
+  content: ' ↑';
+}
+th[aria-sort='descending'] .plain::after {
+  content: ' ↓';
+}
+td {
+  padding: 2px 10px 2px 0;
+  border-bottom: 1px solid var(--rule);
+  white-space: nowrap;
+  cursor: pointer;
+}
+.fig {
+  text-align: right;
+  font-weight: 600;
+  padding-right: 16px;
+}
+.said {
+  white-space: normal;
+  line-height: 1.25;
+  width: 45%;
+}
+.chosen td {
+  background: var(--celadon-wash);
+}
+i {
+  display: inline-block;
+  width: 10px;
+  height: 10px;
+  margin-right: 6px;
+}
+.plain {
+  text-align: left;
+}
+</style>

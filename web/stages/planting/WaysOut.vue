@@ -1,0 +1,49 @@
+<script setup lang="ts">
+import type { Planted } from '../../../core/planted/planted';
+import type { WayOut } from '../../../core/planted/waysOut';
+import { money, useFigures } from '../../units/figures';
+
+/** Where the packs leave a part bare: what can be done, what it costs more, and when it then closes. */
+defineProps<{ part: Planted; currency: string }>();
+defineEmits<{ take: [way: WayOut] }>();
+const f = useFigures();
+const what = (w: WayOut) =>
+  ({
+    wider: `${f.length(w.figure)} apart`,
+    packs: `${w.packs} more ${w.packs === 1 ? 'pack' : 'packs'}`,
+    finer: `split finer: ${w.figure} a pack`,
+    halved: 'halve the stems',
+  })[w.kind];
+const weeks = (days: number) => `closes in ${Math.round(days / 7)} weeks`;
+</script>
+
+<template>
+  <section class="out" data-test="ways-out">
+    <b class="late">{{ part.missing }} plugs short</b>
+    <button v-for="w in part.waysOut" :key="w.kind" class="act" :data-way="w.kind" @click="$emit('take', w)">
+      {{ what(w)
+      }}<small class="quiet">
+        {{ w.priceMinor ? `${money(w.priceMinor, currency, true)}, ` : ''
+        }}{{ w.coverDays === undefined ? 'does not close' : weeks(w.coverDays) }}
+      </small>
+    </button>
+  </section>
+</template>
+
+<style scoped>
+.out {
+  display: flex;
+  flex-direction: column;
+  align-items: flex-start;
+  border-left: 3px solid var(--warn);
+  padding-left: 8px;
+  margin: 6px 0;
+}
+.act {
+  text-align: left;
+  padding: 2px 0;
+}
+small {
+  font-weight: 400;
+}
+</style>

@@ -1,0 +1,52 @@
+import { computed, ref } from 'vue';
+import { KNOWN_PLANTS, withKnown } from '../../../core/catalogue/knownPlants';
+import type { Plant, Planting } from '../../../core/commission/schema';
+import { usualSpacingMm } from '../../../core/planting/spacing';
+import { useCommission } from '../../document/commissionStore';
+import { useStudio } from '../../document/studioStore';
+
+/** Plants that can be planted, what is planted, and which of it is looked at. */
+export function usePlantings() {
+  const commission = useCommission();
+  const studio = useStudio();
+  const chosen = ref<string>();
+
+  /** The document's plants, then the studio's, then those that everybody has. */
+  const plants = computed((): Plant[] => {
+    const own = commission.document?.catalogue.plants ?? [];
+    const lists = [own, studio.studio?.catalogue.plants ?? [], KNOWN_PLANTS];
+    const byId = new Map<string, Plant>();
+    for (const plant of lists.flat()) if (!byId.has(plant.id)) byId.set(plant.id, withKnown(plant));
+    return [...byId.values()];
+  });
+
+  function add(plant: Plant, how: Partial<Planting>): string | undefined {
+    const ids = new Set(commission.option!.plants.map((p) => p.id));
+    let n = 1;
+    while (ids.has(`P-${n}`)) n++;
+    // Where old plants stay, a new one has to say that it is new.
+    const fresh = commission.document!.brief.rescape ? { origin: 'bought' as const } : {};
+    const planting: Planting = { id: `P-${n}`, plant: plant.id, ...fresh, ...how };
+    commission.endStep();
+    const fault = commission.tryEdit(`plant ${planting.id}`, (d) => ({
+      ...d,
+      catalogue: d.catalogue.plants.some((p) => p.id === plant.id)
+        ? d.catalogue
+        : { ...d.catalogue, plants: [...d.catalogue.plants, plant] },
+      options: d.options.map((o) =>
+        o.id === commission.optionId ? { ...o, plants: [...o.plants, planting] } : o,
+      ),
+    }));
+    if (!fault) chosen.value = planting.id;
+    return fault;
+  }
+  const addRegion = (plant: Plant, region: [number, number][]) =>
+    add(plant, { region, spacingMm: usualSpacingMm(plant) });
+
+  function remove(id: string): void {
+    commission.endStep();
+    commission.editOption(`unplant ${id}`, (o) => ({ ...o, plants: o.plants.filter((p) => p.id !== id) }));
+    chosen.value = undefined;
+  }
+  return { plants, chosen, add, addRegion, remove };
+}
