@@ -26,7 +26,7 @@ const CENTRAL = [
   'coverDays', 'coverShare', 'cutRun', 'evaporationKgPerH', 'facesOf', 'fillUnder', 'firstFill', 'floorLoad', 'gapMm',
   'gearSeen', 'glassKg', 'gripOf', 'grownArea', 'growthOf', 'gypsumG', 'heatLoss', 'intoWaterW', 'isShaded',
   'kilonewtonsFromKg', 'liftKgf', 'lightMap', 'limbsOf', 'litresToHeight', 'loadsOf', 'longestRound', 'measurePocket',
-  'meshVolume', 'mixedCelsius', 'moundSteepestDeg', 'netLiftKgf', 'orderDay', 'parted', 'partingBrightness',
+  'meshVolume', 'mirrored', 'mixedCelsius', 'moundSteepestDeg', 'netLiftKgf', 'orderDay', 'parted', 'partingBrightness',
   'pathRegion', 'pieceFrom', 'plugPositions', 'plugsFor', 'polygonArea', 'poreWaterL', 'potentialFlow', 'pouredL',
   'powerLoad', 'powerOf', 'ppfdFrom', 'proposedGear', 'recommendedKg', 'relax', 'remainingShare', 'restingCelsius',
   'roSchedule', 'roughStone', 'saturationKPa', 'seenThroughPane', 'silhouette', 'slopedAreaMm2', 'solidOfOutlines',

@@ -20,8 +20,8 @@ export interface FlowLayer {
   speed: Float32Array;
 }
 
-/** Below this water hardly moves: mulm lies there, and leaves of epiphytes gather it, mm/s (common practice). */
-export const DEAD_MM_S = 4;
+/** Water that moves less than this share of the mean hardly moves: mulm lies there, and leaves of epiphytes gather it (common practice). */
+const DEAD_SHARE = 1 / 3;
 const CELL_MM = 10;
 /** Heights at which the flow is looked at, shares of the water above the glass. */
 const HEIGHTS = [0.3, 0.7] as const;
@@ -116,13 +116,28 @@ export function speedAt(layer: FlowLayer, x: number, y: number): number | undefi
   return speed < 0 ? undefined : speed;
 }
 
-/** Share of the open water at a height that hardly moves. */
-export function deadShare({ speed }: FlowLayer): number {
-  let [open, dead] = [0, 0];
+/** Mean speed of the open water at a height, mm/s. */
+export function meanSpeed({ speed }: Pick<FlowLayer, 'speed'>): number {
+  let [sum, open] = [0, 0];
   for (const v of speed) {
     if (v < 0) continue;
+    sum += v;
     open++;
-    if (v < DEAD_MM_S) dead++;
+  }
+  return open === 0 ? 0 : sum / open;
+}
+
+/** The speed below which water hardly moves at a height, mm/s: jets stir more than this flow knows, so it is relative. */
+export const deadBelow = (layer: Pick<FlowLayer, 'speed'>): number => meanSpeed(layer) * DEAD_SHARE;
+
+/** Share of the open water at a height that hardly moves. */
+export function deadShare(layer: Pick<FlowLayer, 'speed'>): number {
+  const least = deadBelow(layer);
+  let [open, dead] = [0, 0];
+  for (const v of layer.speed) {
+    if (v < 0) continue;
+    open++;
+    if (v < least) dead++;
   }
   return open === 0 ? 0 : dead / open;
 }

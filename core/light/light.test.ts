@@ -8,6 +8,7 @@ import { box } from '../testing/vessel';
 import { blocksOf, isShaded } from './blocks';
 import { powerOf, type Lamp } from './lamps';
 import { lightMap, type Lit } from './lightMap';
+import { imagesOf, mirrored } from './panes';
 import { dliOfPpfd, ppfdFrom, sourcesOf, type Source } from './ppfd';
 
 const lamp = (part: Partial<Lamp> = {}): Lamp => ({ id: 'l', name: 'lamp', at: [0, 0, 1000], lengthMm: 0, widthMm: 0, umolPerS: 100, power: 1, output: 1, guessed: false, ...part }); // prettier-ignore
@@ -131,5 +132,36 @@ describe('shadows', () => {
     expect(map.at([300, 180, 40])).toBe(0);
     expect(map.at([300, 180, 221])).toBeCloseTo(100 / Math.PI / 0.419 ** 2, 6);
     expect(map.at([300, 180, 221], [0, 0, -1])).toBe(0);
+  });
+});
+
+describe('panes', () => {
+  it('a pane gives as much again to what touches it', () => {
+    const pane = [{ axis: 0 as const, atMm: 0 }];
+    const source = point({ at: [150, 0, 600] });
+    const at = (x: number) => [x, 0, 0] as const;
+    const direct = (x: number) => ppfdFrom(source, at(x), up, 400, 0.4);
+    expect(mirrored(imagesOf([source], pane), at(0), up, 400, 0.4)).toBeCloseTo(direct(0), 9);
+    // Farther in it is that of the image, which is farther off.
+    expect(mirrored(imagesOf([source], pane), at(200), up, 400, 0.4)).toBeCloseTo(ppfdFrom(point({ at: [-150, 0, 600] }), at(200), up, 400, 0.4), 9); // prettier-ignore
+    // Nothing is sent back above the water, or where a ray comes square to the pane.
+    expect(mirrored(imagesOf([source], pane), [10, 0, 450], up, 400, 0.4)).toBe(0);
+    expect(mirrored(imagesOf([point({ at: [900, 0, 150] })], pane), at(500), up, 400, 0.4)).toBe(0);
+  });
+
+  it('make a narrow tank brighter, most beside them', () => {
+    const panes = [
+      { axis: 1 as const, atMm: 0 },
+      { axis: 1 as const, atMm: 360 },
+    ];
+    const dim = lightMap({ ...lit([]), waterMm: 380, fadesPerM: 0.4 });
+    const bright = lightMap({ ...lit([]), waterMm: 380, fadesPerM: 0.4, panes });
+    const gain = (row: number) => bright.ppfd[row * field.columns + 60] / dim.ppfd[row * field.columns + 60];
+    expect(gain(36)).toBeGreaterThan(1.1);
+    expect(gain(1)).toBeGreaterThan(gain(36));
+    expect(bright.at([300, 20, 40])).toBeCloseTo(
+      bright.ppfd[Math.floor(20 / field.dyMm) * field.columns + Math.floor(300 / field.dxMm)],
+      0,
+    );
   });
 });

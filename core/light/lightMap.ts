@@ -3,6 +3,7 @@ import type { BedField } from '../substrate/bedField';
 import { cellGradient } from '../substrate/slope';
 import { blocksOf, isShaded, type Blocks, type Body } from './blocks';
 import type { Lamp } from './lamps';
+import { imagesOf, mirrored, type Pane } from './panes';
 import { ppfdFrom, sourcesOf, type Source, type Vector } from './ppfd';
 
 /** Light on the bed: PPFD in the middle of each of its cells, µmol/m²/s, and what is needed to ask elsewhere or again. */
@@ -23,6 +24,8 @@ export interface Lit {
   sizeMm: readonly [number, number, number];
   waterMm: number;
   fadesPerM: number;
+  /** Upright panes that send light back, of a box without film on them. */
+  panes?: readonly Pane[];
 }
 
 /** What is kept of the last map: a piece that moves changes only what it shaded or shades. */
@@ -32,44 +35,58 @@ export interface LightMemo {
   sources?: Source[];
   /** What each source gives each cell where nothing is in the way. */
   bare?: Float32Array;
+  /** What panes send back to each cell where nothing is in the way. */
+  back?: Float32Array;
   /** For each cell which sources are shaded, one bit a source. */
   shaded?: Uint32Array;
   standing?: readonly Standing[];
 }
 
 /** Spots of all lamps together: one bit each. */
-const MOST_SOURCES = 27;
+const MOST_SOURCES = 21;
 
 /**
  * Light of all lamps on the bed, with the shadows of pieces and gear.
- * Valid for sources as `ppfdFrom` has them. Leaves out: shadows of plants, braces and rims.
+ * Valid for sources as `ppfdFrom` has them. Leaves out: shadows of plants, braces and
+ * rims; light that goes from pane to pane.
  * Test: light.test.ts, "a piece that moved changes the map as if it were made anew".
  */
 export function lightMap(lit: Lit, memo: LightMemo = {}): LightMap {
   const { field, standing } = lit;
   const blocks = blocksOf(lit.sizeMm, standing, lit.bodies);
-  const key = JSON.stringify([lit.lamps, lit.waterMm, lit.fadesPerM, lit.bodies, lit.sizeMm]);
+  const key = JSON.stringify([lit.lamps, lit.waterMm, lit.fadesPerM, lit.bodies, lit.sizeMm, lit.panes]);
   const known = memo.key === key && memo.field === field && memo.sources !== undefined;
   const sources = known ? memo.sources! : allSources(lit.lamps);
   const bare = known ? memo.bare! : bareLight(lit, sources);
+  const back = known ? memo.back! : lightBack(lit);
+  const images = imagesOf(few(lit.lamps), lit.panes ?? []);
   const changed = known ? changedBoxes(memo.standing!, standing) : undefined;
   const shaded = shadows(field, sources, blocks, changed && { boxes: changed, shaded: memo.shaded! });
-  Object.assign(memo, { key, field, sources, bare, shaded, standing });
+  Object.assign(memo, { key, field, sources, bare, back, shaded, standing });
   const ppfd = new Float32Array(field.columns * field.rows);
-  for (let cell = 0, i = 0; cell < ppfd.length; cell++)
-    for (let s = 0; s < sources.length; s++, i++) if (!((shaded[cell] >>> s) & 1)) ppfd[cell] += bare[i];
+  for (let cell = 0, i = 0; cell < ppfd.length; cell++) {
+    let [open, whole] = [0, 0];
+    for (let s = 0; s < sources.length; s++, i++) {
+      whole += bare[i];
+      if (!((shaded[cell] >>> s) & 1)) open += bare[i];
+    }
+    // What panes send back is taken to be shaded as what comes straight.
+    ppfd[cell] = open + (whole > 0 ? (back[cell] * open) / whole : 0);
+  }
   return {
     columns: field.columns,
     rows: field.rows,
     ppfd,
-    at: (spot, normal = [0, 0, 1]) =>
-      sources.reduce(
-        (sum, source) =>
-          isShaded(blocks, spot, source.at)
-            ? sum
-            : sum + ppfdFrom(source, spot, normal, lit.waterMm, lit.fadesPerM),
-        0,
-      ),
+    at: (spot, normal = [0, 0, 1]) => {
+      let [open, whole] = [0, 0];
+      for (const source of sources) {
+        const gives = ppfdFrom(source, spot, normal, lit.waterMm, lit.fadesPerM);
+        whole += gives;
+        if (gives > 0 && !isShaded(blocks, spot, source.at)) open += gives;
+      }
+      if (open === 0) return 0;
+      return open + (mirrored(images, spot, normal, lit.waterMm, lit.fadesPerM) * open) / whole;
+    },
   };
 }
 
@@ -96,28 +113,68 @@ function bareLight({ field, waterMm, fadesPerM }: Lit, sources: readonly Source[
   return bare;
 }
 
+/** Spots of a lamp for what comes by the panes: fewer do. */
+const few = (lamps: readonly Lamp[]) => lamps.flatMap((lamp) => sourcesOf(lamp, 3));
+
+/** It changes slowly over the floor: asked for every second cell each way. */
+function lightBack({ field, lamps, panes = [], waterMm, fadesPerM }: Lit): Float32Array {
+  const { columns, rows } = field;
+  const back = new Float32Array(columns * rows);
+  if (panes.length === 0) return back;
+  const images = imagesOf(few(lamps), panes);
+  for (let row = 0; row < rows; row += 2)
+    for (let column = 0; column < columns; column += 2) {
+      const cell = row * columns + column;
+      const found = mirrored(images, spotOf(field, cell), [0, 0, 1], waterMm, fadesPerM);
+      for (const at of [cell, cell + 1, cell + columns, cell + columns + 1])
+        if (at < back.length && (at % columns) - column < 2) back[at] = found;
+    }
+  return back;
+}
+
 type Box = readonly [lo: Vector, hi: Vector];
 
+/** Which sources are shaded from each cell; where only some boxes changed, asked again where their shadows may fall. */
 function shadows(
   field: BedField,
   sources: readonly Source[],
   blocks: Blocks,
   again?: { boxes: readonly Box[]; shaded: Uint32Array },
 ): Uint32Array {
-  const cells = field.columns * field.rows;
-  const shaded = again ? Uint32Array.from(again.shaded) : new Uint32Array(cells);
-  if (again?.boxes.length === 0) return shaded;
-  for (let cell = 0; cell < cells; cell++) {
-    const spot = spotOf(field, cell);
-    let bits = shaded[cell];
-    for (let s = 0; s < sources.length; s++) {
-      const to = sources[s].at;
-      if (again && !again.boxes.some((b) => meets(spot, to, b))) continue;
-      bits = isShaded(blocks, spot, to) ? bits | (1 << s) : bits & ~(1 << s);
-    }
-    shaded[cell] = bits >>> 0;
-  }
+  const { columns, rows } = field;
+  const shaded = again ? Uint32Array.from(again.shaded) : new Uint32Array(columns * rows);
+  sources.forEach((source, s) => {
+    const bit = 1 << s;
+    const ask = (c0: number, r0: number, c1: number, r1: number) => {
+      for (let row = r0; row <= r1; row++)
+        for (let column = c0; column <= c1; column++) {
+          const cell = row * columns + column;
+          const isDark = isShaded(blocks, spotOf(field, cell), source.at);
+          shaded[cell] = (isDark ? shaded[cell] | bit : shaded[cell] & ~bit) >>> 0;
+        }
+    };
+    if (!again) return ask(0, 0, columns - 1, rows - 1);
+    for (const box of again.boxes) ask(...shadowOf(box, source.at, field));
+  });
   return shaded;
+}
+
+/** The cells on which a box may throw its shadow: around its own floor and its top as seen from the source on the glass. */
+function shadowOf(
+  [lo, hi]: Box,
+  from: Vector,
+  field: BedField,
+): [c0: number, r0: number, c1: number, r1: number] {
+  const top = Math.min(hi[2], from[2] - 1);
+  const k = from[2] / (from[2] - top);
+  const reach = (axis: 0 | 1) => {
+    const ends = [lo[axis], hi[axis]].flatMap((v) => [v, from[axis] + (v - from[axis]) * k]);
+    return [Math.min(...ends), Math.max(...ends)] as const;
+  };
+  const [x, y] = [reach(0), reach(1)];
+  const within = (mm: number, step: number, most: number) =>
+    Math.min(Math.max(Math.floor(mm / step), 0), most - 1);
+  return [within(x[0], field.dxMm, field.columns), within(y[0], field.dyMm, field.rows), within(x[1], field.dxMm, field.columns), within(y[1], field.dyMm, field.rows)]; // prettier-ignore
 }
 
 /** Where pieces were and are that have moved, come or gone, with a little around them. */
@@ -135,19 +192,3 @@ function changedBoxes(before: readonly Standing[], now: readonly Standing[]): Bo
   });
 }
 const AROUND_MM = 9;
-
-/** Whether a line goes through a box. */
-function meets(from: Vector, to: Vector, [lo, hi]: Box): boolean {
-  let [near, far] = [0, 1];
-  for (let k = 0; k < 3; k++) {
-    const d = to[k] - from[k];
-    if (d === 0) {
-      if (from[k] < lo[k] || from[k] > hi[k]) return false;
-      continue;
-    }
-    const [a, b] = [(lo[k] - from[k]) / d, (hi[k] - from[k]) / d];
-    near = Math.max(near, Math.min(a, b));
-    far = Math.min(far, Math.max(a, b));
-  }
-  return near <= far;
-}

@@ -14,6 +14,14 @@ export interface Source {
 const THROUGH_SURFACE = 0.96;
 /** How fast PAR fades on its way through water, 1/m (from memory: clear tap water 0.3 to 0.5; tinted by wood three to five times that). */
 export const FADES_PER_M = { clear: 0.4, tinted: 1.7 } as const;
+/** Wood of this share of the water tints it as much as that (common practice). */
+const TINTS_SHARE = 0.02;
+
+/** How fast light fades in water with some fresh wood in it, 1/m. */
+export function fadesWith(woodShare: number): number {
+  const { clear, tinted } = FADES_PER_M;
+  return clear + (tinted - clear) * Math.min(1, woodShare / TINTS_SHARE);
+}
 const MM_PER_M = 1000;
 
 /** A lamp as several spots over its length and width, each with an even share of its flux. */
@@ -38,8 +46,8 @@ export function sourcesOf(lamp: Lamp, most: number): Source[] {
 /**
  * Photons on a surface from one source, µmol/m²/s: intensity straight down from the flux, falling with a power of the
  * cosine; inverse square of the distance; cosine to the surface; and Beer and Lambert’s law on the way through the water.
- * Valid for sources small against their distance, straight rays. Leaves out: light that panes and bed send back (a third
- * more in a narrow tank), bending at the surface, waves.
+ * Valid for sources small against their distance, straight rays. Leaves out: light that panes and
+ * bed send back, bending at the surface, waves.
  * Test: light.test.ts, "falls with the square of the distance and the cosine".
  *
  * @param normal of length 1
@@ -54,12 +62,15 @@ export function ppfdFrom(source: Source, at: Vector, normal: Vector, waterMm = 0
   const cosDown = dz / long;
   const bare = source.lamp.grid
     ? fromGrid(source, [-dx, -dy, dz], cosToSurface / cosDown)
-    : (source.umolPerS * (source.power + 1) * cosDown ** source.power * cosToSurface) /
+    : (source.umolPerS * (source.power + 1) * powerOfCos(cosDown, source.power) * cosToSurface) /
       (2 * Math.PI * (long / MM_PER_M) ** 2);
   const under = Math.max(0, waterMm - at[2]);
   if (under === 0) return bare;
   return bare * THROUGH_SURFACE * Math.exp((-fadesPerM * under) / cosDown / MM_PER_M);
 }
+
+/** A bare panel has the power 1: that is no work. */
+const powerOfCos = (cos: number, power: number) => (power === 1 ? cos : cos ** power);
 
 /** As measured in a grid: along the same ray light fades with the square of the distance. */
 function fromGrid({ lamp }: Source, [dx, dy, down]: Vector, tilt: number): number {

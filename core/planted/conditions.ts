@@ -6,12 +6,15 @@ import { waterTarget } from '../filling/filling';
 import { devicesOf, gearKindOf } from '../gear/gear';
 import { lampsOf, type Lamp } from '../light/lamps';
 import { lightMap, type LightMap, type LightMemo } from '../light/lightMap';
-import { FADES_PER_M } from '../light/ppfd';
+import type { Pane } from '../light/panes';
+import { fadesWith } from '../light/ppfd';
 import type { Survey } from '../survey/survey';
 
 /** What plants of a scape live in. */
 export interface Living {
   lamps: Lamp[];
+  /** Some light is known: of a lamp or of a window. */
+  lit: boolean;
   light: LightMap;
   /** Hours of light a day once the tank has settled, and what a window adds, mol/m²/d. */
   hours: number;
@@ -42,9 +45,13 @@ export function livingOf(commission: Commission, survey: Survey, memo?: LightMem
   const { length, width, height } = vessel.innerMm;
   const option = optionOf(commission, survey.optionId);
   const lamps = lampsOf(commission);
-  const tinted = option.pieces.some(
-    (p) => materialOf(commission, p.material).kind === 'wood' && p.state !== 'sunk',
+  const fresh = new Set(
+    option.pieces
+      .filter((p) => materialOf(commission, p.material).kind === 'wood' && p.state !== 'sunk')
+      .map((p) => p.id),
   );
+  const woodL = survey.pieces.reduce((sum, p) => sum + (fresh.has(p.id) ? p.volumeL : 0), 0);
+  const tinted = woodL > 0;
   const bodies = [
     ...devicesOf(commission).flatMap((d) => d.body ?? []),
     ...(vessel.fixed ?? []).map((f) => ({ at: f.at, zMm: f.zMm ?? 0, sizeMm: f.sizeMm })),
@@ -58,7 +65,8 @@ export function livingOf(commission: Commission, survey: Survey, memo?: LightMem
       bodies,
       sizeMm,
       waterMm: vessel.waterLineMm,
-      fadesPerM: FADES_PER_M[tinted ? 'tinted' : 'clear'],
+      fadesPerM: fadesWith(woodL / Math.max(1, survey.freeWaterL)),
+      panes: panesOf(vessel),
     },
     memo,
   );
@@ -76,11 +84,13 @@ export function livingOf(commission: Commission, survey: Survey, memo?: LightMem
     ],
   };
   const litresPerHour = devicesOf(commission).reduce((sum, d) => sum + (d.litresPerHour ?? 0), 0);
+  const windowDli = windowOf(brief.window);
   return {
     lamps,
+    lit: lamps.length > 0 || windowDli > 0,
     light,
     hours: lightOf(commission, SETTLED_WEEK).hours,
-    windowDli: windowOf(brief.window),
+    windowDli,
     tinted,
     flow:
       litresPerHour > 0
@@ -99,4 +109,17 @@ function windowOf(window: Commission['brief']['window']): number {
   if (!window) return 0;
   const metres = Math.max(0.3, window.distanceMm / 1000);
   return Math.min(MOST_WINDOW, WINDOW_AT_1_M / metres ** 2 + SUN_HOUR * window.sunHours);
+}
+
+/** Panes of a box with air behind them; what has film on it sends back little. */
+function panesOf({ kind, innerMm: { length, width }, background }: Commission['vessel']): Pane[] {
+  if (kind !== 'box') return [];
+  const film = new Set<string>(background?.sides ?? []);
+  const all: [string, Pane][] = [
+    ['left', { axis: 0, atMm: 0 }],
+    ['right', { axis: 0, atMm: length }],
+    ['front', { axis: 1, atMm: 0 }],
+    ['back', { axis: 1, atMm: width }],
+  ];
+  return all.filter(([side]) => !film.has(side)).map(([, pane]) => pane);
 }

@@ -3,7 +3,7 @@ import { daysFrom } from '../calendar/day';
 import { materialOf, optionOf } from '../commission/lookup';
 import { plantingOrigin } from '../commission/origin';
 import type { Commission } from '../commission/schema';
-import { DEAD_MM_S } from '../flow/tankFlow';
+import { deadBelow } from '../flow/tankFlow';
 import { keptOf } from '../livestock/kept';
 import type { Survey } from '../survey/survey';
 import { rounded } from '../units/quantity';
@@ -33,7 +33,7 @@ export function plantedFindings(
       ...shortFindings(p),
       ...lightFindings(p, living),
       ...waterFindings(p, living),
-      ...flowFindings(p),
+      ...flowFindings(p, living),
       ...coverFindings(commission, p),
     ]),
     ...hidingFindings(parts),
@@ -75,8 +75,8 @@ function shortFindings(part: Planted): Finding[] {
   ]; // prettier-ignore
 }
 
-function lightFindings(part: Planted, { lamps }: Living): Finding[] {
-  if (lamps.length === 0 || part.spots.length === 0) return [];
+function lightFindings(part: Planted, { lit }: Living): Finding[] {
+  if (!lit || part.spots.length === 0) return [];
   const { plant, leastDli, meanDli, mostDli } = part;
   const [least, good] = dliOf(plant);
   const names = {
@@ -111,13 +111,19 @@ function waterFindings(part: Planted, { waterC, gh }: Living): Finding[] {
   return found;
 }
 
-function flowFindings(part: Planted): Finding[] {
+function flowFindings(part: Planted, { flow }: Living): Finding[] {
   const { plant, speedMmS, planting } = part;
   if (plant.roots !== 'epiphyte' || plant.habit === 'emersed') return [];
   if (planting.region && plant.habit === 'epiphyte')
     return [finding('plant.rhizome', 'warn', part, [1, 0, 'region'], say('plant.rhizome.says', { plant: plant.name }), say('plant.rhizome.because'))]; // prettier-ignore
-  if (speedMmS === undefined || speedMmS >= DEAD_MM_S) return [];
-  return [finding('plant.still', 'note', part, [speedMmS, DEAD_MM_S, 'mm/s'], say('plant.still.says', { plant: plant.name, speed: rounded(speedMmS, 1), least: DEAD_MM_S }), say('plant.still.because'))]; // prettier-ignore
+  if (speedMmS === undefined || flow.length === 0) return [];
+  const least = Math.min(...flow.map(deadBelow));
+  if (speedMmS >= least) return [];
+  const says = say('plant.still.says', {
+    plant: plant.name,
+    percent: rounded((speedMmS / (3 * least)) * 100, 0),
+  });
+  return [finding('plant.still', 'note', part, [speedMmS, least, 'mm/s'], says, say('plant.still.because'))];
 }
 
 /** The date against the photograph or the opening of the brief. */

@@ -1,5 +1,5 @@
 import { dayPlus, type Day } from '../calendar/day';
-import { withKnown } from '../catalogue/knownPlants';
+import { dliOf, withKnown } from '../catalogue/knownPlants';
 import { optionOf, plantOf } from '../commission/lookup';
 import type { Commission, Plant, Planting } from '../commission/schema';
 import { speedAt } from '../flow/tankFlow';
@@ -124,7 +124,9 @@ function partOf(
   const dli = dliAt(spots, normals, living);
   const [leastDli, meanDli, mostDli] = spread(dli, living);
   const packs = packsOf(commission, planting, plant, count);
-  const growth = growthOf(plant, { dli: meanDli, co2: living.co2, form: planting.form });
+  // Where no light is known it is taken as it should be: the date is then that of a tank with the right lamp.
+  const dliToGrow = living.lit ? meanDli : dliOf(plant)[1];
+  const growth = growthOf(plant, { dli: dliToGrow, co2: living.co2, form: planting.form });
   const closes = spacingMm === undefined ? undefined : coverDays(plant, spacingMm, growth);
   const later = planting.laterDays ?? 0;
   const bareM2 = spacingMm === undefined ? 0 : (packs.missing * spacingMm * spacingMm) / 1e6;

@@ -32,6 +32,18 @@ export function slateValley(today: Day): Commission {
       standKg: 52,
       footprintMm: { length: 920, width: 470 },
     },
+    site: {
+      devices: [
+        {
+          id: 'light',
+          name: 'light',
+          kind: 'lamp',
+          watts: 72,
+          light: { umolPerS: 150, aboveRimMm: 120, lengthMm: 840, widthMm: 120, beamDeg: 110 },
+        },
+        { id: 'filter', name: 'canister filter', kind: 'filter', watts: 16, litresPerHour: 900 },
+      ],
+    },
     options: [valley(), island()],
     log: [
       {

@@ -94,7 +94,7 @@ export function useScapeEdit() {
       piece(id, 'mirror', (q) => ({
         ...q,
         turnDeg: (360 - q.turnDeg) % 360,
-        ...(q.tiltDeg ? { tiltDeg: [q.tiltDeg[0], -q.tiltDeg[1]] as [number, number] } : {}),
+        ...(q.tiltDeg ? { tiltDeg: [q.tiltDeg[0], -q.tiltDeg[1] || 0] as [number, number] } : {}),
       }));
       place(id, length - p.at[0], p.at[1]);
       // What is heaped on it lies on its other side then.

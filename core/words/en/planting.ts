@@ -38,7 +38,7 @@ export const PLANTING = {
   'plant.hardness.because': 'Mix with RO water, or choose another.',
   'plant.rhizome.says': '{plant} is painted onto the bed: its rhizome rots where it is buried.',
   'plant.rhizome.because': 'Count it on a stone or on wood instead, glued or tied.',
-  'plant.still.says': '{plant} stands in water that moves {speed} mm/s; below {least} mulm settles on it.',
+  'plant.still.says': '{plant} stands where water moves with {percent} % of the mean: mulm settles there.',
   'plant.still.because': 'Set it where water passes, or turn the outflow to it.',
   'plant.cover.says': '{plant} closes about {on}, after {day}.',
   'plant.cover.says.never': '{plant} does not close by {day} at this spacing and light.',

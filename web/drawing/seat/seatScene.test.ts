@@ -21,7 +21,12 @@ const seen: Seen = {
   survey: planned.survey,
 };
 const eye: Spot = [200, -900, 400];
-const look: SeatLook = { refraction: false, light: 'day', plants: halfGrown(option, doc.catalogue.plants, field), quick: true };
+const look: SeatLook = {
+  refraction: false,
+  light: 'day',
+  plants: halfGrown(option, doc.catalogue.plants, field),
+  quick: true,
+};
 const solidsOf = (all: Object3D[]) => all.filter((o): o is Mesh => o instanceof Mesh && o.userData.shared);
 
 describe('what a seat sees', () => {

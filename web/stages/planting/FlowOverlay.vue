@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Vessel } from '../../../core/commission/schema';
-import { DEAD_MM_S } from '../../../core/flow/tankFlow';
+import { deadBelow, meanSpeed } from '../../../core/flow/tankFlow';
 import type { ShownPlanted } from '../../workers/planWorker';
 import { arrowsOf } from './overlays';
 
@@ -9,10 +9,11 @@ import { arrowsOf } from './overlays';
 const props = defineProps<{ living: ShownPlanted['living']; height: number; vessel: Vessel; k: number }>();
 const W = computed(() => props.vessel.innerMm.width);
 const layer = computed(() => props.living.flow[props.height]);
-const arrows = computed(() => (layer.value ? arrowsOf(layer.value, DEAD_MM_S) : []));
-const LONGEST = 15;
+const arrows = computed(() => (layer.value ? arrowsOf(layer.value, deadBelow(layer.value)) : []));
+const LONGEST = 17;
+const mean = computed(() => (layer.value ? Math.max(1e-6, meanSpeed(layer.value)) : 1));
 const path = (a: ReturnType<typeof arrowsOf>[number]) => {
-  const long = Math.min(LONGEST, 4 + a.speed * 0.5);
+  const long = Math.min(LONGEST, 5 + (a.speed / mean.value) * 4);
   const [x, y] = [a.x * props.k, (W.value - a.y) * props.k];
   const [u, v] = [a.dx * long, -a.dy * long];
   return `M${x - u / 2} ${y - v / 2}L${x + u / 2} ${y + v / 2}m${-u * 0.3 - v * 0.22} ${-v * 0.3 + u * 0.22}L${x + u / 2} ${y + v / 2}l${-u * 0.3 + v * 0.22} ${-v * 0.3 - u * 0.22}`;

@@ -19,6 +19,8 @@ const props = defineProps<{
   part?: Planted;
   findings: readonly Finding[];
   thinnestMm?: number;
+  /** Some light is known. */
+  lit: boolean;
 }>();
 defineEmits<{ remove: [] }>();
 const commission = useCommission();
@@ -57,7 +59,9 @@ const lives = computed(() => {
       : `${p.meanDli.toFixed(1)} on the mean of the bed`;
   const trims = trimmingsOf(p);
   return [
-    `Light ${lit} mol/m²/d; lives from ${least}, well with ${good}`,
+    props.lit
+      ? `Light ${lit} mol/m²/d; lives from ${least}, well with ${good}`
+      : `Wants ${least} to ${good} mol/m²/d of light; no lamp is listed yet, its dates are for the right one`,
     ...(p.speedMmS === undefined ? [] : [`Water moves ${p.speedMmS.toFixed(0)} mm/s`]),
     ...(p.cover
       ? [

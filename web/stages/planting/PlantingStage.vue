@@ -17,6 +17,7 @@ import { useSteadySize } from '../../drawing/steadySize';
 import { useFrame } from '../../frame/planKey';
 import { shortDay } from '../../units/days';
 import FlowOverlay from './FlowOverlay.vue';
+import LightLegend from './LightLegend.vue';
 import LightOverlay from './LightOverlay.vue';
 import { OVERLAY_NAMES, OVERLAYS, type Overlay } from './overlays';
 import PlantCard from './PlantCard.vue';
@@ -118,7 +119,7 @@ const spot = computed(() => {
 const touched = ref<number>();
 const here = computed(() => {
   const living = shown.value?.living;
-  if (!living) return undefined;
+  if (!living?.lit) return undefined;
   const { ppfd } = living.light;
   const mean = ppfd.reduce((a, b) => a + b, 0) / Math.max(1, ppfd.length);
   return {
@@ -224,7 +225,7 @@ const guessed = computed(() => shown.value?.living.lamps.some((l) => l.guessed))
               :k="k"
             >
               <LightOverlay
-                v-if="overlay === 'light' && shown"
+                v-if="overlay === 'light' && shown?.living.lit"
                 :living="shown.living"
                 :vessel="vessel"
                 :k="k"
@@ -263,6 +264,11 @@ const guessed = computed(() => shown.value?.living.lamps.some((l) => l.guessed))
                 :k="k"
               />
             </PlanView>
+            <LightLegend
+              v-if="overlay === 'light' && shown?.living.lit"
+              :hours="shown.living.hours"
+              :y="Y(0) - 34"
+            />
             <path
               v-if="brush && painting.path.value.length"
               :d="`M${painting.path.value.map(([x, y]) => `${X(x)} ${Y(y)}`).join('L')}`"
@@ -307,7 +313,7 @@ const guessed = computed(() => shown.value?.living.lamps.some((l) => l.guessed))
         <p v-else-if="overlay === 'light' && guessed" class="tell quiet">
           By the watts of the lamp, {{ shown?.living.hours }} h a day<template v-if="shown?.living.tinted"
             >, water tinted by wood</template
-          >; type its light under Vessel. Panes send back up to a third more.
+          >; type its light under Vessel.
         </p>
         <p v-else-if="overlay === 'flow'" class="tell quiet">
           <template v-if="shown?.living.flow.length">
@@ -348,6 +354,7 @@ const guessed = computed(() => shown.value?.living.lamps.some((l) => l.guessed))
           v-if="current"
           :key="current.id"
           :planting="current"
+          :lit="shown?.living.lit ?? false"
           :part="partOf(current.id)"
           :findings="findings.filter((n) => n.at.plant === current!.id)"
           :thinnest-mm="plan?.survey.plantings.find((p) => p.id === current!.id)?.thinnest?.mm"
@@ -384,6 +391,7 @@ const guessed = computed(() => shown.value?.living.lamps.some((l) => l.guessed))
       </span>
       <PlantingTable
         v-if="below === 'table'"
+        :lit="shown?.living.lit ?? false"
         :parts="parts"
         :findings="findings"
         :chosen="chosen"

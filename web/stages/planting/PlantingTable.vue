@@ -11,6 +11,8 @@ const props = defineProps<{
   findings: readonly Finding[];
   chosen?: string;
   currency: string;
+  /** Some light is known. */
+  lit: boolean;
 }>();
 defineEmits<{ choose: [id: string] }>();
 const f = useFigures();
@@ -81,7 +83,7 @@ function sort(key: Key): void {
         <td class="fig">{{ r.count }}</td>
         <td class="fig" :class="{ late: r.short }">{{ r.packs }}</td>
         <td class="fig">{{ r.price ? money(r.price, currency, true) : '' }}</td>
-        <td class="fig">{{ r.light.toFixed(1) }}</td>
+        <td class="fig">{{ lit ? r.light.toFixed(1) : '' }}</td>
         <td>{{ r.on ? shortDay(r.on) : r.counted ? '' : 'does not close' }}</td>
         <td class="said" :class="{ late: r.findings.some((n) => n.severity !== 'note') }">
           {{ r.findings.map((n) => f.words(n.says)).join(' ') }}

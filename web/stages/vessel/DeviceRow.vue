@@ -13,6 +13,7 @@ import OriginMark from '../../drawing/OriginMark.vue';
 import { longDate } from '../../units/days';
 import { useFigures } from '../../units/figures';
 import DeviceBody from './DeviceBody.vue';
+import LampFields from './LampFields.vue';
 
 /** One device: a line among many, and all that is asked of it once it is opened. */
 type Device = NonNullable<Site['devices']>[number];
@@ -104,6 +105,12 @@ const WARMTH = [
         optional
         :value="device.litresPerHour"
         :apply="(litresPerHour) => set({ litresPerHour })"
+      />
+      <LampFields
+        v-if="kind === 'lamp'"
+        :light="device.light"
+        :vessel="commission.document!.vessel"
+        :apply="(light) => set({ light })"
       />
       <DeviceBody
         :body="device.body"
