@@ -1,6 +1,7 @@
 import { Command, CommanderError } from 'commander';
 import { isDay } from '../core/calendar/day';
 import { plan } from '../core/pipeline/plan';
+import { plantedPlan } from '../core/planted/planted';
 import { report } from '../core/pipeline/report';
 import { unknownFields } from '../core/commission/unknown';
 import { optionOf } from '../core/commission/lookup';
@@ -20,6 +21,7 @@ const ABOUT: Record<Part | 'validate', string> = {
   build: 'the build day, task by task, on a clock',
   care: 'the first eight weeks after the build',
   brief: 'what a first visit has to settle: brief, vessel and site, with their findings',
+  planting: 'where each plug goes, its light, when it closes, and what runs short',
 };
 
 /** Where the answer and what is said beside it go. */
@@ -38,8 +40,9 @@ async function run(part: Part | 'validate', file: string, asked: Asked, { out, s
   const today = asked.today ?? localDay(new Date());
   const result = plan(commission, { optionId: asked.option, today });
   const shown = part === 'validate' ? 'takeoff' : part;
-  if (asked.json) out(`${JSON.stringify(report(result, shown), null, 2)}\n`);
-  else out(table(part, commission, result));
+  const planted = part === 'planting' ? plantedPlan(commission, result.survey) : undefined;
+  if (asked.json) out(`${JSON.stringify(report(result, shown, planted), null, 2)}\n`);
+  else out(table(part, commission, result, planted));
 }
 
 function checkOption(look: () => unknown): void {

@@ -1,6 +1,7 @@
 import { clockOf, endsOf } from '../core/build/buildPlan';
 import type { Commission } from '../core/commission/schema';
 import { orderByOf } from '../core/ordering/order';
+import { plantingOrder, type Planted, type PlantedPlan } from '../core/planted/planted';
 import { ofFirstVisit } from '../core/pipeline/firstVisit';
 import type { Plan } from '../core/pipeline/plan';
 import { amount } from '../core/units/money';
@@ -8,10 +9,15 @@ import { rounded, unitFor, type Quantity } from '../core/units/quantity';
 import { inEnglish } from '../core/words/english';
 import { say } from '../core/words/text';
 
-export type Part = 'takeoff' | 'order' | 'build' | 'care' | 'brief';
+export type Part = 'takeoff' | 'order' | 'build' | 'care' | 'brief' | 'planting';
 
 /** A command's answer for reading in a terminal. */
-export function table(part: Part | 'validate', commission: Commission, plan: Plan): string {
+export function table(
+  part: Part | 'validate',
+  commission: Commission,
+  plan: Plan,
+  planted?: PlantedPlan,
+): string {
   const body = {
     validate: () => ['The document is complete.'],
     takeoff: () => takeOffRows(commission, plan),
@@ -19,6 +25,7 @@ export function table(part: Part | 'validate', commission: Commission, plan: Pla
     build: () => buildRows(plan),
     care: () => careRows(plan),
     brief: () => briefRows(commission, plan),
+    planting: () => plantingRows(commission, planted!),
   }[part]();
   return (
     [
@@ -26,7 +33,11 @@ export function table(part: Part | 'validate', commission: Commission, plan: Pla
       '',
       ...body,
       '',
-      ...findingRows(part === 'brief' ? plan.findings.filter(ofFirstVisit) : plan.findings),
+      ...findingRows(
+        part === 'brief'
+          ? plan.findings.filter(ofFirstVisit)
+          : [...plan.findings, ...(planted?.findings ?? [])],
+      ),
     ].join('\n') + '\n'
   );
 }
@@ -41,6 +52,24 @@ function figure({ value, unit }: Quantity): string {
 
 function money(commission: Commission, minor: number): string {
   return `${amount(minor, commission.currency)} ${commission.currency}`;
+}
+
+/** Plantings in the order in which they are planted, with the numbers of their plugs. */
+function plantingRows({ brief }: Commission, { parts, living }: PlantedPlan): string[] {
+  const order = plantingOrder(parts, brief.schools?.planting === 'transition' ? 'transition' : 'front');
+  const light = (p: Planted) => (living.lit ? `${p.meanDli.toFixed(1)} mol/m²/d` : 'no lamp listed');
+  return aligned([
+    ['nos.', 'plant', 'plugs', 'packs', 'apart', 'light', 'closes'],
+    ...order.map((p) => [
+      p.spots.length > 0 ? `${p.firstNo}-${p.firstNo + p.spots.length / 3 - 1}` : 'by eye',
+      p.plant.name,
+      String(p.count),
+      p.missing > 0 ? `${p.planting.packs} of ${p.packsNeeded}` : String(p.packsNeeded),
+      p.spacingMm === undefined ? '' : `${p.spacingMm} mm`,
+      light(p),
+      p.cover?.on ?? (p.spacingMm === undefined ? '' : 'does not close'),
+    ]),
+  ]);
 }
 
 /** Columns padded to their widest cell. */

@@ -62,6 +62,20 @@ describe('utsuwa in a terminal', () => {
     }
   });
 
+  it('prints the planting plan: every plug numbered where it goes, and the findings of where it lives', async () => {
+    const { stdout } = await utsuwa('planting', 'demo/held-root.json');
+    expect(stdout).toMatch(/nos\.\s+plant\s+plugs\s+packs/);
+    const json = JSON.parse((await utsuwa('planting', 'demo/held-root.json', '--json')).stdout);
+    const [first] = json.plantings;
+    expect(first.positions).toHaveLength(first.count);
+    expect(json.survey.plantings[0].plugs).toBe(first.count);
+    expect(first.positions[0]).toMatchObject({
+      no: first.firstNo,
+      xMm: expect.any(Number),
+      dli: expect.any(Number),
+    });
+  });
+
   it('refuses with exit 2, a line a fault on standard error, nothing on standard output', async () => {
     const big = join(folder, 'big.json');
     writeFileSync(big, '');

@@ -127,6 +127,8 @@ describe('a commission, from the list to the care guide', () => {
       figure(await b.at.until('[data-test="planting-card"] p', (w) => w.includes('plug'))),
     ).toBeGreaterThan(0);
     // Moss is counted, not painted.
+    await b.page.click('[data-test="all-plants"]');
+    await b.page.waitForSelector('[data-plant="taxiphyllum-barbieri"]');
     await b.page.click('[data-plant="taxiphyllum-barbieri"]');
     await b.at.until('[data-test="planting-card"]', (w) => w.includes('6 plugs'));
     await saved();

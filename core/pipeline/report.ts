@@ -1,4 +1,6 @@
 import { orderByOf } from '../ordering/order';
+import { deadShare } from '../flow/tankFlow';
+import type { Planted, PlantedPlan } from '../planted/planted';
 import { ofFirstVisit } from './firstVisit';
 import { rounded } from '../units/quantity';
 import { spoken } from '../words/english';
@@ -11,7 +13,11 @@ const PLACES = 4;
  * The answer of every command as plain data, its messages put into English: the survey, the take-off's lines with their order-by days, and
  * the findings; with the part asked for beside them. The height field and the workings of drawing stay out.
  */
-export function report(plan: Plan, part: 'takeoff' | 'order' | 'build' | 'care' | 'brief'): unknown {
+export function report(
+  plan: Plan,
+  part: 'takeoff' | 'order' | 'build' | 'care' | 'brief' | 'planting',
+  planted?: PlantedPlan,
+): unknown {
   const { field: _field, standing: _standing, ...survey } = plan.survey;
   const whole = {
     survey,
@@ -25,9 +31,35 @@ export function report(plan: Plan, part: 'takeoff' | 'order' | 'build' | 'care' 
     ...(part === 'build' ? { build: plan.build } : {}),
     ...(part === 'care' ? { care: plan.care } : {}),
     ...(part === 'brief' ? { visit: withoutFindings(plan.visit) } : {}),
-    findings: part === 'brief' ? plan.findings.filter(ofFirstVisit) : plan.findings,
+    ...(planted ? { plantings: planted.parts.map(plantingOf), living: livingOf(planted) } : {}),
+    findings:
+      part === 'brief'
+        ? plan.findings.filter(ofFirstVisit)
+        : [...plan.findings, ...(planted?.findings ?? [])],
   };
   return roundedThroughout(spoken(whole));
+}
+
+/** A planting for other programs: where each plug goes in planting order, and its light. */
+function plantingOf({ plant, planting: _own, spots, dli, growth, waysOut, ...rest }: Planted): unknown {
+  const positions = Array.from({ length: spots.length / 3 }, (_, i) => ({
+    no: rest.firstNo + i,
+    xMm: spots[i * 3],
+    yMm: spots[i * 3 + 1],
+    zMm: spots[i * 3 + 2],
+    dli: dli[i],
+  }));
+  return { ...rest, plant: plant.id, name: plant.name, growthFactor: growth.factor, waysOut, positions };
+}
+
+/** Light, flow and water in which they live, without their maps. */
+function livingOf({ living }: PlantedPlan): unknown {
+  const { light: _light, flow, lamps, ...rest } = living;
+  return {
+    ...rest,
+    lamps: lamps.map((l) => l.id),
+    flow: flow.map((l) => ({ zMm: l.zMm, deadShare: deadShare(l) })),
+  };
 }
 
 /** The parts of a visit; their findings stand with all others. */

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { KNOWN_PLANTS } from '../catalogue/knownPlants';
 import type { Commission, Planting } from '../commission/schema';
 import { survey } from '../survey/survey';
+import { takeOff } from '../takeoff/takeOff';
 import { piece, scape, soil } from '../testing/scape';
 import { inEnglish } from '../words/english';
 import { grownAt, trimmingsOf } from './grown';
@@ -122,6 +123,21 @@ describe('a scape as it will be planted', () => {
       expect(moss.spots[i + 2]).toBeCloseTo(100, 6);
     }
     expect(moss.dli.every((d) => d > 0)).toBe(true);
+  });
+});
+
+describe('packs', () => {
+  it('are those of the take-off: an entry that only has a pack is split into what that holds', () => {
+    const c = with_([carpet], (d) => {
+      const { plugsAPack: _s, ...entry } = d.catalogue.plants[0];
+      d.catalogue.plants[0] = entry;
+    });
+    const [part] = planted(c).parts;
+    const line = takeOff(c, survey(c)).lines.find((l) => l.id === carpet.plant)!;
+    expect([part.packsNeeded, ...part.splits]).toEqual([line.packs[0].count, 5, 8, 12]);
+    const [split] = planted(with_([carpet])).parts;
+    const own = with_([carpet]);
+    expect(split.packsNeeded).toBe(takeOff(own, survey(own)).lines.find((l) => l.id === carpet.plant)!.packs[0].count); // prettier-ignore
   });
 });
 

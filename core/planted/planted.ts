@@ -36,6 +36,8 @@ export interface Planted {
   /** Speed of the water at its spots, mm/s, the mean; undefined where no flow is known. */
   speedMmS?: number;
   plugsAPack: number;
+  /** Plugs that one pack gives split coarsely, as usual and finely. */
+  splits: readonly [number, number, number];
   packsNeeded: number;
   /** Plugs that the packs at hand give; as many as are planted where nothing is settled. */
   plugsAtHand: number;
@@ -108,7 +110,8 @@ function partOf(
   taken: Float64Array,
   memo: PlantedMemo,
 ): Planted {
-  const plant = withKnown(plantOf(commission, planting.plant));
+  const entry = plantOf(commission, planting.plant);
+  const plant = withKnown(entry);
   const spacingMm = planting.region ? (planting.spacingMm ?? usualSpacingMm(plant)) : undefined;
   const count = measured.plugs;
   const { spots, normals } = spotsOf(
@@ -123,7 +126,7 @@ function partOf(
   );
   const dli = dliAt(spots, normals, living);
   const [leastDli, meanDli, mostDli] = spread(dli, living);
-  const packs = packsOf(commission, planting, plant, count);
+  const packs = packsOf(commission, planting, entry, count);
   // Where no light is known it is taken as it should be: the date is then that of a tank with the right lamp.
   const dliToGrow = living.lit ? meanDli : dliOf(plant)[1];
   const growth = growthOf(plant, { dli: dliToGrow, co2: living.co2, form: planting.form });
@@ -249,19 +252,23 @@ function besides(layer: Living['flow'][number], x: number, y: number): number | 
 }
 
 /** Packs for a planting: what each gives, how many are needed, and what those at hand leave missing. */
-function packsOf({ options }: Commission, planting: Planting, plant: Plant, count: number) {
-  const option = options.find((o) => o.plants.includes(planting));
-  const spare = option?.allowances?.plantSpare ?? 0;
-  const [few, usual, many] = plant.plugsAPack ?? [1, 1, 1];
-  const own = plant.plugsAPack ? usual : (plant.packs?.find((p) => p.unit === 'plug')?.size ?? 1);
-  const split =
-    planting.splits === 'coarse' && plant.plugsAPack
-      ? few
-      : planting.splits === 'fine' && plant.plugsAPack
-        ? many
-        : own;
-  const plugsAPack = split * (planting.halved && plant.habit === 'stem' ? 2 : 1);
+function packsOf({ options }: Commission, planting: Planting, entry: Plant, count: number) {
+  const spare = options.find((o) => o.plants.includes(planting))?.allowances?.plantSpare ?? 0;
+  const splits = splitsOf(entry);
+  const split = splits[{ coarse: 0, usual: 1, fine: 2 }[planting.splits ?? 'usual']];
+  const plugsAPack = split * (planting.halved && withKnown(entry).habit === 'stem' ? 2 : 1);
   const packsNeeded = Math.ceil((count * (1 + spare)) / plugsAPack - 1e-6);
   const plugsAtHand = planting.packs === undefined ? count : planting.packs * plugsAPack;
-  return { plugsAPack, packsNeeded, plugsAtHand, missing: Math.max(0, count - plugsAtHand) };
+  return { plugsAPack, splits, packsNeeded, plugsAtHand, missing: Math.max(0, count - plugsAtHand) };
+}
+
+/** Of a pack that only says what it holds a third fewer come of coarse splitting, and half as many more of fine (common practice). */
+const [COARSE, FINE] = [2 / 3, 3 / 2];
+
+/** What a pack is split into: as its own entry says, by what the pack holds, or as is known of the plant. */
+function splitsOf(entry: Plant): [number, number, number] {
+  if (entry.plugsAPack) return entry.plugsAPack;
+  const holds = entry.packs?.find((p) => p.unit === 'plug')?.size;
+  if (holds === undefined) return withKnown(entry).plugsAPack ?? [1, 1, 1];
+  return [Math.max(1, Math.floor(holds * COARSE)), holds, Math.ceil(holds * FINE)];
 }

@@ -48,8 +48,8 @@ export function waysOut(part: Planted): WayOut[] {
     coverDays: closes(spacingMm),
     figure: planting.packs + packs,
   });
-  const fine = plant.plugsAPack?.[2];
-  if (fine !== undefined && planting.splits !== 'fine' && planting.packs * fine >= count)
+  const fine = part.splits[2];
+  if (fine > part.splits[1] && planting.splits !== 'fine' && planting.packs * fine >= count)
     ways.push({
       kind: 'finer',
       part: { splits: 'fine' },

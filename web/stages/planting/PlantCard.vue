@@ -36,7 +36,7 @@ const FORMS = [
   { value: 'running', title: 'out of a running tank' },
 ];
 const SPLITS = computed(() => {
-  const [few, usual, many] = props.part?.plant.plugsAPack ?? [0, 0, 0];
+  const [few, usual, many] = props.part?.splits ?? [0, 0, 0];
   return [
     { value: 'coarse', title: `coarsely, ${few} a pack` },
     { value: 'usual', title: `as usual, ${usual} a pack` },
@@ -135,7 +135,7 @@ const lives = computed(() => {
         data-test="packs"
       />
       <v-select
-        v-if="part?.plant.plugsAPack"
+        v-if="part && part.splits[2] > part.splits[0]"
         label="split"
         :items="SPLITS"
         :model-value="planting.splits ?? 'usual'"

@@ -16,6 +16,7 @@ import { useStays } from '../../document/stays';
 import { useSteadySize } from '../../drawing/steadySize';
 import { useFrame } from '../../frame/planKey';
 import { shortDay } from '../../units/days';
+import BeltFields from './BeltFields.vue';
 import FlowOverlay from './FlowOverlay.vue';
 import LightLegend from './LightLegend.vue';
 import LightOverlay from './LightOverlay.vue';
@@ -25,6 +26,7 @@ import PlantingCharts from './PlantingCharts.vue';
 import PlantingTable from './PlantingTable.vue';
 import PlantList from './PlantList.vue';
 import PlugMarks from './PlugMarks.vue';
+import RegionCorners from './RegionCorners.vue';
 import { usePainting } from './usePainting';
 import { usePlantings } from './usePlantings';
 
@@ -86,6 +88,13 @@ function begin(plant: Plant): void {
   brush.value = plant;
   chosen.value = undefined;
   painting.begin();
+}
+/** A belt in the place of corners: one region, or one on each side of a path. */
+function layBelt(regions: [number, number][][]): void {
+  const plant = brush.value!;
+  const faults = regions.flatMap((r) => addRegion(plant, r) ?? []);
+  if (faults.length > 0) painting.fault.value = `The belt ${faults[0]}.`;
+  else brush.value = undefined;
 }
 const toFloor = (event: MouseEvent): [number, number] => {
   const box = area.value!.getBoundingClientRect();
@@ -283,6 +292,15 @@ const guessed = computed(() => shown.value?.living.lamps.some((l) => l.guessed))
               class="corner"
             />
           </g>
+          <g v-if="current?.region && !brush" :transform="`translate(${LEFT} ${TOP})`">
+            <RegionCorners
+              :id="current.id"
+              :region="current.region"
+              :vessel="vessel"
+              :k="k"
+              @fault="painting.fault.value = $event"
+            />
+          </g>
           <g :transform="`translate(${LEFT} ${TOP + Y(0) + BETWEEN})`" pointer-events="none">
             <text class="caption" y="-7">
               From the front, {{ week === 0 ? 'as planted' : `in week ${week}` }}
@@ -360,8 +378,9 @@ const guessed = computed(() => shown.value?.living.lamps.some((l) => l.guessed))
           :thinnest-mm="plan?.survey.plantings.find((p) => p.id === current!.id)?.thinnest?.mm"
           @remove="remove(current.id)"
         />
+        <BeltFields v-if="brush" :plant="brush" :option="option" :vessel="vessel" @belt="layBelt" />
         <PlantList
-          v-else
+          v-if="!current"
           :plants="plants"
           :option="option"
           :survey="plan?.survey"
