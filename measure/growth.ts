@@ -12,7 +12,11 @@ export interface Growth {
   times?: number;
 }
 
-async function grown(what: string, sizes: number[], work: (size: number) => unknown): Promise<Growth[]> {
+export async function grown(
+  what: string,
+  sizes: number[],
+  work: (size: number) => unknown,
+): Promise<Growth[]> {
   const rows: Growth[] = [];
   for (const of of sizes) {
     const { medianMs } = await timed(what, 5, () => work(of), 1);

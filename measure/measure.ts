@@ -1,4 +1,5 @@
 /* npm run measure: how long the main computations take here. `-- --json` prints them as a list. */
+import { plantedRows, plantedGrowth } from './planted';
 import { mkdtemp, readdir, readFile, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -158,10 +159,11 @@ const rows = [
   ...(await listRows()),
   ...(await scanRows()),
   ...undoRows(),
+  ...(await plantedRows()),
   await openedRow(),
   ...(await pageRows()),
 ];
-const growth = await growthRows();
+const growth = [...(await growthRows()), ...(await plantedGrowth())];
 if (process.argv.includes('--json')) console.log(JSON.stringify({ rows, growth }, null, 2));
 else {
   console.table(Object.fromEntries(rows.map(({ name, ...rest }) => [name, rest])));

@@ -1,12 +1,14 @@
 import type { Standing } from '../hardscape/settle';
 import type { BedField } from '../substrate/bedField';
 
-/** A piece stands on the bed where it comes within this of its surface, mm. */
-const NEAR_MM = 3;
+/** Nothing is planted where a piece comes down to within so much of the bed: no fingers go under it, mm (common practice). */
+const UNDER_MM = 25;
+/** What ends so far below the surface is buried, mm. */
+const BURIED_MM = 3;
 
 /**
- * Cells of the bed that pieces stand on or in, 1 for those and 0 for what is free: asked at the middle of each. What only
- * hangs over it leaves it free.
+ * Cells of the bed that pieces stand on or in, or hang low over, 1 for those and 0 for what is free: asked at the middle of
+ * each. What hangs higher leaves it free.
  */
 export function standsOn(field: BedField, standing: readonly Standing[]): Float64Array {
   const share = new Float64Array(field.columns * field.rows);
@@ -25,7 +27,7 @@ export function standsOn(field: BedField, standing: readonly Standing[]): Float6
         const top = field.surfaceMm[cell];
         const k = w * c.columns + u;
         for (let n = c.first[k]; n < c.first[k + 1]; n++)
-          if (c.lo[n] + zMm <= top + NEAR_MM && c.hi[n] + zMm >= top - NEAR_MM) share[cell] = 1;
+          if (c.lo[n] + zMm <= top + UNDER_MM && c.hi[n] + zMm >= top - BURIED_MM) share[cell] = 1;
       }
   }
   return share;

@@ -39,7 +39,7 @@ export function slateValley(today: Day): Commission {
           name: 'light',
           kind: 'lamp',
           watts: 72,
-          light: { umolPerS: 150, aboveRimMm: 120, lengthMm: 840, widthMm: 120, beamDeg: 110 },
+          light: { umolPerS: 85, aboveRimMm: 120, lengthMm: 840, widthMm: 120, beamDeg: 110 },
         },
         { id: 'filter', name: 'canister filter', kind: 'filter', watts: 16, litresPerHour: 900 },
       ],

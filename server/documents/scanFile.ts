@@ -60,7 +60,7 @@ async function read(bytes: Uint8Array<ArrayBuffer>, name: string): Promise<Mesh>
   try {
     switch (ending) {
       case 'stl':
-        return joined(
+        return await welded(
           new STLLoader().parse(bytes.buffer.slice(bytes.byteOffset, bytes.byteOffset + bytes.byteLength)),
         );
       case 'obj': {
@@ -90,6 +90,30 @@ function joined(geometry: BufferGeometry): Mesh {
   const whole = mergeVertices(bare, (bare.boundingSphere?.radius ?? 1) * SAME);
   const faces = Uint32Array.from(whole.index!.array);
   return { vertices: Float64Array.from(whole.getAttribute('position').array), faces: withoutSlivers(faces) };
+}
+
+/**
+ * Triangles of a file whose corners are written the same wherever they meet, as scanners write them: joined by that alone,
+ * which takes a fifth of the time; where holes are left, as `joined` does it.
+ */
+async function welded(geometry: BufferGeometry): Promise<Mesh> {
+  await MeshoptSimplifier.ready;
+  const positions = geometry.getAttribute('position').array as Float32Array;
+  const first = MeshoptSimplifier.generatePositionRemap(positions, 3);
+  const number = new Int32Array(first.length).fill(-1);
+  const vertices = new Float64Array(positions.length);
+  const faces = new Uint32Array(first.length);
+  let count = 0;
+  first.forEach((own, i) => {
+    if (number[own] < 0) {
+      number[own] = count;
+      vertices.set(positions.subarray(own * 3, own * 3 + 3), count * 3);
+      count++;
+    }
+    faces[i] = number[own];
+  });
+  const mesh = { vertices: vertices.slice(0, count * 3), faces: withoutSlivers(faces) };
+  return meshFault(count, mesh.faces) ? joined(geometry) : mesh;
 }
 
 /** Surfaces that meet along edges are one, however many parts the file has them in. */

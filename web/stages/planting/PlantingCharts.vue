@@ -11,7 +11,7 @@ const WEEKS = Array.from({ length: 17 }, (_, i) => i);
 const regions = computed(() => props.parts.filter((p) => p.spacingMm !== undefined));
 const cover = computed(() => ({
   animation: false,
-  grid: { left: 44, right: 14, top: 16, bottom: 34 },
+  grid: { left: 44, right: 14, top: 22, bottom: 34 },
   tooltip: { trigger: 'axis', valueFormatter: (v: number) => `${v} %` },
   xAxis: { type: 'value', min: 0, max: 16, name: 'week', nameLocation: 'middle', nameGap: 20 },
   yAxis: { type: 'value', min: 0, max: 100, name: '% covered', nameTextStyle: { align: 'left' } },

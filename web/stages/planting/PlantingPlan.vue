@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { plantingOrder } from '../../../core/planted/planted';
+import { plantingOrder, type Planted } from '../../../core/planted/planted';
 import { preparationOf } from '../../../core/planted/preparation';
 import PlanView from '../../drawing/PlanView.vue';
 import { useCommission } from '../../document/commissionStore';
@@ -36,6 +36,12 @@ const dots = computed(() =>
     }));
   }),
 );
+/** From the first to the last of its plugs. */
+function numbers({ firstNo, spots }: Planted): string {
+  const last = firstNo + spots.length / 3 - 1;
+  if (spots.length === 0) return 'by eye';
+  return last > firstNo ? `${firstNo}–${last}` : String(firstNo);
+}
 const print = () => window.print();
 </script>
 
@@ -69,6 +75,7 @@ const print = () => window.print();
         </PlanView>
         <g v-for="d in dots" :key="d.no">
           <circle
+            data-plug
             :cx="d.x"
             :cy="d.y"
             :r="d.bare ? 2.4 : 1.8"
@@ -91,7 +98,7 @@ const print = () => window.print();
         </thead>
         <tbody>
           <tr v-for="p in rows" :key="p.id">
-            <td>{{ p.spots.length ? `${p.firstNo}–${p.firstNo + p.spots.length / 3 - 1}` : 'by eye' }}</td>
+            <td>{{ numbers(p) }}</td>
             <td>
               <i :style="{ background: p.plant.colour }" /><em>{{ p.plant.name }}</em
               ><template v-if="p.planting.on">, on {{ p.planting.on }}</template>
@@ -144,6 +151,10 @@ th {
   text-align: left;
   font-weight: 400;
   color: var(--ink-2);
+}
+td:first-child,
+td:nth-child(5) {
+  white-space: nowrap;
 }
 td,
 th {

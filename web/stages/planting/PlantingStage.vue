@@ -355,19 +355,21 @@ const guessed = computed(() => shown.value?.living.lamps.some((l) => l.guessed))
         <p v-if="painting.fault.value" class="tell late">{{ painting.fault.value }}</p>
       </div>
       <aside class="side">
-        <SeatView
-          v-if="plan && field"
-          :vessel="vessel"
-          :option="option"
-          :materials="materials"
-          :field="field"
-          :survey="plan.survey"
-          :width="292"
-          :height="186"
-          :eye="eye"
-          :seat-name="seat?.name"
-          :look="look"
-        />
+        <div class="seat">
+          <SeatView
+            v-if="plan && field"
+            :vessel="vessel"
+            :option="option"
+            :materials="materials"
+            :field="field"
+            :survey="plan.survey"
+            :width="292"
+            :height="186"
+            :eye="eye"
+            :seat-name="seat?.name"
+            :look="look"
+          />
+        </div>
         <PlantCard
           v-if="current"
           :key="current.id"

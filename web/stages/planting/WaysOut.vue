@@ -44,6 +44,7 @@ const weeks = (days: number) => `closes in ${Math.round(days / 7)} weeks`;
   padding: 2px 0;
 }
 small {
+  margin-left: 6px;
   font-weight: 400;
 }
 </style>

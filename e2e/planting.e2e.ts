@@ -1,0 +1,135 @@
+import { describe, expect, it } from 'vitest';
+import { withDemo } from './harness';
+import { figure } from './page';
+
+/* Planting with a real pointer: too few cups and a way out, light and shade, weeks, corners, belts, moss on wood, the printed plan. */
+
+const b = withDemo({ width: 1280, height: 800 });
+
+async function open(path: string): Promise<void> {
+  await b.at.open(path);
+  await b.page.waitForSelector('[data-plugs]');
+}
+const count = (id: string) =>
+  b.page.$eval(`[data-plugs="${id}"]`, (e) => Number(e.getAttribute('data-count')));
+/** The slider of weeks by its keys: from the planting day on. */
+async function week(n: number): Promise<void> {
+  await b.at.focus('[data-test="week"]');
+  await b.page.keyboard.press('Home');
+  for (let i = 0; i < n; i++) await b.page.keyboard.press('ArrowRight');
+}
+const ink = () => b.page.$eval('[data-test="planting-front"]', (e) => [...e.querySelectorAll('[data-grown] path')].reduce((n, p) => n + p.getAttribute('d')!.length, 0)); // prettier-ignore
+
+describe('a carpet on a hill', () => {
+  it('is short of cups: what stays bare is drawn, and a way out is taken and undone', async () => {
+    await open('/c/demo-valley/planting');
+    await b.at.press('[data-planted="P-1"]');
+    await b.at.until('[data-test="planting-card"]', (w) => /plugs on .* along the slope/.test(w));
+    expect(await b.page.$('[data-test="bare"]')).toBeNull();
+    await b.at.type('[data-test="packs"]', '3');
+    const short = await b.at.until('[data-test="ways-out"]', (w) => /\d+ plugs short/.test(w));
+    expect(figure(short)).toBe((await count('P-1')) - 3 * 8);
+    await b.page.waitForSelector('[data-test="bare"]');
+    await b.at.until('[data-test="findings"]', (w) =>
+      /3 packs give 24 of \d+ plugs; \d+ cm² stay bare/.test(w),
+    );
+    await b.at.press('[data-way="wider"]');
+    await b.page.waitForFunction(() => !document.querySelector('[data-test="ways-out"]'));
+    expect(await count('P-1')).toBeLessThanOrEqual(24);
+    await b.page.click('[aria-label="Undo"]');
+    await b.at.until('[data-test="ways-out"]', (w) => w.includes(`${figure(short)} plugs short`));
+  });
+});
+
+describe('weeks', () => {
+  it('go by under the slider: plugs spread on the plan and stand higher in front', async () => {
+    await open('/c/demo-valley/planting');
+    await week(0);
+    await b.at.until('.weeks', (w) => w.startsWith('planting day'));
+    const [young, spread] = [await ink(), await radius()];
+    await week(8);
+    await b.at.until('.weeks', (w) => w.startsWith('week 8'));
+    await b.page.waitForFunction((r) => Number(/a([\d.]+) /.exec(document.querySelector('[data-plugs="P-1"] path')!.getAttribute('d')!)![1]) > r, {}, spread); // prettier-ignore
+    expect(await ink()).toBeGreaterThan(young);
+    function radius() {
+      return b.page.$eval('[data-plugs="P-1"] path', (e) =>
+        Number(/a([\d.]+) /.exec(e.getAttribute('d')!)![1]),
+      );
+    }
+  });
+});
+
+describe('light and flow', () => {
+  it('lie over the plan; the light under the pointer is said, and a lamp with half its output gives half', async () => {
+    await open('/c/demo-valley/planting');
+    await b.page.click('[data-overlay="light"]');
+    await b.page.waitForSelector('[data-test="light-map"]');
+    const box = (await (await b.page.$('[data-test="light-map"]'))!.boundingBox())!;
+    const point = async () => {
+      await b.page.mouse.move(box.x + box.width * 0.5, box.y + box.height * 0.7);
+      await b.page.mouse.move(box.x + box.width * 0.5, box.y + box.height * 0.72);
+      return figure(await b.at.until('[data-test="spot"]', (w) => /\d+ µmol/.test(w)));
+    };
+    const full = await point();
+    expect(full).toBeGreaterThan(20);
+    await b.page.click('[data-overlay="flow"]');
+    await b.page.waitForSelector('[data-test="flow-map"]');
+    await b.at.until('.tell', (w) => /900 L an hour, \d+\.\d times the free water/.test(w));
+    const id = new URL(b.page.url()).pathname.split('/')[2];
+    const { document: doc, revision } = await (await fetch(`${b.server.url}/api/commissions/${id}`)).json();
+    doc.site.devices[0].light.output = 0.5;
+    const saved = await fetch(`${b.server.url}/api/commissions/${id}`, { method: 'PUT', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify({ revision, document: doc }) }); // prettier-ignore
+    expect(saved.status).toBe(200);
+    await open('/c/demo-valley/planting');
+    await b.page.click('[data-overlay="light"]');
+    await b.page.waitForSelector('[data-test="light-map"]');
+    expect((await point()) / full).toBeCloseTo(0.5, 1);
+  });
+});
+
+describe('regions', () => {
+  it('have corners that are drawn, and a belt goes round a stone', async () => {
+    await open('/c/demo-valley/planting');
+    await b.at.press('[data-planted="P-6"]');
+    await b.page.waitForSelector('[data-region-corner="3"]');
+    const before = await count('P-6');
+    await b.at.drag('[data-region-corner="3"]', 30, 0);
+    await b.page.waitForFunction((n) => Number(document.querySelector('[data-plugs="P-6"]')!.getAttribute('data-count')) < n, {}, before); // prettier-ignore
+    await b.page.click('[data-test="all-plants"]');
+    await b.at.type('.plants .v-text-field', 'parva');
+    await b.at.press('[data-plant="cryptocoryne-parva"]');
+    await b.page.waitForSelector('[data-test="belt-along"]');
+    await b.page.click('[data-test="belt-along"]');
+    await b.page.waitForSelector('.v-list-item ::-p-text(S-14)');
+    await b.page.click('.v-list-item ::-p-text(S-14)');
+    await b.at.press('[data-test="belt"]');
+    await b.at.until(
+      '[data-test="planting-card"]',
+      (w) => /Cryptocoryne parva/.test(w) && /\d+ plugs on/.test(w),
+    );
+  });
+
+  it('are none on wood: moss is counted there, and stands on its upper faces', async () => {
+    await open('/c/demo-valley/planting');
+    await b.at.press('[data-planted="P-8"]');
+    await b.at.until('[data-test="planting-card"]', (w) => /12 plugs/.test(w));
+    expect(await count('P-8')).toBe(12);
+    await b.at.type('[data-test="portions"]', '20');
+    await b.page.waitForFunction(
+      () => document.querySelector('[data-plugs="P-8"]')?.getAttribute('data-count') === '20',
+    );
+  });
+});
+
+describe('on paper', () => {
+  it('the planting plan numbers every plug and says what is prepared', async () => {
+    await open('/c/demo-valley/planting');
+    const plugs = await b.page.$$eval('[data-plugs]', (l) => l.reduce((n, e) => n + Number(e.getAttribute('data-count')), 0)); // prettier-ignore
+    await b.at.press('[data-test="planting-plan-link"]');
+    await b.page.waitForSelector('[data-test="plan-plugs"]');
+    expect(await b.page.$$eval('[data-plug]', (l) => l.length)).toBe(plugs);
+    const rows = await b.at.words('[data-test="plan-rows"]');
+    expect(rows).toMatch(/1–\d+/);
+    expect(rows).toMatch(/rinse the gel off/);
+  });
+});
