@@ -48,13 +48,6 @@ const SHOTS: Shot[] = [
       await page.waitForSelector('[data-option="b"] svg', { timeout: 30_000 });
     },
   },
-  {
-    name: 'bench-bow',
-    path: '/c/demo-desk/bench',
-    before: async (page) => {
-      await page.waitForSelector('canvas[aria-label*="from desk chair"]', { timeout: 30_000 });
-    },
-  },
   { name: 'visit-sheet', path: '/c/demo-desk/visit-sheet' },
   {
     name: 'bench',
@@ -80,7 +73,25 @@ const SHOTS: Shot[] = [
       await page.waitForSelector('[data-test="set-pieces"]');
     },
   },
-  { name: 'planting', path: `${valley}/planting` },
+  {
+    name: 'planting',
+    path: `${valley}/planting`,
+    before: async (page) => {
+      await page.waitForSelector('[data-plugs]');
+      await page.focus('[data-test="week"]');
+      for (let i = 0; i < 4; i++) await page.keyboard.press('ArrowRight');
+      await new Promise((resolve) => setTimeout(resolve, 2_000));
+    },
+  },
+  {
+    name: 'planting-light',
+    path: `${valley}/planting`,
+    before: async (page) => {
+      await page.waitForSelector('[data-plugs]');
+      await click('[data-overlay="light"]')(page);
+      await new Promise((resolve) => setTimeout(resolve, 2_000));
+    },
+  },
   { name: 'take-off', path: `${valley}/take-off`, before: click('[data-line="soil-granules"] button') },
   {
     name: 'order',
