@@ -1,3 +1,6 @@
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { withDemo } from './harness';
 import { figure } from './page';
@@ -101,7 +104,8 @@ describe('regions', () => {
     await b.page.waitForSelector('[data-test="belt-along"]');
     await b.page.click('[data-test="belt-along"]');
     await b.page.waitForSelector('.v-list-item ::-p-text(S-14)');
-    await b.page.click('.v-list-item ::-p-text(S-14)');
+    await b.at.press('.v-list-item ::-p-text(S-14)');
+    await b.page.waitForSelector('[data-test="belt"]:not([disabled])');
     await b.at.press('[data-test="belt"]');
     await b.at.until(
       '[data-test="planting-card"]',
@@ -118,6 +122,64 @@ describe('regions', () => {
     await b.page.waitForFunction(
       () => document.querySelector('[data-plugs="P-8"]')?.getAttribute('data-count') === '20',
     );
+  });
+});
+
+describe('the studio’s list', () => {
+  it('has a plant changed in place, and takes one in from a CSV; a wrong one changes nothing', async () => {
+    await open('/c/demo-valley/planting');
+    await b.at.press('[data-test="studio-list"]');
+    // The sheet has to come to rest before it is typed into.
+    await b.at.press('[data-test="new-plant"]');
+    await b.at.type('[data-test="new-plant"]', 'Ranunculus inundatus');
+    await b.at.press('[data-test="add-plant"]');
+    await b.at.until('[data-test="plants-said"]', (w) => w === 'Ranunculus inundatus is kept.');
+    await b.at.type('[data-test="plant-spread"]', '90');
+    const plants = async () => (await (await fetch(`${b.server.url}/api/studio`)).json()).catalogue.plants;
+    await b.page.waitForFunction(async () => (await (await fetch('/api/studio')).json()).catalogue.plants.some((p: any) => p.id === 'ranunculus-inundatus' && p.spreadMm === 90)); // prettier-ignore
+    const folder = mkdtempSync(join(tmpdir(), 'utsuwa-plants-'));
+    const take = async (text: string) => {
+      writeFileSync(join(folder, 'plants.csv'), text);
+      const input = await b.page.$('[data-test="plants-in"]');
+      await (input as unknown as { uploadFile(path: string): Promise<void> }).uploadFile(
+        join(folder, 'plants.csv'),
+      );
+    };
+    await take('name,spread mm\nMoss sp.,60 mm\n');
+    await b.at.until('[data-test="plants-said"]', (w) => /Nothing was taken in.*Line 2.*spread mm/.test(w));
+    await take('name,habit,spread mm\nMoss sp.,moss,60\n');
+    await b.at.until('[data-test="plants-said"]', (w) => w === '1 plant was taken in, 1 of them new.');
+    expect((await plants()).find((p: any) => p.id === 'moss')).toMatchObject({
+      roots: 'epiphyte',
+      spreadMm: 60,
+    });
+  });
+});
+
+describe('by keys', () => {
+  it('a patch is laid, moved by a corner, given another plant and taken away', async () => {
+    await open('/c/demo-valley/planting');
+    await b.at.type('.plants .v-text-field', 'staurogyne');
+    await b.at.focus('[data-plant="staurogyne-repens"]');
+    await b.page.keyboard.press('Enter');
+    await b.at.focus('[data-test="patch"]');
+    await b.page.keyboard.press('Enter');
+    await b.at.until(
+      '[data-test="planting-card"]',
+      (w) => /Staurogyne repens/.test(w) && /\d+ plugs on/.test(w),
+    );
+    const id = (await b.at.words('[data-test="planting-card"] header .quiet')).trim();
+    const before = await count(id);
+    await b.at.focus('[data-region-corner="0"]');
+    for (let i = 0; i < 4; i++) {
+      await b.page.keyboard.down('Shift');
+      await b.page.keyboard.press('ArrowLeft');
+      await b.page.keyboard.up('Shift');
+    }
+    await b.page.waitForFunction((s, n) => Number(document.querySelector(s)!.getAttribute('data-count')) > n, {}, `[data-plugs="${id}"]`, before); // prettier-ignore
+    await b.at.focus('[data-test="planting-card"] header button:last-child');
+    await b.page.keyboard.press('Enter');
+    await b.page.waitForFunction((s) => !document.querySelector(s), {}, `[data-plugs="${id}"]`);
   });
 });
 

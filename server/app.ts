@@ -12,6 +12,7 @@ import { fileRoutes } from './routes/files';
 import { meshRoutes } from './routes/meshes';
 import { orderRoutes } from './routes/orders';
 import { pictureRoutes } from './routes/pictures';
+import { plantRoutes } from './routes/plants';
 import { yardRoutes } from './routes/yard';
 import type { Store } from './store/store';
 import type { SupplierLink } from './supplierLink';
@@ -63,6 +64,7 @@ export function createApp({ store, pool, suppliers, web }: AppParts): { app: Exp
   app.use(ownPagesOnly);
   app.get('/api/health', (_req, res) => void res.json({ ok: true, heldMs: longestHoldMs() }));
   app.use('/api/studio', yardRoutes(store, jobs));
+  app.use('/api/studio', plantRoutes(store));
   app.use('/api/commissions', fileRoutes(store, jobs));
   app.use('/api/commissions', orderRoutes(store, jobs, dispatch));
   app.use('/api/commissions', pictureRoutes(store));

@@ -10,7 +10,8 @@ describe('a spot seen through the pane', () => {
         const r = crossingMm(across, before, behind);
         const sinAir = r / Math.hypot(r, before);
         const sinWater = (across - r) / Math.hypot(across - r, behind);
-        expect(sinAir).toBeCloseTo(WATER_INDEX * sinWater, 6);
+        // The crossing is found to a millionth of a millimetre, a millimetre behind the pane at the least.
+        expect(sinAir).toBeCloseTo(WATER_INDEX * sinWater, 5);
       }),
     );
   });

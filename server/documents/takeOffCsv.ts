@@ -10,7 +10,7 @@ import { rounded } from '../../core/units/quantity';
  * What a spreadsheet may take for a formula: one of its signs, in full width too, at the beginning or behind
  * blanks, no-break spaces, line breaks and marks that are not seen.
  */
-const FORMULA = /^[\s\p{C}\p{Z}]*[=+\-@\t\r\n＝＋－＠]|^[\t\r\n]/u;
+export const FORMULA = /^[\s\p{C}\p{Z}]*[=+\-@\t\r\n＝＋－＠]|^[\t\r\n]/u;
 
 /**
  * The take-off as CSV (RFC 4180), a line a row. Cells that begin like a formula get an apostrophe in front,

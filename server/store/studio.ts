@@ -1,4 +1,5 @@
 import { and, asc, count, eq, isNull, ne, sql } from 'drizzle-orm';
+import type { Plant } from '../../core/commission/schema';
 import type { Studio, YardPiece } from '../../core/catalogue/studio';
 import { commissions, entries } from './schema';
 import type { Store } from './store';
@@ -62,6 +63,35 @@ export async function changeInYard(store: Store, id: string, part: Partial<YardP
       .where(and(own, ne(entries.value, value))),
   );
   return true;
+}
+
+/** Plants of the studio, changed where there is one of that id and else added after the others. */
+export async function keepPlants(store: Store, plants: readonly Plant[]): Promise<void> {
+  const [{ n }] = await store.db.select({ n: count() }).from(entries).where(eq(entries.kind, 'plant'));
+  const rows = plants.map((value, i) => ({
+    key: `plant/${value.id}`,
+    kind: 'plant',
+    position: n + i,
+    value,
+  }));
+  if (rows.length === 0) return;
+  await store.write((db) =>
+    db
+      .insert(entries)
+      .values(rows)
+      .onConflictDoUpdate({ target: entries.key, set: { value: sql`excluded.value` } }),
+  );
+}
+
+/** False where there is none of that id. */
+export async function dropPlant(store: Store, id: string): Promise<boolean> {
+  const gone = await store.write((db) =>
+    db
+      .delete(entries)
+      .where(eq(entries.key, `plant/${id}`))
+      .returning(),
+  );
+  return gone.length > 0;
 }
 
 /** Two parts in the place of a piece; what it was stays known under its own number. */

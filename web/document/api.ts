@@ -4,7 +4,7 @@ import type { Branch } from '../../core/yard/branches';
 import type { Parting } from '../../core/yard/split';
 import type { TwoOutlines } from '../../core/yard/twoOutlines';
 import type { Studio, YardPiece } from '../../core/catalogue/studio';
-import type { Commission, Scan } from '../../core/commission/schema';
+import type { Commission, Scan, Plant } from '../../core/commission/schema';
 import type { Confirmation } from '../../core/ordering/confirmation';
 
 /** An answer that was not the one asked for, or none at all (`status` 0). */
@@ -181,6 +181,11 @@ export const api = {
   keepYardPhoto: (id: string, file: Blob) =>
     call<{ photo: string }>('PUT', `/studio/yard/${encodeURIComponent(id)}/photo`, file, 'application/octet-stream'), // prettier-ignore
   yardPhotoUrl: (photo: string) => `/api/studio/yard/photos/${photo}`,
+  keepPlant: ({ id, ...plant }: Plant) =>
+    call('PUT', `/studio/plants/${encodeURIComponent(id)}`, json(plant)),
+  takePlants: (file: Blob) =>
+    call<{ taken: number; fresh: number }>('POST', '/studio/plants.csv', file, 'application/octet-stream'),
+  plantsCsvUrl: '/api/studio/plants.csv',
   dropFromYard: (id: string) => call('DELETE', `/studio/yard/${encodeURIComponent(id)}`),
   /** A scan from a file: its sizes and litres, and what was done to it. */
   takeScan: (file: File, unit: 'mm' | 'cm' | 'm') =>

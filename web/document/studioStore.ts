@@ -50,5 +50,5 @@ export const useStudio = defineStore('studio', () => {
     await api.dropFromYard(id);
     await fetched();
   }
-  return { studio, used, elsewhere, load, add, part, note, drop };
+  return { studio, used, elsewhere, load, again: fetched, add, part, note, drop };
 });

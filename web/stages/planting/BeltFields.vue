@@ -42,6 +42,12 @@ function footOf(piece: Option['pieces'][number]) {
   ]);
   return hullOf(points);
 }
+/** A patch in the middle, to be drawn or moved to its place: for those who work by keys. */
+function patch(): void {
+  const { length, width } = props.vessel.innerMm;
+  const [l, r, f, b] = [0.35 * length, 0.65 * length, 0.35 * width, 0.65 * width].map(Math.round);
+  emit('belt', [[[l, f], [r, f], [r, b], [l, b]]]); // prettier-ignore
+}
 const setWide = (mm: number | undefined) => {
   if (!mm || mm < 5) return 'must be at least 5 mm';
   wideMm.value = mm;
@@ -50,14 +56,20 @@ const setWide = (mm: number | undefined) => {
 </script>
 
 <template>
-  <div v-if="along.length" class="belt" @click.stop>
-    <v-select v-model="chosen" label="or a belt along" :items="along" data-test="belt-along" />
+  <div class="belt" @click.stop>
+    <button class="act patch" data-test="patch" @click="patch">A patch in the middle</button>
+    <v-select v-model="chosen" label="belt along" :items="along" data-test="belt-along" />
     <FigureField label="wide" kind="length" :value="wideMm" :apply="setWide" data-test="belt-wide" />
     <button class="solid" :disabled="!chosen" data-test="belt" @click="lay">Lay it</button>
   </div>
 </template>
 
 <style scoped>
+.patch {
+  grid-column: 1 / -1;
+  text-align: left;
+  padding: 4px 0 0;
+}
 .belt {
   display: grid;
   grid-template-columns: 1fr 74px auto;

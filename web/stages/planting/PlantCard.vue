@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import { dliOf } from '../../../core/catalogue/knownPlants';
 import { plantingOrigin } from '../../../core/commission/origin';
-import type { Planting } from '../../../core/commission/schema';
+import type { Plant, Planting } from '../../../core/commission/schema';
 import { trimmingsOf } from '../../../core/planted/grown';
 import type { Planted } from '../../../core/planted/planted';
 import type { Finding } from '../../../core/words/finding';
@@ -21,8 +21,10 @@ const props = defineProps<{
   thinnestMm?: number;
   /** Some light is known. */
   lit: boolean;
+  /** Plants that it could be instead. */
+  plants: readonly Plant[];
 }>();
-defineEmits<{ remove: [] }>();
+defineEmits<{ remove: []; become: [plant: string]; mirror: [] }>();
 const commission = useCommission();
 const f = useFigures();
 const doc = computed(() => commission.document!);
@@ -48,6 +50,13 @@ const change = (key: string, part: Partial<Planting>) =>
     ...o,
     plants: o.plants.map((p) => (p.id === props.planting.id ? { ...p, ...part } : p)),
   }));
+/** Share of the surface under what floats, once each plug has its spread, in per cent. */
+const floating = computed(() => {
+  const { length, width } = doc.value.vessel.innerMm;
+  const p = props.part;
+  const each = Math.PI * ((p?.plant.spreadMm ?? 40) / 2) ** 2;
+  return Math.min(100, Math.round(((p?.count ?? 0) * each * 100) / (length * width)));
+});
 /** What it has against what it wants, in one line each. */
 const lives = computed(() => {
   const p = props.part;
@@ -70,6 +79,11 @@ const lives = computed(() => {
       : p.spacingMm === undefined
         ? []
         : ['Does not close here']),
+    ...(p.plant.roots === 'float'
+      ? [
+          `Covers about ${floating.value} % of the surface once grown; what stands below has so much less light`,
+        ]
+      : []),
     ...(p.trims.length > 0
       ? [`First trim after ${p.trims[0]} days${trims ? `, then ${trims} plugs of its own each` : ''}`]
       : []),
@@ -83,6 +97,9 @@ const lives = computed(() => {
       <b
         ><i>{{ part?.plant.name ?? planting.plant }}</i></b
       ><span class="quiet">{{ planting.id }}</span>
+      <button v-if="planting.region" class="act" data-test="mirror-region" @click="$emit('mirror')">
+        Mirror
+      </button>
       <button class="act" @click="$emit('remove')">Take away</button>
     </header>
     <p v-if="part">
@@ -102,6 +119,14 @@ const lives = computed(() => {
     <p v-for="l in lives" :key="l" class="quiet">{{ l }}</p>
     <p v-if="thinnestMm !== undefined" class="quiet">Thinnest soil {{ f.length(thinnestMm) }}</p>
     <div class="fields">
+      <v-autocomplete
+        label="plant"
+        class="whole"
+        :items="plants.map((p) => ({ value: p.id, title: p.name }))"
+        :model-value="planting.plant"
+        data-test="become"
+        @update:model-value="(id: string | null) => id && $emit('become', id)"
+      />
       <FigureField
         v-if="planting.region"
         label="plugs apart"
@@ -188,8 +213,13 @@ header {
   align-items: baseline;
 }
 header .act {
-  margin-left: auto;
   padding: 0;
+}
+header .quiet {
+  margin-right: auto;
+}
+.whole {
+  grid-column: 1 / -1;
 }
 p {
   margin: 2px 0;

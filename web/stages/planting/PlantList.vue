@@ -18,7 +18,7 @@ const props = defineProps<{
   /** Where each planting comes from; bought where nothing is said. */
   origins?: ReadonlyMap<string, Origin>;
 }>();
-defineEmits<{ paint: [plant: Plant]; count: [plant: Plant]; choose: [id: string] }>();
+defineEmits<{ paint: [plant: Plant]; count: [plant: Plant]; choose: [id: string]; studio: [] }>();
 const f = useFigures();
 const search = ref('');
 
@@ -65,7 +65,10 @@ const traits = (p: Plant) =>
         </button>
       </li>
     </ul>
-    <h2>Paint with</h2>
+    <h2>
+      Paint with
+      <button class="act own" data-test="studio-list" @click="$emit('studio')">Studio’s list</button>
+    </h2>
     <v-text-field
       v-model="search"
       label="name, habit or light"
@@ -124,6 +127,13 @@ button {
 }
 button:hover {
   background: var(--celadon-wash);
+}
+.own {
+  display: inline;
+  width: auto;
+  float: right;
+  font: 600 13px var(--text);
+  padding: 4px 0;
 }
 .only {
   display: flex;

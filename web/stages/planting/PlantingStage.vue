@@ -6,7 +6,6 @@ import type { Planted } from '../../../core/planted/planted';
 import { FIRST_PORTIONS } from '../../../core/planting/spacing';
 import { plantingOrigin } from '../../../core/commission/origin';
 import { dayPlus } from '../../../core/calendar/day';
-import { dliOfPpfd } from '../../../core/light/ppfd';
 import { eyeFrom } from '../../../core/view/eye';
 import FrontView from '../../drawing/FrontView.vue';
 import PlanView from '../../drawing/PlanView.vue';
@@ -21,14 +20,17 @@ import FlowOverlay from './FlowOverlay.vue';
 import LightLegend from './LightLegend.vue';
 import LightOverlay from './LightOverlay.vue';
 import { OVERLAY_NAMES, OVERLAYS, type Overlay } from './overlays';
+import OverlayWords from './OverlayWords.vue';
 import PlantCard from './PlantCard.vue';
 import PlantingCharts from './PlantingCharts.vue';
 import PlantingTable from './PlantingTable.vue';
 import PlantList from './PlantList.vue';
 import PlugMarks from './PlugMarks.vue';
 import RegionCorners from './RegionCorners.vue';
+import StudioPlants from './StudioPlants.vue';
 import { usePainting } from './usePainting';
 import { usePlantings } from './usePlantings';
+import { useSpot } from './useSpot';
 
 /** Plan, front and seat of what is planted, on any day of the first sixteen weeks; and what is said of each planting. */
 const SeatView = defineAsyncComponent(() => import('../../drawing/SeatView.vue'));
@@ -36,7 +38,7 @@ const commission = useCommission();
 const { plan, field, planted } = useFrame();
 const area = ref<HTMLElement>();
 const { width, height } = useSteadySize(area);
-const { plants, chosen, add, addRegion, remove } = usePlantings();
+const { plants, chosen, add, addRegion, become, mirror, remove } = usePlantings();
 
 const doc = computed(() => commission.document!);
 const vessel = computed(() => doc.value.vessel);
@@ -75,6 +77,7 @@ const k = computed(() =>
 const X = (mm: number) => mm * k.value;
 const Y = (mm: number) => (vessel.value.innerMm.width - mm) * k.value;
 
+const listing = ref(false);
 const brush = shallowRef<Plant>();
 const painting = usePainting({
   size: () => ({ length: vessel.value.innerMm.length, width: vessel.value.innerMm.width }),
@@ -104,41 +107,13 @@ const toFloor = (event: MouseEvent): [number, number] => {
   ];
 };
 
-/** The spot under the pointer: its light, and what hardly moves there. */
-const pointed = ref<[number, number]>();
+const { pointed, spot, touched, here } = useSpot(shown, vessel);
 function hover(event: MouseEvent): void {
   const at = toFloor(event);
   if (brush.value) painting.hover(at);
   const { length, width: deep } = vessel.value.innerMm;
   pointed.value = at[0] >= 0 && at[1] >= 0 && at[0] < length && at[1] < deep ? at : undefined;
 }
-const spot = computed(() => {
-  const living = shown.value?.living;
-  if (!living || !pointed.value) return undefined;
-  const { columns, rows, ppfd } = living.light;
-  const { length, width: deep } = vessel.value.innerMm;
-  const [i, j] = [
-    Math.floor((pointed.value[0] / length) * columns),
-    Math.floor((pointed.value[1] / deep) * rows),
-  ];
-  const there = ppfd[Math.min(rows - 1, j) * columns + Math.min(columns - 1, i)];
-  return { ppfd: there, dli: dliOfPpfd(there, living.hours) + living.windowDli };
-});
-/** Light against which plants are suggested: of the spot last touched, else of the bed as a whole. */
-const touched = ref<number>();
-const here = computed(() => {
-  const living = shown.value?.living;
-  if (!living?.lit) return undefined;
-  const { ppfd } = living.light;
-  const mean = ppfd.reduce((a, b) => a + b, 0) / Math.max(1, ppfd.length);
-  return {
-    dli: touched.value ?? dliOfPpfd(mean, living.hours) + living.windowDli,
-    co2: living.co2,
-    waterC: living.waterC,
-    gh: living.gh,
-    spot: touched.value !== undefined,
-  };
-});
 function press(event: MouseEvent): void {
   if (brush.value) return painting.corner(toFloor(event));
   if (spot.value) touched.value = spot.value.dli;
@@ -162,8 +137,6 @@ const regions = computed(() =>
       : [],
   ),
 );
-const lampless = computed(() => shown.value && shown.value.living.lamps.length === 0);
-const guessed = computed(() => shown.value?.living.lamps.some((l) => l.guessed));
 </script>
 
 <template>
@@ -321,37 +294,13 @@ const guessed = computed(() => shown.value?.living.lamps.some((l) => l.guessed))
             />
           </g>
         </svg>
-        <p v-if="brush" class="tell alive">
-          Click the corners of {{ brush.name }} on the plan; Enter or the first corner closes it, Esc leaves
-          it.
-        </p>
-        <p v-else-if="overlay === 'light' && lampless" class="tell late">
-          No lamp is listed under Vessel and site: there is no light to map.
-        </p>
-        <p v-else-if="overlay === 'light' && guessed" class="tell quiet">
-          By the watts of the lamp, {{ shown?.living.hours }} h a day<template v-if="shown?.living.tinted"
-            >, water tinted by wood</template
-          >; type its light under Vessel.
-        </p>
-        <p v-else-if="overlay === 'flow'" class="tell quiet">
-          <template v-if="shown?.living.flow.length">
-            {{ Math.round(shown.living.litresPerHour) }} L an hour,
-            {{ (shown.living.litresPerHour / Math.max(1, plan?.survey.freeWaterL ?? 1)).toFixed(1) }} times
-            the free water.
-            <label
-              ><select v-model="flowAt">
-                <option v-for="(l, i) in shown.living.flow" :key="i" :value="i">
-                  {{ Math.round(l.zMm) }} mm above the glass
-                </option>
-              </select></label
-            >
-            A coarse picture: without friction, eddies, the jet and plants<template
-              v-if="shown.living.portsGuessed"
-              >; outflow and intake taken at the two ends of the back</template
-            >.
-          </template>
-          <template v-else>No filter with its litres an hour is listed under Vessel and site.</template>
-        </p>
+        <OverlayWords
+          v-model:flow-at="flowAt"
+          :brush="brush"
+          :overlay="overlay"
+          :living="shown?.living"
+          :free-water-l="plan?.survey.freeWaterL ?? 1"
+        />
         <p v-if="painting.fault.value" class="tell late">{{ painting.fault.value }}</p>
       </div>
       <aside class="side">
@@ -378,6 +327,9 @@ const guessed = computed(() => shown.value?.living.lamps.some((l) => l.guessed))
           :part="partOf(current.id)"
           :findings="findings.filter((n) => n.at.plant === current!.id)"
           :thinnest-mm="plan?.survey.plantings.find((p) => p.id === current!.id)?.thinnest?.mm"
+          :plants="plants"
+          @become="become(current.id, $event)"
+          @mirror="mirror(current.id)"
           @remove="remove(current.id)"
         />
         <BeltFields v-if="brush" :plant="brush" :option="option" :vessel="vessel" @belt="layBelt" />
@@ -392,7 +344,9 @@ const guessed = computed(() => shown.value?.living.lamps.some((l) => l.guessed))
           @paint="begin"
           @count="(plant) => add(plant, { count: FIRST_PORTIONS })"
           @choose="chosen = $event"
+          @studio="listing = true"
         />
+        <StudioPlants v-model:open="listing" :plants="plants" />
         <button v-if="current" class="act back" data-test="all-plants" @click="chosen = undefined">
           All plants
         </button>

@@ -43,10 +43,37 @@ export function usePlantings() {
   const addRegion = (plant: Plant, region: [number, number][]) =>
     add(plant, { region, spacingMm: usualSpacingMm(plant) });
 
+  /** Another plant in the same place; its spacing is that of the new one. */
+  function become(id: string, to: string): void {
+    const plant = plants.value.find((p) => p.id === to);
+    if (!plant) return;
+    commission.endStep();
+    commission.edit(`become ${id}`, (d) => ({
+      ...d,
+      catalogue: d.catalogue.plants.some((p) => p.id === to)
+        ? d.catalogue
+        : { ...d.catalogue, plants: [...d.catalogue.plants, plant] },
+      options: d.options.map((o) =>
+        o.id === commission.optionId
+          ? { ...o, plants: o.plants.map((p) => (p.id === id ? { ...p, plant: to, ...(p.region ? { spacingMm: usualSpacingMm(plant) } : {}) } : p)) } // prettier-ignore
+          : o,
+      ),
+    }));
+  }
+  /** The same region as in a mirror in the middle of the tank, beside the one that is there. */
+  function mirror(id: string): void {
+    const own = commission.option!.plants.find((p) => p.id === id);
+    const plant = plants.value.find((p) => p.id === own?.plant);
+    if (!own?.region || !plant) return;
+    const { length } = commission.document!.vessel.innerMm;
+    const { id: _id, ...rest } = own;
+    add(plant, { ...rest, region: own.region.map(([x, y]): [number, number] => [length - x, y]).reverse() });
+  }
+
   function remove(id: string): void {
     commission.endStep();
     commission.editOption(`unplant ${id}`, (o) => ({ ...o, plants: o.plants.filter((p) => p.id !== id) }));
     chosen.value = undefined;
   }
-  return { plants, chosen, add, addRegion, remove };
+  return { plants, chosen, add, addRegion, become, mirror, remove };
 }

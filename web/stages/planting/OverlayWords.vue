@@ -1,0 +1,51 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { Plant } from '../../../core/commission/schema';
+import type { ShownPlanted } from '../../workers/planWorker';
+import type { Overlay } from './overlays';
+
+/** A line below the views: what to do with the brush, or what the light and the flow were worked out from and leave out. */
+const props = defineProps<{
+  brush?: Plant;
+  overlay: Overlay;
+  living?: ShownPlanted['living'];
+  freeWaterL: number;
+}>();
+const flowAt = defineModel<number>('flowAt', { required: true });
+const guessed = computed(() => props.living?.lamps.some((l) => l.guessed));
+const turnover = computed(() =>
+  ((props.living?.litresPerHour ?? 0) / Math.max(1, props.freeWaterL)).toFixed(1),
+);
+</script>
+
+<template>
+  <p v-if="brush" class="tell alive">
+    Click the corners of {{ brush.name }} on the plan; Enter or the first corner closes it, Esc leaves it.
+  </p>
+  <p v-else-if="overlay === 'light' && living && !living.lit" class="tell late">
+    No lamp is listed under Vessel and site: there is no light to map.
+  </p>
+  <p v-else-if="overlay === 'light' && living" class="tell quiet">
+    {{ guessed ? 'By the watts of the lamp: type its light under Vessel. ' : '' }}{{ living.hours }} h a day
+    at full output<template v-if="living.tinted">, water tinted by fresh wood</template>; without shadows of
+    plants, braces and rims.
+  </p>
+  <p v-else-if="overlay === 'flow' && living?.flow.length" class="tell quiet">
+    {{ Math.round(living.litresPerHour) }} L an hour, {{ turnover }} times the free water.
+    <label
+      ><select v-model="flowAt" aria-label="Height">
+        <option v-for="(l, i) in living.flow" :key="i" :value="i">
+          {{ Math.round(l.zMm) }} mm above the glass
+        </option>
+      </select></label
+    >
+    A coarse picture: without friction, eddies, the jet and plants<template v-if="living.portsGuessed"
+      >; outflow and intake taken at the two ends of the back</template
+    >.
+  </p>
+  <p v-else-if="overlay === 'flow'" class="tell quiet">
+    No filter with its litres an hour is listed under Vessel and site.
+  </p>
+</template>
+
+<style scoped src="./planting.css"></style>

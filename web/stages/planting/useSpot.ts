@@ -1,0 +1,36 @@
+import { computed, ref, type Ref } from 'vue';
+import type { Vessel } from '../../../core/commission/schema';
+import { dliOfPpfd } from '../../../core/light/ppfd';
+import type { ShownPlanted } from '../../workers/planWorker';
+
+/** The light under the pointer and at the spot last touched, and what there is for plants there. */
+export function useSpot(shown: Ref<ShownPlanted | undefined>, vessel: Ref<Vessel>) {
+  /** The spot under the pointer, mm. */
+  const pointed = ref<[number, number]>();
+  const spot = computed(() => {
+    const living = shown.value?.living;
+    if (!living?.lit || !pointed.value) return undefined;
+    const { columns, rows, ppfd } = living.light;
+    const { length, width } = vessel.value.innerMm;
+    const [i, j] = [(pointed.value[0] / length) * columns, (pointed.value[1] / width) * rows].map(Math.floor);
+    const there = ppfd[Math.min(rows - 1, j) * columns + Math.min(columns - 1, i)];
+    return { ppfd: there, dli: dliOfPpfd(there, living.hours) + living.windowDli };
+  });
+  /** Light of a day at the spot last touched, mol/m². */
+  const touched = ref<number>();
+  /** What plants are held against: that spot, else the bed as a whole; undefined where no light is known. */
+  const here = computed(() => {
+    const living = shown.value?.living;
+    if (!living?.lit) return undefined;
+    const { ppfd } = living.light;
+    const mean = ppfd.reduce((a, b) => a + b, 0) / Math.max(1, ppfd.length);
+    return {
+      dli: touched.value ?? dliOfPpfd(mean, living.hours) + living.windowDli,
+      co2: living.co2,
+      waterC: living.waterC,
+      gh: living.gh,
+      spot: touched.value !== undefined,
+    };
+  });
+  return { pointed, spot, touched, here };
+}
