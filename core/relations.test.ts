@@ -28,7 +28,7 @@ const CENTRAL = [
   'kilonewtonsFromKg', 'liftKgf', 'lightMap', 'limbsOf', 'litresToHeight', 'loadsOf', 'longestRound', 'measurePocket',
   'meshVolume', 'mirrored', 'mixedCelsius', 'moundSteepestDeg', 'netLiftKgf', 'orderDay', 'parted', 'partingBrightness',
   'pathRegion', 'pieceFrom', 'plugPositions', 'plugsFor', 'polygonArea', 'poreWaterL', 'potentialFlow', 'pouredL',
-  'powerLoad', 'powerOf', 'ppfdFrom', 'proposedGear', 'recommendedKg', 'relax', 'remainingShare', 'restingCelsius',
+  'powerLoad', 'powerOf', 'ppfdFrom', 'proposedGear', 'recommendedKg', 'regionWithout', 'relax', 'remainingShare', 'restingCelsius',
   'roSchedule', 'roughStone', 'saturationKPa', 'seenThroughPane', 'silhouette', 'slopedAreaMm2', 'solidOfOutlines',
   'squaringUp', 'stabilityOf', 'starts', 'stoneToHoldKg', 'stoppedBy', 'tankFlow', 'tiled', 'traced', 'turnToSeat',
   'waterDensity', 'waterRecipe',

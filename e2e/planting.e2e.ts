@@ -113,6 +113,30 @@ describe('regions', () => {
     );
   });
 
+  it('that lie on each other are shared or left to the other by one press', async () => {
+    await open('/c/demo-valley/planting');
+    await b.at.type('.plants .v-text-field', 'marsilea');
+    await b.at.press('[data-plant="marsilea-hirsuta"]');
+    const box = (await (await b.page.waitForSelector('[data-region="P-2"]'))!.boundingBox())!;
+    for (const [fx, fy] of [
+      [0.3, 0.4],
+      [0.9, 0.4],
+      [0.9, 0.9],
+      [0.3, 0.9],
+    ])
+      // prettier-ignore
+      await b.page.mouse.click(box.x + fx * box.width, box.y + fy * box.height);
+    await b.page.keyboard.press('Enter');
+    await b.at.until('[data-test="on"]', (w) => /Lies on P-2/.test(w));
+    await b.at.press('[data-test="share-ground"]');
+    await b.page.waitForFunction(() => !document.querySelector('[data-test="on"]'));
+    await b.at.until('[data-test="share"]', (w) => /share/.test(w));
+    expect(await b.page.$eval('[data-test="share"] input', (e) => (e as HTMLInputElement).value)).toBe('50');
+    await b.page.click('[aria-label="Undo"]');
+    await b.at.press('[data-test="leave-ground"]');
+    await b.page.waitForFunction(() => !document.querySelector('[data-test="on"]'));
+  });
+
   it('are none on wood: moss is counted there, and stands on its upper faces', async () => {
     await open('/c/demo-valley/planting');
     await b.at.press('[data-planted="P-8"]');

@@ -199,14 +199,14 @@ describe('backups', () => {
     await createCommission(store, kept('of an older version'));
     await store.close();
     const client = createClient({ url: pathToFileURL(file()).href });
-    await client.execute('ALTER TABLE commissions DROP COLUMN yard');
+    await client.execute('DROP TABLE yard_photos');
     await client.execute(
       'DELETE FROM __drizzle_migrations WHERE created_at = (SELECT max(created_at) FROM __drizzle_migrations)',
     );
     client.close();
     store = await openStore(folder);
     const [backup] = await backupsIn(folder);
-    expect(backup.before).toBe('0004_yard');
+    expect(backup.before).toBe('0005_yard_photos');
     expect(await seenElsewhere('SELECT title FROM commissions')).toEqual(['of an older version']);
   });
 

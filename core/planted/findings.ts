@@ -113,6 +113,8 @@ function waterFindings(part: Planted, { waterC, gh }: Living): Finding[] {
 
 function flowFindings(part: Planted, { flow }: Living): Finding[] {
   const { plant, speedMmS, planting } = part;
+  if (plant.habit === 'emersed' && planting.on && part.spots.length / 3 < part.count)
+    return [finding('plant.drowned', 'warn', part, [part.spots.length / 3, part.count, 'plug'], say('plant.drowned.says', { plant: plant.name, piece: planting.on, count: part.spots.length / 3, wanted: part.count }), say('plant.drowned.because'))]; // prettier-ignore
   if (plant.roots !== 'epiphyte' || plant.habit === 'emersed') return [];
   if (planting.region && plant.habit === 'epiphyte')
     return [finding('plant.rhizome', 'warn', part, [1, 0, 'region'], say('plant.rhizome.says', { plant: plant.name }), say('plant.rhizome.because'))]; // prettier-ignore
@@ -145,10 +147,10 @@ function hidingFindings(parts: readonly Planted[]): Finding[] {
     .filter((p) => p.plant.roots === 'bed' && p.spots.length > 0 && p.plant.heightMm)
     .map((p) => ({ p, ...reach(p) }));
   return placed.flatMap(({ p, left, right, y }): Finding[] => {
-    const hidden = placed.find((o) => o.y > y + 30 && Math.min(right, o.right) - Math.max(left, o.left) > 0.5 * (o.right - o.left) && p.plant.heightMm![1] > HIDES * o.plant0[1] && p.plant.heightMm![1] > 100); // prettier-ignore
+    const hidden = placed.find((o) => o.y > y + 30 && Math.min(right, o.right) - Math.max(left, o.left) > 0.5 * (o.right - o.left) && p.plant.heightMm![1] > HIDES * o.heightMm[1] && p.plant.heightMm![1] > 100); // prettier-ignore
     if (!hidden) return [];
-    return [finding('plant.hides', 'note', p, [p.plant.heightMm![1], hidden.plant0[1], 'mm'],
-      say('plant.hides.says', { plant: p.plant.name, high: inMm(p.plant.heightMm![1]), other: hidden.p.plant.name, low: inMm(hidden.plant0[1]) }), say('plant.hides.because'))]; // prettier-ignore
+    return [finding('plant.hides', 'note', p, [p.plant.heightMm![1], hidden.heightMm[1], 'mm'],
+      say('plant.hides.says', { plant: p.plant.name, high: inMm(p.plant.heightMm![1]), other: hidden.p.plant.name, low: inMm(hidden.heightMm[1]) }), say('plant.hides.because'))]; // prettier-ignore
   });
 }
 
@@ -159,7 +161,7 @@ function reach({ spots, plant }: Planted) {
     right = Math.max(right, spots[i]);
     sum += spots[i + 1];
   }
-  return { left, right, y: (sum * 3) / spots.length, plant0: plant.heightMm! };
+  return { left, right, y: (sum * 3) / spots.length, heightMm: plant.heightMm! };
 }
 
 /** Soft-water plants in a tank with stone that gives off carbonate. */

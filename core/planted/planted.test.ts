@@ -162,6 +162,26 @@ describe('week after week', () => {
   });
 });
 
+describe('above the water', () => {
+  it('plants of the air sit on wood that stands out of it, and are missed where none does', () => {
+    const of = (high: number) => with_([{ plant: 'spathiphyllum-wallisii', on: 'R-1', count: 3, region: undefined }], (c) => {
+      c.vessel.waterLineMm = 200;
+      c.options[0].pieces = [piece({ id: 'R-1', shape: { kind: 'box', sizeMm: [200, 120, high] }, at: [300, 180], stand: { kind: 'floor' } })]; // prettier-ignore
+    }); // prettier-ignore
+    const out = planted(of(320));
+    expect(out.parts[0].spots.length / 3).toBe(3);
+    for (let i = 2; i < 9; i += 3) expect(out.parts[0].spots[i]).toBeGreaterThanOrEqual(200);
+    expect(ids(out)).not.toContain('plant.drowned');
+    expect(ids(planted(of(150)))).toContain('plant.drowned');
+    // What lives under water never sits above it.
+    const moss = planted(with_([{ plant: 'taxiphyllum-barbieri', on: 'R-1', count: 3, region: undefined }], (c) => {
+      c.vessel.waterLineMm = 200;
+      c.options[0].pieces = [piece({ id: 'R-1', shape: { kind: 'box', sizeMm: [200, 120, 320] }, at: [300, 180], stand: { kind: 'floor' } })]; // prettier-ignore
+    })); // prettier-ignore
+    expect(moss.parts[0].spots.length).toBe(0);
+  });
+});
+
 describe('what lives here', () => {
   it('names each reason against a plant, and none where it lives', () => {
     const of = (id: string, spot = {}) => reasonsAgainst(KNOWN_PLANTS.find((p) => p.id === id)!, { dli: 1, co2: false, waterC: 24, gh: 8, ...spot }).map((t) => inEnglish(t)); // prettier-ignore

@@ -154,7 +154,7 @@ function partOf(
     ...(closes
       ? {
           cover: {
-            ...later0(closes, later),
+            ...shifted(closes, later),
             on: dayPlus(commission.brief.buildDay, Math.round(closes.days) + later),
           },
         }
@@ -165,7 +165,8 @@ function partOf(
   return part;
 }
 
-const later0 = (c: { days: number; from: number; to: number }, later: number) => ({ days: c.days + later, from: c.from + later, to: c.to + later }); // prettier-ignore
+/** Days after the build of what goes in later. */
+const shifted = (c: { days: number; from: number; to: number }, later: number) => ({ days: c.days + later, from: c.from + later, to: c.to + later }); // prettier-ignore
 
 /** Where the plugs of one planting go; remembered while nothing of it changed. */
 function spotsOf(
@@ -196,7 +197,9 @@ function spotsOf(
     return { spots };
   }
   const on = survey.standing.find((s) => s.piece.id === planting.on);
-  return on ? spotsOnPiece(on, survey.field, count, seed) : { spots: new Float64Array(0) };
+  // What grows in air sits above the water, everything else below it.
+  const between = plant.habit === 'emersed' ? ([waterMm, Infinity] as const) : ([0, waterMm] as const);
+  return on ? spotsOnPiece(on, survey.field, count, seed, between) : { spots: new Float64Array(0) };
 }
 
 const standingKey = ({ standing }: Survey) => standing.map((s) => [s.piece.id, s.xMm, s.yMm, s.zMm, s.piece.turnDeg, s.piece.tiltDeg]); // prettier-ignore

@@ -17,14 +17,17 @@ const LEAST_UP = 0.15;
 const CANDIDATES = 12;
 
 /**
- * Where epiphytes and mosses go on a piece: on faces that look up, above the bed, apart from each other. The same seed
- * gives the same spots; fewer where the piece has no such face.
+ * Where epiphytes and mosses go on a piece: on faces that look up, above the bed, between two heights, apart from each other.
+ * The same seed gives the same spots; fewer where the piece has no such face.
+ *
+ * @param betweenMm lowest and highest that they may sit: below the water line, or for what grows in air above it
  */
 export function spotsOnPiece(
   { piece, xMm, yMm, zMm }: Standing,
   field: BedField,
   count: number,
   seed: number,
+  [lowMm, highMm]: readonly [number, number] = [0, Infinity],
 ): SurfaceSpots {
   const { vertices, faces } = solidMesh(piece.shape);
   const v = turned(vertices, rotation(piece.turnDeg, piece.tiltDeg));
@@ -48,7 +51,11 @@ export function spotsOnPiece(
     if (s + t > 1) [s, t] = [1 - s, 1 - t];
     const [a, b, c] = [0, 1, 2].map((k) => v.subarray(faces[face + k] * 3, faces[face + k] * 3 + 3));
     const spot = [0, 1, 2].map((k) => a[k] + s * (b[k] - a[k]) + t * (c[k] - a[k]) + [xMm, yMm, zMm][k]);
-    const free = onFloor(field, spot[0], spot[1]) && spot[2] > surfaceAt(field, spot[0], spot[1]) + 4;
+    const free =
+      spot[2] >= lowMm &&
+      spot[2] <= highMm &&
+      onFloor(field, spot[0], spot[1]) &&
+      spot[2] > surfaceAt(field, spot[0], spot[1]) + 4;
     return free ? { spot, normal } : undefined;
   };
   const kept: { spot: number[]; normal: number[] }[] = [];

@@ -33,6 +33,7 @@ export const FINDINGS = {
   'plant.warmth': 'planted',
   'plant.hardness': 'planted',
   'plant.rhizome': 'planted',
+  'plant.drowned': 'planted',
   'plant.still': 'planted',
   'plant.cover': 'planted',
   'plant.hides': 'planted',

@@ -38,6 +38,8 @@ export const PLANTING = {
   'plant.hardness.because': 'Mix with RO water, or choose another.',
   'plant.rhizome.says': '{plant} is painted onto the bed: its rhizome rots where it is buried.',
   'plant.rhizome.because': 'Count it on a stone or on wood instead, glued or tied.',
+  'plant.drowned.says': '{plant} grows in air; {piece} has room for {count} of {wanted} above the water.',
+  'plant.drowned.because': 'Set the wood higher, lower the water, or plant fewer.',
   'plant.still.says': '{plant} stands where water moves with {percent} % of the mean: mulm settles there.',
   'plant.still.because': 'Set it where water passes, or turn the outflow to it.',
   'plant.cover.says': '{plant} closes about {on}, after {day}.',

@@ -23,8 +23,10 @@ const props = defineProps<{
   lit: boolean;
   /** Plants that it could be instead. */
   plants: readonly Plant[];
+  /** Plantings that lie on the same ground. */
+  sharing: readonly Planting[];
 }>();
-defineEmits<{ remove: []; become: [plant: string]; mirror: [] }>();
+defineEmits<{ remove: []; become: [plant: string]; mirror: []; settle: [how: 'share' | 'leave'] }>();
 const commission = useCommission();
 const f = useFigures();
 const doc = computed(() => commission.document!);
@@ -113,6 +115,13 @@ const lives = computed(() => {
       :currency="doc.currency"
       @take="(w) => change(w.kind, w.part)"
     />
+    <p v-if="sharing.length" class="on" data-test="on">
+      Lies on {{ sharing.map((p) => p.id).join(', ') }}:
+      <button class="act" data-test="share-ground" @click="$emit('settle', 'share')">share the ground</button>
+      <button class="act" data-test="leave-ground" @click="$emit('settle', 'leave')">
+        leave it to the other
+      </button>
+    </p>
     <p v-for="n in findings" :key="n.id" class="late">
       {{ f.words(n.says) }} <span class="quiet">{{ f.words(n.because) }}</span>
     </p>
@@ -225,6 +234,10 @@ p {
   margin: 2px 0;
   line-height: 1.3;
   font-size: 12.5px;
+}
+.on .act {
+  padding: 0;
+  margin-right: 8px;
 }
 .fields {
   display: grid;

@@ -38,7 +38,7 @@ const commission = useCommission();
 const { plan, field, planted } = useFrame();
 const area = ref<HTMLElement>();
 const { width, height } = useSteadySize(area);
-const { plants, chosen, add, addRegion, become, mirror, remove } = usePlantings();
+const { plants, chosen, add, addRegion, become, mirror, on: lyingOn, settle, remove } = usePlantings();
 
 const doc = computed(() => commission.document!);
 const vessel = computed(() => doc.value.vessel);
@@ -328,8 +328,10 @@ const regions = computed(() =>
           :findings="findings.filter((n) => n.at.plant === current!.id)"
           :thinnest-mm="plan?.survey.plantings.find((p) => p.id === current!.id)?.thinnest?.mm"
           :plants="plants"
+          :sharing="lyingOn(current)"
           @become="become(current.id, $event)"
           @mirror="mirror(current.id)"
+          @settle="settle(current.id, $event)"
           @remove="remove(current.id)"
         />
         <BeltFields v-if="brush" :plant="brush" :option="option" :vessel="vessel" @belt="layBelt" />

@@ -1,6 +1,7 @@
 import { computed, ref } from 'vue';
 import { KNOWN_PLANTS, withKnown } from '../../../core/catalogue/knownPlants';
 import type { Plant, Planting } from '../../../core/commission/schema';
+import { lyingOn, regionWithout } from '../../../core/planting/apart';
 import { usualSpacingMm } from '../../../core/planting/spacing';
 import { useCommission } from '../../document/commissionStore';
 import { useStudio } from '../../document/studioStore';
@@ -70,10 +71,31 @@ export function usePlantings() {
     add(plant, { ...rest, region: own.region.map(([x, y]): [number, number] => [length - x, y]).reverse() });
   }
 
+  /** What lies on the ground of a planting and would be counted for the whole with it. */
+  const on = (planting: Planting) => lyingOn(planting, commission.option?.plants ?? []);
+  /** One of two ways to settle it: all of them share the ground evenly, or this one leaves the others theirs. */
+  function settle(id: string, how: 'share' | 'leave'): void {
+    const own = commission.option!.plants.find((p) => p.id === id);
+    if (!own?.region) return;
+    const others = on(own);
+    const ids = new Set([id, ...others.map((p) => p.id)]);
+    const left = regionWithout(own.region, others.map((p) => p.region!)).map(([x, y]): [number, number] => [x, y]); // prettier-ignore
+    commission.endStep();
+    commission.editOption(`settle ${id}`, (o) => ({
+      ...o,
+      plants:
+        how === 'share'
+          ? o.plants.map((p) => (ids.has(p.id) ? { ...p, share: Math.round(1000 / ids.size) / 1000 } : p))
+          : left.length < 3
+            ? o.plants.filter((p) => p.id !== id)
+            : o.plants.map((p) => (p.id === id ? { ...p, region: left } : p)),
+    }));
+  }
+
   function remove(id: string): void {
     commission.endStep();
     commission.editOption(`unplant ${id}`, (o) => ({ ...o, plants: o.plants.filter((p) => p.id !== id) }));
     chosen.value = undefined;
   }
-  return { plants, chosen, add, addRegion, become, mirror, remove };
+  return { plants, chosen, add, addRegion, become, mirror, on, settle, remove };
 }
