@@ -141,6 +141,16 @@ describe('packs', () => {
   });
 });
 
+describe('what is there already', () => {
+  it('needs no packs and is short of none; in a running tank it rests least', () => {
+    const c = with_([{ ...carpet, origin: 'here', packs: 1 }, { ...carpet, origin: 'bought' }], (d) => (d.brief.rescape = { stays: ['plants'] } as never)); // prettier-ignore
+    const [here, bought] = planted(c).parts;
+    expect([here.packsNeeded, here.missing]).toEqual([0, 0]);
+    expect(bought.packsNeeded).toBeGreaterThan(0);
+    expect(here.growth.restsDays).toBeLessThan(bought.growth.restsDays);
+  });
+});
+
 describe('week after week', () => {
   it('plugs close, are trimmed and melt; what goes in later is not there before', () => {
     const c = with_([carpet, { plant: 'cryptocoryne-wendtii', region: [[400, 40], [560, 40], [560, 300], [400, 300]], spacingMm: 60, form: 'emersed', laterDays: 14 }]); // prettier-ignore

@@ -1,6 +1,7 @@
 import { dayPlus, type Day } from '../calendar/day';
 import { dliOf, withKnown } from '../catalogue/knownPlants';
 import { optionOf, plantOf } from '../commission/lookup';
+import { plantingOrigin } from '../commission/origin';
 import type { Commission, Plant, Planting } from '../commission/schema';
 import { speedAt } from '../flow/tankFlow';
 import { coverDays, growthOf, trimDays, type Growth } from '../growth/growth';
@@ -126,10 +127,13 @@ function partOf(
   );
   const dli = dliAt(spots, normals, living);
   const [leastDli, meanDli, mostDli] = spread(dli, living);
-  const packs = packsOf(commission, planting, entry, count);
+  const origin = plantingOrigin(commission.brief, planting);
+  const packs = packsOf(commission, planting, entry, count, origin === 'bought');
+  // What is in the tank now has its roots and its leaves already.
+  const form = planting.form ?? (origin === 'here' ? 'running' : undefined);
   // Where no light is known it is taken as it should be: the date is then that of a tank with the right lamp.
   const dliToGrow = living.lit ? meanDli : dliOf(plant)[1];
-  const growth = growthOf(plant, { dli: dliToGrow, co2: living.co2, form: planting.form });
+  const growth = growthOf(plant, { dli: dliToGrow, co2: living.co2, form });
   const closes = spacingMm === undefined ? undefined : coverDays(plant, spacingMm, growth);
   const later = planting.laterDays ?? 0;
   const bareM2 = spacingMm === undefined ? 0 : (packs.missing * spacingMm * spacingMm) / 1e6;
@@ -255,13 +259,20 @@ function besides(layer: Living['flow'][number], x: number, y: number): number | 
 }
 
 /** Packs for a planting: what each gives, how many are needed, and what those at hand leave missing. */
-function packsOf({ options }: Commission, planting: Planting, entry: Plant, count: number) {
+function packsOf(
+  { options }: Commission,
+  planting: Planting,
+  entry: Plant,
+  count: number,
+  isBought: boolean,
+) {
   const spare = options.find((o) => o.plants.includes(planting))?.allowances?.plantSpare ?? 0;
   const splits = splitsOf(entry);
   const split = splits[{ coarse: 0, usual: 1, fine: 2 }[planting.splits ?? 'usual']];
   const plugsAPack = split * (planting.halved && withKnown(entry).habit === 'stem' ? 2 : 1);
-  const packsNeeded = Math.ceil((count * (1 + spare)) / plugsAPack - 1e-6);
-  const plugsAtHand = planting.packs === undefined ? count : planting.packs * plugsAPack;
+  // What is there already, or comes from elsewhere, needs no packs.
+  const packsNeeded = isBought ? Math.ceil((count * (1 + spare)) / plugsAPack - 1e-6) : 0;
+  const plugsAtHand = planting.packs === undefined || !isBought ? count : planting.packs * plugsAPack;
   return { plugsAPack, splits, packsNeeded, plugsAtHand, missing: Math.max(0, count - plugsAtHand) };
 }
 

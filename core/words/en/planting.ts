@@ -24,7 +24,7 @@ export const PLANTING = {
   'plant.dark.says':
     '{plant} has {dli} mol/m² of light a day; it lives from {least} and grows well with {good}.',
   'plant.dark.says.part':
-    '{count, plural, one {# plug} other {# plugs}} of {plant} stand in the shade, the darkest with {dli} mol/m² a day; it lives from {least}.',
+    '{count, plural, one {# plug of {plant} stands} other {# plugs of {plant} stand}} in the shade, the darkest with {dli} mol/m² a day; it lives from {least}.',
   'plant.dark.because':
     'Move it into the light, turn or lower what shades it, raise the lamp’s output, or choose a plant of the shade.',
   'plant.red.says': '{plant} has {dli} mol/m² of light a day and stays green; it reddens from {good}.',
