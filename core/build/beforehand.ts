@@ -5,6 +5,7 @@ import { filterStateOf } from '../commission/usual';
 import type { Commission, Joint, Option } from '../commission/schema';
 import { devicesOf } from '../gear/gear';
 import { gripOf } from '../hardscape/carrying';
+import { middleInTank } from '../hardscape/stability';
 import { isMadeBefore } from '../hardscape/joining';
 import { firstFill } from '../filling/firstFill';
 import { peopleFor } from '../site/lifting';
@@ -123,7 +124,13 @@ function jointsBeforehand(commission: Commission, survey: Survey, option: Option
       ).map((group) => {
         const own = joints.filter((j) => group.includes(j.pieces[0]));
         const pieces = survey.pieces.filter((p) => group.includes(p.id));
-        const { massKg: kg, by } = gripOf(pieces.map(({ id, massKg, middle }) => ({ id, massKg, middle })));
+        const { massKg: kg, by } = gripOf(
+          pieces.map(({ id, massKg }) => ({
+            id,
+            massKg,
+            middle: middleInTank(survey.standing.find((s) => s.piece.id === id)!),
+          })),
+        );
         return {
           day,
           kind: 'silicone' as const,

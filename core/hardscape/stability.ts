@@ -120,3 +120,9 @@ function sideOf(dx: number, dy: number): Side {
   if (Math.abs(dx) >= Math.abs(dy)) return dx < 0 ? 'left' : 'right';
   return dy < 0 ? 'front' : 'back';
 }
+
+/** The middle of a piece where it stands, mm. */
+export function middleInTank({ columns, xMm, yMm, zMm }: Standing): [number, number, number] {
+  const [x, y, z] = middleOf(columns);
+  return [xMm + x, yMm + y, zMm + z];
+}

@@ -205,8 +205,11 @@ export function regionHas(region: Polygon, share: number, x: number, y: number):
 const HAIR_MM = 1e-6;
 
 function inward({ columns, rows, dxMm, dyMm }: Cells, x: number, y: number): [number, number] {
-  const within = (v: number, most: number) => Math.min(Math.max(v, HAIR_MM), most - HAIR_MM);
-  return [within(x, columns * dxMm), within(y, rows * dyMm)];
+  return [hairWithin(x, columns * dxMm), hairWithin(y, rows * dyMm)];
+}
+
+function hairWithin(v: number, most: number): number {
+  return Math.min(Math.max(v, HAIR_MM), most - HAIR_MM);
 }
 
 function regionsWithin(field: BedField, x: number, y: number, inside: Uint8Array): void {

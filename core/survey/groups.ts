@@ -8,7 +8,7 @@ import { gripOf, type Grip } from '../hardscape/carrying';
 import { gapMm, JOINABLE_MM } from '../hardscape/contact';
 import { massKgOf } from '../hardscape/mass';
 import type { Standing } from '../hardscape/settle';
-import { middleOf } from '../hardscape/stability';
+import { middleInTank } from '../hardscape/stability';
 import type { SurveyInput } from './input';
 import { remembered, type SurveyMemo } from './memo';
 
@@ -104,9 +104,8 @@ function gripIn(
   return gripOf(
     group.map((id) => {
       const s = standing[place.get(id)!];
-      const [x, y, z] = middleOf(s.columns);
       const massKg = massOf(s, materialOf(commission, s.piece.material));
-      return { id, massKg, middle: [s.xMm + x, s.yMm + y, s.zMm + z] };
+      return { id, massKg, middle: middleInTank(s) };
     }),
   );
 }

@@ -5,7 +5,6 @@ import { MM3_PER_L } from '../units/volume';
 import { gapsOf, type Gaps } from './gaps';
 import { cellAt, onFloor } from '../substrate/bedField';
 import type { Standing } from '../hardscape/settle';
-import { middleOf } from '../hardscape/stability';
 import { gapMm, JOINABLE_MM } from '../hardscape/contact';
 import type { Displaced } from '../hardscape/displace';
 import type { Vessel } from '../commission/schema';
@@ -28,8 +27,6 @@ export interface PieceSurvey extends Gaps {
   zMm: number;
   bottomMm: number;
   topMm: number;
-  /** Middle of its mass, mm. */
-  middle: readonly [number, number, number];
   supported: boolean;
   /** Drawn at a height with nothing within reach of glue. */
   inAir: boolean;
@@ -54,7 +51,6 @@ export function surveyPieces(input: SurveyInput): PieceSurvey[] {
       zMm: s.zMm,
       bottomMm: lowestMm(s),
       topMm: highestMm(s),
-      middle: middleInTank(s),
       ...gapsOf(s, field, vessel),
       supported: s.supported,
       inAir: isInAir(s, d, standing, vessel),
@@ -84,9 +80,4 @@ function restsIn(s: Standing, { field, option }: SurveyInput): { restsIn?: strin
 function isInAir(s: Standing, d: Displaced, all: readonly Standing[], vessel: Vessel): boolean {
   if (s.piece.stand.kind !== 'at' || s.piece.fixed || d.inBed > 0 || lowestMm(s) <= JOINABLE_MM) return false;
   return ![...all, ...fixedStanding(vessel)].some((other) => other !== s && gapMm(s, other) <= JOINABLE_MM);
-}
-
-function middleInTank({ columns, xMm, yMm, zMm }: Standing): [number, number, number] {
-  const [x, y, z] = middleOf(columns);
-  return [xMm + x, yMm + y, zMm + z];
 }
