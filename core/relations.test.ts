@@ -23,7 +23,7 @@ const relations = files
 /** What a plan rests on: each of these has to say all of it. */
 const CENTRAL = [
   'bedMesh', 'beltAlong', 'beltAround', 'bicarbonateG', 'bowRadius', 'branchSolid', 'brushed', 'cellCoverage', 'cellGradient', 'cheapestPacks',
-  'coverDays', 'coverShare', 'cutRun', 'evaporationKgPerH', 'facesOf', 'fillUnder', 'firstFill', 'floorLoad', 'gapMm',
+  'coverDays', 'coverShare', 'cutRun', 'driftRegion', 'evaporationKgPerH', 'facesOf', 'fillUnder', 'firstFill', 'floorLoad', 'gapMm',
   'gearSeen', 'glassKg', 'gripOf', 'grownArea', 'growthOf', 'gypsumG', 'heatLoss', 'intoWaterW', 'isShaded',
   'kilonewtonsFromKg', 'liftKgf', 'lightMap', 'limbsOf', 'litresToHeight', 'loadsOf', 'longestRound', 'measurePocket',
   'meshVolume', 'mirrored', 'mixedCelsius', 'moundSteepestDeg', 'netLiftKgf', 'orderDay', 'parted', 'partingBrightness',

@@ -113,6 +113,22 @@ describe('regions', () => {
     );
   });
 
+  it('are drawn round in one stroke, as drifts', async () => {
+    await open('/c/demo-valley/planting');
+    await b.at.type('.plants .v-text-field', 'lobelia');
+    await b.at.press('[data-plant="lobelia-cardinalis-mini"]');
+    const box = (await (await b.page.waitForSelector('[data-region="P-2"]'))!.boundingBox())!;
+    const [cx, cy, r] = [box.x + box.width * 0.5, box.y + box.height * 0.5, box.height * 0.35];
+    await b.page.mouse.move(cx + r, cy);
+    await b.page.mouse.down();
+    for (let i = 1; i <= 24; i++) await b.page.mouse.move(cx + r * Math.cos((i / 24) * 6.1), cy + r * Math.sin((i / 24) * 6.1)); // prettier-ignore
+    await b.page.mouse.up();
+    await b.at.until(
+      '[data-test="planting-card"]',
+      (w) => /Lobelia cardinalis/.test(w) && /\d+ plugs? on/.test(w),
+    );
+  });
+
   it('that lie on each other are shared or left to the other by one press', async () => {
     await open('/c/demo-valley/planting');
     await b.at.type('.plants .v-text-field', 'marsilea');

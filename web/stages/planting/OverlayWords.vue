@@ -20,7 +20,8 @@ const turnover = computed(() =>
 
 <template>
   <p v-if="brush" class="tell alive">
-    Click the corners of {{ brush.name }} on the plan; Enter or the first corner closes it, Esc leaves it.
+    Click the corners of {{ brush.name }} on the plan, or draw round its drift in one stroke; Enter or the
+    first corner closes it, Esc leaves it.
   </p>
   <p v-else-if="overlay === 'light' && living && !living.lit" class="tell late">
     No lamp is listed under Vessel and site: there is no light to map.

@@ -59,6 +59,13 @@ const floating = computed(() => {
   const each = Math.PI * ((p?.plant.spreadMm ?? 40) / 2) ** 2;
   return Math.min(100, Math.round(((p?.count ?? 0) * each * 100) / (length * width)));
 });
+/** So many portions as cover a share of the surface once grown. */
+function setFloating(percent: number | undefined): string | undefined {
+  if (!percent || percent < 1 || percent > 100) return 'must be from 1 to 100';
+  const { length, width } = doc.value.vessel.innerMm;
+  const each = Math.PI * ((props.part?.plant.spreadMm ?? 40) / 2) ** 2;
+  return change('count', { count: Math.max(1, Math.round((percent * length * width) / 100 / each)) });
+}
 /** What it has against what it wants, in one line each. */
 const lives = computed(() => {
   const p = props.part;
@@ -152,8 +159,17 @@ const lives = computed(() => {
         :apply="(v) => change('count', { count: v })"
         data-test="portions"
       />
+      <FigureField
+        v-if="part?.plant.roots === 'float'"
+        label="covers of the surface"
+        kind="plain"
+        unit="%"
+        :value="floating"
+        :apply="setFloating"
+        data-test="floating"
+      />
       <v-select
-        v-if="!planting.region"
+        v-else-if="!planting.region"
         label="on"
         :items="pieces"
         :model-value="planting.on ?? ''"

@@ -28,6 +28,7 @@ import PlantList from './PlantList.vue';
 import PlugMarks from './PlugMarks.vue';
 import RegionCorners from './RegionCorners.vue';
 import StudioPlants from './StudioPlants.vue';
+import { useDrift } from './useDrift';
 import { usePainting } from './usePainting';
 import { usePlantings } from './usePlantings';
 import { useSpot } from './useSpot';
@@ -114,7 +115,9 @@ function hover(event: MouseEvent): void {
   const { length, width: deep } = vessel.value.innerMm;
   pointed.value = at[0] >= 0 && at[1] >= 0 && at[0] < length && at[1] < deep ? at : undefined;
 }
+const { drifting, drag, drew } = useDrift(area, brush, toFloor, painting.stroke);
 function press(event: MouseEvent): void {
+  if (drew()) return;
   if (brush.value) return painting.corner(toFloor(event));
   if (spot.value) touched.value = spot.value.dli;
 }
@@ -179,6 +182,7 @@ const regions = computed(() =>
         :class="{ painting: brush }"
         tabindex="0"
         data-test="planting-plan"
+        @pointerdown="drag"
         @click="press"
         @mousemove="hover"
         @mouseleave="pointed = undefined"
@@ -250,6 +254,11 @@ const regions = computed(() =>
               v-if="overlay === 'light' && shown?.living.lit"
               :hours="shown.living.hours"
               :y="Y(0) - 34"
+            />
+            <path
+              v-if="drifting.length"
+              :d="`M${drifting.map(([x, y]) => `${X(x)} ${Y(y)}`).join('L')}Z`"
+              class="draft"
             />
             <path
               v-if="brush && painting.path.value.length"

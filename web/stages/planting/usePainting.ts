@@ -1,4 +1,5 @@
 import { computed, ref, shallowRef } from 'vue';
+import { driftRegion } from '../../../core/planting/drift';
 
 type Corner = [number, number];
 
@@ -43,6 +44,17 @@ export function usePainting(on: {
     fault.value = '';
   }
 
+  /** A stroke that a hand drew without letting go: it becomes the region at once. */
+  function stroke(points: readonly Corner[]): void {
+    const { length, width } = on.size();
+    const floor: Corner[] = [[0, 0], [length, 0], [length, width], [0, width]]; // prettier-ignore
+    const ring = driftRegion(points, floor).map(([x, y]): Corner => [Math.round(x), Math.round(y)]);
+    if (ring.length < 3) return;
+    const says = on.done(ring);
+    if (says) fault.value = `The drift ${says}.`;
+    else begin();
+  }
+
   function close(): void {
     if (corners.value.length < 3) return void (fault.value = 'A region needs three corners at least.');
     const says = on.done(corners.value);
@@ -66,6 +78,7 @@ export function usePainting(on: {
     fault,
     begin,
     corner,
+    stroke,
     close,
     key,
     hover: (at: Corner) => (pointer.value = onFloor(at)),
