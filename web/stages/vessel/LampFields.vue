@@ -34,7 +34,7 @@ function takeGrid(): void {
     data-test="lamp-umol"
   />
   <FigureField
-    label="or"
+    label="or in lumens"
     kind="plain"
     unit="lm"
     optional
@@ -102,6 +102,7 @@ function takeGrid(): void {
   font-size: 12px;
 }
 textarea {
+  box-sizing: border-box;
   width: 100%;
   font: inherit;
   color: var(--ink);
