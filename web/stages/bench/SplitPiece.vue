@@ -72,7 +72,7 @@ const setMass = (i: 0 | 1) => (v: number | undefined) => {
 <template>
   <button class="act offer" data-test="split" @click="open = true">{{ title }}…</button>
   <v-dialog v-model="open" width="560">
-    <div class="sheet" role="dialog" :aria-label="`${title} ${piece.id}`" data-test="split-sheet">
+    <div class="dialog" role="dialog" :aria-label="`${title} ${piece.id}`" data-test="split-sheet">
       <h2>{{ title }} {{ piece.id }}</h2>
       <div class="drawn">
         <figure v-for="view in ['front', 'above'] as const" :key="view">
@@ -137,10 +137,6 @@ const setMass = (i: 0 | 1) => (v: number | undefined) => {
   text-align: left;
   padding: 4px 0;
 }
-.sheet {
-  padding: 20px 26px;
-  overflow: auto;
-}
 .drawn {
   display: flex;
   gap: 20px;
@@ -160,10 +156,5 @@ svg {
   grid-template-columns: repeat(5, minmax(0, 1fr));
   gap: 0 12px;
   align-items: end;
-}
-footer {
-  display: flex;
-  gap: 18px;
-  margin-top: 10px;
 }
 </style>

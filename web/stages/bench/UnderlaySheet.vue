@@ -93,7 +93,7 @@ const points = computed(() =>
 
 <template>
   <v-dialog v-model="open" width="720">
-    <div class="sheet" role="dialog" aria-label="Photograph under the sheet" data-test="underlay-sheet">
+    <div class="dialog" role="dialog" aria-label="Photograph under the sheet" data-test="underlay-sheet">
       <h2>Photograph under the sheet</h2>
       <v-select v-model="view" label="lies under" :items="VIEWS" />
       <svg v-if="underlay && picture" :width="size.w" :height="size.h" data-test="underlay-corners">
@@ -154,10 +154,6 @@ const points = computed(() =>
 </template>
 
 <style scoped>
-.sheet {
-  padding: 20px 26px;
-  overflow: auto;
-}
 svg {
   display: block;
   margin: 10px 0;
@@ -179,20 +175,6 @@ circle {
 }
 path {
   stroke: #0b6e4f;
-}
-footer {
-  display: flex;
-  align-items: center;
-  gap: 18px;
-}
-.take {
-  cursor: pointer;
-  color: var(--celadon);
-  font-weight: 600;
-  padding: 8px 0;
-}
-.take:focus-within {
-  outline: 2px solid var(--celadon);
 }
 input[type='range'] {
   accent-color: var(--celadon);

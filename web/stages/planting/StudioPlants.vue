@@ -108,7 +108,7 @@ const fresh = ref('');
 
 <template>
   <v-dialog v-model="open" width="640">
-    <div class="sheet" role="dialog" aria-label="Plants of the studio" data-test="studio-plants">
+    <div class="dialog" role="dialog" aria-label="Plants of the studio" data-test="studio-plants">
       <h2>Plants of the studio</h2>
       <p class="quiet">
         Figures are common practice until your own records say otherwise; what is changed here holds for new
@@ -246,29 +246,10 @@ const fresh = ref('');
 </template>
 
 <style scoped>
-.sheet {
-  padding: 20px 26px;
-  overflow: auto;
-}
 .pick {
   display: grid;
   grid-template-columns: 1fr 1fr auto;
   gap: 0 16px;
   align-items: end;
-}
-footer {
-  display: flex;
-  gap: 18px;
-  align-items: center;
-  margin-top: 10px;
-}
-.take {
-  cursor: pointer;
-  color: var(--celadon);
-  font-weight: 600;
-  padding: 8px 0;
-}
-.take:focus-within {
-  outline: 2px solid var(--celadon);
 }
 </style>

@@ -97,7 +97,7 @@ const setMm = (mm: number | undefined) => {
   <section class="photo" :data-photo="title">
     <header>
       <h3>{{ title }}</h3>
-      <label class="act"
+      <label class="take"
         ><input type="file" accept="image/*" class="sr" :data-test="`photo-${title}`" @change="take" />{{
           photo ? 'Another' : 'Photograph'
         }}</label
@@ -192,15 +192,6 @@ header {
 }
 h3 {
   font: 500 17px var(--title);
-}
-label.act {
-  cursor: pointer;
-  color: var(--celadon);
-  font-weight: 600;
-  padding: 6px 0;
-}
-label.act:focus-within {
-  outline: 2px solid var(--celadon);
 }
 svg {
   display: block;

@@ -53,7 +53,7 @@ function done(): void {
 
 <template>
   <v-dialog v-model="open" width="860">
-    <div class="sheet" role="dialog" aria-label="Wood by its branches" data-test="yard-branches">
+    <div class="dialog" role="dialog" aria-label="Wood by its branches" data-test="yard-branches">
       <h2>Wood by its branches</h2>
       <div v-if="drawn" class="drawn">
         <figure v-for="view in ['front', 'above'] as const" :key="view">
@@ -134,10 +134,6 @@ function done(): void {
 </template>
 
 <style scoped>
-.sheet {
-  padding: 20px 26px;
-  overflow: auto;
-}
 .drawn {
   display: flex;
   flex-wrap: wrap;
@@ -162,12 +158,6 @@ circle {
 .row b,
 .row > .quiet {
   padding-bottom: 8px;
-}
-footer {
-  display: flex;
-  gap: 18px;
-  margin-top: 12px;
-  align-items: center;
 }
 @media (max-width: 700px) {
   .row {

@@ -127,11 +127,11 @@ async function add(): Promise<void> {
       <button class="act" type="button" data-test="by-branches" @click="branching = true">
         By its branches
       </button>
-      <label class="act"
+      <label class="take"
         ><input type="file" accept=".stl,.obj,.glb" class="sr" data-test="scan" @change="take" />By a scan:
         STL, OBJ, GLB</label
       >
-      <label class="act"
+      <label class="take"
         ><input type="file" accept="image/*" class="sr" data-test="yard-photo" @change="takePhoto" />{{
           photo ? 'Another photograph' : 'A photograph of it'
         }}</label
@@ -164,15 +164,6 @@ async function add(): Promise<void> {
   display: flex;
   gap: 0 16px;
   align-items: end;
-}
-.ways label {
-  cursor: pointer;
-  padding: 8px 0;
-  color: var(--celadon);
-  font-weight: 600;
-}
-.ways label:focus-within {
-  outline: 2px solid var(--celadon);
 }
 .ends {
   grid-column: 1 / -1;

@@ -32,7 +32,7 @@ function done(): void {
 
 <template>
   <v-dialog v-model="open" width="880">
-    <div class="sheet" role="dialog" aria-label="A piece by two photographs" data-test="yard-photos">
+    <div class="dialog" role="dialog" aria-label="A piece by two photographs" data-test="yard-photos">
       <h2>A piece by two photographs</h2>
       <div class="two">
         <PhotoOutline v-model:outline="front" title="From the front" @file="file = $event" />
@@ -50,10 +50,6 @@ function done(): void {
 </template>
 
 <style scoped>
-.sheet {
-  padding: 20px 26px;
-  overflow: auto;
-}
 .two {
   display: flex;
   flex-wrap: wrap;
@@ -61,10 +57,5 @@ function done(): void {
 }
 .says {
   min-height: 24px;
-}
-footer {
-  display: flex;
-  gap: 18px;
-  margin-top: 8px;
 }
 </style>
