@@ -30,7 +30,6 @@ export function plantedFindings(
 ): Finding[] {
   return [
     ...parts.flatMap((p) => [
-      ...shortFindings(p),
       ...lightFindings(p, living),
       ...waterFindings(p, living),
       ...flowFindings(p, living),
@@ -63,16 +62,6 @@ function finding(
     because,
     source: PRACTICE,
   };
-}
-
-function shortFindings(part: Planted): Finding[] {
-  const { missing, plant, count, plugsAtHand, bareM2, planting } = part;
-  if (missing === 0) return [];
-  return [
-    finding('plant.short', 'warn', part, [plugsAtHand, count, 'plug'],
-      say('plant.short.says', { plant: plant.name, packs: planting.packs ?? 0, plugs: plugsAtHand, count, bare: rounded(bareM2 * 1e4, 0) }),
-      say('plant.short.because')),
-  ]; // prettier-ignore
 }
 
 function lightFindings(part: Planted, { lit }: Living): Finding[] {

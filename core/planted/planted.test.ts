@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { KNOWN_PLANTS } from '../catalogue/knownPlants';
 import type { Commission, Planting } from '../commission/schema';
+import { surveyFindings } from '../survey/findings';
 import { survey } from '../survey/survey';
 import { takeOff } from '../takeoff/takeOff';
 import { piece, scape, soil } from '../testing/scape';
@@ -45,7 +46,9 @@ describe('a scape as it will be planted', () => {
 
   it('says where too few cups leave the hill bare, and each way out with its price and its date', () => {
     const c = with_([{ ...carpet, packs: 2 }]);
-    const { parts, findings } = planted(c);
+    const { parts } = planted(c);
+    // Said wherever findings are, not on the planting stage alone.
+    const findings = surveyFindings(c, survey(c));
     // Two cups of 35 plugs for 96: 26 are missing, 26 · 25² mm² = 162.5 cm².
     expect(parts[0]).toMatchObject({ plugsAPack: 35, packsNeeded: 3, plugsAtHand: 70, missing: 26 });
     expect(parts[0].bareM2).toBeCloseTo(0.01625, 9);

@@ -7,6 +7,7 @@ import { speedAt } from '../flow/tankFlow';
 import { coverDays, growthOf, trimDays, type Growth } from '../growth/growth';
 import { dliOfPpfd } from '../light/ppfd';
 import type { LightMemo } from '../light/lightMap';
+import { packsOf, type Packs } from '../planting/packs';
 import { spotsOnPiece } from '../planting/onPieces';
 import { inPlantingOrder, plugPositions, type Spots } from '../planting/positions';
 import { usualSpacingMm } from '../planting/spacing';
@@ -18,7 +19,7 @@ import { plantedFindings } from './findings';
 import { waysOut, type WayOut } from './waysOut';
 
 /** One planting as it will live: where each plug goes, what it has there, when it closes. */
-export interface Planted {
+export interface Planted extends Packs {
   id: string;
   plant: Plant;
   planting: Planting;
@@ -29,21 +30,14 @@ export interface Planted {
   spots: Spots;
   /** Number of the first of them, over all plantings in their order. */
   firstNo: number;
-  /** Light of a day at each spot, mol/m², its least, mean and most; NaN where there is no spot. */
+  /** Light of a day at each spot, mol/m²; the darkest twentieth, the mean and the most of them. Without a spot that of the bed. */
   dli: Float32Array;
   leastDli: number;
   meanDli: number;
   mostDli: number;
   /** Speed of the water at its spots, mm/s, the mean; undefined where no flow is known. */
   speedMmS?: number;
-  plugsAPack: number;
-  /** Plugs that one pack gives split coarsely, as usual and finely. */
-  splits: readonly [number, number, number];
-  packsNeeded: number;
-  /** Plugs that the packs at hand give; as many as are planted where nothing is settled. */
-  plugsAtHand: number;
-  /** Plugs that are missing, and the surface that stays bare, m². */
-  missing: number;
+  /** Surface that stays bare for want of packs, m². */
   bareM2: number;
   waysOut: WayOut[];
   growth: Growth;
@@ -111,6 +105,7 @@ function partOf(
   taken: Float64Array,
   memo: PlantedMemo,
 ): Planted {
+  const option = optionOf(commission, survey.optionId);
   const entry = plantOf(commission, planting.plant);
   const plant = withKnown(entry);
   const spacingMm = planting.region ? (planting.spacingMm ?? usualSpacingMm(plant)) : undefined;
@@ -128,7 +123,7 @@ function partOf(
   const dli = dliAt(spots, normals, living);
   const [leastDli, meanDli, mostDli] = spread(dli, living);
   const origin = plantingOrigin(commission.brief, planting);
-  const packs = packsOf(commission, planting, entry, count, origin === 'bought');
+  const packs = packsOf(option, planting, entry, count, origin === 'bought');
   // What is in the tank now has its roots and its leaves already.
   const form = planting.form ?? (origin === 'here' ? 'running' : undefined);
   // Where no light is known it is taken as it should be: the date is then that of a tank with the right lamp.
@@ -256,33 +251,4 @@ function besides(layer: Living['flow'][number], x: number, y: number): number | 
   const found = [-1, 0, 1].flatMap((i) => [-1, 0, 1].map((j) => speedAt(layer, x + i * 30, y + j * 30)));
   const open = found.filter((v) => v !== undefined);
   return open.length === 0 ? undefined : Math.max(...open);
-}
-
-/** Packs for a planting: what each gives, how many are needed, and what those at hand leave missing. */
-function packsOf(
-  { options }: Commission,
-  planting: Planting,
-  entry: Plant,
-  count: number,
-  isBought: boolean,
-) {
-  const spare = options.find((o) => o.plants.includes(planting))?.allowances?.plantSpare ?? 0;
-  const splits = splitsOf(entry);
-  const split = splits[{ coarse: 0, usual: 1, fine: 2 }[planting.splits ?? 'usual']];
-  const plugsAPack = split * (planting.halved && withKnown(entry).habit === 'stem' ? 2 : 1);
-  // What is there already, or comes from elsewhere, needs no packs.
-  const packsNeeded = isBought ? Math.ceil((count * (1 + spare)) / plugsAPack - 1e-6) : 0;
-  const plugsAtHand = planting.packs === undefined || !isBought ? count : planting.packs * plugsAPack;
-  return { plugsAPack, splits, packsNeeded, plugsAtHand, missing: Math.max(0, count - plugsAtHand) };
-}
-
-/** Of a pack that only says what it holds a third fewer come of coarse splitting, and half as many more of fine (common practice). */
-const [COARSE, FINE] = [2 / 3, 3 / 2];
-
-/** What a pack is split into: as its own entry says, by what the pack holds, or as is known of the plant. */
-function splitsOf(entry: Plant): [number, number, number] {
-  if (entry.plugsAPack) return entry.plugsAPack;
-  const holds = entry.packs?.find((p) => p.unit === 'plug')?.size;
-  if (holds === undefined) return withKnown(entry).plugsAPack ?? [1, 1, 1];
-  return [Math.max(1, Math.floor(holds * COARSE)), holds, Math.ceil(holds * FINE)];
 }

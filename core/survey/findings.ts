@@ -13,6 +13,7 @@ import { jointFindings } from './jointFindings';
 import type { PieceSurvey } from './pieces';
 import { pocketFindings } from './pocketFindings';
 import { standFindings } from './standFindings';
+import { shortFindings } from './shortFindings';
 import { sharedFindings } from './sharedFindings';
 import type { Survey } from './survey';
 import { whereabouts } from './whereabouts';
@@ -44,6 +45,7 @@ export function surveyFindings(commission: Commission, survey: Survey): Finding[
     ...bedFindings(commission, survey),
     ...sharedFindings(commission, survey),
     ...co2Findings(commission, survey),
+    ...shortFindings(commission, survey),
   ];
 }
 

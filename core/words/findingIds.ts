@@ -26,7 +26,7 @@ export const FINDINGS = {
   'pocket.steep': 'survey',
   'piece.reserved': 'yard',
   'plant.co2': 'survey',
-  'plant.short': 'planted',
+  'plant.short': 'survey',
   'plant.dark': 'planted',
   'plant.red': 'planted',
   'plant.burns': 'planted',

@@ -1,0 +1,37 @@
+import { optionOf, plantOf } from '../commission/lookup';
+import { plantingOrigin } from '../commission/origin';
+import type { Commission } from '../commission/schema';
+import { packsOf } from '../planting/packs';
+import { usualSpacingMm } from '../planting/spacing';
+import { rounded } from '../units/quantity';
+import type { Finding } from '../words/finding';
+import { say } from '../words/text';
+import type { Survey } from './survey';
+
+/** Plantings for which the packs at hand do not suffice: a part of the hill stays bare, and nobody may overlook it. */
+export function shortFindings(commission: Commission, { optionId, plantings }: Survey): Finding[] {
+  const option = optionOf(commission, optionId);
+  return option.plants.flatMap((planting, i): Finding[] => {
+    if (planting.packs === undefined) return [];
+    const entry = plantOf(commission, planting.plant);
+    const { plugs } = plantings[i];
+    const isBought = plantingOrigin(commission.brief, planting) === 'bought';
+    const { plugsAtHand, missing } = packsOf(option, planting, entry, plugs, isBought);
+    if (missing === 0) return [];
+    const spacing = planting.region ? (planting.spacingMm ?? usualSpacingMm(entry)) : 0;
+    const bareCm2 = rounded((missing * spacing * spacing) / 100, 0);
+    return [
+      {
+        id: 'plant.short',
+        severity: 'warn',
+        at: { plant: planting.id },
+        measured: plugsAtHand,
+        limit: plugs,
+        unit: 'plug',
+        says: say('plant.short.says', { plant: entry.name, packs: planting.packs, plugs: plugsAtHand, count: plugs, bare: bareCm2 }), // prettier-ignore
+        because: say('plant.short.because'),
+        source: say('source.drawing'),
+      },
+    ];
+  });
+}
