@@ -1,7 +1,8 @@
 import { differenceD, FillRule } from 'clipper2-ts';
 import type { Planting } from '../commission/schema';
 import { commonArea } from '../geometry/offset';
-import { polygonArea, type Point, type Polygon } from '../geometry/polygon';
+import type { Point, Polygon } from '../geometry/polygon';
+import { soundRing } from './soundRing';
 
 /** Digits that outlines keep, mm. */
 const DIGITS = 1;
@@ -32,6 +33,5 @@ export function lyingOn(planting: Planting, others: readonly Planting[]): Planti
 export function regionWithout(region: Polygon, others: readonly Polygon[]): Point[] {
   const path = (ring: Polygon) => ring.map(([x, y]) => ({ x, y }));
   const left = differenceD([path(region)], others.map(path), FillRule.NonZero, DIGITS);
-  const rings = left.map((ring) => ring.map(({ x, y }): Point => [x, y]));
-  return rings.sort((a, b) => polygonArea(b) - polygonArea(a))[0] ?? [];
+  return soundRing(left);
 }

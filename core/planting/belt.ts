@@ -1,6 +1,7 @@
-import { EndType, FillRule, inflatePathsD, intersectD, JoinType, unionD, type PathsD } from 'clipper2-ts';
-import { polygonArea, type Point, type Polygon } from '../geometry/polygon';
+import { EndType, FillRule, inflatePathsD, intersectD, JoinType, unionD } from 'clipper2-ts';
+import type { Point, Polygon } from '../geometry/polygon';
 import { smooth, type PathLine } from '../substrate/path';
+import { soundRing } from './soundRing';
 
 /** Digits that outlines keep, mm. */
 const DIGITS = 1;
@@ -13,7 +14,7 @@ const DIGITS = 1;
  */
 export function beltAround(foot: Polygon, widthMm: number, floor: Polygon): Point[] {
   const grown = inflatePathsD(unionD([pathOf(foot)], [], FillRule.NonZero, DIGITS), widthMm, JoinType.Round, EndType.Polygon, 2, DIGITS); // prettier-ignore
-  return largest(intersectD(grown, [pathOf(floor)], FillRule.NonZero, DIGITS));
+  return soundRing(intersectD(grown, [pathOf(floor)], FillRule.NonZero, DIGITS));
 }
 
 /**
@@ -37,12 +38,7 @@ export function beltAlong(
       return [x - ((b[1] - a[1]) / long) * off, y + ((b[0] - a[0]) / long) * off];
     });
   const ring = [...beside(0), ...beside(widthMm).reverse()];
-  return largest(intersectD(unionD([pathOf(ring)], [], FillRule.NonZero, DIGITS), [pathOf(floor)], FillRule.NonZero, DIGITS)); // prettier-ignore
+  return soundRing(intersectD(unionD([pathOf(ring)], [], FillRule.NonZero, DIGITS), [pathOf(floor)], FillRule.NonZero, DIGITS)); // prettier-ignore
 }
 
 const pathOf = (ring: Polygon) => ring.map(([x, y]) => ({ x, y }));
-
-function largest(rings: PathsD): Point[] {
-  const all = rings.map((ring) => ring.map(({ x, y }): Point => [x, y]));
-  return all.sort((a, b) => polygonArea(b) - polygonArea(a))[0] ?? [];
-}

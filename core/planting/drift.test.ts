@@ -27,7 +27,20 @@ describe('a drift drawn by hand', () => {
           if (ring.length > 0) expect(firstCrossing(ring)).toBeUndefined();
         },
       ),
-      { numRuns: 60 },
+      {
+        numRuns: 150,
+        examples: [
+          [
+            [
+              [8, 0],
+              [10, 3],
+              [7, 0],
+              [0, 114],
+              [-4, 0],
+            ],
+          ],
+        ],
+      },
     );
   });
 });

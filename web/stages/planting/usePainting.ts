@@ -48,7 +48,7 @@ export function usePainting(on: {
   function stroke(points: readonly Corner[]): void {
     const { length, width } = on.size();
     const floor: Corner[] = [[0, 0], [length, 0], [length, width], [0, width]]; // prettier-ignore
-    const ring = driftRegion(points, floor).map(([x, y]): Corner => [Math.round(x), Math.round(y)]);
+    const ring = driftRegion(points, floor).map(([x, y]): Corner => [x, y]);
     if (ring.length < 3) return;
     const says = on.done(ring);
     if (says) fault.value = `The drift ${says}.`;
