@@ -1,4 +1,5 @@
 import { Router, type Request } from 'express';
+import { withKnown } from '../../core/catalogue/knownPlants';
 import { faultOf } from '../../core/commission/fault';
 import { plantSchema } from '../../core/commission/schema';
 import { bytes, bytesOf, smallJson } from '../body';
@@ -19,7 +20,7 @@ export function plantRoutes(store: Store): Router {
     res
       .attachment('plants.csv')
       .type('text/csv; charset=utf-8')
-      .send(`\uFEFF${plantsCsv(catalogue.plants)}`);
+      .send(`\uFEFF${plantsCsv(catalogue.plants.map(withKnown))}`);
   });
 
   routes.post('/plants.csv', bytes(MAX_LIST_BYTES, 'document'), async (req, res) => {
