@@ -43,6 +43,11 @@ describe('a stone of the studio’s', () => {
     await b.at.press('[data-test="by-photos"]');
     await choose('[data-test="photo-From the front"]', photo('front'));
     await choose('[data-test="photo-From its right side"]', photo('side'));
+    // A photograph without a scale gives no sizes until one is typed.
+    await b.at.until('[data-photo="From the front"]', (w) => /Without a scale/.test(w));
+    expect(await b.page.$('[data-test="use-outlines"]:not([disabled])')).toBeNull();
+    await b.at.type('[data-test="measure-From the front"]', '100');
+    await b.at.type('[data-test="measure-From its right side"]', '100');
     const read = await b.at.until('[data-test="outlines-read"]', (w) => /wide.+deep/s.test(w));
     // 560 of 1200 px wide; the measure lies over 360 px, three tenths of the picture, and is 100 mm.
     expect(figure(read)).toBeGreaterThan(150);

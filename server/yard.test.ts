@@ -191,6 +191,6 @@ describe('the yard', () => {
     const created = await api().post('/api/commissions').send({ ...doc, options: [{ ...doc.options[0], pieces: [doc.options[0].pieces[0]] }] }); // prettier-ignore
     expect(created.status).toBe(201);
     const { used } = (await api().get('/api/studio')).body;
-    expect(used['S-90']).toEqual([{ id: created.body.id, title: doc.title }]);
+    expect(used['S-90']).toEqual([{ id: created.body.id, title: doc.title, buildDay: doc.brief.buildDay }]);
   });
 });

@@ -19,14 +19,18 @@ import {
   point,
   region,
   degrees,
-  gearKind,
-  co2Part,
   share,
-  minor,
   origin,
   laterDays,
-  weekday,
 } from './primitives';
+import {
+  catalogueSchema,
+  type animalSchema,
+  type materialSchema,
+  type packSchema,
+  type plantSchema,
+  type supplierSchema,
+} from './catalogueSchema';
 import { siteSchema, waypointSchema } from './siteSchema';
 import { vesselSchema } from './vesselSchema';
 
@@ -38,6 +42,7 @@ import { vesselSchema } from './vesselSchema';
 
 export { WATER_SCHOOLS, DOSING_SCHOOLS, MOISTURE_SCHOOLS, OCCASIONS, PICTURE_SUBJECTS } from './briefSchema';
 export { VESSEL_KINDS, VESSEL_SIDES } from './vesselSchema';
+export * from './catalogueSchema';
 
 export const FORMAT = 'utsuwa.commission';
 export const VERSION = 1;
@@ -225,154 +230,6 @@ export const optionSchema = z.looseObject({
   allowances: z
     .looseObject({ stoneFactor: z.number().min(1).max(5).optional(), plantSpare: share.optional() })
     .optional(),
-});
-
-export const packSchema = z.looseObject({
-  id,
-  size: z.number().min(0.001).max(1e6),
-  unit: z.enum(['L', 'kg', 'piece', 'plug', 'mL', 'g', 'm']),
-  priceMinor: minor,
-  supplier: id,
-  leadDays: z.number().int().min(0).max(365),
-  keepsDays: z.number().int().min(0).max(3_650).optional(),
-  /** What it is sold as: bag, cup, pot, bunch, bottle. */
-  name: words.optional(),
-});
-
-export const MATERIAL_KINDS = [
-  'soil',
-  'base',
-  'sand',
-  'gravel',
-  'filler',
-  'stone',
-  'wood',
-  'glue',
-  'fibre',
-  'mesh-bag',
-  'conditioner',
-  'pad',
-  'tie',
-  'equipment',
-  'bacteria',
-  'root-tab',
-  'plant-food',
-] as const;
-
-export const materialSchema = z.looseObject({
-  id,
-  kind: z.enum(MATERIAL_KINDS),
-  name: words,
-  bulkKgPerL: z.number().min(0.01).max(12).optional(),
-  densityKgPerL: z.number().min(0.01).max(12).optional(),
-  /** Wood after soaking, when it differs from dry. */
-  soakedKgPerL: z.number().min(0.01).max(12).optional(),
-  soakDays: z.number().int().min(0).max(365).optional(),
-  /** Equipment: what it is, draws and moves. */
-  gear: gearKind.optional(),
-  /** Part of a CO2 set that it is; a whole set when left out. */
-  part: co2Part.optional(),
-  watts: figure(0, 10_000).optional(),
-  litresPerHour: figure(0, 100_000).optional(),
-  /** What kind of glue a glue is; liquid when left out. */
-  glue: z.enum(['liquid', 'gel', 'silicone', 'impact']).optional(),
-  /** Bacteria: millilitres a day for each 100 L. */
-  bacteriaPer100L: z.number().min(0.001).max(10_000).optional(),
-  settles: share.optional(),
-  reposeDeg: z.number().min(1).lt(90).optional(),
-  /** Share of the poured volume that water fills. */
-  pores: share.optional(),
-  /** Conditioner and plant food: millilitres for each 100 L, of one dose. */
-  dosePer100L: z.number().min(0.001).max(10_000).optional(),
-  /** Gives off carbonate and hardens the water. */
-  hardens: z.boolean().optional(),
-  colour: words.optional(),
-  packs: z.array(packSchema).max(40).optional(),
-  notes: text.optional(),
-});
-
-/** Shapes by which leaves are drawn. */
-export const LEAVES = ['lance', 'round', 'needle', 'feather', 'strap', 'frond', 'tuft'] as const;
-
-export const plantSchema = z.looseObject({
-  id,
-  name: words,
-  roots: z.enum(['bed', 'epiphyte', 'float']),
-  minBedMm: figure(0, 1_000).optional(),
-  habit: z
-    .enum(['carpet', 'rosette', 'stem', 'epiphyte', 'moss', 'bulb', 'grass', 'float', 'creeper', 'emersed'])
-    .optional(),
-  heightMm: z.tuple([lengthMm, lengthMm]).optional(),
-  /** How far across one plug grows, mm. */
-  spreadMm: z.number().min(1).max(5_000).optional(),
-  light: z.enum(['low', 'medium', 'high']).optional(),
-  needsCo2: z.boolean().optional(),
-  /** Grows as well as it can only with CO2, though it lives without. */
-  helpedByCo2: z.boolean().optional(),
-  /** Light of a day with which it lives, and with which it grows well, mol/m². */
-  dli: z.tuple([figure(0, 60), figure(0, 60)]).optional(),
-  /** Hardness in which it grows well, °d. */
-  gh: z.tuple([figure(0, 60), figure(0, 60)]).optional(),
-  /** What leaves that were grown above water do under it. */
-  emersedLeaves: z.enum(['stay', 'change', 'melt']).optional(),
-  /** Red or brown where it has its light, green in the shade. */
-  red: z.boolean().optional(),
-  leaf: z.enum(LEAVES).optional(),
-  /** Days from one trim to the next. */
-  trimEveryDays: z.number().int().min(1).max(365).optional(),
-  /** Temperatures in which it grows well, °C. */
-  tempC: z.tuple([figure(0, 45), figure(0, 45)]).optional(),
-  growth: z.enum(['slow', 'medium', 'fast']).optional(),
-  spacingMm: z.number().min(5).max(2_000).optional(),
-  /** Plugs that one cup or pot splits into: few, usual, many. */
-  plugsAPack: z.tuple([z.int().min(1).max(500), z.int().min(1).max(500), z.int().min(1).max(500)]).optional(),
-  firstTrimDays: z.number().int().min(1).max(365).optional(),
-  colour: words.optional(),
-  packs: z.array(packSchema).max(40).optional(),
-  notes: text.optional(),
-});
-
-const closedSpan = z.union([day, z.looseObject({ from: day, to: day })]);
-
-export const supplierSchema = z.looseObject({
-  id,
-  name: words,
-  /** Days on which it delivers; every day when left out. */
-  days: z.array(weekday).max(7).optional(),
-  /** Days on which it neither works nor delivers: single days or spans, both ends included. */
-  closed: z.array(closedSpan).max(400).optional(),
-});
-
-const span = (least: number, most: number) =>
-  z
-    .tuple([figure(least, most), figure(least, most)])
-    .refine(([from, to]) => from <= to, 'must have the lower figure first');
-
-/** An animal that the list does not have, with what is known of it: nothing is judged by what is left out. */
-export const animalSchema = z.looseObject({
-  id,
-  name: words.min(1),
-  kind: z.enum(['fish', 'shrimp', 'snail']),
-  adultMm: z.number().min(1).max(2_000).optional(),
-  group: z.int().min(1).max(200).optional(),
-  leastMm: lengthMm.optional(),
-  zone: z.enum(['top', 'middle', 'bottom']).optional(),
-  tempC: span(0, 45).optional(),
-  ph: span(3, 11).optional(),
-  gh: span(0, 60).optional(),
-  kh: span(0, 60).optional(),
-  digs: z.boolean().optional(),
-  eatsShrimps: z.boolean().optional(),
-  eatsPlants: z.boolean().optional(),
-  jumps: z.boolean().optional(),
-});
-
-export const catalogueSchema = z.looseObject({
-  materials: z.array(materialSchema).max(2_000),
-  plants: z.array(plantSchema).max(2_000).default([]),
-  suppliers: z.array(supplierSchema).max(500),
-  /** Animals beside those that everybody has. */
-  animals: z.array(animalSchema).max(200).optional(),
 });
 
 /** What was read off on a visit; ammonia with ammonium, nitrite and nitrate as ions, mg/L, hardness in °d. */

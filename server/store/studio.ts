@@ -126,14 +126,19 @@ export async function dropFromYard(store: Store, id: string): Promise<boolean> {
 }
 
 /** In which commissions a piece of the yard stands, by its number. */
-export type UsedPieces = Record<string, { id: string; title: string }[]>;
+export type UsedPieces = Record<string, { id: string; title: string; buildDay: string }[]>;
 
 export async function usedPieces({ db }: Store): Promise<UsedPieces> {
   const rows = await db
-    .select({ id: commissions.id, title: commissions.title, yard: commissions.yard })
+    .select({
+      id: commissions.id,
+      title: commissions.title,
+      buildDay: commissions.buildDay,
+      yard: commissions.yard,
+    })
     .from(commissions)
     .where(and(isNull(commissions.removedAt), ne(commissions.yard, [])));
   const used: UsedPieces = {};
-  for (const { id, title, yard } of rows) for (const piece of yard) (used[piece] ??= []).push({ id, title });
+  for (const { yard, ...where } of rows) for (const piece of yard) (used[piece] ??= []).push(where);
   return used;
 }

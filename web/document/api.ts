@@ -65,7 +65,7 @@ export interface ListPage {
 }
 
 /** In which commissions pieces of the yard stand. */
-export type UsedPieces = Record<string, { id: string; title: string }[]>;
+export type UsedPieces = Record<string, { id: string; title: string; buildDay: string }[]>;
 
 /** What is found out about a piece while it is handled, degrees. */
 export interface YardFacts {

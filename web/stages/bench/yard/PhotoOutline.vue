@@ -21,7 +21,8 @@ const byHand = ref(false);
 const ring = ref<Point[]>([]);
 /** Ends of what is known of length, px of the picture, and how long it is, mm. */
 const measure = ref<[Point, Point]>([[0, 0], [1, 0]]); // prettier-ignore
-const measureMm = ref(100);
+/** Until it is typed nothing is known of the size. */
+const measureMm = ref<number>();
 const k = computed(() => {
   const { widthPx, heightPx } = photo.value!.grey;
   return Math.min(BOX / widthPx, 300 / heightPx);
@@ -57,7 +58,9 @@ watch([photo, threshold, brighter, byHand], () => {
 });
 watch([ring, measure, measureMm], () => {
   outline.value =
-    ring.value.length >= 3 ? outlineInMm(ring.value, measure.value, measureMm.value) : undefined;
+    ring.value.length >= 3 && measureMm.value
+      ? outlineInMm(ring.value, measure.value, measureMm.value)
+      : undefined;
 });
 
 const drag = usePointerDrag<{ of: 'ring' | 'measure'; i: number; at: Point }>({
@@ -149,8 +152,9 @@ const setMm = (mm: number | undefined) => {
       </svg>
       <div class="by">
         <FigureField
-          label="ruler or coin, from ring to ring"
+          label="from ring to ring"
           kind="length"
+          optional
           :value="measureMm"
           :apply="setMm"
           :data-test="`measure-${title}`"
@@ -176,6 +180,10 @@ const setMm = (mm: number | undefined) => {
     <p v-else class="quiet empty">
       The piece on a plain ground, the camera level with its middle and two metres off; a ruler or coin beside
       it, as far away as its middle.
+    </p>
+    <p v-if="photo && !measureMm" class="late" role="status">
+      Without a scale: draw the two rings to the ends of the ruler or across the coin, and type how long that
+      is.
     </p>
     <p v-if="said" class="late" role="status">{{ said }}</p>
   </section>

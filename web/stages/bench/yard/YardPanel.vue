@@ -13,6 +13,7 @@ import { clientPiece, type YardPiece } from '../../../../core/catalogue/studio';
 import { useCommission } from '../../../document/commissionStore';
 import { useFigures } from '../../../units/figures';
 import { useStudio } from '../../../document/studioStore';
+import { today } from '../../../units/days';
 import StandInForm from './StandInForm.vue';
 import YardForm from './YardForm.vue';
 
@@ -57,6 +58,22 @@ const taken = computed(() => new Set((studio.studio?.yard ?? []).map((p) => p.id
 /** The first of the other commissions that have a piece. */
 const elsewhere = computed(() => studio.elsewhere(commission.id));
 const where = (id: string) => elsewhere.value[id]?.[0];
+/** Reserved for another commission until its build day; from then on built into it. */
+const stands = (id: string) => {
+  const other = (studio.used[id] ?? []).find((c) => c.id !== commission.id);
+  return other && `${other.buildDay < today() ? 'built into' : 'in'} ${other.title}`;
+};
+const wrong = ref('');
+/** Given back, sold or broken: it is asked for twice, since the yard forgets it. */
+const returning = ref<string>();
+async function giveBack(id: string): Promise<void> {
+  if (returning.value !== id) return void (returning.value = id);
+  returning.value = undefined;
+  await studio.drop(id).then(
+    () => (wrong.value = ''),
+    () => (wrong.value = `${id} could not be taken out of the yard.`),
+  );
+}
 const used = computed(() => new Set(props.option.pieces.map((p) => p.id.replace(/\.\d+$/, ''))));
 
 const drag = usePointerDrag<{ piece: YardPiece; far: boolean; x: number; y: number }>({
@@ -103,6 +120,7 @@ function pressed(piece: YardPiece): void {
       <button class="act" data-test="into-yard" @click="adding = true">Add to the yard</button>
       <button class="act" data-test="stand-in" @click="standing = true">Not bought yet</button>
       <slot />
+      <span v-if="wrong" class="late" role="alert">{{ wrong }}</span>
     </li>
     <li v-for="m in measured" :key="m.piece.id" :class="{ used: used.has(m.piece.id) }">
       <button
@@ -110,7 +128,7 @@ function pressed(piece: YardPiece): void {
         :data-yard="m.piece.id"
         :title="
           where(m.piece.id)
-            ? `${m.piece.id} is in ${where(m.piece.id)}`
+            ? `${m.piece.id} is ${stands(m.piece.id)}`
             : `Set ${m.piece.id} on the bench${m.piece.partOf ? `, a part of ${m.piece.partOf}` : ''}`
         "
         @pointerdown="drag"
@@ -130,8 +148,16 @@ function pressed(piece: YardPiece): void {
         </svg>
         <b>{{ m.piece.id }}&ensp;{{ f.mass(m.massKg) }}</b>
         <span class="quiet">{{
-          used.has(m.piece.id) ? 'on the bench' : where(m.piece.id) ? `in ${where(m.piece.id)}` : m.size
+          used.has(m.piece.id) ? 'on the bench' : (stands(m.piece.id) ?? m.size)
         }}</span>
+      </button>
+      <button
+        v-if="!m.piece.client && !used.has(m.piece.id) && !where(m.piece.id)"
+        class="act back"
+        :data-return="m.piece.id"
+        @click="giveBack(m.piece.id)"
+      >
+        {{ returning === m.piece.id ? 'Returned, yes' : 'Returned' }}
       </button>
     </li>
   </ul>
@@ -164,9 +190,9 @@ li {
   flex: none;
   padding-top: 8px;
 }
-li:not(.more) > button {
+li:not(.more) > button:first-child {
   width: 92px;
-  height: 100%;
+  height: calc(100% - 24px);
   display: flex;
   flex-direction: column;
   align-items: center;
@@ -177,7 +203,7 @@ li:not(.more) > button {
   line-height: 1.35;
   touch-action: none;
 }
-li:not(.more) > button:hover {
+li:not(.more) > button:first-child:hover {
   background: var(--celadon-wash);
 }
 img {
@@ -192,6 +218,13 @@ img {
 .used b {
   color: var(--ink-2);
   font-weight: 400;
+}
+.back {
+  width: 100%;
+  height: 24px;
+  padding: 0;
+  font-size: 11.5px;
+  text-align: center;
 }
 .empty {
   padding: 20px;
