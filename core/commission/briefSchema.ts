@@ -21,6 +21,8 @@ export const WATER_SCHOOLS = ['taper', 'large-ro', 'weekly', 'light', 'fish-in']
 export const DOSING_SCHOOLS = ['none', 'ramp', 'lean', 'excess'] as const;
 export const MOISTURE_SCHOOLS = ['dry', 'misted', 'wet', 'flooded'] as const;
 export const PLANTING_SCHOOLS = ['front', 'transition'] as const;
+export const SPACING_SCHOOLS = ['dense', 'economical'] as const;
+export const SPECIES_SCHOOLS = ['three', 'many'] as const;
 export const SAND_SCHOOLS = ['last', 'before', 'later'] as const;
 
 const schools = z.looseObject({
@@ -29,6 +31,9 @@ const schools = z.looseObject({
   moisture: z.enum(MOISTURE_SCHOOLS).optional(),
   /** Which plants go in first. */
   planting: z.enum(PLANTING_SCHOOLS).optional(),
+  /** How far apart plugs stand where a region says nothing, and how many species a scape may have. */
+  spacing: z.enum(SPACING_SCHOOLS).optional(),
+  species: z.enum(SPECIES_SCHOOLS).optional(),
   /** When a sand that is only looked at goes in. */
   sand: z.enum(SAND_SCHOOLS).optional(),
   /** The hardscape is set once for a trial, photographed and taken out again. */

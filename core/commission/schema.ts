@@ -192,6 +192,19 @@ export const plantingSchema = z.looseObject({
   splits: z.enum(['coarse', 'usual', 'fine']).optional(),
   /** Stems are halved: the tops are planted, and the bottoms too. */
   halved: z.boolean().optional(),
+  /** Plugs at hand that go in before any pack is opened: trimmings, or kept from the client's tank. */
+  ownPlugs: z.number().int().min(0).max(100_000).optional(),
+  /** What its packs gave when they were split, counted: the studio plans the next by it. */
+  gave: z
+    .looseObject({ packs: z.number().int().min(1).max(10_000), plugs: z.number().int().min(1).max(100_000) })
+    .optional(),
+  /** How plugs stand in a region: evenly scattered where nothing is said, in rows, or in groups of two or three. */
+  set: z.enum(['rows', 'twos', 'threes']).optional(),
+  /** Spots on its piece that were chosen one by one, mm from the piece's own place, before it is turned. */
+  at: z
+    .array(z.tuple([positionMm, positionMm, positionMm]))
+    .max(500)
+    .optional(),
 });
 
 /** Soil or grain heaped on top of a piece, for what is planted there. */

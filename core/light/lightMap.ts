@@ -1,7 +1,7 @@
 import type { Standing } from '../hardscape/settle';
 import type { BedField } from '../substrate/bedField';
 import { cellGradient } from '../substrate/slope';
-import { blocksOf, isShaded, type Blocks, type Body } from './blocks';
+import { blocksOf, isShaded, type Blocks, type Body, type Plate } from './blocks';
 import type { Lamp } from './lamps';
 import { imagesOf, mirrored, type Pane } from './panes';
 import { ppfdFrom, sourcesOf, type Source, type Vector } from './ppfd';
@@ -11,8 +11,8 @@ export interface LightMap {
   columns: number;
   rows: number;
   ppfd: Float32Array;
-  /** PPFD at any spot of a surface with its normal. */
-  at(spot: Vector, normal?: Vector): number;
+  /** PPFD at any spot of a surface with its normal; `through` says which share of a ray arrives besides. */
+  at(spot: Vector, normal?: Vector, through?: (from: Vector, to: Vector) => number): number;
 }
 
 /** What a map is made from. */
@@ -21,6 +21,7 @@ export interface Lit {
   lamps: readonly Lamp[];
   standing: readonly Standing[];
   bodies?: readonly Body[];
+  plates?: readonly Plate[];
   sizeMm: readonly [number, number, number];
   waterMm: number;
   fadesPerM: number;
@@ -47,14 +48,22 @@ const MOST_SOURCES = 21;
 
 /**
  * Light of all lamps on the bed, with the shadows of pieces and gear.
- * Valid for sources as `ppfdFrom` has them. Leaves out: shadows of plants, braces and
- * rims; light that goes from pane to pane.
+ * Valid for sources as `ppfdFrom` has them. Leaves out: shadows of plants (`core/planted/shade.ts` has those); light
+ * that goes from pane to pane.
  * Test: light.test.ts, "a piece that moved changes the map as if it were made anew".
  */
 export function lightMap(lit: Lit, memo: LightMemo = {}): LightMap {
   const { field, standing } = lit;
-  const blocks = blocksOf(lit.sizeMm, standing, lit.bodies);
-  const key = JSON.stringify([lit.lamps, lit.waterMm, lit.fadesPerM, lit.bodies, lit.sizeMm, lit.panes]);
+  const blocks = blocksOf(lit.sizeMm, standing, lit.bodies, lit.plates);
+  const key = JSON.stringify([
+    lit.lamps,
+    lit.waterMm,
+    lit.fadesPerM,
+    lit.bodies,
+    lit.plates,
+    lit.sizeMm,
+    lit.panes,
+  ]);
   const known = memo.key === key && memo.field === field && memo.sources !== undefined;
   const sources = known ? memo.sources! : allSources(lit.lamps);
   const bare = known ? memo.bare! : bareLight(lit, sources);
@@ -77,12 +86,12 @@ export function lightMap(lit: Lit, memo: LightMemo = {}): LightMap {
     columns: field.columns,
     rows: field.rows,
     ppfd,
-    at: (spot, normal = [0, 0, 1]) => {
+    at: (spot, normal = [0, 0, 1], through = () => 1) => {
       let [open, whole] = [0, 0];
       for (const source of sources) {
         const gives = ppfdFrom(source, spot, normal, lit.waterMm, lit.fadesPerM);
         whole += gives;
-        if (gives > 0 && !isShaded(blocks, spot, source.at)) open += gives;
+        if (gives > 0 && !isShaded(blocks, spot, source.at)) open += gives * through(spot, source.at);
       }
       if (open === 0) return 0;
       return open + (mirrored(images, spot, normal, lit.waterMm, lit.fadesPerM) * open) / whole;

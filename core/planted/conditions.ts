@@ -4,6 +4,7 @@ import type { Commission } from '../commission/schema';
 import { tankFlow, type FlowLayer, type Ports } from '../flow/tankFlow';
 import { waterTarget } from '../filling/filling';
 import { devicesOf, gearKindOf } from '../gear/gear';
+import { platesOf } from '../light/blocks';
 import { lampsOf, type Lamp } from '../light/lamps';
 import { lightMap, type LightMap, type LightMemo } from '../light/lightMap';
 import type { Pane } from '../light/panes';
@@ -63,6 +64,7 @@ export function livingOf(commission: Commission, survey: Survey, memo?: LightMem
       lamps,
       standing: survey.standing,
       bodies,
+      plates: platesOf(vessel),
       sizeMm,
       waterMm: vessel.waterLineMm,
       fadesPerM: fadesWith(woodL / Math.max(1, survey.freeWaterL)),

@@ -3,6 +3,7 @@ import { daysFrom } from '../calendar/day';
 import { materialOf, optionOf } from '../commission/lookup';
 import { plantingOrigin } from '../commission/origin';
 import type { Commission } from '../commission/schema';
+import { shutOff } from '../flow/passages';
 import { deadBelow } from '../flow/tankFlow';
 import { keptOf } from '../livestock/kept';
 import type { Survey } from '../survey/survey';
@@ -31,6 +32,7 @@ export function plantedFindings(
   return [
     ...parts.flatMap((p) => [
       ...lightFindings(p, living),
+      ...shadeFindings(p, parts),
       ...waterFindings(p, living),
       ...flowFindings(p, living),
       ...coverFindings(commission, p),
@@ -39,6 +41,8 @@ export function plantedFindings(
     ...stoneFindings(commission, survey, parts),
     ...animalFindings(commission, parts),
     ...startFindings(commission, parts, living),
+    ...speciesFindings(commission, parts),
+    ...passageFindings(commission, living),
   ];
 }
 
@@ -85,6 +89,43 @@ function lightFindings(part: Planted, { lit }: Living): Finding[] {
   if (mostDli > good * TOO_MUCH && plant.growth === 'slow')
     return [finding('plant.burns', 'note', part, [mostDli, good * TOO_MUCH, 'mol/m²/d'], say('plant.burns.says', { ...names, dli: rounded(mostDli, 1) }), say('plant.burns.because'))]; // prettier-ignore
   return [];
+}
+
+/** Light enough as planted, too little once a neighbour has grown. */
+function shadeFindings(part: Planted, parts: readonly Planted[]): Finding[] {
+  const { plant, meanDli, grownDli, shadedBy } = part;
+  const [least] = dliOf(plant);
+  if (grownDli === undefined || meanDli < least || grownDli >= least) return [];
+  const other = parts.find((p) => p.id === shadedBy)?.plant.name;
+  const says = say('plant.shaded.says', { plant: plant.name, other: other ?? say('plant.shaded.floating'), now: rounded(meanDli, 1), then: rounded(grownDli, 1), least: rounded(least, 1) }); // prettier-ignore
+  return [finding('plant.shaded', 'note', part, [grownDli, least, 'mol/m²/d'], says, say('plant.shaded.because'))]; // prettier-ignore
+}
+
+/** Species that root at most, of the school that keeps to few. */
+const FEW_SPECIES = 3;
+
+function speciesFindings({ brief }: Commission, parts: readonly Planted[]): Finding[] {
+  const species = new Set(parts.filter((p) => p.count > 0).map((p) => p.plant.id)).size;
+  if (brief.schools?.species !== 'three' || species <= FEW_SPECIES) return [];
+  return [finding('plants.species', 'note', undefined, [species, FEW_SPECIES, 'species'], say('plants.species.says', { count: species, most: FEW_SPECIES }), say('plants.species.because'))]; // prettier-ignore
+}
+
+/** A fish turns where there is half of its length (common practice), and nothing narrower than this is a way, mm. */
+const [NEEDS_SHARE, LEAST_WAY_MM] = [0.5, 25];
+
+/** Water behind stones that the largest fish of the brief gets into and not out of. */
+function passageFindings(commission: Commission, { flow }: Living): Finding[] {
+  const fish = keptOf(commission)
+    .map((k) => k.species)
+    .filter((s) => s.kind === 'fish')
+    .sort((a, b) => b.adultMm - a.adultMm)[0];
+  if (!fish) return [];
+  const needs = Math.max(LEAST_WAY_MM, NEEDS_SHARE * fish.adultMm);
+  const worst = flow.flatMap((layer) => shutOff(layer, needs)).sort((a, b) => b.areaMm2 - a.areaMm2)[0];
+  if (!worst) return [];
+  const { zMm, at, areaMm2, widestMm } = worst;
+  const says = say('water.shut.says', { z: inMm(zMm), area: rounded(areaMm2 / 1e4, 1), x: inMm(at[0]), y: inMm(at[1]), animal: fish.name, needs: inMm(needs), widest: inMm(widestMm) }); // prettier-ignore
+  return [finding('water.shut', 'note', undefined, [widestMm, needs, 'mm'], says, say('water.shut.because'))];
 }
 
 function waterFindings(part: Planted, { waterC, gh }: Living): Finding[] {

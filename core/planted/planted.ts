@@ -8,14 +8,16 @@ import { coverDays, growthOf, trimDays, type Growth } from '../growth/growth';
 import { dliOfPpfd } from '../light/ppfd';
 import type { LightMemo } from '../light/lightMap';
 import { packsOf, type Packs } from '../planting/packs';
+import { arrangedPositions, closesLike } from '../planting/arranged';
 import { spotsOnPiece } from '../planting/onPieces';
-import { inPlantingOrder, plugPositions, type Spots } from '../planting/positions';
+import { inPlantingOrder, type Spots } from '../planting/positions';
 import { usualSpacingMm } from '../planting/spacing';
 import { standsOn } from '../planting/standsOn';
 import type { Survey } from '../survey/survey';
 import type { Finding } from '../words/finding';
 import { livingOf, type Living } from './conditions';
 import { plantedFindings } from './findings';
+import { shadeOf } from './shade';
 import { waysOut, type WayOut } from './waysOut';
 
 /** One planting as it will live: where each plug goes, what it has there, when it closes. */
@@ -35,6 +37,9 @@ export interface Planted extends Packs {
   leastDli: number;
   meanDli: number;
   mostDli: number;
+  /** The mean once its neighbours have grown, and which of them takes most of the rest; undefined where nothing is lit. */
+  grownDli?: number;
+  shadedBy?: string;
   /** Speed of the water at its spots, mm/s, the mean; undefined where no flow is known. */
   speedMmS?: number;
   /** Surface that stays bare for want of packs, m². */
@@ -78,8 +83,36 @@ export function plantedPlan(commission: Commission, survey: Survey, memo = newPl
     part.firstNo = no;
     no += part.spots.length / 3;
   }
+  if (living.lit) shade(commission, living, parts);
   return { parts, living, findings: plantedFindings(commission, survey, living, parts) };
 }
+
+/** What is left of the light of each once all have grown. */
+function shade({ vessel }: Commission, living: Living, parts: Planted[]): void {
+  const { length, width } = vessel.innerMm;
+  const found = shadeOf(parts, living, [length, width], vessel.waterLineMm, floatingShare(parts, length * width)); // prettier-ignore
+  for (const part of parts) {
+    const { dli, by } = found.get(part.id) ?? {};
+    if (dli === undefined) continue;
+    part.grownDli = dli;
+    if (by !== undefined) part.shadedBy = by;
+  }
+}
+
+/** Share of the surface that floats cover once each has its spread. */
+export function floatingShare(
+  parts: readonly Pick<Planted, 'plant' | 'count'>[],
+  surfaceMm2: number,
+): number {
+  const mm2 = parts.reduce(
+    (sum, p) => sum + (p.plant.roots === 'float' ? p.count * floatMm2(p.plant) : 0),
+    0,
+  );
+  return Math.min(1, mm2 / surfaceMm2);
+}
+
+/** Surface that one portion of a floating plant covers once it has its spread, mm². */
+export const floatMm2 = ({ spreadMm = 40 }: Pick<Plant, 'spreadMm'>): number => Math.PI * (spreadMm / 2) ** 2;
 
 /** In the order in which they are planted: from the front, or what makes a transition first; what floats last. */
 export function plantingOrder(parts: readonly Planted[], from: 'front' | 'transition'): Planted[] {
@@ -108,7 +141,9 @@ function partOf(
   const option = optionOf(commission, survey.optionId);
   const entry = plantOf(commission, planting.plant);
   const plant = withKnown(entry);
-  const spacingMm = planting.region ? (planting.spacingMm ?? usualSpacingMm(plant)) : undefined;
+  const spacingMm = planting.region
+    ? (planting.spacingMm ?? usualSpacingMm(plant, commission.brief.schools?.spacing))
+    : undefined;
   const count = measured.plugs;
   const { spots, normals } = spotsOf(
     survey,
@@ -129,7 +164,8 @@ function partOf(
   // Where no light is known it is taken as it should be: the date is then that of a tank with the right lamp.
   const dliToGrow = living.lit ? meanDli : dliOf(plant)[1];
   const growth = growthOf(plant, { dli: dliToGrow, co2: living.co2, form });
-  const closes = spacingMm === undefined ? undefined : coverDays(plant, spacingMm, growth);
+  const closes =
+    spacingMm === undefined ? undefined : coverDays(plant, closesLike(planting.set, spacingMm), growth);
   const later = planting.laterDays ?? 0;
   const bareM2 = spacingMm === undefined ? 0 : (packs.missing * spacingMm * spacingMm) / 1e6;
   const part: Planted = {
@@ -180,13 +216,15 @@ function spotsOf(
 ): { spots: Spots; normals?: Float64Array } {
   const seed = seedOf(planting.id);
   if (planting.region && spacingMm !== undefined) {
-    const key = JSON.stringify([planting.region, count, spacingMm, plant.roots, standingKey(survey)]);
+    const key = JSON.stringify([planting.region, count, spacingMm, planting.set, plant.roots, standingKey(survey)]); // prettier-ignore
     const known = memo.spots.get(planting.id);
     if (known && known.key === key && known.field === survey.field) return { spots: known.spots };
-    const found = plugPositions(
+    const found = arrangedPositions(
+      planting.set,
       survey.field,
       planting.region,
       count,
+      spacingMm,
       seed,
       plant.roots === 'float' ? undefined : taken,
     );
@@ -198,7 +236,9 @@ function spotsOf(
   const on = survey.standing.find((s) => s.piece.id === planting.on);
   // What grows in air sits above the water, everything else below it.
   const between = plant.habit === 'emersed' ? ([waterMm, Infinity] as const) : ([0, waterMm] as const);
-  return on ? spotsOnPiece(on, survey.field, count, seed, between) : { spots: new Float64Array(0) };
+  return on
+    ? spotsOnPiece(on, survey.field, count, seed, between, planting.at)
+    : { spots: new Float64Array(0) };
 }
 
 const standingKey = ({ standing }: Survey) => standing.map((s) => [s.piece.id, s.xMm, s.yMm, s.zMm, s.piece.turnDeg, s.piece.tiltDeg]); // prettier-ignore

@@ -3,6 +3,7 @@ import { rotation, turned } from '../geometry/rotation';
 import { solidMesh } from '../hardscape/solid';
 import type { Standing } from '../hardscape/settle';
 import { onFloor, surfaceAt, type BedField } from '../substrate/bedField';
+import { inRoom, normalsAt } from './picked';
 import type { Spots } from './positions';
 
 /** Spots on a piece, with the way its surface looks at each. */
@@ -21,14 +22,17 @@ const CANDIDATES = 12;
  * The same seed gives the same spots; fewer where the piece has no such face.
  *
  * @param betweenMm lowest and highest that they may sit: below the water line, or for what grows in air above it
+ * @param at spots that were chosen one by one, as the piece has them: these come first, wherever they are
  */
 export function spotsOnPiece(
-  { piece, xMm, yMm, zMm }: Standing,
+  own: Standing,
   field: BedField,
   count: number,
   seed: number,
   [lowMm, highMm]: readonly [number, number] = [0, Infinity],
+  at: readonly (readonly [number, number, number])[] = [],
 ): SurfaceSpots {
+  const { piece, xMm, yMm, zMm } = own;
   const { vertices, faces } = solidMesh(piece.shape);
   const v = turned(vertices, rotation(piece.turnDeg, piece.tiltDeg));
   const chosen: { face: number; upTo: number; normal: [number, number, number] }[] = [];
@@ -58,8 +62,8 @@ export function spotsOnPiece(
       spot[2] > surfaceAt(field, spot[0], spot[1]) + 4;
     return free ? { spot, normal } : undefined;
   };
-  const kept: { spot: number[]; normal: number[] }[] = [];
-  for (let n = 0; chosen.length > 0 && n < count; n++) {
+  const kept = pickedSpots(own, at.slice(0, count));
+  while (chosen.length > 0 && kept.length < count) {
     let best: { spot: number[]; normal: number[]; far: number } | undefined;
     for (let k = 0; k < CANDIDATES; k++) {
       const found = draw();
@@ -70,10 +74,20 @@ export function spotsOnPiece(
       );
       if (!best || far > best.far) best = { ...found, far };
     }
-    if (best) kept.push(best);
+    if (!best) break;
+    kept.push(best);
   }
   return {
     spots: Float64Array.from(kept.flatMap((k) => k.spot)),
     normals: Float64Array.from(kept.flatMap((k) => k.normal)),
   };
+}
+
+function pickedSpots(own: Standing, at: readonly (readonly [number, number, number])[]) {
+  const spots = inRoom(own, at);
+  const normals = at.length > 0 ? normalsAt(own, spots) : spots;
+  return at.map((_, i): { spot: number[]; normal: number[] } => ({
+    spot: [...spots.subarray(i * 3, i * 3 + 3)],
+    normal: [...normals.subarray(i * 3, i * 3 + 3)],
+  }));
 }

@@ -6,14 +6,16 @@ export interface Packs {
   plugsAPack: number;
   /** Plugs that one pack gives split coarsely, as usual and finely. */
   splits: readonly [number, number, number];
+  /** Plugs of one's own that go in first. */
+  ownPlugs: number;
   packsNeeded: number;
-  /** Plugs that the packs at hand give; as many as are planted where nothing is settled. */
+  /** Plugs that the packs at hand give with one's own; as many as are planted where nothing is settled. */
   plugsAtHand: number;
   missing: number;
 }
 
 /**
- * Packs for a planting: what each gives, how many are needed, and what those at hand leave missing.
+ * Packs for a planting: what each gives, how many are needed beside one's own plugs, and what those at hand leave missing.
  *
  * @param isBought what is there already, or comes from elsewhere, needs no packs
  */
@@ -27,17 +29,31 @@ export function packsOf(
   const spare = option.allowances?.plantSpare ?? 0;
   const splits = splitsOf(entry);
   const split = splits[{ coarse: 0, usual: 1, fine: 2 }[planting.splits ?? 'usual']];
-  const plugsAPack = split * (planting.halved && withKnown(entry).habit === 'stem' ? 2 : 1);
-  const packsNeeded = isBought ? Math.ceil((count * (1 + spare)) / plugsAPack - 1e-6) : 0;
-  const plugsAtHand = planting.packs === undefined || !isBought ? count : planting.packs * plugsAPack;
-  return { plugsAPack, splits, packsNeeded, plugsAtHand, missing: Math.max(0, count - plugsAtHand) };
+  const plugsAPack = split * (isHalved(planting, entry) ? 2 : 1);
+  const ownPlugs = isBought ? Math.min(count, planting.ownPlugs ?? 0) : 0;
+  const wanted = count - ownPlugs;
+  const packsNeeded = isBought ? Math.ceil((wanted * (1 + spare)) / plugsAPack - 1e-6) : 0;
+  const plugsAtHand =
+    planting.packs === undefined || !isBought ? count : ownPlugs + planting.packs * plugsAPack;
+  return {
+    plugsAPack,
+    splits,
+    ownPlugs,
+    packsNeeded,
+    plugsAtHand,
+    missing: Math.max(0, count - plugsAtHand),
+  };
 }
+
+/** Stems of which the tops are planted and the bottoms too: twice as many plugs a pack. */
+export const isHalved = (planting: Pick<Planting, 'halved'>, entry: Plant): boolean =>
+  planting.halved === true && withKnown(entry).habit === 'stem';
 
 /** Of a pack that only says what it holds a third fewer come of coarse splitting, and half as many more of fine (common practice). */
 const [COARSE, FINE] = [2 / 3, 3 / 2];
 
 /** What a pack is split into: as its own entry says, by what the pack holds, or as is known of the plant. */
-function splitsOf(entry: Plant): [number, number, number] {
+export function splitsOf(entry: Plant): [number, number, number] {
   if (entry.plugsAPack) return entry.plugsAPack;
   const holds = entry.packs?.find((p) => p.unit === 'plug')?.size;
   if (holds === undefined) return withKnown(entry).plugsAPack ?? [1, 1, 1];

@@ -5,6 +5,9 @@ describe('spacing to begin with', () => {
   it('is the plant’s own, otherwise that of its habit (common practice)', () => {
     expect(usualSpacingMm({ spacingMm: 42, habit: 'stem' })).toBe(42);
     expect([usualSpacingMm({ habit: 'carpet' }), usualSpacingMm({ habit: 'rosette' })]).toEqual([25, 55]);
+    // The economical school: 40 to 50 mm instead of 20 to 30.
+    expect(usualSpacingMm({ habit: 'carpet' }, 'economical')).toBe(43);
+    expect(usualSpacingMm({ spacingMm: 42 }, 'economical')).toBe(42);
     expect([usualSpacingMm({}), usualSpacingMm({ habit: 'moss' })]).toEqual([25, 30]);
   });
 });

@@ -18,7 +18,9 @@ export function shortFindings(commission: Commission, { optionId, plantings }: S
     const isBought = plantingOrigin(commission.brief, planting) === 'bought';
     const { plugsAtHand, missing } = packsOf(option, planting, entry, plugs, isBought);
     if (missing === 0) return [];
-    const spacing = planting.region ? (planting.spacingMm ?? usualSpacingMm(entry)) : 0;
+    const spacing = planting.region
+      ? (planting.spacingMm ?? usualSpacingMm(entry, commission.brief.schools?.spacing))
+      : 0;
     const bareCm2 = rounded((missing * spacing * spacing) / 100, 0);
     return [
       {

@@ -35,6 +35,8 @@ export interface Need {
   name: Said;
   measured: Quantity;
   needed: Quantity;
+  /** What the packs have to hold, where that is another amount: they are split finer, or their number is settled. */
+  held?: number;
   workings: Working[];
   packs: readonly Pack[] | undefined;
   bulkKgPerL?: number;
@@ -44,12 +46,12 @@ export interface Need {
 
 /** Chooses the packs for a need and prices it. */
 export function lineOf(need: Need): TakeOffLine {
-  const { packs, bulkKgPerL, laterDays, origins = [], ...rest } = need;
+  const { packs, bulkKgPerL, laterDays, origins = [], held = need.needed.value, ...rest } = need;
   const usable = (packs ?? []).flatMap((pack) => {
     const size = inUnit(pack, need.needed.unit, bulkKgPerL);
     return size === undefined ? [] : [{ ...pack, size }];
   });
-  const chosen = cheapestPacks(need.needed.value, usable);
+  const chosen = cheapestPacks(held, usable);
   const counts = chosen ?? [];
   const price = counts.reduce((sum, c) => sum + c.count * packOf(packs, c.pack).priceMinor, 0);
   const bought = counts.reduce((sum, c) => sum + c.count * usable.find((p) => p.id === c.pack)!.size, 0);
@@ -62,7 +64,7 @@ export function lineOf(need: Need): TakeOffLine {
       step: packWords,
       value: bought,
       unit: need.needed.unit,
-      note: say('pack.over', { over: over(bought - need.needed.value, need.needed.unit) }),
+      note: say('pack.over', { over: over(bought - held, need.needed.unit) }),
     });
   return {
     ...rest,

@@ -2,6 +2,7 @@ import { optionOf, plantOf } from '../commission/lookup';
 import { plantingOrigin } from '../commission/origin';
 import type { Commission, Pack, Plant } from '../commission/schema';
 import type { Survey } from '../survey/survey';
+import { packsOf } from '../planting/packs';
 import { rounded } from '../units/quantity';
 import { inMm } from '../words/measure';
 import { say } from '../words/text';
@@ -27,7 +28,20 @@ function plantLine(commission: Commission, survey: Survey, id: string): TakeOffL
   const bought = plantings.filter((p) => plantingOrigin(commission.brief, entryOf(p.id)) === 'bought');
   const laterDays = bought.length > 0 ? Math.min(...bought.map((p) => entryOf(p.id).laterDays ?? 0)) : 0;
   const spare = option.allowances?.plantSpare ?? 0;
-  const needed = Math.ceil((plugs - there) * (1 + spare) - 1e-6);
+  const packed = bought.map(({ id, plugs }) => ({ entry: entryOf(id), plugs, ...packsOf(option, entryOf(id), plant, plugs, true) })); // prettier-ignore
+  const own = packed.reduce((sum, p) => sum + p.ownPlugs, 0);
+  const toBuy = plugs - there - own;
+  const needed = Math.ceil(toBuy * (1 + spare) - 1e-6);
+  const usual = packed[0]?.splits[1] ?? 1;
+  // What the packs have to hold as they are usually split: fewer where they are split finer, as many as were settled.
+  const held = packed.reduce(
+    (sum, p) =>
+      sum +
+      (p.entry.packs === undefined
+        ? ((p.plugs - p.ownPlugs) * (1 + spare) * usual) / p.plugsAPack
+        : p.entry.packs * usual),
+    0,
+  );
   const workings: Working[] = plantings.flatMap((p) => {
     const { spacingMm: spacing, share = 1 } = entryOf(p.id);
     if (p.slopedM2 === 0)
@@ -49,12 +63,27 @@ function plantLine(commission: Commission, survey: Survey, id: string): TakeOffL
     ];
   });
   if (there > 0) workings.push({ step: say('planting.there'), value: -there, unit: 'plug' });
+  if (own > 0) workings.push({ step: say('planting.own'), value: -own, unit: 'plug' });
   if (spare > 0)
     workings.push({
       step: say('planting.spare', { percent: rounded(spare * 100, 0) }),
-      value: needed - (plugs - there),
+      value: needed - toBuy,
       unit: 'plug',
     });
+  for (const { entry, plugsAPack } of packed) {
+    if (entry.packs !== undefined)
+      workings.push({
+        step: say('planting.settled', { planting: entry.id }),
+        value: entry.packs,
+        unit: 'pack',
+      });
+    else if (plugsAPack !== usual)
+      workings.push({
+        step: say('planting.otherwise', { planting: entry.id }),
+        value: plugsAPack,
+        unit: 'plug',
+      });
+  }
   if (plant.plugsAPack) {
     const [few, usual, many] = plant.plugsAPack;
     workings.push({ step: say('planting.split', { few, usual, many }), value: usual, unit: 'plug' });
@@ -66,6 +95,7 @@ function plantLine(commission: Commission, survey: Survey, id: string): TakeOffL
     measured: area > 0 ? { value: area, unit: 'm²' } : { value: plugs, unit: 'plug' },
     needed: { value: needed, unit: 'plug' },
     packs: splitPacks(plant),
+    held: Math.ceil(held - 1e-6),
     laterDays,
     origins: plantings.map((p) => plantingOrigin(commission.brief, entryOf(p.id))),
     workings,

@@ -103,4 +103,23 @@ describe('take-off', () => {
       packs: [{ pack: 'cup', count: 3 }],
     });
   });
+
+  it('opens no pack for plugs of one’s own, fewer where they are split finer or halved, and as many as were settled', () => {
+    const of = (part: Partial<Option['plants'][number]>, habit: 'grass' | 'stem' = 'grass') => {
+      const commission = scape({ option: { plants: [{ id: 'P', plant: 'grass', count: 100, ...part }] } });
+      commission.catalogue.plants[0].habit = habit;
+      return linesOf(commission).grass;
+    };
+    const packs = (...from: Parameters<typeof of>) => of(...from).packs[0]?.count;
+    // Cups of 8: 100 plugs take 13, of which 40 are there already: 60 take 8.
+    expect(packs({})).toBe(13);
+    expect(packs({ ownPlugs: 40 })).toBe(8);
+    expect(of({ ownPlugs: 40 })).toMatchObject({ needed: { value: 60, unit: 'plug' } });
+    expect(of({ ownPlugs: 40 }).workings.map((w) => w.step)).toContain('less plugs of one’s own');
+    // Split finely a cup gives 12; stems halved twice as many; five cups are five, whatever it takes.
+    expect(packs({ splits: 'fine' })).toBe(9);
+    expect(packs({ halved: true }, 'stem')).toBe(7);
+    expect(packs({ packs: 5 })).toBe(5);
+    expect(packs({ ownPlugs: 200 })).toBeUndefined();
+  });
 });

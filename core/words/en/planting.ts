@@ -55,6 +55,17 @@ export const PLANTING = {
   'plant.eaten.because': 'Keep to ferns, Anubias and moss, or to other animals.',
   'plant.melts.says': '{plant} comes grown above water: those leaves melt under it.',
   'plant.melts.because': 'Cut them off before planting, or ask for tissue culture; the client should know.',
+  'plant.shaded.says':
+    '{plant} has {now} mol/m² of light a day as planted; once {other} has grown {then} are left. It lives from {least}.',
+  'plant.shaded.because':
+    'Change places, keep the taller one short, or count on it for the first weeks only.',
+  'plant.shaded.floating': 'what floats',
+  'plants.species.says': '{count} species are planted; the school of this brief holds with {most} at most.',
+  'plants.species.because': 'Let one take the place of another, or plan for many, as drifts.',
+  'water.shut.says':
+    'At a height of {z}, about {area} dm² of water around {x} from the left and {y} from the front are shut off for {animal}: it needs {needs}, the widest way in is about {widest}.',
+  'water.shut.because':
+    'Widen the gap, close it with floss, or choose smaller animals: one that gets in does not get out.',
   'plants.slow.says':
     '{dli} mol/m² of light a day, and nothing that grows fast is planted from the first day.',
   'plants.slow.because':

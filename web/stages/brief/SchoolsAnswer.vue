@@ -20,7 +20,7 @@ const edit = useDocEdit();
 const { words } = useFigures();
 const brief = computed(() => commission.document!.brief);
 
-const setSchool = (key: 'water' | 'dosing' | 'moisture' | 'planting' | 'sand', value: string) =>
+const setSchool = (key: 'water' | 'dosing' | 'moisture' | 'planting' | 'sand' | 'spacing' | 'species', value: string) =>
   edit.edit(`school ${key}`, (d) => ({ ...d, brief: { ...d.brief, schools: { ...d.brief.schools, [key]: value } } }) as Commission); // prettier-ignore
 const WATER = WATER_SCHOOLS.map((value) => ({
   value,
@@ -42,6 +42,14 @@ const SAND = [
   { value: 'last', title: 'last on the build day' },
   { value: 'before', title: 'before planting' },
   { value: 'later', title: 'three weeks later, at half fill' },
+];
+const SPACING = [
+  { value: 'dense', title: 'dense from day one' },
+  { value: 'economical', title: 'economical, weeks longer' },
+];
+const SPECIES = [
+  { value: 'three', title: 'three at most' },
+  { value: 'many', title: 'many, as drifts' },
 ];
 const WEEKDAY_ITEMS = [
   { value: undefined, title: 'as the school has it' },
@@ -91,6 +99,19 @@ const usual = computed(() => usualLight({ brief: brief.value }));
         :items="PLANTING"
         :model-value="brief.schools?.planting ?? 'front'"
         @update:model-value="(v) => setSchool('planting', v)"
+      />
+      <v-select
+        label="Plugs apart"
+        :items="SPACING"
+        :model-value="brief.schools?.spacing ?? 'dense'"
+        @update:model-value="(v) => setSchool('spacing', v)"
+      />
+      <v-select
+        label="Species"
+        :items="SPECIES"
+        :model-value="brief.schools?.species ?? 'many'"
+        data-test="species-school"
+        @update:model-value="(v) => setSchool('species', v)"
       />
       <v-select
         label="Sand that is only looked at"

@@ -41,8 +41,9 @@ export function usePlantings() {
     if (!fault) chosen.value = planting.id;
     return fault;
   }
+  const spacingOf = (plant: Plant) => usualSpacingMm(plant, commission.document!.brief.schools?.spacing);
   const addRegion = (plant: Plant, region: [number, number][]) =>
-    add(plant, { region, spacingMm: usualSpacingMm(plant) });
+    add(plant, { region, spacingMm: spacingOf(plant) });
 
   /** Another plant in the same place; its spacing is that of the new one. */
   function become(id: string, to: string): void {
@@ -56,7 +57,7 @@ export function usePlantings() {
         : { ...d.catalogue, plants: [...d.catalogue.plants, plant] },
       options: d.options.map((o) =>
         o.id === commission.optionId
-          ? { ...o, plants: o.plants.map((p) => (p.id === id ? { ...p, plant: to, ...(p.region ? { spacingMm: usualSpacingMm(plant) } : {}) } : p)) } // prettier-ignore
+          ? { ...o, plants: o.plants.map((p) => (p.id === id ? { ...p, plant: to, ...(p.region ? { spacingMm: spacingOf(plant) } : {}) } : p)) } // prettier-ignore
           : o,
       ),
     }));

@@ -1,0 +1,46 @@
+import { describe, expect, it } from 'vitest';
+import { box } from '../testing/vessel';
+import { blocksOf, isShaded, platesOf } from './blocks';
+import { canopyOf, CLOSED_FADES_PER_M, throughLeaves } from './canopy';
+
+/** A hedge of one row after another that covers its ground: 200 mm wide, 240 mm high, from y = 100 to 300. */
+const spots = Array.from({ length: 10 * 30 }, (_, i) => [(i % 30) * 20 + 10, 110 + Math.floor(i / 30) * 20, 40]); // prettier-ignore
+const hedge = { spots: spots.flat(), radiusMm: 16, heightMm: 240, cover: 1 };
+
+describe('leaves', () => {
+  const canopy = canopyOf([600, 400], [hedge]);
+
+  it('fades by its way through the leaves', () => {
+    // Straight up through 240 mm: exp(−7.7 · 0.24) = 0.158.
+    expect(throughLeaves(canopy, [300, 200, 40], [300, 200, 900])).toBeCloseTo(Math.exp(-CLOSED_FADES_PER_M * 0.24), 2); // prettier-ignore
+    // From half of their height half of the way, and at 45° √2 times as much.
+    expect(throughLeaves(canopy, [300, 200, 160], [300, 200, 900])).toBeCloseTo(Math.exp(-CLOSED_FADES_PER_M * 0.12), 2); // prettier-ignore
+    expect(throughLeaves(canopy, [100, 200, 160], [900, 200, 960])).toBeCloseTo(Math.exp(-CLOSED_FADES_PER_M * 0.12 * Math.SQRT2), 2); // prettier-ignore
+  });
+
+  it('do not shade themselves, nor what stands beside them under a lamp above', () => {
+    expect(throughLeaves(canopy, [300, 200, 40], [300, 200, 900], 1)).toBe(1);
+    expect(throughLeaves(canopy, [300, 40, 40], [300, 40, 900])).toBe(1);
+    const met = new Float64Array(2);
+    expect(throughLeaves(canopy, [300, 60, 40], [300, 700, 440], 0, met)).toBeLessThan(0.5);
+    expect(met[1]).toBeGreaterThan(0.7);
+  });
+
+  it('that are thin let more through', () => {
+    const thin = canopyOf([600, 400], [{ ...hedge, cover: 0.5 }]);
+    expect(throughLeaves(thin, [300, 200, 40], [300, 200, 900])).toBeCloseTo(Math.exp(-CLOSED_FADES_PER_M * 0.12), 2); // prettier-ignore
+  });
+});
+
+describe('rim and braces', () => {
+  it('shade what lies behind them by similar triangles', () => {
+    const vessel = { ...box(600, 360, 400), rimMm: 0, braces: [{ fromMm: 260, toMm: 340 }] };
+    const blocks = blocksOf([600, 360, 400], [], [], platesOf(vessel));
+    // A brace of 80 mm at 400 mm under a point at 600 mm: 80 · 600 / 200 = 240 mm of the floor.
+    const dark = Array.from({ length: 600 }, (_, x) => isShaded(blocks, [x + 0.5, 180, 0], [300, 180, 600]));
+    expect(dark.filter(Boolean).length).toBe(240);
+    expect(dark[300]).toBe(true);
+    expect(platesOf({ ...vessel, rimMm: 20 })).toHaveLength(5);
+    expect(platesOf(box(600, 360, 400))).toEqual([]);
+  });
+});
