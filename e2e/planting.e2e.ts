@@ -148,7 +148,7 @@ describe('regions', () => {
     const sharing = on.match(/P-\d+/g)!.length + 1;
     await b.at.press('[data-test="share-ground"]');
     await b.page.waitForFunction(() => !document.querySelector('[data-test="on"]'));
-    await b.at.until('[data-test="share"]', (w) => /share/.test(w));
+    await b.at.until('[data-test="share"]', (w) => /of the ground/.test(w));
     expect(await b.page.$eval('[data-test="share"] input', (e) => (e as HTMLInputElement).value)).toBe(
       String(Math.round(100 / sharing)),
     );
@@ -166,6 +166,93 @@ describe('regions', () => {
     await b.page.waitForFunction(
       () => document.querySelector('[data-plugs="P-8"]')?.getAttribute('data-count') === '20',
     );
+  });
+});
+
+describe('a planting', () => {
+  it('is cut in two along a line that is drawn across it, and joined again', async () => {
+    await open('/c/demo-valley/planting');
+    const plantings = () => b.page.$$eval('[data-planted]', (l) => l.length);
+    await b.at.press('[data-planted="P-1"]');
+    const [whole, n] = [await count('P-1'), await plantings()];
+    await b.at.press('[data-test="split-region"]');
+    const box = (await (await b.page.waitForSelector('[data-region="P-1"]'))!.boundingBox())!;
+    await b.page.mouse.move(box.x + box.width * 0.4, box.y - 4);
+    await b.page.mouse.down();
+    await b.page.mouse.move(box.x + box.width * 0.45, box.y + box.height * 0.5, { steps: 4 });
+    await b.page.mouse.move(box.x + box.width * 0.4, box.y + box.height + 4, { steps: 4 });
+    await b.page.mouse.up();
+    await b.page.waitForFunction((m) => document.querySelectorAll('[data-planted]').length === m, {}, n + 1);
+    await b.page.waitForFunction((m) => Number(document.querySelector('[data-plugs="P-1"]')!.getAttribute('data-count')) < 0.7 * m, {}, whole); // prettier-ignore
+    await b.page.click('[data-join]');
+    await b.page.waitForFunction((m) => document.querySelectorAll('[data-planted]').length === m, {}, n);
+    await b.page.waitForFunction((m) => Math.abs(Number(document.querySelector('[data-plugs="P-1"]')!.getAttribute('data-count')) - m) <= 1, {}, whole); // prettier-ignore
+    // One step each: two of them back it is what it was.
+    await b.page.click('[aria-label="Undo"]');
+    await b.page.click('[aria-label="Undo"]');
+    await b.page.waitForFunction((m) => document.querySelector('[data-plugs="P-1"]')?.getAttribute('data-count') === String(m), {}, whole); // prettier-ignore
+    expect(await plantings()).toBe(n);
+  });
+
+  it('opens no pack for plugs of one’s own, stands in threes, and says what its packs gave', async () => {
+    await open('/c/demo-valley/planting');
+    await b.at.press('[data-planted="P-2"]');
+    const plugs = await count('P-2');
+    await b.at.type('[data-test="own-plugs"]', '20');
+    await b.at.until('[data-test="planting-card"]', (w) => w.includes(`20 of your own, ${Math.ceil((plugs - 20) / 8)} packs`)); // prettier-ignore
+    const before = await b.page.$eval('[data-plugs="P-2"] path', (e) => e.getAttribute('d'));
+    await b.at.press('[data-test="stands"]');
+    await b.at.press('.v-list-item ::-p-text(in threes)');
+    await b.page.waitForFunction((d) => document.querySelector('[data-plugs="P-2"] path')!.getAttribute('d') !== d, {}, before); // prettier-ignore
+    expect(await count('P-2')).toBe(plugs);
+    await b.at.type('[data-test="gave"]', '60');
+    await b.saved();
+    const { recorded } = await (await fetch(`${b.server.url}/api/studio`)).json();
+    const packs = Math.ceil((plugs - 20) / 8);
+    expect(recorded['eleocharis-pusilla']).toEqual({ plugsAPack: Array(3).fill(Math.round(60 / packs)), packs }); // prettier-ignore
+  });
+
+  it('sits on stone where it is touched from above, from the front and from the seat, and hides a joint', async () => {
+    await open('/c/demo-valley/planting');
+    await b.at.type('.plants .v-text-field', 'anubias');
+    await b.at.press('[data-plant="anubias-barteri-petite"]');
+    await b.at.press('[data-test="pick"]');
+    const spots = (n: number) => b.at.until('[data-test="spots"]', (w) => w.includes(`${n} set`));
+    const inBox = async (selector: string, fx: number, fy: number) => {
+      const box = (await (await b.page.waitForSelector(selector))!.boundingBox())!;
+      await b.page.mouse.click(box.x + fx * box.width, box.y + fy * box.height);
+    };
+    await inBox('[data-plan-piece="S-14"]', 0.5, 0.5);
+    await spots(1);
+    await inBox('[data-piece="S-14"]', 0.5, 0.6);
+    await spots(2);
+    await inBox('.seat canvas', 0.36, 0.5);
+    await spots(3);
+    // What sits there stays there: another stone is another planting.
+    await inBox('[data-plan-piece="S-03"]', 0.5, 0.5);
+    await b.at.until('[data-test="fault"]', (w) => /has its spots on S-14: plant another/.test(w));
+    await b.page.keyboard.press('Escape');
+    await b.at.press('[data-test="forget"]');
+    await b.at.press('[data-hide]');
+    await spots(1);
+  });
+});
+
+describe('the section', () => {
+  it('goes through the spot last touched, with what stands there in a week', async () => {
+    await open('/c/demo-valley/planting');
+    await b.at.press('[data-test="section"]');
+    const line = () => b.page.$eval('[data-test="section-line"]', (e) => e.getAttribute('d'));
+    const first = await line();
+    const box = (await (await b.page.waitForSelector('[data-region="P-2"]'))!.boundingBox())!;
+    await b.page.mouse.click(box.x + box.width * 0.7, box.y + box.height * 0.6);
+    await b.page.waitForFunction((d) => document.querySelector('[data-test="section-line"]')!.getAttribute('d') !== d, {}, first); // prettier-ignore
+    await b.page.waitForSelector('[data-test="planting-section"] [data-grown="P-2"]');
+    await b.page.click('[data-overlay="cover"]');
+    const percent = async () => figure(await b.at.words('[data-cover="P-2"]'));
+    const young = await percent();
+    await week(12);
+    await b.page.waitForFunction((n) => parseInt(document.querySelector('[data-cover="P-2"]')!.textContent!) > n, {}, young); // prettier-ignore
   });
 });
 
@@ -224,6 +311,29 @@ describe('by keys', () => {
     await b.at.focus('[data-test="planting-card"] header button:last-child');
     await b.page.keyboard.press('Enter');
     await b.page.waitForFunction((s) => !document.querySelector(s), {}, `[data-plugs="${id}"]`);
+  });
+});
+
+describe('corners by keys', () => {
+  it('are set with a cross that arrows move', async () => {
+    await open('/c/demo-valley/planting');
+    await b.at.type('.plants .v-text-field', 'marsilea');
+    await b.at.focus('[data-plant="marsilea-hirsuta"]');
+    await b.page.keyboard.press('Enter');
+    const go = async (...keys: ('ArrowLeft' | 'ArrowRight' | 'ArrowUp' | 'ArrowDown')[]) => {
+      await b.page.keyboard.down('Shift');
+      for (const key of keys) await b.page.keyboard.press(key);
+      await b.page.keyboard.up('Shift');
+      await b.page.keyboard.press('Space');
+    };
+    await go('ArrowLeft', 'ArrowLeft');
+    await go('ArrowRight', 'ArrowRight', 'ArrowRight');
+    await go('ArrowUp', 'ArrowUp');
+    await b.page.keyboard.press('Enter');
+    await b.at.until(
+      '[data-test="planting-card"]',
+      (w) => /Marsilea hirsuta/.test(w) && /\d+ plugs on/.test(w),
+    );
   });
 });
 

@@ -111,6 +111,10 @@ export function floatingShare(
   return Math.min(1, mm2 / surfaceMm2);
 }
 
+/** Portions of a floating plant that cover a share of the surface once grown. */
+export const floatingCount = (plant: Plant, share: number, surfaceMm2: number): number =>
+  Math.max(1, Math.round((share * surfaceMm2) / floatMm2(plant)));
+
 /** Surface that one portion of a floating plant covers once it has its spread, mm². */
 export const floatMm2 = ({ spreadMm = 40 }: Pick<Plant, 'spreadMm'>): number => Math.PI * (spreadMm / 2) ** 2;
 

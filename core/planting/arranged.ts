@@ -112,6 +112,7 @@ function inGroups(
 /**
  * The spacing at which plugs by themselves would close as late as these: groups of k leave √k times as much between
  * them, less how far their plugs stand from the middle.
+ * Valid for groups spread evenly. Leaves out: that a group closes in itself first.
  * Test: arranged.test.ts, "groups close later than the same plugs scattered".
  */
 export function closesLike(set: Arranged, spacingMm: number): number {

@@ -5,7 +5,16 @@ import { settle } from '../hardscape/settle';
 import { bedField } from '../substrate/bedField';
 import { piece, soil } from '../testing/scape';
 import { box } from '../testing/vessel';
-import { inRoom, jointsToHide, normalsAt, toPiece, touchedFromAbove, touchedFromFront } from './picked';
+import {
+  inRoom,
+  jointsToHide,
+  normalsAt,
+  toPiece,
+  touched,
+  touchedAt,
+  touchedFromAbove,
+  touchedFromFront,
+} from './picked';
 
 const field = bedField(box(600, 360, 400), [soil({ kind: 'level', mm: 50 })]);
 const stand = (part: Parameters<typeof piece>[0]) => {
@@ -33,6 +42,19 @@ describe('spots that were chosen on a piece', () => {
     const front = touchedFromFront(own, 310, 40)!;
     expect(Math.abs(front[1] - 140)).toBeLessThan(4);
     expect(touchedFromFront(own, 310, 80)).toBeUndefined();
+  });
+
+  it('are on the piece that stands nearest to the eye', () => {
+    const back = stand({ id: 'S-2', shape: { kind: 'box', sizeMm: [200, 40, 160] }, at: [300, 300], stand: { kind: 'floor' } }); // prettier-ignore
+    const standing = [back, block('S-1', 300, [120, 80, 60])];
+    expect(touched(standing, 'front', 300, 40)?.piece).toBe('S-1');
+    expect(touched(standing, 'front', 300, 120)?.piece).toBe('S-2');
+    // A block's own place is its middle: its top is half of 160 mm above that.
+    expect(touched(standing, 'above', 300, 300)).toEqual({ piece: 'S-2', at: [0, 0, 80] });
+    expect(touched(standing, 'above', 100, 60)).toBeUndefined();
+    // A look that ends a little beside what is drawn has met it all the same.
+    expect(touchedAt(standing, [300, 134, 30])?.piece).toBe('S-1');
+    expect(touchedAt(standing, [300, 100, 30])).toBeUndefined();
   });
 
   it('know which way the stone looks there', () => {

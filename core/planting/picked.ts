@@ -44,6 +44,38 @@ export function touchedFromFront(own: Standing, x: number, z: number): Spot | un
   return undefined;
 }
 
+/** A spot on a piece as a planting keeps it. */
+export interface Touched {
+  piece: string;
+  at: [number, number, number];
+}
+
+/** The piece that a finger meets first: from above at (x, y), from the front at (x, z). */
+export function touched(
+  standing: readonly Standing[],
+  from: 'above' | 'front',
+  u: number,
+  v: number,
+): Touched | undefined {
+  // prettier-ignore
+  const meets = standing.flatMap((own) => {
+    const spot = from === 'above' ? touchedFromAbove(own, u, v) : touchedFromFront(own, u, v);
+    return spot ? [{ own, spot }] : [];
+  });
+  const nearest = (spot: Spot) => (from === 'above' ? -spot[2] : spot[1]);
+  const [first] = meets.sort((a, b) => nearest(a.spot) - nearest(b.spot));
+  return first && { piece: first.own.piece.id, at: toPiece(first.own, first.spot) };
+}
+
+/** A look that ends so near to a piece has met it, mm: pieces are drawn a little rougher than they are. */
+const MEETS_MM = 12;
+
+/** The piece at a spot of the room, as a look from a seat meets it. */
+export function touchedAt(standing: readonly Standing[], spot: Spot): Touched | undefined {
+  const near = standing.map((own) => ({ own, far: awayFrom(own, ...spot) })).sort((a, b) => a.far - b.far)[0];
+  return near && near.far <= MEETS_MM ? { piece: near.own.piece.id, at: toPiece(near.own, spot) } : undefined;
+}
+
 /** Which way the surface of a piece looks at some spots of the room: as its nearest face does. */
 export function normalsAt({ piece, xMm, yMm, zMm }: Standing, spots: Float64Array): Float64Array {
   const { vertices, faces } = solidMesh(piece.shape);
@@ -116,11 +148,14 @@ function nearestTop(a: Standing, b: Standing): { on: Standing; spot: Spot } | un
   return best;
 }
 
+/** Columns farther off than this are not asked, mm. */
+const REACH_MM = 40;
+
 /** How far a spot is from a piece, as far as its columns around it tell, mm. */
 function awayFrom({ columns: c, xMm, yMm, zMm }: Standing, x: number, y: number, z: number): number {
   let least = Infinity;
   const [u0, w0] = [Math.round((x - xMm - c.x0) / c.dxMm), Math.round((y - yMm - c.y0) / c.dyMm)];
-  const reach = Math.ceil(40 / Math.min(c.dxMm, c.dyMm));
+  const reach = Math.ceil(REACH_MM / Math.min(c.dxMm, c.dyMm));
   for (let w = Math.max(0, w0 - reach); w <= Math.min(c.rows - 1, w0 + reach); w++)
     for (let u = Math.max(0, u0 - reach); u <= Math.min(c.columns - 1, u0 + reach); u++) {
       const cell = w * c.columns + u;

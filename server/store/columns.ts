@@ -1,3 +1,4 @@
+import type { Gave } from '../../core/catalogue/recorded';
 import type { Commission } from '../../core/commission/schema';
 import { scansOf } from '../../core/exchange/apart';
 import { packed } from './largeText';
@@ -21,8 +22,15 @@ export function columnsOf(document: Commission) {
     searched: `${document.title} ${client} ${place}`.toLowerCase(),
     document: packed(JSON.stringify(document)),
     yard: yardIds(document),
+    gave: gaveOf(document),
     meshes: [...new Set(scansOf(document).map((s) => s.mesh))],
   };
+}
+
+/** What was counted of the packs that the chosen option’s plants came in. */
+function gaveOf({ options, chosen }: Commission): Gave[] {
+  const plants = options.find((o) => o.id === chosen)?.plants ?? [];
+  return plants.flatMap(({ plant, gave }) => (gave ? [{ plant, packs: gave.packs, plugs: gave.plugs }] : []));
 }
 
 /** Pieces of the studio’s yard that the chosen option takes, by their numbers. */

@@ -20,7 +20,7 @@ import { commissions, gone, type CommissionRow } from './schema';
 import type { Store } from './store';
 
 /** A row of the list: everything but the document. */
-export type Listed = Omit<CommissionRow, 'document' | 'meshes' | 'yard' | 'searched' | 'erasedAt'>;
+export type Listed = Omit<CommissionRow, 'document' | 'meshes' | 'yard' | 'gave' | 'searched' | 'erasedAt'>;
 
 /** One page of a list. */
 export interface ListAsk {

@@ -1,4 +1,5 @@
 import { blob, index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import type { Gave } from '../../core/catalogue/recorded';
 import type { Confirmation } from '../../core/ordering/confirmation';
 import type { Text } from './largeText';
 import type { SupplierRequest } from '../supplierLink';
@@ -34,6 +35,8 @@ export const commissions = sqliteTable(
     yard: text('yard', { mode: 'json' }).$type<string[]>().notNull().default([]),
     /** Names of the meshes that the document has beside it. */
     meshes: text('meshes', { mode: 'json' }).$type<string[]>().notNull().default([]),
+    /** What packs of plants gave when they were split. */
+    gave: text('gave', { mode: 'json' }).$type<Gave[]>().notNull().default([]),
   },
   (t) => [
     index('commissions_build_day').on(t.removedAt, t.buildDay),

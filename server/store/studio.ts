@@ -1,5 +1,6 @@
 import { and, asc, count, eq, isNull, ne, sql } from 'drizzle-orm';
 import type { Plant } from '../../core/commission/schema';
+import { recordedOf, type Gave, type Recorded } from '../../core/catalogue/recorded';
 import type { Studio, YardPiece } from '../../core/catalogue/studio';
 import { commissions, entries } from './schema';
 import type { Store } from './store';
@@ -13,7 +14,9 @@ const EMPTY: Studio = {
 };
 
 /** The studio, and the pieces that were parted: their numbers and what they weighed stay known. */
-export async function readStudio({ db }: Store): Promise<Studio & { parted: YardPiece[] }> {
+export async function readStudio({
+  db,
+}: Store): Promise<Studio & { parted: YardPiece[]; recorded: Record<string, Recorded> }> {
   const rows = await db.select().from(entries).orderBy(asc(entries.position));
   const of = <T>(kind: string) => rows.filter((r) => r.kind === kind).map((r) => r.value as T);
   const self = of<Partial<Studio>>('studio')[0];
@@ -23,12 +26,22 @@ export async function readStudio({ db }: Store): Promise<Studio & { parted: Yard
     catalogue: { materials: of('material'), plants: of('plant'), suppliers: of('supplier') },
     yard: of('yard'),
     parted: of('parted'),
+    recorded: recordedOf(await allGave(db)),
   };
+}
+
+/** What packs gave, over all commissions that were not removed. */
+async function allGave(db: Store['db']): Promise<Gave[]> {
+  const rows = await db
+    .select({ gave: commissions.gave })
+    .from(commissions)
+    .where(and(isNull(commissions.removedAt), ne(commissions.gave, [])));
+  return rows.flatMap((r) => r.gave);
 }
 
 /** Replaces the studio's catalogue, yard and settings. */
 export async function writeStudio(store: Store, studio: Studio): Promise<void> {
-  const { catalogue, yard, parted: _parted, ...self } = studio as Studio & { parted?: unknown };
+  const { catalogue, yard, parted: _parted, recorded: _recorded, ...self } = studio as Studio & { parted?: unknown; recorded?: unknown }; // prettier-ignore
   const kinds: [string, { id: string }[]][] = [
     ['material', catalogue.materials],
     ['plant', catalogue.plants],

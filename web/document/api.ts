@@ -3,6 +3,7 @@ import type { Fault } from '../../core/commission/fault';
 import type { Branch } from '../../core/yard/branches';
 import type { Parting } from '../../core/yard/split';
 import type { TwoOutlines } from '../../core/yard/twoOutlines';
+import type { Recorded } from '../../core/catalogue/recorded';
 import type { Studio, YardPiece } from '../../core/catalogue/studio';
 import type { Commission, Scan, Plant } from '../../core/commission/schema';
 import type { Confirmation } from '../../core/ordering/confirmation';
@@ -172,7 +173,7 @@ export const api = {
   restore: (id: string) => call('POST', `${at(id)}/restore`),
   importFile: (file: Blob) =>
     call<{ id: string; notes: Fault[] }>('POST', '/commissions/import', file, 'application/octet-stream'),
-  studio: () => call<Studio & { used?: UsedPieces }>('GET', '/studio'),
+  studio: () => call<Studio & { used?: UsedPieces; recorded?: Record<string, Recorded> }>('GET', '/studio'),
   addToYard: (piece: YardAsk) => call<{ doubts: string[] }>('POST', '/studio/yard', json(piece)),
   changeInYard: (id: string, facts: YardFacts) =>
     call('PATCH', `/studio/yard/${encodeURIComponent(id)}`, json(facts)),

@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia';
 import { shallowRef } from 'vue';
+import type { Recorded } from '../../core/catalogue/recorded';
 import type { Studio } from '../../core/catalogue/studio';
 import type { Elsewhere } from '../../core/yard/reserved';
 import { api, type PartAsk, type UsedPieces, type YardAsk, type YardFacts } from './api';
@@ -8,12 +9,15 @@ import { api, type PartAsk, type UsedPieces, type YardAsk, type YardFacts } from
 export const useStudio = defineStore('studio', () => {
   const studio = shallowRef<Studio>();
   const used = shallowRef<UsedPieces>({});
+  /** What packs of a plant gave on the studio’s own build days, by the plant. */
+  const recorded = shallowRef<Record<string, Recorded>>({});
   let asked: Promise<void> | undefined;
   const fetched = () =>
     api.studio().then(
-      ({ used: where, ...s }) => {
+      ({ used: where, recorded: gave, ...s }) => {
         studio.value = s;
         used.value = where ?? {};
+        recorded.value = gave ?? {};
       },
       () => void (asked = undefined),
     );
@@ -50,5 +54,5 @@ export const useStudio = defineStore('studio', () => {
     await api.dropFromYard(id);
     await fetched();
   }
-  return { studio, used, elsewhere, load, again: fetched, add, part, note, drop };
+  return { studio, used, recorded, elsewhere, load, again: fetched, add, part, note, drop };
 });

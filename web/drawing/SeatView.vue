@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { NeutralToneMapping, PCFSoftShadowMap, PerspectiveCamera, WebGLRenderer } from 'three';
+import { NeutralToneMapping, PCFSoftShadowMap, PerspectiveCamera, Raycaster, Vector2, WebGLRenderer } from 'three'; // prettier-ignore
 import { onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import type { Spot3 } from '../../core/view/sightLine';
 import type { Drawing } from './drawing';
@@ -20,6 +20,9 @@ const props = defineProps<
     squint?: boolean;
   }
 >();
+
+/** Where a look that was sent from the pointer meets stone or wood, in the axes of the document. */
+const emit = defineEmits<{ touch: [spot: [number, number, number]] }>();
 
 const canvas = ref<HTMLCanvasElement>();
 const failed = ref(false);
@@ -77,6 +80,20 @@ function soon(): void {
   waiting = setTimeout(draw, Math.max(PAUSE_MS, Math.min(1_000, 3 * lastMs)));
 }
 
+/** What the pointer points at: the first stone or wood, plants and panes looked through. */
+function touch({ offsetX, offsetY }: MouseEvent): void {
+  const from = props.eye;
+  const scene = seatScene(props, from, { ...props.look, quick: true }, inQuick);
+  const eye = camera(from);
+  eye.updateMatrixWorld();
+  scene.updateMatrixWorld(true);
+  const ray = new Raycaster();
+  ray.setFromCamera(new Vector2((offsetX / props.width) * 2 - 1, 1 - (offsetY / props.height) * 2), eye);
+  const solids = scene.children.filter((o) => o.userData.piece !== undefined);
+  const [met] = ray.intersectObjects(solids, false);
+  if (met) emit('touch', [met.point.x, -met.point.z, met.point.y]);
+}
+
 /** The picture as a file of so many pixels across, to be shown to a client. */
 const WIDE_PX = 1920;
 async function picture(): Promise<Blob | null> {
@@ -129,6 +146,7 @@ onBeforeUnmount(() => {
       :aria-label="`The scape in perspective, from ${fromAbove ? 'above' : (seatName ?? 'in front and a little left')}`"
       :class="{ squint }"
       :style="{ width: `${width}px`, height: `${height}px` }"
+      @click="touch"
     />
   </div>
 </template>

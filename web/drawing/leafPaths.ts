@@ -19,9 +19,10 @@ const LOOKS: Record<Leaf, Look> = {
   tuft: { leaves: 14, lean: 1.2, wide: 0.2 },
 };
 const USUAL: Look = { leaves: 7, lean: 0.6, wide: 0.25 };
-/** Leaves of a stem stand along it, one pair for so much of it, mm, and so many pairs at most. */
-const PAIR_MM = 11;
-const MOST_PAIRS = 14;
+/** Leaves of a stem stand along it, one pair for so much of it, mm; so many pairs at most, fewer where many stems stand. */
+const PAIR_MM = 7.5;
+const [FEWEST_PAIRS, MOST_PAIRS, ALL_PAIRS] = [14, 42, 9_000];
+const pairsAtMost = (stems: number) => Math.max(FEWEST_PAIRS, Math.min(MOST_PAIRS, ALL_PAIRS / stems));
 
 type Scale = (mm: number) => number;
 
@@ -30,7 +31,7 @@ type Scale = (mm: number) => number;
  * else a tuft that leans out as far as its plug has spread.
  */
 export function leavesOfPlug(
-  { plant, heightMm, radiusMm, melted }: Grown,
+  { plant, heightMm, radiusMm, melted, spots }: Grown,
   x: number,
   z: number,
   mostMm: number,
@@ -42,7 +43,8 @@ export function leavesOfPlug(
   if (plant.habit === 'float') return floating(x, z, radiusMm, random, X, Z);
   if (tall < 2) return [];
   const look = LOOKS[plant.leaf ?? 'lance'] ?? USUAL;
-  if (plant.habit === 'stem') return stem(x, z, tall, look, melted, random, X, Z);
+  if (plant.habit === 'stem')
+    return stem(x, z, tall, look, melted, pairsAtMost(spots.length / 3), random, X, Z);
   const count = Math.max(2, Math.round(look.leaves * (1 - melted)));
   const out = Math.max(radiusMm, 4);
   return Array.from({ length: count }, () => {
@@ -70,21 +72,23 @@ function stem(
   tall: number,
   look: Look,
   melted: number,
+  mostPairs: number,
   random: () => number,
   X: Scale,
   Z: Scale,
 ): string[] {
   const bend = (random() - 0.5) * tall * 0.16;
-  const pairs = Math.min(MOST_PAIRS, Math.max(3, Math.round(tall / PAIR_MM)));
+  const pairs = Math.round(Math.min(mostPairs, Math.max(3, tall / PAIR_MM)));
   const paths = [leaf(x, z - 1, x + bend, z + tall, 1.6, false, X, Z)];
   for (let i = 1; i <= pairs; i++) {
     const up = i / pairs;
     // Old leaves go first where it melts.
     if (up < melted) continue;
     const [cx, cz] = [x + bend * up * up, z + tall * up];
-    const long = (9 + tall * 0.035) * (1.25 - 0.55 * up) * (0.85 + 0.3 * random());
+    const long = (10 + tall * 0.045) * (1.3 - 0.6 * up) * (0.8 + 0.4 * random());
     for (const side of [-1, 1]) {
-      const [tx, tz] = [cx + side * long * (0.85 - 0.3 * up), cz + long * (0.25 + 0.5 * up)];
+      const turn = 0.45 + 0.55 * random();
+      const [tx, tz] = [cx + side * turn * long * (0.95 - 0.3 * up), cz + long * (0.2 + 0.55 * up)];
       paths.push(leaf(cx, cz, tx, tz, Math.max(1.2, long * look.wide * 1.2), false, X, Z));
     }
   }

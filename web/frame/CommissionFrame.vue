@@ -38,11 +38,14 @@ const planned = computed(() =>
   OF_CHOSEN.includes(String(route.name)) ? (commission.document?.chosen ?? '') : commission.optionId,
 );
 const PLANTED = ['planting', 'planting-plan'];
+const tallied = computed(() =>
+  ['vessel', 'bench', 'planting', 'take-off', 'order'].includes(String(route.name)),
+);
 const { plan, field, planted, trouble, waterScale, scapeWork } = useLivePlan(
   toRef(commission, 'document'),
   planned,
   computed(() => studio.elsewhere(props.id)),
-  computed(() => PLANTED.includes(String(route.name))),
+  computed(() => (PLANTED.includes(String(route.name)) ? 'now' : tallied.value ? 'later' : 'never')),
 );
 watch(
   () => commission.option,
@@ -77,10 +80,6 @@ const strata = computed(() => {
   );
   return strataOf(commission.document, plan.value, { confirmed: confirmed.size }, (l) => volume(l, 0));
 });
-const tallied = computed(() =>
-  ['vessel', 'bench', 'planting', 'take-off', 'order'].includes(String(route.name)),
-);
-
 function show(finding: Finding): void {
   selectedPiece.value = finding.at.piece;
   selectedLayer.value = finding.at.layer;
@@ -145,7 +144,7 @@ onBeforeUnmount(() => void commission.flush());
           <TallyColumn
             v-if="tallied && commission.document"
             :plan="plan"
-            :more="route.name === 'planting' ? planted?.findings : undefined"
+            :more="planted?.optionId === planned ? planted.findings : undefined"
             @show="show"
           />
         </div>

@@ -9,8 +9,9 @@ import { today } from '../units/days';
 
 /** A vessel that has not changed for so long is at rest. */
 const REST_MS = 150;
-/** What is planted is worked out after so long without a change. */
+/** What is planted is worked out after so long without a change: where it is looked at, and elsewhere for its findings alone. */
 const PLANTED_MS = 120;
+const ELSEWHERE_MS = 1_500;
 
 /**
  * The plan of an option, computed in a worker and renewed as the document changes. While one is under way
@@ -20,8 +21,8 @@ export function useLivePlan(
   commission: Ref<Commission | undefined>,
   optionId: Readonly<Ref<string>>,
   elsewhere: Readonly<Ref<Elsewhere>>,
-  /** Whether what is planted is looked at: nobody waits for its light otherwise. */
-  wantsPlanted: Readonly<Ref<boolean>>,
+  /** Whether what is planted is looked at, wanted for its findings, or not wanted: nobody waits for its light then. */
+  wantsPlanted: Readonly<Ref<'now' | 'later' | 'never'>>,
 ) {
   const worker = new Worker(new URL('../workers/planWorker.ts', import.meta.url), { type: 'module' });
   const remote = wrap<PlanWorker>(worker);
@@ -53,8 +54,7 @@ export function useLivePlan(
       if (answer.plan) plan.value = answer.plan;
       // Plants come after everything else, once a hand has come to rest.
       clearTimeout(planting);
-      if (answer.plan && !rough && wantsPlanted.value)
-        planting = setTimeout(() => void renewPlanted(), PLANTED_MS);
+      if (answer.plan && !rough) soonPlanted();
       trouble.value = answer.trouble;
     } catch (error) {
       trouble.value = `The figures could not be worked out (${error instanceof Error ? error.message : String(error)}).`;
@@ -66,7 +66,15 @@ export function useLivePlan(
   async function renewPlanted(): Promise<void> {
     planted.value = (await remote.planted().catch(() => undefined)) ?? planted.value;
   }
-  watch(wantsPlanted, (wanted) => wanted && plan.value && void renewPlanted());
+  function soonPlanted(): void {
+    clearTimeout(planting);
+    const ms = { now: PLANTED_MS, later: ELSEWHERE_MS, never: undefined }[wantsPlanted.value];
+    if (ms !== undefined) planting = setTimeout(() => void renewPlanted(), ms);
+  }
+  watch(wantsPlanted, (wanted) => {
+    if (wanted === 'now' && plan.value) void renewPlanted();
+    else if (plan.value && planted.value?.optionId !== optionId.value) soonPlanted();
+  });
   watch([commission, optionId, elsewhere], () => void renew(), { immediate: true });
   onScopeDispose(() => {
     clearTimeout(refining);
@@ -82,6 +90,8 @@ export function useLivePlan(
     gearSeen: (eye) => remote.gearSeen(eye),
     letDown: (id) => remote.letDown(id),
     apart: (id) => remote.apart(id),
+    touch: (finger) => remote.touch(finger),
+    hides: () => remote.hides(),
   };
   return { plan, field, planted, trouble, waterScale: () => remote.waterScale(), scapeWork };
 }

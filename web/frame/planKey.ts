@@ -2,8 +2,17 @@ import { inject, type InjectionKey, type ShallowRef } from 'vue';
 import type { WaterHeight } from '../../core/survey/waterByHeight';
 import type { Filling } from '../../core/substrate/fillUnder';
 import type { Piece } from '../../core/commission/schema';
+import type { Hide, Touched } from '../../core/planting/picked';
 import type { Spot3 } from '../../core/view/sightLine';
-import type { Around, FieldView, GearSeen, SettledBed, ShownPlan, ShownPlanted } from '../workers/planWorker';
+import type {
+  Around,
+  FieldView,
+  Finger,
+  GearSeen,
+  SettledBed,
+  ShownPlan,
+  ShownPlanted,
+} from '../workers/planWorker';
 import type { SentOrder } from '../document/api';
 
 /** What is asked now and then of the scape that was last measured: grains that creep, filler, what is around a piece. */
@@ -17,6 +26,9 @@ export interface ScapeWork {
   /** How a piece stands once it is let down; where it runs into nothing any more. */
   letDown: (id: string) => Promise<Piece['stand'] | undefined>;
   apart: (id: string) => Promise<[number, number] | undefined>;
+  /** Which piece a finger meets, and where; joints that a plant can hide. */
+  touch: (finger: Finger) => Promise<Touched | undefined>;
+  hides: () => Promise<Hide[]>;
 }
 
 /** What the frame gives to every stage. */

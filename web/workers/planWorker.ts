@@ -17,6 +17,7 @@ import { devicesOf } from '../../core/gear/gear';
 import { gearSeen as seenOf, type Seen } from '../../core/view/gearSeen';
 import type { Spot3 } from '../../core/view/sightLine';
 import { fillUnder, type Filling } from '../../core/substrate/fillUnder';
+import { jointsToHide, touched, touchedAt, type Hide, type Touched } from '../../core/planting/picked';
 import type { LightMap } from '../../core/light/lightMap';
 import type { Living } from '../../core/planted/conditions';
 import { newPlantedMemo, plantedPlan, type PlantedPlan } from '../../core/planted/planted';
@@ -269,7 +270,25 @@ async function planted(): Promise<ShownPlanted | undefined> {
   return { ...rest, optionId: survey.optionId, living: { ...water, light: map } };
 }
 
+/** Which piece a finger meets, and where on it: from above, from the front, or where a look from a seat ends. */
+export type Finger =
+  { from: 'above' | 'front'; spot: [number, number] } | { from: 'seat'; spot: [number, number, number] };
+async function touch(finger: Finger): Promise<Touched | undefined> {
+  const standing = last?.survey.standing ?? [];
+  return finger.from === 'seat'
+    ? touchedAt(standing, finger.spot)
+    : touched(standing, finger.from, ...finger.spot);
+}
+
+/** Glued joints of the scape that was last measured that a plant can hide. */
+async function hides(): Promise<Hide[]> {
+  if (!last) return [];
+  return jointsToHide(optionOf(last.commission, last.survey.optionId).joints, last.survey.standing);
+}
+
 const worker = {
+  touch,
+  hides,
   compute,
   planted,
   waterScale,

@@ -1,7 +1,8 @@
-import { BufferAttribute, BufferGeometry, Color, DoubleSide, Mesh, type Object3D } from 'three';
+import { BufferAttribute, BufferGeometry, Color, DoubleSide, Mesh, SRGBColorSpace, type Object3D } from 'three'; // prettier-ignore
 import { colourOf, materialFor } from '../colour';
 import { coloured, matte, noise, tinted } from './grain';
 import type { Place, Seen } from './place';
+import type { Lit } from './seatScene';
 
 /** How much grain of a material stands out: soil is granules, sand is nearly even. */
 const GRAIN: Record<string, number> = { soil: 0.34, base: 0.3, gravel: 0.42, filler: 0.4, sand: 0.12 };
@@ -12,7 +13,7 @@ const CUT_SHADE = 0.8;
 const THIN_MM = 0.3;
 
 /** The bed's surface, each grain a little lighter or darker, and its cut at the front and the sides. */
-export function bedSurface(seen: Seen, place: Place, quick: boolean): Object3D[] {
+export function bedSurface(seen: Seen, place: Place, quick: boolean, lit?: Lit): Object3D[] {
   const { field, option, materials } = seen;
   const { columns, rows, dxMm, dyMm, cornerMm, cornerLayer, inside } = field;
   const n = columns + 1;
@@ -27,7 +28,8 @@ export function bedSurface(seen: Seen, place: Place, quick: boolean): Object3D[]
     const { colour: c, grain } = layers[cornerLayer[i]] ?? BARE;
     const rough = noise.noise(x * 0.31, y * 0.31) * 0.7 + noise.noise(x * 0.021, y * 0.021) * 0.5;
     position.set(place(x, y, cornerMm[i] + rough * grain * 3), i * 3);
-    tinted(colour, i * 3, c, 1 + rough * grain);
+    if (lit) colour.set(lightAt(lit, (i % n) / columns, Math.floor(i / n) / rows), i * 3);
+    else tinted(colour, i * 3, c, 1 + rough * grain);
   }
   const index: number[] = [];
   for (let r = 0; r < rows; r++)
@@ -42,6 +44,13 @@ export function bedSurface(seen: Seen, place: Place, quick: boolean): Object3D[]
   );
   top.receiveShadow = true;
   return [top, ...cuts(seen, place, quick)];
+}
+
+/** The colour of the light at a corner, by its place from left and front, 0 to 1. */
+function lightAt({ light: { columns, rows, ppfd }, colour }: Lit, x: number, y: number) {
+  const [i, j] = [Math.min(columns - 1, Math.floor(x * columns)), Math.min(rows - 1, Math.floor(y * rows))];
+  const [r, g, b] = colour(ppfd[j * columns + i]);
+  return new Color().setRGB(r, g, b, SRGBColorSpace).toArray();
 }
 
 /** Every layer where the glass cuts it: along the front, and along both sides. */

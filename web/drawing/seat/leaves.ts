@@ -29,7 +29,7 @@ const LEAVES: Record<string, readonly [count: number, lean: number, width: numbe
 const USUAL_LEAVES = [7, 0.5, 0.14] as const;
 /** A stem has its leaves along it, each at least so long, mm, and so many of them at most. */
 const STEM_LEAF_MM = 18;
-const MOST_STEM_LEAVES = 16;
+const MOST_STEM_LEAVES = 30;
 
 /** A leaf one long and one wide, pointed at its end and folded a little along its middle. */
 function leaf(): BufferGeometry {
@@ -51,15 +51,18 @@ interface Leaf {
 /** The leaves of one plug of a plant, from a row of numbers that is always the same. */
 function leavesOf(plant: Plant, [x, y, z]: Spot, tall: number, random: () => number): Leaf[] {
   if (plant.habit === 'stem') {
-    const count = Math.min(MOST_STEM_LEAVES, Math.max(5, Math.round(tall / 14)));
+    const count = Math.min(MOST_STEM_LEAVES, Math.max(5, Math.round(tall / 9)));
     const bend = (random() - 0.5) * tall * 0.2;
-    return Array.from({ length: count }, (_, i): Leaf => {
+    const upright = new Vector3(bend * 0.6, tall, 0).normalize();
+    const itself: Leaf = { foot: [x, y, z - 2], way: upright, long: tall, wide: 2.4 };
+    const leaves = Array.from({ length: count }, (_, i): Leaf => {
       const up = (i + 1) / count;
       const around = i * 2.4 + random();
       const way = new Vector3(Math.cos(around), 0.5 + 0.6 * up, Math.sin(around)).normalize();
       const long = (STEM_LEAF_MM + tall * 0.09) * (1.25 - 0.5 * up);
       return { foot: [x + bend * up * up, y, z + tall * up * 0.92], way, long, wide: long * 0.42 };
     });
+    return [itself, ...leaves];
   }
   const [count, lean, wide] = LEAVES[plant.habit ?? ''] ?? USUAL_LEAVES;
   return Array.from({ length: count }, (): Leaf => {

@@ -15,8 +15,16 @@ export interface SeatLook {
   light: 'day' | 'night' | 'backlit';
   /** What is planted, as it has grown. */
   plants: readonly Grown[];
+  /** Light on the bed instead of its materials: PPFD in cells from front left, and what makes a colour of it. */
+  lit?: Lit;
   /** Without shadow, surfaces as coarse as they are, fewer plants: for a browser that draws slowly. */
   quick?: boolean;
+}
+
+/** Light in the cells of the bed, and its colour, red, green and blue from 0 to 1. */
+export interface Lit {
+  light: { columns: number; rows: number; ppfd: ArrayLike<number> };
+  colour: (ppfd: number) => readonly [number, number, number];
 }
 
 const ROOM: Record<SeatLook['light'], string> = { day: '#e9ebe7', night: '#15181a', backlit: '#202427' };
@@ -42,7 +50,9 @@ export function seatScene(seen: Seen, eye: Spot, look: SeatLook, keep: Keeper): 
       glass(seen),
       ...furniture(seen, look),
     ]),
-    ...keep.objects('bed', [field, option.bed, materials, from], () => bedSurface(seen, place, quick)),
+    ...keep.objects('bed', [field, option.bed, materials, look.lit, from], () =>
+      bedSurface(seen, place, quick, look.lit),
+    ),
     ...keep.objects('plants', [look.plants, vessel, quick, from], () =>
       plantLeaves(seen, place, look.plants, quick),
     ),

@@ -32,6 +32,7 @@ export function solids(seen: Seen, quick: boolean, keep: Keeper, bent?: Place): 
       mesh.matrixAutoUpdate = false;
       mesh.matrix.copy(standing(p, zMm));
     }
+    mesh.userData.piece = p.id;
     mesh.castShadow = true;
     mesh.receiveShadow = true;
     return mesh;

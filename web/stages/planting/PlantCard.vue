@@ -1,22 +1,23 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { dliOf } from '../../../core/catalogue/knownPlants';
 import { plantingOrigin } from '../../../core/commission/origin';
 import type { Plant, Planting } from '../../../core/commission/schema';
-import { trimmingsOf } from '../../../core/planted/grown';
-import type { Planted } from '../../../core/planted/planted';
+import { floatingCount, floatingShare, type Planted } from '../../../core/planted/planted';
+import type { Hide } from '../../../core/planting/picked';
 import type { Finding } from '../../../core/words/finding';
 import { useCommission } from '../../document/commissionStore';
 import FigureField from '../../document/FigureField.vue';
 import OriginField from '../../document/OriginField.vue';
-import { shortDay } from '../../units/days';
 import { useFigures } from '../../units/figures';
+import HideJoints from './HideJoints.vue';
+import { livesWords } from './livesWords';
 import WaysOut from './WaysOut.vue';
 
 /** One planting: what is typed of it, what it has where it stands, and why it is happy there or not. */
 const props = defineProps<{
   planting: Planting;
-  part?: Planted;
+  /** All that is planted, this one among it. */
+  parts: readonly Planted[];
   findings: readonly Finding[];
   thinnestMm?: number;
   /** Some light is known. */
@@ -25,11 +26,26 @@ const props = defineProps<{
   plants: readonly Plant[];
   /** Plantings that lie on the same ground. */
   sharing: readonly Planting[];
+  /** Plantings of the same plant that touch it. */
+  joinable: readonly string[];
+  /** The pointer sets portions on stone and wood. */
+  picking: boolean;
 }>();
-defineEmits<{ remove: []; become: [plant: string]; mirror: []; settle: [how: 'share' | 'leave'] }>();
+defineEmits<{
+  remove: [];
+  become: [plant: string];
+  mirror: [];
+  settle: [how: 'share' | 'leave'];
+  split: [];
+  join: [id: string];
+  pick: [];
+  hide: [at: Hide];
+  forget: [];
+}>();
 const commission = useCommission();
 const f = useFigures();
 const doc = computed(() => commission.document!);
+const part = computed(() => props.parts.find((p) => p.id === props.planting.id));
 const pieces = computed(() => [
   { value: '', title: 'nothing yet' },
   ...(commission.option?.pieces ?? []).map((p) => ({ value: p.id, title: p.id })),
@@ -39,65 +55,43 @@ const FORMS = [
   { value: 'emersed', title: 'grown above water' },
   { value: 'running', title: 'out of a running tank' },
 ];
+const STANDS = [
+  { value: '', title: 'evenly scattered' },
+  { value: 'rows', title: 'in rows' },
+  { value: 'twos', title: 'in twos' },
+  { value: 'threes', title: 'in threes' },
+];
 const SPLITS = computed(() => {
-  const [few, usual, many] = props.part?.splits ?? [0, 0, 0];
+  const [few, usual, many] = part.value?.splits ?? [0, 0, 0];
   return [
     { value: 'coarse', title: `coarsely, ${few} a pack` },
     { value: 'usual', title: `as usual, ${usual} a pack` },
     { value: 'fine', title: `finely, ${many} a pack` },
   ];
 });
-const change = (key: string, part: Partial<Planting>) =>
+const change = (key: string, to: Partial<Planting>) =>
   commission.tryEditOption(`planting ${key} ${props.planting.id}`, (o) => ({
     ...o,
-    plants: o.plants.map((p) => (p.id === props.planting.id ? { ...p, ...part } : p)),
+    plants: o.plants.map((p) => (p.id === props.planting.id ? { ...p, ...to } : p)),
   }));
+const surfaceMm2 = computed(() => doc.value.vessel.innerMm.length * doc.value.vessel.innerMm.width);
 /** Share of the surface under what floats, once each plug has its spread, in per cent. */
-const floating = computed(() => {
-  const { length, width } = doc.value.vessel.innerMm;
-  const p = props.part;
-  const each = Math.PI * ((p?.plant.spreadMm ?? 40) / 2) ** 2;
-  return Math.min(100, Math.round(((p?.count ?? 0) * each * 100) / (length * width)));
-});
+const floating = computed(() =>
+  part.value ? Math.round(100 * floatingShare([part.value], surfaceMm2.value)) : 0,
+);
 /** So many portions as cover a share of the surface once grown. */
 function setFloating(percent: number | undefined): string | undefined {
   if (!percent || percent < 1 || percent > 100) return 'must be from 1 to 100';
-  const { length, width } = doc.value.vessel.innerMm;
-  const each = Math.PI * ((props.part?.plant.spreadMm ?? 40) / 2) ** 2;
-  return change('count', { count: Math.max(1, Math.round((percent * length * width) / 100 / each)) });
+  return change('count', { count: floatingCount(part.value!.plant, percent / 100, surfaceMm2.value) });
 }
-/** What it has against what it wants, in one line each. */
-const lives = computed(() => {
-  const p = props.part;
-  if (!p) return [];
-  const [least, good] = dliOf(p.plant);
-  const lit =
-    p.spots.length > 0
-      ? `${p.leastDli.toFixed(1)} to ${p.mostDli.toFixed(1)}, mean ${p.meanDli.toFixed(1)}`
-      : `${p.meanDli.toFixed(1)} on the mean of the bed`;
-  const trims = trimmingsOf(p);
-  return [
-    props.lit
-      ? `Light ${lit} mol/m²/d; lives from ${least}, well with ${good}`
-      : `Wants ${least} to ${good} mol/m²/d of light; no lamp is listed yet, its dates are for the right one`,
-    ...(p.speedMmS === undefined ? [] : [`Water moves ${p.speedMmS.toFixed(0)} mm/s`]),
-    ...(p.cover
-      ? [
-          `Closes about ${shortDay(p.cover.on)} (week ${Math.ceil(p.cover.from / 7)} to ${Math.ceil(p.cover.to / 7)})`,
-        ]
-      : p.spacingMm === undefined
-        ? []
-        : ['Does not close here']),
-    ...(p.plant.roots === 'float'
-      ? [
-          `Covers about ${floating.value} % of the surface once grown; what stands below has so much less light`,
-        ]
-      : []),
-    ...(p.trims.length > 0
-      ? [`First trim after ${p.trims[0]} days${trims ? `, then ${trims} plugs of its own each` : ''}`]
-      : []),
-  ];
-});
+/** What all its packs together gave when they were split. */
+function setGave(plugs: number | undefined): string | undefined {
+  const packs = props.planting.packs ?? part.value?.packsNeeded ?? 0;
+  if (plugs !== undefined && packs < 1) return 'has no packs that could give any';
+  return change('gave', { gave: plugs === undefined ? undefined : { packs, plugs } });
+}
+const shadedBy = computed(() => props.parts.find((p) => p.id === part.value?.shadedBy)?.plant.name);
+const lives = computed(() => (part.value ? livesWords(part.value, props.lit, floating.value, shadedBy.value) : [])); // prettier-ignore
 </script>
 
 <template>
@@ -106,15 +100,20 @@ const lives = computed(() => {
       <b
         ><i>{{ part?.plant.name ?? planting.plant }}</i></b
       ><span class="quiet">{{ planting.id }}</span>
-      <button v-if="planting.region" class="act" data-test="mirror-region" @click="$emit('mirror')">
-        Mirror
-      </button>
-      <button class="act" @click="$emit('remove')">Take away</button>
+      <template v-if="planting.region">
+        <button class="act" data-test="mirror-region" @click="$emit('mirror')">Mirror</button>
+        <button class="act" data-test="split-region" @click="$emit('split')">Cut in two</button>
+        <button v-for="id in joinable" :key="id" class="act" :data-join="id" @click="$emit('join', id)">
+          Join {{ id }}
+        </button>
+      </template>
+      <button class="act" data-test="take-away" @click="$emit('remove')">Take away</button>
     </header>
     <p v-if="part">
       <b class="fig">{{ f.said(part.count, 'plug') }}</b><template v-if="planting.region">
         on {{ f.said(part.netM2, 'm²', 3) }} along the slope</template
-      >, {{ f.said(part.packsNeeded, 'pack') }}
+      ><template v-if="part.ownPlugs">, {{ part.ownPlugs }} of your own</template>,
+      {{ f.said(planting.packs ?? part.packsNeeded, 'pack') }}
     </p>
     <WaysOut
       v-if="part && part.missing > 0"
@@ -134,6 +133,14 @@ const lives = computed(() => {
     </p>
     <p v-for="l in lives" :key="l" class="quiet">{{ l }}</p>
     <p v-if="thinnestMm !== undefined" class="quiet">Thinnest soil {{ f.length(thinnestMm) }}</p>
+    <HideJoints
+      v-if="part?.plant.roots === 'epiphyte' && !planting.region"
+      :planting="planting"
+      :picking="picking"
+      @pick="$emit('pick')"
+      @hide="$emit('hide', $event)"
+      @forget="$emit('forget')"
+    />
     <div class="fields">
       <v-autocomplete
         label="plant"
@@ -143,46 +150,72 @@ const lives = computed(() => {
         data-test="become"
         @update:model-value="(id: string | null) => id && $emit('become', id)"
       />
-      <FigureField
-        v-if="planting.region"
-        label="plugs apart"
-        kind="length"
-        :value="planting.spacingMm"
-        :apply="(v) => change('spacing', { spacingMm: v })"
-        data-test="spacing"
-      />
-      <FigureField
-        v-else
-        label="portions"
-        kind="plain"
-        :value="planting.count"
-        :apply="(v) => change('count', { count: v })"
-        data-test="portions"
-      />
-      <FigureField
-        v-if="part?.plant.roots === 'float'"
-        label="covers of the surface"
-        kind="plain"
-        unit="%"
-        :value="floating"
-        :apply="setFloating"
-        data-test="floating"
-      />
-      <v-select
-        v-else-if="!planting.region"
-        label="on"
-        :items="pieces"
-        :model-value="planting.on ?? ''"
-        data-test="planted-on"
-        @update:model-value="(on) => change('on', { on: on || undefined })"
-      />
+      <template v-if="planting.region">
+        <FigureField
+          label="plugs apart"
+          kind="length"
+          :value="planting.spacingMm"
+          :apply="(v) => change('spacing', { spacingMm: v })"
+          data-test="spacing"
+        />
+        <v-select
+          label="stand"
+          :items="STANDS"
+          :model-value="planting.set ?? ''"
+          data-test="stands"
+          @update:model-value="(set) => change('set', { set: (set || undefined) as Planting['set'] })"
+        />
+        <FigureField
+          label="of the ground"
+          kind="plain"
+          unit="%"
+          :value="Math.round((planting.share ?? 1) * 100)"
+          :apply="(v) => change('share', { share: v! >= 100 ? undefined : v! / 100 })"
+          data-test="share"
+        />
+      </template>
+      <template v-else>
+        <FigureField
+          label="portions"
+          kind="plain"
+          :value="planting.count"
+          :apply="(v) => change('count', { count: v })"
+          data-test="portions"
+        />
+        <FigureField
+          v-if="part?.plant.roots === 'float'"
+          label="of the surface"
+          kind="plain"
+          unit="%"
+          :value="floating"
+          :apply="setFloating"
+          data-test="floating"
+        />
+        <v-select
+          v-else
+          label="on"
+          :items="pieces"
+          :model-value="planting.on ?? ''"
+          data-test="planted-on"
+          @update:model-value="(on) => change('on', { on: on || undefined, at: undefined })"
+        />
+      </template>
       <FigureField
         label="packs at hand"
         kind="plain"
         optional
         :value="planting.packs"
+        :usual="part?.packsNeeded"
         :apply="(v) => change('packs', { packs: v })"
         data-test="packs"
+      />
+      <FigureField
+        label="plugs of your own"
+        kind="plain"
+        optional
+        :value="planting.ownPlugs"
+        :apply="(v) => change('own', { ownPlugs: v || undefined })"
+        data-test="own-plugs"
       />
       <v-select
         v-if="part && part.splits[2] > part.splits[0]"
@@ -193,14 +226,16 @@ const lives = computed(() => {
           (splits) => change('splits', { splits: splits === 'usual' ? undefined : splits })
         "
       />
-      <FigureField
-        v-if="planting.region"
-        label="its share of the ground"
-        kind="plain"
-        unit="%"
-        :value="Math.round((planting.share ?? 1) * 100)"
-        :apply="(v) => change('share', { share: v! >= 100 ? undefined : v! / 100 })"
-        data-test="share"
+      <v-select
+        v-if="part?.plant.habit === 'stem'"
+        label="stems"
+        :items="[
+          { value: false, title: 'whole' },
+          { value: true, title: 'halved, both planted' },
+        ]"
+        :model-value="planting.halved ?? false"
+        data-test="halved"
+        @update:model-value="(halved) => change('halved', { halved: halved || undefined })"
       />
       <OriginField
         :origin="plantingOrigin(doc.brief, planting)"
@@ -222,6 +257,15 @@ const lives = computed(() => {
         :apply="(v) => change('later', { laterDays: v || undefined })"
         data-test="later"
       />
+      <FigureField
+        label="its packs gave"
+        kind="plain"
+        unit="plugs"
+        optional
+        :value="planting.gave?.plugs"
+        :apply="setGave"
+        data-test="gave"
+      />
     </div>
   </section>
 </template>
@@ -234,7 +278,8 @@ const lives = computed(() => {
 }
 header {
   display: flex;
-  gap: 8px;
+  flex-wrap: wrap;
+  gap: 0 10px;
   align-items: baseline;
 }
 header .act {
@@ -257,7 +302,7 @@ p {
 }
 .fields {
   display: grid;
-  grid-template-columns: 1fr 1fr;
+  grid-template-columns: repeat(auto-fill, minmax(104px, 1fr));
   gap: 0 12px;
   align-items: end;
 }

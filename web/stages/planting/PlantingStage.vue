@@ -7,39 +7,47 @@ import { FIRST_PORTIONS } from '../../../core/planting/spacing';
 import { plantingOrigin } from '../../../core/commission/origin';
 import { dayPlus } from '../../../core/calendar/day';
 import { eyeFrom } from '../../../core/view/eye';
-import FrontView from '../../drawing/FrontView.vue';
 import PlanView from '../../drawing/PlanView.vue';
 import { useCommission } from '../../document/commissionStore';
 import { useSeats } from '../../document/seats';
 import { useStays } from '../../document/stays';
 import { useSteadySize } from '../../drawing/steadySize';
 import { useFrame } from '../../frame/planKey';
-import { shortDay } from '../../units/days';
+import type { Finger } from '../../workers/planWorker';
 import BeltFields from './BeltFields.vue';
+import DraftMarks from './DraftMarks.vue';
 import FlowOverlay from './FlowOverlay.vue';
 import LightLegend from './LightLegend.vue';
 import LightOverlay from './LightOverlay.vue';
-import { OVERLAY_NAMES, OVERLAYS, type Overlay } from './overlays';
+import LowerView from './LowerView.vue';
+import { litOf, type Overlay } from './overlays';
 import OverlayWords from './OverlayWords.vue';
 import PlantCard from './PlantCard.vue';
+import PlantingBar from './PlantingBar.vue';
 import PlantingCharts from './PlantingCharts.vue';
 import PlantingTable from './PlantingTable.vue';
 import PlantList from './PlantList.vue';
 import PlugMarks from './PlugMarks.vue';
 import RegionCorners from './RegionCorners.vue';
+import RegionShapes from './RegionShapes.vue';
 import StudioPlants from './StudioPlants.vue';
+import { BETWEEN, LEFT, TOP, usePlantingSheet } from './usePlantingSheet';
+import { useCutting } from './useCutting';
 import { useDrift } from './useDrift';
 import { usePainting } from './usePainting';
+import { usePicking } from './usePicking';
 import { usePlantings } from './usePlantings';
 import { useSpot } from './useSpot';
 
 /** Plan, front and seat of what is planted, on any day of the first sixteen weeks; and what is said of each planting. */
 const SeatView = defineAsyncComponent(() => import('../../drawing/SeatView.vue'));
 const commission = useCommission();
-const { plan, field, planted } = useFrame();
+const { plan, field, planted, scapeWork } = useFrame();
+const middle = ref<HTMLElement>();
 const area = ref<HTMLElement>();
-const { width, height } = useSteadySize(area);
-const { plants, chosen, add, addRegion, become, mirror, on: lyingOn, settle, remove } = usePlantings();
+const room = useSteadySize(middle);
+const plantings = usePlantings();
+const { plants, chosen, add, addRegion } = plantings;
 
 const doc = computed(() => commission.document!);
 const vessel = computed(() => doc.value.vessel);
@@ -54,29 +62,16 @@ const overlay = ref<Overlay>('plants');
 const flowAt = ref(0);
 const week = ref(6);
 const below = ref<'table' | 'charts'>('table');
+const section = ref(false);
 /** What was worked out of this option; until it is there the drawing has no plants. */
 const shown = computed(() => (planted.value?.optionId === option.value.id ? planted.value : undefined));
 const parts = computed((): readonly Planted[] => shown.value?.parts ?? []);
 const grown = computed((): Grown[] => parts.value.map((p) => grownAt(p, week.value * 7)));
 const on = computed(() => dayPlus(doc.value.brief.buildDay, week.value * 7));
 const current = computed(() => option.value.plants.find((p) => p.id === chosen.value));
-const partOf = (id: string) => parts.value.find((p) => p.id === id);
 const findings = computed(() => [...(plan.value?.findings ?? []), ...(shown.value?.findings ?? [])]);
 
-const LEFT = 14;
-const TOP = 22;
-const BETWEEN = 26;
-const k = computed(() =>
-  Math.max(
-    0.1,
-    Math.min(
-      (width.value - 2 * LEFT) / vessel.value.innerMm.length,
-      (height.value - TOP - BETWEEN - 24) / (vessel.value.innerMm.width + vessel.value.innerMm.height),
-    ),
-  ),
-);
-const X = (mm: number) => mm * k.value;
-const Y = (mm: number) => (vessel.value.innerMm.width - mm) * k.value;
+const { k, X, Y, areaWidth, sideWidth, height, toFloor, toFront } = usePlantingSheet(vessel, room, area);
 
 const listing = ref(false);
 const brush = shallowRef<Plant>();
@@ -88,10 +83,25 @@ const painting = usePainting({
     return fault;
   },
 });
-function begin(plant: Plant): void {
-  brush.value = plant;
-  chosen.value = undefined;
+const { cutting, ...cut } = useCutting((a, b) => plantings.split(chosen.value!, a, b));
+const { picking, ...pick } = usePicking();
+/** One thing at a time is done with the pointer. */
+function take(tool: 'paint' | 'cut' | 'pick' | undefined, plant?: Plant): void {
+  brush.value = tool === 'paint' ? plant : undefined;
+  cutting.value = tool === 'cut';
+  picking.value = tool === 'pick';
   painting.begin();
+  cut.fault.value = pick.fault.value = '';
+  if (tool === 'cut') cut.begin();
+  if (tool) area.value?.focus({ preventScroll: true });
+}
+function begin(plant: Plant): void {
+  chosen.value = undefined;
+  take('paint', plant);
+}
+function choose(id: string | undefined): void {
+  if (brush.value || cutting.value || picking.value) return;
+  chosen.value = id;
 }
 /** A belt in the place of corners: one region, or one on each side of a path. */
 function layBelt(regions: [number, number][][]): void {
@@ -100,13 +110,6 @@ function layBelt(regions: [number, number][][]): void {
   if (faults.length > 0) painting.fault.value = `The belt ${faults[0]}.`;
   else brush.value = undefined;
 }
-const toFloor = (event: MouseEvent): [number, number] => {
-  const box = area.value!.getBoundingClientRect();
-  return [
-    (event.clientX - box.left - LEFT) / k.value,
-    vessel.value.innerMm.width - (event.clientY - box.top - TOP) / k.value,
-  ];
-};
 
 const { pointed, spot, touched, here } = useSpot(shown, vessel);
 function hover(event: MouseEvent): void {
@@ -115,80 +118,61 @@ function hover(event: MouseEvent): void {
   const { length, width: deep } = vessel.value.innerMm;
   pointed.value = at[0] >= 0 && at[1] >= 0 && at[0] < length && at[1] < deep ? at : undefined;
 }
-const { drifting, drag, drew } = useDrift(area, brush, toFloor, painting.stroke);
+const drawing = computed(() => brush.value !== undefined || cutting.value);
+const { drifting, drag, drew } = useDrift(area, drawing, toFloor, (stroke) =>
+  cutting.value ? cut.stroke(stroke) : painting.stroke(stroke),
+);
+async function finger(at: Finger): Promise<void> {
+  if (picking.value && current.value) pick.place(current.value, await scapeWork.touch(at));
+}
 function press(event: MouseEvent): void {
   if (drew()) return;
+  if (picking.value) return void finger({ from: 'above', spot: toFloor(event) });
   if (brush.value) return painting.corner(toFloor(event));
-  if (spot.value) touched.value = spot.value.dli;
+  if (spot.value) touched.value = { dli: spot.value.dli, xMm: toFloor(event)[0] };
 }
+function keyed(event: KeyboardEvent): void {
+  if (brush.value) painting.key(event, () => take(undefined));
+  else if (cutting.value) cut.key(event, current.value?.region ?? []);
+  else if (picking.value && event.key === 'Escape') take(undefined);
+}
+const fault = computed(() => painting.fault.value || cut.fault.value || pick.fault.value);
 
+/** The section runs through the spot last touched, otherwise through the middle. */
+const sectionMm = computed(() => touched.value?.xMm ?? vessel.value.innerMm.length / 2);
 const { seat } = useSeats();
 const eye = computed(() => eyeFrom(vessel.value, seat.value, doc.value.site?.baseHeightMm));
-const look = computed(() => ({ refraction: false, light: 'day' as const, plants: grown.value }));
-const regionPath = (ring: readonly (readonly [number, number])[]) =>
-  `M${ring.map(([x, y]) => `${X(x)} ${Y(y)}`).join('L')}Z`;
-const regions = computed(() =>
-  option.value.plants.flatMap((p) =>
-    p.region
-      ? [
-          {
-            id: p.id,
-            d: regionPath(p.region),
-            colour: plants.value.find((q) => q.id === p.plant)?.colour ?? '#4f7f6b',
-          },
-        ]
-      : [],
-  ),
-);
+const look = computed(() => ({
+  refraction: false,
+  light: 'day' as const,
+  plants: overlay.value === 'light' ? [] : grown.value,
+  ...(overlay.value === 'light' && shown.value?.living.lit ? { lit: litOf(shown.value.living) } : {}),
+}));
 </script>
 
 <template>
   <div class="planting">
-    <header class="bar">
-      <h1>Planting</h1>
-      <span role="group" aria-label="Laid over the plan" class="overlays">
-        <button
-          v-for="o in OVERLAYS"
-          :key="o"
-          class="plain"
-          :class="{ on: overlay === o }"
-          :aria-pressed="overlay === o"
-          :data-overlay="o"
-          @click="overlay = o"
-        >
-          {{ OVERLAY_NAMES[o] }}
-        </button>
-      </span>
-      <label class="weeks"
-        ><span class="quiet">{{ week === 0 ? 'planting day' : `week ${week}` }}, {{ shortDay(on) }}</span>
-        <input
-          v-model.number="week"
-          type="range"
-          min="0"
-          max="16"
-          step="1"
-          aria-label="Week after planting"
-          data-test="week"
-        />
-      </label>
-      <router-link class="act" :to="`/c/${commission.id}/planting-plan`" data-test="planting-plan-link"
-        >Planting plan</router-link
-      >
-    </header>
-    <div class="middle">
+    <PlantingBar
+      v-model:overlay="overlay"
+      v-model:week="week"
+      :on="on"
+      :to="`/c/${commission.id}/planting-plan`"
+    />
+    <div ref="middle" class="middle">
       <div
         ref="area"
         class="area"
-        :class="{ painting: brush }"
+        :class="{ painting: drawing || picking }"
+        :style="{ width: `${areaWidth}px` }"
         tabindex="0"
         data-test="planting-plan"
         @pointerdown="drag"
         @click="press"
         @mousemove="hover"
         @mouseleave="pointed = undefined"
-        @keydown="brush && painting.key($event, () => (brush = undefined))"
+        @keydown="keyed"
       >
-        <svg v-if="plan && field" class="sheet" :width="width" :height="height">
+        <svg v-if="plan && field" class="sheet" :width="areaWidth" :height="height">
           <g :transform="`translate(${LEFT} ${TOP})`">
             <text y="-7" class="caption">From above</text>
             <text
@@ -216,21 +200,16 @@ const regions = computed(() =>
                 :vessel="vessel"
                 :k="k"
               />
-              <g
-                v-for="r in regions"
-                :key="r.id"
-                class="region"
-                :class="{ chosen: r.id === chosen }"
-                :data-region="r.id"
-                @click="brush || (chosen = r.id)"
-              >
-                <path
-                  :d="r.d"
-                  :fill="r.colour"
-                  :fill-opacity="overlay === 'plants' ? 0.28 : 0.02"
-                  :stroke="r.colour"
-                />
-              </g>
+              <RegionShapes
+                :option="option"
+                :plants="plants"
+                :grown="grown"
+                :overlay="overlay"
+                :chosen="chosen"
+                :x="X"
+                :y="Y"
+                @choose="choose"
+              />
               <template v-if="overlay === 'plants'">
                 <PlugMarks
                   v-for="(p, i) in parts"
@@ -255,26 +234,18 @@ const regions = computed(() =>
               :hours="shown.living.hours"
               :y="Y(0) - 34"
             />
-            <path
-              v-if="drifting.length"
-              :d="`M${drifting.map(([x, y]) => `${X(x)} ${Y(y)}`).join('L')}Z`"
-              class="draft"
-            />
-            <path
-              v-if="brush && painting.path.value.length"
-              :d="`M${painting.path.value.map(([x, y]) => `${X(x)} ${Y(y)}`).join('L')}`"
-              class="draft"
-            />
-            <circle
-              v-for="(p, i) in brush ? painting.corners.value : []"
-              :key="i"
-              :cx="X(p[0])"
-              :cy="Y(p[1])"
-              r="4"
-              class="corner"
+            <DraftMarks
+              :drifting="drifting"
+              :corners="brush ? painting.corners.value : []"
+              :path="brush ? painting.path.value : []"
+              :is-cut="cutting"
+              :section-mm="section ? sectionMm : undefined"
+              :width-mm="vessel.innerMm.width"
+              :x="X"
+              :y="Y"
             />
           </g>
-          <g v-if="current?.region && !brush" :transform="`translate(${LEFT} ${TOP})`">
+          <g v-if="current?.region && !drawing" :transform="`translate(${LEFT} ${TOP})`">
             <RegionCorners
               :id="current.id"
               :region="current.region"
@@ -283,37 +254,43 @@ const regions = computed(() =>
               @fault="painting.fault.value = $event"
             />
           </g>
-          <g :transform="`translate(${LEFT} ${TOP + Y(0) + BETWEEN})`" pointer-events="none">
-            <text class="caption" y="-7">
-              From the front, {{ week === 0 ? 'as planted' : `in week ${week}` }}
-            </text>
-            <FrontView
+          <g :transform="`translate(${LEFT} ${TOP + Y(0) + BETWEEN})`">
+            <LowerView
               :vessel="vessel"
               :option="option"
               :materials="materials"
               :field="field"
               :survey="plan.survey"
               :k="k"
-              :plants="grown"
-              data-test="planting-front"
-            />
-            <path
-              :d="`M0 -4 V ${X(vessel.innerMm.height)} H ${X(vessel.innerMm.length)} V -4`"
-              class="glass"
+              :grown="grown"
+              :section="section"
+              :section-mm="sectionMm"
+              @finger="finger({ from: 'front', spot: toFront($event) })"
             />
           </g>
         </svg>
+        <p class="lower" :style="{ top: `${TOP + Y(0) + 1}px` }" @click.stop @pointerdown.stop>
+          <button class="caption plain" :class="{ on: !section }" data-test="front" @click="section = false">
+            From the front
+          </button>
+          <button class="caption plain" :class="{ on: section }" data-test="section" @click="section = true">
+            Section
+          </button>
+          <span class="note">{{ week === 0 ? 'as planted' : `in week ${week}` }}</span>
+        </p>
         <OverlayWords
           v-model:flow-at="flowAt"
           :brush="brush"
+          :tool="cutting ? 'cut' : picking ? 'pick' : undefined"
           :overlay="overlay"
           :living="shown?.living"
           :free-water-l="plan?.survey.freeWaterL ?? 1"
+          :section="section"
         />
-        <p v-if="painting.fault.value" class="tell late">{{ painting.fault.value }}</p>
+        <p v-if="fault" class="tell late" data-test="fault">{{ fault }}</p>
       </div>
       <aside class="side">
-        <div class="seat">
+        <div class="seat" :style="{ height: `${Math.round(sideWidth * 0.62)}px` }">
           <SeatView
             v-if="plan && field"
             :vessel="vessel"
@@ -321,11 +298,12 @@ const regions = computed(() =>
             :materials="materials"
             :field="field"
             :survey="plan.survey"
-            :width="292"
-            :height="186"
+            :width="sideWidth"
+            :height="Math.round(sideWidth * 0.62)"
             :eye="eye"
             :seat-name="seat?.name"
             :look="look"
+            @touch="(at) => finger({ from: 'seat', spot: at })"
           />
         </div>
         <PlantCard
@@ -333,15 +311,22 @@ const regions = computed(() =>
           :key="current.id"
           :planting="current"
           :lit="shown?.living.lit ?? false"
-          :part="partOf(current.id)"
+          :parts="parts"
           :findings="findings.filter((n) => n.at.plant === current!.id)"
           :thinnest-mm="plan?.survey.plantings.find((p) => p.id === current!.id)?.thinnest?.mm"
           :plants="plants"
-          :sharing="lyingOn(current)"
-          @become="become(current.id, $event)"
-          @mirror="mirror(current.id)"
-          @settle="settle(current.id, $event)"
-          @remove="remove(current.id)"
+          :sharing="plantings.on(current)"
+          :joinable="plantings.joinable(current).map((j) => j.id)"
+          :picking="picking"
+          @become="plantings.become(current.id, $event)"
+          @mirror="plantings.mirror(current.id)"
+          @settle="plantings.settle(current.id, $event)"
+          @remove="plantings.remove(current.id)"
+          @split="take('cut')"
+          @join="plantings.join(current, $event)"
+          @pick="take(picking ? undefined : 'pick')"
+          @hide="(h) => pick.place(current!, { piece: h.on, at: h.at })"
+          @forget="pick.forget(current.id)"
         />
         <BeltFields v-if="brush" :plant="brush" :option="option" :vessel="vessel" @belt="layBelt" />
         <PlantList
@@ -358,7 +343,12 @@ const regions = computed(() =>
           @studio="listing = true"
         />
         <StudioPlants v-model:open="listing" :plants="plants" />
-        <button v-if="current" class="act back" data-test="all-plants" @click="chosen = undefined">
+        <button
+          v-if="current"
+          class="act back"
+          data-test="all-plants"
+          @click="(take(undefined), (chosen = undefined))"
+        >
           All plants
         </button>
       </aside>
@@ -382,7 +372,7 @@ const regions = computed(() =>
         :findings="findings"
         :chosen="chosen"
         :currency="doc.currency"
-        @choose="chosen = $event"
+        @choose="(id) => (take(undefined), (chosen = id))"
       />
       <PlantingCharts v-else :parts="parts" />
     </section>

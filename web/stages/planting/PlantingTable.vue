@@ -16,7 +16,7 @@ const props = defineProps<{
 }>();
 defineEmits<{ choose: [id: string] }>();
 const f = useFigures();
-type Key = 'name' | 'count' | 'packs' | 'price' | 'light' | 'cover';
+type Key = 'name' | 'count' | 'packs' | 'price' | 'light' | 'cover' | 'said';
 const by = ref<Key>('name');
 const up = ref(true);
 const COLUMNS: [Key, string][] = [
@@ -26,6 +26,7 @@ const COLUMNS: [Key, string][] = [
   ['price', 'price'],
   ['light', 'light, mol/m²/d'],
   ['cover', 'closes'],
+  ['said', 'what is said of it'],
 ];
 const rows = computed(() =>
   props.parts
@@ -43,6 +44,8 @@ const rows = computed(() =>
       counted: p.spacingMm === undefined,
       findings: props.findings.filter((n) => n.at.plant === p.id),
     }))
+    // The worst first, then what has most against it.
+    .map((r) => ({ ...r, said: r.findings.reduce((sum, n) => sum - (n.severity === 'note' ? 1 : 100), 0) }))
     .sort(
       (a, b) => (a[by.value] < b[by.value] ? -1 : a[by.value] > b[by.value] ? 1 : 0) * (up.value ? 1 : -1),
     ),
@@ -64,7 +67,6 @@ function sort(key: Key): void {
         >
           <button class="plain" @click="sort(key)">{{ title }}</button>
         </th>
-        <th>what is said of it</th>
       </tr>
     </thead>
     <tbody>

@@ -1,12 +1,14 @@
 import { brightness } from './scale';
+import type { Lit } from '../../drawing/seat/seatScene';
 import type { ShownPlanted } from '../../workers/planWorker';
 import { dliOfPpfd } from '../../../core/light/ppfd';
 
 /** What is laid over the plan. */
-export const OVERLAYS = ['plants', 'light', 'flow', 'depth'] as const;
+export const OVERLAYS = ['plants', 'cover', 'light', 'flow', 'depth'] as const;
 export type Overlay = (typeof OVERLAYS)[number];
 export const OVERLAY_NAMES: Record<Overlay, string> = {
   plants: 'Plants',
+  cover: 'Cover',
   light: 'Light',
   flow: 'Flow',
   depth: 'Depth',
@@ -15,9 +17,22 @@ export const OVERLAY_NAMES: Record<Overlay, string> = {
 /** The most that the legend has, mol/m²/d: more is drawn as bright. */
 export const MOST_DLI = 5;
 
+/** The colour of the light of a day, red, green and blue from 0 to 255. */
+const colourOfPpfd = ({ hours, windowDli }: ShownPlanted['living'], ppfd: number) =>
+  brightness(Math.min(1, (dliOfPpfd(ppfd, hours) + windowDli) / MOST_DLI));
+
+/** The light on the bed as a view from a seat takes it. */
+export const litOf = (living: ShownPlanted['living']): Lit => ({
+  light: living.light,
+  colour: (ppfd) => {
+    const [r, g, b] = colourOfPpfd(living, ppfd);
+    return [r / 255, g / 255, b / 255];
+  },
+});
+
 /** A map of light as a picture, one pixel a cell, the back on top. */
-export function lightPicture({ light, hours, windowDli }: ShownPlanted['living']): string {
-  const { columns, rows, ppfd } = light;
+export function lightPicture(living: ShownPlanted['living']): string {
+  const { columns, rows, ppfd } = living.light;
   const canvas = document.createElement('canvas');
   canvas.width = columns;
   canvas.height = rows;
@@ -27,8 +42,7 @@ export function lightPicture({ light, hours, windowDli }: ShownPlanted['living']
   for (let cell = 0; cell < ppfd.length; cell++) {
     const row = rows - 1 - Math.floor(cell / columns);
     const at = (row * columns + (cell % columns)) * 4;
-    const dli = dliOfPpfd(ppfd[cell], hours) + windowDli;
-    image.data.set([...brightness(Math.min(1, dli / MOST_DLI)), 255], at);
+    image.data.set([...colourOfPpfd(living, ppfd[cell]), 255], at);
   }
   context.putImageData(image, 0, 0);
   return canvas.toDataURL();

@@ -4,10 +4,10 @@ import { usePointerDrag } from '../../drawing/usePointerDrag';
 /** A pointer that goes no farther than this has pressed, not drawn, px. */
 const FAR_PX = 8;
 
-/** With a brush a press is a corner, a stroke is a whole drift. */
+/** With a brush a press is a corner and a stroke a whole drift; a cut is a stroke too. */
 export function useDrift(
   area: Readonly<Ref<HTMLElement | undefined>>,
-  brush: Readonly<Ref<unknown>>,
+  isDrawing: Readonly<Ref<boolean>>,
   toFloor: (event: MouseEvent) => [number, number],
   done: (stroke: [number, number][]) => void,
 ) {
@@ -17,7 +17,7 @@ export function useDrift(
     start: (event) => {
       was = false;
       drifting.value = [];
-      if (!brush.value || (event.target as Element).closest('[data-region-corner]')) return undefined;
+      if (!isDrawing.value || (event.target as Element).closest('[data-region-corner]')) return undefined;
       // The keys close and take back corners: they go where the hand is.
       area.value?.focus({ preventScroll: true });
       return true;

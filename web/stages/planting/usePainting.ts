@@ -1,10 +1,13 @@
 import { computed, ref, shallowRef } from 'vue';
+import { arrowStep } from '../../drawing/arrowStep';
 import { driftRegion } from '../../../core/planting/drift';
 
 type Corner = [number, number];
 
 /** Near enough to the first corner to close the region, mm. */
 const CLOSE_MM = 14;
+/** An arrow moves the cross by so much, mm; with Shift five times as far. */
+const KEY_MM = 10;
 /** Corners this near to a wall are set on it, mm. */
 const WALL_MM = 8;
 
@@ -62,8 +65,14 @@ export function usePainting(on: {
     else begin();
   }
 
+  /** Keys: arrows move a cross over the floor, Space sets a corner there, Enter closes the ring. */
   function key(event: KeyboardEvent, leave: () => void): void {
-    if (event.key === 'Enter') close();
+    const step = arrowStep(event, KEY_MM, 5 * KEY_MM);
+    const { length, width } = on.size();
+    const at = pointer.value ?? [length / 2, width / 2];
+    if (step) pointer.value = onFloor([at[0] + step[0], at[1] + step[1]]);
+    else if (event.key === ' ') corner(at);
+    else if (event.key === 'Enter') close();
     else if (event.key === 'Backspace') corners.value = corners.value.slice(0, -1);
     else if (event.key === 'Escape') {
       begin();

@@ -2,6 +2,7 @@ import { computed, ref } from 'vue';
 import { KNOWN_PLANTS, withKnown } from '../../../core/catalogue/knownPlants';
 import type { Plant, Planting } from '../../../core/commission/schema';
 import { lyingOn, regionWithout } from '../../../core/planting/apart';
+import { joinedRegion, splitRegion } from '../../../core/planting/cutRegion';
 import { usualSpacingMm } from '../../../core/planting/spacing';
 import { useCommission } from '../../document/commissionStore';
 import { useStudio } from '../../document/studioStore';
@@ -15,11 +16,17 @@ export function usePlantings() {
   /** The document's plants, then the studio's, then those that everybody has. */
   const plants = computed((): Plant[] => {
     const own = commission.document?.catalogue.plants ?? [];
-    const lists = [own, studio.studio?.catalogue.plants ?? [], KNOWN_PLANTS];
-    const byId = new Map<string, Plant>();
-    for (const plant of lists.flat()) if (!byId.has(plant.id)) byId.set(plant.id, withKnown(plant));
+    const byId = new Map(own.map((p) => [p.id, withKnown(p)]));
+    for (const plant of [...(studio.studio?.catalogue.plants ?? []), ...KNOWN_PLANTS])
+      if (!byId.has(plant.id)) byId.set(plant.id, { ...withKnown(plant), ...plugsOf(plant.id) });
     return [...byId.values()];
   });
+
+  /** Plugs a pack as the studio’s own crews counted them, once they have. */
+  const plugsOf = (id: string): Partial<Plant> => {
+    const { plugsAPack } = studio.recorded[id] ?? {};
+    return plugsAPack ? { plugsAPack } : {};
+  };
 
   function add(plant: Plant, how: Partial<Planting>): string | undefined {
     const ids = new Set(commission.option!.plants.map((p) => p.id));
@@ -93,10 +100,48 @@ export function usePlantings() {
     }));
   }
 
+  /** A planting cut in two along a line; what is wrong with the line, if anything. */
+  function split(id: string, a: [number, number], b: [number, number]): string | undefined {
+    const own = commission.option!.plants.find((p) => p.id === id);
+    const parts = own?.region && splitRegion(own.region, a, b);
+    const plant = plants.value.find((p) => p.id === own?.plant);
+    if (!own || !parts || !plant) return 'The line has to leave a part of the region on both of its sides.';
+    const [one, other] = parts.map((ring) => ring.map(([x, y]): [number, number] => [x, y]));
+    // What was counted of the whole is not that of a half.
+    const { id: _id, packs: _p, ownPlugs: _o, gave: _g, count: _c, ...rest } = own;
+    add(plant, { ...rest, region: other });
+    commission.editOption(`plant ${chosen.value}`, (o) => ({
+      ...o,
+      plants: o.plants.map((p) => (p.id === id ? { ...rest, id, region: one } : p)),
+    }));
+    commission.endStep();
+    chosen.value = id;
+    return undefined;
+  }
+  /** Plantings of the same plant that touch one, and what they would be together. */
+  const joinable = (own: Planting) =>
+    (commission.option?.plants ?? []).flatMap((p) => {
+      if (p.id === own.id || p.plant !== own.plant || !p.region || !own.region) return [];
+      const region = joinedRegion(own.region, p.region);
+      return region ? [{ id: p.id, region: region.map(([x, y]): [number, number] => [x, y]) }] : [];
+    });
+  function join(own: Planting, otherId: string): void {
+    const found = joinable(own).find((o) => o.id === otherId);
+    if (!found) return;
+    const { packs: _p, ownPlugs: _o, gave: _g, count: _c, ...rest } = own;
+    commission.endStep();
+    commission.editOption(`join ${own.id}`, (o) => ({
+      ...o,
+      plants: o.plants.flatMap((p) =>
+        p.id === otherId ? [] : p.id === own.id ? [{ ...rest, region: found.region }] : [p],
+      ),
+    }));
+  }
+
   function remove(id: string): void {
     commission.endStep();
     commission.editOption(`unplant ${id}`, (o) => ({ ...o, plants: o.plants.filter((p) => p.id !== id) }));
     chosen.value = undefined;
   }
-  return { plants, chosen, add, addRegion, become, mirror, on, settle, remove };
+  return { plants, chosen, add, addRegion, become, mirror, on, settle, split, joinable, join, remove };
 }

@@ -16,8 +16,8 @@ export function useSpot(shown: Ref<ShownPlanted | undefined>, vessel: Ref<Vessel
     const there = ppfd[Math.min(rows - 1, j) * columns + Math.min(columns - 1, i)];
     return { ppfd: there, dli: dliOfPpfd(there, living.hours) + living.windowDli };
   });
-  /** Light of a day at the spot last touched, mol/m². */
-  const touched = ref<number>();
+  /** The spot last touched: its light of a day, mol/m², and how far from the left it is. */
+  const touched = ref<{ dli: number; xMm: number }>();
   /** What plants are held against: that spot, else the bed as a whole; undefined where no light is known. */
   const here = computed(() => {
     const living = shown.value?.living;
@@ -25,7 +25,7 @@ export function useSpot(shown: Ref<ShownPlanted | undefined>, vessel: Ref<Vessel
     const { ppfd } = living.light;
     const mean = ppfd.reduce((a, b) => a + b, 0) / Math.max(1, ppfd.length);
     return {
-      dli: touched.value ?? dliOfPpfd(mean, living.hours) + living.windowDli,
+      dli: touched.value?.dli ?? dliOfPpfd(mean, living.hours) + living.windowDli,
       co2: living.co2,
       waterC: living.waterC,
       gh: living.gh,

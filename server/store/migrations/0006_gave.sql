@@ -1,0 +1,1 @@
+ALTER TABLE `commissions` ADD `gave` text DEFAULT '[]' NOT NULL;
