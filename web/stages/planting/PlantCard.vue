@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { plantingOrigin } from '../../../core/commission/origin';
-import type { Plant, Planting } from '../../../core/commission/schema';
+import type { Pack, Plant, Planting } from '../../../core/commission/schema';
 import { floatingCount, floatingShare, type Planted } from '../../../core/planted/planted';
 import type { Hide } from '../../../core/planting/picked';
 import type { Finding } from '../../../core/words/finding';
@@ -11,6 +11,7 @@ import OriginField from '../../document/OriginField.vue';
 import { useFigures } from '../../units/figures';
 import HideJoints from './HideJoints.vue';
 import { livesWords } from './livesWords';
+import PackFields from './PackFields.vue';
 import WaysOut from './WaysOut.vue';
 
 /** One planting: what is typed of it, what it has where it stands, and why it is happy there or not. */
@@ -41,6 +42,7 @@ defineEmits<{
   pick: [];
   hide: [at: Hide];
   forget: [];
+  packed: [packs: Pack[]];
 }>();
 const commission = useCommission();
 const f = useFigures();
@@ -141,6 +143,15 @@ const lives = computed(() => (part.value ? livesWords(part.value, props.lit, flo
       @hide="$emit('hide', $event)"
       @forget="$emit('forget')"
     />
+    <div v-if="part && part.packsNeeded > 0 && !part.plant.packs?.length" class="fields" data-test="no-pack">
+      <p class="late whole">No pack of it is known: it is in no price and on no order.</p>
+      <PackFields
+        :plant="part.plant"
+        :suppliers="doc.catalogue.suppliers"
+        :currency="doc.currency"
+        @change="(packs) => $emit('packed', packs)"
+      />
+    </div>
     <div class="fields">
       <v-autocomplete
         label="plant"

@@ -327,6 +327,7 @@ const look = computed(() => ({
           @pick="take(picking ? undefined : 'pick')"
           @hide="(h) => pick.place(current!, { piece: h.on, at: h.at })"
           @forget="pick.forget(current.id)"
+          @packed="plantings.packed(current.plant, $event)"
         />
         <BeltFields v-if="brush" :plant="brush" :option="option" :vessel="vessel" @belt="layBelt" />
         <PlantList

@@ -3,6 +3,7 @@ import { computed, ref, shallowRef, watch } from 'vue';
 import { plantId } from '../../../core/catalogue/knownPlants';
 import { LEAVES, type Plant } from '../../../core/commission/schema';
 import { api, ApiProblem } from '../../document/api';
+import PackFields from './PackFields.vue';
 import FigureField from '../../document/FigureField.vue';
 import { useStudio } from '../../document/studioStore';
 import WordsField from '../../document/WordsField.vue';
@@ -72,6 +73,15 @@ const pair = (key: 'heightMm' | 'dli' | 'tempC' | 'gh', i: 0 | 1) => (v: number 
   void change({ [key]: now });
   return undefined;
 };
+/** One of three figures; what is not known of the others is taken as that. */
+const plugs = (i: 0 | 1 | 2) => (v: number | undefined) => {
+  if (v === undefined) return set(() => ({ plugsAPack: undefined }))(v);
+  const now = (entry.value?.plugsAPack ?? [v, v, v]).with(i, v) as [number, number, number];
+  // Few are never more than many.
+  void change({ plugsAPack: [Math.min(...now), now[1], Math.max(...now)] });
+  return undefined;
+};
+const counted = computed(() => (entry.value ? studio.recorded[entry.value.id] : undefined));
 const setHabit = (habit: Plant['habit']) => void change({ habit, roots: ROOTS[habit ?? ''] ?? 'bed' });
 const setCo2 = (to: string) =>
   void change({ needsCo2: to === 'needed' || undefined, helpedByCo2: to === 'helped' || undefined });
@@ -107,7 +117,7 @@ const fresh = ref('');
 </script>
 
 <template>
-  <v-dialog v-model="open" width="640">
+  <v-dialog v-model="open" width="760">
     <div class="dialog" role="dialog" aria-label="Plants of the studio" data-test="studio-plants">
       <h2>Plants of the studio</h2>
       <p class="quiet">
@@ -185,7 +195,14 @@ const fresh = ref('');
           :apply="pair('tempC', 1)"
         />
         <FigureField
-          label="hardness up to"
+          label="hardness from"
+          kind="hardness"
+          optional
+          :value="entry.gh?.[0]"
+          :apply="pair('gh', 0)"
+        />
+        <FigureField
+          label="hardness to"
           kind="hardness"
           optional
           :value="entry.gh?.[1]"
@@ -197,6 +214,23 @@ const fresh = ref('');
           optional
           :value="entry.spacingMm"
           :apply="set((spacingMm) => ({ spacingMm }))"
+        />
+        <FigureField
+          v-for="(words, i) in ['plugs a pack, few', 'as a rule', 'many']"
+          :key="words"
+          :label="words"
+          kind="plain"
+          optional
+          :value="entry.plugsAPack?.[i]"
+          :apply="plugs(i as 0 | 1 | 2)"
+          :data-test="`plugs-a-pack-${i}`"
+        />
+        <PackFields
+          :key="entry.id"
+          :plant="entry"
+          :suppliers="studio.studio?.catalogue.suppliers ?? []"
+          :currency="studio.studio?.currency ?? ''"
+          @change="(packs) => void change({ packs })"
         />
         <FigureField
           label="first trim after"
@@ -227,6 +261,11 @@ const fresh = ref('');
           @update:model-value="(leaf: Plant['leaf']) => void change({ leaf })"
         />
       </div>
+      <p v-if="counted" class="quiet" data-test="counted">
+        Counted on your own build days: {{ counted.plugsAPack[0] }} to {{ counted.plugsAPack[2] }} plugs a
+        pack, {{ counted.plugsAPack[1] }} as a rule, over {{ counted.packs }}
+        {{ counted.packs === 1 ? 'pack' : 'packs' }}. New plantings are worked out with that.
+      </p>
       <p v-if="said" class="says" role="status" data-test="plants-said">{{ said }}</p>
       <footer>
         <a class="act" :href="api.plantsCsvUrl" data-test="plants-out">As CSV</a>

@@ -1,9 +1,10 @@
 import { computed, ref } from 'vue';
 import { KNOWN_PLANTS, withKnown } from '../../../core/catalogue/knownPlants';
-import type { Plant, Planting } from '../../../core/commission/schema';
+import type { Pack, Plant, Planting } from '../../../core/commission/schema';
 import { lyingOn, regionWithout } from '../../../core/planting/apart';
 import { joinedRegion, splitRegion } from '../../../core/planting/cutRegion';
 import { usualSpacingMm } from '../../../core/planting/spacing';
+import { api } from '../../document/api';
 import { useCommission } from '../../document/commissionStore';
 import { useStudio } from '../../document/studioStore';
 
@@ -138,10 +139,39 @@ export function usePlantings() {
     }));
   }
 
+  /** What a plant is bought in: in this document, and for the studio’s next one. */
+  function packed(plantId: string, packs: Pack[]): void {
+    commission.endStep();
+    commission.edit(`packs ${plantId}`, (d) => ({
+      ...d,
+      catalogue: {
+        ...d.catalogue,
+        plants: d.catalogue.plants.map((p) => (p.id === plantId ? { ...p, packs } : p)),
+      },
+    }));
+    const plant = plants.value.find((p) => p.id === plantId);
+    if (plant && !studio.studio?.catalogue.plants.some((p) => p.id === plantId && p.packs?.length))
+      void api.keepPlant({ ...plant, packs }).then(() => studio.again(), () => undefined); // prettier-ignore
+  }
+
   function remove(id: string): void {
     commission.endStep();
     commission.editOption(`unplant ${id}`, (o) => ({ ...o, plants: o.plants.filter((p) => p.id !== id) }));
     chosen.value = undefined;
   }
-  return { plants, chosen, add, addRegion, become, mirror, on, settle, split, joinable, join, remove };
+  return {
+    plants,
+    chosen,
+    add,
+    addRegion,
+    become,
+    mirror,
+    on,
+    settle,
+    split,
+    joinable,
+    join,
+    packed,
+    remove,
+  };
 }
