@@ -46,6 +46,15 @@ describe('a first arrangement', () => {
     await b.page.click('[data-start="three"]');
     await b.page.waitForFunction(() => document.querySelectorAll('[data-piece]').length === 3);
     const [first, second] = await b.page.$$eval('[data-piece]', (l) => l.map((e) => e.getAttribute('data-piece')!)); // prettier-ignore
+    // Keys go to the piece that the pointer chose, not to what had them before.
+    await b.at.focus(`[data-piece="${second}"]`);
+    await b.page.click(`[data-plan-piece="${first}"]`);
+    const leftOf = async (id: string) => figure(/at ([\d.]+)/.exec((await b.page.$eval(`[data-piece="${id}"]`, (e) => e.getAttribute('aria-label')))!)![1]); // prettier-ignore
+    const [one, other] = [await leftOf(first), await leftOf(second)];
+    await b.page.keyboard.press('ArrowRight');
+    await b.page.waitForFunction((s, n) => document.querySelector(s)!.getAttribute('aria-label')!.includes(`at ${n} mm`), {}, `[data-piece="${first}"]`, one + 5); // prettier-ignore
+    expect(await leftOf(second)).toBe(other);
+    await b.page.keyboard.press('ArrowLeft');
     // Two together, by Shift: what moves one moves both.
     await b.page.click(`[data-plan-piece="${first}"]`);
     await b.page.keyboard.down('Shift');

@@ -26,7 +26,9 @@ export async function benchRows(): Promise<Row[]> {
   const grid = asGrid(bed[1], vessel);
   const settle = await timed(`settle.${wide.columns * wide.rows}`, 3, () => letSettle(wide, heaped, [materials[1]], []), 1); // prettier-ignore
   const brush = await timed('brush.touch', 60, (run) => brushed(grid, vessel, { brush: 'raise', at: [300 + run, 200], radiusMm: 80, strengthMm: 4 })); // prettier-ignore
-  const down = await timed('piece.down', 40, () => dropped(stone.piece, stone.columns, found.field, others));
+  const down = await timed('piece.down', 40, () =>
+    dropped(stone.piece, stone.columns, found.field, others, vessel),
+  );
   const apart = await timed('piece.apart', 10, () => slidApart({ ...stone, xMm: others[0].xMm + 10, yMm: others[0].yMm, piece: { ...stone.piece, at: [others[0].xMm + 10, others[0].yMm] } }, others, found.field, vessel)); // prettier-ignore
   const ball = new STLExporter().parse(new Drawn(new IcosahedronGeometry(120, 220)), { binary: true });
   const file = new Uint8Array(ball.buffer.slice(0));

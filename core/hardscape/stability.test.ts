@@ -68,7 +68,7 @@ describe('a piece that is let down', () => {
   const low = stand(piece({ id: 'L', shape: { kind: 'box', sizeMm: [200, 100, 80] }, at: [400, 250] }), bed);
   const fall = (at: [number, number], field = bed, others = [low], part: Partial<Piece> = {}) => {
     const p = piece({ id: 'U', shape: { kind: 'ellipsoid', sizeMm: [100, 90, 80] }, at, ...part });
-    return dropped(p, columnsOf(p.shape, p.turnDeg, p.tiltDeg), field, others);
+    return dropped(p, columnsOf(p.shape, p.turnDeg, p.tiltDeg), field, others, vessel);
   };
 
   it('lies on what stands below it, otherwise in the bed, or on a pad on bare glass', () => {
@@ -80,6 +80,16 @@ describe('a piece that is let down', () => {
     expect(fall([400, 250], bed, [deep])).toEqual({ kind: 'bed', buryMm: 20 });
   });
 
+  it('is slid in under a branch that hangs over its place, and does not end above the rim', () => {
+    const over = (zMm: number) => stand(piece({ id: 'L', shape: { kind: 'box', sizeMm: [200, 100, 30] }, at: [400, 250], stand: { kind: 'at', zMm } }), bed); // prettier-ignore
+    // 80 mm of stone, 20 of them in the bed: under 200 mm there is room, under 70 there is none.
+    expect(fall([400, 250], bed, [over(200)])).toEqual({ kind: 'bed', buryMm: 20 });
+    expect(fall([400, 250], bed, [over(70)])).toEqual({ kind: 'on', piece: 'L' });
+    // On top of what nearly reaches the rim it would stand out of the tank.
+    const tall = stand(piece({ id: 'L', shape: { kind: 'box', sizeMm: [200, 100, vessel.innerMm.height - 20] } }), bed); // prettier-ignore
+    expect(fall([400, 250], bed, [tall])).toEqual({ kind: 'bed', buryMm: 20 });
+  });
+
   it('never runs into what it lands on', () => {
     const spot = fc.record({ x: fc.integer({ min: 280, max: 520 }), y: fc.integer({ min: 180, max: 320 }), turn: fc.integer({ min: 0, max: 359 }), tilt: fc.integer({ min: -60, max: 60 }) }); // prettier-ignore
     fc.assert(
@@ -87,7 +97,7 @@ describe('a piece that is let down', () => {
         const p = piece({ id: 'U', shape: { kind: 'ellipsoid', sizeMm: [120, 70, 90] }, at: [x, y], turnDeg: turn, tiltDeg: [tilt, 0] }); // prettier-ignore
         const columns = columnsOf(p.shape, p.turnDeg, p.tiltDeg);
         const down = settle(
-          { ...p, stand: dropped(p, columns, bed, [low]) },
+          { ...p, stand: dropped(p, columns, bed, [low], vessel) },
           columns,
           bed,
           new Map([['L', low]]),

@@ -241,6 +241,7 @@ async function letDown(id: string): Promise<Piece['stand'] | undefined> {
     own.columns,
     measured.survey.field,
     below,
+    measured.commission.vessel,
     buryMm === undefined ? {} : { buryMm },
   );
 }

@@ -18,6 +18,8 @@ export function usePieceDrag(option: Ref<Option>, sheet: Ref<{ k: number }>, ann
       if (!id || !option.value.pieces.some((p) => p.id === id)) return undefined;
       if (event.shiftKey || !selectedPieces.value.includes(id)) selectPiece(id, event.shiftKey);
       else if (id !== selectedPiece.value) bringForward(id);
+      // A pointer that is followed gives nothing the keyboard by itself: keys would go to what had it before.
+      if (selectedPieces.value.includes(id)) (target as SVGElement).focus({ preventScroll: true });
       const pieces = option.value.pieces.filter((p) => selectedPieces.value.includes(p.id));
       commission.beginStep();
       return { pieces, view: target!.hasAttribute('data-piece') ? 'front' : 'above', lifted: 0 };

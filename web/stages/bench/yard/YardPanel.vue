@@ -192,7 +192,7 @@ li {
 }
 li:not(.more) > button:first-child {
   width: 92px;
-  height: calc(100% - 24px);
+  min-height: 108px;
   display: flex;
   flex-direction: column;
   align-items: center;
@@ -223,6 +223,7 @@ img {
   width: 100%;
   height: 24px;
   padding: 0;
+  color: var(--ink-2);
   font-size: 11.5px;
   text-align: center;
 }
