@@ -112,6 +112,10 @@ describe('findings of the survey', () => {
       piece({ id: 'S-2', at: [320, 180], stand: { kind: 'floor' } }),
     ];
     expect(ids(scape({ option: { pieces: twice } }))).toEqual(['piece.overlaps']);
+    const overlapping = scape({ option: { pieces: twice } });
+    expect(inEnglish(surveyFindings(overlapping, survey(overlapping))[0].says)).toMatch(
+      /^S-2 shares [\d.]+ L with S-1\.$/,
+    );
   });
 
   it('finds a label more than 5 % off, and plants that want CO2 where there is none', () => {

@@ -3,10 +3,12 @@ import type { Commission } from '../commission/schema';
 import { stoneToHoldKg } from '../hardscape/buoyancy';
 import { rounded } from '../units/quantity';
 import type { Finding } from '../words/finding';
+import { sharedMm3 } from '../hardscape/slideApart';
 import { JOINABLE_MM } from '../hardscape/contact';
 import { inKg, inKgf, inLitres, inMm, type Measure } from '../words/measure';
 import { PRACTICE, say, type Text } from '../words/text';
 import { densityOf } from '../hardscape/mass';
+import { fixedStanding } from './fixed';
 import { bedFindings } from './bedFindings';
 import type { GroupSurvey } from './groups';
 import { jointFindings } from './jointFindings';
@@ -155,7 +157,8 @@ function steepFindings(commission: Commission, { layers }: Survey): Finding[] {
   });
 }
 
-function pieceFindings(commission: Commission, { pieces }: Survey): Finding[] {
+function pieceFindings(commission: Commission, survey: Survey): Finding[] {
+  const { pieces } = survey;
   const { lid, waterLineMm } = commission.vessel;
   const { height } = commission.vessel.innerMm;
   const tallest = TALLEST_SHARE * height;
@@ -243,12 +246,29 @@ function pieceFindings(commission: Commission, { pieces }: Survey): Finding[] {
         measured: rounded(piece.overlapL, 2),
         limit: rounded(TOUCHING_SHARE * piece.volumeL, 2),
         unit: 'L',
-        says: say('piece.overlaps.says', { piece: piece.id, shared: inLitres(piece.overlapL, 2) }),
+        says: say('piece.overlaps.says', {
+          piece: piece.id,
+          shared: inLitres(piece.overlapL, 2),
+          others: sharing(commission, survey, piece.id),
+        }),
         because: say('piece.overlaps.because'),
         source: say('source.drawing'),
       });
     return found;
   });
+}
+
+/** The pieces before one, and fixed things, that it runs into by more than they touch. */
+function sharing({ vessel }: Commission, { standing, field }: Survey, id: string): string[] {
+  const all = [...fixedStanding(vessel), ...standing];
+  const own = all.findIndex((s) => s.piece.id === id);
+  const least = (TOUCHING_SHARE / 2) * all[own].columns.volumeMm3;
+  const into = all
+    .slice(0, own)
+    .map((o) => ({ id: o.piece.id, mm3: sharedMm3(all[own], [o], field, vessel) }))
+    .sort((a, b) => b.mm3 - a.mm3);
+  // Of many that it runs into a little each, at least the one that it runs into most.
+  return into.filter((o, i) => i === 0 || o.mm3 > least).map((o) => o.id);
 }
 
 function co2Findings(commission: Commission, { plantings }: Survey): Finding[] {

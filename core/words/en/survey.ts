@@ -80,8 +80,8 @@ export const SURVEY = {
   'piece.rests.says': '{piece} does not lie above the piece it is said to rest on.',
   'piece.rests.because':
     'It has been set on the bed instead. Move it over its support, or stand it on the bed.',
-  'piece.overlaps.says': '{piece} shares {shared} with a piece before it.',
-  'piece.overlaps.because': 'Two stones cannot fill the same space: draw them apart. Volumes count it once.',
+  'piece.overlaps.says': '{piece} shares {shared} with {others}.',
+  'piece.overlaps.because': 'Two pieces cannot fill the same space: draw them apart. Volumes count it once.',
   'plant.co2.says': '{plant} does poorly without injected CO2.',
   'plant.co2.because': 'The brief has none. Choose another plant or ask about a CO2 set.',
   'vessel.label.says.more': 'The label says {label}, {percent} % more than the {inside} inside.',
