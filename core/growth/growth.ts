@@ -117,7 +117,8 @@ export function coverDays(
 }
 
 /** What grows from one heart does not run on; carpets, grasses, creepers, moss and stems do. */
-const isClump = ({ habit }: Plant) => habit === 'rosette' || habit === 'bulb' || habit === 'epiphyte';
+export const isClump = ({ habit }: Pick<Plant, 'habit'>) =>
+  habit === 'rosette' || habit === 'bulb' || habit === 'epiphyte';
 
 /**
  * Share of the ground that plugs of a spacing cover after some days: circles that grow, as if set at random where they

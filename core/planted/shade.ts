@@ -1,3 +1,4 @@
+import { isClump } from '../growth/growth';
 import { canopyOf, throughLeaves } from '../light/canopy';
 import type { Living } from './conditions';
 import type { Planted } from './planted';
@@ -15,6 +16,8 @@ const ASKED = 24;
 const AT_HEIGHT = 0.7;
 /** Only what grows higher than this throws a shadow worth the name, mm. */
 const LEAST_MM = 60;
+/** Rosettes, bulbs and epiphytes let more through than stems and grasses that stand close (common practice). */
+const CLUMP_SHARE = 0.4;
 /** What floats and has closed lets so little through (common practice). */
 const UNDER_FLOATING = 0.25;
 
@@ -40,7 +43,7 @@ export function shadeOf(
       spots: p.spots,
       radiusMm: Math.max((p.plant.spreadMm ?? 60) / 2, (p.spacingMm ?? 0) / 2),
       heightMm: grownMm(p, waterMm),
-      cover: Math.min(1, p.growth.factor),
+      cover: Math.min(1, p.growth.factor) * (isClump(p.plant) ? CLUMP_SHARE : 1),
     })),
   );
   const above = 1 - (1 - UNDER_FLOATING) * Math.min(1, floatingShare);

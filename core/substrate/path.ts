@@ -21,7 +21,7 @@ const THIN_MM = 0.5;
  */
 export function pathRegion(
   { line, widthMm: [from, to] }: Pick<PathLine, 'line' | 'widthMm'>,
-  vessel: Vessel,
+  vessel: Pick<Vessel, 'innerMm'>,
 ): Point[] {
   const curve = smooth(line);
   const along = lengths(curve);

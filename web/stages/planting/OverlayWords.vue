@@ -38,9 +38,10 @@ const turnover = computed(() =>
     No lamp is listed under Vessel and site: there is no light to map.
   </p>
   <p v-else-if="overlay === 'light' && living" class="tell quiet">
-    {{ guessed ? 'By the watts of the lamp: type its light under Vessel. ' : '' }}{{ living.hours }} h a day
-    at full output<template v-if="living.tinted">, water tinted by fresh wood</template>; as planted: what is
-    left once all have grown stands on each card.
+    {{ guessed ? 'By the watts of the lamp alone. ' : '' }}{{ living.hours }} h a day at full output<template
+      v-if="living.tinted"
+      >, water tinted by fresh wood</template
+    >; as planted.
   </p>
   <p v-else-if="overlay === 'flow' && living?.flow.length" class="tell quiet">
     {{ Math.round(living.litresPerHour) }} L an hour, {{ turnover }} times the free water.

@@ -12,6 +12,7 @@ import { useFigures } from '../../units/figures';
 import HideJoints from './HideJoints.vue';
 import { livesWords } from './livesWords';
 import PackFields from './PackFields.vue';
+import type { SettleGround } from './usePlantings';
 import WaysOut from './WaysOut.vue';
 
 /** One planting: what is typed of it, what it has where it stands, and why it is happy there or not. */
@@ -36,7 +37,7 @@ defineEmits<{
   remove: [];
   become: [plant: string];
   mirror: [];
-  settle: [how: 'share' | 'leave'];
+  settle: [how: SettleGround];
   split: [];
   join: [id: string];
   pick: [];
@@ -66,9 +67,9 @@ const STANDS = [
 const SPLITS = computed(() => {
   const [few, usual, many] = part.value?.splits ?? [0, 0, 0];
   return [
-    { value: 'coarse', title: `coarsely, ${few} a pack` },
-    { value: 'usual', title: `as usual, ${usual} a pack` },
-    { value: 'fine', title: `finely, ${many} a pack` },
+    { value: 'coarse', title: `${few}, coarsely` },
+    { value: 'usual', title: `${usual}, as usual` },
+    { value: 'fine', title: `${many}, finely` },
   ];
 });
 const change = (key: string, to: Partial<Planting>) =>
@@ -127,7 +128,10 @@ const lives = computed(() => (part.value ? livesWords(part.value, props.lit, flo
       Lies on {{ sharing.map((p) => p.id).join(', ') }}:
       <button class="act" data-test="share-ground" @click="$emit('settle', 'share')">share the ground</button>
       <button class="act" data-test="leave-ground" @click="$emit('settle', 'leave')">
-        leave it to the other
+        leave it to {{ sharing.length > 1 ? 'the others' : 'the other' }}
+      </button>
+      <button class="act" data-test="take-ground" @click="$emit('settle', 'take')">
+        take it from {{ sharing.length > 1 ? 'the others' : 'the other' }}
       </button>
     </p>
     <p v-for="n in findings" :key="n.id" class="late">
@@ -230,7 +234,7 @@ const lives = computed(() => (part.value ? livesWords(part.value, props.lit, flo
       />
       <v-select
         v-if="part && part.splits[2] > part.splits[0]"
-        label="split"
+        label="a pack split into"
         :items="SPLITS"
         :model-value="planting.splits ?? 'usual'"
         @update:model-value="
@@ -313,7 +317,7 @@ p {
 }
 .fields {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(104px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(124px, 1fr));
   gap: 0 12px;
   align-items: end;
 }

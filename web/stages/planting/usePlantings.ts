@@ -8,6 +8,9 @@ import { api } from '../../document/api';
 import { useCommission } from '../../document/commissionStore';
 import { useStudio } from '../../document/studioStore';
 
+/** How plantings on the same ground settle it. */
+export type SettleGround = 'share' | 'leave' | 'take';
+
 /** Plants that can be planted, what is planted, and which of it is looked at. */
 export function usePlantings() {
   const commission = useCommission();
@@ -82,23 +85,24 @@ export function usePlantings() {
 
   /** What lies on the ground of a planting and would be counted for the whole with it. */
   const on = (planting: Planting) => lyingOn(planting, commission.option?.plants ?? []);
-  /** One of two ways to settle it: all of them share the ground evenly, or this one leaves the others theirs. */
-  function settle(id: string, how: 'share' | 'leave'): void {
+  /** One of the ways to settle it: all of them share the ground evenly, this one leaves the others theirs, or takes its own from them. */
+  function settle(id: string, how: SettleGround): void {
     const own = commission.option!.plants.find((p) => p.id === id);
     if (!own?.region) return;
     const others = on(own);
     const ids = new Set([id, ...others.map((p) => p.id)]);
-    const left = regionWithout(own.region, others.map((p) => p.region!)).map(([x, y]): [number, number] => [x, y]); // prettier-ignore
+    const less = (p: Planting, by: readonly Planting[]): Planting[] => {
+      const left = regionWithout(p.region!, by.map((o) => o.region!)).map(([x, y]): [number, number] => [x, y]); // prettier-ignore
+      return left.length < 3 ? [] : [{ ...p, region: left }];
+    };
+    const settled = (p: Planting): Planting[] => {
+      if (!ids.has(p.id)) return [p];
+      if (how === 'share') return [{ ...p, share: Math.round(1000 / ids.size) / 1000 }];
+      const gives = how === 'leave' ? p.id === id : p.id !== id;
+      return gives ? less(p, how === 'leave' ? others : [own]) : [p];
+    };
     commission.endStep();
-    commission.editOption(`settle ${id}`, (o) => ({
-      ...o,
-      plants:
-        how === 'share'
-          ? o.plants.map((p) => (ids.has(p.id) ? { ...p, share: Math.round(1000 / ids.size) / 1000 } : p))
-          : left.length < 3
-            ? o.plants.filter((p) => p.id !== id)
-            : o.plants.map((p) => (p.id === id ? { ...p, region: left } : p)),
-    }));
+    commission.editOption(`settle ${id}`, (o) => ({ ...o, plants: o.plants.flatMap(settled) }));
   }
 
   /** A planting cut in two along a line; what is wrong with the line, if anything. */
