@@ -34,6 +34,7 @@ export function plantedFindings(
       ...lightFindings(p, living),
       ...shadeFindings(p, parts),
       ...waterFindings(p, living),
+      ...levelFindings(p, commission.vessel.waterLineMm),
       ...flowFindings(p, living),
       ...coverFindings(commission, p),
     ]),
@@ -141,10 +142,22 @@ function waterFindings(part: Planted, { waterC, gh }: Living): Finding[] {
   return found;
 }
 
+/** Plants of the air below the water, and plants of the water above it. */
+function levelFindings(part: Planted, waterMm: number): Finding[] {
+  const { plant, planting, spots, count } = part;
+  if (!planting.on) return [];
+  let above = 0;
+  for (let i = 2; i < spots.length; i += 3) if (spots[i] >= waterMm) above++;
+  if (plant.habit === 'emersed')
+    return above >= count
+      ? []
+      : [finding('plant.drowned', 'warn', part, [above, count, 'plug'], say('plant.drowned.says', { plant: plant.name, piece: planting.on, count: above, wanted: count }), say('plant.drowned.because'))]; // prettier-ignore
+  if (above === 0) return [];
+  return [finding('plant.dry', 'warn', part, [above, 0, 'plug'], say('plant.dry.says', { plant: plant.name, count: above }), say('plant.dry.because'))]; // prettier-ignore
+}
+
 function flowFindings(part: Planted, { flow }: Living): Finding[] {
   const { plant, speedMmS, planting } = part;
-  if (plant.habit === 'emersed' && planting.on && part.spots.length / 3 < part.count)
-    return [finding('plant.drowned', 'warn', part, [part.spots.length / 3, part.count, 'plug'], say('plant.drowned.says', { plant: plant.name, piece: planting.on, count: part.spots.length / 3, wanted: part.count }), say('plant.drowned.because'))]; // prettier-ignore
   if (plant.roots !== 'epiphyte' || plant.habit === 'emersed') return [];
   if (planting.region && plant.habit === 'epiphyte')
     return [finding('plant.rhizome', 'warn', part, [1, 0, 'region'], say('plant.rhizome.says', { plant: plant.name }), say('plant.rhizome.because'))]; // prettier-ignore

@@ -186,6 +186,14 @@ describe('above the water', () => {
     for (let i = 2; i < 9; i += 3) expect(out.parts[0].spots[i]).toBeGreaterThanOrEqual(200);
     expect(ids(out)).not.toContain('plant.drowned');
     expect(ids(planted(of(150)))).toContain('plant.drowned');
+    // A spot that was chosen by hand below the water is one too few, and a moss above it dries out.
+    const picked = (plant: string, z: number) => ids(planted(with_([{ plant, on: 'R-1', count: 1, at: [[0, 0, z]], region: undefined }], (c) => {
+      c.vessel.waterLineMm = 200;
+      c.options[0].pieces = [piece({ id: 'R-1', shape: { kind: 'box', sizeMm: [200, 120, 320] }, at: [300, 180], stand: { kind: 'floor' } })]; // prettier-ignore
+    }))); // prettier-ignore
+    expect(picked('spathiphyllum-wallisii', -100)).toContain('plant.drowned');
+    expect(picked('taxiphyllum-barbieri', 160)).toContain('plant.dry');
+    expect(picked('taxiphyllum-barbieri', -100)).not.toContain('plant.dry');
     // What lives under water never sits above it.
     const moss = planted(with_([{ plant: 'taxiphyllum-barbieri', on: 'R-1', count: 3, region: undefined }], (c) => {
       c.vessel.waterLineMm = 200;

@@ -185,7 +185,9 @@ function partOf(
     leastDli,
     meanDli,
     mostDli,
-    ...(living.flow.length > 0 && spots.length > 0 ? { speedMmS: meanSpeed(spots, living) } : {}),
+    ...(living.flow.length > 0 && spots.length > 0 && plant.habit !== 'emersed'
+      ? { speedMmS: meanSpeed(spots, living) }
+      : {}),
     ...packs,
     bareM2,
     waysOut: [],

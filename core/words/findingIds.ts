@@ -34,6 +34,7 @@ export const FINDINGS = {
   'plant.hardness': 'planted',
   'plant.rhizome': 'planted',
   'plant.drowned': 'planted',
+  'plant.dry': 'planted',
   'plant.still': 'planted',
   'plant.cover': 'planted',
   'plant.hides': 'planted',

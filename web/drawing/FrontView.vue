@@ -130,11 +130,11 @@ const mark = computed(() => {
       ><clipPath :id="`glass-${option.id}-${k.toFixed(3)}`"
         ><rect
           :x="-8"
-          :y="-X(120)"
+          :y="-X(150)"
           :width="X(vessel.innerMm.length) + 16"
-          :height="Z(0) + X(120)" /></clipPath
+          :height="Z(0) + X(150)" /></clipPath
       ><clipPath :id="`inside-${option.id}-${k.toFixed(3)}`"
-        ><rect :width="X(vessel.innerMm.length)" :height="Z(0)" /></clipPath
+        ><rect :y="-X(150)" :width="X(vessel.innerMm.length)" :height="Z(0) + X(150)" /></clipPath
     ></defs>
     <rect x="0" y="0" :width="X(vessel.innerMm.length)" :height="X(H)" fill="var(--paper)" />
     <rect

@@ -40,6 +40,9 @@ export const PLANTING = {
   'plant.rhizome.because': 'Count it on a stone or on wood instead, glued or tied.',
   'plant.drowned.says': '{plant} grows in air; {piece} has room for {count} of {wanted} above the water.',
   'plant.drowned.because': 'Set the wood higher, lower the water, or plant fewer.',
+  'plant.dry.says':
+    '{count, plural, one {# portion of {plant} sits} other {# portions of {plant} sit}} above the water line and will dry out.',
+  'plant.dry.because': 'Set them lower, raise the water, or choose a plant that grows in air.',
   'plant.still.says': '{plant} stands where water moves with {percent} % of the mean: mulm settles there.',
   'plant.still.because': 'Set it where water passes, or turn the outflow to it.',
   'plant.cover.says': '{plant} closes about {on}, after {day}.',
