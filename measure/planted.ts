@@ -1,5 +1,7 @@
 import type { Plant } from '../core/commission/schema';
 import { KNOWN_PLANTS } from '../core/catalogue/knownPlants';
+import { shutOff } from '../core/flow/passages';
+import { canopyOf, throughLeaves } from '../core/light/canopy';
 import { tankFlow } from '../core/flow/tankFlow';
 import type { Lamp } from '../core/light/lamps';
 import { lightMap, type Lit } from '../core/light/lightMap';
@@ -68,7 +70,18 @@ export async function plantedRows(): Promise<Row[]> {
         (mm) => -mm,
       );
   });
-  return [light, again, positions, flow, week];
+  const stems = KNOWN_PLANTS.find((p) => p.id === 'rotala-rotundifolia') as Plant;
+  const stemWeek = await timed('week.2000 stems', 9, (run) => {
+    const look = { id: 'P', plant: stems, spots, heightMm: 260 + run, radiusMm: 20, cover: 1, melted: 0 };
+    for (let i = 0; i < spots.length; i += 3) leavesOfPlug(look, spots[i], spots[i + 2], 470, (mm) => mm, (mm) => -mm); // prettier-ignore
+  });
+  const layers = tankFlow(lit.field, lit.standing, SIZE, 470, 1_500, ports);
+  const passages = await timed('water.shut', 7, () => layers.map((layer) => shutOff(layer, 60)), 2);
+  const canopy = await timed('leaves.2000', 7, () => {
+    const leaves = canopyOf([SIZE[0], SIZE[1]], [{ spots, radiusMm: 25, heightMm: 260, cover: 1 }]);
+    for (let i = 0; i < 200 * 3; i += 3) for (const { at } of lamps) throughLeaves(leaves, [spots[i], spots[i + 1], spots[i + 2]], at); // prettier-ignore
+  });
+  return [light, again, positions, flow, passages, canopy, week, stemWeek];
 }
 
 /** Twice the cells, twice the plugs: twice the time. */
