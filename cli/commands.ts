@@ -40,7 +40,9 @@ async function run(part: Part | 'validate', file: string, asked: Asked, { out, s
   const today = asked.today ?? localDay(new Date());
   const result = plan(commission, { optionId: asked.option, today });
   const shown = part === 'validate' ? 'takeoff' : part;
-  const planted = part === 'planting' ? plantedPlan(commission, result.survey) : undefined;
+  // Programs are told where each plug goes with the quantities too; a table of quantities has no room for it.
+  const wanted = part === 'planting' || (asked.json && part === 'takeoff');
+  const planted = wanted ? plantedPlan(commission, result.survey) : undefined;
   if (asked.json) out(`${JSON.stringify(report(result, shown, planted), null, 2)}\n`);
   else out(table(part, commission, result, planted));
 }

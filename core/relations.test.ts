@@ -32,7 +32,7 @@ const CENTRAL = [
   'potentialFlow', 'pouredL', 'powerLoad', 'powerOf', 'ppfdFrom', 'proposedGear', 'recommendedKg', 'recordedOf',
   'regionWithout', 'relax', 'remainingShare', 'restingCelsius', 'roSchedule', 'roughStone', 'saturationKPa',
   'seenThroughPane', 'shadeOf', 'shutOff', 'silhouette', 'slopedAreaMm2', 'solidOfOutlines', 'splitRegion',
-  'squaringUp', 'stabilityOf', 'starts', 'stoneToHoldKg', 'stoppedBy', 'tankFlow', 'throughLeaves', 'tiled', 'traced',
+  'squaringUp', 'stabilityOf', 'starts', 'stoneToHoldKg', 'stoppedBy', 'tankFlow', 'throughLeaves', 'throughPlates', 'tiled', 'traced',
   'turnToSeat', 'waterDensity', 'waterRecipe',
 ]; // prettier-ignore
 

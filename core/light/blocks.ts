@@ -1,4 +1,3 @@
-import type { Vessel } from '../commission/schema';
 import type { Standing } from '../hardscape/settle';
 import type { Vector } from './ppfd';
 
@@ -11,15 +10,6 @@ export interface Blocks {
   solid: Uint8Array;
   /** Nothing solid is above this, mm. */
   topMm: number;
-  /** Level things at the top of the glass: a rim, braces. */
-  plates: readonly Plate[];
-}
-
-/** A level strip that lets nothing through: from one corner to the other, and its height, mm. */
-export interface Plate {
-  from: readonly [number, number];
-  to: readonly [number, number];
-  zMm: number;
 }
 
 /** A body with straight sides: gear, a fixed thing. */
@@ -37,13 +27,12 @@ export function blocksOf(
   size: readonly [number, number, number],
   standing: readonly Standing[],
   bodies: readonly Body[] = [],
-  plates: readonly Plate[] = [],
 ): Blocks {
   const mm = BLOCK_MM;
   const highest = Math.max(0, ...standing.map((s) => s.columns.extent.hi[2] + s.zMm), ...bodies.map((b) => b.zMm + b.sizeMm[2])); // prettier-ignore
   const [columns, rows, layers] = [size[0], size[1], highest].map((v) => Math.max(1, Math.ceil(v / mm)));
   const solid = new Uint8Array(columns * rows * layers);
-  const blocks: Blocks = { columns, rows, layers, mm, solid, topMm: highest, plates };
+  const blocks: Blocks = { columns, rows, layers, mm, solid, topMm: highest };
   for (const s of standing) fillPiece(blocks, s);
   for (const b of bodies) fillBody(blocks, b);
   return blocks;
@@ -88,11 +77,9 @@ const OFF_MM = 1.6 * BLOCK_MM;
  * Valid for things larger than a block. Leaves out: what is outside of the tank.
  */
 export function isShaded(blocks: Blocks, from: Vector, to: Vector): boolean {
-  const { columns, rows, solid, mm, topMm, plates } = blocks;
+  const { columns, rows, solid, mm, topMm } = blocks;
   const dz = to[2] - from[2];
-  if (dz <= 0) return false;
-  for (const plate of plates) if (meetsPlate(plate, from, to)) return true;
-  if (from[2] >= topMm) return false;
+  if (from[2] >= topMm || dz <= 0) return false;
   const long = Math.hypot(to[0] - from[0], to[1] - from[1], dz);
   // Only as far up as something is.
   const end = Math.min(1, (topMm - from[2]) / dz) * long;
@@ -112,32 +99,4 @@ export function isShaded(blocks: Blocks, from: Vector, to: Vector): boolean {
     if (solid[(k * rows + j) * columns + i] === 1) return true;
   }
   return false;
-}
-
-/** Whether a line upwards goes through a strip. */
-function meetsPlate({ from: lo, to: hi, zMm }: Plate, from: Vector, to: Vector): boolean {
-  const share = (zMm - from[2]) / (to[2] - from[2]);
-  if (share <= 0 || share >= 1) return false;
-  const [x, y] = [from[0] + (to[0] - from[0]) * share, from[1] + (to[1] - from[1]) * share];
-  return x >= lo[0] && x <= hi[0] && y >= lo[1] && y <= hi[1];
-}
-
-/** Rim and braces of a vessel as strips: of clear glass they let most of it through, here they are taken as dark. */
-export function platesOf({
-  innerMm: { length, width, height },
-  rimMm = 0,
-  braces = [],
-}: Pick<Vessel, 'innerMm' | 'rimMm' | 'braces'>): Plate[] {
-  const strip = (x0: number, y0: number, x1: number, y1: number): Plate => ({ from: [x0, y0], to: [x1, y1], zMm: height }); // prettier-ignore
-  return [
-    ...(rimMm > 0
-      ? [
-          strip(0, 0, length, rimMm),
-          strip(0, width - rimMm, length, width),
-          strip(0, 0, rimMm, width),
-          strip(length - rimMm, 0, length, width),
-        ]
-      : []),
-    ...braces.map(({ fromMm, toMm }) => strip(fromMm, 0, toMm, width)),
-  ];
 }

@@ -1,9 +1,10 @@
 import type { Standing } from '../hardscape/settle';
 import type { BedField } from '../substrate/bedField';
 import { cellGradient } from '../substrate/slope';
-import { blocksOf, isShaded, type Blocks, type Body, type Plate } from './blocks';
+import { blocksOf, isShaded, type Blocks, type Body } from './blocks';
 import type { Lamp } from './lamps';
 import { imagesOf, mirrored, type Pane } from './panes';
+import { throughPlates, type Plate } from './plates';
 import { ppfdFrom, sourcesOf, type Source, type Vector } from './ppfd';
 
 /** Light on the bed: PPFD in the middle of each of its cells, µmol/m²/s, and what is needed to ask elsewhere or again. */
@@ -54,7 +55,7 @@ const MOST_SOURCES = 21;
  */
 export function lightMap(lit: Lit, memo: LightMemo = {}): LightMap {
   const { field, standing } = lit;
-  const blocks = blocksOf(lit.sizeMm, standing, lit.bodies, lit.plates);
+  const blocks = blocksOf(lit.sizeMm, standing, lit.bodies);
   const key = JSON.stringify([
     lit.lamps,
     lit.waterMm,
@@ -89,7 +90,7 @@ export function lightMap(lit: Lit, memo: LightMemo = {}): LightMap {
     at: (spot, normal = [0, 0, 1], through = () => 1) => {
       let [open, whole] = [0, 0];
       for (const source of sources) {
-        const gives = ppfdFrom(source, spot, normal, lit.waterMm, lit.fadesPerM);
+        const gives = litBy(lit, source, spot, normal);
         whole += gives;
         if (gives > 0 && !isShaded(blocks, spot, source.at)) open += gives * through(spot, source.at);
       }
@@ -109,7 +110,19 @@ function spotOf(field: BedField, cell: number): Vector {
   return [(column + 0.5) * field.dxMm, (row + 0.5) * field.dyMm, field.surfaceMm[cell]];
 }
 
-function bareLight({ field, waterMm, fadesPerM }: Lit, sources: readonly Source[]): Float32Array {
+/** What one source gives a spot where no piece is in the way. */
+function litBy(
+  { waterMm, fadesPerM, plates = [] }: Lit,
+  source: Source,
+  spot: Vector,
+  normal: Vector,
+): number {
+  const gives = ppfdFrom(source, spot, normal, waterMm, fadesPerM);
+  return plates.length > 0 && gives > 0 ? gives * throughPlates(plates, spot, source.at) : gives;
+}
+
+function bareLight(lit: Lit, sources: readonly Source[]): Float32Array {
+  const { field } = lit;
   const cells = field.columns * field.rows;
   const bare = new Float32Array(cells * sources.length);
   for (let cell = 0, i = 0; cell < cells; cell++) {
@@ -117,7 +130,7 @@ function bareLight({ field, waterMm, fadesPerM }: Lit, sources: readonly Source[
     const long = Math.sqrt(1 + gx * gx + gy * gy);
     const normal: Vector = [-gx / long, -gy / long, 1 / long];
     const spot = spotOf(field, cell);
-    for (const source of sources) bare[i++] = ppfdFrom(source, spot, normal, waterMm, fadesPerM);
+    for (const source of sources) bare[i++] = litBy(lit, source, spot, normal);
   }
   return bare;
 }

@@ -41,7 +41,7 @@ export function report(
 }
 
 /** A planting for other programs: where each plug goes in planting order, and its light. */
-function plantingOf({ plant, planting: _own, spots, dli, growth, waysOut, ...rest }: Planted): unknown {
+function plantingOf({ plant, planting, spots, dli, growth, waysOut, ...rest }: Planted): unknown {
   const positions = Array.from({ length: spots.length / 3 }, (_, i) => ({
     no: rest.firstNo + i,
     xMm: spots[i * 3],
@@ -49,7 +49,7 @@ function plantingOf({ plant, planting: _own, spots, dli, growth, waysOut, ...res
     zMm: spots[i * 3 + 2],
     dli: dli[i],
   }));
-  return { ...rest, plant: plant.id, name: plant.name, growthFactor: growth.factor, waysOut, positions };
+  return { ...rest, plant: plant.id, name: plant.name, growthFactor: growth.factor, coverDay: rest.cover?.on, on: planting.on, waysOut, positions }; // prettier-ignore
 }
 
 /** Light, flow and water in which they live, without their maps. */

@@ -4,7 +4,7 @@ import type { Commission } from '../commission/schema';
 import { tankFlow, type FlowLayer, type Ports } from '../flow/tankFlow';
 import { waterTarget } from '../filling/filling';
 import { devicesOf, gearKindOf } from '../gear/gear';
-import { platesOf } from '../light/blocks';
+import { platesOf } from '../light/plates';
 import { lampsOf, type Lamp } from '../light/lamps';
 import { lightMap, type LightMap, type LightMemo } from '../light/lightMap';
 import type { Pane } from '../light/panes';
