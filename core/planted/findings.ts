@@ -31,6 +31,7 @@ export function plantedFindings(
 ): Finding[] {
   return [
     ...parts.flatMap((p) => [
+      ...placeFindings(p),
       ...lightFindings(p, living),
       ...shadeFindings(p, parts),
       ...waterFindings(p, living),
@@ -90,6 +91,13 @@ function lightFindings(part: Planted, { lit }: Living): Finding[] {
   if (mostDli > good * TOO_MUCH && plant.growth === 'slow')
     return [finding('plant.burns', 'note', part, [mostDli, good * TOO_MUCH, 'mol/m²/d'], say('plant.burns.says', { ...names, dli: rounded(mostDli, 1) }), say('plant.burns.because'))]; // prettier-ignore
   return [];
+}
+
+/** A region of which nothing is free ground. */
+function placeFindings(part: Planted): Finding[] {
+  if (!part.planting.region || part.count > 0) return [];
+  const says = say('plant.nowhere.says', { planting: part.id, plant: part.plant.name });
+  return [finding('plant.nowhere', 'warn', part, [0, 1, 'plug'], says, say('plant.nowhere.because'))];
 }
 
 /** Light enough as planted, too little once a neighbour has grown. */

@@ -129,6 +129,14 @@ describe('a scape as it will be planted', () => {
   });
 });
 
+describe('a region', () => {
+  it('outside the glass is said, and is no plug', () => {
+    const out = planted(with_([{ ...carpet, region: [[700, 40], [800, 40], [800, 140], [700, 140]] }])); // prettier-ignore
+    expect(out.parts[0].count).toBe(0);
+    expect(ids(out)).toContain('plant.nowhere');
+  });
+});
+
 describe('packs', () => {
   it('are those of the take-off: an entry that only has a pack is split into what that holds', () => {
     const c = with_([carpet], (d) => {

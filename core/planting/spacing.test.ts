@@ -1,5 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { usualSpacingMm } from './spacing';
+import { spacingFault, usualSpacingMm } from './spacing';
+
+describe('a spacing', () => {
+  it('is held against the region', () => {
+    const region = [[0, 0], [120, 0], [120, 60], [0, 60]] as const; // prettier-ignore
+    expect(spacingFault(30, region)).toBeUndefined();
+    expect(spacingFault(200, region)).toBe('is farther than the region is long, 120 mm');
+  });
+});
 
 describe('spacing to begin with', () => {
   it('is the plant’s own, otherwise that of its habit (common practice)', () => {

@@ -1,4 +1,5 @@
 import type { Plant } from '../commission/schema';
+import { polygonBounds, type Polygon } from '../geometry/polygon';
 
 /** Distances between plugs to begin with, mm (common practice: dense 20 to 30, economical 40 to 50). */
 const BY_HABIT: Partial<Record<NonNullable<Plant['habit']>, number>> = {
@@ -21,6 +22,13 @@ export function usualSpacingMm(
 ): number {
   const dense = BY_HABIT[habit] ?? USUAL_MM;
   return spacingMm ?? (school === 'dense' ? dense : Math.round(dense * ECONOMICAL));
+}
+
+/** What is wrong with a spacing for a region, in words for beside the field; nothing where at least two plugs stand in it. */
+export function spacingFault(spacingMm: number, region: Polygon): string | undefined {
+  const [left, front, right, back] = polygonBounds(region);
+  const longest = Math.max(right - left, back - front);
+  return spacingMm > longest ? `is farther than the region is long, ${Math.round(longest)} mm` : undefined;
 }
 
 /** What holds on to stone and wood, or floats, is counted; how many portions to begin with (common practice). */

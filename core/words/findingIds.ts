@@ -35,6 +35,7 @@ export const FINDINGS = {
   'plant.rhizome': 'planted',
   'plant.drowned': 'planted',
   'plant.dry': 'planted',
+  'plant.nowhere': 'planted',
   'plant.still': 'planted',
   'plant.cover': 'planted',
   'plant.hides': 'planted',

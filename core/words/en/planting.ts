@@ -43,6 +43,9 @@ export const PLANTING = {
   'plant.dry.says':
     '{count, plural, one {# portion of {plant} sits} other {# portions of {plant} sit}} above the water line and will dry out.',
   'plant.dry.because': 'Set them lower, raise the water, or choose a plant that grows in air.',
+  'plant.nowhere.says':
+    '{plant} ({planting}) has no free ground: its region lies outside the glass or under what stands there.',
+  'plant.nowhere.because': 'Draw its corners onto the bed, or take it away.',
   'plant.still.says': '{plant} stands where water moves with {percent} % of the mean: mulm settles there.',
   'plant.still.because': 'Set it where water passes, or turn the outflow to it.',
   'plant.cover.says': '{plant} closes about {on}, after {day}.',

@@ -4,6 +4,7 @@ import { plantingOrigin } from '../../../core/commission/origin';
 import type { Pack, Plant, Planting } from '../../../core/commission/schema';
 import { floatingCount, floatingShare, type Planted } from '../../../core/planted/planted';
 import type { Hide } from '../../../core/planting/picked';
+import { spacingFault } from '../../../core/planting/spacing';
 import type { Finding } from '../../../core/words/finding';
 import { useCommission } from '../../document/commissionStore';
 import FigureField from '../../document/FigureField.vue';
@@ -77,6 +78,8 @@ const change = (key: string, to: Partial<Planting>) =>
     ...o,
     plants: o.plants.map((p) => (p.id === props.planting.id ? { ...p, ...to } : p)),
   }));
+const setSpacing = (mm: number | undefined) =>
+  (mm !== undefined && spacingFault(mm, props.planting.region!)) || change('spacing', { spacingMm: mm });
 const surfaceMm2 = computed(() => doc.value.vessel.innerMm.length * doc.value.vessel.innerMm.width);
 /** Share of the surface under what floats, once each plug has its spread, in per cent. */
 const floating = computed(() =>
@@ -170,7 +173,7 @@ const lives = computed(() => (part.value ? livesWords(part.value, props.lit, flo
           label="plugs apart"
           kind="length"
           :value="planting.spacingMm"
-          :apply="(v) => change('spacing', { spacingMm: v })"
+          :apply="setSpacing"
           data-test="spacing"
         />
         <v-select
