@@ -131,6 +131,7 @@ describe('regions', () => {
 
   it('that lie on each other are shared or left to the other by one press', async () => {
     await open('/c/demo-valley/planting');
+    const whole = await count('P-2');
     await b.at.type('.plants .v-text-field', 'marsilea');
     await b.at.press('[data-plant="marsilea-hirsuta"]');
     const box = (await (await b.page.waitForSelector('[data-region="P-2"]'))!.boundingBox())!;
@@ -157,10 +158,10 @@ describe('regions', () => {
     await b.page.waitForFunction(() => !document.querySelector('[data-test="on"]'));
     // Or the others give way to it.
     await b.page.click('[aria-label="Undo"]');
-    const before = await count('P-2');
+    await b.page.waitForFunction((n) => document.querySelector('[data-plugs="P-2"]')!.getAttribute('data-count') === String(n), {}, whole); // prettier-ignore
     await b.at.press('[data-test="take-ground"]');
     await b.page.waitForFunction(() => !document.querySelector('[data-test="on"]'));
-    await b.page.waitForFunction((n) => Number(document.querySelector('[data-plugs="P-2"]')!.getAttribute('data-count')) < n, {}, before); // prettier-ignore
+    await b.page.waitForFunction((n) => Number(document.querySelector('[data-plugs="P-2"]')!.getAttribute('data-count')) < n, {}, whole); // prettier-ignore
   });
 
   it('are none on wood: moss is counted there, and stands on its upper faces', async () => {

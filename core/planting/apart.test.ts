@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { polygonArea, polygonContains, type Point } from '../geometry/polygon';
+import { commonArea } from '../geometry/offset';
+import { firstCrossing, polygonArea, polygonContains, type Point } from '../geometry/polygon';
 import { lyingOn, regionWithout } from './apart';
 
 const block = (l: number, r: number): [number, number][] => [[l, 0], [r, 0], [r, 100], [l, 100]]; // prettier-ignore
@@ -26,5 +27,19 @@ describe('regions that lie on each other', () => {
     // Cut in two, the larger stays.
     expect(polygonArea(regionWithout(block(0, 200), [block(60, 80)]))).toBeCloseTo(120 * 100, 0);
     expect(regionWithout(block(0, 200), [block(-10, 220)])).toEqual([]);
+    // Whichever way round they were drawn, also where the others lie on each other.
+    const both = regionWithout(block(0, 200), [block(100, 300), block(150, 300).reverse()]);
+    expect(polygonArea(both)).toBeCloseTo(100 * 100, 0);
+  });
+
+  it('leaves out what lies in its middle, over a slit to the nearest edge', () => {
+    const whole: [number, number][] = [[0, 0], [400, 0], [400, 300], [0, 300]]; // prettier-ignore
+    const inner: [number, number][] = [[100, 100], [200, 100], [200, 200], [100, 200]]; // prettier-ignore
+    const left = regionWithout(whole, [inner]);
+    expect(firstCrossing(left)).toBeUndefined();
+    expect(commonArea(left, inner)).toBeLessThan(400);
+    // 400 · 300 − 100 · 100, less a slit of 6 mm by 100.
+    expect(polygonArea(left)).toBeGreaterThan(109_000);
+    expect(polygonArea(left)).toBeLessThanOrEqual(110_000);
   });
 });

@@ -174,9 +174,11 @@ export class Finger extends Hand {
 
   protected async take(el: ElementHandle<HTMLElement>, title: string): Promise<void> {
     await this.come(el);
-    const item = await this.page.waitForSelector(
-      `::-p-xpath(//*[contains(@class,"v-overlay--active")]//*[contains(@class,"v-list-item-title")][normalize-space()="${title}"])`,
-    );
+    const listed = `::-p-xpath(//*[contains(@class,"v-overlay--active")]//*[contains(@class,"v-list-item-title")][normalize-space()="${title}"])`; // prettier-ignore
+    // A list that did not open is pressed once more: the page was still being laid out.
+    const item =
+      (await this.page.waitForSelector(listed, { timeout: 6_000 }).catch(() => this.come(el))) ??
+      (await this.page.waitForSelector(listed));
     await this.press(item as ElementHandle<HTMLElement>);
     await this.page.waitForSelector('.v-overlay--active', { hidden: true });
     await this.taken(el, title);
