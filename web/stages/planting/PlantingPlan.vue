@@ -42,6 +42,10 @@ function numbers({ firstNo, spots }: Planted): string {
   if (spots.length === 0) return 'by eye';
   return last > firstNo ? `${firstNo}–${last}` : String(firstNo);
 }
+const SET = { rows: ', in rows', twos: ', in twos', threes: ', in threes' };
+/** How far apart they stand, and how where that is not evenly. */
+const apart = ({ spacingMm, planting }: Planted) =>
+  spacingMm === undefined ? '' : `${f.length(spacingMm)}${planting.set ? SET[planting.set] : ''}`;
 const print = () => window.print();
 </script>
 
@@ -103,9 +107,9 @@ const print = () => window.print();
               <i :style="{ background: p.plant.colour }" /><em>{{ p.plant.name }}</em
               ><template v-if="p.planting.on">, on {{ p.planting.on }}</template>
             </td>
-            <td>{{ p.count }}</td>
+            <td>{{ p.count }}{{ p.ownPlugs ? `, ${p.ownPlugs} of your own` : '' }}</td>
             <td>{{ p.planting.packs ?? p.packsNeeded }}</td>
-            <td>{{ p.spacingMm === undefined ? '' : f.length(p.spacingMm) }}</td>
+            <td>{{ apart(p) }}</td>
             <td>
               {{
                 preparation.rows
