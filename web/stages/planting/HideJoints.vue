@@ -15,7 +15,13 @@ const ask = async () => {
   joints.value = commission.option?.joints.length ? await scapeWork.hides() : [];
 };
 onMounted(ask);
-watch(plan, ask);
+/** Plants that change move no joint: they are asked again when pieces were measured anew. */
+let measured = commission.option?.pieces;
+watch(plan, () => {
+  if (commission.option?.pieces === measured) return;
+  measured = commission.option?.pieces;
+  void ask();
+});
 /** Joints on the piece that it is on, or on any while it is on none. */
 const offered = computed(() =>
   joints.value.filter((j) => !props.planting.at?.length || props.planting.on === j.on).slice(0, 6),

@@ -1,6 +1,7 @@
 import { computed, ref } from 'vue';
 import { KNOWN_PLANTS, withKnown } from '../../../core/catalogue/knownPlants';
 import type { Pack, Plant, Planting } from '../../../core/commission/schema';
+import { plantingOrigin } from '../../../core/commission/origin';
 import { lyingOn, regionWithout } from '../../../core/planting/apart';
 import { joinedRegion, splitRegion } from '../../../core/planting/cutRegion';
 import { usualSpacingMm } from '../../../core/planting/spacing';
@@ -114,7 +115,9 @@ export function usePlantings() {
     const [one, other] = parts.map((ring) => ring.map(([x, y]): [number, number] => [x, y]));
     // What was counted of the whole is not that of a half.
     const { id: _id, packs: _p, ownPlugs: _o, gave: _g, count: _c, ...rest } = own;
-    add(plant, { ...rest, region: other });
+    // Where old plants stay, half of one that is there is there too.
+    const { brief } = commission.document!;
+    add(plant, { ...rest, region: other, ...(brief.rescape ? { origin: plantingOrigin(brief, own) } : {}) });
     commission.editOption(`plant ${chosen.value}`, (o) => ({
       ...o,
       plants: o.plants.map((p) => (p.id === id ? { ...rest, id, region: one } : p)),
