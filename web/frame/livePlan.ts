@@ -11,7 +11,7 @@ import { today } from '../units/days';
 const REST_MS = 150;
 /** What is planted is worked out after so long without a change: where it is looked at, and elsewhere for its findings alone. */
 const PLANTED_MS = 120;
-const ELSEWHERE_MS = 1_500;
+const ELSEWHERE_MS = 3_000;
 
 /**
  * The plan of an option, computed in a worker and renewed as the document changes. While one is under way
@@ -69,6 +69,9 @@ export function useLivePlan(
   function soonPlanted(): void {
     clearTimeout(planting);
     const ms = { now: PLANTED_MS, later: ELSEWHERE_MS, never: undefined }[wantsPlanted.value];
+    const option = commission.value?.options.find((o) => o.id === optionId.value);
+    // Where nothing is planted nothing is said of plants.
+    if (wantsPlanted.value === 'later' && !option?.plants.length) return;
     if (ms !== undefined) planting = setTimeout(() => void renewPlanted(), ms);
   }
   watch(wantsPlanted, (wanted) => {
