@@ -159,8 +159,12 @@ describe('regions', () => {
     // Or the others give way to it.
     await b.page.click('[aria-label="Undo"]');
     await b.page.waitForFunction((n) => document.querySelector('[data-plugs="P-2"]')!.getAttribute('data-count') === String(n), {}, whole); // prettier-ignore
-    await b.at.press('[data-test="take-ground"]');
-    await b.page.waitForFunction(() => !document.querySelector('[data-test="on"]'));
+    // What was worked out meanwhile may move the card under the pointer: then it is pressed once more.
+    for (let i = 0; i < 3 && (await b.page.$('[data-test="take-ground"]')); i++) {
+      await b.at.press('[data-test="take-ground"]');
+      await b.page.waitForFunction(() => !document.querySelector('[data-test="on"]'), { timeout: 5_000 }).catch(() => {}); // prettier-ignore
+    }
+    expect(await b.page.$('[data-test="on"]')).toBeNull();
     await b.page.waitForFunction((n) => Number(document.querySelector('[data-plugs="P-2"]')!.getAttribute('data-count')) < n, {}, whole); // prettier-ignore
   });
 
