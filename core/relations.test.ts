@@ -31,7 +31,7 @@ const CENTRAL = [
   'partingBrightness', 'pathRegion', 'pieceFrom', 'plugPositions', 'plugsFor', 'polygonArea', 'poreWaterL',
   'potentialFlow', 'pouredL', 'powerLoad', 'powerOf', 'ppfdFrom', 'proposedGear', 'recommendedKg', 'recordedOf',
   'regionWithout', 'relax', 'remainingShare', 'restingCelsius', 'roSchedule', 'roughStone', 'saturationKPa',
-  'seenThroughPane', 'shadeOf', 'shutOff', 'silhouette', 'slopedAreaMm2', 'solidOfOutlines', 'splitRegion',
+  'seenThroughPane', 'shadeOf', 'shutOff', 'silhouette', 'slopedAreaMm2', 'solidOfOutlines', 'splitAcross', 'splitRegion',
   'squaringUp', 'stabilityOf', 'starts', 'stoneToHoldKg', 'stoppedBy', 'tankFlow', 'throughLeaves', 'throughPlates', 'tiled', 'traced',
   'turnToSeat', 'waterDensity', 'waterRecipe',
 ]; // prettier-ignore

@@ -41,6 +41,13 @@ describe('a carpet on a hill', () => {
     expect(await count('P-1')).toBeLessThanOrEqual(24);
     await b.page.click('[aria-label="Undo"]');
     await b.at.until('[data-test="ways-out"]', (w) => w.includes(`${figure(short)} plugs short`));
+    // Or what they do not reach is given to another plant, behind them.
+    const all = await b.page.$$eval('[data-planted]', (l) => l.length);
+    await b.at.press('[data-way="behind"]');
+    await b.page.waitForFunction((n) => document.querySelectorAll('[data-planted]').length === n + 1, {}, all); // prettier-ignore
+    await b.page.waitForFunction(() => Number(document.querySelector('[data-plugs="P-1"]')!.getAttribute('data-count')) <= 26); // prettier-ignore
+    await b.page.click('[aria-label="Undo"]');
+    await b.page.waitForFunction((n) => document.querySelectorAll('[data-planted]').length === n, {}, all);
   });
 });
 

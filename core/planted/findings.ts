@@ -153,13 +153,13 @@ function waterFindings(part: Planted, { waterC, gh }: Living): Finding[] {
 /** Plants of the air below the water, and plants of the water above it. */
 function levelFindings(part: Planted, waterMm: number): Finding[] {
   const { plant, planting, spots, count } = part;
-  if (!planting.on) return [];
+  if (!planting.on && !planting.region) return [];
   let above = 0;
   for (let i = 2; i < spots.length; i += 3) if (spots[i] >= waterMm) above++;
   if (plant.habit === 'emersed')
     return above >= count
       ? []
-      : [finding('plant.drowned', 'warn', part, [above, count, 'plug'], say('plant.drowned.says', { plant: plant.name, piece: planting.on, count: above, wanted: count }), say('plant.drowned.because'))]; // prettier-ignore
+      : [finding('plant.drowned', 'warn', part, [above, count, 'plug'], say('plant.drowned.says', { plant: plant.name, piece: planting.on ?? say('plant.drowned.bed'), count: above, wanted: count }), say('plant.drowned.because'))]; // prettier-ignore
   if (above === 0) return [];
   return [finding('plant.dry', 'warn', part, [above, 0, 'plug'], say('plant.dry.says', { plant: plant.name, count: above }), say('plant.dry.because'))]; // prettier-ignore
 }

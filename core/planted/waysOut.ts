@@ -1,10 +1,11 @@
+import { splitAcross } from '../planting/cutRegion';
 import { coverDays } from '../growth/growth';
 import type { Planting } from '../commission/schema';
 import type { Planted } from './planted';
 
 /** A way out of too few packs, with what it costs more and when it then closes. */
 export interface WayOut {
-  kind: 'wider' | 'packs' | 'finer' | 'halved';
+  kind: 'wider' | 'packs' | 'finer' | 'halved' | 'behind';
   /** What it makes of the planting. */
   part: Partial<Planting>;
   /** Packs more than at hand, and what they cost, minor units. */
@@ -12,7 +13,7 @@ export interface WayOut {
   priceMinor: number;
   /** Days until it closes; undefined where it does not. */
   coverDays?: number;
-  /** What it comes to: the spacing, mm, or plugs a pack. */
+  /** What it comes to: the spacing, mm, plugs a pack, packs; or the share of the region that the plugs at hand reach. */
   figure: number;
 }
 
@@ -67,5 +68,9 @@ export function waysOut(part: Planted): WayOut[] {
       coverDays: closes(spacingMm),
       figure: plugsAPack * 2,
     });
+  // What they do not reach is given to another plant, which is chosen then.
+  const reach = plugsAtHand / count;
+  if (planting.region && splitAcross(planting.region, reach))
+    ways.push({ kind: 'behind', part: {}, packs: 0, priceMinor: 0, coverDays: closes(spacingMm), figure: reach }); // prettier-ignore
   return ways;
 }

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { commonArea } from '../geometry/offset';
 import { polygonArea, type Point } from '../geometry/polygon';
-import { acrossMiddle, joinedRegion, splitRegion } from './cutRegion';
+import { acrossMiddle, joinedRegion, splitAcross, splitRegion } from './cutRegion';
 
 const box = (x: number, y: number, w: number, d: number): Point[] => [[x, y], [x + w, y], [x + w, y + d], [x, y + d]]; // prettier-ignore
 
@@ -30,6 +30,14 @@ describe('a region that is cut', () => {
     expect(Math.max(...left.map(([x]) => x))).toBe(250);
     expect(Math.min(...right.map(([x]) => x))).toBe(250);
     expect(acrossMiddle(box(0, 0, 50, 200)).map(([, y]) => y)).toEqual([100, 100]);
+  });
+
+  it('is cut where the plugs at hand end', () => {
+    const [front, behind] = splitAcross(box(100, 50, 300, 200), 0.35)!;
+    expect(polygonArea(front) / 60_000).toBeCloseTo(0.35, 2);
+    expect(Math.max(...front.map(([, y]) => y))).toBe(120);
+    expect(Math.min(...behind.map(([, y]) => y))).toBe(120);
+    expect(splitAcross(box(100, 50, 300, 200), 0)).toBeUndefined();
   });
 
   it('is left alone by a line that does not meet it', () => {

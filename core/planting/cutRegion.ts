@@ -1,5 +1,5 @@
 import { FillRule, inflatePathsD, intersectD, unionD, EndType, JoinType } from 'clipper2-ts';
-import { polygonArea, polygonBounds, type Point, type Polygon } from '../geometry/polygon';
+import { clippedAlong, polygonArea, polygonBounds, type Point, type Polygon } from '../geometry/polygon';
 import { soundRing } from './soundRing';
 
 /** Digits that outlines keep, and the least that is a region of its own, mm². */
@@ -30,6 +30,30 @@ export function splitRegion(region: Polygon, a: Point, b: Point): [Point[], Poin
   const part = (side: 1 | -1) => soundRing(intersectD([pathOf(region)], [pathOf(half(side))], FillRule.NonZero, DIGITS)); // prettier-ignore
   const parts: [Point[], Point[]] = [part(1), part(-1)];
   return parts.every((p) => p.length > 2 && polygonArea(p) >= LEAST_MM2) ? parts : undefined;
+}
+
+/** Rounds in which the line is found. */
+const ROUNDS = 30;
+
+/**
+ * A region cut along the front so that its front part has a share of its floor: what so many plugs reach, and the rest
+ * behind it. The front part comes first.
+ * Valid for beds that rise evenly. Leaves out: that a slope has more surface behind than in front.
+ * Test: cutRegion.test.ts, "is cut where the plugs at hand end".
+ *
+ * @returns undefined where one of the two would be too small to be a region
+ */
+export function splitAcross(region: Polygon, share: number): [Point[], Point[]] | undefined {
+  const [left, front, right, back] = polygonBounds(region);
+  const whole = polygonArea(region);
+  let [low, high] = [front, back];
+  for (let i = 0; i < ROUNDS; i++) {
+    const y = (low + high) / 2;
+    if (polygonArea(clippedAlong(region, 1, y, 'below')) < share * whole) low = y;
+    else high = y;
+  }
+  // Going to the left the front is on the left hand.
+  return splitRegion(region, [right + 1, low], [left - 1, low]);
 }
 
 /** The line across the middle of a region’s longer side: where it is cut when nobody drew a line. */

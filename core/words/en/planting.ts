@@ -39,6 +39,7 @@ export const PLANTING = {
   'plant.rhizome.says': '{plant} is painted onto the bed: its rhizome rots where it is buried.',
   'plant.rhizome.because': 'Count it on a stone or on wood instead, glued or tied.',
   'plant.drowned.says': '{plant} grows in air; {piece} has room for {count} of {wanted} above the water.',
+  'plant.drowned.bed': 'the bed',
   'plant.drowned.because': 'Set the wood higher, lower the water, or plant fewer.',
   'plant.dry.says':
     '{count, plural, one {# portion of {plant} sits} other {# portions of {plant} sit}} above the water line and will dry out.',

@@ -40,6 +40,7 @@ defineEmits<{
   mirror: [];
   settle: [how: SettleGround];
   split: [];
+  behind: [reach: number];
   join: [id: string];
   pick: [];
   hide: [at: Hide];
@@ -125,7 +126,7 @@ const lives = computed(() => (part.value ? livesWords(part.value, props.lit, flo
       v-if="part && part.missing > 0"
       :part="part"
       :currency="doc.currency"
-      @take="(w) => change(w.kind, w.part)"
+      @take="(w) => (w.kind === 'behind' ? $emit('behind', w.figure) : change(w.kind, w.part))"
     />
     <p v-if="sharing.length" class="on" data-test="on">
       Lies on {{ sharing.map((p) => p.id).join(', ') }}:

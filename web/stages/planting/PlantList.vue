@@ -99,6 +99,9 @@ const traits = (p: Plant) =>
             ></small
           >
         </button>
+        <button v-if="p.habit === 'emersed'" class="act wet" :data-wet="p.id" @click="$emit('paint', p)">
+          paint on wet soil
+        </button>
       </li>
     </ul>
   </aside>
@@ -127,6 +130,12 @@ button {
 }
 button:hover {
   background: var(--celadon-wash);
+}
+.wet {
+  display: inline;
+  width: auto;
+  padding: 0 4px 4px 22px;
+  font: 600 12px var(--text);
 }
 .own {
   display: inline;

@@ -323,6 +323,7 @@ const look = computed(() => ({
           @settle="plantings.settle(current.id, $event)"
           @remove="plantings.remove(current.id)"
           @split="take('cut')"
+          @behind="plantings.giveBack(current, $event)"
           @join="plantings.join(current, $event)"
           @pick="take(picking ? undefined : 'pick')"
           @hide="(h) => pick.place(current!, { piece: h.on, at: h.at })"

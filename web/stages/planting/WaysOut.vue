@@ -13,6 +13,7 @@ const what = (w: WayOut) =>
     packs: `${w.packs} more ${w.packs === 1 ? 'pack' : 'packs'}`,
     finer: `split finer: ${w.figure} a pack`,
     halved: 'halve the stems',
+    behind: 'another plant behind them',
   })[w.kind];
 const weeks = (days: number) => `closes in ${Math.round(days / 7)} weeks`;
 </script>

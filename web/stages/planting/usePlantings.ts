@@ -3,7 +3,7 @@ import { KNOWN_PLANTS, withKnown } from '../../../core/catalogue/knownPlants';
 import type { Pack, Plant, Planting } from '../../../core/commission/schema';
 import { plantingOrigin } from '../../../core/commission/origin';
 import { lyingOn, regionWithout } from '../../../core/planting/apart';
-import { joinedRegion, splitRegion } from '../../../core/planting/cutRegion';
+import { joinedRegion, splitAcross, splitRegion } from '../../../core/planting/cutRegion';
 import { usualSpacingMm } from '../../../core/planting/spacing';
 import { api } from '../../document/api';
 import { useCommission } from '../../document/commissionStore';
@@ -126,6 +126,20 @@ export function usePlantings() {
     chosen.value = id;
     return undefined;
   }
+  /** What the plugs at hand do not reach becomes a planting of its own, which is then looked at and given another plant. */
+  function giveBack(own: Planting, reach: number): void {
+    const [front, behind] = (own.region && splitAcross(own.region, reach)) ?? [];
+    const plant = plants.value.find((p) => p.id === own.plant);
+    if (!front || !behind || !plant) return;
+    const plain = (ring: typeof front) => ring.map(([x, y]): [number, number] => [x, y]);
+    const { id: _id, packs: _p, ownPlugs: _o, gave: _g, count: _c, ...rest } = own;
+    add(plant, { ...rest, region: plain(behind) });
+    commission.editOption(`plant ${chosen.value}`, (o) => ({
+      ...o,
+      plants: o.plants.map((p) => (p.id === own.id ? { ...own, region: plain(front) } : p)),
+    }));
+    commission.endStep();
+  }
   /** Plantings of the same plant that touch one, and what they would be together. */
   const joinable = (own: Planting) =>
     (commission.option?.plants ?? []).flatMap((p) => {
@@ -176,6 +190,7 @@ export function usePlantings() {
     on,
     settle,
     split,
+    giveBack,
     joinable,
     join,
     packed,
