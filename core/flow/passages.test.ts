@@ -35,6 +35,10 @@ describe('passages', () => {
     expect(shutOff(behind(40), 25)).toEqual([]);
   });
 
+  it('is nothing for a fish that fits nowhere', () => {
+    expect(shutOff(behind(40), 900)).toEqual([]);
+  });
+
   it('a wall without a gap has no way in at all', () => {
     expect(shutOff(behind(0), 30)[0].widestMm).toBe(0);
   });

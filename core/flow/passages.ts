@@ -47,14 +47,13 @@ export function shutOff(layer: FlowLayer, needsMm: number): ShutOff[] {
       [i, j - 1],
       [i, j + 1],
     ]) {
-      // prettier-ignore
       const o = v * columns + u;
       if (u < 0 || v < 0 || u >= columns || v >= rows || parent[o] < 0 || find(o) === find(c)) continue;
       parent[find(o)] = find(c);
       if (begun) meet(wide[c]);
     }
   }
-  if (!begun) return [];
+  if (!begun || stretches.length === 0) return [];
   return rest()
     .filter((s) => s.cells * dxMm * dyMm >= (LEAST_SIDES * needsMm) ** 2)
     .map(({ best, cells, widestMm }) => ({
@@ -76,6 +75,8 @@ export function shutOff(layer: FlowLayer, needsMm: number): ShutOff[] {
   }
   /** Those that have just come to hang together with the largest have found their way in. */
   function meet(mm: number): void {
+    // A fish that fits nowhere is shut off from nothing.
+    if (stretches.length === 0) return;
     const main = find(stretches[0].root);
     for (const s of rest()) if (s.widestMm === 0 && find(s.root) === main) s.widestMm = mm;
   }

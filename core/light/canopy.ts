@@ -80,7 +80,7 @@ function fill({ columns, rows, layers, mm, owner }: Canopy, stand: Leaves, numbe
  * Test: canopy.test.ts, "fades by its way through the leaves".
  *
  * @param own number of the plants that the ray starts from: they do not shade themselves
- * @param met adds up what each number takes of it, 1/mm · mm
+ * @param met adds up how much of the fading is each number’s, without a unit
  */
 export function throughLeaves(canopy: Canopy, from: Vector, to: Vector, own = 0, met?: Float64Array): number {
   const { columns, rows, owner, mm, topMm, fadesPerMm } = canopy;

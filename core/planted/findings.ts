@@ -110,7 +110,7 @@ function shadeFindings(part: Planted, parts: readonly Planted[]): Finding[] {
   return [finding('plant.shaded', 'note', part, [grownDli, least, 'mol/m²/d'], says, say('plant.shaded.because'))]; // prettier-ignore
 }
 
-/** Species that root at most, of the school that keeps to few. */
+/** Species at most, of the school that keeps to few. */
 const FEW_SPECIES = 3;
 
 function speciesFindings({ brief }: Commission, parts: readonly Planted[]): Finding[] {
@@ -153,7 +153,7 @@ function waterFindings(part: Planted, { waterC, gh }: Living): Finding[] {
 /** Plants of the air below the water, and plants of the water above it. */
 function levelFindings(part: Planted, waterMm: number): Finding[] {
   const { plant, planting, spots, count } = part;
-  if (!planting.on && !planting.region) return [];
+  if (plant.roots === 'float' || (!planting.on && !planting.region)) return [];
   let above = 0;
   for (let i = 2; i < spots.length; i += 3) if (spots[i] >= waterMm) above++;
   if (plant.habit === 'emersed')

@@ -1,3 +1,5 @@
+import { closesLike } from '../planting/arranged';
+import { isHalved } from '../planting/packs';
 import { splitAcross } from '../planting/cutRegion';
 import { coverDays } from '../growth/growth';
 import type { Planting } from '../commission/schema';
@@ -19,13 +21,13 @@ export interface WayOut {
 
 /** Ways out where the packs at hand leave a part bare: plugs further apart, more packs, finer splits, halved stems. */
 export function waysOut(part: Planted): WayOut[] {
-  const { missing, plant, planting, growth, count, plugsAtHand, spacingMm, plugsAPack } = part;
+  const { missing, plant, planting, growth, count, plugsAtHand, ownPlugs, spacingMm, plugsAPack } = part;
   if (missing === 0 || planting.packs === undefined) return [];
   const ways: WayOut[] = [];
   const price = plant.packs?.[0]?.priceMinor ?? 0;
   const later = planting.laterDays ?? 0;
   const closes = (mm: number | undefined) => {
-    const found = mm === undefined ? undefined : coverDays(plant, mm, growth);
+    const found = mm === undefined ? undefined : coverDays(plant, closesLike(planting.set, mm), growth);
     return found && found.days + later;
   };
   if (spacingMm !== undefined && plugsAtHand > 0) {
@@ -49,8 +51,11 @@ export function waysOut(part: Planted): WayOut[] {
     coverDays: closes(spacingMm),
     figure: planting.packs + packs,
   });
-  const fine = part.splits[2];
-  if (fine > part.splits[1] && planting.splits !== 'fine' && planting.packs * fine >= count)
+  const atHand = planting.packs;
+  /** So many plugs a pack, with one’s own, leave none missing. */
+  const suffices = (aPack: number) => ownPlugs + atHand * aPack >= count;
+  const fine = part.splits[2] * (isHalved(planting, plant) ? 2 : 1);
+  if (fine > plugsAPack && planting.splits !== 'fine' && suffices(fine))
     ways.push({
       kind: 'finer',
       part: { splits: 'fine' },
@@ -59,7 +64,7 @@ export function waysOut(part: Planted): WayOut[] {
       coverDays: closes(spacingMm),
       figure: fine,
     });
-  if (plant.habit === 'stem' && !planting.halved && planting.packs * plugsAPack * 2 >= count)
+  if (plant.habit === 'stem' && !planting.halved && suffices(plugsAPack * 2))
     ways.push({
       kind: 'halved',
       part: { halved: true },

@@ -32,6 +32,8 @@ export function useLivePlan(
   const trouble = shallowRef<string>();
   const planted = shallowRef<ShownPlanted>();
   let planting: ReturnType<typeof setTimeout> | undefined;
+  /** The plan that what is planted was worked out with: with another it is out of date. */
+  let plantedOf: ShownPlan | undefined;
   let busy = false;
   let again = false;
   let known: Commission['vessel'] | undefined;
@@ -64,19 +66,21 @@ export function useLivePlan(
   }
 
   async function renewPlanted(): Promise<void> {
+    const of = plan.value;
     planted.value = (await remote.planted().catch(() => undefined)) ?? planted.value;
+    plantedOf = of;
   }
   function soonPlanted(): void {
     clearTimeout(planting);
     const ms = { now: PLANTED_MS, later: ELSEWHERE_MS, never: undefined }[wantsPlanted.value];
     const option = commission.value?.options.find((o) => o.id === optionId.value);
     // Where nothing is planted nothing is said of plants.
-    if (wantsPlanted.value === 'later' && !option?.plants.length) return;
+    if (wantsPlanted.value === 'later' && !option?.plants.length) return void (planted.value = undefined);
     if (ms !== undefined) planting = setTimeout(() => void renewPlanted(), ms);
   }
   watch(wantsPlanted, (wanted) => {
     if (wanted === 'now' && plan.value) void renewPlanted();
-    else if (plan.value && planted.value?.optionId !== optionId.value) soonPlanted();
+    else if (plan.value && plantedOf !== plan.value) soonPlanted();
   });
   watch([commission, optionId, elsewhere], () => void renew(), { immediate: true });
   onScopeDispose(() => {

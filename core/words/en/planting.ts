@@ -40,7 +40,7 @@ export const PLANTING = {
   'plant.rhizome.because': 'Count it on a stone or on wood instead, glued or tied.',
   'plant.drowned.says': '{plant} grows in air; {piece} has room for {count} of {wanted} above the water.',
   'plant.drowned.bed': 'the bed',
-  'plant.drowned.because': 'Set the wood higher, lower the water, or plant fewer.',
+  'plant.drowned.because': 'Set it higher, lower the water, or plant fewer.',
   'plant.dry.says':
     '{count, plural, one {# portion of {plant} sits} other {# portions of {plant} sit}} above the water line and will dry out.',
   'plant.dry.because': 'Set them lower, raise the water, or choose a plant that grows in air.',
