@@ -76,8 +76,7 @@ const OFF_MM = 1.6 * BLOCK_MM;
  * Test: light.test.ts, "an umbra is as wide as similar triangles have it".
  * Valid for things larger than a block. Leaves out: what is outside of the tank.
  */
-export function isShaded(blocks: Blocks, from: Vector, to: Vector): boolean {
-  const { columns, rows, solid, mm, topMm } = blocks;
+export function isShaded({ columns, rows, solid, mm, topMm }: Blocks, from: Vector, to: Vector): boolean {
   const dz = to[2] - from[2];
   if (from[2] >= topMm || dz <= 0) return false;
   const long = Math.hypot(to[0] - from[0], to[1] - from[1], dz);

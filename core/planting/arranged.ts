@@ -1,8 +1,7 @@
 import type { Planting } from '../commission/schema';
 import { polygonBounds, polygonContains, type Polygon } from '../geometry/polygon';
 import { seeded } from '../geometry/seeded';
-import { onFloor, surfaceAt, type BedField } from '../substrate/bedField';
-import { cellAt } from '../substrate/bedField';
+import { cellAt, onFloor, surfaceAt, type BedField } from '../substrate/bedField';
 import { plugPositions, type Spots } from './positions';
 
 /** How plugs of a region stand to each other. */

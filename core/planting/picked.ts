@@ -57,7 +57,6 @@ export function touched(
   u: number,
   v: number,
 ): Touched | undefined {
-  // prettier-ignore
   const meets = standing.flatMap((own) => {
     const spot = from === 'above' ? touchedFromAbove(own, u, v) : touchedFromFront(own, u, v);
     return spot ? [{ own, spot }] : [];
@@ -93,7 +92,10 @@ export function normalsAt({ piece, xMm, yMm, zMm }: Standing, spots: Float64Arra
       const far = Math.hypot(...d) + (2 * Math.abs(d[0] * n[0] + d[1] * n[1] + d[2] * n[2])) / long;
       if (far >= best[s]) continue;
       best[s] = far;
-      normals.set(n.map((x) => x / long), s * 3); // prettier-ignore
+      normals.set(
+        n.map((x) => x / long),
+        s * 3,
+      );
     }
   }
   return normals;
@@ -130,7 +132,6 @@ function nearestTop(a: Standing, b: Standing): { on: Standing; spot: Spot } | un
     [a, b],
     [b, a],
   ]) {
-    // prettier-ignore
     const { columns: c, xMm, yMm } = own;
     const stepX = Math.max(1, Math.floor(c.columns / 40));
     const stepY = Math.max(1, Math.floor(c.rows / 40));

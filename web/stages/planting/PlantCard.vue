@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import { plantingOrigin } from '../../../core/commission/origin';
 import type { Pack, Plant, Planting } from '../../../core/commission/schema';
 import { floatingCount, floatingShare, type Planted } from '../../../core/planted/planted';
+import { reasonsAgainst, type Spot } from '../../../core/planted/livesHere';
 import type { Hide } from '../../../core/planting/picked';
 import { spacingFault } from '../../../core/planting/spacing';
 import type { Finding } from '../../../core/words/finding';
@@ -25,6 +26,8 @@ const props = defineProps<{
   thinnestMm?: number;
   /** Some light is known. */
   lit: boolean;
+  /** What there is at the spot last touched on the plan. */
+  here?: Spot & { spot: boolean };
   /** Plants that it could be instead. */
   plants: readonly Plant[];
   /** Plantings that lie on the same ground. */
@@ -97,6 +100,12 @@ function setGave(plugs: number | undefined): string | undefined {
   if (plugs !== undefined && packs < 1) return 'has no packs that could give any';
   return change('gave', { gave: plugs === undefined ? undefined : { packs, plugs } });
 }
+/** Why it would not live at the spot last touched, or that it does. */
+const atSpot = computed(() => {
+  if (!props.here?.spot || !part.value) return '';
+  const against = reasonsAgainst(part.value.plant, props.here).map((t) => f.words(t));
+  return `At the spot last touched, ${props.here.dli.toFixed(1)} mol/m²/d: ${against.join(', ') || 'it lives there'}`;
+});
 const shadedBy = computed(() => props.parts.find((p) => p.id === part.value?.shadedBy)?.plant.name);
 const lives = computed(() => (part.value ? livesWords(part.value, props.lit, floating.value, shadedBy.value) : [])); // prettier-ignore
 </script>
@@ -142,6 +151,7 @@ const lives = computed(() => (part.value ? livesWords(part.value, props.lit, flo
       {{ f.words(n.says) }} <span class="quiet">{{ f.words(n.because) }}</span>
     </p>
     <p v-for="l in lives" :key="l" class="quiet">{{ l }}</p>
+    <p v-if="atSpot" class="quiet" data-test="at-spot">{{ atSpot }}</p>
     <p v-if="thinnestMm !== undefined" class="quiet">Thinnest soil {{ f.length(thinnestMm) }}</p>
     <HideJoints
       v-if="part?.plant.roots === 'epiphyte' && !planting.region"

@@ -312,6 +312,7 @@ const look = computed(() => ({
           :planting="current"
           :lit="shown?.living.lit ?? false"
           :parts="parts"
+          :here="here"
           :findings="findings.filter((n) => n.at.plant === current!.id)"
           :thinnest-mm="plan?.survey.plantings.find((p) => p.id === current!.id)?.thinnest?.mm"
           :plants="plants"
