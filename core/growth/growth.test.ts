@@ -2,7 +2,16 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { KNOWN_PLANTS } from '../catalogue/knownPlants';
 import type { Plant } from '../commission/schema';
-import { coverDays, coverShare, growthOf, heightMm, plugRadiusMm, radiusMm, trimDays } from './growth';
+import {
+  coverDays,
+  coverShare,
+  growthOf,
+  heightMm,
+  plugRadiusMm,
+  radiusMm,
+  trimDays,
+  reachDays,
+} from './growth';
 
 const carpet: Plant = { id: 'c', name: 'Carpet', roots: 'bed', habit: 'carpet', growth: 'medium', dli: [1, 2], heightMm: [20, 50], firstTrimDays: 35, trimEveryDays: 28 }; // prettier-ignore
 const well = { dli: 2, co2: true };
@@ -77,5 +86,23 @@ describe('growth', () => {
     const [before, after] = [heightMm(stem, grows, 20), heightMm(stem, grows, 22)];
     expect(before).toBeGreaterThan(heightMm(stem, grows, 7));
     expect(after).toBeLessThanOrEqual(before + 20);
+  });
+});
+
+describe('a stem that is not trimmed', () => {
+  it('reaches the surface by its rate, or never', () => {
+    const plant = {
+      id: 'x',
+      name: 'x',
+      roots: 'bed' as const,
+      habit: 'stem' as const,
+      growth: 'fast' as const,
+      heightMm: [150, 400] as [number, number],
+      dli: [1, 2] as [number, number],
+    };
+    const growth = growthOf(plant, { dli: 2, co2: true });
+    // From 40 mm to 315 mm at 55 mm a week are five weeks, after seven days of rest.
+    expect(reachDays(plant, growth, 315)).toBeCloseTo(42, 9);
+    expect(reachDays(plant, growth, 420)).toBeUndefined();
   });
 });

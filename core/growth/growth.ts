@@ -170,3 +170,10 @@ export function heightMm(plant: Plant, growth: Growth, day: number): number {
   }
   return tall;
 }
+
+/** Days until a plant that is not trimmed has grown so high; undefined where it never does. */
+export function reachDays(plant: Plant, growth: Growth, mm: number): number | undefined {
+  const [low, high] = plant.heightMm ?? [30, 80];
+  if (high < mm || growth.heightMmAWeek <= 0) return undefined;
+  return growth.restsDays + (Math.max(0, mm - Math.min(low * 0.6, 40)) / growth.heightMmAWeek) * 7;
+}

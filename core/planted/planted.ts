@@ -4,7 +4,7 @@ import { optionOf, plantOf } from '../commission/lookup';
 import { plantingOrigin } from '../commission/origin';
 import type { Commission, Plant, Planting } from '../commission/schema';
 import { speedAt } from '../flow/tankFlow';
-import { coverDays, growthOf, trimDays, type Growth } from '../growth/growth';
+import { coverDays, growthOf, reachDays, trimDays, type Growth } from '../growth/growth';
 import { dliOfPpfd } from '../light/ppfd';
 import type { LightMemo } from '../light/lightMap';
 import { packsOf, type Packs } from '../planting/packs';
@@ -48,6 +48,8 @@ export interface Planted extends Packs {
   growth: Growth;
   /** Days after the build until it has closed, with its range, and the day. */
   cover?: { days: number; from: number; to: number; on: Day };
+  /** Days until stems that are not trimmed reach the surface; undefined where they do not. */
+  surfaceDays?: number;
   /** Days of the first trims until week 16. */
   trims: number[];
 }
@@ -202,6 +204,10 @@ function partOf(
       : {}),
     trims: trimDays(plant, growth, LOOKED_AHEAD_DAYS).map((d) => d + later),
   };
+  if (plant.habit === 'stem' && spots.length > 0) {
+    const reach = reachDays(plant, growth, commission.vessel.waterLineMm - spots[2]);
+    if (reach !== undefined) part.surfaceDays = reach + later;
+  }
   part.waysOut = waysOut(part);
   return part;
 }

@@ -33,6 +33,9 @@ export function livesWords(p: Planted, lit: boolean, floatingPercent: number, sh
       : p.spacingMm === undefined
         ? []
         : ['Does not close here']),
+    ...(p.surfaceDays === undefined
+      ? []
+      : [`Reaches the surface in week ${Math.ceil(p.surfaceDays / 7)} where it is not trimmed`]),
     ...(isHalved(p.planting, p.plant) ? [`${half} tops and ${p.count - half} bottoms`] : []),
     ...(p.plant.roots === 'float' ? [`Covers about ${floatingPercent} % of the surface once grown`] : []),
     ...(p.trims.length > 0
