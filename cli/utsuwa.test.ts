@@ -70,7 +70,7 @@ describe('utsuwa in a terminal', () => {
     // The take-off has them too, for programs that place or price by the plug.
     const whole = JSON.parse((await utsuwa('takeoff', 'demo/held-root.json', '--json')).stdout);
     expect(whole.plantings[0].positions).toEqual(first.positions);
-    expect(first.coverDay).toMatch(/^\d{4}-\d\d-\d\d$/);
+    expect(first.cover.on).toMatch(/^\d{4}-\d\d-\d\d$/);
     expect(first.positions).toHaveLength(first.count);
     expect(json.survey.plantings[0].plugs).toBe(first.count);
     expect(first.positions[0]).toMatchObject({

@@ -23,15 +23,15 @@ const relations = files
 /** What a plan rests on: each of these has to say all of it. */
 const CENTRAL = [
   'bedMesh', 'beltAlong', 'beltAround', 'bicarbonateG', 'bowRadius', 'branchSolid', 'brushed', 'cellCoverage',
-  'cellGradient', 'cheapestPacks', 'closesLike', 'coverDays', 'coverShare', 'cutRun', 'driftRegion',
+  'cellGradient', 'cheapestPacks', 'closesLike', 'coverDays', 'coverShare', 'cutRun', 'dliForFactor', 'driftRegion',
   'evaporationKgPerH', 'facesOf', 'fillUnder', 'firstFill', 'floorLoad', 'gapMm', 'gearSeen', 'glassKg', 'gripOf',
-  'grownArea', 'growthOf', 'gypsumG', 'heatLoss', 'intoWaterW', 'isShaded', 'joinedRegion', 'jointsToHide',
+  'grownArea', 'growthOf', 'gypsumG', 'heatLoss', 'hiddenShare', 'intoWaterW', 'isShaded', 'joinedRegion', 'jointsToHide',
   'kilonewtonsFromKg', 'liftKgf', 'lightMap', 'limbsOf', 'litresToHeight', 'loadsOf', 'longestRound', 'measurePocket',
   'meshVolume', 'mirrored', 'mixedCelsius', 'moundSteepestDeg', 'netLiftKgf', 'orderDay', 'parted',
   'partingBrightness', 'pathRegion', 'pieceFrom', 'plugPositions', 'plugsFor', 'polygonArea', 'poreWaterL',
-  'potentialFlow', 'pouredL', 'powerLoad', 'powerOf', 'ppfdFrom', 'proposedGear', 'recommendedKg', 'recordedOf',
+  'potentialFlow', 'pouredL', 'powerLoad', 'powerOf', 'ppfdFrom', 'proposedGear', 'reachFromFront', 'recommendedKg', 'recordedOf',
   'regionWithout', 'relax', 'remainingShare', 'restingCelsius', 'roSchedule', 'roughStone', 'saturationKPa',
-  'seenThroughPane', 'shadeOf', 'shutOff', 'silhouette', 'slopedAreaMm2', 'solidOfOutlines', 'splitAcross', 'splitRegion',
+  'seenThroughPane', 'shadeOf', 'shutOff', 'silhouette', 'slopedAreaMm2', 'solidOfOutlines', 'spacingToCover', 'splitRegion',
   'squaringUp', 'stabilityOf', 'starts', 'stoneToHoldKg', 'stoppedBy', 'tankFlow', 'throughLeaves', 'throughPlates', 'tiled', 'traced',
   'turnToSeat', 'waterDensity', 'waterRecipe',
 ]; // prettier-ignore

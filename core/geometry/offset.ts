@@ -1,10 +1,6 @@
 import { EndType, FillRule, inflatePathsD, intersectD, JoinType } from 'clipper2-ts';
-import { polygonArea, signedArea, type Point, type Polygon } from './polygon';
-
-/** The same ring anticlockwise seen from above. */
-export function anticlockwise(polygon: Polygon): Polygon {
-  return signedArea(polygon) < 0 ? [...polygon].reverse() : polygon;
-}
+import { pathOf, ringOf } from './paths';
+import { anticlockwise, polygonArea, signedArea, type Point, type Polygon } from './polygon';
 
 /** Sum of the sides, mm. A 300 × 100 rectangle has 800. */
 export function perimeter(polygon: Polygon): number {
@@ -48,9 +44,8 @@ const DIGITS = 8;
 export function shrunk(polygon: Polygon, byMm: number): Point[] {
   const ring = anticlockwise(polygon);
   if (byMm <= 0) return [...ring] as Point[];
-  const path = ring.map(([x, y]) => ({ x, y }));
-  const left = inflatePathsD([path], -byMm, JoinType.Miter, EndType.Polygon, MOST_MITRE, DIGITS);
-  const rings = left.map((part) => part.map(({ x, y }): Point => [x, y]));
+  const left = inflatePathsD([pathOf(ring)], -byMm, JoinType.Miter, EndType.Polygon, MOST_MITRE, DIGITS);
+  const rings = left.map(ringOf);
   return rings.sort((a, b) => polygonArea(b) - polygonArea(a))[0] ?? [];
 }
 
@@ -80,8 +75,6 @@ export function distanceTo([x, y]: Point, [a, b]: readonly [Point, Point]): numb
 
 /** Area that two rings have in common, mm²: two squares of 100 that are shifted by half along both sides share 2,500. */
 export function commonArea(a: Polygon, b: Polygon): number {
-  const path = (ring: Polygon) => [ring.map(([x, y]) => ({ x, y }))];
-  return intersectD(path(a), path(b), FillRule.NonZero, DIGITS)
-    .map((ring) => ring.map(({ x, y }): Point => [x, y]))
-    .reduce((sum, ring) => sum + signedArea(ring), 0);
+  const common = intersectD([pathOf(a)], [pathOf(b)], FillRule.NonZero, DIGITS);
+  return common.reduce((sum, ring) => sum + signedArea(ringOf(ring)), 0);
 }

@@ -22,6 +22,11 @@ export function signedArea(polygon: Polygon): number {
   return -signedAreaDown(polygon as [number, number][]);
 }
 
+/** The same ring anticlockwise seen from above. */
+export function anticlockwise(polygon: Polygon): Polygon {
+  return signedArea(polygon) < 0 ? [...polygon].reverse() : polygon;
+}
+
 /**
  * To which side one goes at b on the way from a to c: 1 left, −1 right, 0 straight on, exactly whatever the
  * figures (Shewchuk, "Adaptive precision floating-point arithmetic and fast robust geometric predicates", 1997).

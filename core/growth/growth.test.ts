@@ -5,12 +5,14 @@ import type { Plant } from '../commission/schema';
 import {
   coverDays,
   coverShare,
+  dliForFactor,
   growthOf,
   heightMm,
   plugRadiusMm,
   radiusMm,
   trimDays,
   reachDays,
+  spacingToCover,
 } from './growth';
 
 const carpet: Plant = { id: 'c', name: 'Carpet', roots: 'bed', habit: 'carpet', growth: 'medium', dli: [1, 2], heightMm: [20, 50], firstTrimDays: 35, trimEveryDays: 28 }; // prettier-ignore
@@ -44,6 +46,39 @@ describe('growth', () => {
     const rosette: Plant = { ...carpet, habit: 'rosette', spreadMm: 80 };
     expect(coverDays(rosette, 100, growth)).toBeUndefined();
     expect(coverDays(rosette, 50, growth)).toBeDefined();
+  });
+
+  it('closes in time at the spacing that is said for it', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...KNOWN_PLANTS.filter((p) => p.roots === 'bed')),
+        fc.integer({ min: 10, max: 150 }),
+        fc.integer({ min: 40, max: 400 }),
+        (plant, days, hundredths) => {
+          const growth = growthOf(plant, { dli: hundredths / 100, co2: true });
+          const mm = spacingToCover(plant, growth, days);
+          if (mm === undefined) {
+            expect(growth.factor === 0 || days <= growth.restsDays).toBe(true);
+            return;
+          }
+          expect(coverDays(plant, mm, growth)!.days).toBeLessThanOrEqual(days + 1e-6);
+          // A little wider it is later, or never where one heart has its spread.
+          expect(coverDays(plant, mm * 1.02, growth)?.days ?? Infinity).toBeGreaterThan(days);
+        },
+      ),
+    );
+    expect(spacingToCover(carpet, growthOf(carpet, well), 7)).toBeUndefined();
+  });
+
+  it('says the light that a growth takes', () => {
+    const needing: Plant = { ...carpet, needsCo2: true };
+    for (const factor of [0.3, 0.5, 0.8, 1])
+      for (const co2 of [true, false]) {
+        const dli = dliForFactor(needing, factor * (co2 ? 1 : 0.2), co2)!;
+        expect(growthOf(needing, { dli, co2 }).factor).toBeCloseTo(factor * (co2 ? 1 : 0.2), 9);
+      }
+    // Without CO2 no light brings it to half of what it can.
+    expect(dliForFactor(needing, 0.5, false)).toBeUndefined();
   });
 
   it('covers more every day, and all when it closes', () => {

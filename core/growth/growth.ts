@@ -67,8 +67,7 @@ export function growthOf(plant: Plant, { dli, co2, form = 'tissue' }: Conditions
       : dli < least
         ? (AT_LEAST_LIGHT * (dli - least / 2)) / (least / 2)
         : Math.min(1, AT_LEAST_LIGHT + ((1 - AT_LEAST_LIGHT) * (dli - least)) / (good - least));
-  const gas = co2 ? 1 : plant.needsCo2 ? WITHOUT.needed : plant.helpedByCo2 ? WITHOUT.helped : 1;
-  const factor = light * gas;
+  const factor = light * gasOf(plant, co2);
   const [rate, habit] = [plant.growth ?? 'medium', plant.habit ?? 'carpet'];
   return {
     factor,
@@ -76,6 +75,25 @@ export function growthOf(plant: Plant, { dli, co2, form = 'tissue' }: Conditions
     spreadMmAWeek: SPREAD[rate] * (SPREADING[habit] ?? 1) * factor,
     heightMmAWeek: TALLER[rate] * (UPRIGHT[habit] ?? 1) * factor,
   };
+}
+
+/** What is left of growth with the gas that a plant has, 0 to 1. */
+const gasOf = (plant: Plant, co2: boolean) =>
+  co2 ? 1 : plant.needsCo2 ? WITHOUT.needed : plant.helpedByCo2 ? WITHOUT.helped : 1;
+
+/**
+ * Light of a day with which a plant grows by a share of what it can, mol/m²: `growthOf` the other way round, from the light
+ * with which it lives on.
+ * Valid for all but starved plants. Leaves out: less light than it lives with.
+ * Test: growth.test.ts, "says the light that a growth takes".
+ *
+ * @returns undefined where no light is enough with the gas it has
+ */
+export function dliForFactor(plant: Plant, factor: number, co2: boolean): number | undefined {
+  const light = factor / gasOf(plant, co2);
+  if (light > 1 + 1e-9) return undefined;
+  const [least, good] = dliOf(plant);
+  return least + (Math.max(0, light - AT_LEAST_LIGHT) / (1 - AT_LEAST_LIGHT)) * (good - least);
 }
 
 /** Radius of a plug as it is planted, mm (common practice). */
@@ -114,6 +132,20 @@ export function coverDays(
   const grows = (wanted / growth.spreadMmAWeek) * 7;
   const days = growth.restsDays + grows;
   return { days, from: growth.restsDays + grows * (1 - VARIES), to: growth.restsDays + grows * (1 + VARIES) };
+}
+
+/**
+ * How far apart plugs may be to close within some days, mm: `coverDays` the other way round.
+ * Valid for even spacing. Leaves out: what `coverDays` leaves out.
+ * Test: growth.test.ts, "closes in time at the spacing that is said for it".
+ *
+ * @returns undefined where they do not grow in that time
+ */
+export function spacingToCover(plant: Plant, growth: Growth, days: number): number | undefined {
+  if (days <= growth.restsDays || growth.spreadMmAWeek <= 0) return undefined;
+  const radius = plugRadiusMm(plant) + ((days - growth.restsDays) / 7) * growth.spreadMmAWeek;
+  const most = isClump(plant) && plant.spreadMm !== undefined ? plant.spreadMm / 2 : Infinity;
+  return Math.min(radius, most) / MEET;
 }
 
 /** What grows from one heart does not run on; carpets, grasses, creepers, moss and stems do. */

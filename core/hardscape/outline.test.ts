@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { anticlockwise, distanceTo, grownArea, isConvex, perimeter, shrunk } from '../geometry/offset';
-import { polygonArea, type Point } from '../geometry/polygon';
+import { distanceTo, grownArea, isConvex, perimeter, shrunk } from '../geometry/offset';
+import { anticlockwise, polygonArea, type Point } from '../geometry/polygon';
 import { hullOf } from './planHull';
 
 const box: Point[] = [

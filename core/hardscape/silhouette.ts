@@ -1,5 +1,6 @@
 import { FillRule, simplifyPathsD, unionD, type PathsD } from 'clipper2-ts';
 import type { Mesh } from '../geometry/mesh';
+import { ringOf } from '../geometry/paths';
 import type { Point } from '../geometry/polygon';
 import { turned } from '../geometry/rotation';
 
@@ -26,5 +27,5 @@ export function silhouette(mesh: Mesh, turn: readonly number[], view: 'above' | 
     if ((b.x - a.x) * (c.y - a.y) - (b.y - a.y) * (c.x - a.x) > 0) triangles.push(corners);
   }
   const whole = unionD(triangles, [], FillRule.NonZero, DIGITS);
-  return simplifyPathsD(whole, THIN_MM).map((ring) => ring.map(({ x, y }): Point => [x, y]));
+  return simplifyPathsD(whole, THIN_MM).map(ringOf);
 }

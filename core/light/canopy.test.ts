@@ -1,6 +1,4 @@
 import { describe, expect, it } from 'vitest';
-import { box } from '../testing/vessel';
-import { platesOf, throughPlates, THROUGH_GLASS } from './plates';
 import { canopyOf, CLOSED_FADES_PER_M, throughLeaves } from './canopy';
 
 /** A hedge of one row after another that covers its ground: 200 mm wide, 240 mm high, from y = 100 to 300. */
@@ -29,18 +27,5 @@ describe('leaves', () => {
   it('that are thin let more through', () => {
     const thin = canopyOf([600, 400], [{ ...hedge, cover: 0.5 }]);
     expect(throughLeaves(thin, [300, 200, 40], [300, 200, 900])).toBeCloseTo(Math.exp(-CLOSED_FADES_PER_M * 0.12), 2); // prettier-ignore
-  });
-});
-
-describe('a brace', () => {
-  it('takes its share of what comes through it, by similar triangles', () => {
-    const vessel = { ...box(600, 360, 400), rimMm: 0, braces: [{ fromMm: 260, toMm: 340 }] };
-    const plates = platesOf(vessel);
-    // A brace of 80 mm at 400 mm under a point at 600 mm: over 80 · 600 / 200 = 240 mm of the floor.
-    const through = Array.from({ length: 600 }, (_, x) => throughPlates(plates, [x + 0.5, 180, 0], [300, 180, 600])); // prettier-ignore
-    expect(through.filter((t) => t === THROUGH_GLASS).length).toBe(240);
-    expect([through[300], through[150]]).toEqual([THROUGH_GLASS, 1]);
-    expect(platesOf({ ...vessel, rimMm: 20 })).toHaveLength(5);
-    expect(platesOf(box(600, 360, 400))).toEqual([]);
   });
 });

@@ -34,7 +34,7 @@ export function platesOf({
 /**
  * Share of a ray upwards that the strips let through, each of them the same share.
  * Valid for flat glass. Leaves out: what it sends back at a flat angle.
- * Test: canopy.test.ts, "takes its share of what comes through it, by similar triangles".
+ * Test: plates.test.ts, "takes its share of what comes through it, by similar triangles".
  */
 export function throughPlates(plates: readonly Plate[], from: Vector, to: Vector): number {
   let through = 1;

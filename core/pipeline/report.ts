@@ -49,7 +49,7 @@ function plantingOf({ plant, planting, spots, dli, growth, waysOut, ...rest }: P
     zMm: spots[i * 3 + 2],
     dli: dli[i],
   }));
-  return { ...rest, plant: plant.id, name: plant.name, growthFactor: growth.factor, coverDay: rest.cover?.on, on: planting.on, waysOut, positions }; // prettier-ignore
+  return { ...rest, plant: plant.id, name: plant.name, growthFactor: growth.factor, on: planting.on, waysOut, positions }; // prettier-ignore
 }
 
 /** Light, flow and water in which they live, without their maps. */

@@ -12,13 +12,14 @@ import type { Finding } from '../words/finding';
 import type { FindingId } from '../words/findingIds';
 import { inCelsius, inDegreesOfHardness, inMm } from '../words/measure';
 import { PRACTICE, say, type Text } from '../words/text';
+import { eyeFrom } from '../view/eye';
 import type { Living } from './conditions';
+import { hiddenShare, keptBelowMm, standOf } from './hiding';
+import { inTime } from './inTime';
 import type { Planted } from './planted';
 
 /** Light above this many times of what a plant grows well with burns it or feeds algae on it (common practice). */
 const TOO_MUCH = 2.2;
-/** A plant in front that grows higher than this share over the one behind it hides that (common practice). */
-const HIDES = 1.25;
 /** From this light on the bed on something has to grow fast from the first day, mol/m²/d (common practice). */
 const STRONG_DLI = 2.2;
 
@@ -37,9 +38,9 @@ export function plantedFindings(
       ...waterFindings(p, living),
       ...levelFindings(p, commission.vessel.waterLineMm),
       ...flowFindings(p, living),
-      ...coverFindings(commission, p),
+      ...coverFindings(commission, p, living),
     ]),
-    ...hidingFindings(parts),
+    ...hidingFindings(commission, parts),
     ...stoneFindings(commission, survey, parts),
     ...animalFindings(commission, parts),
     ...startFindings(commission, parts, living),
@@ -180,39 +181,44 @@ function flowFindings(part: Planted, { flow }: Living): Finding[] {
 }
 
 /** The date against the photograph or the opening of the brief. */
-function coverFindings({ brief }: Commission, part: Planted): Finding[] {
+function coverFindings({ brief }: Commission, part: Planted, living: Living): Finding[] {
   const day = brief.occasion?.day;
-  if (!day || part.spacingMm === undefined || part.plant.roots !== 'bed') return [];
+  if (!day || part.spacingMm === undefined || part.count === 0 || part.plant.roots !== 'bed') return [];
   const until = daysFrom(brief.buildDay, day);
-  if (until <= 0) return [];
   const { cover, plant } = part;
-  if (!cover)
-    return [finding('plant.cover', 'note', part, [0, until, 'day'], say('plant.cover.says.never', { plant: plant.name, day: { day } }), say('plant.cover.because'))]; // prettier-ignore
-  if (cover.days <= until) return [];
-  return [finding('plant.cover', 'warn', part, [cover.days, until, 'day'], say('plant.cover.says', { plant: plant.name, on: { day: cover.on }, day: { day } }), say('plant.cover.because'))]; // prettier-ignore
+  if (until <= 0 || (cover && cover.days <= until)) return [];
+  const ways = inTime(part, until, living);
+  const because = ways.length > 0 ? say('plant.cover.because', { ways }) : say('plant.cover.because.none');
+  const says = cover
+    ? say('plant.cover.says', { plant: plant.name, on: { day: cover.on }, day: { day } })
+    : say('plant.cover.says.never', { plant: plant.name, day: { day } });
+  return [finding('plant.cover', cover ? 'warn' : 'note', part, [cover?.days ?? 0, until, 'day'], says, because)]; // prettier-ignore
 }
 
-/** From the front, what grows higher than what stands behind it over the same stretch. */
-function hidingFindings(parts: readonly Planted[]): Finding[] {
-  const placed = parts
-    .filter((p) => p.plant.roots === 'bed' && p.spots.length > 0 && p.plant.heightMm)
-    .map((p) => ({ p, ...reach(p) }));
-  return placed.flatMap(({ p, left, right, y }): Finding[] => {
-    const hidden = placed.find((o) => o.y > y + 30 && Math.min(right, o.right) - Math.max(left, o.left) > 0.5 * (o.right - o.left) && p.plant.heightMm![1] > HIDES * o.heightMm[1] && p.plant.heightMm![1] > 100); // prettier-ignore
-    if (!hidden) return [];
-    return [finding('plant.hides', 'note', p, [p.plant.heightMm![1], hidden.heightMm[1], 'mm'],
-      say('plant.hides.says', { plant: p.plant.name, high: inMm(p.plant.heightMm![1]), other: hidden.p.plant.name, low: inMm(hidden.heightMm[1]) }), say('plant.hides.because'))]; // prettier-ignore
-  });
-}
+/** Plants of which so much is hidden are not seen. */
+const HIDDEN_SHARE = 0.5;
+/** What grows no higher than this hides nothing worth a word, mm. */
+const HIDES_FROM_MM = 100;
 
-function reach({ spots, plant }: Planted) {
-  let [left, right, sum] = [Infinity, -Infinity, 0];
-  for (let i = 0; i < spots.length; i += 3) {
-    left = Math.min(left, spots[i]);
-    right = Math.max(right, spots[i]);
-    sum += spots[i + 1];
-  }
-  return { left, right, y: (sum * 3) / spots.length, heightMm: plant.heightMm! };
+/** From the main seat, what grows so high that it hides most of what stands behind it. */
+function hidingFindings({ brief, vessel, site }: Commission, parts: readonly Planted[]): Finding[] {
+  const [seat] = brief.seats ?? [];
+  const eye = eyeFrom(vessel, seat, site?.baseHeightMm);
+  const placed = parts.filter((p) => p.plant.roots === 'bed' && p.spots.length > 0 && p.plant.heightMm);
+  return placed
+    .filter((p) => p.plant.heightMm![1] > HIDES_FROM_MM)
+    .flatMap((front): Finding[] => {
+      const stand = standOf(front);
+      const [worst] = placed
+        .filter((p) => p.id !== front.id && p.plant.id !== front.plant.id)
+        .map((p) => ({ p, behind: standOf(p), share: hiddenShare(eye, stand, standOf(p)) }))
+        .sort((a, b) => b.share - a.share);
+      if (!worst || worst.share <= HIDDEN_SHARE) return [];
+      const says = say('plant.hides.says', { from: seat ? say('plant.hides.seat', { name: seat.name }) : say('plant.hides.front'), plant: front.plant.name, high: inMm(stand.highMm), other: worst.p.plant.name, low: inMm(worst.behind.highMm), percent: rounded(100 * worst.share, 0) }); // prettier-ignore
+      const kept = Math.floor(keptBelowMm(eye, stand, worst.behind, HIDDEN_SHARE) / 10) * 10;
+      const because = kept >= front.plant.heightMm![0] ? say('plant.hides.because.kept', { mm: inMm(kept) }) : say('plant.hides.because'); // prettier-ignore
+      return [finding('plant.hides', 'note', front, [100 * worst.share, 100 * HIDDEN_SHARE, '%'], says, because)]; // prettier-ignore
+    });
 }
 
 /** Soft-water plants in a tank with stone that gives off carbonate. */

@@ -1,5 +1,6 @@
 import { coverShare, heightMm, plugRadiusMm, radiusMm } from '../growth/growth';
 import type { Plant } from '../commission/schema';
+import { closesLike } from '../planting/arranged';
 import type { Spots } from '../planting/positions';
 import type { Planted } from './planted';
 
@@ -40,7 +41,7 @@ export function grownAt(part: Planted, day: number): Grown {
     cover:
       spacingMm === undefined || age < 0
         ? 0
-        : coverShare(plant, spacingMm, growth, age) * (there / Math.max(1, count)),
+        : coverShare(plant, closesLike(planting.set, spacingMm), growth, age) * (there / Math.max(1, count)),
     melted,
     ...(trimmed === undefined ? {} : { trimmed }),
   };

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { dayPlus } from '../calendar/day';
 import { KNOWN_PLANTS } from '../catalogue/knownPlants';
 import type { Commission, Planting } from '../commission/schema';
 import { surveyFindings } from '../survey/findings';
@@ -53,20 +54,37 @@ describe('a scape as it will be planted', () => {
     expect(parts[0]).toMatchObject({ plugsAPack: 35, packsNeeded: 3, plugsAtHand: 70, missing: 26 });
     expect(parts[0].bareM2).toBeCloseTo(0.01625, 9);
     expect(findings.map((f) => inEnglish(f.says))).toContain('Hemianthus callitrichoides: 2 packs give 70 of 96 plugs; 163 cm² stay bare.'); // prettier-ignore
-    const ways = parts[0].waysOut.filter((w) => w.kind !== 'behind');
-    // Or another plant takes what 70 of 96 plugs do not reach.
-    expect(parts[0].waysOut.at(-1)).toMatchObject({ kind: 'behind', figure: 70 / 96 });
+    const ways = parts[0].waysOut;
     expect(ways.map((w) => [w.kind, w.packs, w.priceMinor, w.figure])).toEqual([
       // 25 · √(96 / 70) = 29.3 mm.
       ['wider', 0, 0, 30],
       ['packs', 1, 650, 3],
       ['finer', 0, 0, 50],
+      // 40 + 200 · 69.5 / 96 = 184.8 mm from the front.
+      ['fewer', 0, 0, 184],
+      ['behind', 0, 0, 184],
     ]);
+    for (const w of ways) expect(w.on).toBe(dayPlus(c.brief.buildDay, Math.round(w.coverDays!)));
     expect(ways[0].coverDays!).toBeGreaterThan(ways[1].coverDays!);
     // Each way out, taken, leaves nothing bare.
-    for (const { part } of ways) {
+    for (const { part } of ways.filter((w) => w.kind !== 'behind')) {
       const [next] = planted(with_([{ ...carpet, packs: 2, ...part }])).parts;
       expect(next.missing).toBe(0);
+    }
+  });
+
+  it('cut where the plugs at hand end leaves none missing, on a hill and behind a stone', () => {
+    const hill = (packs: number, part: Partial<Planting> = {}) => with_([{ ...carpet, packs, ...part }], (d) => {
+      d.options[0].bed = [soil({ kind: 'ramp', frontMm: 30, backMm: 220 })];
+      d.options[0].pieces = [piece({ shape: { kind: 'box', sizeMm: [120, 70, 90] }, at: [180, 90], stand: { kind: 'bed', buryMm: 20 } })]; // prettier-ignore
+    }); // prettier-ignore
+    for (const packs of [1, 2]) {
+      const [short] = planted(hill(packs)).parts;
+      const fewer = short.waysOut.find((w) => w.kind === 'fewer')!;
+      const [front] = planted(hill(packs, fewer.part)).parts;
+      expect(front.missing).toBe(0);
+      // Nor are many left over.
+      expect(front.count).toBeGreaterThan(front.plugsAtHand - 4);
     }
   });
 
@@ -98,6 +116,53 @@ describe('a scape as it will be planted', () => {
     }); // prettier-ignore
     expect(ids(planted(on(15)))).toContain('plant.cover');
     expect(ids(planted(on(100)))).not.toContain('plant.cover');
+  });
+
+  it('says what would close by the photograph, and each of it does', () => {
+    const inDays = (days: number, part: Partial<Planting> = {}, change: (c: Commission) => void = () => {}) =>
+      with_([{ ...carpet, spacingMm: 40, ...part }], (c) => {
+        c.brief.buildDay = '2027-01-10';
+        c.brief.co2 = false;
+        c.brief.occasion = { kind: 'photograph', day: dayPlus(c.brief.buildDay, days) };
+        change(c);
+      });
+    const because = (c: Commission) =>
+      inEnglish(planted(c).findings.find((f) => f.id === 'plant.cover')!.because);
+    const said = because(inDays(70, { laterDays: 7 }));
+    const mm = Number(/(\d+) mm apart/.exec(said)![1]);
+    expect(ids(planted(inDays(70, { laterDays: 7, spacingMm: mm })))).not.toContain('plant.cover');
+    expect(ids(planted(inDays(70, { laterDays: 7, spacingMm: mm + 1 })))).toContain('plant.cover');
+    expect(said).not.toContain('sooner');
+    // With gas alone it closes by then, and that is said; otherwise with gas and so much light.
+    const gas = (c: Commission) => (c.brief.co2 = true);
+    expect(said.includes('CO2')).toBe(
+      !ids(planted(inDays(70, { laterDays: 7 }, gas))).includes('plant.cover'),
+    );
+    expect(said).toContain('CO2');
+    // Some days sooner, where it is only some days late.
+    const fed = (days: number) => inDays(days, { laterDays: 7 }, gas);
+    const sooner = Number(/building (\d+) days sooner/.exec(because(fed(60)))![1]);
+    expect(ids(planted(fed(60 + sooner)))).not.toContain('plant.cover');
+    expect(ids(planted(fed(59 + sooner)))).toContain('plant.cover');
+    // What goes in late may go in first.
+    expect(because(inDays(170, { laterDays: 120 }, gas))).toContain('planting it on the build day');
+    // In two weeks no carpet closes that is planted plug by plug.
+    expect(because(inDays(9))).toContain('a mat that is laid grown');
+  });
+
+  it('from the main seat a hedge hides a low plant behind it, and says how high it may be', () => {
+    const box = (y: number): [number, number][] => [[60, y], [540, y], [540, y + 70], [60, y + 70]]; // prettier-ignore
+    const bed = (eyeMm: number, at: [number, number] = [300, -900]) => with_([{ plant: 'rotala-rotundifolia', region: box(60), spacingMm: 30 }, { plant: 'marsilea-hirsuta', region: box(220), spacingMm: 30 }], (c) => (c.brief.seats = [{ id: 's', name: 'armchair', at, eyeMm }])); // prettier-ignore
+    const hides = (c: Commission) => planted(c).findings.find((f) => f.id === 'plant.hides');
+    const found = hides(bed(1000))!;
+    expect(inEnglish(found.says)).toMatch(
+      /^From the seat “armchair”, Rotala rotundifolia at its \d+ mm hides \d+ % of Marsilea hirsuta/,
+    );
+    expect(found.measured).toBeGreaterThan(found.limit);
+    // From behind it is the other way round, and nothing is hidden by what is low.
+    expect(hides(bed(1000, [300, 1400]))).toBeUndefined();
+    // Who stands over the tank looks onto both.
+    expect(hides(bed(2500, [300, -150]))).toBeUndefined();
   });
 
   it('knows what does not live there: cold water, hard water, a buried rhizome, red in the shade, animals that dig', () => {

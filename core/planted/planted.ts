@@ -11,6 +11,7 @@ import { packsOf, type Packs } from '../planting/packs';
 import { arrangedPositions, closesLike } from '../planting/arranged';
 import { spotsOnPiece } from '../planting/onPieces';
 import { inPlantingOrder, type Spots } from '../planting/positions';
+import { reachFromFront } from '../planting/reach';
 import { usualSpacingMm } from '../planting/spacing';
 import { standsOn } from '../planting/standsOn';
 import type { Survey } from '../survey/survey';
@@ -208,7 +209,8 @@ function partOf(
     const reach = reachDays(plant, growth, commission.vessel.waterLineMm - spots[2]);
     if (reach !== undefined) part.surfaceDays = reach + later;
   }
-  part.waysOut = waysOut(part);
+  const reachOf = (share: number) => reachFromFront(survey.field, planting.region ?? [], share, taken);
+  part.waysOut = waysOut(part, commission.brief.buildDay, reachOf);
   return part;
 }
 

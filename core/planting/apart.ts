@@ -1,6 +1,7 @@
 import { areaD, differenceD, FillRule, isPositiveD, type PathD, type PathsD } from 'clipper2-ts';
 import type { Planting } from '../commission/schema';
 import { commonArea } from '../geometry/offset';
+import { pathOf } from '../geometry/paths';
 import type { Point, Polygon } from '../geometry/polygon';
 import { soundRing } from './soundRing';
 
@@ -62,7 +63,7 @@ function slitBetween(hole: PathD, outer: PathD): PathD {
   const [ux, uy] = far > 0 ? [(to.x - from.x) / far, (to.y - from.y) / far] : [1, 0];
   const [w, over] = [SLIT_MM / 2, SLIT_MM];
   const at = (p: { x: number; y: number }, along: number, side: number) => ({ x: p.x + ux * along - uy * side, y: p.y + uy * along + ux * side }); // prettier-ignore
-  return upright([at(from, -over, -w), at(to, over, -w), at(to, over, w), at(from, -over, w)]);
+  return [at(from, -over, -w), at(to, over, -w), at(to, over, w), at(from, -over, w)];
 }
 
 type Spot = PathD[number];
@@ -72,7 +73,4 @@ function nearestOn(p: Spot, a: Spot, b: Spot): Spot {
   return { x: a.x + t * dx, y: a.y + t * dy };
 }
 
-/** All rings run the same way round: two that do not would cancel each other where they overlap. */
-const upright = (path: PathD): PathD => (areaD(path) < 0 ? [...path].reverse() : path);
-const pathOf = (ring: Polygon): PathD => upright(ring.map(([x, y]) => ({ x, y })));
 const largest = (rings: PathsD): PathD => [...rings].sort((a, b) => Math.abs(areaD(b)) - Math.abs(areaD(a)))[0] ?? []; // prettier-ignore

@@ -8,11 +8,11 @@ import { plugPositions, type Spots } from './positions';
 export type Arranged = Planting['set'];
 
 /** Plugs of a group stand so far from its middle, share of their spacing (common practice: two fingers, not touching). */
-export const GROUP_SHARE = 0.3;
+const GROUP_SHARE = 0.3;
 const IN_GROUP = { twos: 2, threes: 3 } as const;
 
 /** Plugs of one group; one where they stand by themselves. */
-export const groupOf = (set: Arranged): number => (set === 'twos' || set === 'threes' ? IN_GROUP[set] : 1);
+const groupOf = (set: Arranged): number => (set === 'twos' || set === 'threes' ? IN_GROUP[set] : 1);
 
 /**
  * So many plugs of a region as they are told to stand: evenly scattered, in rows, in groups of two or three. Always as
@@ -37,7 +37,8 @@ const ROUNDS = 40;
 
 /**
  * Rows along the front, each shifted by half against the one before it, as far apart as gives so many plugs.
- * Valid for height fields. Leaves out: what the last row has too many, from its right end.
+ * Valid for height fields. Leaves out: the slope between rows, which are even seen from above; what the last row has too
+ * many, from its right end.
  * Test: arranged.test.ts, "rows are level with the front and staggered".
  */
 function inRows(

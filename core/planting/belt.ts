@@ -1,5 +1,5 @@
 import { differenceD, EndType, FillRule, inflatePathsD, intersectD, JoinType, unionD, type PathsD } from 'clipper2-ts'; // prettier-ignore
-import { anticlockwise } from '../geometry/offset';
+import { pathOf } from '../geometry/paths';
 import { polygonBounds, type Point, type Polygon } from '../geometry/polygon';
 import { pathRegion, smooth, type PathLine } from '../substrate/path';
 import { soundRing } from './soundRing';
@@ -61,8 +61,6 @@ function besideLine(curve: readonly Point[], side: 'left' | 'right', reach: numb
     const long = Math.hypot(b[0] - a[0], b[1] - a[1]) || 1;
     return [p[0] - (sign * reach * (b[1] - a[1])) / long, p[1] + (sign * reach * (b[0] - a[0])) / long];
   });
-  const pieces = curve.slice(1).map((p, i) => anticlockwise([curve[i], p, off[i + 1], off[i]]));
+  const pieces = curve.slice(1).map((p, i) => [curve[i], p, off[i + 1], off[i]]);
   return unionD(pieces.map(pathOf), [], FillRule.NonZero, DIGITS);
 }
-
-const pathOf = (ring: Polygon) => ring.map(([x, y]) => ({ x, y }));

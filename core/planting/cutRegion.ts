@@ -1,5 +1,6 @@
 import { FillRule, inflatePathsD, intersectD, unionD, EndType, JoinType } from 'clipper2-ts';
-import { clippedAlong, polygonArea, polygonBounds, type Point, type Polygon } from '../geometry/polygon';
+import { pathOf, ringOf } from '../geometry/paths';
+import { polygonArea, polygonBounds, signedArea, type Point, type Polygon } from '../geometry/polygon';
 import { soundRing } from './soundRing';
 
 /** Digits that outlines keep, and the least that is a region of its own, mm². */
@@ -32,28 +33,15 @@ export function splitRegion(region: Polygon, a: Point, b: Point): [Point[], Poin
   return parts.every((p) => p.length > 2 && polygonArea(p) >= LEAST_MM2) ? parts : undefined;
 }
 
-/** Rounds in which the line is found. */
-const ROUNDS = 30;
-
 /**
- * A region cut along the front so that its front part has a share of its floor: what so many plugs reach, and the rest
- * behind it. The front part comes first.
- * Valid for beds that rise evenly. Leaves out: that a slope has more surface behind than in front.
- * Test: cutRegion.test.ts, "is cut where the plugs at hand end".
+ * A region cut along the front at a distance from it: the front part comes first.
  *
  * @returns undefined where one of the two would be too small to be a region
  */
-export function splitAcross(region: Polygon, share: number): [Point[], Point[]] | undefined {
-  const [left, front, right, back] = polygonBounds(region);
-  const whole = polygonArea(region);
-  let [low, high] = [front, back];
-  for (let i = 0; i < ROUNDS; i++) {
-    const y = (low + high) / 2;
-    if (polygonArea(clippedAlong(region, 1, y, 'below')) < share * whole) low = y;
-    else high = y;
-  }
+export function splitAcross(region: Polygon, yMm: number): [Point[], Point[]] | undefined {
+  const [left, , right] = polygonBounds(region);
   // Going to the left the front is on the left hand.
-  return splitRegion(region, [right + 1, low], [left - 1, low]);
+  return splitRegion(region, [right + 1, yMm], [left - 1, yMm]);
 }
 
 /** The line across the middle of a region’s longer side: where it is cut when nobody drew a line. */
@@ -81,16 +69,10 @@ export function acrossMiddle(region: Polygon): [Point, Point] {
 export function joinedRegion(one: Polygon, other: Polygon): Point[] | undefined {
   const both = [pathOf(one), pathOf(other)];
   const grown = inflatePathsD(unionD(both, [], FillRule.NonZero, DIGITS), NEAR_MM / 2, JoinType.Miter, EndType.Polygon, 2, DIGITS); // prettier-ignore
-  const outer = grown.filter((ring) => polygonArea(ring.map(({ x, y }): Point => [x, y])) > LEAST_MM2);
+  const outer = grown.filter((ring) => polygonArea(ringOf(ring)) > LEAST_MM2);
   // A ring inside of another is a hole: what counts are those that stand beside each other.
-  const beside = outer.filter((ring) => signed(ring) > 0);
+  const beside = outer.filter((ring) => signedArea(ringOf(ring)) > 0);
   if (beside.length !== 1) return undefined;
   const back = inflatePathsD(beside, -NEAR_MM / 2, JoinType.Miter, EndType.Polygon, 2, DIGITS);
-  return soundRing(unionD([...back, ...both.map(turnedRight)], [], FillRule.NonZero, DIGITS));
+  return soundRing(unionD([...back, ...both], [], FillRule.NonZero, DIGITS));
 }
-
-const pathOf = (ring: Polygon) => ring.map(([x, y]) => ({ x, y }));
-type Path = ReturnType<typeof pathOf>;
-const signed = (ring: Path) => ring.reduce((sum, p, i) => sum + p.x * ring[(i + 1) % ring.length].y - ring[(i + 1) % ring.length].x * p.y, 0); // prettier-ignore
-/** Anticlockwise: two rings the other way round would cut each other out. */
-const turnedRight = (ring: Path) => (signed(ring) < 0 ? [...ring].reverse() : ring);

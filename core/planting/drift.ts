@@ -1,4 +1,5 @@
 import { FillRule, intersectD, simplifyPathD, unionD } from 'clipper2-ts';
+import { pathOf } from '../geometry/paths';
 import { polygonArea, type Point, type Polygon } from '../geometry/polygon';
 import { soundRing } from './soundRing';
 
@@ -14,9 +15,8 @@ const [DIGITS, THIN_MM, LEAST_MM2] = [2, 2.5, 400];
  */
 export function driftRegion(stroke: readonly Point[], floor: Polygon): Point[] {
   if (stroke.length < 3) return [];
-  const path = (ring: Polygon) => ring.map(([x, y]) => ({ x, y }));
-  const whole = unionD([simplifyPathD(path(stroke), THIN_MM)], [], FillRule.NonZero, DIGITS);
-  const within = intersectD(whole, [path(floor)], FillRule.NonZero, DIGITS);
+  const whole = unionD([simplifyPathD(pathOf(stroke), THIN_MM)], [], FillRule.NonZero, DIGITS);
+  const within = intersectD(whole, [pathOf(floor)], FillRule.NonZero, DIGITS);
   const ring = soundRing(within);
   return polygonArea(ring) < LEAST_MM2 ? [] : ring;
 }

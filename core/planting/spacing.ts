@@ -24,11 +24,10 @@ export function usualSpacingMm(
   return spacingMm ?? (school === 'dense' ? dense : Math.round(dense * ECONOMICAL));
 }
 
-/** What is wrong with a spacing for a region, in words for beside the field; nothing where at least two plugs stand in it. */
-export function spacingFault(spacingMm: number, region: Polygon): string | undefined {
+/** How far apart plugs of a region may be at most, mm: with more no two of them stand in it. */
+export function mostSpacingMm(region: Polygon): number {
   const [left, front, right, back] = polygonBounds(region);
-  const longest = Math.max(right - left, back - front);
-  return spacingMm > longest ? `is farther than the region is long, ${Math.round(longest)} mm` : undefined;
+  return Math.max(right - left, back - front);
 }
 
 /** What holds on to stone and wood, or floats, is counted; how many portions to begin with (common practice). */

@@ -1,6 +1,6 @@
 import type { Vessel } from '../commission/schema';
-import { anticlockwise, distanceTo, edgesOf, isConvex } from '../geometry/offset';
-import { polygonContains, type Point, type Polygon } from '../geometry/polygon';
+import { distanceTo, edgesOf, isConvex } from '../geometry/offset';
+import { anticlockwise, polygonContains, type Point, type Polygon } from '../geometry/polygon';
 import { planHull } from '../hardscape/planHull';
 import type { Standing } from '../hardscape/settle';
 import type { BedField } from '../substrate/bedField';

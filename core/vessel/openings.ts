@@ -1,6 +1,7 @@
 import type { Vessel } from '../commission/schema';
-import { anticlockwise, edgesOf, isConvex, leftOf, shrunk } from '../geometry/offset';
+import { edgesOf, isConvex, leftOf, shrunk } from '../geometry/offset';
 import {
+  anticlockwise,
   clippedAlong,
   polygonArea,
   polygonBounds,

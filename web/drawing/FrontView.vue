@@ -20,6 +20,8 @@ const props = defineProps<
     interactive?: boolean;
     /** What is planted, as it has grown by the day that is looked at. */
     plants?: readonly Grown[];
+    /** The planting that is looked at: all others are drawn pale. */
+    chosenPlant?: string;
   }
 >();
 const emit = defineEmits<{
@@ -160,6 +162,7 @@ const mark = computed(() => {
             :z-scale="Z"
             :far="t.band.y / W"
             :highest-mm="vessel.waterLineMm"
+            :chosen="chosenPlant"
           />
         </g>
         <g

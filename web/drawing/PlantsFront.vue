@@ -15,10 +15,14 @@ const props = defineProps<{
   far: number;
   /** Nothing is drawn growing above this, mm; what stands on wet soil or wood is not asked. */
   highestMm: number;
+  /** The one that is looked at: all others are drawn pale. */
+  chosen?: string;
 }>();
 
 /** Pixels a millimetre. */
 const k = computed(() => props.xScale(1));
+/** So much is left of the colour of what is not looked at. */
+const PALE = 0.28;
 /** Plugs of one planting in one band that are drawn at most. */
 const MOST = 260;
 
@@ -45,7 +49,13 @@ const drawn = computed(() =>
 
 <template>
   <g pointer-events="none">
-    <g v-for="p in drawn" :key="p.id" :data-grown="p.id" :stroke-width="Math.max(0.2, 0.5 * k)">
+    <g
+      v-for="p in drawn"
+      :key="p.id"
+      :data-grown="p.id"
+      :opacity="chosen && p.id !== chosen ? PALE : 1"
+      :stroke-width="Math.max(0.2, 0.5 * k)"
+    >
       <path :d="p.dark" :fill="shade(p.base, -0.2)" :stroke="shade(p.base, -0.34)" />
       <path :d="p.light" :fill="shade(p.base, 0.08)" :stroke="shade(p.base, -0.16)" />
     </g>

@@ -18,11 +18,13 @@ const props = defineProps<
     look: SeatLook;
     /** Masses only: grey and out of focus. */
     squint?: boolean;
+    /** What a press on the picture asks for. */
+    touches?: 'pieces' | 'plants';
   }
 >();
 
-/** Where a look that was sent from the pointer meets stone or wood, in the axes of the document. */
-const emit = defineEmits<{ touch: [spot: [number, number, number]] }>();
+/** Where a look that was sent from the pointer meets stone or wood, in the axes of the document; or what it meets of the plants. */
+const emit = defineEmits<{ touch: [spot: [number, number, number]]; plant: [id: string] }>();
 
 const canvas = ref<HTMLCanvasElement>();
 const failed = ref(false);
@@ -80,8 +82,9 @@ function soon(): void {
   waiting = setTimeout(draw, Math.max(PAUSE_MS, Math.min(1_000, 3 * lastMs)));
 }
 
-/** What the pointer points at: the first stone or wood, plants and panes looked through. */
+/** What the pointer points at: the first stone or wood, plants and panes looked through; or the first plant that no stone hides. */
 function touch({ offsetX, offsetY }: MouseEvent): void {
+  if (!props.touches) return;
   const from = props.eye;
   const scene = seatScene(props, from, { ...props.look, quick: true }, inQuick);
   const eye = camera(from);
@@ -89,9 +92,14 @@ function touch({ offsetX, offsetY }: MouseEvent): void {
   scene.updateMatrixWorld(true);
   const ray = new Raycaster();
   ray.setFromCamera(new Vector2((offsetX / props.width) * 2 - 1, 1 - (offsetY / props.height) * 2), eye);
-  const solids = scene.children.filter((o) => o.userData.piece !== undefined);
-  const [met] = ray.intersectObjects(solids, false);
-  if (met) emit('touch', [met.point.x, -met.point.z, met.point.y]);
+  const asked = scene.children.filter(
+    ({ userData }) =>
+      userData.piece !== undefined || (props.touches === 'plants' && userData.plant !== undefined),
+  );
+  const [met] = ray.intersectObjects(asked, false);
+  if (!met) return;
+  if (props.touches === 'pieces') emit('touch', [met.point.x, -met.point.z, met.point.y]);
+  else if (met.object.userData.plant !== undefined) emit('plant', met.object.userData.plant);
 }
 
 /** The picture as a file of so many pixels across, to be shown to a client. */

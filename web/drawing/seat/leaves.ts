@@ -31,6 +31,9 @@ const USUAL_LEAVES = [7, 0.5, 0.14] as const;
 const STEM_LEAF_MM = 18;
 const MOST_STEM_LEAVES = 30;
 
+/** What is not looked at goes so far towards this. */
+const [PALE, PALE_SHARE] = [new Color('#c9d2cd'), 0.75];
+
 /** A leaf one long and one wide, pointed at its end and folded a little along its middle. */
 function leaf(): BufferGeometry {
   const at = [0, 0, 0, -0.5, 0.42, 0.12, 0, 1, 0, 0, 0, 0, 0, 1, 0, 0.5, 0.42, 0.12];
@@ -81,11 +84,11 @@ function leavesOf(plant: Plant, [x, y, z]: Spot, tall: number, random: () => num
 export function plantLeaves(
   { vessel }: Seen,
   place: Place,
-  plants: readonly Grown[],
+  { plants, chosen }: { plants: readonly Grown[]; chosen?: string },
   quick: boolean,
 ): Object3D[] {
   const upright = new Vector3(0, 1, 0);
-  return plants.flatMap(({ plant, spots, heightMm, melted }) => {
+  return plants.flatMap(({ id, plant, spots, heightMm, melted }) => {
     const count = spots.length / 3;
     const random = seeded(count + 17);
     const every = Math.max(1, Math.ceil(count / (quick ? QUICK_PLUGS : MOST_PLUGS)));
@@ -102,6 +105,7 @@ export function plantLeaves(
     if (leaves.length === 0) return [];
     const mesh = new InstancedMesh(leaf(), matte(quick, { side: DoubleSide }), leaves.length);
     const green = new Color(plant.colour ?? '#4f7f4b');
+    if (chosen !== undefined && id !== chosen) green.lerp(PALE, PALE_SHARE);
     const turn = new Quaternion();
     leaves.forEach(({ foot, way, long, wide }, i) => {
       turn.setFromUnitVectors(upright, way).multiply(new Quaternion().setFromAxisAngle(upright, i * 1.7));
@@ -111,6 +115,7 @@ export function plantLeaves(
     });
     mesh.castShadow = true;
     mesh.receiveShadow = true;
+    mesh.userData.plant = id;
     return [mesh];
   });
 }

@@ -15,6 +15,8 @@ export interface SeatLook {
   light: 'day' | 'night' | 'backlit';
   /** What is planted, as it has grown. */
   plants: readonly Grown[];
+  /** The planting that is looked at: all others are drawn pale. */
+  chosen?: string;
   /** Light on the bed instead of its materials: PPFD in cells from front left, and what makes a colour of it. */
   lit?: Lit;
   /** Without shadow, surfaces as coarse as they are, fewer plants: for a browser that draws slowly. */
@@ -53,8 +55,8 @@ export function seatScene(seen: Seen, eye: Spot, look: SeatLook, keep: Keeper): 
     ...keep.objects('bed', [field, option.bed, materials, look.lit, from], () =>
       bedSurface(seen, place, quick, look.lit),
     ),
-    ...keep.objects('plants', [look.plants, vessel, quick, from], () =>
-      plantLeaves(seen, place, look.plants, quick),
+    ...keep.objects('plants', [look.plants, look.chosen, vessel, quick, from], () =>
+      plantLeaves(seen, place, look, quick),
     ),
     ...keep.objects('pieces', [option.pieces, seen.survey, materials, quick, from], () =>
       solids(seen, quick, keep, bent),

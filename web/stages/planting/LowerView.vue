@@ -9,8 +9,10 @@ import PlantsFront from '../../drawing/PlantsFront.vue';
 import SectionView from '../../drawing/SectionView.vue';
 
 /** What is planted as it stands in a week: from the front, or along a section from front to back. */
-const props = defineProps<Drawing & { grown: readonly Grown[]; section: boolean; sectionMm: number }>();
-defineEmits<{ finger: [event: MouseEvent] }>();
+const props = defineProps<
+  Drawing & { grown: readonly Grown[]; section: boolean; sectionMm: number; chosen?: string }
+>();
+defineEmits<{ press: [event: MouseEvent] }>();
 const X = (mm: number) => mm * props.k;
 const Z = (mm: number) => (props.vessel.innerMm.height - mm) * props.k;
 
@@ -46,6 +48,7 @@ const wide = computed(() => X(props.section ? (run.value?.lengthMm ?? 0) : props
       :survey="survey"
       :k="k"
       :plants="grown"
+      :chosen-plant="chosen"
       data-test="planting-front"
     />
     <g v-else-if="run" data-test="planting-section">
@@ -67,6 +70,7 @@ const wide = computed(() => X(props.section ? (run.value?.lengthMm ?? 0) : props
         :z-scale="Z"
         :far="0"
         :highest-mm="vessel.waterLineMm"
+        :chosen="chosen"
       />
     </g>
     <path :d="`M0 -4 V ${X(vessel.innerMm.height)} H ${wide} V -4`" class="glass" />
@@ -76,7 +80,7 @@ const wide = computed(() => X(props.section ? (run.value?.lengthMm ?? 0) : props
       :width="wide"
       :height="X(vessel.innerMm.height)"
       data-test="touch-front"
-      @click.stop="$emit('finger', $event)"
+      @click.stop="$emit('press', $event)"
     />
   </g>
 </template>

@@ -5,7 +5,7 @@ import type { Pack, Plant, Planting } from '../../../core/commission/schema';
 import { floatingCount, floatingShare, type Planted } from '../../../core/planted/planted';
 import { reasonsAgainst, type Spot } from '../../../core/planted/livesHere';
 import type { Hide } from '../../../core/planting/picked';
-import { spacingFault } from '../../../core/planting/spacing';
+import { mostSpacingMm } from '../../../core/planting/spacing';
 import type { Finding } from '../../../core/words/finding';
 import { useCommission } from '../../document/commissionStore';
 import FigureField from '../../document/FigureField.vue';
@@ -43,7 +43,7 @@ defineEmits<{
   mirror: [];
   settle: [how: SettleGround];
   split: [];
-  behind: [reach: number];
+  behind: [mm: number];
   join: [id: string];
   pick: [];
   hide: [at: Hide];
@@ -82,8 +82,11 @@ const change = (key: string, to: Partial<Planting>) =>
     ...o,
     plants: o.plants.map((p) => (p.id === props.planting.id ? { ...p, ...to } : p)),
   }));
-const setSpacing = (mm: number | undefined) =>
-  (mm !== undefined && spacingFault(mm, props.planting.region!)) || change('spacing', { spacingMm: mm });
+function setSpacing(mm: number | undefined): string | undefined {
+  const most = mostSpacingMm(props.planting.region!);
+  if (mm !== undefined && mm > most) return `is farther than the region is long, ${f.length(most)}`;
+  return change('spacing', { spacingMm: mm });
+}
 const surfaceMm2 = computed(() => doc.value.vessel.innerMm.length * doc.value.vessel.innerMm.width);
 /** Share of the surface under what floats, once each plug has its spread, in per cent. */
 const floating = computed(() =>

@@ -2,6 +2,7 @@
 import { computed, defineAsyncComponent, ref, shallowRef } from 'vue';
 import type { Plant } from '../../../core/commission/schema';
 import { grownAt, type Grown } from '../../../core/planted/grown';
+import { plantAt } from '../../../core/planted/plantAt';
 import type { Planted } from '../../../core/planted/planted';
 import { FIRST_PORTIONS } from '../../../core/planting/spacing';
 import { plantingOrigin } from '../../../core/commission/origin';
@@ -125,6 +126,13 @@ const { drifting, drag, drew } = useDrift(area, drawing, toFloor, (stroke) =>
 async function finger(at: Finger): Promise<void> {
   if (picking.value && current.value) pick.place(current.value, await scapeWork.touch(at));
 }
+/** In the view from the front a press sets a portion, or chooses what is planted there. */
+function pressFront(event: MouseEvent): void {
+  const [x, z] = toFront(event);
+  if (picking.value) return void finger({ from: 'front', spot: [x, z] });
+  const id = plantAt(grown.value, x, z);
+  if (id) choose(id);
+}
 function press(event: MouseEvent): void {
   if (drew()) return;
   if (picking.value) return void finger({ from: 'above', spot: toFloor(event) });
@@ -146,6 +154,7 @@ const look = computed(() => ({
   refraction: false,
   light: 'day' as const,
   plants: overlay.value === 'light' ? [] : grown.value,
+  chosen: chosen.value,
   ...(overlay.value === 'light' && shown.value?.living.lit ? { lit: litOf(shown.value.living) } : {}),
 }));
 </script>
@@ -265,7 +274,8 @@ const look = computed(() => ({
               :grown="grown"
               :section="section"
               :section-mm="sectionMm"
-              @finger="finger({ from: 'front', spot: toFront($event) })"
+              :chosen="chosen"
+              @press="pressFront"
             />
           </g>
         </svg>
@@ -303,7 +313,9 @@ const look = computed(() => ({
             :eye="eye"
             :seat-name="seat?.name"
             :look="look"
+            :touches="picking ? 'pieces' : 'plants'"
             @touch="(at) => finger({ from: 'seat', spot: at })"
+            @plant="choose"
           />
         </div>
         <PlantCard

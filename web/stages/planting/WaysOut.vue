@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Planted } from '../../../core/planted/planted';
 import type { WayOut } from '../../../core/planted/waysOut';
+import { shortDay } from '../../units/days';
 import { money, useFigures } from '../../units/figures';
 
 /** Where the packs leave a part bare: what can be done, what it costs more, and when it then closes. */
@@ -13,9 +14,9 @@ const what = (w: WayOut) =>
     packs: `${w.packs} more ${w.packs === 1 ? 'pack' : 'packs'}`,
     finer: `split finer: ${w.figure} a pack`,
     halved: 'halve the stems',
-    behind: 'another plant behind them',
+    fewer: `only up to ${f.length(w.figure)} from the front, the rest bare`,
+    behind: `another plant beyond ${f.length(w.figure)}`,
   })[w.kind];
-const weeks = (days: number) => `closes in ${Math.round(days / 7)} weeks`;
 </script>
 
 <template>
@@ -25,7 +26,7 @@ const weeks = (days: number) => `closes in ${Math.round(days / 7)} weeks`;
       {{ what(w)
       }}<small class="quiet">
         {{ w.priceMinor ? `${money(w.priceMinor, currency, true)}, ` : ''
-        }}{{ w.coverDays === undefined ? 'does not close' : weeks(w.coverDays) }}
+        }}{{ w.on === undefined ? 'does not close' : `closes ${shortDay(w.on)}` }}
       </small>
     </button>
   </section>

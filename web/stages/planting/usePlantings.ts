@@ -127,8 +127,8 @@ export function usePlantings() {
     return undefined;
   }
   /** What the plugs at hand do not reach becomes a planting of its own, which is then looked at and given another plant. */
-  function giveBack(own: Planting, reach: number): void {
-    const [front, behind] = (own.region && splitAcross(own.region, reach)) ?? [];
+  function giveBack(own: Planting, yMm: number): void {
+    const [front, behind] = (own.region && splitAcross(own.region, yMm)) ?? [];
     const plant = plants.value.find((p) => p.id === own.plant);
     if (!front || !behind || !plant) return;
     const plain = (ring: typeof front) => ring.map(([x, y]): [number, number] => [x, y]);
