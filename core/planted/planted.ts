@@ -8,7 +8,7 @@ import { coverDays, growthOf, reachDays, trimDays, type Growth } from '../growth
 import { dliOfPpfd } from '../light/ppfd';
 import type { LightMemo } from '../light/lightMap';
 import { packsOf, type Packs } from '../planting/packs';
-import { arrangedPositions, closesLike } from '../planting/arranged';
+import { arrangedPositions, closesLike, plugsOfGroup } from '../planting/arranged';
 import { spotsOnPiece } from '../planting/onPieces';
 import { inPlantingOrder, type Spots } from '../planting/positions';
 import { reachFromFront } from '../planting/reach';
@@ -243,7 +243,7 @@ function spotsOf(
       plant.roots === 'float' ? undefined : taken,
     );
     if (plant.roots === 'float') for (let i = 2; i < found.length; i += 3) found[i] = waterMm;
-    const spots = inPlantingOrder(found, spacingMm);
+    const spots = inPlantingOrder(found, spacingMm, plugsOfGroup(planting.set));
     memo.spots.set(planting.id, { key, field: survey.field, spots });
     return { spots };
   }

@@ -20,7 +20,9 @@ export function preparationOf(parts: readonly Planted[]): Preparation {
     const { plant, planting, packsNeeded, count, plugsAPack } = part;
     const packs = planting.packs ?? packsNeeded;
     const todo: Text[] = [];
-    const form = planting.form ?? 'tissue';
+    const form = planting.form ?? (packs > 0 ? 'tissue' : 'running');
+    // What grows in a tank already comes out of it, not out of a pack.
+    if (packs === 0) todo.push(say('prepare.lift'));
     if (form === 'tissue') {
       todo.push(say('prepare.rinse'));
       minutes += packs * A_PACK.rinse;
@@ -39,8 +41,8 @@ export function preparationOf(parts: readonly Planted[]): Preparation {
       todo.push(say('prepare.melt'));
       minutes += packs * A_PACK.melt;
     }
-    if (plugsAPack > 1) todo.push(say('prepare.split', { plugs: plugsAPack }));
-    if (plant.roots === 'epiphyte') todo.push(say('prepare.glue'));
+    if (plugsAPack > 1 && packs > 0) todo.push(say('prepare.split', { plugs: plugsAPack }));
+    if (plant.roots === 'epiphyte') todo.push(say(plant.habit === 'moss' ? 'prepare.moss' : 'prepare.glue'));
     minutes += count * A_PLUG;
     rows.set(part.id, todo);
   }

@@ -12,7 +12,8 @@ const GROUP_SHARE = 0.3;
 const IN_GROUP = { twos: 2, threes: 3 } as const;
 
 /** Plugs of one group; one where they stand by themselves. */
-const groupOf = (set: Arranged): number => (set === 'twos' || set === 'threes' ? IN_GROUP[set] : 1);
+export const plugsOfGroup = (set: Arranged): number =>
+  set === 'twos' || set === 'threes' ? IN_GROUP[set] : 1;
 
 /**
  * So many plugs of a region as they are told to stand: evenly scattered, in rows, in groups of two or three. Always as
@@ -29,7 +30,7 @@ export function arrangedPositions(
 ): Spots {
   if (set === 'rows') return inRows(field, region, count, spacingMm, taken);
   if (set === undefined) return plugPositions(field, region, count, seed, taken);
-  return inGroups(field, region, count, spacingMm, groupOf(set), seed, taken);
+  return inGroups(field, region, count, spacingMm, plugsOfGroup(set), seed, taken);
 }
 
 /** Rounds in which the distance of rows is found. */
@@ -116,6 +117,6 @@ function inGroups(
  * Test: arranged.test.ts, "groups close later than the same plugs scattered".
  */
 export function closesLike(set: Arranged, spacingMm: number): number {
-  const k = groupOf(set);
+  const k = plugsOfGroup(set);
   return k === 1 ? spacingMm : spacingMm * (Math.sqrt(k) - GROUP_SHARE * Math.SQRT2 * 0.5);
 }

@@ -6,6 +6,7 @@ import { settle } from '../hardscape/settle';
 import { bedField } from '../substrate/bedField';
 import { piece, soil } from '../testing/scape';
 import { box } from '../testing/vessel';
+import { arrangedPositions } from './arranged';
 import { inPlantingOrder, plugPositions } from './positions';
 import { standsOn } from './standsOn';
 
@@ -67,7 +68,18 @@ describe('plugs over a region', () => {
     const spots = inPlantingOrder(plugPositions(level, field, 80, 2), 27);
     const rows = each(spots).map(([, y]) => Math.floor(y / 27));
     expect(rows).toEqual([...rows].sort((a, b) => a - b));
-    const back = each(inPlantingOrder(spots, 27, 'back')).map(([, y]) => Math.floor(y / 27));
-    expect(back).toEqual([...rows].reverse());
+    const along = each(spots).filter((_, i) => rows[i] === rows[0]).map(([x]) => x); // prettier-ignore
+    expect(along).toEqual([...along].sort((a, b) => (rows[0] % 2 === 0 ? a - b : b - a)));
+  });
+
+  it('of one group are planted one after another', () => {
+    const groups = arrangedPositions('threes', level, field, 60, 27, 5);
+    const ordered = each(inPlantingOrder(groups, 27, 3));
+    expect(ordered.map(String).sort()).toEqual(each(groups).map(String).sort());
+    for (let g = 0; g < 60; g += 3) {
+      const [a, b, c] = ordered.slice(g, g + 3);
+      // Three plugs around one middle, 0.3 of their spacing from it: at most 0.6 of it apart.
+      for (const [p, q] of [[a, b], [b, c], [a, c]]) expect(Math.hypot(p[0] - q[0], p[1] - q[1])).toBeLessThan(0.61 * 27); // prettier-ignore
+    }
   });
 });

@@ -166,17 +166,27 @@ function heapOf(weight: Float64Array) {
 }
 
 /**
- * Plugs in the order in which they are planted: rows from the front (or from the back) as deep as the spacing, each the
- * other way along, so that no hand goes over what stands already.
+ * Plugs in the order in which they are planted: rows from the front as deep as the spacing, each the other way along, so
+ * that no hand goes over what stands already. Plugs of one group, which follow each other, are planted together.
+ *
+ * @param each plugs of a group
  */
-export function inPlantingOrder(spots: Spots, spacingMm: number, from: 'front' | 'back' = 'front'): Spots {
-  const rowOf = (i: number) => Math.floor(spots[i * 3 + 1] / Math.max(1, spacingMm));
-  const order = Array.from({ length: spots.length / 3 }, (_, i) => i).sort((a, b) => {
-    const [ra, rb] = [rowOf(a), rowOf(b)];
-    if (ra !== rb) return from === 'front' ? ra - rb : rb - ra;
-    return (spots[a * 3] - spots[b * 3]) * (ra % 2 === 0 ? 1 : -1);
-  });
+export function inPlantingOrder(spots: Spots, spacingMm: number, each = 1): Spots {
+  const deep = Math.max(1, spacingMm * Math.sqrt(each));
+  const groups: { from: number; to: number; x: number; row: number }[] = [];
+  for (let from = 0; from < spots.length; from += 3 * each) {
+    const to = Math.min(spots.length, from + 3 * each);
+    let [x, y] = [0, 0];
+    for (let i = from; i < to; i += 3) [x, y] = [x + spots[i], y + spots[i + 1]];
+    const n = (to - from) / 3;
+    groups.push({ from, to, x: x / n, row: Math.floor(y / n / deep) });
+  }
+  groups.sort((a, b) => a.row - b.row || (a.x - b.x) * (a.row % 2 === 0 ? 1 : -1));
   const sorted = new Float64Array(spots.length);
-  order.forEach((i, n) => sorted.set(spots.subarray(i * 3, i * 3 + 3), n * 3));
+  let at = 0;
+  for (const { from, to } of groups) {
+    sorted.set(spots.subarray(from, to), at);
+    at += to - from;
+  }
   return sorted;
 }

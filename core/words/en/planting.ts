@@ -8,6 +8,8 @@ export const PLANTING = {
   'prepare.melt': 'cut the leaves off that grew above water',
   'prepare.split': 'split into {plugs} a pack',
   'prepare.glue': 'dots of gel, rhizome free; gloves, air',
+  'prepare.moss': 'pull thin, on dots of gel or under thread; gloves, air',
+  'prepare.lift': 'lift, divide, keep wet in tank water',
   'tools.tweezers': 'long tweezers',
   'tools.scissors': 'scissors',
   'tools.bowls': 'bowls of tank water',

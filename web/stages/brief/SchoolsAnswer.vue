@@ -134,7 +134,7 @@ const usual = computed(() => usualLight({ brief: brief.value }));
         data-test="lights-on"
       />
       <FigureField
-        label="hours of light"
+        label="Hours of light"
         kind="plain"
         unit="h"
         optional
@@ -143,7 +143,7 @@ const usual = computed(() => usualLight({ brief: brief.value }));
         :apply="(lightHours) => setCare({ lightHours })"
       />
       <FigureField
-        label="first output"
+        label="First output"
         kind="plain"
         unit="%"
         optional
@@ -153,7 +153,7 @@ const usual = computed(() => usualLight({ brief: brief.value }));
       />
       <FigureField
         v-if="brief.co2"
-        label="gas before light"
+        label="Gas before light"
         kind="plain"
         unit="h"
         optional
@@ -163,7 +163,7 @@ const usual = computed(() => usualLight({ brief: brief.value }));
       />
       <FigureField
         v-if="brief.co2"
-        label="gas from day"
+        label="Gas from day"
         kind="plain"
         optional
         :value="brief.care?.co2FromDay"

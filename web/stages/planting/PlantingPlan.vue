@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { plantingOrder, type Planted } from '../../../core/planted/planted';
+import { plugsOfGroup } from '../../../core/planting/arranged';
 import { preparationOf } from '../../../core/planted/preparation';
 import PlanView from '../../drawing/PlanView.vue';
 import { useCommission } from '../../document/commissionStore';
@@ -22,25 +23,30 @@ const preparation = computed(() => preparationOf(rows.value));
 const PAGE_PX = 660;
 const k = computed(() => PAGE_PX / vessel.value.innerMm.length);
 const W = computed(() => vessel.value.innerMm.width);
-/** Every number is written where there is room for it; else every fifth and the first. */
+/** Every number is written where there is room for it; else every fifth and the first. A group has one label. */
 const dots = computed(() =>
   rows.value.flatMap((p) => {
-    const close = (p.spacingMm ?? 40) * k.value < 15;
-    return Array.from({ length: p.spots.length / 3 }, (_, i) => ({
+    const each = plugsOfGroup(p.planting.set);
+    const close = (p.spacingMm ?? 40) * Math.sqrt(each) * k.value < 15;
+    const count = p.spots.length / 3;
+    return Array.from({ length: count }, (_, i) => ({
       no: p.firstNo + i,
       x: p.spots[i * 3] * k.value,
       y: (W.value - p.spots[i * 3 + 1]) * k.value,
       colour: p.plant.colour ?? '#4f7f6b',
-      said: !close || i === 0 || (p.firstNo + i) % 5 === 0,
+      said: i % each === 0 && (!close || i === 0 || (p.firstNo + i) % 5 < each),
+      label: span(p.firstNo + i, p.firstNo + Math.min(count, i + each) - 1),
       bare: i >= p.plugsAtHand,
     }));
   }),
 );
+const span = (first: number, last: number) => (last > first ? `${first}–${last}` : String(first));
+/** A label stands to the right of its plug; at the right glass, where it would be cut off, to the left. */
+const LABEL_PX = 26;
+const beside = (x: number) => (x + LABEL_PX < PAGE_PX ? { x: x + 2.4 } : { x: x - 2.4, 'text-anchor': 'end' }); // prettier-ignore
 /** From the first to the last of its plugs. */
 function numbers({ firstNo, spots }: Planted): string {
-  const last = firstNo + spots.length / 3 - 1;
-  if (spots.length === 0) return 'by eye';
-  return last > firstNo ? `${firstNo}–${last}` : String(firstNo);
+  return spots.length === 0 ? 'by eye' : span(firstNo, firstNo + spots.length / 3 - 1);
 }
 const SET = { rows: ', in rows', twos: ', in twos', threes: ', in threes' };
 /** How far apart they stand, and how where that is not evenly. */
@@ -86,7 +92,7 @@ const print = () => window.print();
             :fill="d.bare ? 'none' : d.colour"
             :stroke="d.bare ? '#b84d12' : 'none'"
           />
-          <text v-if="d.said" :x="d.x + 2.4" :y="d.y - 1.6">{{ d.no }}</text>
+          <text v-if="d.said" v-bind="beside(d.x)" :y="d.y - 1.6">{{ d.label }}</text>
         </g>
       </svg>
       <table data-test="plan-rows">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed, nextTick, ref, watch } from 'vue';
 import type { Finding } from '../../../core/words/finding';
 import type { Planted } from '../../../core/planted/planted';
 import { shortDay } from '../../units/days';
@@ -50,6 +50,15 @@ const rows = computed(() =>
       (a, b) => (a[by.value] < b[by.value] ? -1 : a[by.value] > b[by.value] ? 1 : 0) * (up.value ? 1 : -1),
     ),
 );
+const body = ref<HTMLElement>();
+/** What was chosen in a view is brought into sight here. */
+watch(
+  () => props.chosen,
+  (id) =>
+    void nextTick(() =>
+      body.value?.querySelector(`[data-planted="${id}"]`)?.scrollIntoView({ block: 'nearest' }),
+    ),
+);
 function sort(key: Key): void {
   up.value = by.value === key ? !up.value : true;
   by.value = key;
@@ -69,7 +78,7 @@ function sort(key: Key): void {
         </th>
       </tr>
     </thead>
-    <tbody>
+    <tbody ref="body">
       <tr
         v-for="r in rows"
         :key="r.id"
@@ -81,6 +90,9 @@ function sort(key: Key): void {
           <button class="plain" @click.stop="$emit('choose', r.id)">
             <i :style="{ background: r.colour }" /><em>{{ r.name }}</em>
           </button>
+          <small v-if="rows.some((o) => o.name === r.name && o.id !== r.id)" class="quiet id">{{
+            r.id
+          }}</small>
         </td>
         <td class="fig">{{ r.count }}</td>
         <td class="fig" :class="{ late: r.short }">{{ r.packs }}</td>
@@ -136,6 +148,10 @@ td {
   line-height: 1.25;
   width: 45%;
 }
+tr {
+  /* The heads of the columns stay above it. */
+  scroll-margin-top: 26px;
+}
 .chosen td {
   background: var(--celadon-wash);
 }
@@ -144,6 +160,9 @@ i {
   width: 10px;
   height: 10px;
   margin-right: 6px;
+}
+.id {
+  margin-left: 6px;
 }
 .plain {
   text-align: left;
