@@ -14,8 +14,11 @@ export interface Bench {
   watched: (page: Page) => Page;
 }
 
-/** The demo served for one file of tests, with a page of its own for each; an error on a page fails its test. */
-export function withDemo(viewport?: Viewport): Bench {
+/**
+ * The demo served for one file of tests, with a page of its own for each, or one `shared` by all where what a page takes to
+ * open is more than what is done on it; an error on a page fails its test.
+ */
+export function withDemo(viewport?: Viewport, { shared = false } = {}): Bench {
   const bench = {} as Bench;
   const wrong: string[] = [];
   beforeAll(async () => {
@@ -26,14 +29,16 @@ export function withDemo(viewport?: Viewport): Bench {
     await bench.server?.stop();
   });
   beforeEach(async () => {
+    if (shared && bench.page && !bench.page.isClosed()) return;
     bench.page = watched(await (await bench.browser.createBrowserContext()).newPage(), wrong);
     bench.watched = (page) => watched(page, wrong);
     if (viewport) await bench.page.setViewport(viewport);
     bench.at = onPage(bench.page, bench.server.url);
     bench.saved = () => bench.at.until('[data-test="save-state"]', (w) => w.startsWith('saved'));
   });
-  afterEach(async () => {
-    await bench.page.browserContext().close();
+  afterEach(async ({ task }) => {
+    // A page on which a test failed may be in any state.
+    if (!shared || task.result?.state === 'fail') await bench.page.browserContext().close();
     expect(wrong.splice(0)).toEqual([]);
   });
   return bench;

@@ -46,12 +46,15 @@ try {
 
 /** All of it, or what the named files reach. */
 async function tested(names) {
+  const files = names ? browserFilesFor(names) : [];
+  const inBrowser = !names || files.length > 0;
+  // A browser that has to be fetched comes while the processors are at work on the rest.
+  const browser = inBrowser ? settled(chromium()) : undefined;
   await built();
   console.log('Lint, types and unit tests side by side');
   await both(checked(names), unitTested(names));
-  const files = names ? browserFilesFor(names) : [];
-  if (names && files.length === 0) return;
-  await chromium();
+  if (!inBrowser) return;
+  await browser();
   console.log('The interface in a browser');
   await vitest('run', '--config', 'e2e/vitest.config.ts', ...files);
 }
@@ -88,6 +91,15 @@ function unitTested(names) {
 
 function vitest(...words) {
   return run(node, [bin('vitest', 'vitest.mjs'), ...words], { loud: true });
+}
+
+/** Work that goes on by itself: asked for later, it gives its end or throws what went wrong. */
+function settled(work) {
+  const end = Promise.allSettled([work]);
+  return async () => {
+    const [{ status, reason }] = await end;
+    if (status === 'rejected') throw reason;
+  };
 }
 
 /** Both to their end, so that the first fault does not cut off what the other has to say. */

@@ -119,15 +119,25 @@ const lives = computed(() => (part.value ? livesWords(part.value, props.lit, flo
       <b
         ><i>{{ part?.plant.name ?? planting.plant }}</i></b
       ><span class="quiet">{{ planting.id }}</span>
-      <template v-if="planting.region">
-        <button class="act" data-test="mirror-region" @click="$emit('mirror')">Mirror</button>
-        <button class="act" data-test="split-region" @click="$emit('split')">Cut in two</button>
-        <button v-for="id in joinable" :key="id" class="act" :data-join="id" @click="$emit('join', id)">
-          Join {{ id }}
-        </button>
-      </template>
       <button class="act" data-test="take-away" @click="$emit('remove')">Take away</button>
     </header>
+    <div v-if="planting.region" class="acts">
+      <button class="act" data-test="mirror-region" @click="$emit('mirror')">Mirror</button>
+      <button class="act" data-test="split-region" @click="$emit('split')">Cut in two</button>
+      <button v-for="id in joinable" :key="id" class="act" :data-join="id" @click="$emit('join', id)">
+        Join {{ id }}
+      </button>
+    </div>
+    <p v-if="sharing.length" class="on" data-test="on">
+      Lies on {{ sharing.map((p) => p.id).join(', ') }}:
+      <button class="act" data-test="share-ground" @click="$emit('settle', 'share')">share the ground</button>
+      <button class="act" data-test="leave-ground" @click="$emit('settle', 'leave')">
+        leave it to {{ sharing.length > 1 ? 'the others' : 'the other' }}
+      </button>
+      <button class="act" data-test="take-ground" @click="$emit('settle', 'take')">
+        take it from {{ sharing.length > 1 ? 'the others' : 'the other' }}
+      </button>
+    </p>
     <p v-if="part">
       <b class="fig">{{ f.said(part.count, 'plug') }}</b><template v-if="planting.region">
         on {{ f.said(part.netM2, 'm²', 3) }} along the slope</template
@@ -140,16 +150,6 @@ const lives = computed(() => (part.value ? livesWords(part.value, props.lit, flo
       :currency="doc.currency"
       @take="(w) => (w.kind === 'behind' ? $emit('behind', w.figure) : change(w.kind, w.part))"
     />
-    <p v-if="sharing.length" class="on" data-test="on">
-      Lies on {{ sharing.map((p) => p.id).join(', ') }}:
-      <button class="act" data-test="share-ground" @click="$emit('settle', 'share')">share the ground</button>
-      <button class="act" data-test="leave-ground" @click="$emit('settle', 'leave')">
-        leave it to {{ sharing.length > 1 ? 'the others' : 'the other' }}
-      </button>
-      <button class="act" data-test="take-ground" @click="$emit('settle', 'take')">
-        take it from {{ sharing.length > 1 ? 'the others' : 'the other' }}
-      </button>
-    </p>
     <p v-for="n in findings" :key="n.id" class="late">
       {{ f.words(n.says) }} <span class="quiet">{{ f.words(n.because) }}</span>
     </p>
@@ -307,14 +307,18 @@ const lives = computed(() => (part.value ? livesWords(part.value, props.lit, flo
   padding: 8px 12px;
   border-top: 2px solid var(--celadon);
   overflow-y: auto;
+  /* What is pressed stays where it is when what is said grows longer. */
+  scrollbar-gutter: stable;
 }
-header {
+header,
+.acts {
   display: flex;
   flex-wrap: wrap;
-  gap: 0 10px;
+  gap: 0 14px;
   align-items: baseline;
 }
-header .act {
+header .act,
+.acts .act {
   padding: 0;
 }
 header .quiet {

@@ -278,7 +278,7 @@ const fresh = ref('');
             @change="takeList"
           />Take in a CSV</label
         >
-        <button class="act" @click="open = false">Close</button>
+        <button class="act" data-test="close-list" @click="open = false">Close</button>
       </footer>
     </div>
   </v-dialog>
