@@ -124,7 +124,7 @@ describe('a commission, from the list to the care guide', () => {
       await b.page.mouse.click(box.x + fx * box.width, box.y + fy * box.height);
     await b.page.keyboard.press('Enter');
     expect(
-      figure(await b.at.until('[data-test="planting-card"] p', (w) => w.includes('plug'))),
+      figure(await b.at.until('[data-test="planting-count"]', (w) => w.includes('plug'))),
     ).toBeGreaterThan(0);
     // Moss is counted, not painted.
     await b.page.click('[data-test="all-plants"]');

@@ -9,6 +9,7 @@ import { lampsOf, type Lamp } from '../light/lamps';
 import { lightMap, type LightMap, type LightMemo } from '../light/lightMap';
 import type { Pane } from '../light/panes';
 import { fadesWith } from '../light/ppfd';
+import { remembered, type Slot } from '../survey/memo';
 import type { Survey } from '../survey/survey';
 
 /** What plants of a scape live in. */
@@ -39,8 +40,14 @@ const MOST_WINDOW = 4;
 /** Outflow and intake side by side in a back corner stir least; usually they are at the two ends of the back (common practice). */
 const FROM_END_MM = 40;
 
+/** Kept between two looks at the same scape: what plants live in changes with the bed, the pieces and the gear alone. */
+export interface LivingMemo {
+  light: LightMemo;
+  flow: Slot<FlowLayer[]>;
+}
+
 /** Light, flow and water as they will be, measured on the scape as it stands. */
-export function livingOf(commission: Commission, survey: Survey, memo?: LightMemo): Living {
+export function livingOf(commission: Commission, survey: Survey, memo?: LivingMemo): Living {
   const { vessel, brief } = commission;
   const water = waterTarget(commission);
   const { length, width, height } = vessel.innerMm;
@@ -70,7 +77,7 @@ export function livingOf(commission: Commission, survey: Survey, memo?: LightMem
       fadesPerM: fadesWith(woodL / Math.max(1, survey.freeWaterL)),
       panes: panesOf(vessel),
     },
-    memo,
+    memo?.light,
   );
   const pipes = devicesOf(commission).filter(
     (d) => d.body && ['pipes', 'filter'].includes(gearKindOf(commission, d) ?? ''),
@@ -86,6 +93,7 @@ export function livingOf(commission: Commission, survey: Survey, memo?: LightMem
     ],
   };
   const litresPerHour = devicesOf(commission).reduce((sum, d) => sum + (d.litresPerHour ?? 0), 0);
+  const flowsIn = [survey.field, vessel.waterLineMm, litresPerHour, JSON.stringify(ports), ...standsAs(survey)]; // prettier-ignore
   const windowDli = windowOf(brief.window);
   return {
     lamps,
@@ -96,7 +104,9 @@ export function livingOf(commission: Commission, survey: Survey, memo?: LightMem
     tinted,
     flow:
       litresPerHour > 0
-        ? tankFlow(survey.field, survey.standing, sizeMm, vessel.waterLineMm, litresPerHour, ports)
+        ? remembered(memo?.flow ?? {}, flowsIn, () =>
+            tankFlow(survey.field, survey.standing, sizeMm, vessel.waterLineMm, litresPerHour, ports),
+          )
         : [],
     ports,
     litresPerHour,
@@ -106,6 +116,10 @@ export function livingOf(commission: Commission, survey: Survey, memo?: LightMem
     co2: brief.co2,
   };
 }
+
+/** What stands in a scape and how: of two scapes with the same, one by one, the same stands in the same places. */
+export const standsAs = ({ standing }: Survey): unknown[] =>
+  standing.flatMap((s) => [s.columns, s.xMm, s.yMm, s.zMm]);
 
 function windowOf(window: Commission['brief']['window']): number {
   if (!window) return 0;

@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { dayPlus } from '../calendar/day';
 import { KNOWN_PLANTS } from '../catalogue/knownPlants';
-import type { Commission, Planting } from '../commission/schema';
+import type { Commission, Piece, Planting } from '../commission/schema';
 import { surveyFindings } from '../survey/findings';
+import { newMemo } from '../survey/memo';
 import { survey } from '../survey/survey';
 import { takeOff } from '../takeoff/takeOff';
 import { piece, scape, soil } from '../testing/scape';
@@ -107,6 +108,27 @@ describe('a scape as it will be planted', () => {
     moved.options[0].pieces[0].at = [450, 250];
     const again = plantedPlan(moved, survey(moved), memo);
     expect(again.parts[0].meanDli).toBeCloseTo(plantedPlan(moved, survey(moved)).parts[0].meanDli, 6);
+  });
+
+  it('is the same with what was kept as anew, whatever became of a piece', () => {
+    const memo = newPlantedMemo();
+    const surveyed = newMemo();
+    const c = with_([carpet], (d) => (d.options[0].pieces = [piece({ at: [200, 140], stand: { kind: 'bed', buryMm: 20 } })])); // prettier-ignore
+    const became: Partial<Piece>[] = [
+      {},
+      { at: [260, 180] },
+      { turnDeg: 40 },
+      { shape: { kind: 'box', sizeMm: [260, 60, 220] } },
+      { stand: { kind: 'bed', buryMm: 60 } },
+    ];
+    for (const now of became) {
+      const next = { ...c, options: c.options.map((o) => ({ ...o, pieces: o.pieces.map((p) => ({ ...p, ...now })) })) }; // prettier-ignore
+      const kept = plantedPlan(next, survey(next, { memo: surveyed }), memo);
+      const anew = planted(next);
+      expect([...kept.parts[0].spots]).toEqual([...anew.parts[0].spots]);
+      expect([...kept.living.flow[0].speed]).toEqual([...anew.living.flow[0].speed]);
+      for (const [i, dli] of anew.parts[0].dli.entries()) expect(kept.parts[0].dli[i]).toBeCloseTo(dli, 6);
+    }
   });
 
   it('holds the day on which it closes against the photograph', () => {

@@ -6,7 +6,6 @@ import type { Commission, Plant, Planting } from '../commission/schema';
 import { speedAt } from '../flow/tankFlow';
 import { coverDays, growthOf, reachDays, trimDays, type Growth } from '../growth/growth';
 import { dliOfPpfd } from '../light/ppfd';
-import type { LightMemo } from '../light/lightMap';
 import { packsOf, type Packs } from '../planting/packs';
 import { arrangedPositions, closesLike, plugsOfGroup } from '../planting/arranged';
 import { spotsOnPiece } from '../planting/onPieces';
@@ -14,9 +13,10 @@ import { inPlantingOrder, type Spots } from '../planting/positions';
 import { reachFromFront } from '../planting/reach';
 import { usualSpacingMm } from '../planting/spacing';
 import { standsOn } from '../planting/standsOn';
+import { remembered, type Slot } from '../survey/memo';
 import type { Survey } from '../survey/survey';
 import type { Finding } from '../words/finding';
-import { livingOf, type Living } from './conditions';
+import { livingOf, standsAs, type Living, type LivingMemo } from './conditions';
 import { plantedFindings } from './findings';
 import { shadeOf } from './shade';
 import { waysOut, type WayOut } from './waysOut';
@@ -65,18 +65,17 @@ export interface PlantedPlan {
 export const LOOKED_AHEAD_DAYS = 16 * 7;
 
 /** Kept between two looks at the same scape. */
-export interface PlantedMemo {
-  light: LightMemo;
-  spots: Map<string, { key: string; field: unknown; spots: Spots }>;
+export interface PlantedMemo extends LivingMemo {
+  spots: Map<string, Slot<Spots>>;
 }
-export const newPlantedMemo = (): PlantedMemo => ({ light: {}, spots: new Map() });
+export const newPlantedMemo = (): PlantedMemo => ({ light: {}, flow: {}, spots: new Map() });
 
 /**
  * Everything that is asked of a planting before it is bought: where each plug goes, whether the packs suffice, what light
  * and flow it has, when it closes, and what is wrong with it.
  */
 export function plantedPlan(commission: Commission, survey: Survey, memo = newPlantedMemo()): PlantedPlan {
-  const living = livingOf(commission, survey, memo.light);
+  const living = livingOf(commission, survey, memo);
   const option = optionOf(commission, survey.optionId);
   const taken = standsOn(survey.field, survey.standing);
   const from = commission.brief.schools?.planting === 'transition' ? 'transition' : 'front';
@@ -229,22 +228,17 @@ function spotsOf(
   waterMm: number,
 ): { spots: Spots; normals?: Float64Array } {
   const seed = seedOf(planting.id);
-  if (planting.region && spacingMm !== undefined) {
-    const key = JSON.stringify([planting.region, count, spacingMm, planting.set, plant.roots, standingKey(survey)]); // prettier-ignore
-    const known = memo.spots.get(planting.id);
-    if (known && known.key === key && known.field === survey.field) return { spots: known.spots };
-    const found = arrangedPositions(
-      planting.set,
-      survey.field,
-      planting.region,
-      count,
-      spacingMm,
-      seed,
-      plant.roots === 'float' ? undefined : taken,
-    );
-    if (plant.roots === 'float') for (let i = 2; i < found.length; i += 3) found[i] = waterMm;
-    const spots = inPlantingOrder(found, spacingMm, plugsOfGroup(planting.set));
-    memo.spots.set(planting.id, { key, field: survey.field, spots });
+  const { region, set } = planting;
+  if (region && spacingMm !== undefined) {
+    const floats = plant.roots === 'float';
+    const slot = memo.spots.get(planting.id) ?? {};
+    memo.spots.set(planting.id, slot);
+    const key = [survey.field, JSON.stringify(region), count, spacingMm, set, floats, waterMm, ...standsAs(survey)]; // prettier-ignore
+    const spots = remembered(slot, key, () => {
+      const found = arrangedPositions(set, survey.field, region, count, spacingMm, seed, floats ? undefined : taken); // prettier-ignore
+      if (floats) for (let i = 2; i < found.length; i += 3) found[i] = waterMm;
+      return inPlantingOrder(found, spacingMm, plugsOfGroup(set));
+    });
     return { spots };
   }
   const on = survey.standing.find((s) => s.piece.id === planting.on);
@@ -254,8 +248,6 @@ function spotsOf(
     ? spotsOnPiece(on, survey.field, count, seed, between, planting.at)
     : { spots: new Float64Array(0) };
 }
-
-const standingKey = ({ standing }: Survey) => standing.map((s) => [s.piece.id, s.xMm, s.yMm, s.zMm, s.piece.turnDeg, s.piece.tiltDeg]); // prettier-ignore
 
 /** The same planting gives the same spots. */
 function seedOf(id: string): number {

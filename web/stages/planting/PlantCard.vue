@@ -138,7 +138,7 @@ const lives = computed(() => (part.value ? livesWords(part.value, props.lit, flo
         take it from {{ sharing.length > 1 ? 'the others' : 'the other' }}
       </button>
     </p>
-    <p v-if="part">
+    <p v-if="part" data-test="planting-count">
       <b class="fig">{{ f.said(part.count, 'plug') }}</b><template v-if="planting.region">
         on {{ f.said(part.netM2, 'm²', 3) }} along the slope</template
       ><template v-if="part.ownPlugs">, {{ part.ownPlugs }} of your own</template>,
