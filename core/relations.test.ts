@@ -26,7 +26,7 @@ const CENTRAL = [
   'cellGradient', 'cheapestPacks', 'closesLike', 'coverDays', 'coverShare', 'cutRun', 'dliForFactor', 'driftRegion',
   'evaporationKgPerH', 'facesOf', 'fillUnder', 'firstFill', 'floorLoad', 'gapMm', 'gearSeen', 'glassKg', 'gripOf',
   'grownArea', 'growthOf', 'gypsumG', 'heatLoss', 'hiddenShare', 'intoWaterW', 'isShaded', 'joinedRegion', 'jointsToHide',
-  'kilonewtonsFromKg', 'liftKgf', 'lightMap', 'limbsOf', 'litresToHeight', 'loadsOf', 'longestRound', 'measurePocket',
+  'kilonewtonsFromKg', 'liftKgf', 'lightMap', 'lightOnDay', 'limbsOf', 'litresToHeight', 'loadsOf', 'longestRound', 'measurePocket',
   'meshVolume', 'mirrored', 'mixedCelsius', 'moundSteepestDeg', 'netLiftKgf', 'orderDay', 'parted',
   'partingBrightness', 'pathRegion', 'pieceFrom', 'plugPositions', 'plugsFor', 'polygonArea', 'poreWaterL',
   'potentialFlow', 'pouredL', 'powerLoad', 'powerOf', 'ppfdFrom', 'proposedGear', 'reachFromFront', 'recommendedKg', 'recordedOf',

@@ -121,8 +121,17 @@ describe('light and flow', () => {
       await b.page.mouse.move(box.x + box.width * 0.5, box.y + box.height * 0.72);
       return figure(await b.at.until('[data-test="spot"]', (w) => /\d+ µmol/.test(w)));
     };
+    await week(0);
+    await b.at.until('.tell', (w) => /as planted/.test(w));
     const full = await point();
     expect(full).toBeGreaterThan(20);
+    // Under stems and grasses less is left by week 12; the words say which week it is.
+    const bright = () => b.page.$eval('[data-test="light-map"]', (e) => e.getAttribute('href'));
+    const asPlanted = await bright();
+    await week(12);
+    await b.at.until('.tell', (w) => /week 12, under what has grown/.test(w));
+    expect(await bright()).not.toBe(asPlanted);
+    await week(0);
     await b.page.click('[data-overlay="flow"]');
     await b.page.waitForSelector('[data-test="flow-map"]');
     await b.at.until('.tell', (w) => /900 L an hour, \d+\.\d times the free water/.test(w));
@@ -134,6 +143,8 @@ describe('light and flow', () => {
     await planting({ anew: true });
     await b.page.click('[data-overlay="light"]');
     await b.page.waitForSelector('[data-test="light-map"]');
+    await week(0);
+    await b.at.until('.tell', (w) => /as planted/.test(w));
     expect((await point()) / full).toBeCloseTo(0.5, 1);
   });
 });

@@ -21,7 +21,7 @@ export interface FlowLayer {
 }
 
 /** Water that moves less than this share of the mean hardly moves: mulm lies there, and leaves of epiphytes gather it (common practice). */
-const DEAD_SHARE = 1 / 3;
+export const DEAD_SHARE = 1 / 3;
 const CELL_MM = 10;
 /** Heights at which the flow is looked at, shares of the water above the glass. */
 const HEIGHTS = [0.3, 0.7] as const;

@@ -12,8 +12,10 @@ export interface LightMap {
   columns: number;
   rows: number;
   ppfd: Float32Array;
-  /** PPFD at any spot of a surface with its normal; `through` says which share of a ray arrives besides. */
-  at(spot: Vector, normal?: Vector, through?: (from: Vector, to: Vector) => number): number;
+  /** PPFD at any spot of a surface with its normal. */
+  at(spot: Vector, normal?: Vector): number;
+  /** Share of that on a level leaf which arrives where each ray from the lamps comes through for a share only, 0 to 1. */
+  share(spot: Vector, through: (from: Vector, to: Vector) => number): number;
 }
 
 /** What a map is made from. */
@@ -44,6 +46,8 @@ export interface LightMemo {
   standing?: readonly Standing[];
 }
 
+/** What looks straight up. */
+const LEVEL: Vector = [0, 0, 1];
 /** Spots of all lamps together: one bit each. */
 const MOST_SOURCES = 21;
 
@@ -87,15 +91,25 @@ export function lightMap(lit: Lit, memo: LightMemo = {}): LightMap {
     columns: field.columns,
     rows: field.rows,
     ppfd,
-    at: (spot, normal = [0, 0, 1], through = () => 1) => {
+    at: (spot, normal = LEVEL) => {
       let [open, whole] = [0, 0];
       for (const source of sources) {
         const gives = litBy(lit, source, spot, normal);
         whole += gives;
-        if (gives > 0 && !isShaded(blocks, spot, source.at)) open += gives * through(spot, source.at);
+        if (gives > 0 && !isShaded(blocks, spot, source.at)) open += gives;
       }
       if (open === 0) return 0;
       return open + (mirrored(images, spot, normal, lit.waterMm, lit.fadesPerM) * open) / whole;
+    },
+    share: (spot, through) => {
+      let [open, arrives] = [0, 0];
+      for (const source of sources) {
+        const gives = litBy(lit, source, spot, LEVEL);
+        if (gives <= 0 || isShaded(blocks, spot, source.at)) continue;
+        open += gives;
+        arrives += gives * through(spot, source.at);
+      }
+      return open > 0 ? arrives / open : 1;
     },
   };
 }

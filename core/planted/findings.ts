@@ -4,7 +4,7 @@ import { materialOf, optionOf } from '../commission/lookup';
 import { plantingOrigin } from '../commission/origin';
 import type { Commission } from '../commission/schema';
 import { shutOff } from '../flow/passages';
-import { deadBelow } from '../flow/tankFlow';
+import { DEAD_SHARE } from '../flow/tankFlow';
 import { keptOf } from '../livestock/kept';
 import type { Survey } from '../survey/survey';
 import { rounded } from '../units/quantity';
@@ -37,7 +37,7 @@ export function plantedFindings(
       ...shadeFindings(p, parts),
       ...waterFindings(p, living),
       ...levelFindings(p, commission.vessel.waterLineMm),
-      ...flowFindings(p, living),
+      ...flowFindings(p),
       ...coverFindings(commission, p, living),
     ]),
     ...hidingFindings(commission, parts),
@@ -165,19 +165,14 @@ function levelFindings(part: Planted, waterMm: number): Finding[] {
   return [finding('plant.dry', 'warn', part, [above, 0, 'plug'], say('plant.dry.says', { plant: plant.name, count: above }), say('plant.dry.because'))]; // prettier-ignore
 }
 
-function flowFindings(part: Planted, { flow }: Living): Finding[] {
-  const { plant, speedMmS, planting } = part;
+function flowFindings(part: Planted): Finding[] {
+  const { plant, movesShare, planting } = part;
   if (plant.roots !== 'epiphyte' || plant.habit === 'emersed') return [];
   if (planting.region && plant.habit === 'epiphyte')
     return [finding('plant.rhizome', 'warn', part, [1, 0, 'region'], say('plant.rhizome.says', { plant: plant.name }), say('plant.rhizome.because'))]; // prettier-ignore
-  if (speedMmS === undefined || flow.length === 0) return [];
-  const least = Math.min(...flow.map(deadBelow));
-  if (speedMmS >= least) return [];
-  const says = say('plant.still.says', {
-    plant: plant.name,
-    percent: rounded((speedMmS / (3 * least)) * 100, 0),
-  });
-  return [finding('plant.still', 'note', part, [speedMmS, least, 'mm/s'], says, say('plant.still.because'))];
+  if (movesShare === undefined || movesShare >= DEAD_SHARE) return [];
+  const says = say('plant.still.says', { plant: plant.name, percent: rounded(100 * movesShare, 0) });
+  return [finding('plant.still', 'note', part, [100 * movesShare, 100 * DEAD_SHARE, '%'], says, say('plant.still.because'))]; // prettier-ignore
 }
 
 /** The date against the photograph or the opening of the brief. */

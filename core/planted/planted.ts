@@ -3,7 +3,7 @@ import { dliOf, withKnown } from '../catalogue/knownPlants';
 import { optionOf, plantOf } from '../commission/lookup';
 import { plantingOrigin } from '../commission/origin';
 import type { Commission, Plant, Planting } from '../commission/schema';
-import { speedAt } from '../flow/tankFlow';
+import { meanSpeed, speedAt } from '../flow/tankFlow';
 import { coverDays, growthOf, reachDays, trimDays, type Growth } from '../growth/growth';
 import { dliOfPpfd } from '../light/ppfd';
 import { packsOf, type Packs } from '../planting/packs';
@@ -41,8 +41,8 @@ export interface Planted extends Packs {
   /** The mean once its neighbours have grown, and which of them takes most of the rest; undefined where nothing is lit. */
   grownDli?: number;
   shadedBy?: string;
-  /** Speed of the water at its spots, mm/s, the mean; undefined where no flow is known. */
-  speedMmS?: number;
+  /** How the water moves at its spots against the mean of its height, 1 as the mean; undefined where no flow is known. */
+  movesShare?: number;
   /** Surface that stays bare for want of packs, m². */
   bareM2: number;
   waysOut: WayOut[];
@@ -188,7 +188,7 @@ function partOf(
     meanDli,
     mostDli,
     ...(living.flow.length > 0 && spots.length > 0 && plant.habit !== 'emersed'
-      ? { speedMmS: meanSpeed(spots, living) }
+      ? { movesShare: movesAt(spots, living) }
       : {}),
     ...packs,
     bareM2,
@@ -290,15 +290,16 @@ function spread(dli: Float32Array, { light, hours, windowDli }: Living): [number
   return [sorted[Math.floor(sorted.length * 0.05)], mean, sorted[sorted.length - 1]];
 }
 
-function meanSpeed(spots: Spots, { flow }: Living): number | undefined {
+/** Speed of the water at some spots against the mean of the height that is nearest, the mean of them. */
+function movesAt(spots: Spots, { flow }: Living): number | undefined {
+  const means = flow.map(meanSpeed);
   let [sum, n] = [0, 0];
   for (let i = 0; i < spots.length; i += 3) {
-    const layer = flow.reduce((a, b) =>
-      Math.abs(b.zMm - spots[i + 2]) < Math.abs(a.zMm - spots[i + 2]) ? b : a,
-    );
-    const speed = speedAt(layer, spots[i], spots[i + 1]) ?? besides(layer, spots[i], spots[i + 1]);
-    if (speed === undefined) continue;
-    sum += speed;
+    const far = flow.map((layer) => Math.abs(layer.zMm - spots[i + 2]));
+    const at = far.indexOf(Math.min(...far));
+    const speed = speedAt(flow[at], spots[i], spots[i + 1]) ?? besides(flow[at], spots[i], spots[i + 1]);
+    if (speed === undefined || means[at] === 0) continue;
+    sum += speed / means[at];
     n++;
   }
   return n === 0 ? undefined : sum / n;

@@ -15,7 +15,7 @@ const ASKED = 24;
 /** Light falls on a plant at this share of its height. */
 const AT_HEIGHT = 0.7;
 /** Only what grows higher than this throws a shadow worth the name, mm. */
-const LEAST_MM = 60;
+export const SHADES_FROM_MM = 60;
 /** Rosettes, bulbs and epiphytes let more through than stems and grasses that stand close (common practice). */
 const CLUMP_SHARE = 0.4;
 /** What floats and has closed lets so little through (common practice). */
@@ -36,17 +36,17 @@ export function shadeOf(
   floatingShare: number,
 ): Map<string, Shade> {
   const rooted = parts.filter((p) => p.spots.length > 0 && p.plant.roots !== 'float');
-  const tall = rooted.filter((p) => grownMm(p, waterMm) > LEAST_MM);
+  const tall = rooted.filter((p) => grownMm(p, waterMm) > SHADES_FROM_MM);
   const canopy = canopyOf(
     size,
     tall.map((p) => ({
       spots: p.spots,
       radiusMm: Math.max((p.plant.spreadMm ?? 60) / 2, (p.spacingMm ?? 0) / 2),
       heightMm: grownMm(p, waterMm),
-      cover: Math.min(1, p.growth.factor) * (isClump(p.plant) ? CLUMP_SHARE : 1),
+      cover: denseOf(p),
     })),
   );
-  const above = 1 - (1 - UNDER_FLOATING) * Math.min(1, floatingShare);
+  const above = underFloating(floatingShare);
   return new Map(
     rooted.map((p) => {
       const own = tall.indexOf(p) + 1;
@@ -57,8 +57,9 @@ export function shadeOf(
       for (let i = 0; i < n; i += every) {
         const [x, y, z] = p.spots.subarray(i * 3, i * 3 + 3);
         const spot = [x, y, Math.min(z + AT_HEIGHT * grownMm(p, waterMm), waterMm - 1)] as const;
-        now += light.at(spot);
-        then += light.at(spot, [0, 0, 1], (from, to) => throughLeaves(canopy, from, to, own, met));
+        const open = light.at(spot);
+        now += open;
+        then += open * light.share(spot, (from, to) => throughLeaves(canopy, from, to, own, met));
       }
       const share = now > 0 ? (then / now) * above : 1;
       const most = met.indexOf(Math.max(...met));
@@ -68,6 +69,12 @@ export function shadeOf(
     }),
   );
 }
+
+/** What is left under plants that float over a share of the surface, 0 to 1. */
+export const underFloating = (share: number) => 1 - (1 - UNDER_FLOATING) * Math.min(1, share);
+/** How dense the leaves of a planting stand, 0 to 1. */
+export const denseOf = ({ plant, growth }: Pick<Planted, 'plant' | 'growth'>) =>
+  Math.min(1, growth.factor) * (isClump(plant) ? CLUMP_SHARE : 1);
 
 /** As high as it grows under the water. */
 function grownMm({ plant, spots }: Planted, waterMm: number): number {

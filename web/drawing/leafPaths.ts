@@ -21,7 +21,7 @@ const LOOKS: Record<Leaf, Look> = {
 const USUAL: Look = { leaves: 7, lean: 0.6, wide: 0.25 };
 /** Leaves of a stem stand along it, one pair for so much of it, mm; so many pairs at most, fewer where many stems stand. */
 const PAIR_MM = 7.5;
-const [FEWEST_PAIRS, MOST_PAIRS, ALL_PAIRS] = [4, 42, 9_000];
+const [FEWEST_PAIRS, MOST_PAIRS, ALL_PAIRS] = [4, 42, 8_000];
 const pairsAtMost = (stems: number) => Math.max(FEWEST_PAIRS, Math.min(MOST_PAIRS, ALL_PAIRS / stems));
 
 type Scale = (mm: number) => number;

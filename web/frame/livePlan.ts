@@ -99,6 +99,7 @@ export function useLivePlan(
     apart: (id) => remote.apart(id),
     touch: (finger) => remote.touch(finger),
     hides: () => remote.hides(),
+    lightInWeek: (week) => remote.lightInWeek(week),
   };
   return { plan, field, planted, trouble, waterScale: () => remote.waterScale(), scapeWork };
 }

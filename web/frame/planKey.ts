@@ -29,6 +29,8 @@ export interface ScapeWork {
   /** Which piece a finger meets, and where; joints that a plant can hide. */
   touch: (finger: Finger) => Promise<Touched | undefined>;
   hides: () => Promise<Hide[]>;
+  /** Light in the cells of the bed under what has grown by a week, µmol/m²/s. */
+  lightInWeek: (week: number) => Promise<Float32Array | undefined>;
 }
 
 /** What the frame gives to every stage. */

@@ -20,6 +20,7 @@ import { fillUnder, type Filling } from '../../core/substrate/fillUnder';
 import { jointsToHide, touched, touchedAt, type Hide, type Touched } from '../../core/planting/picked';
 import type { LightMap } from '../../core/light/lightMap';
 import type { Living } from '../../core/planted/conditions';
+import { lightOnDay } from '../../core/planted/lightOnDay';
 import { newPlantedMemo, plantedPlan, type PlantedPlan } from '../../core/planted/planted';
 import { unfinished } from '../../core/pipeline/finite';
 import { fixedStanding } from '../../core/survey/fixed';
@@ -257,17 +258,27 @@ async function apart(id: string): Promise<[number, number] | undefined> {
 /** What is planted as it will live, without what only the computation needs. */
 export type ShownPlanted = Omit<PlantedPlan, 'living'> & {
   optionId: string;
-  living: Omit<Living, 'light'> & { light: Omit<LightMap, 'at'> };
+  living: Omit<Living, 'light'> & { light: Omit<LightMap, 'at' | 'share'> };
 };
 const plantedMemo = newPlantedMemo();
+let lastPlanted: (PlantedPlan & { survey: Survey; commission: Commission }) | undefined;
+
+/** Light in the cells of the bed in a week after planting, under what has grown by then, µmol/m²/s. */
+async function lightInWeek(week: number): Promise<Float32Array | undefined> {
+  if (!lastPlanted) return undefined;
+  const { parts, living, survey, commission } = lastPlanted;
+  return lightOnDay(parts, living, commission.vessel, survey.field, week * 7);
+}
 
 /** Where each plug goes and what it has there, of the scape that was last measured. */
 async function planted(): Promise<ShownPlanted | undefined> {
   if (!last) return undefined;
   const { survey, commission } = last;
-  const { living, ...rest } = plantedPlan(commission, survey, plantedMemo);
+  const whole = plantedPlan(commission, survey, plantedMemo);
+  lastPlanted = { ...whole, survey, commission };
+  const { living, ...rest } = whole;
   const { light, ...water } = living;
-  const { at: _at, ...map } = light;
+  const { at: _at, share: _share, ...map } = light;
   return { ...rest, optionId: survey.optionId, living: { ...water, light: map } };
 }
 
@@ -292,6 +303,7 @@ const worker = {
   hides,
   compute,
   planted,
+  lightInWeek,
   waterScale,
   settleBed,
   stopSettling,

@@ -13,6 +13,8 @@ const props = defineProps<{
   section: boolean;
   living?: ShownPlanted['living'];
   freeWaterL: number;
+  /** The week of the light that is shown; 0 as planted. */
+  litWeek: number;
 }>();
 const flowAt = defineModel<number>('flowAt', { required: true });
 const guessed = computed(() => props.living?.lamps.some((l) => l.guessed));
@@ -40,8 +42,8 @@ const turnover = computed(() =>
   <p v-else-if="overlay === 'light' && living" class="tell quiet">
     {{ guessed ? 'By the watts of the lamp alone. ' : '' }}{{ living.hours }} h a day at full output<template
       v-if="living.tinted"
-      >, water tinted by fresh wood</template
-    >; as planted.
+      >, tinted by fresh wood</template
+    >; {{ litWeek === 0 ? 'as planted' : `week ${litWeek}, under what has grown` }}.
   </p>
   <p v-else-if="overlay === 'flow' && living?.flow.length" class="tell quiet">
     {{ Math.round(living.litresPerHour) }} L an hour, {{ turnover }} times the free water.
@@ -56,11 +58,11 @@ const turnover = computed(() =>
       >; outflow and intake taken at the two ends of the back</template
     >.
   </p>
-  <p v-else-if="section && overlay === 'plants'" class="tell quiet">
-    From front to back through the spot last touched on the plan.
-  </p>
   <p v-else-if="overlay === 'flow'" class="tell quiet">
     No filter with its litres an hour is listed under Vessel and site.
+  </p>
+  <p v-else-if="section && overlay === 'plants'" class="tell quiet">
+    From front to back through the spot last touched on the plan.
   </p>
 </template>
 

@@ -39,6 +39,7 @@ import { usePainting } from './usePainting';
 import { usePicking } from './usePicking';
 import { usePlantings } from './usePlantings';
 import { useSpot } from './useSpot';
+import { useWeekLight } from './useWeekLight';
 
 /** Plan, front and seat of what is planted, on any day of the first sixteen weeks; and what is said of each planting. */
 const SeatView = defineAsyncComponent(() => import('../../drawing/SeatView.vue'));
@@ -112,7 +113,9 @@ function layBelt(regions: [number, number][][]): void {
   else brush.value = undefined;
 }
 
-const { pointed, spot, touched, here } = useSpot(shown, vessel);
+const overLight = computed(() => overlay.value === 'light');
+const { living, of: litWeek } = useWeekLight(shown, week, overLight, scapeWork.lightInWeek);
+const { pointed, spot, touched, here } = useSpot(shown, living, vessel);
 function hover(event: MouseEvent): void {
   const at = toFloor(event);
   if (brush.value) painting.hover(at);
@@ -153,9 +156,9 @@ const eye = computed(() => eyeFrom(vessel.value, seat.value, doc.value.site?.bas
 const look = computed(() => ({
   refraction: false,
   light: 'day' as const,
-  plants: overlay.value === 'light' ? [] : grown.value,
+  plants: overLight.value ? [] : grown.value,
   chosen: chosen.value,
-  ...(overlay.value === 'light' && shown.value?.living.lit ? { lit: litOf(shown.value.living) } : {}),
+  ...(overLight.value && living.value?.lit ? { lit: litOf(living.value) } : {}),
 }));
 </script>
 
@@ -203,12 +206,7 @@ const look = computed(() => ({
               :survey="plan.survey"
               :k="k"
             >
-              <LightOverlay
-                v-if="overlay === 'light' && shown?.living.lit"
-                :living="shown.living"
-                :vessel="vessel"
-                :k="k"
-              />
+              <LightOverlay v-if="overLight && living?.lit" :living="living" :vessel="vessel" :k="k" />
               <RegionShapes
                 :option="option"
                 :plants="plants"
@@ -238,11 +236,7 @@ const look = computed(() => ({
                 :k="k"
               />
             </PlanView>
-            <LightLegend
-              v-if="overlay === 'light' && shown?.living.lit"
-              :hours="shown.living.hours"
-              :y="Y(0) - 34"
-            />
+            <LightLegend v-if="overLight && living?.lit" :hours="living.hours" :y="Y(0) - 34" />
             <DraftMarks
               :drifting="drifting"
               :corners="brush ? painting.corners.value : []"
@@ -293,7 +287,8 @@ const look = computed(() => ({
           :brush="brush"
           :tool="cutting ? 'cut' : picking ? 'pick' : undefined"
           :overlay="overlay"
-          :living="shown?.living"
+          :living="living"
+          :lit-week="litWeek"
           :free-water-l="plan?.survey.freeWaterL ?? 1"
           :section="section"
         />

@@ -25,7 +25,9 @@ export function livesWords(p: Planted, lit: boolean, floatingPercent: number, sh
           `Once all have grown ${p.grownDli.toFixed(1)} mol/m²/d are left${shadedBy ? `, most of it taken by ${shadedBy}` : ' under what floats'}`,
         ]
       : []),
-    ...(p.speedMmS === undefined ? [] : [`Water moves ${p.speedMmS.toFixed(0)} mm/s`]),
+    ...(p.movesShare === undefined
+      ? []
+      : [`Water moves with ${Math.round(100 * p.movesShare)} % of the mean`]),
     ...(p.cover
       ? [
           `Closes about ${shortDay(p.cover.on)} (week ${Math.ceil(p.cover.from / 7)} to ${Math.ceil(p.cover.to / 7)})`,

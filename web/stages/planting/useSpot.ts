@@ -4,11 +4,16 @@ import { dliOfPpfd } from '../../../core/light/ppfd';
 import type { ShownPlanted } from '../../workers/planWorker';
 
 /** The light under the pointer and at the spot last touched, and what there is for plants there. */
-export function useSpot(shown: Ref<ShownPlanted | undefined>, vessel: Ref<Vessel>) {
+export function useSpot(
+  shown: Ref<ShownPlanted | undefined>,
+  /** The same with the light of the week that is looked at. */
+  inWeek: Ref<ShownPlanted['living'] | undefined>,
+  vessel: Ref<Vessel>,
+) {
   /** The spot under the pointer, mm. */
   const pointed = ref<[number, number]>();
   const spot = computed(() => {
-    const living = shown.value?.living;
+    const living = inWeek.value;
     if (!living?.lit || !pointed.value) return undefined;
     const { columns, rows, ppfd } = living.light;
     const { length, width } = vessel.value.innerMm;
