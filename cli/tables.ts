@@ -61,7 +61,7 @@ function plantingRows({ brief }: Commission, { parts, living }: PlantedPlan): st
   return aligned([
     ['nos.', 'plant', 'plugs', 'packs', 'apart', 'light', 'closes'],
     ...order.map((p) => [
-      p.spots.length > 0 ? `${p.firstNo}-${p.firstNo + p.spots.length / 3 - 1}` : 'by eye',
+      numbersOf(p),
       p.plant.name,
       String(p.count),
       p.missing > 0 ? `${p.planting.packs} of ${p.packsNeeded}` : String(p.packsNeeded),
@@ -70,6 +70,13 @@ function plantingRows({ brief }: Commission, { parts, living }: PlantedPlan): st
       p.cover?.on ?? (p.spacingMm === undefined ? '' : 'does not close'),
     ]),
   ]);
+}
+
+/** From the first to the last of its plugs. */
+function numbersOf({ firstNo, spots }: Planted): string {
+  const last = firstNo + spots.length / 3 - 1;
+  if (spots.length === 0) return 'by eye';
+  return last > firstNo ? `${firstNo}-${last}` : String(firstNo);
 }
 
 /** Columns padded to their widest cell. */

@@ -101,7 +101,7 @@ describe('care plan', () => {
   it('trims by habit and replants gaps', () => {
     const { care } = cared('taper', (c) => (c.catalogue.plants[0].habit = 'carpet'));
     const events = care.weeks.flatMap((w) => w.days).flatMap((d) => d.events.map((e) => [d.afterDays, e]));
-    expect(events).toContainEqual([28, 'first trim: Eleocharis pusilla']);
+    expect(events).toContainEqual([28, 'first trim where it has grown in: Eleocharis pusilla']);
     expect(events).toContainEqual([30, 'replant gaps in the carpet']);
   });
 

@@ -1,9 +1,11 @@
 import { dayPlus, daysFrom, type Day } from '../calendar/day';
+import { dliOf, withKnown } from '../catalogue/knownPlants';
 import { materialOf, optionOf, plantOf } from '../commission/lookup';
 import { plantingOrigin } from '../commission/origin';
 import type { Commission, Plant } from '../commission/schema';
 import { bacteriaDays, bacteriaMlADay } from '../filling/bacteria';
 import { lateDevices } from '../gear/gear';
+import { growthOf, trimDays } from '../growth/growth';
 import type { Survey } from '../survey/survey';
 import { halfFill, laterLayers } from '../takeoff/later';
 import { rootTabs, TABS_LAST_DAYS } from '../takeoff/rootTabs';
@@ -105,10 +107,7 @@ function plantEvents(commission: Commission, survey: Survey): Event[] {
   const { plants } = optionOf(commission, survey.optionId);
   const fresh = plants.filter((p) => !p.laterDays && plantingOrigin(commission.brief, p) !== 'here');
   const kinds = [...new Set(fresh.map((p) => p.plant))].map((id) => plantOf(commission, id));
-  const trims = kinds.flatMap((plant): Event[] => {
-    const after = plant.firstTrimDays ?? (plant.habit && TRIM_AFTER[plant.habit]);
-    return after === undefined ? [] : [{ after, what: say('event.trim', { plant: plant.name }) }];
-  });
+  const trims = kinds.flatMap((plant) => firstTrim(withKnown(plant), commission.brief.co2));
   const emersed = fresh.filter((p) => p.form === 'emersed').map((p) => plantOf(commission, p.plant).name);
   const melting = [...new Set(emersed)];
   return [
@@ -116,6 +115,14 @@ function plantEvents(commission: Commission, survey: Survey): Event[] {
     ...(melting.length > 0 ? [{ after: MELT_AFTER, what: say('event.melt', { plants: melting }) }] : []),
     ...(kinds.some((k) => k.habit === 'carpet') ? [{ after: GAPS_AFTER, what: say('event.gaps') }] : []),
   ];
+}
+
+/** The first trim in the light that the plant wants, with the gas that there is: light at its spot is not asked here. */
+function firstTrim(plant: Plant, co2: boolean): Event[] {
+  const firstTrimDays = plant.firstTrimDays ?? (plant.habit && TRIM_AFTER[plant.habit]);
+  const growth = growthOf(plant, { dli: dliOf(plant)[1], co2 });
+  const [after] = trimDays({ ...plant, firstTrimDays }, growth, LAST_DAY);
+  return after === undefined ? [] : [{ after, what: say('event.trim', { plant: plant.name }) }];
 }
 
 /** Layers and plants that were put off on purpose. */

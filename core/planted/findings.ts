@@ -6,6 +6,7 @@ import type { Commission } from '../commission/schema';
 import { shutOff } from '../flow/passages';
 import { DEAD_SHARE } from '../flow/tankFlow';
 import { keptOf } from '../livestock/kept';
+import { isClump } from '../growth/growth';
 import type { Survey } from '../survey/survey';
 import { rounded } from '../units/quantity';
 import type { Finding } from '../words/finding';
@@ -42,7 +43,6 @@ export function plantedFindings(
     ]),
     ...hidingFindings(commission, parts),
     ...stoneFindings(commission, survey, parts),
-    ...animalFindings(commission, parts),
     ...startFindings(commission, parts, living),
     ...speciesFindings(commission, parts),
     ...passageFindings(commission, living),
@@ -175,15 +175,19 @@ function flowFindings(part: Planted): Finding[] {
   return [finding('plant.still', 'note', part, [100 * movesShare, 100 * DEAD_SHARE, '%'], says, say('plant.still.because'))]; // prettier-ignore
 }
 
+/** Fewer rosettes than these stand each by itself: nobody asks them to close (common practice). */
+const FEW_CLUMPS = 6;
+
 /** The date against the photograph or the opening of the brief. */
 function coverFindings({ brief }: Commission, part: Planted, living: Living): Finding[] {
   const day = brief.occasion?.day;
   if (!day || part.spacingMm === undefined || part.count === 0 || part.plant.roots !== 'bed') return [];
+  if (isClump(part.plant) && part.count < FEW_CLUMPS) return [];
   const until = daysFrom(brief.buildDay, day);
   const { cover, plant } = part;
   if (until <= 0 || (cover && cover.days <= until)) return [];
   const ways = inTime(part, until, living);
-  const because = ways.length > 0 ? say('plant.cover.because', { ways }) : say('plant.cover.because.none');
+  const because = ways.length > 0 ? say('plant.cover.because', { count: ways.length, ways }) : say('plant.cover.because.none');
   const says = cover
     ? say('plant.cover.says', { plant: plant.name, on: { day: cover.on }, day: { day } })
     : say('plant.cover.says.never', { plant: plant.name, day: { day } });
@@ -225,24 +229,6 @@ function stoneFindings(commission: Commission, survey: Survey, parts: readonly P
   return parts
     .filter((p) => (p.plant.gh?.[1] ?? 99) <= 8)
     .map((p) => finding('plant.carbonate', 'warn', p, [stones.length, 0, 'stone'], say('plant.carbonate.says', { plant: p.plant.name, stones: stones.map((s) => s.id) }), say('plant.carbonate.because'))); // prettier-ignore
-}
-
-/** Animals of the brief that dig out fresh carpets or eat soft leaves. */
-function animalFindings(commission: Commission, parts: readonly Planted[]): Finding[] {
-  const kept = keptOf(commission);
-  const diggers = kept.filter((k) => k.species.digs).map((k) => k.species.name);
-  const eaters = kept.filter((k) => k.species.eatsPlants).map((k) => k.species.name);
-  const low = parts.filter(
-    (p) => p.plant.roots === 'bed' && ['carpet', 'grass', 'creeper'].includes(p.plant.habit ?? ''),
-  );
-  return [
-    ...(diggers.length > 0 && low.length > 0
-      ? [finding('plant.dug', 'note', low[0], [diggers.length, 0, 'species'], say('plant.dug.says', { animals: diggers, plant: low[0].plant.name }), say('plant.dug.because'))] // prettier-ignore
-      : []),
-    ...(eaters.length > 0 && parts.length > 0
-      ? [finding('plant.eaten', 'warn', parts[0], [eaters.length, 0, 'species'], say('plant.eaten.says', { animals: eaters }), say('plant.eaten.because'))] // prettier-ignore
-      : []),
-  ];
 }
 
 /** The first weeks: something that grows fast while light is strong, and leaves that were grown above water. */

@@ -187,13 +187,12 @@ describe('a scape as it will be planted', () => {
     expect(hides(bed(2500, [300, -150]))).toBeUndefined();
   });
 
-  it('knows what does not live there: cold water, hard water, a buried rhizome, red in the shade, animals that dig', () => {
+  it('knows what does not live there: cold water, hard water, a buried rhizome, red in the shade', () => {
     const c = with_(
       [carpet, { plant: 'anubias-barteri-nana', region: [[400, 40], [500, 40], [500, 140]], spacingMm: 60 }, { plant: 'rotala-macrandra', region: [[400, 200], [560, 200], [560, 320], [400, 320]], spacingMm: 30 }], // prettier-ignore
       (d) => {
         d.site!.target = { tempC: 18, gh: 14 };
         d.site!.devices![0].light = { umolPerS: 40 };
-        d.brief.livestock = [{ species: 'carassius-auratus', count: 2 }];
       },
     );
     const found = ids(planted(c));

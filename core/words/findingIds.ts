@@ -40,8 +40,6 @@ export const FINDINGS = {
   'plant.cover': 'planted',
   'plant.hides': 'planted',
   'plant.carbonate': 'planted',
-  'plant.dug': 'planted',
-  'plant.eaten': 'planted',
   'plant.melts': 'planted',
   'plant.shaded': 'planted',
   'plants.slow': 'planted',

@@ -35,7 +35,7 @@ export const CARE = {
   'event.layer':
     'visit: drain {out}, to {height} on the glass; lay {litres} of {material} with a cup held low; refill',
   'event.plant': 'visit: {plant} goes in',
-  'event.trim': 'first trim: {plant}',
+  'event.trim': 'first trim where it has grown in: {plant}',
   'event.gaps': 'replant gaps in the carpet',
   'care.reading.says': 'Ammonia {ammonia} mg/L and nitrite {nitrite} mg/L on {day}.',
   'care.reading.because.empty':

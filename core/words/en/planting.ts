@@ -53,7 +53,7 @@ export const PLANTING = {
   'plant.still.because': 'Set it where water passes, or turn the outflow to it.',
   'plant.cover.says': '{plant} closes about {on}, after {day}.',
   'plant.cover.says.never': '{plant} does not close by {day} at this spacing and light.',
-  'plant.cover.because': 'Each of these would do: {ways}.',
+  'plant.cover.because': '{count, plural, one {This would do} other {Each of these would do}}: {ways}.',
   'plant.cover.because.none':
     'Nothing of spacing, light or gas gets it there: choose a faster plant, or another day.',
   'plant.cover.first': 'planting it on the build day',
@@ -71,10 +71,6 @@ export const PLANTING = {
   'plant.hides.because.kept': 'Trim it before it is {mm} high, or let them change places.',
   'plant.carbonate.says': '{plant} wants soft water, and {stones} harden it.',
   'plant.carbonate.because': 'Choose an inert stone, or a plant that bears hardness.',
-  'plant.dug.says': '{animals} dig: fresh {plant} is pulled up for a week.',
-  'plant.dug.because': 'Let them in when it has rooted, after three weeks or so.',
-  'plant.eaten.says': '{animals} eat plants.',
-  'plant.eaten.because': 'Keep to ferns, Anubias and moss, or to other animals.',
   'plant.melts.says': '{plant} comes grown above water: those leaves melt under it.',
   'plant.melts.because': 'Cut them off before planting, or ask for tissue culture; the client should know.',
   'plant.shaded.says':
