@@ -337,6 +337,7 @@ p {
   margin-right: 8px;
 }
 .fields {
+  margin-top: 6px;
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(124px, 1fr));
   gap: 0 12px;

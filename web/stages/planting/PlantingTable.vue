@@ -51,10 +51,11 @@ const rows = computed(() =>
     ),
 );
 const body = ref<HTMLElement>();
-/** What was chosen in a view is brought into sight here. */
+/** What was chosen in a view is brought into sight here, as soon as it has its row. */
 watch(
-  () => props.chosen,
+  () => props.chosen !== undefined && props.parts.some((p) => p.id === props.chosen) && props.chosen,
   (id) =>
+    id &&
     void nextTick(() =>
       body.value?.querySelector(`[data-planted="${id}"]`)?.scrollIntoView({ block: 'nearest' }),
     ),

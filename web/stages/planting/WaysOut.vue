@@ -15,7 +15,7 @@ const what = (w: WayOut) =>
     finer: `split finer: ${w.figure} a pack`,
     halved: 'halve the stems',
     fewer: `only up to ${f.length(w.figure)} from the front, the rest bare`,
-    behind: `another plant beyond ${f.length(w.figure)}`,
+    behind: `another plant beyond ${f.length(w.figure)}, then chosen`,
   })[w.kind];
 </script>
 
