@@ -187,7 +187,10 @@ function coverFindings({ brief }: Commission, part: Planted, living: Living): Fi
   const { cover, plant } = part;
   if (until <= 0 || (cover && cover.days <= until)) return [];
   const ways = inTime(part, until, living);
-  const because = ways.length > 0 ? say('plant.cover.because', { count: ways.length, ways }) : say('plant.cover.because.none');
+  const because =
+    ways.length > 0
+      ? say('plant.cover.because', { count: ways.length, ways })
+      : say('plant.cover.because.none');
   const says = cover
     ? say('plant.cover.says', { plant: plant.name, on: { day: cover.on }, day: { day } })
     : say('plant.cover.says.never', { plant: plant.name, day: { day } });

@@ -8,6 +8,16 @@ import { gridOf, gridText } from './ppfdGrid';
 type Light = NonNullable<NonNullable<Site['devices']>[number]['light']>;
 const props = defineProps<{ light?: Light; vessel: Vessel; apply: (light: Light) => string | undefined }>();
 const set = (part: Partial<Light>) => props.apply({ ...props.light, ...part });
+/** More than a kilowatt of LEDs gives, µmol/s: such a figure is of another unit (common practice). */
+const MOST_UMOL_S = 2_500;
+function gives(key: 'umolPerS' | 'lumens', v: number | undefined): string | undefined {
+  if (v === 0) return 'must be more than 0; leave it empty where nobody knows';
+  if (key === 'umolPerS' && v !== undefined && v > MOST_UMOL_S)
+    return 'is more than a kilowatt of LEDs gives: are those lumens?';
+  return set({ [key]: v });
+}
+const hangs = (mm: number | undefined) =>
+  mm !== undefined && mm < 0 ? 'would hang in the tank: must be 0 or more' : set({ aboveRimMm: mm });
 const length = computed(() => props.vessel.innerMm.length);
 
 /** The grid as it was typed or pasted; what is wrong with it stands below, and it stays. */
@@ -30,7 +40,7 @@ function takeGrid(): void {
     unit="µmol/s"
     optional
     :value="light?.umolPerS"
-    :apply="(v) => set({ umolPerS: v })"
+    :apply="(v) => gives('umolPerS', v)"
     data-test="lamp-umol"
   />
   <FigureField
@@ -39,7 +49,7 @@ function takeGrid(): void {
     unit="lm"
     optional
     :value="light?.lumens"
-    :apply="(v) => set({ lumens: v })"
+    :apply="(v) => gives('lumens', v)"
   />
   <FigureField
     label="beam"
@@ -55,7 +65,8 @@ function takeGrid(): void {
     optional
     usual="120"
     :value="light?.aboveRimMm"
-    :apply="(v) => set({ aboveRimMm: v })"
+    :apply="hangs"
+    data-test="lamp-above"
   />
   <FigureField
     label="long"

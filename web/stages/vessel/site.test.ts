@@ -10,6 +10,7 @@ import { usePreferences } from '../../units/preferences';
 import { mount, type Mounted } from '../../testing/mount';
 import FloorSection from './FloorSection.vue';
 import HeatSection from './HeatSection.vue';
+import LampFields from './LampFields.vue';
 import PowerBar from './PowerBar.vue';
 import RouteLine from './RouteLine.vue';
 import VesselParts from './VesselParts.vue';
@@ -90,6 +91,24 @@ describe('power', () => {
     ).toEqual([]);
     expect(shown.el.querySelector('[data-test="usual-devices"]')).toBeNull();
     expect(site().devices![0].litresPerHour).toBe(Math.round(5 * planned.desk.survey.freeWaterL));
+  });
+});
+
+describe('a lamp', () => {
+  it.each([
+    ['gives', '0', /must be more than 0/],
+    ['gives', '5000', /are those lumens/],
+    ['or in lumens', '0', /must be more than 0/],
+    ['above the rim', '-80', /would hang in the tank/],
+  ])('%s %s is said beside the field, and what was typed stays', async (label, typed, says) => {
+    const taken: object[] = [];
+    show(LampFields, desk, { vessel: desk.vessel, apply: (light: object) => void taken.push(light) });
+    await shown.fill(label, typed);
+    expect(shown.shown(label).value).toBe(typed);
+    expect(shown.shown(label).fault).toMatch(says);
+    expect(taken).toEqual([]);
+    await shown.fill(label, '90');
+    expect(taken).not.toEqual([]);
   });
 });
 
