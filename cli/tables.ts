@@ -2,12 +2,14 @@ import { clockOf, endsOf } from '../core/build/buildPlan';
 import type { Commission } from '../core/commission/schema';
 import { orderByOf } from '../core/ordering/order';
 import { plantingOrder, type Planted, type PlantedPlan } from '../core/planted/planted';
+import { preparationOf } from '../core/planted/preparation';
+import type { WayOut } from '../core/planted/waysOut';
 import { ofFirstVisit } from '../core/pipeline/firstVisit';
 import type { Plan } from '../core/pipeline/plan';
 import { amount } from '../core/units/money';
 import { rounded, unitFor, type Quantity } from '../core/units/quantity';
 import { inEnglish } from '../core/words/english';
-import { say } from '../core/words/text';
+import { say, type Text } from '../core/words/text';
 
 export type Part = 'takeoff' | 'order' | 'build' | 'care' | 'brief' | 'planting';
 
@@ -54,22 +56,42 @@ function money(commission: Commission, minor: number): string {
   return `${amount(minor, commission.currency)} ${commission.currency}`;
 }
 
-/** Plantings in the order in which they are planted, with the numbers of their plugs. */
-function plantingRows({ brief }: Commission, { parts, living }: PlantedPlan): string[] {
+/** Plantings in the order in which they are planted, with the numbers of their plugs and what is done to them first. */
+function plantingRows(commission: Commission, { parts, living }: PlantedPlan): string[] {
+  const { brief } = commission;
   const order = plantingOrder(parts, brief.schools?.planting === 'transition' ? 'transition' : 'front');
   const light = (p: Planted) => (living.lit ? `${p.meanDli.toFixed(1)} mol/m²/d` : 'no lamp listed');
-  return aligned([
-    ['nos.', 'plant', 'plugs', 'packs', 'apart', 'light', 'closes'],
-    ...order.map((p) => [
-      numbersOf(p),
-      p.plant.name,
-      String(p.count),
-      p.missing > 0 ? `${p.planting.packs} of ${p.packsNeeded}` : String(p.packsNeeded),
-      p.spacingMm === undefined ? '' : `${p.spacingMm} mm`,
-      light(p),
-      p.cover?.on ?? (p.spacingMm === undefined ? '' : 'does not close'),
+  const { rows, tools, minutes } = preparationOf(parts);
+  const words = (texts: readonly Text[]) => texts.map((t) => inEnglish(t)).join(', ');
+  return [
+    ...aligned([
+      ['nos.', 'plant', 'plugs', 'packs', 'apart', 'light', 'closes', 'prepare'],
+      ...order.map((p) => [
+        numbersOf(p),
+        p.planting.on ? `${p.plant.name}, on ${p.planting.on}` : p.plant.name,
+        String(p.count),
+        p.missing > 0 ? `${p.planting.packs} of ${p.packsNeeded}` : String(p.packsNeeded),
+        p.spacingMm === undefined ? '' : `${p.spacingMm} mm`,
+        light(p),
+        p.cover?.on ?? (p.spacingMm === undefined ? '' : 'does not close'),
+        words(rows.get(p.id) ?? []),
+      ]),
     ]),
-  ]);
+    ...(order.length > 0 ? ['', `tools  ${words(tools)}; about ${Math.round(minutes)} min to prepare`] : []),
+    ...order.flatMap((p) => wayRows(commission, p)),
+  ];
+}
+
+/** The ways out where the packs leave a part bare. */
+function wayRows(commission: Commission, { plant, missing, waysOut }: Planted): string[] {
+  if (waysOut.length === 0) return [];
+  const way = (w: WayOut) =>
+    [
+      inEnglish(w.says),
+      ...(w.priceMinor > 0 ? [money(commission, w.priceMinor)] : []),
+      w.on === undefined ? 'does not close' : `closes ${w.on}`,
+    ].join(', ');
+  return ['', `${plant.name}, ${missing} plugs short: one of`, ...waysOut.map((w) => `  ${way(w)}`)];
 }
 
 /** From the first to the last of its plugs. */

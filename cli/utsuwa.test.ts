@@ -65,11 +65,13 @@ describe('utsuwa in a terminal', () => {
   it('prints the planting plan: every plug numbered where it goes, and the findings of where it lives', async () => {
     const { stdout } = await utsuwa('planting', 'demo/held-root.json');
     expect(stdout).toMatch(/nos\.\s+plant\s+plugs\s+packs/);
+    expect(stdout).toMatch(/tools {2}long tweezers, .*; about \d+ min to prepare/);
     const json = JSON.parse((await utsuwa('planting', 'demo/held-root.json', '--json')).stdout);
     const [first] = json.plantings;
     // The take-off has them too, for programs that place or price by the plug.
     const whole = JSON.parse((await utsuwa('takeoff', 'demo/held-root.json', '--json')).stdout);
     expect(whole.plantings[0].positions).toEqual(first.positions);
+    expect(first.prepare).toContain('rinse the gel off, lukewarm');
     expect(first.cover.on).toMatch(/^\d{4}-\d\d-\d\d$/);
     expect(first.positions).toHaveLength(first.count);
     expect(json.survey.plantings[0].plugs).toBe(first.count);

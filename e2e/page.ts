@@ -52,14 +52,16 @@ export function onPage(page: Page, url: string) {
       await page.keyboard.type(text);
       await page.keyboard.press('Tab');
     },
-    /** Clicks something once it has come to rest. */
+    /** Clicks something once it has come to rest and nothing that is going away, a sheet say, lies over it. */
     press: async (selector: string) => {
       const handle = await page.waitForSelector(selector);
+      const end = Date.now() + MOST_COVERED_MS;
       let before = '';
       for (let now = 'x'; now !== before;) {
         before = now;
         await new Promise((resolve) => setTimeout(resolve, 80));
         now = JSON.stringify(await handle!.boundingBox());
+        if (Date.now() < end && (await handle!.evaluate(isCovered))) before = '';
       }
       await page.click(selector);
     },
@@ -73,6 +75,17 @@ export function onPage(page: Page, url: string) {
       await page.click(`${within} ::-p-text(${text})`);
     },
   };
+}
+
+/** What lies over something for longer than this is there to stay, ms. */
+const MOST_COVERED_MS = 3_000;
+/** Something of a layer above the page lies over the middle of an element; runs in the page. */
+function isCovered(el: Element): boolean {
+  el.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+  const box = el.getBoundingClientRect();
+  const top = document.elementFromPoint(box.x + box.width / 2, box.y + box.height / 2);
+  const layer = top?.closest('.v-overlay');
+  return layer !== undefined && layer !== null && !layer.contains(el);
 }
 
 /** A spot of an element where it is not covered: its middle, otherwise the first of a few around it. */

@@ -1,6 +1,7 @@
 import { orderByOf } from '../ordering/order';
 import { deadShare } from '../flow/tankFlow';
 import type { Planted, PlantedPlan } from '../planted/planted';
+import { preparationOf } from '../planted/preparation';
 import { ofFirstVisit } from './firstVisit';
 import { rounded } from '../units/quantity';
 import { spoken } from '../words/english';
@@ -31,7 +32,7 @@ export function report(
     ...(part === 'build' ? { build: plan.build } : {}),
     ...(part === 'care' ? { care: plan.care } : {}),
     ...(part === 'brief' ? { visit: withoutFindings(plan.visit) } : {}),
-    ...(planted ? { plantings: planted.parts.map(plantingOf), living: livingOf(planted) } : {}),
+    ...(planted ? { plantings: plantingsOf(planted), living: livingOf(planted) } : {}),
     findings:
       part === 'brief'
         ? plan.findings.filter(ofFirstVisit)
@@ -40,8 +41,14 @@ export function report(
   return roundedThroughout(spoken(whole));
 }
 
+/** Plantings with what is done to them before they go in. */
+function plantingsOf({ parts }: PlantedPlan): unknown[] {
+  const { rows } = preparationOf(parts);
+  return parts.map((part) => ({ ...plantingOf(part), prepare: rows.get(part.id) }));
+}
+
 /** A planting for other programs: where each plug goes in planting order, and its light. */
-function plantingOf({ plant, planting, spots, dli, growth, waysOut, ...rest }: Planted): unknown {
+function plantingOf({ plant, planting, spots, dli, growth, waysOut, ...rest }: Planted): object {
   const positions = Array.from({ length: spots.length / 3 }, (_, i) => ({
     no: rest.firstNo + i,
     xMm: spots[i * 3],

@@ -4,11 +4,14 @@ import { coverDays } from '../growth/growth';
 import { closesLike } from '../planting/arranged';
 import { splitAcross } from '../planting/cutRegion';
 import { isHalved } from '../planting/packs';
+import { inMm } from '../words/measure';
+import { say, type Text } from '../words/text';
 import type { Planted } from './planted';
 
 /** A way out of too few packs, with what it costs more and when it then closes. */
 export interface WayOut {
   kind: 'wider' | 'packs' | 'finer' | 'halved' | 'fewer' | 'behind';
+  says: Text;
   /** What it makes of the planting. */
   part: Partial<Planting>;
   /** Packs more than at hand, and what they cost, minor units. */
@@ -37,7 +40,7 @@ export function waysOut(part: Planted, buildDay: Day, reachOf: (share: number) =
     const found = mm === undefined ? undefined : coverDays(plant, closesLike(planting.set, mm), growth);
     const days = found && found.days + (planting.laterDays ?? 0);
     const closes = days === undefined ? {} : { coverDays: days, on: dayPlus(buildDay, Math.round(days)) };
-    ways.push({ kind, figure, part: change, packs, priceMinor: packs * price, ...closes });
+    ways.push({ kind, says: saysOf(kind, figure, packs), figure, part: change, packs, priceMinor: packs * price, ...closes }); // prettier-ignore
   };
 
   if (spacingMm !== undefined && plugsAtHand > 0) {
@@ -61,6 +64,13 @@ export function waysOut(part: Planted, buildDay: Day, reachOf: (share: number) =
     add('behind', front.mm, {});
   }
   return ways;
+}
+
+function saysOf(kind: WayOut['kind'], figure: number, packs: number): Text {
+  if (kind === 'packs') return say('way.packs', { count: packs });
+  if (kind === 'finer') return say('way.finer', { plugs: figure });
+  if (kind === 'halved') return say('way.halved');
+  return say(`way.${kind}`, { mm: inMm(figure) });
 }
 
 /** A plug less a half is what the front part may be short of whole plugs for: a shade more would take one more. */

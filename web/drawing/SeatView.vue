@@ -4,6 +4,7 @@ import { onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import type { Spot3 } from '../../core/view/sightLine';
 import type { Drawing } from './drawing';
 import { keeper } from './seat/kept';
+import { plantUnder } from './seat/plantUnder';
 import { seatScene, type SeatLook } from './seat/seatScene';
 
 /** The scape in perspective, from a seat in front of it or from above. */
@@ -91,15 +92,16 @@ function touch({ offsetX, offsetY }: MouseEvent): void {
   eye.updateMatrixWorld();
   scene.updateMatrixWorld(true);
   const ray = new Raycaster();
-  ray.setFromCamera(new Vector2((offsetX / props.width) * 2 - 1, 1 - (offsetY / props.height) * 2), eye);
-  const asked = scene.children.filter(
-    ({ userData }) =>
-      userData.piece !== undefined || (props.touches === 'plants' && userData.plant !== undefined),
-  );
-  const [met] = ray.intersectObjects(asked, false);
-  if (!met) return;
-  if (props.touches === 'pieces') emit('touch', [met.point.x, -met.point.z, met.point.y]);
-  else if (met.object.userData.plant !== undefined) emit('plant', met.object.userData.plant);
+  const spot = new Vector2((offsetX / props.width) * 2 - 1, 1 - (offsetY / props.height) * 2);
+  ray.setFromCamera(spot, eye);
+  const solids = scene.children.filter((o) => o.userData.piece !== undefined);
+  const [met] = ray.intersectObjects(solids, false);
+  if (props.touches === 'pieces') {
+    if (met) emit('touch', [met.point.x, -met.point.z, met.point.y]);
+    return;
+  }
+  const plant = plantUnder(props.look.plants, eye, [spot.x, spot.y]);
+  if (plant && (!met || plant.farMm < met.distance)) emit('plant', plant.id);
 }
 
 /** The picture as a file of so many pixels across, to be shown to a client. */

@@ -158,7 +158,6 @@ export function plantLeaves(
     });
     mesh.castShadow = true;
     mesh.receiveShadow = true;
-    mesh.userData.plant = id;
     return [mesh];
   });
 }

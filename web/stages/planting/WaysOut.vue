@@ -8,22 +8,13 @@ import { money, useFigures } from '../../units/figures';
 defineProps<{ part: Planted; currency: string }>();
 defineEmits<{ take: [way: WayOut] }>();
 const f = useFigures();
-const what = (w: WayOut) =>
-  ({
-    wider: `${f.length(w.figure)} apart`,
-    packs: `${w.packs} more ${w.packs === 1 ? 'pack' : 'packs'}`,
-    finer: `split finer: ${w.figure} a pack`,
-    halved: 'halve the stems',
-    fewer: `only up to ${f.length(w.figure)} from the front, the rest bare`,
-    behind: `another plant beyond ${f.length(w.figure)}, then chosen`,
-  })[w.kind];
 </script>
 
 <template>
   <section class="out" data-test="ways-out">
     <b class="late">{{ part.missing }} plugs short</b>
     <button v-for="w in part.waysOut" :key="w.kind" class="act" :data-way="w.kind" @click="$emit('take', w)">
-      {{ what(w)
+      {{ f.words(w.says)
       }}<small class="quiet">
         {{ w.priceMinor ? `${money(w.priceMinor, currency, true)}, ` : ''
         }}{{ w.on === undefined ? 'does not close' : `closes ${shortDay(w.on)}` }}

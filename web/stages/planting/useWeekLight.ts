@@ -20,7 +20,9 @@ export function useWeekLight(
     busy = true;
     const ppfd = await lightInWeek(at).catch(() => undefined);
     busy = false;
-    if (ppfd && of === shown.value) found.value = { of, week: at, ppfd };
+    // A tank that changed meanwhile has other cells.
+    const fits = of === shown.value && ppfd?.length === of.living.light.ppfd.length;
+    if (ppfd && fits) found.value = { of, week: at, ppfd };
     if (of !== shown.value || at !== week.value) await ask();
   }
   watch([shown, week, wanted], () => void ask(), { immediate: true });
