@@ -3,8 +3,8 @@ import type { Vessel } from '../../../core/commission/schema';
 
 /** Around the drawings, px: to their left, above the plan for its caption, between plan and front. */
 export const [LEFT, TOP, BETWEEN] = [14, 22, 26];
-/** Below the lower drawing, for a line of words. */
-const FOOT = 24;
+/** Below the lower drawing, for two lines of words. */
+const FOOT = 34;
 /** What stands beside the drawings is never narrower than this, nor wider. */
 const [LEAST_SIDE, MOST_SIDE] = [292, 460];
 /** Where there is no room for both, they stand one above the other (as the style sheet has it). */
