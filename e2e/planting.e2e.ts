@@ -125,6 +125,12 @@ describe('light and flow', () => {
     await b.at.until('.tell', (w) => /as planted/.test(w));
     const full = await point();
     expect(full).toBeGreaterThan(20);
+    // On a stone it is the light on the stone that is said, from above and from the front.
+    for (const stone of ['[data-plan-piece="S-14"]', '[data-piece="S-14"]']) {
+      const over = (await (await b.page.$(stone))!.boundingBox())!;
+      await b.page.mouse.move(over.x + over.width * 0.5, over.y + over.height * 0.6, { steps: 3 });
+      expect(figure(await b.at.until('[data-test="spot"]', (w) => /on S-14$/.test(w)))).toBeGreaterThan(5);
+    }
     // Under stems and grasses less is left by week 12; the words say which week it is.
     const bright = () => b.page.$eval('[data-test="light-map"]', (e) => e.getAttribute('href'));
     const asPlanted = await bright();

@@ -18,6 +18,7 @@ import type { Survey } from '../survey/survey';
 import type { Finding } from '../words/finding';
 import { livingOf, standsAs, type Living, type LivingMemo } from './conditions';
 import { plantedFindings } from './findings';
+import { dliAt } from './lightAt';
 import { shadeOf } from './shade';
 import { waysOut, type WayOut } from './waysOut';
 
@@ -253,30 +254,6 @@ function spotsOf(
 function seedOf(id: string): number {
   return [...id].reduce((n, c) => (n * 31 + c.charCodeAt(0)) % 1_000_003, 11);
 }
-
-function dliAt(
-  spots: Spots,
-  normals: Float64Array | undefined,
-  { light, hours, windowDli }: Living,
-): Float32Array {
-  return Float32Array.from({ length: spots.length / 3 }, (_, i) => {
-    const [x, y, z] = spots.subarray(i * 3, i * 3 + 3);
-    if (!normals) return dliOfPpfd(light.at([x, y, z + 2]), hours) + windowDli;
-    const { at, leaf } = leavesOn([x, y, z], normals.subarray(i * 3, i * 3 + 3));
-    return dliOfPpfd(light.at(at, leaf), hours) + windowDli;
-  });
-}
-
-/** Leaves of what sits on stone or wood stand so far off it, mm. */
-const OFF_FACE_MM = 15;
-
-/** Where the leaves of a plant on a face are, and which way they look: half outwards, half up to the light. */
-function leavesOn([x, y, z]: Spot3, [a, b, c]: ArrayLike<number> & Iterable<number>) {
-  const at: Spot3 = [x + OFF_FACE_MM * a, y + OFF_FACE_MM * b, z + OFF_FACE_MM * c + 2];
-  const long = Math.hypot(a, b, c + 1) || 1;
-  return { at, leaf: [a / long, b / long, (c + 1) / long] as const };
-}
-type Spot3 = readonly [number, number, number];
 
 /** Least (the darkest twentieth), mean and most; of what has no spot that of the bed as a whole. */
 function spread(dli: Float32Array, { light, hours, windowDli }: Living): [number, number, number] {

@@ -100,6 +100,7 @@ export function useLivePlan(
     touch: (finger) => remote.touch(finger),
     hides: () => remote.hides(),
     lightInWeek: (week) => remote.lightInWeek(week),
+    lightUnder: (finger) => remote.lightUnder(finger),
   };
   return { plan, field, planted, trouble, waterScale: () => remote.waterScale(), scapeWork };
 }

@@ -30,6 +30,8 @@ export interface ScapeWork {
   touch: (finger: Finger) => Promise<Touched | undefined>;
   hides: () => Promise<Hide[]>;
   /** Light in the cells of the bed under what has grown by a week, µmol/m²/s. */
+  /** Light on the piece that a finger meets, as planted, µmol/m²/s; undefined where it meets none. */
+  lightUnder: (finger: Finger) => Promise<{ piece: string; ppfd: number } | undefined>;
   lightInWeek: (week: number) => Promise<Float32Array | undefined>;
 }
 

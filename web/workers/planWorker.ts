@@ -20,6 +20,7 @@ import { fillUnder, type Filling } from '../../core/substrate/fillUnder';
 import { jointsToHide, touched, touchedAt, type Hide, type Touched } from '../../core/planting/picked';
 import type { LightMap } from '../../core/light/lightMap';
 import type { Living } from '../../core/planted/conditions';
+import { ppfdOnPiece } from '../../core/planted/lightAt';
 import { lightOnDay } from '../../core/planted/lightOnDay';
 import { newPlantedMemo, plantedPlan, type PlantedPlan } from '../../core/planted/planted';
 import { unfinished } from '../../core/pipeline/finite';
@@ -263,6 +264,13 @@ export type ShownPlanted = Omit<PlantedPlan, 'living'> & {
 const plantedMemo = newPlantedMemo();
 let lastPlanted: (PlantedPlan & { survey: Survey; commission: Commission }) | undefined;
 
+/** Light on the piece that a finger meets, as planted, µmol/m²/s; undefined where it meets none. */
+async function lightUnder(finger: Finger): Promise<{ piece: string; ppfd: number } | undefined> {
+  const met = lastPlanted && (await touch(finger));
+  const ppfd = met && ppfdOnPiece(lastPlanted!.survey.standing, lastPlanted!.living.light, met);
+  return ppfd === undefined ? undefined : { piece: met!.piece, ppfd };
+}
+
 /** Light in the cells of the bed in a week after planting, under what has grown by then, µmol/m²/s. */
 async function lightInWeek(week: number): Promise<Float32Array | undefined> {
   if (!lastPlanted) return undefined;
@@ -304,6 +312,7 @@ const worker = {
   compute,
   planted,
   lightInWeek,
+  lightUnder,
   waterScale,
   settleBed,
   stopSettling,

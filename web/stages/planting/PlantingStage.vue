@@ -115,12 +115,18 @@ function layBelt(regions: [number, number][][]): void {
 
 const overLight = computed(() => overlay.value === 'light');
 const { living, of: litWeek } = useWeekLight(shown, week, overLight, scapeWork.lightInWeek);
-const { pointed, spot, touched, here } = useSpot(shown, living, vessel);
+const { pointed, spot, touched, here } = useSpot(shown, living, vessel, scapeWork.lightUnder);
 function hover(event: MouseEvent): void {
   const at = toFloor(event);
   if (brush.value) painting.hover(at);
-  const { length, width: deep } = vessel.value.innerMm;
-  pointed.value = at[0] >= 0 && at[1] >= 0 && at[0] < length && at[1] < deep ? at : undefined;
+  const { length, width: deep, height: high } = vessel.value.innerMm;
+  const front = toFront(event);
+  const within = ([u, v]: [number, number], most: number) => u >= 0 && v >= 0 && u < length && v < most;
+  pointed.value = within(at, deep)
+    ? { from: 'above', spot: at }
+    : within(front, high) && !section.value
+      ? { from: 'front', spot: front }
+      : undefined;
 }
 const drawing = computed(() => brush.value !== undefined || cutting.value);
 const { drifting, drag, drew } = useDrift(area, drawing, toFloor, (stroke) =>
@@ -135,6 +141,7 @@ function pressFront(event: MouseEvent): void {
   if (picking.value) return void finger({ from: 'front', spot: [x, z] });
   const id = plantAt(grown.value, x, z);
   if (id) choose(id);
+  else if (spot.value) touched.value = { dli: spot.value.dli, xMm: x };
 }
 function press(event: MouseEvent): void {
   if (drew()) return;
@@ -195,7 +202,8 @@ const look = computed(() => ({
               class="note"
               data-test="spot"
             >
-              {{ Math.round(spot.ppfd) }} µmol/m²/s, {{ spot.dli.toFixed(1) }} mol/m²/d here
+              {{ Math.round(spot.ppfd) }} µmol/m²/s, {{ spot.dli.toFixed(1) }} mol/m²/d
+              {{ spot.on ? `on ${spot.on}` : 'here' }}
             </text>
             <PlanView
               :stays="stays"
