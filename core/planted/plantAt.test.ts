@@ -6,8 +6,8 @@ const grown = (id: string, spot: [number, number, number], heightMm: number): Gr
 
 it('of plants that reach over a spot in front the nearest is taken', () => {
   const all = [grown('hedge', [100, 300, 40], 250), grown('carpet', [110, 50, 40], 30)];
-  expect(plantAt(all, 105, 60)).toBe('carpet');
-  expect(plantAt(all, 105, 75)).toBe('hedge');
+  expect(plantAt(all, 105, 60)).toEqual({ id: 'carpet', yMm: 50 });
+  expect(plantAt(all, 105, 75)).toEqual({ id: 'hedge', yMm: 300 });
   expect(plantAt(all, 105, 300)).toBeUndefined();
   expect(plantAt(all, 140, 60)).toBeUndefined();
 });

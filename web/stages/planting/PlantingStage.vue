@@ -135,13 +135,15 @@ const { drifting, drag, drew } = useDrift(area, drawing, toFloor, (stroke) =>
 async function finger(at: Finger): Promise<void> {
   if (picking.value && current.value) pick.place(current.value, await scapeWork.touch(at));
 }
-/** In the view from the front a press sets a portion, or chooses what is planted there. */
-function pressFront(event: MouseEvent): void {
-  const [x, z] = toFront(event);
-  if (picking.value) return void finger({ from: 'front', spot: [x, z] });
-  const id = plantAt(grown.value, x, z);
-  if (id) choose(id);
-  else if (spot.value) touched.value = { dli: spot.value.dli, xMm: x };
+/** In the view from the front a press sets a portion, chooses what is planted there, or touches the stone that hides it. */
+async function pressFront(event: MouseEvent): Promise<void> {
+  const at: Finger = { from: 'front', spot: toFront(event) };
+  if (picking.value) return finger(at);
+  const plant = plantAt(grown.value, ...at.spot);
+  const hit = await scapeWork.touch(at);
+  const hides = option.value.pieces.find((p) => p.id === hit?.piece);
+  if (plant && !(hides && hides.at[1] < plant.yMm)) choose(plant.id);
+  else if (spot.value) touched.value = { dli: spot.value.dli, xMm: at.spot[0] };
 }
 function press(event: MouseEvent): void {
   if (drew()) return;
