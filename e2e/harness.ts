@@ -1,6 +1,6 @@
 import type { Browser, Page, Viewport } from 'puppeteer-core';
 import { afterAll, afterEach, beforeAll, beforeEach, expect } from 'vitest';
-import { openBrowser } from './browser';
+import { COARSE, openBrowser } from './browser';
 import { onPage } from './page';
 import { demoServer, type DemoServer } from './server';
 
@@ -32,7 +32,7 @@ export function withDemo(viewport?: Viewport, { shared = false } = {}): Bench {
     if (shared && bench.page && !bench.page.isClosed()) return;
     bench.page = watched(await (await bench.browser.createBrowserContext()).newPage(), wrong);
     bench.watched = (page) => watched(page, wrong);
-    if (viewport) await bench.page.setViewport(viewport);
+    if (viewport) await bench.page.setViewport({ deviceScaleFactor: COARSE, ...viewport });
     bench.at = onPage(bench.page, bench.server.url);
     bench.saved = () => bench.at.until('[data-test="save-state"]', (w) => w.startsWith('saved'));
   });

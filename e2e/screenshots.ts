@@ -108,7 +108,7 @@ const SHOTS: Shot[] = [
 ];
 
 await built();
-const [server, browser] = await Promise.all([demoServer(), openBrowser()]);
+const [server, browser] = await Promise.all([demoServer(), openBrowser({}, { measured: true })]);
 try {
   await mkdir(folder, { recursive: true });
   const page = await browser.newPage();

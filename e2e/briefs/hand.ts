@@ -173,12 +173,14 @@ export class Finger extends Hand {
   }
 
   protected async take(el: ElementHandle<HTMLElement>, title: string): Promise<void> {
-    await this.come(el);
     const listed = `::-p-xpath(//*[contains(@class,"v-overlay--active")]//*[contains(@class,"v-list-item-title")][normalize-space()="${title}"])`; // prettier-ignore
-    // A list that did not open is pressed once more: the page was still being laid out.
-    const item =
-      (await this.page.waitForSelector(listed, { timeout: 6_000 }).catch(() => this.come(el))) ??
-      (await this.page.waitForSelector(listed));
+    // A list that did not open is pressed once more: the page was still being laid out. One that is open would be closed.
+    let item: ElementHandle | null = null;
+    for (let i = 0; i < 4 && !item; i++) {
+      if (!(await this.page.$('.v-overlay--active'))) await this.come(el);
+      item = await this.page.waitForSelector(listed, { timeout: 6_000 }).catch(() => null);
+    }
+    if (!item) throw new Error(`no list has "${title}"`);
     await this.press(item as ElementHandle<HTMLElement>);
     await this.page.waitForSelector('.v-overlay--active', { hidden: true });
     await this.taken(el, title);
