@@ -113,7 +113,12 @@ const print = () => window.print();
               <i :style="{ background: p.plant.colour }" /><em>{{ p.plant.name }}</em
               ><template v-if="p.planting.on">, on {{ p.planting.on }}</template>
             </td>
-            <td>{{ p.count }}{{ p.ownPlugs ? `, ${p.ownPlugs} of your own` : '' }}</td>
+            <td>
+              {{ p.count }}{{ p.ownPlugs ? `, ${p.ownPlugs} of your own` : ''
+              }}<template v-if="p.missing"
+                >, <b>{{ p.missing }} missing</b></template
+              >
+            </td>
             <td>{{ p.planting.packs ?? p.packsNeeded }}</td>
             <td>{{ apart(p) }}</td>
             <td>
