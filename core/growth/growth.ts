@@ -190,10 +190,13 @@ export function trimDays(plant: Plant, growth: Growth, until: number): number[] 
   return days;
 }
 
+/** Height at which it is planted, by the lower of its grown heights, mm (common practice). */
+const plantedMm = (low: number) => Math.min(low * 0.6, 40);
+
 /** Height of a plant after some days, mm: from a plug’s on, up to its grown height, cut by each trim. */
 export function heightMm(plant: Plant, growth: Growth, day: number): number {
   const [low, high] = plant.heightMm ?? [30, 80];
-  let tall = Math.min(low * 0.6, 40);
+  let tall = plantedMm(low);
   let since = growth.restsDays;
   for (const trim of [...trimDays(plant, growth, day), day]) {
     tall = Math.min(high, tall + (growth.heightMmAWeek * Math.max(0, trim - Math.max(since, 0))) / 7);
@@ -207,5 +210,5 @@ export function heightMm(plant: Plant, growth: Growth, day: number): number {
 export function reachDays(plant: Plant, growth: Growth, mm: number): number | undefined {
   const [low, high] = plant.heightMm ?? [30, 80];
   if (high < mm || growth.heightMmAWeek <= 0) return undefined;
-  return growth.restsDays + (Math.max(0, mm - Math.min(low * 0.6, 40)) / growth.heightMmAWeek) * 7;
+  return growth.restsDays + (Math.max(0, mm - plantedMm(low)) / growth.heightMmAWeek) * 7;
 }

@@ -213,7 +213,8 @@ function hidingFindings({ brief, vessel, site }: Commission, parts: readonly Pla
       const stand = standOf(front);
       const [worst] = placed
         .filter((p) => p.id !== front.id && p.plant.id !== front.plant.id)
-        .map((p) => ({ p, behind: standOf(p), share: hiddenShare(eye, stand, standOf(p)) }))
+        .map((p) => ({ p, behind: standOf(p) }))
+        .map((b) => ({ ...b, share: hiddenShare(eye, stand, b.behind) }))
         .sort((a, b) => b.share - a.share);
       if (!worst || worst.share <= HIDDEN_SHARE) return [];
       const says = say('plant.hides.says', { from: seat ? say('plant.hides.seat', { name: seat.name }) : say('plant.hides.front'), plant: front.plant.name, high: inMm(stand.highMm), other: worst.p.plant.name, low: inMm(worst.behind.highMm), percent: rounded(100 * worst.share, 0) }); // prettier-ignore

@@ -41,7 +41,6 @@ function lightOrGas(
   days: number,
   co2: boolean,
 ): Text[] {
-  // prettier-ignore
   const { restsDays } = growth;
   const best = { ...growthOf(plant, { dli: dliOf(plant)[1], co2: true }), restsDays };
   const fastest = coverDays(plant, closesLike(planting.set, spacingMm!), best);

@@ -73,7 +73,7 @@ function saysOf(kind: WayOut['kind'], figure: number, packs: number): Text {
   return say(`way.${kind}`, { mm: inMm(figure) });
 }
 
-/** A plug less a half is what the front part may be short of whole plugs for: a shade more would take one more. */
+/** The front part is half a plug smaller than the plugs at hand suffice for: a shade more surface would take one more. */
 const HALF_A_PLUG = 0.5;
 
 /** As much of the region from the front as the plugs at hand suffice for; undefined where the rest would be no region. */

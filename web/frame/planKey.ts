@@ -29,9 +29,9 @@ export interface ScapeWork {
   /** Which piece a finger meets, and where; joints that a plant can hide. */
   touch: (finger: Finger) => Promise<Touched | undefined>;
   hides: () => Promise<Hide[]>;
-  /** Light in the cells of the bed under what has grown by a week, µmol/m²/s. */
   /** Light on the piece that a finger meets, as planted, µmol/m²/s; undefined where it meets none. */
   lightUnder: (finger: Finger) => Promise<{ piece: string; ppfd: number } | undefined>;
+  /** Light in the cells of the bed under what has grown by a week, µmol/m²/s. */
   lightInWeek: (week: number) => Promise<Float32Array | undefined>;
 }
 

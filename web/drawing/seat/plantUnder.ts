@@ -30,7 +30,10 @@ export function plantUnder(
       const farMm = at.distanceTo(camera.position);
       if (met && farMm >= met.farMm) continue;
       const foot = at.clone().project(camera);
-      const top = at.clone().setY(at.y + heightMm).project(camera); // prettier-ignore
+      const top = at
+        .clone()
+        .setY(at.y + heightMm)
+        .project(camera);
       const side = at.clone().add(wide).project(camera);
       const half = Math.hypot(side.x - foot.x, side.y - foot.y);
       const [low, high] = [Math.min(foot.y, top.y) - half, Math.max(foot.y, top.y)];

@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, ref, shallowRef } from 'vue';
-import type { Plant } from '../../../core/commission/schema';
+import { computed, defineAsyncComponent, ref } from 'vue';
 import { grownAt, type Grown } from '../../../core/planted/grown';
 import { plantAt } from '../../../core/planted/plantAt';
 import type { Planted } from '../../../core/planted/planted';
@@ -33,11 +32,9 @@ import RegionCorners from './RegionCorners.vue';
 import RegionShapes from './RegionShapes.vue';
 import StudioPlants from './StudioPlants.vue';
 import { BETWEEN, LEFT, TOP, usePlantingSheet } from './usePlantingSheet';
-import { useCutting } from './useCutting';
 import { useDrift } from './useDrift';
-import { usePainting } from './usePainting';
-import { usePicking } from './usePicking';
 import { usePlantings } from './usePlantings';
+import { usePlantingTools } from './usePlantingTools';
 import { useSpot } from './useSpot';
 import { useWeekLight } from './useWeekLight';
 
@@ -49,7 +46,7 @@ const middle = ref<HTMLElement>();
 const area = ref<HTMLElement>();
 const room = useSteadySize(middle);
 const plantings = usePlantings();
-const { plants, chosen, add, addRegion } = plantings;
+const { plants, chosen, add } = plantings;
 
 const doc = computed(() => commission.document!);
 const vessel = computed(() => doc.value.vessel);
@@ -76,42 +73,9 @@ const findings = computed(() => [...(plan.value?.findings ?? []), ...(shown.valu
 const { k, X, Y, areaWidth, sideWidth, height, toFloor, toFront } = usePlantingSheet(vessel, room, area);
 
 const listing = ref(false);
-const brush = shallowRef<Plant>();
-const painting = usePainting({
-  size: () => ({ length: vessel.value.innerMm.length, width: vessel.value.innerMm.width }),
-  done: (region) => {
-    const fault = addRegion(brush.value!, region);
-    if (!fault) brush.value = undefined;
-    return fault;
-  },
-});
-const { cutting, ...cut } = useCutting((a, b) => plantings.split(chosen.value!, a, b));
-const { picking, ...pick } = usePicking();
-/** One thing at a time is done with the pointer. */
-function take(tool: 'paint' | 'cut' | 'pick' | undefined, plant?: Plant): void {
-  brush.value = tool === 'paint' ? plant : undefined;
-  cutting.value = tool === 'cut';
-  picking.value = tool === 'pick';
-  painting.begin();
-  cut.fault.value = pick.fault.value = '';
-  if (tool === 'cut') cut.begin();
-  if (tool) area.value?.focus({ preventScroll: true });
-}
-function begin(plant: Plant): void {
-  chosen.value = undefined;
-  take('paint', plant);
-}
-function choose(id: string | undefined): void {
-  if (brush.value || cutting.value || picking.value) return;
-  chosen.value = id;
-}
-/** A belt in the place of corners: one region, or one on each side of a path. */
-function layBelt(regions: [number, number][][]): void {
-  const plant = brush.value!;
-  const faults = regions.flatMap((r) => addRegion(plant, r) ?? []);
-  if (faults.length > 0) painting.fault.value = `The belt ${faults[0]}.`;
-  else brush.value = undefined;
-}
+const tools = usePlantingTools(plantings, current, vessel, area, scapeWork.touch);
+const { brush, painting, cutting, picking, pick, take, begin, choose, layBelt, finger, keyed } = tools;
+const { drawing, fault } = tools;
 
 const overLight = computed(() => overlay.value === 'light');
 const { living, of: litWeek } = useWeekLight(shown, week, overLight, scapeWork.lightInWeek);
@@ -128,13 +92,7 @@ function hover(event: MouseEvent): void {
       ? { from: 'front', spot: front }
       : undefined;
 }
-const drawing = computed(() => brush.value !== undefined || cutting.value);
-const { drifting, drag, drew } = useDrift(area, drawing, toFloor, (stroke) =>
-  cutting.value ? cut.stroke(stroke) : painting.stroke(stroke),
-);
-async function finger(at: Finger): Promise<void> {
-  if (picking.value && current.value) pick.place(current.value, await scapeWork.touch(at));
-}
+const { drifting, drag, drew } = useDrift(area, drawing, toFloor, tools.stroke);
 /** In the view from the front a press sets a portion, chooses what is planted there, or touches the stone that hides it. */
 async function pressFront(event: MouseEvent): Promise<void> {
   const at: Finger = { from: 'front', spot: toFront(event) };
@@ -151,12 +109,6 @@ function press(event: MouseEvent): void {
   if (brush.value) return painting.corner(toFloor(event));
   if (spot.value) touched.value = { dli: spot.value.dli, xMm: toFloor(event)[0] };
 }
-function keyed(event: KeyboardEvent): void {
-  if (brush.value) painting.key(event, () => take(undefined));
-  else if (cutting.value) cut.key(event, current.value?.region ?? []);
-  else if (picking.value && event.key === 'Escape') take(undefined);
-}
-const fault = computed(() => painting.fault.value || cut.fault.value || pick.fault.value);
 
 /** The section runs through the spot last touched, otherwise through the middle. */
 const sectionMm = computed(() => touched.value?.xMm ?? vessel.value.innerMm.length / 2);
