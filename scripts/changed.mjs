@@ -29,10 +29,18 @@ const REACH = [
     ['e2e/visit', 'e2e/newcomer', 'e2e/accessible', 'endure/browser'],
   ],
   [
+    /^web\/stages\/planting\/|^core\/planting\//,
+    ['e2e/planting', 'e2e/commission', 'e2e/newcomer', 'e2e/accessible'],
+  ],
+  [
+    /^web\/stages\/bench\//,
+    ['e2e/bench', 'e2e/yard', 'e2e/commission', 'e2e/newcomer', 'e2e/visit.', 'e2e/accessible'],
+  ],
+  [
     /^web\/stages\/|^web\/bench\/|^web\/design\//,
     ['e2e/commission', 'e2e/newcomer', 'e2e/visit.', 'e2e/accessible'],
   ],
-  [/^core\/(?:build|care|ordering|takeoff|planting)\//, ['e2e/commission', 'e2e/newcomer', 'e2e/accessible']],
+  [/^core\/(?:build|care|ordering|takeoff)\//, ['e2e/commission', 'e2e/newcomer', 'e2e/accessible']],
 ];
 
 /** Filters for the browser's run; none where nothing there can have changed. */
