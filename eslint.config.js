@@ -1,4 +1,5 @@
 import eslintConfigPrettier from 'eslint-config-prettier';
+import regexp from 'eslint-plugin-regexp';
 import vue from 'eslint-plugin-vue';
 import tseslint from 'typescript-eslint';
 
@@ -89,6 +90,17 @@ export default tseslint.config(
       'vue/multi-word-component-names': 'error',
       'vue/require-default-prop': 'off',
       'vue/no-v-html': 'error',
+    },
+  },
+  {
+    // A pattern over what somebody else wrote must take time in proportion to it.
+    files: ['core/**', 'server/**', 'cli/**', 'web/**', 'demo/**'],
+    ignores: ['**/*.test.ts'],
+    plugins: { regexp },
+    rules: {
+      'regexp/no-super-linear-backtracking': ['error', { report: 'potential' }],
+      'regexp/no-super-linear-move': ['error', { report: 'potential' }],
+      'regexp/no-misleading-capturing-group': 'error',
     },
   },
   {

@@ -1,7 +1,14 @@
 import { defineConfig } from 'vite';
 
 /** Everything that Node starts, as JavaScript in the folders of its sources: it begins in a fifth of the time. */
-const STARTED = ['server/main', 'server/restore', 'server/store/thread', 'server/jobs/thread', 'demo/fill'];
+const STARTED = [
+  'server/main',
+  'server/restore',
+  'server/store/thread',
+  'server/jobs/thread',
+  'server/pictures/process',
+  'demo/fill',
+];
 
 export default defineConfig({
   build: {

@@ -4,6 +4,7 @@ import express, { type Express, type NextFunction, type Request, type Response }
 import helmet from 'helmet';
 import { dispatchOf, type Dispatch } from './dispatch';
 import type { Pool } from './jobs/jobs';
+import type { Pictures } from './pictures/pictures';
 import { longestHoldMs } from './eventLoop';
 import { notFound, Problem, problemHandler } from './problem';
 import { clientRoutes } from './routes/clients';
@@ -20,6 +21,7 @@ import type { SupplierLink } from './supplierLink';
 export interface AppParts {
   store: Store;
   pool: Pool;
+  pictures: Pictures;
   suppliers: SupplierLink;
   /** Folder with the built interface; without it only the API answers. */
   web?: string;
@@ -53,7 +55,7 @@ const HEADERS: Parameters<typeof helmet>[0] = {
 };
 
 /** The whole server: the API below `/api`, the interface beside it. */
-export function createApp({ store, pool, suppliers, web }: AppParts): { app: Express; dispatch: Dispatch } {
+export function createApp({ store, pool, pictures, suppliers, web }: AppParts): { app: Express; dispatch: Dispatch } {
   const jobs = pool.in(store.folder);
   const dispatch = dispatchOf(store, suppliers);
   const app = express();
@@ -63,11 +65,11 @@ export function createApp({ store, pool, suppliers, web }: AppParts): { app: Exp
   app.use(helmet(HEADERS));
   app.use(ownPagesOnly);
   app.get('/api/health', (_req, res) => void res.json({ ok: true, heldMs: longestHoldMs() }));
-  app.use('/api/studio', yardRoutes(store, jobs));
-  app.use('/api/studio', plantRoutes(store));
+  app.use('/api/studio', yardRoutes(store, jobs, pictures));
+  app.use('/api/studio', plantRoutes(store, jobs));
   app.use('/api/commissions', fileRoutes(store, jobs));
   app.use('/api/commissions', orderRoutes(store, jobs, dispatch));
-  app.use('/api/commissions', pictureRoutes(store));
+  app.use('/api/commissions', pictureRoutes(store, pictures));
   app.use('/api/commissions', commissionRoutes(store, jobs));
   app.use('/api/meshes', meshRoutes(store));
   app.use('/api/clients', clientRoutes(store, jobs));
@@ -100,5 +102,5 @@ function ownPagesOnly(req: Request, _res: Response, next: NextFunction): void {
 function serveInterface(app: Express, web: string): void {
   app.use('/assets', express.static(join(web, 'assets'), { immutable: true, maxAge: '1y' }));
   app.use(express.static(web, { index: false }));
-  app.get(/.*/, (_req, res) => res.setHeader('Cache-Control', 'no-cache').sendFile(join(web, 'index.html')));
+  app.get('/{*path}', (_req, res) => res.setHeader('Cache-Control', 'no-cache').sendFile(join(web, 'index.html')));
 }

@@ -1,37 +1,60 @@
-import { raw, type NextFunction, type Request, type RequestHandler, type Response } from 'express';
+import type { Request, RequestHandler, Response } from 'express';
+import { bytesOfBody, takenIn, type Body } from './incoming';
 import { Problem, refusedWhole } from './problem';
 
-/** The body of a request as bytes, whatever it says it is, and how much of it is taken. */
-export function bytes(limit: number, what: 'document' | 'picture' | 'request' | 'scan'): RequestHandler {
-  const read = raw({ type: () => true, limit });
-  return (req, res, next) =>
-    read(req, res, (error?: unknown) => next(isTooLarge(error) ? tooMuch(limit, what) : error));
-}
+export type What = 'document' | 'picture' | 'request' | 'scan';
 
-/** What was read of it; nothing is an empty body. */
-export function bytesOf(req: Request): Buffer<ArrayBuffer> {
-  const body: unknown = req.body;
-  return Buffer.isBuffer(body) ? (body as Buffer<ArrayBuffer>) : Buffer.alloc(0);
-}
-
-/** A small JSON body, parsed here. */
-export function smallJson(limit = 100 * 1024): RequestHandler[] {
-  const parse = (req: Request, _res: Response, next: NextFunction) => {
+/**
+ * Takes in the body of a request, whatever it says it is, and hands it on; where it is in a file, that stays until it
+ * has been handled. `folder` is that of the studio's data.
+ */
+export function taking<P>(
+  folder: string,
+  limit: number,
+  what: What,
+  handle: (req: Request<P>, res: Response, body: Body) => Promise<void>,
+): RequestHandler<P> {
+  return async (req, res) => {
+    const { body, done } = await takenIn(req, folder, limit, () => tooMuch(limit, what));
     try {
-      req.body = JSON.parse(bytesOf(req).toString('utf8') || 'null') as unknown;
-      next();
-    } catch {
-      next(new Problem(400, 'The request is not JSON.'));
+      await handle(req, res, body);
+    } finally {
+      done();
     }
   };
-  return [bytes(limit, 'request'), parse];
 }
 
-function isTooLarge(error: unknown): boolean {
-  return (error as { type?: string } | undefined)?.type === 'entity.too.large';
+export function isEmpty(body: Body): boolean {
+  return body instanceof Uint8Array && body.byteLength === 0;
 }
 
-function tooMuch(limit: number, what: string): Problem {
+/** Small enough to be read where it stands, bytes. */
+const MOST_SMALL = 100 * 1024;
+
+/** A small JSON body, parsed here: it is read in about a millisecond. */
+export function smallJson(limit = MOST_SMALL): RequestHandler {
+  return async (req, _res, next) => {
+    // Below what goes to a file, so that there is no folder to name.
+    const { body } = await takenIn(req, '', limit, () => tooMuch(limit, 'request'));
+    try {
+      req.body = JSON.parse(Buffer.from(bytesOfBody(body)).toString('utf8') || 'null') as unknown;
+    } catch {
+      throw new Problem(400, 'The request is not JSON.');
+    }
+    next();
+  };
+}
+
+/** Aborted when whoever asked has gone before the answer. */
+export function whileWaitedFor(res: Response): AbortSignal {
+  const gone = new AbortController();
+  res.on('close', () => {
+    if (!res.writableFinished) gone.abort();
+  });
+  return gone.signal;
+}
+
+function tooMuch(limit: number, what: What): Problem {
   const says = `is too large, must have at most ${sizeOf(limit)}`;
   return what === 'document' ? refusedWhole(says, 413) : new Problem(413, `The ${what} ${says}.`);
 }

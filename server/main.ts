@@ -1,9 +1,11 @@
 import type { AddressInfo } from 'node:net';
-import { createServer, type Server } from 'node:http';
+import type { Server } from 'node:http';
 import { join } from 'node:path';
 import { createApp } from './app';
 import { dataFolder } from './dataFolder';
 import { openJobs } from './jobs/jobs';
+import { limitedServer } from './limits';
+import { openPictures } from './pictures/pictures';
 import { ROOT } from './root';
 import { SimulatedSuppliers } from './stand-ins/supplier';
 import { purgeRemoved } from './store/commissions';
@@ -35,8 +37,9 @@ async function main(): Promise<void> {
   const care = () => void lookAfter(store);
   setInterval(care, CARE_MS).unref();
   const web = join(ROOT, 'dist', 'web');
-  const { app, dispatch } = createApp({ store, pool, suppliers: new SimulatedSuppliers(), web });
-  const server = createServer(app);
+  const pictures = openPictures();
+  const { app, dispatch } = createApp({ store, pool, pictures, suppliers: new SimulatedSuppliers(), web });
+  const server = limitedServer(app);
   const port = await listen(server, host, portAsked());
 
   let stopping = false;
@@ -46,6 +49,7 @@ async function main(): Promise<void> {
     server.close();
     server.closeAllConnections();
     await dispatch.settled();
+    pictures.close();
     await pool.close();
     await store.close();
     process.exit(0);

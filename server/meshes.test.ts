@@ -114,7 +114,7 @@ describe('scans', () => {
     const old = new Date(Date.now() - 3 * 86_400_000);
     await utimes(meshFile(b.folder, mesh, 'json'), old, old);
     // Brought in again it counts as new, whoever names it next.
-    await b.jobs.run('readFile', new TextEncoder().encode(JSON.stringify(scan)));
+    await b.jobs.run('readFile', { who: 'import' }, () => new TextEncoder().encode(JSON.stringify(scan)));
     expect(await dropUnwantedMeshes(b.store)).toEqual([]);
     await utimes(meshFile(b.folder, mesh, 'json'), old, old);
     expect(await dropUnwantedMeshes(b.store)).toEqual([mesh]);

@@ -2,7 +2,7 @@ import sharp from 'sharp';
 import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { example } from '../core/testing/scape';
-import { MAX_PICTURE_BYTES } from './documents/picture';
+import { MAX_PICTURE_BYTES } from './pictures/picture';
 import { testServer, type TestServer } from './testing';
 
 let b: TestServer;

@@ -5,6 +5,8 @@ import { KNOWN_PLANTS } from '../core/catalogue/knownPlants';
 import { plantsCsv, plantsOfCsv } from './documents/plantsCsv';
 import { testServer, type TestServer } from './testing';
 
+const utf8 = (text: string) => new TextEncoder().encode(text);
+
 describe('a list of plants as CSV', () => {
   it('is read by another program, and comes back as it went out', () => {
     const csv = plantsCsv(KNOWN_PLANTS);
@@ -14,7 +16,7 @@ describe('a list of plants as CSV', () => {
       'height mm': '30-70',
       CO2: 'helped',
     });
-    const back = plantsOfCsv(csv);
+    const back = plantsOfCsv(utf8(csv));
     if (!back.ok) throw new Error(back.says);
     for (const [i, plant] of back.plants.entries())
       expect(plant).toMatchObject({ id: KNOWN_PLANTS[i].id, dli: KNOWN_PLANTS[i].dli, heightMm: KNOWN_PLANTS[i].heightMm, plugsAPack: KNOWN_PLANTS[i].plugsAPack }); // prettier-ignore
@@ -22,7 +24,7 @@ describe('a list of plants as CSV', () => {
 
   it('is refused whole with line and reason: other columns, units in cells, formulas, no name', () => {
     const says = (text: string) => {
-      const read = plantsOfCsv(text);
+      const read = plantsOfCsv(utf8(text));
       return read.ok ? '' : read.says;
     };
     expect(says('plant,height\nA,3')).toMatch(/no column “name”; its columns are plant, height/);
@@ -33,6 +35,23 @@ describe('a list of plants as CSV', () => {
     expect(says('name,habit\nAnubias,tree')).toMatch(/Line 2: habit is "tree"/);
     expect(says('name,spread mm\n,5')).toMatch(/Line 2: the name is missing/);
     expect(says('')).toMatch(/no column “name”/);
+    expect(says(`name\n${'\n'.repeat(30_000)}`)).toMatch(/more than 20000 lines/);
+    expect(says(`name,height mm\nA,${' '.repeat(40_000)}x`)).toMatch(/Line 2: height mm is “x”/);
+    expect(says(`name,height mm\nA,1${' '.repeat(40_000)}x`)).toMatch(/Line 2: height mm is longer than 2000/);
+    expect(says('name\nA\0B')).toMatch(/is no text/);
+  });
+
+  it('keeps its letters in whatever a spreadsheet writes it in', () => {
+    const name = 'Cryptocoryne × willisii ‘Früh’';
+    const named = (bytes: Uint8Array) => {
+      const read = plantsOfCsv(bytes);
+      return read.ok ? read.plants[0].name : read.says;
+    };
+    const text = `name,spread mm\r\n${name},80\r\n`;
+    expect(named(utf8(`\uFEFF${text}`))).toBe(name);
+    expect(named(Buffer.from(`\uFEFF${text}`, 'utf16le'))).toBe(name);
+    const cp1252 = Buffer.from(text.replace('‘', '\x91').replace('’', '\x92'), 'latin1');
+    expect(named(cp1252)).toBe(name);
   });
 });
 

@@ -13,12 +13,12 @@ function above(folder: string): string {
 }
 
 /**
- * A thread's own file beside the module at `url`. Sources go through a few lines that can read TypeScript, or
- * take what UTSUWA_BUILT names, where tests have built it: it begins in a tenth of the time.
+ * The file with which a thread or process of its own begins, beside the module at `url`. Sources go through a few lines
+ * that can read TypeScript, or take what UTSUWA_BUILT names, where tests have built it: it begins in a tenth of the time.
  */
-export function threadFile(url: string): URL {
-  if (!url.endsWith('.ts')) return new URL('./thread.js', url);
+export function threadFile(url: string, name: 'thread' | 'process' = 'thread'): URL {
+  if (!url.endsWith('.ts')) return new URL(`./${name}.js`, url);
   const built = process.env.UTSUWA_BUILT;
-  if (!built) return new URL('./thread.mjs', url);
-  return pathToFileURL(join(built, relative(ROOT, dirname(fileURLToPath(url))), 'thread.js'));
+  if (!built) return new URL(`./${name}.mjs`, url);
+  return pathToFileURL(join(built, relative(ROOT, dirname(fileURLToPath(url))), `${name}.js`));
 }

@@ -6,6 +6,7 @@ import type { Response } from 'supertest';
 import { createApp } from './app';
 import type { Dispatch } from './dispatch';
 import { openJobs, type Jobs, type Pool } from './jobs/jobs';
+import { openPictures, type Pictures } from './pictures/pictures';
 import { SimulatedSuppliers, type Behaviour } from './stand-ins/supplier';
 import { openStore, type Store } from './store/store';
 
@@ -24,6 +25,7 @@ export const PROMPT: Behaviour = { latencyMs: [0, 1], lostEvery: 0, stock: {}, r
 /** Threads take a second or two to begin: every server of one test process uses the same. */
 let shared: Pool | undefined;
 const sharedPool = (): Pool => (shared ??= openJobs());
+let pictures: Pictures | undefined;
 
 /** A server with an empty database in a folder of its own, and suppliers that answer at once. */
 export async function testServer(): Promise<TestServer> {
@@ -50,7 +52,8 @@ export function suppliedBy(
   behaviour: Partial<Behaviour>,
 ): { app: Express; dispatch: Dispatch } {
   const suppliers = new SimulatedSuppliers({ ...PROMPT, ...behaviour });
-  return createApp({ store, pool: sharedPool(), suppliers });
+  pictures ??= openPictures();
+  return createApp({ store, pool: sharedPool(), pictures, suppliers });
 }
 
 /** Takes a body as bytes, whatever it says it is: for `request(…).buffer(true).parse(…)`. */

@@ -61,7 +61,7 @@ describe('a scan from a file', () => {
     expect(volumeL((await scanFile(metres, 'a.stl', 'm')).mesh)).toBeCloseTo(1.92, 4);
     await expect(scanFile(stl(), 'a.fbx', 'mm')).rejects.toThrow(/ends in \.stl, \.obj or \.glb/);
     await expect(scanFile(encoder.encode('nothing'), 'a.glb', 'mm')).rejects.toThrow(
-      /could not be read as GLB/,
+      /file cannot be read, must be a GLB/,
     );
   });
 });

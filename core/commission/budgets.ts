@@ -35,15 +35,7 @@ type Fields = Record<string, unknown>;
 /** The first budget that a document is over, by name. Nothing is assumed about what it is made of. */
 export function budgetFaults(document: unknown): Fault[] {
   const size = sizeOf(document);
-  if (size.depth > BUDGETS.depth)
-    return [
-      over(
-        `${size.depthAt || '(document)'}`,
-        `is nested deeper than ${BUDGETS.depth}`,
-        'lists and objects within each other',
-        BUDGETS.depth,
-      ),
-    ];
+  if (size.depth > BUDGETS.depth) return [tooDeep(size.depthAt, BUDGETS.depth)];
   if (size.values > BUDGETS.values)
     return [over('(document)', `has more than ${BUDGETS.values} values`, 'values', BUDGETS.values)];
   const { options, shelved, vessel } = fields(document);
@@ -71,6 +63,20 @@ export function budgetFaults(document: unknown): Fault[] {
         list(o.bed).length * list(o.plants).filter((p) => fields(p).region !== undefined).length)), // prettier-ignore
   ];
   return faults.flatMap((fault) => fault ?? []).slice(0, 1);
+}
+
+/** How much deeper than a document changes of it may be: their list, each of them, and where it is. */
+const AROUND_CHANGES = 6;
+
+/** Whether something from outside that is no document itself, such as changes of one, is nested too deep to be gone into. */
+export function depthFault(value: unknown): Fault | undefined {
+  const most = BUDGETS.depth + AROUND_CHANGES;
+  const size = sizeOf(value, most);
+  return size.depth > most ? tooDeep(size.depthAt, most) : undefined;
+}
+
+function tooDeep(at: string, most: number): Fault {
+  return over(at || '(document)', `is nested deeper than ${most}`, 'lists and objects within each other', most); // prettier-ignore
 }
 
 function over(path: string, is: string, what: string, most: number): Fault {
@@ -110,10 +116,10 @@ function heightsOf(option: Fields): number {
 }
 
 /** Counts without calling itself: a document nested a million deep must not end the count. */
-function sizeOf(document: unknown): { depth: number; depthAt: string; values: number } {
+function sizeOf(document: unknown, mostDeep: number = BUDGETS.depth): { depth: number; depthAt: string; values: number } {
   const size = { depth: 0, depthAt: '', values: 0 };
   let level: { key: string; value: unknown }[] = [{ key: '', value: document }];
-  while (level.length > 0 && size.depth <= BUDGETS.depth && size.values <= BUDGETS.values) {
+  while (level.length > 0 && size.depth <= mostDeep && size.values <= BUDGETS.values) {
     const next: typeof level = [];
     for (const { key, value } of level) {
       if (value === null || typeof value !== 'object') continue;

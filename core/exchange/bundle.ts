@@ -1,4 +1,4 @@
-import { strFromU8, strToU8, unzipSync, zipSync, type Unzipped, type Zippable } from 'fflate';
+import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
 import type { Fault } from '../commission/fault';
 import { MAX_DOCUMENT_BYTES, parseCommissionText, tooLarge } from '../commission/parse';
 import type { Commission } from '../commission/schema';
@@ -16,18 +16,17 @@ import { takenIn, type ScanFigures } from './scan';
 const DOCUMENT = 'commission.json';
 const MESH = /^meshes\/([a-f0-9]{32})\.glb$/;
 
-/** Bytes of what is in such a file at most. */
+/** Bytes of all that is in such a file at most, and of one mesh; the document has its own limit. */
 const MOST_UNPACKED = 200 * 1024 * 1024;
+const MOST_MESH = 24 * 1024 * 1024;
+/** Names in the file; whoever packed a folder again may have put others in. */
+const MOST_ENTRIES = 2_000;
 
-/** A file that was read: the document, and the bytes and what was measured of each mesh under its name. */
-export type Opened =
-  | {
-      ok: true;
-      commission: Commission;
-      meshes: Map<string, Uint8Array<ArrayBuffer>>;
-      figures: Map<string, ScanFigures>;
-    }
-  | { ok: false; faults: Fault[] };
+/** A file that was read: the document, its meshes beside it. */
+export type Opened = { ok: true; commission: Commission } | { ok: false; faults: Fault[] };
+
+/** Where the bytes and what was measured of each mesh go, one after the other. */
+export type Keep = (name: string, bytes: Uint8Array<ArrayBuffer>, figures: ScanFigures) => Promise<void>;
 
 /** Writes a document and the meshes it names; `bytesOf` gives what is kept under a name. */
 export async function bundle(json: string, names: Iterable<string>, bytesOf: (name: string) => Uint8Array) {
@@ -40,35 +39,43 @@ export async function bundle(json: string, names: Iterable<string>, bytesOf: (na
 
 /**
  * Reads a commission from the bytes of a file: one of these, or a document as JSON with its meshes inside.
- * Meshes come out of it either way; those that the document does not name are dropped. `known` tells of
- * scans that are kept already.
+ * Meshes come out of it either way and go to `keep`; those that the document does not name are never unpacked.
+ * `known` tells of scans that are kept already.
  */
 export async function opened(
   bytes: Uint8Array<ArrayBuffer>,
   known: (mesh: string) => ScanFigures | undefined = () => undefined,
+  keep: Keep = async () => {},
 ): Promise<Opened> {
   const zip = isZip(bytes);
   if (!zip && bytes.byteLength > MAX_DOCUMENT_BYTES)
     return { ok: false, faults: [tooLarge(bytes.byteLength)] };
-  const parts: Unzipped | Fault[] = zip ? unpacked(bytes) : { [DOCUMENT]: bytes };
-  if (Array.isArray(parts)) return { ok: false, faults: parts };
-  if (!parts[DOCUMENT])
+  const names = zip ? listed(bytes) : new Set([DOCUMENT]);
+  if (Array.isArray(names)) return { ok: false, faults: names };
+  if (!names.has(DOCUMENT))
     return refused('(file)', `has no ${DOCUMENT}, must be a commission as it was exported`);
-  const parsed = parseCommissionText(strFromU8(parts[DOCUMENT]));
+  const text = zip ? unpacked(bytes, DOCUMENT) : bytes;
+  if (!text) return { ok: false, faults: [CANNOT] };
+  const parsed = parseCommissionText(strFromU8(text));
   if (!parsed.ok) return parsed;
-  const beside = await meshesBeside(parts, new Set(scansOf(parsed.commission).map((s) => s.mesh)));
-  if (Array.isArray(beside)) return { ok: false, faults: beside };
-  const faults = scanFaults(parsed.commission, (mesh) => beside.figures.get(mesh) ?? known(mesh));
+  const figures = new Map<string, ScanFigures>();
+  for (const { mesh } of scansOf(parsed.commission)) {
+    const path = `meshes/${mesh}.glb`;
+    if (figures.has(mesh) || !names.has(path)) continue;
+    const read = await meshBeside(bytes, path, mesh);
+    if (!read.ok) return { ok: false, faults: [read.fault] };
+    figures.set(mesh, read.scan);
+    await keep(mesh, read.bytes, read.scan);
+  }
+  const faults = scanFaults(parsed.commission, (mesh) => figures.get(mesh) ?? known(mesh));
   if (faults.length > 0) return { ok: false, faults };
   const { commission, meshes } = apart(parsed.commission);
-  const inside = scansOf(commission).filter((scan) => meshes.has(scan.mesh));
-  return {
-    ok: true,
-    commission,
-    meshes: new Map([...beside.bytes, ...meshes]),
-    // As measured, not as the document has them: its digits may have got lost on the way.
-    figures: new Map([...inside.map((scan) => [scan.mesh, scan] as const), ...beside.figures]),
-  };
+  for (const scan of scansOf(commission)) {
+    const inside = meshes.get(scan.mesh);
+    if (inside) await keep(scan.mesh, inside, scan);
+    meshes.delete(scan.mesh);
+  }
+  return { ok: true, commission };
 }
 
 const refused = (path: string, says: string): Opened => ({ ok: false, faults: [{ path, says }] });
@@ -78,49 +85,58 @@ export function isZip(bytes: Uint8Array): boolean {
   return bytes[0] === 0x50 && bytes[1] === 0x4b;
 }
 
-/** What is in the zip and wanted; or why it is not unpacked. Sizes are looked at before anything is. */
-function unpacked(bytes: Uint8Array<ArrayBuffer>): Unzipped | Fault[] {
-  let total = 0;
+const CANNOT: Fault = { path: '(file)', says: 'cannot be unpacked, must be a commission as it was exported' };
+
+/** The names in a zip that are of use; or why it is not unpacked. Sizes are looked at before anything is. */
+function listed(bytes: Uint8Array<ArrayBuffer>): Set<string> | Fault[] {
+  const names = new Set<string>();
+  let [total, entries] = [0, 0];
+  const much = (says: string) => new RangeError(`${says}, must have fewer or smaller scans`);
   try {
-    const parts = unzipSync(bytes, {
+    unzipSync(bytes, {
       filter: ({ name, originalSize }) => {
+        if (++entries > MOST_ENTRIES) throw much(`has more than ${MOST_ENTRIES} files in it`);
         if (name !== DOCUMENT && !MESH.test(name)) return false;
+        const most = name === DOCUMENT ? MAX_DOCUMENT_BYTES : MOST_MESH;
+        if (originalSize > most) throw much(`has ${name} with more than ${inMb(most)}`);
         total += originalSize;
-        if (total > MOST_UNPACKED) throw new RangeError('too much');
-        return true;
+        if (total > MOST_UNPACKED) throw much(`unpacks to more than ${inMb(MOST_UNPACKED)}`);
+        names.add(name);
+        return false;
       },
     });
-    return parts;
+    return names;
   } catch (error) {
-    const much = error instanceof RangeError;
-    return [
-      {
-        path: '(file)',
-        says: much
-          ? `unpacks to more than ${MOST_UNPACKED / 1024 / 1024} MB, must have fewer or smaller scans`
-          : 'cannot be unpacked, must be a commission as it was exported',
-      },
-    ];
+    return [error instanceof RangeError ? { path: '(file)', says: error.message } : CANNOT];
   }
 }
 
-async function meshesBeside(parts: Unzipped, wanted: ReadonlySet<string>) {
-  const bytes = new Map<string, Uint8Array<ArrayBuffer>>();
-  const figures = new Map<string, ScanFigures>();
-  for (const [path, glb] of Object.entries(parts)) {
-    const name = MESH.exec(path)?.[1];
-    if (!name || !wanted.has(name)) continue;
-    try {
-      const mesh = meshBytes(await meshOfGlb(glb));
-      const scan = takenIn(mesh);
-      if (scan.mesh !== name)
-        throw new NotAMesh('is not the mesh that it is named after, must be as it was exported');
-      figures.set(name, scan);
-      bytes.set(name, mesh);
-    } catch (error) {
-      if (!(error instanceof NotAMesh)) throw error;
-      return [{ path, says: error.message }];
-    }
+const inMb = (bytes: number) => `${bytes / 1024 / 1024} MB`;
+
+/** One file out of the zip, of the size that it is listed with. */
+function unpacked(bytes: Uint8Array<ArrayBuffer>, wanted: string): Uint8Array | undefined {
+  try {
+    return unzipSync(bytes, { filter: ({ name }) => name === wanted })[wanted];
+  } catch {
+    return undefined;
   }
-  return { bytes, figures };
+}
+
+type Beside =
+  { ok: true; bytes: Uint8Array<ArrayBuffer>; scan: ScanFigures } | { ok: false; fault: Fault };
+
+/** A mesh of the zip, measured. */
+async function meshBeside(zip: Uint8Array<ArrayBuffer>, path: string, name: string): Promise<Beside> {
+  const glb = unpacked(zip, path);
+  if (!glb) return { ok: false, fault: CANNOT };
+  try {
+    const bytes = meshBytes(await meshOfGlb(glb));
+    const scan = takenIn(bytes);
+    if (scan.mesh !== name)
+      throw new NotAMesh('is not the mesh that it is named after, must be as it was exported');
+    return { ok: true, bytes, scan };
+  } catch (error) {
+    if (!(error instanceof NotAMesh)) throw error;
+    return { ok: false, fault: { path, says: error.message } };
+  }
 }

@@ -11,12 +11,12 @@ import type { Commission, Shape } from '../commission/schema';
 import { scape, piece } from '../testing/scape';
 import { scanned } from '../testing/scanned';
 import { apart, scansOf, shapeApart } from './apart';
-import { bundle, opened } from './bundle';
+import { bundle, opened, type Keep } from './bundle';
 import { drawnMesh } from './drawn';
 import { glbOf, meshOfGlb } from './glb';
 import { scanFaults } from './known';
 import { meshBytes, meshName, meshOfBytes } from './meshBlob';
-import { takenIn } from './scan';
+import { takenIn, type ScanFigures } from './scan';
 
 /** In tenths of a millimetre, as the demo has it: what is kept are thousandths. */
 function inTenths(shape: Shape): Shape {
@@ -118,15 +118,22 @@ describe('a document whose meshes lie beside it', () => {
 describe('one file for a commission and its scans', () => {
   it('comes back as it went, and lets any reader of glTF see the stone in metres, y up', async () => {
     const { commission: light, meshes, file } = await exported(commission(STONE, STONE));
-    const back = await opened(file.slice());
+    const kept = new Map<string, Uint8Array>();
+    const figures = new Map<string, ScanFigures>();
+    const keep: Keep = async (name, bytes, measured) => {
+      kept.set(name, bytes);
+      figures.set(name, measured);
+    };
+    const back = await opened(file.slice(), undefined, keep);
     if (!back.ok) throw new Error(back.faults[0].says);
     expect(back.commission).toEqual(light);
-    expect([...back.meshes]).toEqual([...meshes]);
+    expect([...kept]).toEqual([...meshes]);
     // Digits that got lost in the document are not lost in what is kept of the mesh.
     const less = JSON.stringify(light).replace(/"volumeL":(\d\.\d{3})\d+/g, '"volumeL":$1');
-    const near = await opened((await bundle(less, meshes.keys(), (name) => meshes.get(name)!)).slice());
+    const digits = (await bundle(less, meshes.keys(), (name) => meshes.get(name)!)).slice();
+    expect(await opened(digits, undefined, keep)).toMatchObject({ ok: true });
     const [{ mesh, volumeL }] = scansOf(light);
-    expect(near.ok && near.figures.get(mesh)!.volumeL).toBe(volumeL);
+    expect(figures.get(mesh)!.volumeL).toBe(volumeL);
     expect(less).not.toContain(String(volumeL));
     const parts = unzipSync(file);
     expect(Object.keys(parts)).toEqual(['commission.json', `meshes/${[...meshes.keys()][0]}.glb`]);
@@ -160,7 +167,7 @@ describe('one file for a commission and its scans', () => {
     expect(await says(repacked((p) => delete p['commission.json']))).toContain('has no commission.json');
     expect(await says(repacked((p) => delete p[path]))).toContain('.mesh is not kept here');
     expect(await says(repacked((p) => (p[path] = p[path].slice(0, 900))))).toContain(
-      `${path} cannot be read`,
+      `${path} is cut off`,
     );
     const other = await glbOf(solidMesh(scanned(800, 90)), 'other');
     expect(await says(repacked((p) => (p[path] = other.slice())))).toContain(
@@ -176,9 +183,14 @@ describe('one file for a commission and its scans', () => {
     const { file } = await exported(commission(STONE));
     const parts = unzipSync(file);
     const more = zipSync({ ...parts, '../../etc/passwd': new Uint8Array(9), [`meshes/${'0'.repeat(32)}.glb`]: new Uint8Array(9) }); // prettier-ignore
-    const back = await opened(more.slice());
-    expect(back.ok && back.meshes.size).toBe(1);
-    expect(await says(claiming(more, 230 * 1024 * 1024))).toContain('unpacks to more than 200 MB');
+    const names: string[] = [];
+    expect(await opened(more.slice(), undefined, async (name) => void names.push(name))).toMatchObject({ ok: true });
+    expect(names).toHaveLength(1);
+    expect(await says(claiming(more, 230 * 1024 * 1024))).toMatch(/glb with more than 24 MB/);
+    const blanks = zipSync({ ...parts, 'commission.json': new Uint8Array(60 * 1024 * 1024) }, { level: 1 });
+    expect(await says(blanks.slice())).toMatch(/has commission.json with more than 20 MB/);
+    const crowd = Object.fromEntries(Array.from({ length: 2_100 }, (_, i) => [`${i}`, new Uint8Array()]));
+    expect(await says(zipSync(crowd).slice())).toContain('more than 2000 files');
     // One that says it is small and is not: no more is written than it said.
     expect(await says(claiming(more, 100))).toMatch(/cannot be|cut off/);
   });

@@ -1,5 +1,6 @@
 import { Document, Primitive, WebIO } from '@gltf-transform/core';
 import type { Mesh } from '../geometry/mesh';
+import { guardGlb } from './glbGuard';
 import { NotAMesh } from './meshBlob';
 
 /*
@@ -9,6 +10,8 @@ import { NotAMesh } from './meshBlob';
  */
 
 const METRES_PER_MM = 1e-3;
+/** Corners of triangles of one file at most, each counted where it is used: two million triangles. */
+const MOST_CORNERS = 6_000_000;
 /** A quarter turn about x: z up becomes y up. */
 const Z_UP_TO_Y_UP: [number, number, number, number] = [-Math.SQRT1_2, 0, 0, Math.SQRT1_2];
 
@@ -59,6 +62,7 @@ function linear(colour: string): [number, number, number, number] {
  * @throws NotAMesh when it is no GLB with one surface of triangles
  */
 export async function meshOfGlb(bytes: Uint8Array): Promise<Mesh> {
+  guardGlb(bytes, MOST_CORNERS);
   const document = await new WebIO().readBinary(bytes).catch((error: unknown) => {
     throw new NotAMesh(
       `cannot be read (${error instanceof Error ? error.message : 'unknown'}), must be a GLB`,
@@ -79,6 +83,7 @@ export async function meshOfGlb(bytes: Uint8Array): Promise<Mesh> {
  * @throws NotAMesh when it is no GLB, or has no triangles
  */
 export async function meshesOfGlb(bytes: Uint8Array): Promise<Mesh[]> {
+  guardGlb(bytes, MOST_CORNERS);
   const document = await new WebIO().readBinary(bytes).catch(() => {
     throw new NotAMesh('cannot be read, must be a GLB');
   });
@@ -91,7 +96,8 @@ export async function meshesOfGlb(bytes: Uint8Array): Promise<Mesh[]> {
         const position = primitive.getAttribute('POSITION')?.getArray();
         if (primitive.getMode() !== Primitive.Mode.TRIANGLES || !position) return [];
         const count = position.length / 3;
-        const indices = primitive.getIndices()?.getArray() ?? Array.from({ length: count }, (_, i) => i);
+        const indices = primitive.getIndices()?.getArray() ?? Uint32Array.from({ length: count }, (_, i) => i);
+        if ((indices as Uint32Array).some((i) => i >= count)) throw new NotAMesh('names corners that it does not have, must be exported anew'); // prettier-ignore
         const vertices = new Float64Array(position.length);
         for (let i = 0; i < position.length; i += 3) {
           const [x, y, z] = [0, 1, 2].map((k) => m[k] * position[i] + m[4 + k] * position[i + 1] + m[8 + k] * position[i + 2] + m[12 + k]); // prettier-ignore

@@ -3,6 +3,7 @@ import { plantId } from '../../core/catalogue/knownPlants';
 import { faultOf } from '../../core/commission/fault';
 import { plantSchema, type Plant } from '../../core/commission/schema';
 import { FORMULA } from './takeOffCsv';
+import { NoText, textOf } from './textOf';
 
 /** Columns of a list of plants, each with how a plant's field is written and read. */
 const COLUMNS = [
@@ -42,14 +43,26 @@ export function plantsCsv(plants: readonly Plant[]): string {
 /** Plants that were read, or what is wrong with the file: line, column and what to do. */
 export type ReadPlants = { ok: true; plants: Plant[] } | { ok: false; says: string };
 
-/** More lines than this are another kind of list. */
+/** More lines than this are another kind of list; counted before anything is read, notes may be of several lines. */
 const MOST_LINES = 2_000;
+const MOST_LINE_ENDS = 20_000;
+/** Characters of one cell, notes apart: no name or figure is longer, and nothing is looked for in more. */
+const MOST_IN_CELL = 2_000;
 
 /**
  * Reads a list of plants. Columns may stand in any order and be left out, the name alone must be there; what a column
  * does not say stays as it is known of the plant. Nothing is taken where one line is wrong.
  */
-export function plantsOfCsv(text: string): ReadPlants {
+export function plantsOfCsv(bytes: Uint8Array): ReadPlants {
+  if (bytes.reduce((n, byte) => (byte === 0x0a || byte === 0x0d ? n + 1 : n), 0) > MOST_LINE_ENDS)
+    return { ok: false, says: `It has more than ${MOST_LINE_ENDS} lines, must have at most ${MOST_LINES}.` };
+  let text: string;
+  try {
+    text = textOf(bytes);
+  } catch (error) {
+    if (error instanceof NoText) return { ok: false, says: error.message };
+    throw error;
+  }
   const { data, meta } = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
     header: true,
     skipEmptyLines: 'greedy',
@@ -75,6 +88,8 @@ const ROOTS: Record<string, Plant['roots']> = { epiphyte: 'epiphyte', moss: 'epi
 function plantOf(row: Partial<Cells>): Plant | string {
   /** An apostrophe that a spreadsheet was given in front of a sign is none of the name. */
   const cell = (c: Column) => (row[c] ?? '').trim().replace(/^'(?=[=+\-@])/, '');
+  const long = COLUMNS.find((c) => cell(c).length > MOST_IN_CELL);
+  if (long) return `${long} is longer than ${MOST_IN_CELL} characters.`;
   const name = cell('name');
   if (name === '') return 'the name is missing.';
   if (FORMULA.test(name)) return `“${name.slice(0, 30)}” is a formula, must be a name.`;
@@ -88,7 +103,8 @@ function plantOf(row: Partial<Cells>): Plant | string {
   };
   const span = (c: Column, of: number) => {
     if (cell(c) === '') return undefined;
-    const parts = cell(c).split(/\s*[-–]\s*/).map((v) => Number(v.replace(',', '.'))); // prettier-ignore
+    // Blanks around a figure are none of it for `Number`.
+    const parts = cell(c).split(/[-–]/).map((v) => (v.trim() === '' ? NaN : Number(v.replace(',', '.')))); // prettier-ignore
     if (parts.length !== of || parts.some((v) => !Number.isFinite(v)))
       wrong.push(`${c} is “${cell(c)}”, must be ${of} figures with a dash between.`);
     return parts;

@@ -2,22 +2,65 @@ import { Piscina } from 'piscina';
 import { Problem, refused } from '../problem';
 import { threadFile } from '../root';
 import { buffersIn } from '../store/largeText';
+import type { Begun } from './thread';
+import { TooMuchWaiting, turns, type Turns } from './turns';
 import type * as work from './work';
 
-/** How long one job may take, ms, and how much memory its thread may have, MB. */
+/** How long one job may take once a thread works on it, ms, and how much memory that thread may have, MB. */
 const PATIENCE_MS = 20_000;
 const MEMORY_MB = 1_024;
-/** Jobs at once, and how many may wait before the next is asked to come again. */
-const THREADS = 2;
-const MOST_WAITING = 64;
 
 type Work = typeof work;
 type Name = keyof Work;
 
+/**
+ * Threads by what they are for, so that none waits for another kind: a save never for a plan, neither for a file
+ * from outside. `idleMs` after its last job a thread goes, and with it the memory of what it read.
+ */
+const LANES = {
+  saves: { threads: { min: 1, max: 2 }, idleMs: 60_000, turns: { atOnce: 2, atOnceEach: 1, waiting: 512, waitingEach: 64 } },
+  plans: { threads: { min: 0, max: 2 }, idleMs: 30_000, turns: { atOnce: 2, atOnceEach: 1, waiting: 256, waitingEach: 128 } },
+  files: { threads: { min: 0, max: 1 }, idleMs: 5_000, turns: { atOnce: 1, waiting: 64, waitingEach: 32 } },
+} satisfies Record<string, { threads: { min: number; max: number }; idleMs: number; turns: Turns }>; // prettier-ignore
+type Lane = keyof typeof LANES;
+
+const LANE_OF: Record<Name, Lane> = {
+  readNew: 'saves',
+  readSave: 'saves',
+  readChanges: 'saves',
+  duplicate: 'saves',
+  erase: 'saves',
+  documentFile: 'plans',
+  takeOffFile: 'plans',
+  calendar: 'plans',
+  scape: 'plans',
+  supplierRequest: 'plans',
+  yardPiece: 'plans',
+  partPiece: 'plans',
+  readFile: 'files',
+  readPlants: 'files',
+  takeScan: 'files',
+};
+
+/** Whose job it is, and until when somebody waits for it. */
+export interface Asker {
+  /** A commission, or a kind of work: each has its turn. */
+  who: string;
+  /** Aborted when nobody wants it any more; a job that has begun goes on. */
+  signal?: AbortSignal;
+}
+
 /** Threads for what takes long, beside the meshes of one data folder. */
 export interface Jobs {
-  /** Runs a job of `work.ts`. Throws a Problem when it takes too long or too many wait. */
-  run<N extends Name>(name: N, input: Parameters<Work[N]>[0]): Promise<Awaited<ReturnType<Work[N]>>>;
+  /**
+   * Runs a job of `work.ts` when it is its turn; what it needs is fetched only then, so that what waits takes no memory.
+   * Throws a Problem: 503 where too many wait, 422 where the job itself took too long.
+   */
+  run<N extends Name>(
+    name: N,
+    asker: Asker,
+    input: () => Parameters<Work[N]>[0] | Promise<Parameters<Work[N]>[0]>,
+  ): Promise<Awaited<ReturnType<Work[N]>>>;
 }
 
 /** The threads themselves; each data folder asks them for jobs of its own. */
@@ -27,28 +70,53 @@ export interface Pool {
 }
 
 export function openJobs({ patienceMs = PATIENCE_MS } = {}): Pool {
+  const lanes = Object.fromEntries(
+    Object.entries(LANES).map(([name, lane]) => [name, openLane(lane, patienceMs)]),
+  ) as Record<Lane, ReturnType<typeof openLane>>;
+  return {
+    in: (folder) => ({
+      run: (name, asker, input) => lanes[LANE_OF[name]].run(name, asker, input, folder) as never,
+    }),
+    close: async () => {
+      await Promise.all(Object.values(lanes).map((lane) => lane.close()));
+    },
+  };
+}
+
+function openLane(lane: (typeof LANES)[Lane], patienceMs: number) {
   const pool = new Piscina({
     filename: threadFile(import.meta.url).href,
-    minThreads: 1,
-    maxThreads: THREADS,
-    maxQueue: MOST_WAITING,
-    idleTimeout: 60_000,
+    minThreads: lane.threads.min,
+    maxThreads: lane.threads.max,
+    idleTimeout: lane.idleMs,
     resourceLimits: { maxOldGenerationSizeMb: MEMORY_MB },
   });
   // A thread that ran out of memory is replaced; its job is told below.
   pool.on('error', () => {});
+  const begun = new Map<number, () => void>();
+  pool.on('message', ({ begun: number }: Begun) => begun.get(number)?.());
+  const inTurn = turns(lane.turns);
+  let count = 0;
+
+  /** Patience begins when a thread says that it has begun: neither queue nor the start of a thread is the job's fault. */
+  async function patiently(job: object, input: unknown): Promise<unknown> {
+    const number = count++;
+    const over = new AbortController();
+    let timer: NodeJS.Timeout | undefined;
+    begun.set(number, () => (timer = setTimeout(() => over.abort(), patienceMs)));
+    try {
+      return await pool.run({ ...job, input, number }, { signal: over.signal, transferList: handedOver(input) }); // prettier-ignore
+    } finally {
+      clearTimeout(timer);
+      begun.delete(number);
+    }
+  }
+
   return {
-    in: (folder) => ({
-      async run(name, input) {
-        try {
-          const signal = AbortSignal.timeout(patienceMs);
-          const transferList = handedOver(input);
-          return (await pool.run({ name, input, folder }, { signal, transferList })) as never;
-        } catch (error) {
-          throw asProblem(error as Error & { code?: string });
-        }
-      },
-    }),
+    run: (name: Name, { who, signal }: Asker, input: () => unknown, folder: string): Promise<unknown> =>
+      inTurn(who, async () => patiently({ name, folder }, await input()), signal).catch((error: Error) => {
+        throw asProblem(error);
+      }),
     close: () => pool.destroy(),
   };
 }
@@ -62,18 +130,14 @@ function handedOver(input: unknown): ArrayBuffer[] {
 }
 
 function asProblem(error: Error & { code?: string }): Error {
-  if (
-    error.name === 'AbortError' ||
-    error.name === 'TimeoutError' ||
-    error.code === 'ERR_WORKER_OUT_OF_MEMORY'
-  )
+  if (error instanceof TooMuchWaiting)
+    return new Problem(503, 'Too much is being worked out at the moment. Nothing was changed; try again.');
+  if (error.name === 'AbortError' || error.code === 'ERR_WORKER_OUT_OF_MEMORY')
     return refused([
       {
         path: '(document)',
         says: 'takes too much to work out here, must have less in it: fewer pieces, layers or corners',
       },
     ]);
-  if (/queue/i.test(error.message))
-    return new Problem(503, 'Too much is being worked out at the moment. Nothing was changed; try again.');
   return error;
 }

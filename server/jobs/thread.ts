@@ -1,3 +1,4 @@
+import { parentPort } from 'node:worker_threads';
 import { move, transferableSymbol, valueSymbol } from 'piscina';
 import { buffersIn } from '../store/largeText';
 import { meshesIn, type Meshes } from '../store/meshes';
@@ -8,10 +9,17 @@ interface Job {
   input: never;
   /** Where the data is to which the job belongs. */
   folder: string;
+  number: number;
+}
+
+/** Said when a job is no longer waiting, by its number. */
+export interface Begun {
+  begun: number;
 }
 
 /** One job by its name. Long texts in its answer are handed over, not copied. */
-export default async function job({ name, input, folder }: Job): Promise<unknown> {
+export default async function job({ name, input, folder, number }: Job): Promise<unknown> {
+  parentPort?.postMessage({ begun: number } satisfies Begun);
   const run = work[name] as (input: never, meshes: Meshes) => unknown;
   const value = await run(input, meshesIn(folder));
   const buffers = buffersIn(value);

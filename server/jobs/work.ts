@@ -1,9 +1,10 @@
 import { createHash } from 'node:crypto';
+import { depthFault } from '../../core/commission/budgets';
 import type { Change } from '../../core/commission/changes';
 import type { Fault } from '../../core/commission/fault';
 import { supplierOf } from '../../core/commission/lookup';
 import { merged } from '../../core/commission/merge';
-import { parseCommission, tooLarge, MAX_DOCUMENT_BYTES } from '../../core/commission/parse';
+import { parseCommission, parseCommissionText, tooLarge, MAX_DOCUMENT_BYTES } from '../../core/commission/parse';
 import type { Commission } from '../../core/commission/schema';
 import { unknownFields } from '../../core/commission/unknown';
 import { scansOf } from '../../core/exchange/apart';
@@ -13,12 +14,15 @@ import { order } from '../../core/ordering/order';
 import { plan, type Plan } from '../../core/pipeline/plan';
 import { inEnglish } from '../../core/words/english';
 import { calendarFile, type CalendarPart } from '../documents/calendar';
+import { plantsOfCsv, type ReadPlants } from '../documents/plantsCsv';
 import { takeOffCsv } from '../documents/takeOffCsv';
+import { bytesOfBody, type Body } from '../incoming';
 import { columnsOf, type Kept } from '../store/columns';
 import { packed, unpacked, wire, type Text } from '../store/largeText';
 import type { Meshes } from '../store/meshes';
 import { withoutPerson } from '../store/withoutPerson';
 import type { SupplierRequest } from '../supplierLink';
+import { changesAsk } from './changesAsk';
 
 /*
  * What takes long, one function a job, run in threads beside the server's: reading documents, planning,
@@ -35,33 +39,63 @@ export type Made<T> = { ok: true; value: T } | { ok: false; says: string };
 
 const decoder = new TextDecoder();
 
-/** A document from a file, alone or with its scans; its meshes are kept before anybody names them. */
-export async function readFile(bytes: Uint8Array<ArrayBuffer>, meshes: Meshes): Promise<Read> {
-  const file = await opened(bytes, meshes.figuresOf);
-  if (!file.ok) return file;
-  await meshes.keepAll(file.meshes, file.figures);
-  return kept(file.commission, meshes);
+/** A document from a file, alone or with its scans; each mesh is kept before anybody names it. */
+export async function readFile(body: Body, meshes: Meshes): Promise<Read> {
+  const file = await opened(bytesOfBody(body), meshes.figuresOf, meshes.keep);
+  return file.ok ? kept(file.commission, meshes) : file;
+}
+
+/** A new document as a page sends it: alone, its scans are kept already. */
+export function readNew(body: Body, meshes: Meshes): Read {
+  const text = decoder.decode(bytesOfBody(body));
+  const parsed = parseCommissionText(text);
+  return parsed.ok ? kept(parsed.commission, meshes) : parsed;
 }
 
 /** A save: the revision it is based on, and the whole document. */
-export function readSave(bytes: Uint8Array, meshes: Meshes): { revision: unknown; read: Read } | 'no JSON' {
-  let body: { revision?: unknown; document?: unknown };
+export function readSave(body: Body, meshes: Meshes): { revision: unknown; read: Read } | 'no JSON' {
+  let save: { revision?: unknown; document?: unknown };
   try {
-    body = JSON.parse(decoder.decode(bytes)) as typeof body;
+    save = JSON.parse(decoder.decode(bytesOfBody(body))) as typeof save;
   } catch {
     return 'no JSON';
   }
-  const parsed = parseCommission(body?.document);
-  return { revision: body?.revision, read: parsed.ok ? kept(parsed.commission, meshes) : parsed };
+  const parsed = parseCommission(save?.document);
+  return { revision: save?.revision, read: parsed.ok ? kept(parsed.commission, meshes) : parsed };
 }
 
-/** A stored document with changes made to it: what a page sends when it goes. */
-export function readChanges({ text, changes }: { text: Text; changes: Change[] }, meshes: Meshes): Read {
+/**
+ * A stored document with changes made to it, the usual save: what was sent names the revision it is based on. What is
+ * no change at all, or is based on another revision, is said as such.
+ */
+export function readChanges(
+  { text, revision, body }: { text: Text; revision: number; body: Body },
+  meshes: Meshes,
+): Read | 'no JSON' | 'no change' | 'another revision' | 'nothing to do' {
+  let sent: unknown;
+  try {
+    sent = JSON.parse(decoder.decode(bytesOfBody(body)));
+  } catch {
+    return 'no JSON';
+  }
+  // Before anything goes down into it: what is nested without end would end the thread.
+  const deep = depthFault(sent);
+  if (deep) return { ok: false, faults: [deep] };
+  const ask = changesAsk.safeParse(sent);
+  if (!ask.success) return 'no change';
+  if (ask.data.revision !== revision) return 'another revision';
+  const changes = ask.data.changes as Change[];
+  if (changes.length === 0) return 'nothing to do';
   const { document, clashes } = merged(JSON.parse(unpacked(text)) as object, changes);
   if (clashes.length > 0)
     return { ok: false, faults: [{ path: '(changes)', says: 'do not fit the document' }] };
   const parsed = parseCommission(document);
   return parsed.ok ? kept(parsed.commission, meshes) : parsed;
+}
+
+/** A list of plants as CSV. */
+export function readPlants(body: Body): ReadPlants {
+  return plantsOfCsv(bytesOfBody(body));
 }
 
 /** What is kept must be able to come back as a file, so it obeys the same limit. */

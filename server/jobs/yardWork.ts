@@ -14,6 +14,7 @@ import { branchFault, branchSolid } from '../../core/yard/branches';
 import { densityDoubts, pieceFrom } from '../../core/yard/pieceFrom';
 import { parted } from '../../core/yard/split';
 import { solidOfOutlines } from '../../core/yard/twoOutlines';
+import { bytesOfBody, type Body } from '../incoming';
 import type { PartAsk, YardAsk } from '../routes/yardAsks';
 import type { Meshes } from '../store/meshes';
 import type { Made } from './work';
@@ -113,13 +114,13 @@ function seedOf(id: string): number {
 
 /** A scan from a file, checked, brought to millimetres and kept. */
 export async function takeScan(
-  { bytes, name, unit }: { bytes: Uint8Array<ArrayBuffer>; name: string; unit: 'mm' | 'cm' | 'm' },
+  { body, name, unit }: { body: Body; name: string; unit: 'mm' | 'cm' | 'm' },
   meshes: Meshes,
 ): Promise<Made<{ scan: Scan; notes: string[] }>> {
   // What reads such files is large and seldom wanted: a thread that saves documents does without it.
   const { NoScan, scanFile } = await import('../documents/scanFile');
   try {
-    const { mesh, notes } = await scanFile(bytes, name, unit);
+    const { mesh, notes } = await scanFile(bytesOfBody(body), name, unit);
     return { ok: true, value: { scan: await keptShape(mesh, meshes), notes } };
   } catch (error) {
     if (error instanceof NoScan || error instanceof NotAMesh) return { ok: false, says: error.message };

@@ -27,7 +27,7 @@ export function clientRoutes(store: Store, jobs: Jobs): Router {
     await pipeline(Readable.from(everythingAbout(store, name)), res);
   });
 
-  routes.post('/erase', ...smallJson(10 * 1024), async (req, res) => {
+  routes.post('/erase', smallJson(10 * 1024), async (req, res) => {
     const ask = named.safeParse(req.body);
     if (!ask.success) throw new Problem(400, 'Say whose data: name is missing.');
     res.json({ erased: await eraseClient(store, jobs, ask.data.name) });
@@ -76,7 +76,8 @@ async function eraseClient(store: Store, jobs: Jobs, client: string): Promise<st
     const left: Left[] = [];
     for (const id of ids) {
       const row = await getCommission(store, id);
-      if (row) left.push({ id, revision: row.revision, kept: await jobs.run('erase', row.document) });
+      if (row)
+        left.push({ id, revision: row.revision, kept: await jobs.run('erase', { who: id }, () => row.document) });
     }
     if (await eraseCommissions(store, left)) return ids;
   }

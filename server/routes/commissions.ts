@@ -1,9 +1,10 @@
-import { Router, type Response } from 'express';
+import { Router, type Request, type Response } from 'express';
 import { z } from 'zod';
-import type { Change } from '../../core/commission/changes';
 import { MAX_DOCUMENT_BYTES } from '../../core/commission/parse';
 import { isDay } from '../../core/calendar/day';
-import { bytes, bytesOf, smallJson } from '../body';
+import { taking } from '../body';
+import type { Body } from '../incoming';
+import { revisionAsk } from '../jobs/changesAsk';
 import type { Jobs } from '../jobs/jobs';
 import type { Read } from '../jobs/work';
 import { goneProblem, notFound, Problem, refused, refusedWhole } from '../problem';
@@ -23,6 +24,7 @@ import { wire } from '../store/largeText';
 import { copyPictures } from '../store/pictures';
 import type { CommissionRow } from '../store/schema';
 import type { Store } from '../store/store';
+import { saver } from './saver';
 
 /** What a save has around its document. */
 const AROUND = 64 * 1024;
@@ -35,21 +37,6 @@ const listAsk = z.object({
   from: z.coerce.number().int().min(0).max(1e9).optional(),
   limit: z.coerce.number().int().min(1).max(200).optional(),
 });
-const revision = z.int().min(1);
-const changesAsk = z.object({
-  revision,
-  changes: z
-    .array(
-      z.looseObject({
-        path: z.array(z.union([z.string(), z.object({ id: z.string() })])).max(40),
-        after: z.string().nullable().optional(),
-        order: z.object({ was: z.array(z.string()), is: z.array(z.string()) }).optional(),
-        listGoes: z.literal(true).optional(),
-      }),
-    )
-    .max(5_000),
-});
-
 /** Create, list, search, read, save, duplicate, remove and bring back. */
 export function commissionRoutes(store: Store, jobs: Jobs): Router {
   const routes = Router();
@@ -67,10 +54,13 @@ export function commissionRoutes(store: Store, jobs: Jobs): Router {
     res.json({ ...list, ...(first ? { lately: await lastWorkedOn(store) } : {}) });
   });
 
-  routes.post('/', bytes(MAX_DOCUMENT_BYTES, 'document'), async (req, res) => {
-    const { kept, notes } = keptOf(await jobs.run('readFile', bytesOf(req)));
+  const large = (what: (req: Request<{ id: string }>, res: Response, body: Body) => Promise<void>) =>
+    taking(store.folder, MAX_DOCUMENT_BYTES + AROUND, 'document', what);
+
+  routes.post('/', taking(store.folder, MAX_DOCUMENT_BYTES, 'document', async (_req, res, body) => {
+    const { kept, notes } = keptOf(await jobs.run('readNew', saver('new commissions', body), () => body));
     res.status(201).json({ ...(await createCommission(store, kept)), notes });
-  });
+  })); // prettier-ignore
 
   routes.get('/:id', async (req, res) => {
     const row = await existing(store, req.params.id);
@@ -78,33 +68,44 @@ export function commissionRoutes(store: Store, jobs: Jobs): Router {
     sendWith(res, 200, 'application/json', { id, revision, updatedAt, removedAt }, row);
   });
 
-  routes.put('/:id', bytes(MAX_DOCUMENT_BYTES + AROUND, 'document'), async (req, res) => {
-    const said = await jobs.run('readSave', bytesOf(req));
-    if (said === 'no JSON') throw refusedWhole('is not JSON, must be a JSON document', 400);
-    const basedOn = revision.safeParse(said.revision);
-    if (!basedOn.success)
-      throw new Problem(400, 'A save needs the revision it is based on and the document.');
-    await save(store, res, req.params.id as string, basedOn.data, keptOf(said.read).kept);
-  });
+  routes.put(
+    '/:id',
+    large(async ({ params: { id } }, res, body) => {
+      const said = await jobs.run('readSave', saver(id, body), () => body);
+      if (said === 'no JSON') throw refusedWhole('is not JSON, must be a JSON document', 400);
+      const basedOn = revisionAsk.safeParse(said.revision);
+      if (!basedOn.success)
+        throw new Problem(400, 'A save needs the revision it is based on and the document.');
+      await save(store, res, id, basedOn.data, keptOf(said.read).kept);
+    }),
+  );
 
   // What was changed since a revision: the usual save, and what a page sends when it goes.
-  routes.patch('/:id', ...smallJson(MOST_CHANGES_BYTES), async (req, res) => {
-    const ask = changesAsk.safeParse(req.body);
-    if (!ask.success)
-      throw new Problem(400, 'A change needs the revision it is based on and what is to change.');
-    const row = await living(store, req.params.id as string);
-    if (row.revision !== ask.data.revision) return conflict(res, row);
-    // Changed and changed back: it stands as it was.
-    if (ask.data.changes.length === 0)
-      return void res.json({ revision: row.revision, updatedAt: row.updatedAt });
-    const read = await jobs.run('readChanges', { text: row.document, changes: ask.data.changes as Change[] });
-    await save(store, res, row.id, row.revision, keptOf(read).kept);
-  });
+  routes.patch(
+    '/:id',
+    taking<{ id: string }>(store.folder, MOST_CHANGES_BYTES, 'request', async ({ params: { id } }, res, body) => {
+      let stored!: { revision: number; updatedAt: string };
+      const read = await jobs.run('readChanges', saver(id, body), async () => {
+        const { document, ...row } = await living(store, id);
+        stored = row;
+        return { text: document, revision: row.revision, body };
+      });
+      if (read === 'no JSON') throw new Problem(400, 'The request is not JSON.');
+      if (read === 'no change')
+        throw new Problem(400, 'A change needs the revision it is based on and what is to change.');
+      if (read === 'another revision') return conflict(res, await living(store, id));
+      // Changed and changed back: it stands as it was.
+      if (read === 'nothing to do')
+        return void res.json({ revision: stored.revision, updatedAt: stored.updatedAt });
+      await save(store, res, id, stored.revision, keptOf(read).kept);
+    }),
+  );
 
   routes.post('/:id/duplicate', async (req, res) => {
-    const row = await existing(store, req.params.id);
-    const copy = await createCommission(store, await jobs.run('duplicate', row.document));
-    await copyPictures(store, row.id, copy.id);
+    const { id } = await known(store, req.params.id);
+    const text = async () => (await existing(store, id)).document;
+    const copy = await createCommission(store, await jobs.run('duplicate', { who: id }, text));
+    await copyPictures(store, id, copy.id);
     res.status(201).json(copy);
   });
 

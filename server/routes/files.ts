@@ -1,35 +1,39 @@
 import { Router, type Request, type Response } from 'express';
 import { MAX_FILE_BYTES } from '../../core/commission/budgets';
-import { bytes, bytesOf } from '../body';
-import type { Jobs } from '../jobs/jobs';
+import { taking, whileWaitedFor } from '../body';
+import type { Asker, Jobs } from '../jobs/jobs';
 import type { Asked, Made } from '../jobs/work';
 import { Problem } from '../problem';
 import { createCommission } from '../store/commissions';
-import type { CommissionRow } from '../store/schema';
 import { wire, type Text } from '../store/largeText';
 import type { Store } from '../store/store';
-import { existing, keptOf } from './commissions';
+import { existing, keptOf, known } from './commissions';
 
 /** What goes out as a file and comes in as one. */
 export function fileRoutes(store: Store, jobs: Jobs): Router {
   const routes = Router();
 
-  routes.post('/import', bytes(MAX_FILE_BYTES, 'document'), async (req, res) => {
-    const { kept, notes } = keptOf(await jobs.run('readFile', bytesOf(req)));
-    res.status(201).json({ ...(await createCommission(store, kept)), notes });
-  });
+  routes.post(
+    '/import',
+    taking(store.folder, MAX_FILE_BYTES, 'document', async (_req, res, body) => {
+      const asker = { who: 'imports', signal: whileWaitedFor(res) };
+      const { kept, notes } = keptOf(await jobs.run('readFile', asker, () => body));
+      res.status(201).json({ ...(await createCommission(store, kept)), notes });
+    }),
+  );
 
   routes.get('/:id/file', async (req, res) => {
-    const row = await existing(store, req.params.id);
-    const { ending, file } = await jobs.run('documentFile', row.document);
-    attach(res, row, ending, `application/${ending}`, file);
+    const { id, title } = await known(store, req.params.id);
+    const text = async () => (await existing(store, id)).document;
+    const { ending, file } = await jobs.run('documentFile', planner(id, res), text);
+    attach(res, title, ending, `application/${ending}`, file);
   });
 
   routes.get('/:id/takeoff.csv', async (req, res) => {
-    const row = await existing(store, req.params.id);
-    const csv = made(await jobs.run('takeOffFile', asked(row, req)));
+    const { title, ask, asker } = await asked(req, res);
+    const csv = made(await jobs.run('takeOffFile', asker, ask));
     // The mark in front tells spreadsheets that the text is UTF-8.
-    attach(res, row, 'csv', 'text/csv; charset=utf-8', `\uFEFF${csv}`);
+    attach(res, title, 'csv', 'text/csv; charset=utf-8', `\uFEFF${csv}`);
   });
 
   for (const [ending, type] of [
@@ -37,23 +41,36 @@ export function fileRoutes(store: Store, jobs: Jobs): Router {
     ['stl', 'model/stl'],
     ['svg', 'image/svg+xml'],
   ] as const)
-    routes.get(`/:id/scape.${ending}`, async (req, res) => {
-      const row = await existing(store, req.params.id);
-      attach(res, row, ending, type, made(await jobs.run('scape', { ...asked(row, req), ending })));
+    routes.get(`/:id/scape.${ending}`, async (req: Request<{ id: string }>, res) => {
+      const { title, ask, asker } = await asked(req, res);
+      const scape = await jobs.run('scape', asker, async () => ({ ...(await ask()), ending }));
+      attach(res, title, ending, type, made(scape));
     });
 
   routes.get('/:id/calendar.ics', async (req, res) => {
-    const row = await existing(store, req.params.id);
     const part = req.query.part === 'care' ? 'care' : 'all';
-    const calendar = made(await jobs.run('calendar', { ...asked(row, req), part }));
-    attach(res, row, 'ics', 'text/calendar; charset=utf-8', calendar);
+    const { title, ask, asker } = await asked(req, res);
+    const calendar = made(await jobs.run('calendar', asker, async () => ({ ...(await ask()), part })));
+    attach(res, title, 'ics', 'text/calendar; charset=utf-8', calendar);
   });
+
+  /** What a plan is asked of: refused at once where there is none, its document fetched when it is its turn. */
+  async function asked(req: Request<{ id: string }>, res: Response) {
+    const { id, title } = await known(store, req.params.id);
+    const { option } = req.query;
+    const ask = async (): Promise<Asked> => {
+      const { document } = await existing(store, id);
+      return { id, text: document, ...(typeof option === 'string' ? { option } : {}) };
+    };
+    return { title, ask, asker: planner(id, res) };
+  }
 
   return routes;
 }
 
-function asked({ id, document }: CommissionRow, { query }: Request): Asked {
-  return { id, text: document, ...(typeof query.option === 'string' ? { option: query.option } : {}) };
+/** The turn of a commission whose plan is asked for, as long as somebody waits for it. */
+function planner(id: string, res: Response): Asker {
+  return { who: id, signal: whileWaitedFor(res) };
 }
 
 /** What a job made, or the 404 that says which options there are. */
@@ -62,7 +79,7 @@ export function made<T>(answer: Made<T>): T {
   return answer.value;
 }
 
-function attach(res: Response, row: CommissionRow, ending: string, type: string, body: Text): void {
-  const name = row.title.replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '') || 'commission';
+function attach(res: Response, title: string, ending: string, type: string, body: Text): void {
+  const name = title.replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '') || 'commission';
   res.attachment(`${name}.${ending}`).type(type).end(wire(body));
 }

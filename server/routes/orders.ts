@@ -25,16 +25,19 @@ export function orderRoutes(store: Store, jobs: Jobs, dispatch: Dispatch): Route
     res.json({ orders: await ordersOf(store, req.params.id) });
   });
 
-  routes.post('/:id/orders', ...smallJson(), async (req, res) => {
+  routes.post('/:id/orders', smallJson(), async (req, res) => {
     const ask = sendAsk.safeParse(req.body);
     if (!ask.success) throw new Problem(400, 'An order needs a supplier, and the day it is sent on.');
-    const row = await living(store, req.params.id as string);
-    const request = made(await jobs.run('supplierRequest', { id: row.id, text: row.document, ...ask.data }));
+    const { id } = await living(store, req.params.id as string);
+    const text = async () => (await living(store, id)).document;
+    const request = made(
+      await jobs.run('supplierRequest', { who: id }, async () => ({ id, text: await text(), ...ask.data })),
+    );
     if (!request) throw notFound('supplier in this order');
     const before = await orderByReference(store, request.reference);
     // Sent twice by an impatient hand: the first one is on its way or answered.
     if (!before || before.state === 'unreachable' || before.state === 'refused')
-      await dispatch.send(row.id, request);
+      await dispatch.send(id, request);
     res.status(202).json({ reference: request.reference });
   });
 

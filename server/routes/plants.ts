@@ -2,8 +2,9 @@ import { Router, type Request } from 'express';
 import { withKnown } from '../../core/catalogue/knownPlants';
 import { faultOf } from '../../core/commission/fault';
 import { plantSchema } from '../../core/commission/schema';
-import { bytes, bytesOf, smallJson } from '../body';
-import { plantsCsv, plantsOfCsv } from '../documents/plantsCsv';
+import { smallJson, taking } from '../body';
+import type { Jobs } from '../jobs/jobs';
+import { plantsCsv } from '../documents/plantsCsv';
 import { notFound, Problem } from '../problem';
 import { dropPlant, keepPlants, readStudio } from '../store/studio';
 import type { Store } from '../store/store';
@@ -11,7 +12,7 @@ import type { Store } from '../store/store';
 const MAX_LIST_BYTES = 1024 * 1024;
 
 /** The studio's own plants: one is changed or added, one is dropped, the list goes out and comes in as CSV. */
-export function plantRoutes(store: Store): Router {
+export function plantRoutes(store: Store, jobs: Jobs): Router {
   const routes = Router();
 
   routes.get('/plants.csv', async (_req, res) => {
@@ -23,8 +24,8 @@ export function plantRoutes(store: Store): Router {
       .send(`\uFEFF${plantsCsv(catalogue.plants.map(withKnown))}`);
   });
 
-  routes.post('/plants.csv', bytes(MAX_LIST_BYTES, 'document'), async (req, res) => {
-    const read = plantsOfCsv(bytesOf(req).toString('utf8'));
+  routes.post('/plants.csv', taking(store.folder, MAX_LIST_BYTES, 'document', async (_req, res, body) => {
+    const read = await jobs.run('readPlants', { who: 'plants' }, () => body);
     if (!read.ok) throw new Problem(422, read.says);
     const { catalogue } = await readStudio(store);
     const known = new Map(catalogue.plants.map((p) => [p.id, p]));
@@ -32,9 +33,9 @@ export function plantRoutes(store: Store): Router {
     const plants = read.plants.map((p) => ({ ...known.get(p.id), ...p }));
     await keepPlants(store, plants);
     res.status(201).json({ taken: plants.length, fresh: plants.filter((p) => !known.has(p.id)).length });
-  });
+  })); // prettier-ignore
 
-  routes.put('/plants/:id', ...smallJson(), async (req: Request<{ id: string }>, res) => {
+  routes.put('/plants/:id', smallJson(), async (req: Request<{ id: string }>, res) => {
     const parsed = plantSchema.safeParse({ ...(req.body as object), id: req.params.id });
     if (!parsed.success) {
       const fault = faultOf(parsed.error.issues[0], req.body);

@@ -1,10 +1,11 @@
 import { Router, type Request } from 'express';
 import { z, type ZodType } from 'zod';
 import { faultOf } from '../../core/commission/fault';
-import { bytes, bytesOf, smallJson } from '../body';
+import { smallJson, taking, whileWaitedFor } from '../body';
 import type { Jobs } from '../jobs/jobs';
+import { MAX_PICTURE_BYTES, NoPictureError } from '../pictures/picture';
+import type { Pictures } from '../pictures/pictures';
 import { notFound, Problem } from '../problem';
-import { MAX_PICTURE_BYTES, NoPictureError, preparePicture } from '../documents/picture';
 import { addToYard, changeInYard, dropFromYard, partInYard, readStudio, usedPieces } from '../store/studio';
 import { keepYardPhoto, yardPhotoOf } from '../store/yardPhotos';
 import { partAsk, yardAsk, yardFacts } from './yardAsks';
@@ -13,8 +14,11 @@ import type { Store } from '../store/store';
 /** A scan file of so many bytes is taken. */
 const MAX_SCAN_BYTES = 60 * 1024 * 1024;
 
+/** The yard takes turns as one commission does. */
+const YARD = { who: 'yard' };
+
 /** The studio with its yard, and in which commissions each piece of it stands. */
-export function yardRoutes(store: Store, jobs: Jobs): Router {
+export function yardRoutes(store: Store, jobs: Jobs, pictures: Pictures): Router {
   const routes = Router();
 
   routes.get('/', async (_req, res) => {
@@ -22,34 +26,38 @@ export function yardRoutes(store: Store, jobs: Jobs): Router {
     res.json({ ...studio, used });
   });
 
-  routes.post('/yard', ...smallJson(), async (req, res) => {
+  routes.post('/yard', smallJson(), async (req, res) => {
     const ask = read(yardAsk, req.body);
     const { catalogue, yard, parted } = await readStudio(store);
     const { id, material } = ask;
     if ([...yard, ...parted].some((p) => p.id === id)) throw new Problem(409, `${id} is in the yard already, must be a number of its own.`); // prettier-ignore
     const kind = catalogue.materials.find((m) => m.id === material);
     if (!kind) throw new Problem(400, `material is "${material}", must be one of the studio’s catalogue.`);
-    const made = await jobs.run('yardPiece', { ask, material: kind });
+    const made = await jobs.run('yardPiece', YARD, () => ({ ask, material: kind }));
     if (!made.ok) throw new Problem(422, made.says);
     await addToYard(store, made.value.piece);
     res.status(201).json(made.value);
   });
 
-  routes.post('/yard/scans', bytes(MAX_SCAN_BYTES, 'scan'), async (req, res) => {
-    const name = typeof req.query.file === 'string' ? req.query.file : '';
-    const unit = z.enum(['mm', 'cm', 'm']).catch('mm').parse(req.query.unit);
-    const taken = await jobs.run('takeScan', { bytes: bytesOf(req), name, unit });
-    if (!taken.ok) throw new Problem(422, taken.says);
-    res.status(201).json(taken.value);
-  });
+  routes.post(
+    '/yard/scans',
+    taking(store.folder, MAX_SCAN_BYTES, 'scan', async (req, res, body) => {
+      const name = typeof req.query.file === 'string' ? req.query.file : '';
+      const unit = z.enum(['mm', 'cm', 'm']).catch('mm').parse(req.query.unit);
+      const asker = { who: 'scans', signal: whileWaitedFor(res) };
+      const taken = await jobs.run('takeScan', asker, () => ({ body, name, unit }));
+      if (!taken.ok) throw new Problem(422, taken.says);
+      res.status(201).json(taken.value);
+    }),
+  );
 
-  routes.patch('/yard/:id', ...smallJson(), async (req: Request<{ id: string }>, res) => {
+  routes.patch('/yard/:id', smallJson(), async (req: Request<{ id: string }>, res) => {
     if (!(await changeInYard(store, req.params.id, read(yardFacts, req.body))))
       throw notFound('piece of the yard');
     res.status(204).end();
   });
 
-  routes.post('/yard/:id/parts', ...smallJson(), async (req: Request<{ id: string }>, res) => {
+  routes.post('/yard/:id/parts', smallJson(), async (req: Request<{ id: string }>, res) => {
     const ask = read(partAsk, req.body);
     const [{ catalogue, yard, parted }, used] = await Promise.all([readStudio(store), usedPieces(store)]);
     const piece = yard.find((p) => p.id === req.params.id);
@@ -60,22 +68,24 @@ export function yardRoutes(store: Store, jobs: Jobs): Router {
     const material = catalogue.materials.find((m) => m.id === piece.material);
     if (!material) throw new Problem(409, `${piece.id} is of "${piece.material}", which the studio’s catalogue does not have.`); // prettier-ignore
     const ids = twoFree(piece.id, new Set([...yard, ...parted].map((p) => p.id)));
-    const made = await jobs.run('partPiece', { piece, material, ask, ids });
+    const made = await jobs.run('partPiece', YARD, () => ({ piece, material, ask, ids }));
     if (!made.ok) throw new Problem(422, made.says);
     await partInYard(store, piece.id, made.value.parts);
     res.status(201).json(made.value);
   });
 
-  routes.put('/yard/:id/photo', bytes(MAX_PICTURE_BYTES, 'picture'), async (req, res) => {
-    const id = req.params.id as string;
-    const prepared = await preparePicture(bytesOf(req)).catch((error: unknown) => {
-      if (error instanceof NoPictureError) throw new Problem(415, 'This is no picture that can be read, must be a JPEG, PNG or the like.'); // prettier-ignore
-      throw error;
-    });
-    if (!(await changeInYard(store, id, { photo: prepared.id }))) throw notFound('piece of the yard');
-    await keepYardPhoto(store, { id: prepared.id, jpeg: prepared.jpeg });
-    res.status(201).json({ photo: prepared.id });
-  });
+  routes.put(
+    '/yard/:id/photo',
+    taking<{ id: string }>(store.folder, MAX_PICTURE_BYTES, 'picture', async ({ params: { id } }, res, body) => {
+      const prepared = await pictures.prepare(body, { ...YARD, signal: whileWaitedFor(res) }).catch((error: unknown) => {
+        if (error instanceof NoPictureError) throw new Problem(415, `This is no picture that can be read, must be a JPEG, PNG or the like${error.limit}.`); // prettier-ignore
+        throw error;
+      });
+      if (!(await changeInYard(store, id, { photo: prepared.id }))) throw notFound('piece of the yard');
+      await keepYardPhoto(store, { id: prepared.id, jpeg: prepared.jpeg });
+      res.status(201).json({ photo: prepared.id });
+    }),
+  );
 
   routes.get('/yard/photos/:photo', async (req, res) => {
     const photo = await yardPhotoOf(store, req.params.photo);

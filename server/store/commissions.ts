@@ -11,6 +11,7 @@ import {
   isNull,
   like,
   lt,
+  ne,
   sql,
   type SQL,
 } from 'drizzle-orm';
@@ -143,7 +144,8 @@ export type Saved =
 
 /**
  * Saves a document that was based on a revision. When somebody else saved in between, or it was removed,
- * nothing is changed and the row comes back as it is; without a row there is no such commission.
+ * nothing is changed and the row comes back as it is; without a row there is no such commission. What changes nothing is
+ * no new revision.
  */
 export async function saveCommission(store: Store, id: string, basedOn: number, kept: Kept): Promise<Saved> {
   const updatedAt = new Date().toISOString();
@@ -152,11 +154,21 @@ export async function saveCommission(store: Store, id: string, basedOn: number, 
       db
         .update(commissions)
         .set({ ...kept, revision: basedOn + 1, updatedAt })
-        .where(and(eq(commissions.id, id), eq(commissions.revision, basedOn), isNull(commissions.removedAt))),
+        .where(
+          and(
+            eq(commissions.id, id),
+            eq(commissions.revision, basedOn),
+            isNull(commissions.removedAt),
+            ne(commissions.document, kept.document),
+          ),
+        ),
     ),
   );
   if (rowsAffected === 1) return { saved: true, revision: basedOn + 1, updatedAt };
-  return { saved: false, theirs: await getCommission(store, id) };
+  const theirs = await getCommission(store, id);
+  if (theirs?.revision === basedOn && !theirs.removedAt)
+    return { saved: true, revision: basedOn, updatedAt: theirs.updatedAt };
+  return { saved: false, theirs };
 }
 
 /** How many rows a write touched. */

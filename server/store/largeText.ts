@@ -38,5 +38,6 @@ export function buffersIn(value: unknown, depth = 3): ArrayBuffer[] {
   if (value === null || typeof value !== 'object' || depth === 0) return [];
   if (isLargeText(value)) return [value.utf8.buffer];
   if (ArrayBuffer.isView(value)) return [];
-  return Object.values(value).flatMap((inner) => buffersIn(inner, depth - 1));
+  // A text that stands there twice is handed over once.
+  return [...new Set(Object.values(value).flatMap((inner) => buffersIn(inner, depth - 1)))];
 }

@@ -100,8 +100,12 @@ export interface SentOrder {
   confirmation: Confirmation | null;
 }
 
-/** How long an answer may take, ms: a server that hangs is one that is away. */
+/** How long an answer may take, ms: a server that hangs is one that is away. A file may have to wait for its turn. */
 const PATIENCE_MS = 15_000;
+const FILE_PATIENCE_MS = 300_000;
+/** How often what the server had no room for is asked again, unless it says how long to wait, and after how long, ms. */
+const TRIES = 5;
+const AGAIN_MS = 2_000;
 
 async function call<T>(
   method: string,
@@ -109,17 +113,11 @@ async function call<T>(
   body?: string | Blob,
   type = 'application/json',
 ): Promise<T> {
-  let response: Response;
-  try {
-    response = await fetch(`/api${path}`, {
-      method,
-      body,
-      signal: AbortSignal.timeout(PATIENCE_MS),
-      headers: body === undefined ? {} : { 'Content-Type': type },
-    });
-  } catch {
-    throw new ApiProblem(0, 'The server does not answer. What you typed is kept in this browser.');
-  }
+  const response = await asked(path, {
+    method,
+    body,
+    headers: body === undefined ? {} : { 'Content-Type': type },
+  });
   const answer = (await response.json().catch(() => ({}))) as {
     title?: string;
     faults?: Fault[];
@@ -129,6 +127,22 @@ async function call<T>(
   if (!response.ok)
     throw new ApiProblem(response.status, answer.title ?? `The server answered ${response.status}.`, answer);
   return answer as T;
+}
+
+/** An answer; where too much was asked of the server at once (503: nothing was changed) it is asked again. */
+async function asked(path: string, request: RequestInit): Promise<Response> {
+  const patience = request.body instanceof Blob ? FILE_PATIENCE_MS : PATIENCE_MS;
+  for (let attempt = 1; ; attempt++) {
+    let response: Response;
+    try {
+      response = await fetch(`/api${path}`, { ...request, signal: AbortSignal.timeout(patience) });
+    } catch {
+      throw new ApiProblem(0, 'The server does not answer. What you typed is kept in this browser.');
+    }
+    if (response.status !== 503 || attempt === TRIES) return response;
+    const seconds = Number(response.headers.get('Retry-After'));
+    await new Promise((resolve) => setTimeout(resolve, seconds > 0 ? seconds * 1_000 : AGAIN_MS));
+  }
 }
 
 /** Bytes of a request that outlives its page: 64 KiB for all of them together (Fetch standard, keepalive). */

@@ -1,0 +1,81 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { TooMuchWaiting, turns } from './turns';
+
+/** Work that ends when it is told to. */
+function held() {
+  let end!: () => void;
+  const until = new Promise<void>((resolve) => (end = resolve));
+  return { until, end };
+}
+const settled = () => new Promise((resolve) => setImmediate(resolve));
+
+describe('turns', () => {
+  it('serves the first of each asker before the second of any', async () => {
+    const take = turns({ atOnce: 1, waiting: 100, waitingEach: 100 });
+    const begun: string[] = [];
+    const ask = (who: string, n: number) => take(who, async () => void begun.push(`${who}${n}`));
+    await Promise.all([ask('a', 1), ask('a', 2), ask('a', 3), ask('b', 1), ask('c', 1), ask('b', 2)]);
+    expect(begun).toEqual(['a1', 'a2', 'b1', 'c1', 'a3', 'b2']);
+  });
+
+  it('refuses what is more than may wait, of one and of all, and takes it once there is room', async () => {
+    const take = turns({ atOnce: 1, waiting: 3, waitingEach: 2 });
+    const first = held();
+    const work = [take('a', () => first.until)];
+    work.push(take('a', async () => {}), take('a', async () => {}));
+    await expect(take('a', async () => {})).rejects.toBeInstanceOf(TooMuchWaiting);
+    work.push(take('b', async () => {}));
+    await expect(take('c', async () => {})).rejects.toBeInstanceOf(TooMuchWaiting);
+    first.end();
+    await Promise.all(work);
+    expect(await take('a', async () => 'taken')).toBe('taken');
+  });
+
+  it('never begins what nobody wants any more, and goes on after what failed', async () => {
+    const take = turns({ atOnce: 1, waiting: 9, waitingEach: 9 });
+    const first = held();
+    const gone = new AbortController();
+    const failing = take('a', async () => {
+      await first.until;
+      throw new Error('its own');
+    });
+    let begun = false;
+    const left = take('a', async () => void (begun = true), gone.signal);
+    const after = take('b', async () => 'still');
+    gone.abort();
+    await expect(left).rejects.toThrow(/abort/i);
+    first.end();
+    await expect(failing).rejects.toThrow('its own');
+    expect(await after).toBe('still');
+    expect(begun).toBe(false);
+  });
+
+  it('holds for any askers: never more at once than may be, of all and of each, and all are served', () =>
+    fc.assert(
+      fc.asyncProperty(
+        fc.array(fc.constantFrom('a', 'b', 'c', 'd'), { maxLength: 40 }),
+        fc.integer({ min: 1, max: 4 }),
+        fc.integer({ min: 1, max: 4 }),
+        async (askers, atOnce, atOnceEach) => {
+          const take = turns({ atOnce, atOnceEach, waiting: 99, waitingEach: 99 });
+          const at = new Map<string, number>();
+          const count = () => [...at.values()].reduce((n, k) => n + k, 0);
+          let [most, mostEach] = [0, 0];
+          const all = askers.map((who) =>
+            take(who, async () => {
+              at.set(who, (at.get(who) ?? 0) + 1);
+              most = Math.max(most, count());
+              mostEach = Math.max(mostEach, at.get(who)!);
+              await settled();
+              at.set(who, at.get(who)! - 1);
+            }),
+          );
+          await Promise.all(all);
+          expect(most).toBeLessThanOrEqual(atOnce);
+          expect(mostEach).toBeLessThanOrEqual(atOnceEach);
+        },
+      ),
+      { numRuns: 40 },
+    ));
+});

@@ -1,0 +1,3 @@
+import '../typed.mjs';
+
+await import('./process.ts');
