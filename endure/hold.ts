@@ -1,6 +1,7 @@
 import sharp from 'sharp';
 import { serverOn } from '../e2e/server';
 import { created, inFolder, send, stored, titled } from './http';
+import { hostileScans } from './hostileScans';
 import { result, type Result } from './result';
 
 /** What the server may be kept from anything else by one request, ms. */
@@ -59,6 +60,21 @@ export function holds(): Promise<Result> {
         headers: { 'Content-Type': 'application/octet-stream' },
       });
     await measure('eight pictures', async () => (await Promise.all([1, 2, 3, 4, 5, 6, 7, 8].map(sent)))[0]);
+    for (const [name, text] of Object.entries(LISTS))
+      await measure(`plants: ${name}`, () => send('POST', `${url}/api/studio/plants.csv`, text()));
+    await measure('the studio with its plants', () => fetch(`${url}/api/studio`));
+    await measure('plants as a list', () => fetch(`${url}/api/studio/plants.csv`));
+    for (const [name, body] of Object.entries(DEEP))
+      await measure(`change: ${name}`, () => send('PATCH', `${url}/api/commissions/${id}`, body()));
+    for (const { name, bytes } of hostileScans(0.1)) {
+      const scan = bytes();
+      await measure(`scan: ${name}`, () =>
+        fetch(`${url}/api/studio/yard/scans?file=${encodeURIComponent(name)}`, {
+          method: 'POST',
+          body: scan,
+        }),
+      );
+    }
     await measure('list', () => fetch(`${url}/api/commissions`));
     await measure('everything about a client', () => fetch(`${url}/api/clients/export?name=Large`));
     await measure('erase a client', () => send('POST', `${url}/api/clients/erase`, { name: 'Large' }));
@@ -144,6 +160,32 @@ const HEAVY: Record<string, () => unknown> = {
     return d;
   },
   'nested a hundred thousand deep': () => '['.repeat(100_000),
+};
+
+/** Lists of plants: what is looked for in each line must take time in proportion to it, and many are written at once. */
+const LISTS: Record<string, () => string> = {
+  '40 kB of blanks': () => `name,height mm\nA,1${' '.repeat(40_000)}x\n`,
+  '1 MB of blanks': () => `name,height mm\nA,1${' '.repeat(1_000_000)}x\n`,
+  '1 MB of dashes': () => `name,height mm\nA,${'- '.repeat(500_000)}\n`,
+  '1 MB of quotes': () => `name\n${'"'.repeat(1_000_000)}`,
+  '1 MB of line ends': () => `name\n${'\n'.repeat(1_000_000)}`,
+  '2,000 plants': () => `name,notes\n${Array.from({ length: 2_000 }, (_, i) => `Planta ${i},${'a word '.repeat(60)}`).join('\n')}`,
+}; // prettier-ignore
+
+/** Changes that go far down, and three thousand that put in an entry of one id. */
+const DEEP: Record<string, () => string> = {
+  'nested 5,000 deep': () =>
+    `{"revision":1,"changes":[{"path":["title"],"is":${'['.repeat(5_000)}${']'.repeat(5_000)}}]}`,
+  'nested 400,000 deep': () => `{"revision":1,"changes":${'['.repeat(400_000)}${']'.repeat(400_000)}}`,
+  'one id 3,000 times': () =>
+    JSON.stringify({
+      revision: 1,
+      changes: Array.from({ length: 3_000 }, (_, i) => ({
+        path: ['log', { id: 'l' }],
+        is: { id: 'l', date: '2026-11-25', text: `note ${i}` },
+        after: null,
+      })),
+    }),
 };
 
 function bare(title: string) {

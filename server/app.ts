@@ -8,6 +8,7 @@ import type { Pictures } from './pictures/pictures';
 import { longestHoldMs } from './eventLoop';
 import { notFound, Problem, problemHandler } from './problem';
 import { clientRoutes } from './routes/clients';
+import { clockRoutes } from './routes/clock';
 import { commissionRoutes } from './routes/commissions';
 import { fileRoutes } from './routes/files';
 import { meshRoutes } from './routes/meshes';
@@ -15,6 +16,7 @@ import { orderRoutes } from './routes/orders';
 import { pictureRoutes } from './routes/pictures';
 import { plantRoutes } from './routes/plants';
 import { yardRoutes } from './routes/yard';
+import { clockIn } from './store/clock';
 import type { Store } from './store/store';
 import type { SupplierLink } from './supplierLink';
 
@@ -23,6 +25,8 @@ export interface AppParts {
   pool: Pool;
   pictures: Pictures;
   suppliers: SupplierLink;
+  /** Done when somebody has said that the machine's clock is right. */
+  care?: () => void;
   /** Folder with the built interface; without it only the API answers. */
   web?: string;
 }
@@ -55,7 +59,10 @@ const HEADERS: Parameters<typeof helmet>[0] = {
 };
 
 /** The whole server: the API below `/api`, the interface beside it. */
-export function createApp({ store, pool, pictures, suppliers, web }: AppParts): { app: Express; dispatch: Dispatch } {
+export function createApp({ store, pool, pictures, suppliers, web, care = () => {} }: AppParts): {
+  app: Express;
+  dispatch: Dispatch;
+} {
   const jobs = pool.in(store.folder);
   const dispatch = dispatchOf(store, suppliers);
   const app = express();
@@ -73,10 +80,15 @@ export function createApp({ store, pool, pictures, suppliers, web }: AppParts): 
   app.use('/api/commissions', commissionRoutes(store, jobs));
   app.use('/api/meshes', meshRoutes(store));
   app.use('/api/clients', clientRoutes(store, jobs));
+  app.use('/api/clock', clockRoutes(clockIn(store.folder), care));
   app.use('/api', () => {
     throw notFound('address');
   });
   if (web && existsSync(join(web, 'index.html'))) serveInterface(app, web);
+  // What nothing above answers, by address or by method, is answered in the same words as everything else.
+  app.use(() => {
+    throw notFound('page');
+  });
   app.use(problemHandler);
   return { app, dispatch };
 }
@@ -101,6 +113,12 @@ function ownPagesOnly(req: Request, _res: Response, next: NextFunction): void {
 
 function serveInterface(app: Express, web: string): void {
   app.use('/assets', express.static(join(web, 'assets'), { immutable: true, maxAge: '1y' }));
+  // A part of a version that is not here any more is missing, not the start page: the page that asks knows then.
+  app.use('/assets', () => {
+    throw notFound('part of the interface: a newer version is here, load the page again');
+  });
   app.use(express.static(web, { index: false }));
-  app.get('/{*path}', (_req, res) => res.setHeader('Cache-Control', 'no-cache').sendFile(join(web, 'index.html')));
+  app.get('/{*path}', (_req, res) =>
+    res.setHeader('Cache-Control', 'no-cache').sendFile(join(web, 'index.html')),
+  );
 }

@@ -57,7 +57,7 @@ describe('what is kept about a client', () => {
     expect(JSON.stringify(row)).not.toMatch(/Cedar|Linden|632 960|brook/);
     const left = JSON.parse(unpacked(row.document));
     expect(parseCommission(left)).toMatchObject({ ok: true });
-    expect(left.options).toEqual(before.options);
+    expect(left.options).toEqual([{ ...before.options[0], title: 'Option 1' }]);
     expect(left.catalogue).toEqual(before.catalogue);
     const { body: after } = await api().get('/api/clients/export?name=Mrs%20Cedar').expect(200);
     expect(after.commissions).toEqual([]);

@@ -8,6 +8,7 @@ import { limitedServer } from './limits';
 import { openPictures } from './pictures/pictures';
 import { ROOT } from './root';
 import { SimulatedSuppliers } from './stand-ins/supplier';
+import { clockIn } from './store/clock';
 import { purgeRemoved } from './store/commissions';
 import { dropUnwantedMeshes } from './store/meshCare';
 import { releaseInterrupted } from './store/orders';
@@ -20,6 +21,8 @@ import { openStore, type Store } from './store/store';
 const PORTS_TRIED = 20;
 /** How often backups and what was removed are looked after: hourly, so that a day is not missed. */
 const CARE_MS = 3_600_000;
+/** How often what was written is backed up besides, ms. */
+const SOON_MS = 600_000;
 const LOOPBACK = ['127.0.0.1', 'localhost', '::1'];
 
 async function main(): Promise<void> {
@@ -34,11 +37,21 @@ async function main(): Promise<void> {
   const store = await openStore(folder);
   await releaseInterrupted(store);
   // A server that runs for months keeps its promises too. What fails is said and tried again the next time.
-  const care = () => void lookAfter(store);
+  let caring = Promise.resolve();
+  const care = () => void (caring = caring.then(() => lookAfter(store)));
   setInterval(care, CARE_MS).unref();
+  // The first day's work: what was opened with was empty, or of the day before.
+  setInterval(() => void backedUp(store), SOON_MS).unref();
   const web = join(ROOT, 'dist', 'web');
   const pictures = openPictures();
-  const { app, dispatch } = createApp({ store, pool, pictures, suppliers: new SimulatedSuppliers(), web });
+  const { app, dispatch } = createApp({
+    store,
+    pool,
+    pictures,
+    suppliers: new SimulatedSuppliers(),
+    web,
+    care,
+  });
   const server = limitedServer(app);
   const port = await listen(server, host, portAsked());
 
@@ -51,6 +64,8 @@ async function main(): Promise<void> {
     await dispatch.settled();
     pictures.close();
     await pool.close();
+    await caring;
+    await backedUp(store);
     await store.close();
     process.exit(0);
   };
@@ -62,14 +77,30 @@ async function main(): Promise<void> {
   care();
 }
 
-/** Deletes what was removed long enough ago, and makes the day's backup. */
+/** Deletes what was removed long enough ago, and makes the day's backup; where the clock is in doubt, only that. */
 async function lookAfter(store: Store): Promise<void> {
   try {
+    const leap = await clockIn(store.folder).look();
+    if (leap) {
+      console.error(
+        `This machine’s clock says ${leap.now.slice(0, 10)}; Utsuwa last ran on ${leap.seen.slice(0, 10)}. Nothing is deleted until somebody says in Utsuwa that it is right.`,
+      );
+      return void (await store.backUpDaily({ keepAll: true }));
+    }
     await purgeRemoved(store);
     await store.backUpDaily();
     await dropUnwantedMeshes(store);
   } catch (error) {
     console.error(`The day’s backup was not made: ${error instanceof Error ? error.message : 'unknown'}`);
+  }
+}
+
+/** One more backup where anything was written since the last. */
+async function backedUp(store: Store): Promise<void> {
+  try {
+    await store.backUpChanges({ keepAll: (await clockIn(store.folder).look()) !== undefined });
+  } catch (error) {
+    console.error(`A backup was not made: ${error instanceof Error ? error.message : 'unknown'}`);
   }
 }
 

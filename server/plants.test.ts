@@ -37,7 +37,9 @@ describe('a list of plants as CSV', () => {
     expect(says('')).toMatch(/no column “name”/);
     expect(says(`name\n${'\n'.repeat(30_000)}`)).toMatch(/more than 20000 lines/);
     expect(says(`name,height mm\nA,${' '.repeat(40_000)}x`)).toMatch(/Line 2: height mm is “x”/);
-    expect(says(`name,height mm\nA,1${' '.repeat(40_000)}x`)).toMatch(/Line 2: height mm is longer than 2000/);
+    expect(says(`name,height mm\nA,1${' '.repeat(40_000)}x`)).toMatch(
+      /Line 2: height mm is longer than 2000/,
+    );
     expect(says('name\nA\0B')).toMatch(/is no text/);
   });
 

@@ -27,9 +27,9 @@ let shared: Pool | undefined;
 const sharedPool = (): Pool => (shared ??= openJobs());
 let pictures: Pictures | undefined;
 
-/** A server with an empty database in a folder of its own, and suppliers that answer at once. */
-export async function testServer(): Promise<TestServer> {
-  const folder = await mkdtemp(join(tmpdir(), 'utsuwa-'));
+/** A server with an empty database in a folder of its own, or on one that is there; suppliers answer at once. */
+export async function testServer(there?: string): Promise<TestServer> {
+  const folder = there ?? (await mkdtemp(join(tmpdir(), 'utsuwa-')));
   const store = await openStore(folder);
   const pool = sharedPool();
   const supplied = suppliedBy(store, {});

@@ -87,7 +87,7 @@ describe('the yard', () => {
     expect((await api().get('/api/studio')).body.yard).toMatchObject([{ id: 'S-90' }]);
     await api().get(`/api/meshes/${made.body.piece.shape.mesh}`).expect(200);
     const again = await api().post('/api/studio/yard').send(ask).expect(409);
-    expect(again.body.title).toMatch(/S-90 is in the yard already/);
+    expect(again.body.title).toMatch(/S-90 is or was a piece of the yard already/);
     const bad = await api()
       .post('/api/studio/yard')
       .send({ ...ask, id: 'S-91', massKg: -1 })
@@ -169,6 +169,65 @@ describe('the yard', () => {
       .post('/api/studio/yard/S-95/parts')
       .send({ ...ask, commission: id })
       .expect(201);
+  });
+
+  it('gives a number to one of eight who ask for it at once, and parts a piece once', async () => {
+    const all = async (ask: () => request.Test, many: number) =>
+      (await Promise.all(Array.from({ length: many }, ask))).map((answer) => answer.status).sort();
+    const ask = { id: 'DOT.2', material: 'slate', sizeMm: [200, 140, 180] };
+    expect(await all(() => api().post('/api/studio/yard').send(ask), 8)).toEqual([
+      201,
+      ...Array(7).fill(409),
+    ]);
+    const half = { way: 'upright', bearingDeg: 0, share: 0.5, massKg: [null, null] };
+    const parted = await all(() => api().post('/api/studio/yard/DOT.2/parts').send(half), 6);
+    // Who comes after it is done hears that it is not there any more.
+    expect(parted[0]).toBe(201);
+    expect(parted.slice(1).every((status) => status === 409 || status === 404)).toBe(true);
+  });
+
+  it('refuses what encloses nothing, a trunk that leaves itself and half a character', async () => {
+    const refused = async (ask: object, status: number) => {
+      const answer = await api()
+        .post('/api/studio/yard')
+        .send({ id: 'S-70', material: 'slate', ...ask });
+      expect(answer.status).toBe(status);
+      return answer.body.title as string;
+    };
+    const point = Array(5).fill([10, 10]);
+    const oval = [[0, 0], [90, 0], [90, 90], [0, 90]]; // prettier-ignore
+    expect(await refused({ outlines: { front: point, side: oval } }, 422)).toMatch(/from the front encloses nothing/); // prettier-ignore
+    expect(await refused({ outlines: { front: oval, side: point } }, 422)).toMatch(/from the side encloses nothing/); // prettier-ignore
+    const trunk = { from: 0, longMm: 300, thickMm: [40, 40], bearingDeg: 0, riseDeg: 0 };
+    expect(await refused({ branches: [trunk] }, 422)).toMatch(/trunk leaves a branch, must leave none/);
+    expect(await refused({ id: 'S-\ud800', sizeMm: [9, 9, 9] }, 400)).toMatch(/whole characters/);
+  });
+
+  it('says with a save who else has a stone, and keeps its number from others once it is given away', async () => {
+    const doc = (id: string, buildDay: string) => {
+      const d = structuredClone(example('held-root'));
+      d.brief.buildDay = buildDay;
+      d.options[0] = {
+        ...d.options[0],
+        joints: [],
+        pieces: [{ ...d.options[0].pieces[0], id, owned: true }],
+      };
+      return d;
+    };
+    await api().post('/api/studio/yard').send({ id: 'S-60', material: 'slate', sizeMm: [200, 140, 180] }).expect(201); // prettier-ignore
+    const created = async (d: object) => (await api().post('/api/commissions').send(d).expect(201)).body.id as string; // prettier-ignore
+    const first = await created({ ...doc('S-60', '2199-01-01'), title: 'First' });
+    const second = await created({ ...doc('S-61', '2026-01-01'), title: 'Second' });
+    const save = { revision: 1, document: doc('S-60', '2026-01-01') };
+    const { body } = await api().put(`/api/commissions/${second}`).send(save).expect(200);
+    expect(body.also).toEqual({ 'S-60': [{ id: first, title: 'First', buildDay: '2199-01-01' }] });
+    expect((await api().delete('/api/studio/yard/S-60').expect(409)).body.title).toMatch(/stands in First: take it out/); // prettier-ignore
+    await api().delete(`/api/commissions/${first}`).expect(200);
+    // Built in long ago: it is gone from the yard, and its number stays that stone's.
+    await api().delete('/api/studio/yard/S-60').expect(204);
+    expect((await api().get('/api/studio')).body.yard.map((p: any) => p.id)).not.toContain('S-60');
+    const other = await api().post('/api/studio/yard').send({ id: 'S-60', material: 'slate', sizeMm: [90, 90, 90] }); // prettier-ignore
+    expect(other.status).toBe(409);
   });
 
   it('keeps a photograph of a piece, and lets it go with the piece', async () => {

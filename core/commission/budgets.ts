@@ -116,7 +116,10 @@ function heightsOf(option: Fields): number {
 }
 
 /** Counts without calling itself: a document nested a million deep must not end the count. */
-function sizeOf(document: unknown, mostDeep: number = BUDGETS.depth): { depth: number; depthAt: string; values: number } {
+function sizeOf(
+  document: unknown,
+  mostDeep: number = BUDGETS.depth,
+): { depth: number; depthAt: string; values: number } {
   const size = { depth: 0, depthAt: '', values: 0 };
   let level: { key: string; value: unknown }[] = [{ key: '', value: document }];
   while (level.length > 0 && size.depth <= mostDeep && size.values <= BUDGETS.values) {

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { example } from '../testing/scape';
-import { changesBetween, inverse, placeOf, waitingChanges } from './changes';
+import { changesBetween, inverse, placeOf, waitingChanges, type Change } from './changes';
 import { fitting } from './fitting';
 import { merged } from './merge';
 import type { Commission } from './schema';
@@ -127,6 +127,26 @@ describe('two places', () => {
       [11, 11],
     ]);
     expect(document.options[0].joints.at(-1)!.pieces).toEqual([first.id, 'S-9-2']);
+  });
+});
+
+describe('many changes of one list', () => {
+  it('each keep their own entry, in the time that as many take', () => {
+    const many = 3_000;
+    const puts = Array.from({ length: many }, (_, i): Change => ({
+      path: ['log', { id: 'l' }],
+      is: { id: 'l', date: '2026-11-25', text: `note ${i}` },
+      after: null,
+    }));
+    const { document, clashes } = merged({ log: [{ id: 'l', text: 'theirs' }] }, puts);
+    expect(clashes).toEqual([]);
+    expect(new Set(document.log.map((e) => e.id)).size).toBe(many + 1);
+    expect(Math.max(...document.log.map((e) => e.id.length))).toBeLessThan(8);
+    // What follows names the entry that was put in last.
+    const then: Change[] = [...puts.slice(0, 2), { path: ['log', { id: 'l' }, 'text'], was: 'note 1', is: 'mine' }]; // prettier-ignore
+    const after = merged({ log: [{ id: 'l', text: 'theirs' }] }, then).document.log;
+    expect(after.find((e) => e.id === 'l-3')?.text).toBe('mine');
+    expect(after.find((e) => e.id === 'l')?.text).toBe('theirs');
   });
 });
 

@@ -24,11 +24,9 @@ export interface Merged<T> {
 export function merged<T extends object>(document: T, changes: readonly Change[], force = false): Merged<T> {
   const clashes: Clash[] = [];
   let current: unknown = document;
-  let mine = [...changes];
-  for (let i = 0; i < mine.length; i++) {
-    const fresh = ownId(current, mine[i], force);
-    if (fresh) mine = renamed(mine, i, fresh);
-    const change = mine[i];
+  const names = newNames();
+  for (const asSent of changes) {
+    const change = named(current, asSent, names, force);
     const said = made(current, change.path, change, force);
     if (said.clash) clashes.push({ change, theirs: said.theirs });
     else current = said.value;
@@ -119,17 +117,64 @@ function has(value: unknown, asked: unknown): boolean {
   return false;
 }
 
-/** An id for an entry that is put in where another of the same id stands by now: two places counted alike. */
-function ownId(document: unknown, change: Change, force: boolean): string | undefined {
-  const { path, was, is } = change;
-  const last = path.at(-1);
-  if (force || was !== undefined || is === undefined || typeof last !== 'object') return undefined;
-  const list = valueAt(document, path.slice(0, -1));
+/**
+ * Ids that entries were given because others of the same id stood there by now: two places counted alike. By list and
+ * by the id they were sent with; those of pieces apart, since other fields name them.
+ */
+interface Names {
+  inLists: Map<string, Map<string, string>>;
+  pieces: Map<string, string>;
+}
+const newNames = (): Names => ({ inLists: new Map(), pieces: new Map() });
+
+/** The list that a path leads to, as one word. */
+const listAt = (path: readonly Step[]) => JSON.stringify(path);
+
+/** A change as it has to be made here: an entry that it puts in may need another id, earlier ones may have been given one. */
+function named(document: unknown, change: Change, names: Names, force: boolean): Change {
+  const path = names.inLists.size === 0 ? change.path : renamedPath(change, names);
+  const list = path.slice(0, -1);
+  const last = change.path.at(-1);
+  const isPutIn = !force && change.was === undefined && change.is !== undefined && typeof last === 'object';
+  if (names.inLists.size === 0 && !isPutIn) return change;
+  const known = names.inLists.get(listAt(list));
+  const mine: Change = {
+    ...change,
+    path,
+    ...(change.is === undefined ? {} : { is: renamedIn(change.is, NAMING.has(String(last)), names.pieces) }),
+    ...(typeof change.after === 'string' ? { after: known?.get(change.after) ?? change.after } : {}),
+    ...(change.order ? { order: renamedOrder(change.order, names.inLists.get(listAt(path))) } : {}),
+  };
+  const fresh = isPutIn ? ownId(document, mine, last.id, list) : undefined;
+  if (!fresh || typeof last !== 'object') return mine;
+  names.inLists.set(listAt(list), (known ?? new Map<string, string>()).set(last.id, fresh));
+  if (list.at(-1) === 'pieces') names.pieces.set(last.id, fresh);
+  return { ...mine, path: [...list, { id: fresh }], is: { ...(mine.is as object), id: fresh } };
+}
+
+/** An id of its own for an entry that is put in where another of the same id stands; none where it may keep it. */
+function ownId(document: unknown, change: Change, id: string, path: readonly Step[]): string | undefined {
+  const list = valueAt(document, path);
   if (!Array.isArray(list)) return undefined;
-  const there = list.find((e) => isFields(e) && e.id === last.id);
-  if (there === undefined || has(there, is) || wasSent(there, change)) return undefined;
+  const there = list.find((e) => isFields(e) && e.id === id);
+  if (there === undefined || has(there, change.is) || wasSent(there, change)) return undefined;
   const taken = new Set(list.map((e) => (isFields(e) ? e.id : undefined)));
-  for (let n = 2; ; n++) if (!taken.has(`${last.id}-${n}`)) return `${last.id}-${n}`;
+  for (let n = 2; ; n++) if (!taken.has(`${id}-${n}`)) return `${id}-${n}`;
+}
+
+/** Each entry on the way by the id it has here; one that is put in is judged by the id it was sent with. */
+function renamedPath({ path, was, is }: Change, { inLists }: Names): Step[] {
+  const puts = was === undefined && is !== undefined;
+  return path.reduce<Step[]>((at, step, i) => {
+    const kept = typeof step === 'string' || (puts && i === path.length - 1);
+    const fresh = kept ? undefined : inLists.get(listAt(at))?.get(step.id);
+    return [...at, fresh === undefined ? step : { id: fresh }];
+  }, []);
+}
+
+function renamedOrder({ was, is }: { was: string[]; is: string[] }, names?: ReadonlyMap<string, string>) {
+  const own = (id: string) => names?.get(id) ?? id;
+  return { was: was.map(own), is: is.map(own) };
 }
 
 function valueAt(value: unknown, path: readonly Step[]): unknown {
@@ -142,30 +187,11 @@ function valueAt(value: unknown, path: readonly Step[]): unknown {
 /** Fields that name a piece of the same option. */
 const NAMING = new Set(['piece', 'pieces', 'on']);
 
-/** The changes from number `from` on, with the entry that one of them puts in under another id. */
-function renamed(changes: readonly Change[], from: number, fresh: string): Change[] {
-  const { path } = changes[from];
-  const old = (path.at(-1) as { id: string }).id;
-  const own = path.slice(0, -1);
-  const renameIn = (value: unknown, named: boolean): unknown => {
-    if (typeof value === 'string') return named && value === old ? fresh : value;
-    if (Array.isArray(value)) return value.map((v) => renameIn(v, named));
-    if (!isFields(value)) return value;
-    return Object.fromEntries(Object.entries(value).map(([k, v]) => [k, renameIn(v, NAMING.has(k))]));
-  };
-  const pieces = own.at(-1) === 'pieces';
-  return changes.map((change, i) => {
-    if (i < from) return change;
-    const inside =
-      equal(change.path.slice(0, own.length), own) && equal(change.path[own.length], { id: old });
-    const steps = inside ? change.path.with(own.length, { id: fresh }) : change.path;
-    const named = NAMING.has(String(change.path.at(-1)));
-    return {
-      ...change,
-      path: steps,
-      ...(i === from ? { is: { ...(change.is as object), id: fresh } } : {}),
-      ...(i > from && pieces && change.is !== undefined ? { is: renameIn(change.is, named) } : {}),
-      ...(change.after === old && equal(change.path.slice(0, -1), own) ? { after: fresh } : {}),
-    };
-  });
+/** A value with the pieces that it names under the ids that they have here. */
+function renamedIn(value: unknown, naming: boolean, pieces: ReadonlyMap<string, string>): unknown {
+  if (pieces.size === 0) return value;
+  if (typeof value === 'string') return naming ? (pieces.get(value) ?? value) : value;
+  if (Array.isArray(value)) return value.map((v) => renamedIn(v, naming, pieces));
+  if (!isFields(value)) return value;
+  return Object.fromEntries(Object.entries(value).map(([k, v]) => [k, renamedIn(v, NAMING.has(k), pieces)]));
 }

@@ -5,7 +5,9 @@ import { isDay } from '../calendar/day';
  * The sizes, names and figures that the schemas of the document are made of, with what is allowed of each.
  */
 
-export const id = z.string().min(1).max(80);
+/** Half a character (a surrogate alone) is kept as another one than was sent: nothing would be found by it again. */
+export const isWhole = (text: string) => !/\p{Surrogate}/u.test(text);
+export const id = z.string().min(1).max(80).refine(isWhole, 'must be of whole characters');
 export const words = z.string().max(200);
 export const text = z.string().max(20_000);
 /** Far enough back for a tank that runs, far enough ahead for any plan; date arithmetic holds in between. */

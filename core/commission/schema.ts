@@ -153,6 +153,8 @@ export const pieceSchema = z.looseObject({
   grainDeg: degrees.optional(),
   /** From the studio's own yard or the client: not bought. `origin` says more, and goes before it. */
   owned: z.boolean().optional(),
+  /** Its number in the studio's yard, where its own id in this scape is another. */
+  yard: id.optional(),
   origin: origin.optional(),
   /** Wood dry, soaking, or long sunk; stone or wood that something lives on and that must stay wet. */
   state: z.enum(['dry', 'soaking', 'sunk', 'living']).optional(),

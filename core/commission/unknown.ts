@@ -13,24 +13,24 @@ const NEAR = 3;
  */
 export function unknownFields(commission: Commission): Fault[] {
   const notes: Fault[] = [];
-  visit(commissionSchema as unknown as Schema, commission, [], notes);
+  visit(commissionSchema as unknown as SchemaOf, commission, [], notes);
   return notes;
 }
 
 /** What is read of a Zod schema: its kind and its parts. */
-interface Schema {
+export interface SchemaOf {
   def: {
     type: string;
-    shape?: Record<string, Schema>;
-    element?: Schema;
-    innerType?: Schema;
-    options?: Schema[];
-    items?: Schema[];
+    shape?: Record<string, SchemaOf>;
+    element?: SchemaOf;
+    innerType?: SchemaOf;
+    options?: SchemaOf[];
+    items?: SchemaOf[];
     values?: unknown[];
   };
 }
 
-function visit(schema: Schema, value: unknown, path: PropertyKey[], notes: Fault[]): void {
+function visit(schema: SchemaOf, value: unknown, path: PropertyKey[], notes: Fault[]): void {
   if (notes.length >= MOST_NOTES) return;
   const { type, shape, element, innerType, options } = schema.def;
   if (innerType) return visit(innerType, value, path, notes);
@@ -41,13 +41,13 @@ function visit(schema: Schema, value: unknown, path: PropertyKey[], notes: Fault
   }
   if (value === null || typeof value !== 'object' || Array.isArray(value)) return;
   if (options) {
-    const fitting = options.find((o) => fits(o, value as Record<string, unknown>));
-    if (fitting) visit(fitting, value, path, notes);
+    const form = fitting(options, value as Record<string, unknown>);
+    if (form) visit(form, value, path, notes);
   } else if (shape) visitFields(shape, value as Record<string, unknown>, path, notes);
 }
 
 function visitFields(
-  shape: Record<string, Schema>,
+  shape: Record<string, SchemaOf>,
   value: Record<string, unknown>,
   path: PropertyKey[],
   notes: Fault[],
@@ -59,14 +59,19 @@ function visitFields(
   }
 }
 
+/** Which of several forms a value is of. */
+export function fitting(options: readonly SchemaOf[], value: Record<string, unknown>): SchemaOf | undefined {
+  return options.find((o) => fits(o, value));
+}
+
 /** Whether a value is of this one of several forms: the form's literal fields tell. */
-function fits({ def }: Schema, value: Record<string, unknown>): boolean {
+function fits({ def }: SchemaOf, value: Record<string, unknown>): boolean {
   return Object.entries(def.shape ?? {}).every(
     ([key, field]) => field.def.type !== 'literal' || field.def.values?.includes(value[key]),
   );
 }
 
-function unknownSays(key: string, shape: Record<string, Schema>): string {
+function unknownSays(key: string, shape: Record<string, SchemaOf>): string {
   const known = Object.keys(shape).filter((name) => distance(name.toLowerCase(), key.toLowerCase()) <= NEAR);
   const nearest = known.sort((a, b) => distance(a, key) - distance(b, key))[0];
   return `is not known here and was kept as it is${nearest ? `; was "${nearest}" meant?` : ''}`;

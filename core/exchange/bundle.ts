@@ -122,8 +122,7 @@ function unpacked(bytes: Uint8Array<ArrayBuffer>, wanted: string): Uint8Array | 
   }
 }
 
-type Beside =
-  { ok: true; bytes: Uint8Array<ArrayBuffer>; scan: ScanFigures } | { ok: false; fault: Fault };
+type Beside = { ok: true; bytes: Uint8Array<ArrayBuffer>; scan: ScanFigures } | { ok: false; fault: Fault };
 
 /** A mesh of the zip, measured. */
 async function meshBeside(zip: Uint8Array<ArrayBuffer>, path: string, name: string): Promise<Beside> {

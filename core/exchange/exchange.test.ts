@@ -166,9 +166,7 @@ describe('one file for a commission and its scans', () => {
     expect(await says(file.slice(0, 200))).toContain('cannot be unpacked');
     expect(await says(repacked((p) => delete p['commission.json']))).toContain('has no commission.json');
     expect(await says(repacked((p) => delete p[path]))).toContain('.mesh is not kept here');
-    expect(await says(repacked((p) => (p[path] = p[path].slice(0, 900))))).toContain(
-      `${path} is cut off`,
-    );
+    expect(await says(repacked((p) => (p[path] = p[path].slice(0, 900))))).toContain(`${path} is cut off`);
     const other = await glbOf(solidMesh(scanned(800, 90)), 'other');
     expect(await says(repacked((p) => (p[path] = other.slice())))).toContain(
       'not the mesh that it is named after',
@@ -184,7 +182,9 @@ describe('one file for a commission and its scans', () => {
     const parts = unzipSync(file);
     const more = zipSync({ ...parts, '../../etc/passwd': new Uint8Array(9), [`meshes/${'0'.repeat(32)}.glb`]: new Uint8Array(9) }); // prettier-ignore
     const names: string[] = [];
-    expect(await opened(more.slice(), undefined, async (name) => void names.push(name))).toMatchObject({ ok: true });
+    expect(await opened(more.slice(), undefined, async (name) => void names.push(name))).toMatchObject({
+      ok: true,
+    });
     expect(names).toHaveLength(1);
     expect(await says(claiming(more, 230 * 1024 * 1024))).toMatch(/glb with more than 24 MB/);
     const blanks = zipSync({ ...parts, 'commission.json': new Uint8Array(60 * 1024 * 1024) }, { level: 1 });

@@ -96,7 +96,8 @@ export async function meshesOfGlb(bytes: Uint8Array): Promise<Mesh[]> {
         const position = primitive.getAttribute('POSITION')?.getArray();
         if (primitive.getMode() !== Primitive.Mode.TRIANGLES || !position) return [];
         const count = position.length / 3;
-        const indices = primitive.getIndices()?.getArray() ?? Uint32Array.from({ length: count }, (_, i) => i);
+        const indices =
+          primitive.getIndices()?.getArray() ?? Uint32Array.from({ length: count }, (_, i) => i);
         if ((indices as Uint32Array).some((i) => i >= count)) throw new NotAMesh('names corners that it does not have, must be exported anew'); // prettier-ignore
         const vertices = new Float64Array(position.length);
         for (let i = 0; i < position.length; i += 3) {

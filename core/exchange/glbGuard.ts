@@ -19,7 +19,15 @@ const MOST_DEEP = 32;
 
 /** Bytes of one figure by its type, and figures of one element (section 3.6.2.2). */
 const COMPONENT_BYTES: Record<number, number> = { 5120: 1, 5121: 1, 5122: 2, 5123: 2, 5125: 4, 5126: 4 };
-const COMPONENTS: Record<string, number> = { SCALAR: 1, VEC2: 2, VEC3: 3, VEC4: 4, MAT2: 4, MAT3: 9, MAT4: 16 };
+const COMPONENTS: Record<string, number> = {
+  SCALAR: 1,
+  VEC2: 2,
+  VEC3: 3,
+  VEC4: 4,
+  MAT2: 4,
+  MAT3: 9,
+  MAT4: 16,
+};
 
 type Fields = Record<string, unknown>;
 const list = (value: unknown): Fields[] => (Array.isArray(value) ? (value as Fields[]) : []);

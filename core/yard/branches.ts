@@ -33,6 +33,7 @@ const EVEN = Math.sqrt((2 * Math.PI) / (SIDES * Math.sin((2 * Math.PI) / SIDES))
 export function branchFault(branches: readonly Branch[]): string | undefined {
   if (branches.length === 0) return 'A trunk is missing.';
   for (const [i, b] of branches.entries()) {
+    if (i === 0 && b.from !== undefined) return 'The trunk leaves a branch, must leave none.';
     if (i === 0) continue;
     const parent = branches[b.from ?? 0];
     if ((b.from ?? 0) >= i) return `Branch ${i} leaves branch ${b.from}, must leave one before it.`;

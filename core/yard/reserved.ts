@@ -3,6 +3,7 @@ import { pieceOrigin } from '../commission/origin';
 import type { Commission } from '../commission/schema';
 import type { Finding } from '../words/finding';
 import { say } from '../words/text';
+import { yardNumber } from './number';
 
 /** Other commissions in which pieces of the studio’s yard stand, by the number of the piece. */
 export type Elsewhere = Readonly<Record<string, readonly string[]>>;
@@ -10,8 +11,7 @@ export type Elsewhere = Readonly<Record<string, readonly string[]>>;
 /** Pieces of the yard that another commission has, too: the yard has each of them once. */
 export function reservedFindings(commission: Commission, optionId: string, elsewhere: Elsewhere): Finding[] {
   return optionOf(commission, optionId).pieces.flatMap((piece): Finding[] => {
-    const number = piece.id.replace(/\.\d+$/, '');
-    const others = elsewhere[number] ?? [];
+    const others = elsewhere[yardNumber(piece)] ?? [];
     if (others.length === 0 || pieceOrigin(commission, piece) !== 'stock') return [];
     return [
       {

@@ -27,6 +27,19 @@ const HEIGHTS_APART = 0.06;
 /** Outline that its own hull along each level leaves out, share: more of it is a fork or an arch. */
 const FORKED = 0.12;
 
+/** Sides of an outline at least, mm: a grain of sand. */
+const LEAST_MM = 1;
+
+/** What keeps two outlines from being those of a piece, or undefined: one of a single point encloses nothing. */
+export function outlineFault(outlines: TwoOutlines): string | undefined {
+  for (const view of ['front', 'side'] as const) {
+    const [x0, y0, x1, y1] = polygonBounds(outlines[view]);
+    if (x1 - x0 < LEAST_MM || y1 - y0 < LEAST_MM || Math.abs(polygonArea(outlines[view])) < LEAST_MM ** 2)
+      return `The outline from the ${view} encloses nothing: trace it again around the whole piece.`;
+  }
+  return undefined;
+}
+
 /**
  * A solid that fits two outlines: at each height as wide as the front shows and as deep as the side shows, its cuts
  * rounded so far that it has the litres asked for; ellipses where none are asked.

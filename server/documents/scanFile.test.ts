@@ -76,8 +76,8 @@ describe('corners that triangles share', () => {
         const random = () => ((state = Math.imul(state, 1_103_515_245) + 12_345) >>> 0) / 2 ** 32 - 0.5;
         const moved = loose.map((x) => x + random() * off);
         const whole = await welded(moved);
-        expect(whole.faces.length).toBe(mesh.faces.length);
-        expect(whole.vertices.length).toBe(mesh.vertices.length);
+        expect(whole.mesh.faces.length).toBe(mesh.faces.length);
+        expect(whole.mesh.vertices.length).toBe(mesh.vertices.length);
       }),
       { numRuns: 20 },
     ));

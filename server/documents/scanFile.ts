@@ -4,10 +4,10 @@ import { OBJLoader } from 'three/addons/loaders/OBJLoader.js';
 import { STLLoader } from 'three/addons/loaders/STLLoader.js';
 import { meshesOfGlb } from '../../core/exchange/glb';
 import { NotAMesh } from '../../core/exchange/meshBlob';
-import { meshFault, meshVolume, type Mesh } from '../../core/geometry/mesh';
+import { meshVolume, type Mesh } from '../../core/geometry/mesh';
 import { NoScan } from './noScan';
 import { guardObj, guardStl, isBinaryStl, MOST_TRIANGLES } from './scanGuard';
-import { welded } from './weld';
+import { welded, type Welded } from './weld';
 
 export { NoScan } from './noScan';
 
@@ -35,23 +35,23 @@ export async function scanFile(
   unit: 'mm' | 'cm' | 'm',
 ): Promise<ScanFile> {
   const raw = await read(bytes, name);
-  // A GLB is in metres, whatever was chosen.
-  const mm = name.toLowerCase().endsWith('.glb') ? MM.m : MM[unit];
-  const notes: string[] = [];
-  const triangles = raw.faces.length / 3;
+  const triangles = raw.mesh.faces.length / 3;
   if (triangles === 0) throw new NoScan('There is no triangle in it: is it the file of the scan?');
   if (triangles > MOST_TRIANGLES)
     throw new NoScan(`It has ${triangles} triangles, must have at most ${MOST_TRIANGLES}: export it with fewer.`); // prettier-ignore
-  const mesh = await thinned(centred(raw, mm), notes);
-  const size = longest(mesh);
+  // A GLB is in metres, whatever was chosen.
+  const mm = name.toLowerCase().endsWith('.glb') ? MM.m : MM[unit];
+  const notes: string[] = [];
+  const size = longest(raw.mesh) * mm;
   if (!Number.isFinite(size)) throw new NoScan('It has corners that are no figures: export it again.');
   if (size < PEBBLE_MM)
     throw new NoScan(`It would be ${size.toFixed(1)} mm long: is the file in metres or centimetres? Choose its unit.`); // prettier-ignore
   if (size > HOUSE_MM)
     throw new NoScan(`It would be ${Math.round(size / 1000)} m long: choose another unit.`);
-  const open = meshFault(mesh.vertices.length / 3, mesh.faces);
-  if (open)
-    throw new NoScan(`The surface ${open}. Close its holes where it was scanned, then export it again.`);
+  // Before it is thinned: what is no surface takes without end to be made one of fewer triangles.
+  const { mesh, fault } = raw.fault ? raw : await thinned(centred(raw.mesh, mm), notes);
+  if (fault)
+    throw new NoScan(`The surface ${fault}. Close its holes where it was scanned, then export it again.`);
   if (meshVolume(mesh) < 0) {
     for (let f = 0; f < mesh.faces.length; f += 3) mesh.faces.subarray(f + 1, f + 3).reverse();
     notes.push('faced inwards and was turned round');
@@ -59,7 +59,7 @@ export async function scanFile(
   return { mesh, notes };
 }
 
-async function read(bytes: Uint8Array<ArrayBuffer>, name: string): Promise<Mesh> {
+async function read(bytes: Uint8Array<ArrayBuffer>, name: string): Promise<Welded> {
   const ending = /\.(\w+)$/.exec(name.toLowerCase().slice(-12))?.[1];
   try {
     switch (ending) {
@@ -96,7 +96,7 @@ function ofTextStl(bytes: Uint8Array<ArrayBuffer>): Float32Array {
 }
 
 /** Every part of an OBJ; surfaces that meet along edges are one, however many parts the file has them in. */
-async function ofObj(bytes: Uint8Array): Promise<Mesh> {
+async function ofObj(bytes: Uint8Array): Promise<Welded> {
   const parts: Float32Array[] = [];
   new OBJLoader().parse(new TextDecoder().decode(bytes)).traverse((o) => {
     if (o instanceof Drawn) parts.push(o.geometry.getAttribute('position').array as Float32Array);
@@ -110,9 +110,9 @@ async function ofObj(bytes: Uint8Array): Promise<Mesh> {
   return welded(positions);
 }
 
-async function thinned(mesh: Mesh, notes: string[]): Promise<Mesh> {
+async function thinned(mesh: Mesh, notes: string[]): Promise<Welded> {
   const triangles = mesh.faces.length / 3;
-  if (triangles <= KEPT_TRIANGLES) return mesh;
+  if (triangles <= KEPT_TRIANGLES) return { mesh, fault: undefined };
   await MeshoptSimplifier.ready;
   const positions = new Float32Array(mesh.vertices);
   const [fewer] = MeshoptSimplifier.simplify(mesh.faces, positions, 3, KEPT_TRIANGLES * 3, 0.01);
@@ -120,7 +120,7 @@ async function thinned(mesh: Mesh, notes: string[]): Promise<Mesh> {
   return welded(positions, fewer);
 }
 
-async function together(parts: readonly Mesh[]): Promise<Mesh> {
+async function together(parts: readonly Mesh[]): Promise<Welded> {
   const positions = new Float32Array(parts.reduce((n, p) => n + p.vertices.length, 0));
   const faces = new Uint32Array(parts.reduce((n, p) => n + p.faces.length, 0));
   let [v, f] = [0, 0];

@@ -33,7 +33,8 @@ export function guardStl(bytes: Uint8Array): void {
   guardText(bytes);
   const [facets, ends] = [countOf(bytes, 'facet'), countOf(bytes, 'endfacet')];
   // "endfacet" has "facet" in it.
-  if (facets !== 2 * ends) throw new NoScan('It could not be read as STL: a triangle in it does not end. Is it whole?');
+  if (facets !== 2 * ends)
+    throw new NoScan('It could not be read as STL: a triangle in it does not end. Is it whole?');
   if (countOf(bytes, 'vertex') !== 3 * ends)
     throw new NoScan('It could not be read as STL: a triangle in it has not three corners. Is it whole?');
   guardTriangles(ends);
@@ -56,7 +57,9 @@ export function guardObj(bytes: Uint8Array): void {
     from = i + 1;
   }
   if (corners > MOST_CORNERS / 3)
-    throw new NoScan(`It has ${corners} corners, must have at most ${MOST_CORNERS / 3}: export it with fewer.`);
+    throw new NoScan(
+      `It has ${corners} corners, must have at most ${MOST_CORNERS / 3}: export it with fewer.`,
+    );
   if (faces === 0) throw new NoScan('There is no face in it: is it the file of the scan?');
   guardTriangles(faces);
 }

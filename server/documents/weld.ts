@@ -1,6 +1,12 @@
 import { MeshoptSimplifier } from 'meshoptimizer';
 import { meshFault, type Mesh } from '../../core/geometry/mesh';
 
+/** A surface, and what keeps it from being closed. */
+export interface Welded {
+  mesh: Mesh;
+  fault: string | undefined;
+}
+
 /** Corners nearer than this are one, in units of the file’s own size. */
 const SAME = 1e-5;
 
@@ -9,14 +15,16 @@ const SAME = 1e-5;
  * them; where holes are left, those that are nearly the same. `positions` are x, y, z of each corner, `faces` its
  * triangles, or nothing where every three corners are one.
  */
-export async function welded(positions: Float32Array, faces?: Uint32Array): Promise<Mesh> {
+export async function welded(positions: Float32Array, faces?: Uint32Array): Promise<Welded> {
   await MeshoptSimplifier.ready;
-  const mesh = sharing(positions, faces, MeshoptSimplifier.generatePositionRemap(positions, 3));
-  if (mesh.faces.length === 0 || !meshFault(mesh.vertices.length / 3, mesh.faces)) return mesh;
+  const first = judged(sharing(positions, faces, MeshoptSimplifier.generatePositionRemap(positions, 3)));
+  if (!first.fault) return first;
   const grid = SAME * Math.max(longestOf(positions), Number.MIN_VALUE);
   const rounded = positions.map((x) => Math.round(x / grid));
-  return sharing(positions, faces, MeshoptSimplifier.generatePositionRemap(rounded, 3));
+  return judged(sharing(positions, faces, MeshoptSimplifier.generatePositionRemap(rounded, 3)));
 }
+
+const judged = (mesh: Mesh): Welded => ({ mesh, fault: meshFault(mesh.vertices.length / 3, mesh.faces) });
 
 /** Each corner becomes the one that it is named after in `same`; what no triangle has is left out. */
 function sharing(positions: Float32Array, faces: Uint32Array | undefined, same: Uint32Array): Mesh {

@@ -37,6 +37,8 @@ const LANE_OF: Record<Name, Lane> = {
   supplierRequest: 'plans',
   yardPiece: 'plans',
   partPiece: 'plans',
+  plantsFile: 'plans',
+  search: 'plans',
   readFile: 'files',
   readPlants: 'files',
   takeScan: 'files',
@@ -115,7 +117,7 @@ function openLane(lane: (typeof LANES)[Lane], patienceMs: number) {
   return {
     run: (name: Name, { who, signal }: Asker, input: () => unknown, folder: string): Promise<unknown> =>
       inTurn(who, async () => patiently({ name, folder }, await input()), signal).catch((error: Error) => {
-        throw asProblem(error);
+        throw asProblem(error, name);
       }),
     close: () => pool.destroy(),
   };
@@ -129,15 +131,12 @@ function handedOver(input: unknown): ArrayBuffer[] {
   return own ? [input.buffer] : [];
 }
 
-function asProblem(error: Error & { code?: string }): Error {
+function asProblem(error: Error & { code?: string }, name: Name): Error {
   if (error instanceof TooMuchWaiting)
     return new Problem(503, 'Too much is being worked out at the moment. Nothing was changed; try again.');
   if (error.name === 'AbortError' || error.code === 'ERR_WORKER_OUT_OF_MEMORY')
-    return refused([
-      {
-        path: '(document)',
-        says: 'takes too much to work out here, must have less in it: fewer pieces, layers or corners',
-      },
-    ]);
+    return name === 'takeScan'
+      ? new Problem(422, 'The file takes too much to work out here, must have fewer triangles.')
+      : refused([{ path: '(document)', says: 'takes too much to work out here, must have less in it: fewer pieces, layers or corners' }]); // prettier-ignore
   return error;
 }

@@ -23,7 +23,10 @@ describe('turns', () => {
     const take = turns({ atOnce: 1, waiting: 3, waitingEach: 2 });
     const first = held();
     const work = [take('a', () => first.until)];
-    work.push(take('a', async () => {}), take('a', async () => {}));
+    work.push(
+      take('a', async () => {}),
+      take('a', async () => {}),
+    );
     await expect(take('a', async () => {})).rejects.toBeInstanceOf(TooMuchWaiting);
     work.push(take('b', async () => {}));
     await expect(take('c', async () => {})).rejects.toBeInstanceOf(TooMuchWaiting);

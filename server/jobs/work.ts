@@ -4,9 +4,16 @@ import type { Change } from '../../core/commission/changes';
 import type { Fault } from '../../core/commission/fault';
 import { supplierOf } from '../../core/commission/lookup';
 import { merged } from '../../core/commission/merge';
-import { parseCommission, parseCommissionText, tooLarge, MAX_DOCUMENT_BYTES } from '../../core/commission/parse';
-import type { Commission } from '../../core/commission/schema';
+import {
+  parseCommission,
+  parseCommissionText,
+  tooLarge,
+  MAX_DOCUMENT_BYTES,
+} from '../../core/commission/parse';
+import { withKnown } from '../../core/catalogue/knownPlants';
+import type { Commission, Plant } from '../../core/commission/schema';
 import { unknownFields } from '../../core/commission/unknown';
+import { namesIn, withoutPerson } from '../../core/commission/withoutPerson';
 import { scansOf } from '../../core/exchange/apart';
 import { bundle, opened } from '../../core/exchange/bundle';
 import { scapeFile, type ScapeEnding } from '../../core/exchange/scapeFile';
@@ -14,13 +21,13 @@ import { order } from '../../core/ordering/order';
 import { plan, type Plan } from '../../core/pipeline/plan';
 import { inEnglish } from '../../core/words/english';
 import { calendarFile, type CalendarPart } from '../documents/calendar';
-import { plantsOfCsv, type ReadPlants } from '../documents/plantsCsv';
+import { plantsCsv, plantsOfCsv } from '../documents/plantsCsv';
 import { takeOffCsv } from '../documents/takeOffCsv';
 import { bytesOfBody, type Body } from '../incoming';
 import { columnsOf, type Kept } from '../store/columns';
 import { packed, unpacked, wire, type Text } from '../store/largeText';
 import type { Meshes } from '../store/meshes';
-import { withoutPerson } from '../store/withoutPerson';
+import { filesWith } from '../store/searched';
 import type { SupplierRequest } from '../supplierLink';
 import { changesAsk } from './changesAsk';
 
@@ -93,9 +100,16 @@ export function readChanges(
   return parsed.ok ? kept(parsed.commission, meshes) : parsed;
 }
 
-/** A list of plants as CSV. */
-export function readPlants(body: Body): ReadPlants {
-  return plantsOfCsv(bytesOfBody(body));
+/** A list of plants from CSV, as JSON that is ready to be kept. */
+export function readPlants(body: Body): Made<{ count: number; json: Text }> {
+  const read = plantsOfCsv(bytesOfBody(body));
+  if (!read.ok) return read;
+  return { ok: true, value: { count: read.plants.length, json: packed(JSON.stringify(read.plants)) } };
+}
+
+/** The studio’s plants as CSV, with what everybody knows of them; each as JSON. */
+export function plantsFile(plants: string[]): string {
+  return plantsCsv(plants.map((text) => withKnown(JSON.parse(text) as Plant)));
 }
 
 /** What is kept must be able to come back as a file, so it obeys the same limit. */
@@ -114,9 +128,15 @@ export function duplicate(text: Text): Kept {
   return columnsOf({ ...document, title: `${document.title}, copy`.slice(0, 200), log: [] });
 }
 
-/** What is left of a document without its client. */
-export function erase(text: Text): Kept {
-  return columnsOf(withoutPerson(JSON.parse(unpacked(text)) as Commission));
+/** What is left of a document without its client, and the names that it had of them. */
+export function erase(text: Text): { kept: Kept; words: string[] } {
+  const document = JSON.parse(unpacked(text)) as Commission;
+  return { kept: columnsOf(withoutPerson(document)), words: namesIn(document) };
+}
+
+/** Files of the data in which one of the words still stands. */
+export function search({ folder, words }: { folder: string; words: string[] }): string[] {
+  return filesWith(folder, words);
 }
 
 /** As a file that people may look into; with its scans, where it has any, as one zip. */

@@ -13,7 +13,7 @@ import type { Text } from '../../core/words/text';
 import { branchFault, branchSolid } from '../../core/yard/branches';
 import { densityDoubts, pieceFrom } from '../../core/yard/pieceFrom';
 import { parted } from '../../core/yard/split';
-import { solidOfOutlines } from '../../core/yard/twoOutlines';
+import { outlineFault, solidOfOutlines } from '../../core/yard/twoOutlines';
 import { bytesOfBody, type Body } from '../incoming';
 import type { PartAsk, YardAsk } from '../routes/yardAsks';
 import type { Meshes } from '../store/meshes';
@@ -52,6 +52,8 @@ export async function yardPiece(
     return whole(shape, against(shape));
   }
   if (outlines) {
+    const fault = outlineFault(outlines);
+    if (fault) return { ok: false, says: fault };
     const wantedL = litres ?? (massKg === undefined ? undefined : massKg / densityOf(material));
     const { mesh, doubts } = solidOfOutlines(outlines, wantedL);
     return whole(await keptShape(mesh, meshes), doubts);

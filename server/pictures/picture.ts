@@ -72,12 +72,13 @@ function refuseTooLarge({ format, width, height, isProgressive, depth }: Metadat
 }
 
 async function prepared(from: Uint8Array | string): Promise<Prepared> {
-  const { data, info } = await sharp(from, { limitInputPixels: MOST_PIXELS, failOn: 'error', sequentialRead: true }) // prettier-ignore
-    .rotate()
-    .resize({ width: KEPT_PX, height: KEPT_PX, fit: 'inside', withoutEnlargement: true })
-    .flatten({ background: '#ffffff' })
-    .jpeg({ quality: 82 })
-    .toBuffer({ resolveWithObject: true });
+  const { data, info } =
+    await sharp(from, { limitInputPixels: MOST_PIXELS, failOn: 'error', sequentialRead: true }) // prettier-ignore
+      .rotate()
+      .resize({ width: KEPT_PX, height: KEPT_PX, fit: 'inside', withoutEnlargement: true })
+      .flatten({ background: '#ffffff' })
+      .jpeg({ quality: 82 })
+      .toBuffer({ resolveWithObject: true });
   const id = createHash('sha256').update(data).digest('hex').slice(0, 32);
   return { id, widthPx: info.width, heightPx: info.height, jpeg: data };
 }

@@ -24,6 +24,7 @@ import { wire } from '../store/largeText';
 import { copyPictures } from '../store/pictures';
 import type { CommissionRow } from '../store/schema';
 import type { Store } from '../store/store';
+import { alsoUsed } from '../store/studio';
 import { saver } from './saver';
 
 /** What a save has around its document. */
@@ -62,6 +63,11 @@ export function commissionRoutes(store: Store, jobs: Jobs): Router {
     res.status(201).json({ ...(await createCommission(store, kept)), notes });
   })); // prettier-ignore
 
+  routes.get('/:id/head', async (req, res) => {
+    const { revision, removedAt } = await known(store, req.params.id);
+    res.json({ revision, removedAt });
+  });
+
   routes.get('/:id', async (req, res) => {
     const row = await existing(store, req.params.id);
     const { id, revision, updatedAt, removedAt } = row;
@@ -83,22 +89,27 @@ export function commissionRoutes(store: Store, jobs: Jobs): Router {
   // What was changed since a revision: the usual save, and what a page sends when it goes.
   routes.patch(
     '/:id',
-    taking<{ id: string }>(store.folder, MOST_CHANGES_BYTES, 'request', async ({ params: { id } }, res, body) => {
-      let stored!: { revision: number; updatedAt: string };
-      const read = await jobs.run('readChanges', saver(id, body), async () => {
-        const { document, ...row } = await living(store, id);
-        stored = row;
-        return { text: document, revision: row.revision, body };
-      });
-      if (read === 'no JSON') throw new Problem(400, 'The request is not JSON.');
-      if (read === 'no change')
-        throw new Problem(400, 'A change needs the revision it is based on and what is to change.');
-      if (read === 'another revision') return conflict(res, await living(store, id));
-      // Changed and changed back: it stands as it was.
-      if (read === 'nothing to do')
-        return void res.json({ revision: stored.revision, updatedAt: stored.updatedAt });
-      await save(store, res, id, stored.revision, keptOf(read).kept);
-    }),
+    taking<{ id: string }>(
+      store.folder,
+      MOST_CHANGES_BYTES,
+      'request',
+      async ({ params: { id } }, res, body) => {
+        let stored!: { revision: number; updatedAt: string };
+        const read = await jobs.run('readChanges', saver(id, body), async () => {
+          const { document, ...row } = await living(store, id);
+          stored = row;
+          return { text: document, revision: row.revision, body };
+        });
+        if (read === 'no JSON') throw new Problem(400, 'The request is not JSON.');
+        if (read === 'no change')
+          throw new Problem(400, 'A change needs the revision it is based on and what is to change.');
+        if (read === 'another revision') return conflict(res, await living(store, id));
+        // Changed and changed back: it stands as it was.
+        if (read === 'nothing to do')
+          return void res.json({ revision: stored.revision, updatedAt: stored.updatedAt });
+        await save(store, res, id, stored.revision, keptOf(read).kept);
+      },
+    ),
   );
 
   routes.post('/:id/duplicate', async (req, res) => {
@@ -158,8 +169,17 @@ export function keptOf(read: Read): { kept: Kept; notes: unknown[] } {
 }
 
 async function save(store: Store, res: Response, id: string, basedOn: number, kept: Kept): Promise<void> {
+  const { yard } = kept;
   const saved = await saveCommission(store, id, basedOn, kept);
-  if (saved.saved) return void res.json({ revision: saved.revision, updatedAt: saved.updatedAt });
+  if (saved.saved) {
+    // A stone that somebody else took a moment before is said with the answer, not when the yard is next looked at.
+    const also = await alsoUsed(store, id, yard);
+    return void res.json({
+      revision: saved.revision,
+      updatedAt: saved.updatedAt,
+      ...(Object.keys(also).length > 0 ? { also } : {}),
+    });
+  }
   conflict(res, await living(store, id));
 }
 

@@ -6,7 +6,7 @@ import type { Jobs } from '../jobs/jobs';
 import { MAX_PICTURE_BYTES, NoPictureError } from '../pictures/picture';
 import type { Pictures } from '../pictures/pictures';
 import { notFound, Problem } from '../problem';
-import { addToYard, changeInYard, dropFromYard, partInYard, readStudio, usedPieces } from '../store/studio';
+import { addToYard, changeInYard, dropFromYard, isKnownInYard, partInYard, readStudio, usedPieces } from '../store/studio'; // prettier-ignore
 import { keepYardPhoto, yardPhotoOf } from '../store/yardPhotos';
 import { partAsk, yardAsk, yardFacts } from './yardAsks';
 import type { Store } from '../store/store';
@@ -28,14 +28,16 @@ export function yardRoutes(store: Store, jobs: Jobs, pictures: Pictures): Router
 
   routes.post('/yard', smallJson(), async (req, res) => {
     const ask = read(yardAsk, req.body);
-    const { catalogue, yard, parted } = await readStudio(store);
+    const { catalogue } = await readStudio(store);
     const { id, material } = ask;
-    if ([...yard, ...parted].some((p) => p.id === id)) throw new Problem(409, `${id} is in the yard already, must be a number of its own.`); // prettier-ignore
+    const taken = () => new Problem(409, `${id} is or was a piece of the yard already, must be a number of its own.`); // prettier-ignore
+    if (await isKnownInYard(store, id)) throw taken();
     const kind = catalogue.materials.find((m) => m.id === material);
     if (!kind) throw new Problem(400, `material is "${material}", must be one of the studio’s catalogue.`);
     const made = await jobs.run('yardPiece', YARD, () => ({ ask, material: kind }));
     if (!made.ok) throw new Problem(422, made.says);
-    await addToYard(store, made.value.piece);
+    // Another of the same number may have come in meanwhile.
+    if (!(await addToYard(store, made.value.piece))) throw taken();
     res.status(201).json(made.value);
   });
 
@@ -70,21 +72,29 @@ export function yardRoutes(store: Store, jobs: Jobs, pictures: Pictures): Router
     const ids = twoFree(piece.id, new Set([...yard, ...parted].map((p) => p.id)));
     const made = await jobs.run('partPiece', YARD, () => ({ piece, material, ask, ids }));
     if (!made.ok) throw new Problem(422, made.says);
-    await partInYard(store, piece.id, made.value.parts);
+    if (!(await partInYard(store, piece.id, made.value.parts)))
+      throw new Problem(409, `${piece.id} was parted by somebody else at the same moment.`);
     res.status(201).json(made.value);
   });
 
   routes.put(
     '/yard/:id/photo',
-    taking<{ id: string }>(store.folder, MAX_PICTURE_BYTES, 'picture', async ({ params: { id } }, res, body) => {
-      const prepared = await pictures.prepare(body, { ...YARD, signal: whileWaitedFor(res) }).catch((error: unknown) => {
-        if (error instanceof NoPictureError) throw new Problem(415, `This is no picture that can be read, must be a JPEG, PNG or the like${error.limit}.`); // prettier-ignore
-        throw error;
-      });
-      if (!(await changeInYard(store, id, { photo: prepared.id }))) throw notFound('piece of the yard');
-      await keepYardPhoto(store, { id: prepared.id, jpeg: prepared.jpeg });
-      res.status(201).json({ photo: prepared.id });
-    }),
+    taking<{ id: string }>(
+      store.folder,
+      MAX_PICTURE_BYTES,
+      'picture',
+      async ({ params: { id } }, res, body) => {
+        const prepared = await pictures
+          .prepare(body, { ...YARD, signal: whileWaitedFor(res) })
+          .catch((error: unknown) => {
+            if (error instanceof NoPictureError) throw new Problem(415, `This is no picture that can be read, must be a JPEG, PNG or the like${error.limit}.`); // prettier-ignore
+            throw error;
+          });
+        if (!(await changeInYard(store, id, { photo: prepared.id }))) throw notFound('piece of the yard');
+        await keepYardPhoto(store, { id: prepared.id, jpeg: prepared.jpeg });
+        res.status(201).json({ photo: prepared.id });
+      },
+    ),
   );
 
   routes.get('/yard/photos/:photo', async (req, res) => {
@@ -97,6 +107,9 @@ export function yardRoutes(store: Store, jobs: Jobs, pictures: Pictures): Router
   });
 
   routes.delete('/yard/:id', async (req, res) => {
+    const today = new Date().toISOString().slice(0, 10);
+    const ahead = (await usedPieces(store))[req.params.id]?.find((c) => c.buildDay >= today);
+    if (ahead) throw new Problem(409, `${req.params.id} stands in ${ahead.title}: take it out there first.`);
     if (!(await dropFromYard(store, req.params.id))) throw notFound('piece of the yard');
     res.status(204).end();
   });

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { isWhole } from '../../core/commission/primitives';
 
 /* What may be asked of the yard, parsed before anything is done with it. */
 
@@ -7,7 +8,7 @@ const mass = z.number().min(0.001).max(2_000);
 const turn = z.number().min(-360).max(360);
 const spot = z.tuple([z.number().min(-5_000).max(5_000), z.number().min(-5_000).max(5_000)]);
 const outline = z.array(spot).min(3).max(400);
-export const yardId = z.string().trim().min(1).max(40);
+export const yardId = z.string().trim().min(1).max(40).refine(isWhole, 'must be of whole characters');
 
 /** A piece that goes in: by sizes, by two outlines, by its branches or by a scan; weighed, measured in water, or neither. */
 export const yardAsk = z.object({

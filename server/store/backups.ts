@@ -5,10 +5,11 @@ import { DATABASE, ownFile } from './folder';
 
 /*
  * Copies of the database, made by SQLite's own means while it is in use, each opened and read through before
- * it counts. Kept: one of each of the last 7 days, one of each of the last 4 weeks, and the last 3 that were
- * made before a migration.
+ * it counts. Kept: the last 3, the last of each of the last 7 days, the last of each of the last 4 weeks, and the last 3
+ * that were made before a migration.
  */
 
+const LATEST_KEPT = 3;
 const DAYS_KEPT = 7;
 const WEEKS_KEPT = 4;
 const MIGRATIONS_KEPT = 3;
@@ -17,10 +18,12 @@ export interface Backup {
   file: string;
   /** `YYYY-MM-DD`, in UTC. */
   day: string;
+  /** `HHMM` in UTC; the first of a day has none. */
+  time?: string;
   before?: string;
 }
 
-const NAME = /^utsuwa-(\d{4}-\d{2}-\d{2})(?:-before-([\w-]+))?\.db$/;
+const NAME = /^utsuwa-(\d{4}-\d{2}-\d{2})(?:T(\d{4}))?(?:-before-([\w-]+))?\.db$/;
 
 export function backupFolder(folder: string): string {
   return join(folder, 'backups');
@@ -31,18 +34,28 @@ export async function backupsIn(folder: string): Promise<Backup[]> {
   const names = await readdir(backupFolder(folder)).catch(() => []);
   return names
     .flatMap((name): Backup[] => {
-      const [, day, before] = NAME.exec(name) ?? [];
-      return day ? [{ file: join(backupFolder(folder), name), day, ...(before ? { before } : {}) }] : [];
+      const [, day, time, before] = NAME.exec(name) ?? [];
+      const file = join(backupFolder(folder), name);
+      return day ? [{ file, day, ...(time ? { time } : {}), ...(before ? { before } : {}) }] : [];
     })
-    .sort((a, b) => b.day.localeCompare(a.day) || a.file.length - b.file.length);
+    .sort((a, b) => b.day.localeCompare(a.day) || Number(!!a.before) - Number(!!b.before) || (b.time ?? '').localeCompare(a.time ?? '')); // prettier-ignore
 }
 
-/** Makes a backup and verifies it; `before` names the migration that follows. Returns its file. */
-export async function backUp(folder: string, now: Date, before?: string): Promise<string> {
+export interface BackUp {
+  /** Names the migration that follows. */
+  before?: string;
+  /** Nothing makes way for it: the clock may be wrong, by which it would be chosen what goes. */
+  keepAll?: boolean;
+}
+
+/** Makes a backup and verifies it. Returns its file: the first of a day by the day alone, further ones by their minute too. */
+export async function backUp(folder: string, now: Date, { before, keepAll }: BackUp = {}): Promise<string> {
   const day = now.toISOString().slice(0, 10);
   const to = backupFolder(folder);
   await mkdir(to, { recursive: true, mode: 0o700 });
-  const file = join(to, `utsuwa-${day}${before ? `-before-${before}` : ''}.db`);
+  const isFirst = !(await backupsIn(folder)).some((b) => b.day === day && !b.before);
+  const minute = before || isFirst ? '' : `T${now.toISOString().slice(11, 16).replace(':', '')}`;
+  const file = join(to, `utsuwa-${day}${minute}${before ? `-before-${before}` : ''}.db`);
   const unverified = `${file}.part`;
   await rm(unverified, { force: true });
   await ownFile(unverified);
@@ -55,21 +68,22 @@ export async function backUp(folder: string, now: Date, before?: string): Promis
   }
   await rename(unverified, file);
   await chmod(file, 0o600);
-  await thin(folder);
+  if (!keepAll) await thin(folder);
   return file;
 }
 
 /** Makes today's backup if there is none yet. */
-export async function backUpDaily(folder: string, now = new Date()): Promise<string | undefined> {
+export async function backUpDaily(folder: string, now: Date, how: BackUp = {}): Promise<string | undefined> {
   const day = now.toISOString().slice(0, 10);
   if ((await backupsIn(folder)).some((b) => b.day === day && !b.before)) return undefined;
-  return backUp(folder, now);
+  return backUp(folder, now, how);
 }
 
 /** Which backups the rule lets go. The list is the newest first. */
 export function surplus(list: readonly Backup[]): Backup[] {
-  const daily = list.filter((b) => !b.before);
-  const kept = new Set<Backup>(daily.slice(0, DAYS_KEPT));
+  const all = list.filter((b) => !b.before);
+  const daily = all.filter((b, i) => all.findIndex((other) => other.day === b.day) === i);
+  const kept = new Set<Backup>([...all.slice(0, LATEST_KEPT), ...daily.slice(0, DAYS_KEPT)]);
   const weeks = new Set<number>();
   for (const backup of daily) {
     const week = weekOf(backup.day);

@@ -1,7 +1,7 @@
-import { and, eq, inArray, isNull, type SQL } from 'drizzle-orm';
-import { inEveryBackup } from './backups';
+import { and, eq, inArray, isNull, or, sql } from 'drizzle-orm';
 import type { Kept } from './columns';
 import type { Database } from './connection';
+import { idsOf } from './erasing';
 import { ordersOf } from './orders';
 import { picturesOf } from './pictures';
 import { commissions, orders, pictures, type CommissionRow } from './schema';
@@ -14,13 +14,12 @@ export interface KeptOfClient {
   pictures: Awaited<ReturnType<typeof picturesOf>>;
 }
 
-const ofClient = (client: string): SQL | undefined =>
-  and(eq(commissions.client, client), isNull(commissions.erasedAt));
-
-/** Ids of all commissions of a client, removed ones too. */
+/** Ids of all commissions of a client that were not erased, removed ones too; however the name is written. */
 export async function commissionsOf({ db }: Store, client: string): Promise<string[]> {
-  const rows = await db.select({ id: commissions.id }).from(commissions).where(ofClient(client));
-  return rows.map((r) => r.id);
+  const ids = await idsOf(db, client);
+  if (ids.length === 0) return [];
+  const there = and(inArray(commissions.id, ids), isNull(commissions.erasedAt));
+  return (await db.select({ id: commissions.id }).from(commissions).where(there)).map((row) => row.id);
 }
 
 /** One of them, with its orders and pictures. */
@@ -37,9 +36,8 @@ export interface Left {
 }
 
 /**
- * Puts in the place of each commission what is left of it without its client; pictures go. In the database
- * at once, then in every backup, so that it does not come back with one. False when one of them was saved
- * meanwhile: then nothing was changed.
+ * Puts in the place of each commission what is left of it without its client; pictures go. All of them at once. False
+ * when one of them was saved meanwhile: then nothing was changed.
  */
 export async function eraseCommissions(store: Store, left: readonly Left[]): Promise<boolean> {
   if (left.length === 0) return true;
@@ -53,10 +51,8 @@ export async function eraseCommissions(store: Store, left: readonly Left[]): Pro
     if (asRead) await eraseIn(db, left, now);
     return asRead;
   });
-  if (!done) return false;
-  await store.scrub();
-  await inEveryBackup(store.folder, ({ writing }) => eraseIn(writing, left, now));
-  return true;
+  if (done) await store.scrub();
+  return done;
 }
 
 async function eraseIn(db: Database, left: readonly Left[], now: string): Promise<void> {
@@ -65,12 +61,22 @@ async function eraseIn(db: Database, left: readonly Left[], now: string): Promis
     db.delete(pictures).where(inArray(pictures.commissionId, ids)),
     // What a supplier wrote back in words may name the place it was for.
     db.update(orders).set({ reason: null }).where(inArray(orders.commissionId, ids)),
-    // The list of meshes stays as it is: a backup made before there was one has no such column.
-    ...left.map(({ id, revision, kept: { meshes: _meshes, ...kept } }) =>
+    ...left.map(({ id, revision, kept }) =>
       db
         .update(commissions)
         .set({ ...kept, revision: revision + 1, updatedAt: now, removedAt: now, erasedAt: now })
         .where(eq(commissions.id, id)),
     ),
   ]);
+}
+
+/** Titles of commissions in which a word stands, letter case aside: what was said of the client elsewhere. */
+export async function commissionsSaying({ db }: Store, words: readonly string[]): Promise<string[]> {
+  const says = words.map((word) => sql`${commissions.document} LIKE ${`%${word.replace(/[%_]/g, '_')}%`}`);
+  if (says.length === 0) return [];
+  const rows = await db
+    .select({ title: commissions.title })
+    .from(commissions)
+    .where(or(...says));
+  return rows.map((row) => row.title);
 }

@@ -1,6 +1,7 @@
 import type { Gave } from '../../core/catalogue/recorded';
 import type { Commission } from '../../core/commission/schema';
 import { scansOf } from '../../core/exchange/apart';
+import { yardNumber } from '../../core/yard/number';
 import { packed } from './largeText';
 
 /** What is kept of a document: the columns that are searched and listed, and its text. */
@@ -37,5 +38,5 @@ function gaveOf({ options, chosen }: Commission): Gave[] {
 function yardIds({ options, chosen }: Commission): string[] {
   const pieces = options.find((o) => o.id === chosen)?.pieces ?? [];
   const taken = pieces.filter((p) => (p.origin ?? (p.owned ? 'stock' : undefined)) === 'stock');
-  return [...new Set(taken.map((p) => p.id.replace(/\.\d+$/, '')))];
+  return [...new Set(taken.map(yardNumber))];
 }

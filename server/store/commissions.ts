@@ -199,9 +199,11 @@ export async function purgeRemoved(store: Store, now = new Date()): Promise<numb
     ]),
   );
   await store.scrub();
-  await inEveryBackup(store.folder, async ({ writing }) => {
-    await writing.delete(commissions).where(inArray(commissions.id, ids));
-  });
+  await store.alone(() =>
+    inEveryBackup(store.folder, async ({ writing }) => {
+      await writing.delete(commissions).where(inArray(commissions.id, ids));
+    }),
+  );
   return ids.length;
 }
 

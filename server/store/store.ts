@@ -4,10 +4,11 @@ import { sql } from 'drizzle-orm';
 import { migrate } from 'drizzle-orm/sqlite-proxy/migrator';
 import pLimit from 'p-limit';
 import { ROOT } from '../root';
-import { backUp, backUpDaily, backupsIn } from './backups';
+import { backUp, backUpDaily, backupsIn, type BackUp } from './backups';
 import { connect, type Connection, type Database } from './connection';
 import { claimFolder, closeToOthers, DATABASE, ownFile } from './folder';
 import { StoreTrouble } from './trouble';
+import { removeUnfinished } from './unfinished';
 
 export type { Database } from './connection';
 
@@ -20,8 +21,12 @@ export interface Store {
   write<T>(work: (db: Database) => Promise<T>): Promise<T>;
   /** Writes the file anew, so that nothing of what was deleted or replaced is left in it. */
   scrub(): Promise<void>;
+  /** Runs work while no backup is made, one after the other. */
+  alone<T>(work: () => Promise<T>): Promise<T>;
   /** Makes today's backup if there is none yet, and verifies it. */
-  backUpDaily(): Promise<string | undefined>;
+  backUpDaily(how?: BackUp): Promise<string | undefined>;
+  /** Makes one more where something was written since the last that this store made. */
+  backUpChanges(how?: BackUp): Promise<string | undefined>;
   /** Tells a second process that wants the folder where this one answers. */
   announce(url: string): Promise<void>;
   close(): Promise<void>;
@@ -35,6 +40,7 @@ const MIGRATIONS = join(ROOT, 'server', 'store', 'migrations');
  */
 export async function openStore(folder: string): Promise<Store> {
   const claim = await claimFolder(folder);
+  await removeUnfinished(folder);
   const file = join(folder, DATABASE);
   let connection: Connection | undefined;
   try {
@@ -82,7 +88,7 @@ async function broughtUpToDate(connection: Connection, folder: string): Promise<
     );
   if (at === newest.when) return;
   const next = entries.find((e) => e.when > at)!;
-  if (at > 0) await backUp(folder, new Date(), next.tag);
+  if (at > 0) await backUp(folder, new Date(), { before: next.tag });
   await migrate(
     connection.writing as Parameters<typeof migrate>[0],
     (statements) => connection.migrate(statements),
@@ -106,17 +112,45 @@ function storeOf(
   claim: Awaited<ReturnType<typeof claimFolder>>,
 ): Store {
   const queue = pLimit(1);
+  const apart = pLimit(1);
+  let changed = false;
+  const made = async (backup: Promise<string | undefined>) => {
+    // From here on: what is written while it is made may be in it or not.
+    const before = changed;
+    changed = false;
+    const file = await backup.catch((error: unknown) => {
+      changed = true;
+      throw error;
+    });
+    changed ||= before && file === undefined;
+    return file;
+  };
   return {
     folder,
     db: connection.reading,
-    write: (work) => queue(() => work(connection.writing)),
+    write: (work) =>
+      queue(async () => {
+        const result = await work(connection.writing);
+        changed ||= hasChanged(result);
+        return result;
+      }),
     scrub: () => queue(() => connection.scrub()),
-    backUpDaily: () => backUpDaily(folder),
+    alone: (work) => apart(work),
+    backUpDaily: (how) => apart(() => made(backUpDaily(folder, new Date(), how))),
+    backUpChanges: (how) => apart(async () => (changed ? made(backUp(folder, new Date(), how)) : undefined)),
     announce: (url) => claim.announce(url),
     close: async () => {
+      await apart(() => {});
       await queue(() => {});
       await connection.close();
+      await removeUnfinished(folder);
       await claim.release();
     },
   };
+}
+
+/** Whether a write has touched anything, as far as it tells. */
+function hasChanged(result: unknown): boolean {
+  const all = (Array.isArray(result) ? result : [result]) as ({ rowsAffected?: number } | undefined)[];
+  return all.some((one) => one?.rowsAffected !== 0);
 }

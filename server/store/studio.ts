@@ -1,9 +1,11 @@
-import { and, asc, count, eq, isNull, ne, sql } from 'drizzle-orm';
+import { and, asc, count, eq, isNull, ne, sql, type SQL } from 'drizzle-orm';
 import type { Plant } from '../../core/commission/schema';
 import { recordedOf, type Gave, type Recorded } from '../../core/catalogue/recorded';
 import type { Studio, YardPiece } from '../../core/catalogue/studio';
+import type { Text } from './largeText';
 import { commissions, entries } from './schema';
 import type { Store } from './store';
+import { touched } from './commissions';
 import { dropUnseenPhotos } from './yardPhotos';
 
 const EMPTY: Studio = {
@@ -55,16 +57,17 @@ export async function writeStudio(store: Store, studio: Studio): Promise<void> {
   await store.write((db) => db.batch([db.delete(entries), db.insert(entries).values(rows)]));
 }
 
-/** One more piece in the yard, after those that are there. */
-export async function addToYard(store: Store, piece: YardPiece): Promise<void> {
+/** One more piece in the yard, after those that are there. False where its number is, or was, another piece's. */
+export async function addToYard(store: Store, piece: YardPiece): Promise<boolean> {
   const [{ n }] = await store.db.select({ n: count() }).from(entries).where(eq(entries.kind, 'yard'));
   const row = { key: `yard/${piece.id}`, kind: 'yard', position: n, value: piece };
-  await store.write((db) => db.insert(entries).values(row));
+  const added = await store.write((db) => db.insert(entries).values(row).onConflictDoNothing());
+  return touched(added).rowsAffected === 1;
 }
 
 /** What was found out about a piece of the yard. False where there is none of that number. */
 export async function changeInYard(store: Store, id: string, part: Partial<YardPiece>): Promise<boolean> {
-  const own = eq(entries.key, `yard/${id}`);
+  const own = and(eq(entries.key, `yard/${id}`), eq(entries.kind, 'yard'));
   const [there] = await store.db.select({ key: entries.key }).from(entries).where(own);
   if (!there) return false;
   // In one statement, so that two facts at once are both kept; a fact that is known already is no write.
@@ -78,22 +81,46 @@ export async function changeInYard(store: Store, id: string, part: Partial<YardP
   return true;
 }
 
-/** Plants of the studio, changed where there is one of that id and else added after the others. */
-export async function keepPlants(store: Store, plants: readonly Plant[]): Promise<void> {
-  const [{ n }] = await store.db.select({ n: count() }).from(entries).where(eq(entries.kind, 'plant'));
-  const rows = plants.map((value, i) => ({
-    key: `plant/${value.id}`,
-    kind: 'plant',
-    position: n + i,
-    value,
-  }));
-  if (rows.length === 0) return;
+/** One plant of the studio, in the place of the one of that id, else after the others. */
+export async function keepPlant(store: Store, plant: Plant): Promise<void> {
+  const row = { key: `plant/${plant.id}`, kind: 'plant', position: await plantCount(store), value: plant };
   await store.write((db) =>
     db
       .insert(entries)
-      .values(rows)
+      .values(row)
       .onConflictDoUpdate({ target: entries.key, set: { value: sql`excluded.value` } }),
   );
+}
+
+/**
+ * Takes in a list of plants, JSON as it was read in a thread, all or nothing; SQLite takes it apart, so that the server's
+ * own thread never holds thousands. What the list does not say of a plant stays: its packs above all. Returns how many
+ * were not there before.
+ */
+export async function takePlants(store: Store, plants: Text): Promise<number> {
+  const before = await plantCount(store);
+  await store.write((db) =>
+    db.run(
+      sql`INSERT INTO entries (key, kind, position, value)
+          SELECT 'plant/' || json_extract(value, '$.id'), 'plant', ${before} + key, value FROM json_each(${plants}) WHERE true
+          ON CONFLICT (key) DO UPDATE SET value = json_patch(entries.value, excluded.value)`,
+    ),
+  );
+  return (await plantCount(store)) - before;
+}
+
+async function plantCount({ db }: Store): Promise<number> {
+  return (await db.select({ n: count() }).from(entries).where(eq(entries.kind, 'plant')))[0].n;
+}
+
+/** The studio’s plants as they are kept, JSON each, for a thread that reads them. */
+export async function plantTexts({ db }: Store): Promise<string[]> {
+  const kept = await db
+    .select({ text: sql<string>`json(${entries.value})` })
+    .from(entries)
+    .where(eq(entries.kind, 'plant'))
+    .orderBy(asc(entries.position));
+  return kept.map((row) => row.text);
 }
 
 /** False where there is none of that id. */
@@ -107,41 +134,79 @@ export async function dropPlant(store: Store, id: string): Promise<boolean> {
   return gone.length > 0;
 }
 
-/** Two parts in the place of a piece; what it was stays known under its own number. */
-export async function partInYard(store: Store, id: string, parts: readonly YardPiece[]): Promise<void> {
+/**
+ * Two parts in the place of a piece; what it was stays known under its own number. False where it is not in the yard any
+ * more, because somebody parted it at the same moment.
+ */
+export async function partInYard(store: Store, id: string, parts: readonly YardPiece[]): Promise<boolean> {
   const [{ n }] = await store.db.select({ n: count() }).from(entries).where(eq(entries.kind, 'yard'));
   const into = parts.map((p) => p.id);
-  const rows = parts.map((value, i) => ({ key: `yard/${value.id}`, kind: 'yard', position: n + i, value }));
-  await store.write((db) =>
+  const there = sql`EXISTS (SELECT 1 FROM entries WHERE key = ${`yard/${id}`} AND kind = 'yard')`;
+  const putIn = (value: YardPiece, i: number) =>
+    sql`INSERT INTO entries (key, kind, position, value)
+        SELECT ${`yard/${value.id}`}, 'yard', ${n + i}, ${JSON.stringify(value)} WHERE ${there}`;
+  const done = await store.write((db) =>
     db.batch([
+      ...parts.map((value, i) => db.run(putIn(value, i))),
       db
         .update(entries)
         .set({
           kind: 'parted',
           value: sql`json_set(${entries.value}, '$.into', json(${JSON.stringify(into)}))`,
         })
-        .where(eq(entries.key, `yard/${id}`)),
-      db.insert(entries).values(rows),
-    ]),
+        .where(and(eq(entries.key, `yard/${id}`), eq(entries.kind, 'yard'))),
+    ] as never),
   );
+  return touched((done as unknown[]).at(-1)).rowsAffected === 1;
 }
 
-/** Takes a piece out of the yard: given back, sold or broken. False where there is none of that number. */
+/**
+ * Takes a piece out of the yard: given back, sold or broken. A number under which a commission knows it stays taken, so
+ * that no other stone inherits that commission. False where there is none of that number.
+ */
 export async function dropFromYard(store: Store, id: string): Promise<boolean> {
-  const gone = await store.write((db) =>
-    db
-      .delete(entries)
-      .where(eq(entries.key, `yard/${id}`))
-      .returning(),
+  const own = and(eq(entries.key, `yard/${id}`), eq(entries.kind, 'yard'));
+  const named = sql`EXISTS (SELECT 1 FROM commissions, json_each(commissions.yard) WHERE json_each.value = ${id})`;
+  const [kept, gone] = (await store.write((db) =>
+    db.batch([
+      db.update(entries).set({ kind: 'given' }).where(and(own, named)),
+      // What was kept is not of that kind any more.
+      db.delete(entries).where(own),
+    ]),
+  )) as unknown as [unknown, unknown];
+  const dropped = touched(kept).rowsAffected + touched(gone).rowsAffected > 0;
+  if (dropped) await dropUnseenPhotos(store);
+  return dropped;
+}
+
+/** Whether a number is, or was, that of a piece of the yard. */
+export async function isKnownInYard({ db }: Store, id: string): Promise<boolean> {
+  return (
+    (
+      await db
+        .select({ key: entries.key })
+        .from(entries)
+        .where(eq(entries.key, `yard/${id}`))
+    ).length > 0
   );
-  if (gone.length > 0) await dropUnseenPhotos(store);
-  return gone.length > 0;
 }
 
 /** In which commissions a piece of the yard stands, by its number. */
 export type UsedPieces = Record<string, { id: string; title: string; buildDay: string }[]>;
 
-export async function usedPieces({ db }: Store): Promise<UsedPieces> {
+export function usedPieces(store: Store): Promise<UsedPieces> {
+  return used(store, ne(commissions.yard, []));
+}
+
+/** The same for some pieces alone, in other commissions than one: who else has what it was just given. */
+export async function alsoUsed(store: Store, id: string, pieces: readonly string[]): Promise<UsedPieces> {
+  if (pieces.length === 0) return {};
+  const any = sql`EXISTS (SELECT 1 FROM json_each(${commissions.yard}) WHERE value IN (SELECT value FROM json_each(${JSON.stringify(pieces)})))`;
+  const all = await used(store, and(ne(commissions.id, id), any));
+  return Object.fromEntries(Object.entries(all).filter(([piece]) => pieces.includes(piece)));
+}
+
+async function used({ db }: Store, which: SQL | undefined): Promise<UsedPieces> {
   const rows = await db
     .select({
       id: commissions.id,
@@ -150,8 +215,8 @@ export async function usedPieces({ db }: Store): Promise<UsedPieces> {
       yard: commissions.yard,
     })
     .from(commissions)
-    .where(and(isNull(commissions.removedAt), ne(commissions.yard, [])));
-  const used: UsedPieces = {};
-  for (const { yard, ...where } of rows) for (const piece of yard) (used[piece] ??= []).push(where);
-  return used;
+    .where(and(isNull(commissions.removedAt), which));
+  const found: UsedPieces = {};
+  for (const { yard, ...where } of rows) for (const piece of yard) (found[piece] ??= []).push(where);
+  return found;
 }

@@ -13,6 +13,6 @@ export async function yardPhotoOf({ db }: Store, id: string) {
 
 /** Photographs that no piece has any more go. */
 export async function dropUnseenPhotos(store: Store): Promise<void> {
-  const seen = sql`(SELECT json_extract(value, '$.photo') FROM ${entries} WHERE json_extract(value, '$.photo') IS NOT NULL)`;
+  const seen = sql`(SELECT json_extract(value, '$.photo') FROM ${entries} WHERE kind <> 'given' AND json_extract(value, '$.photo') IS NOT NULL)`;
   await store.write((db) => db.delete(yardPhotos).where(sql`${yardPhotos.id} NOT IN ${seen}`));
 }

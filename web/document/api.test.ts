@@ -43,3 +43,25 @@ describe('a save', () => {
     });
   });
 });
+
+describe('a server that has too much to do', () => {
+  afterEach(() => {
+    vi.unstubAllGlobals();
+    vi.useRealTimers();
+  });
+  const full = (more = {}) => Response.json({ title: 'Too much', ...more }, { status: 503, headers: { 'Retry-After': '2' } }); // prettier-ignore
+
+  it('is asked again when it said it would have room, and not where its database ails', async () => {
+    vi.useFakeTimers();
+    const fetched = vi.fn().mockResolvedValueOnce(full()).mockResolvedValueOnce(full()).mockResolvedValue(Response.json({ orders: [] })); // prettier-ignore
+    vi.stubGlobal('fetch', fetched);
+    const orders = api.orders('c1');
+    await vi.advanceTimersByTimeAsync(3_900);
+    expect(fetched).toHaveBeenCalledTimes(2);
+    await vi.advanceTimersByTimeAsync(200);
+    expect(await orders).toEqual({ orders: [] });
+    fetched.mockResolvedValue(full({ trouble: 'busy' }));
+    await expect(api.orders('c1')).rejects.toMatchObject({ status: 503 });
+    expect(fetched).toHaveBeenCalledTimes(4);
+  });
+});

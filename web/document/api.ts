@@ -23,6 +23,8 @@ export class ApiProblem extends Error {
 interface Saved {
   revision: number;
   updatedAt: string;
+  /** Pieces of the yard in it that other commissions have too. */
+  also?: UsedPieces;
 }
 
 /** Changes that take more characters than this are sent as the whole document, which is read beside the server. */
@@ -129,7 +131,10 @@ async function call<T>(
   return answer as T;
 }
 
-/** An answer; where too much was asked of the server at once (503: nothing was changed) it is asked again. */
+/**
+ * An answer; where too much was asked of the server at once (503: nothing was changed) it is asked again. What ails its
+ * database is said at once: that does not pass in seconds.
+ */
 async function asked(path: string, request: RequestInit): Promise<Response> {
   const patience = request.body instanceof Blob ? FILE_PATIENCE_MS : PATIENCE_MS;
   for (let attempt = 1; ; attempt++) {
@@ -139,10 +144,15 @@ async function asked(path: string, request: RequestInit): Promise<Response> {
     } catch {
       throw new ApiProblem(0, 'The server does not answer. What you typed is kept in this browser.');
     }
-    if (response.status !== 503 || attempt === TRIES) return response;
+    if (response.status !== 503 || attempt === TRIES || (await ails(response))) return response;
     const seconds = Number(response.headers.get('Retry-After'));
     await new Promise((resolve) => setTimeout(resolve, seconds > 0 ? seconds * 1_000 : AGAIN_MS));
   }
+}
+
+async function ails(response: Response): Promise<boolean> {
+  const { trouble } = (await response.clone().json().catch(() => ({}))) as { trouble?: string }; // prettier-ignore
+  return trouble !== undefined;
 }
 
 /** Bytes of a request that outlives its page: 64 KiB for all of them together (Fetch standard, keepalive). */
@@ -159,6 +169,8 @@ export const api = {
       `/commissions?${new URLSearchParams({ q, removed: removed ? '1' : '0', from: String(from), limit: String(limit), today })}`,
     ),
   read: (id: string) => call<Stored & { removedAt: string | null }>('GET', at(id)),
+  /** Whether it is still there, and at which revision. */
+  head: (id: string) => call<{ revision: number; removedAt: string | null }>('GET', `${at(id)}/head`),
   create: (document: Commission) => call<{ id: string }>('POST', '/commissions', json(document)),
   /** Sends what `document` changes of `base`, the state that the server has at `revision`; whole where that is much. */
   save: async (id: string, revision: number, document: Commission, base: Commission) => {
@@ -210,7 +222,11 @@ export const api = {
     call<{ reference: string }>('POST', `${at(id)}/orders`, json({ supplier, option, today })),
   pictureUrl: (id: string, picture: string) => `/api${at(id)}/pictures/${picture}`,
   clientExport: (name: string) => `/api/clients/export?${new URLSearchParams({ name })}`,
-  eraseClient: (name: string) => call<{ erased: string[] }>('POST', '/clients/erase', json({ name })),
+  eraseClient: (name: string) =>
+    call<{ erased: string[]; left: string[] }>('POST', '/clients/erase', json({ name })),
+  /** Whether the machine’s clock has leapt since the server last ran; and that it is right. */
+  clock: () => call<{ leap: { seen: string; now: string } | null }>('GET', '/clock'),
+  acceptClock: () => call('POST', '/clock/accept'),
   file: (id: string, name: string, option?: string) =>
     `/api${at(id)}/${name}${option ? `${name.includes('?') ? '&' : '?'}option=${encodeURIComponent(option)}` : ''}`,
 };

@@ -6,6 +6,7 @@ import type { Commission, Option } from '../../core/commission/schema';
 import { api, ApiProblem, type Stored } from './api';
 import { today } from '../units/days';
 import { draftsFor, useDrafts } from './drafts';
+import { onErased } from './erased';
 import { dropDraft, forget, lastHistory, readHistory } from './journal';
 import { keepOptionInSight, openState } from './openState';
 import { openIs, sendWaiting } from './outbox';
@@ -27,6 +28,7 @@ export const useCommission = defineStore('commission', () => {
   const saving = useSaving(s, drafts);
   let foreseeing = false;
   openIs(() => id.value);
+  onErased((ids) => ids.includes(id.value) && saving.missing('erased'));
 
   async function open(newId: string): Promise<void> {
     leave();
@@ -69,6 +71,18 @@ export const useCommission = defineStore('commission', () => {
   function left(error: unknown): void {
     if (error instanceof ApiProblem && error.status === 410 && error.body.gone)
       saving.missing(error.body.gone);
+  }
+
+  /** Asks whether it is still there: an open page shows nothing for long of what was erased or removed elsewhere. */
+  async function look(): Promise<void> {
+    const asked = id.value;
+    if (!asked || state.value === 'gone') return;
+    try {
+      const { removedAt } = await api.head(asked);
+      if (removedAt && asked === id.value) saving.missing('removed');
+    } catch (error) {
+      if (asked === id.value) left(error);
+    }
   }
 
   /** Replaces the document. Steps with the same key in quick succession are undone as one. */
@@ -196,6 +210,7 @@ export const useCommission = defineStore('commission', () => {
     optionId,
     option,
     open,
+    look,
     edit,
     typing,
     tryEdit,

@@ -6,6 +6,7 @@ import type { Drafts } from './drafts';
 import { forget } from './journal';
 import { isHeld, keepOptionInSight, type OpenState } from './openState';
 import { sendWaiting } from './outbox';
+import { useStudio } from './studioStore';
 
 const SAVE_AFTER_MS = 600;
 const RETRY_MS = 3_000;
@@ -39,6 +40,7 @@ export function useSaving(s: OpenState, drafts: Drafts) {
       const answer = await api.save(id, s.revision.value, sent, quiet.confirmed!);
       if (turn !== quiet.opening) return void sendWaiting(id);
       sending = false;
+      if (answer.also) useStudio().heard(answer.also);
       confirmed({ ...answer, document: sent });
     } catch (error) {
       if (turn !== quiet.opening) return void sendWaiting(id);
@@ -146,7 +148,17 @@ export function useSaving(s: OpenState, drafts: Drafts) {
     drafts.stop();
     s.gone.value = what;
     s.state.value = 'gone';
-    if (what !== 'removed') void forget(s.id.value);
+    if (what === 'removed') return;
+    void forget(s.id.value);
+    // Nothing of it stays on the screen or at hand either.
+    [s.document.value, quiet.confirmed, quiet.foreseen, quiet.unanswered] = [
+      undefined,
+      undefined,
+      undefined,
+      [],
+    ];
+    [s.theirs.value, s.clashes.value, s.faults.value] = [undefined, [], []];
+    s.steps.clear();
   }
 
   /** Brings a removed commission back and sends what was typed meanwhile. */

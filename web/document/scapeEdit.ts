@@ -132,6 +132,7 @@ export function useScapeEdit() {
       turnDeg: source.faceDeg === undefined ? 0 : turnToSeat(source.faceDeg, spot, doc.brief.seats?.[0]?.at),
       stand: { kind: 'bed', buryMm: 20 },
       owned: true,
+      ...(id === source.id ? {} : { yard: source.id }),
     };
     setOnBench(fresh);
     return id;

@@ -31,6 +31,16 @@ export const useStudio = defineStore('studio', () => {
     return Object.fromEntries(others.filter(([, titles]) => titles.length > 0));
   };
 
+  /** Heard with a save: other commissions that have pieces of the yard, too. */
+  function heard(also: UsedPieces): void {
+    const all = { ...used.value };
+    for (const [piece, list] of Object.entries(also)) {
+      const known = all[piece] ?? [];
+      all[piece] = [...known, ...list.filter((c) => !known.some((k) => k.id === c.id))];
+    }
+    used.value = all;
+  }
+
   /** A piece into the yard, with its photograph where there is one; answers with what is doubtful about it. */
   async function add(piece: YardAsk, photo?: Blob): Promise<string[]> {
     const { doubts } = await api.addToYard(piece);
@@ -54,5 +64,5 @@ export const useStudio = defineStore('studio', () => {
     await api.dropFromYard(id);
     await fetched();
   }
-  return { studio, used, recorded, elsewhere, load, again: fetched, add, part, note, drop };
+  return { studio, used, recorded, elsewhere, load, again: fetched, heard, add, part, note, drop };
 });

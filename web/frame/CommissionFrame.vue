@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useEventListener, useTitle } from '@vueuse/core';
+import { useEventListener, useIntervalFn, useTitle } from '@vueuse/core';
 import { computed, onBeforeUnmount, provide, shallowRef, toRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useLibrary } from '../design/library';
@@ -32,6 +32,8 @@ const { volume } = useFigures();
 const failure = shallowRef('');
 const orders = shallowRef<SentOrder[]>([]);
 
+/** How often it is asked whether the commission is still there, ms. */
+const LOOK_MS = 20_000;
 /** Order, build day and handover are of the chosen option, whichever is being looked at elsewhere. */
 const OF_CHOSEN = ['order', 'build', 'handover'];
 const planned = computed(() =>
@@ -119,6 +121,9 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   else commission.undo();
 });
 useEventListener(window, 'pagehide', () => commission.goes());
+const look = () => document.visibilityState === 'visible' && void commission.look();
+useIntervalFn(look, LOOK_MS);
+useEventListener(document, 'visibilitychange', look);
 onBeforeUnmount(() => void commission.flush());
 </script>
 

@@ -4,6 +4,7 @@ import { keepKeys } from '../../design/commands';
 import { useRouter } from 'vue-router';
 import { api } from '../../document/api';
 import { useCommission } from '../../document/commissionStore';
+import { lastErasure, tellErased } from '../../document/erased';
 import { forget } from '../../document/journal';
 
 /** Everything about one client: handed over in one act, erased in one act. */
@@ -19,8 +20,10 @@ async function erase(): Promise<void> {
     return void (fault.value = `Type ${client.value} to erase everything.`);
   try {
     await commission.flush();
-    const { erased } = await api.eraseClient(client.value);
+    const { erased, left } = await api.eraseClient(client.value);
+    tellErased(erased);
     await Promise.all(erased.map(forget));
+    lastErasure.value = { count: erased.length, left };
     commission.abandon();
     await router.push('/');
   } catch (error) {
@@ -34,7 +37,8 @@ async function erase(): Promise<void> {
     <h2>What is kept about {{ client }}</h2>
     <p class="quiet">
       A commission that is removed can be brought back for 30 days. Erasing is for good: name, place, words,
-      pictures, answers and log go; sizes, materials, orders and prices stay for the books, without the name.
+      pictures, notes, answers and log go, from every backup too, and all files are searched for the name
+      afterwards; sizes, materials, orders and prices stay for the books, without the name.
     </p>
     <p class="acts">
       <a class="act" :href="api.clientExport(client)" data-test="client-export"

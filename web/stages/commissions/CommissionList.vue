@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { MAX_FILE_BYTES } from '../../../core/commission/budgets';
 import { useDebounceFn, useIntersectionObserver, useTitle } from '@vueuse/core';
-import { computed, onMounted, ref, watch } from 'vue';
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { api, ApiProblem, type Listed } from '../../document/api';
 import { useCommands } from '../../design/commands';
 import { today } from '../../units/days';
 import { waitingHere } from '../../document/outbox';
+import { lastErasure, onErased } from '../../document/erased';
+import ClockQuestion from './ClockQuestion.vue';
 import CommissionRow from './CommissionRow.vue';
 import { newCommission } from './newCommission';
 
@@ -136,6 +138,9 @@ const duplicate = (row: Listed) =>
 watch(search, useDebounceFn(load, 120));
 watch(removedToo, load);
 onMounted(load);
+const erasure = lastErasure;
+// What was erased in another tab is not left standing in this one’s list.
+onBeforeUnmount(onErased(() => void load()));
 useCommands([
   { id: 'new', title: 'New commission', run: () => void create() },
   { id: 'import', title: 'Import a commission from a file', run: () => file.value?.click() },
@@ -182,6 +187,19 @@ useCommands([
       <b>{{ fault.says }}</b>
       <p v-for="line in fault.more" :key="line">{{ line }}</p>
       <p class="quiet">Nothing was changed.</p>
+    </div>
+    <ClockQuestion class="noted" />
+    <div v-if="erasure" class="noted" role="status" data-test="erased">
+      <template v-if="erasure.left.length === 0">
+        The client was erased from
+        {{ erasure.count === 1 ? 'one commission' : `${erasure.count} commissions` }} and from the backups.
+        All files were searched afterwards: the name stands nowhere any more.
+      </template>
+      <template v-else>
+        <b>The client was erased, but something is left:</b>
+        <p v-for="line in erasure.left" :key="line">{{ line }}</p>
+      </template>
+      <button class="act" @click="lastErasure = undefined">Close</button>
     </div>
     <div v-if="imported" class="noted" role="status" data-test="imported">
       <b>The commission was taken over. Some of its fields are not known here:</b>

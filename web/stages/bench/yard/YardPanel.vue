@@ -8,8 +8,9 @@ import { colourOf } from '../../../drawing/colour';
 import { facetsOf } from '../../../drawing/facets';
 import PieceDrawing from '../../../drawing/PieceDrawing.vue';
 import { usePointerDrag } from '../../../drawing/usePointerDrag';
-import { api } from '../../../document/api';
+import { api, ApiProblem } from '../../../document/api';
 import { clientPiece, type YardPiece } from '../../../../core/catalogue/studio';
+import { yardNumber } from '../../../../core/yard/number';
 import { useCommission } from '../../../document/commissionStore';
 import { useFigures } from '../../../units/figures';
 import { useStudio } from '../../../document/studioStore';
@@ -71,10 +72,14 @@ async function giveBack(id: string): Promise<void> {
   returning.value = undefined;
   await studio.drop(id).then(
     () => (wrong.value = ''),
-    () => (wrong.value = `${id} could not be taken out of the yard.`),
+    (error: unknown) =>
+      (wrong.value =
+        error instanceof ApiProblem && error.status === 409
+          ? error.message
+          : `${id} could not be taken out of the yard.`),
   );
 }
-const used = computed(() => new Set(props.option.pieces.map((p) => p.id.replace(/\.\d+$/, ''))));
+const used = computed(() => new Set(props.option.pieces.map(yardNumber)));
 
 const drag = usePointerDrag<{ piece: YardPiece; far: boolean; x: number; y: number }>({
   start: (event) => {

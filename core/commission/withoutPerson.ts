@@ -1,0 +1,68 @@
+import { onlyKnown } from './onlyKnown';
+import type { Commission, Option } from './schema';
+
+/**
+ * A client's name as it is compared: two that differ in case, in blanks or in how an accent is written are one.
+ * `clientKey(' Mrs  CEDAR')` is `mrs cedar`.
+ */
+export function clientKey(name: string): string {
+  return name.normalize('NFC').trim().replace(/\s+/g, ' ').toLocaleLowerCase('en');
+}
+
+/** What stands for a name that was erased. */
+const ERASED = 'erased';
+
+/** Name and contact of a client as they stand in a document: what is looked for in other places. */
+export function namesIn({ brief }: Pick<Commission, 'brief'>): string[] {
+  return longEnough([brief.client?.name, brief.client?.contact]);
+}
+
+/** All words that tell whose a commission was. Others may live in the same place: it is no name. */
+function personIn(document: Pick<Commission, 'brief'>): string[] {
+  return [...namesIn(document), ...longEnough([document.brief.client?.place, document.brief.keeper])];
+}
+
+function longEnough(words: readonly (string | undefined)[]): string[] {
+  return words.flatMap((word) => (word && word.trim().length > 1 ? [word.trim()] : []));
+}
+
+/**
+ * A document without anything that tells whose it was: vessel, options, catalogue, budget and build day stay for the
+ * books. What people wrote goes, and what this version does not know; wherever else a word of the person still stands,
+ * in the name of a stone say, it is replaced.
+ */
+export function withoutPerson(document: Commission): Commission {
+  const { buildDay, co2, crew, startTime, budgetMinor, schools } = document.brief;
+  const { pictures: _pictures, site: _site, log: _log, shelved: _shelved, ...rest } = document;
+  const { fixed, chambers, ...vessel } = document.vessel;
+  const bare = {
+    ...rest,
+    title: 'Erased commission',
+    brief: { buildDay, co2, crew, startTime, budgetMinor, schools },
+    vessel: {
+      ...vessel,
+      ...(chambers ? { chambers: chambers.map(({ title: _title, ...c }) => c) } : {}),
+      ...(fixed ? { fixed: fixed.map((f, i) => ({ ...f, title: `Fixed ${i + 1}` })) } : {}),
+    },
+    options: document.options.map(({ underlays: _underlays, ...o }, i): Option => ({ ...o, title: `Option ${i + 1}` })), // prettier-ignore
+  } as Commission;
+  return JSON.parse(JSON.stringify(onlyKnown(bare)), replacing(personIn(document))) as Commission;
+}
+
+/** Replaces the words of a person in every text, letter case aside; the same text always becomes the same. */
+function replacing(words: readonly string[]): (key: string, value: unknown) => unknown {
+  const found = words.map((word) => word.toLocaleLowerCase('en'));
+  return (_key, value) => (typeof value === 'string' ? found.reduce(without, value) : value);
+}
+
+function without(value: string, word: string): string {
+  const lower = value.toLocaleLowerCase('en');
+  // A letter that changes its length with its case: then the whole text goes.
+  if (lower.length !== value.length) return lower.includes(word) ? ERASED : value;
+  let [out, from] = ['', 0];
+  for (let at = lower.indexOf(word); at >= 0; at = lower.indexOf(word, from)) {
+    out += value.slice(from, at) + ERASED;
+    from = at + word.length;
+  }
+  return out + value.slice(from);
+}
