@@ -37,16 +37,32 @@ const bytesAt = async (path: string) => {
 
 describe('scans', () => {
   it('leave a document that comes in, and are there by name: whole, and with fewer triangles', async () => {
-    const { document } = await imported();
+    const { id, document } = await imported();
     const [scan] = scansOf(document);
     expect(JSON.stringify(document).length).toBeLessThan(8_000);
-    const whole = await bytesAt(`/api/meshes/${scan.mesh}`);
+    const whole = await bytesAt(`/api/meshes/${scan.mesh}?of=${id}`);
     expect(meshOfBytes(whole.bytes).faces.length / 3).toBe(scan.triangles);
-    expect(whole.headers['cache-control']).toContain('immutable');
-    const drawn = await bytesAt(`/api/meshes/${scan.mesh}/drawn`);
+    expect(whole.headers['cache-control']).toBe('private, no-store');
+    const drawn = await bytesAt(`/api/meshes/${scan.mesh}/drawn?of=${id}`);
     expect(meshOfBytes(drawn.bytes).faces.length / 3).toBeLessThanOrEqual(600);
     for (const name of ['0'.repeat(32), '..%2Futsuwa.db', 'x'])
       await api().get(`/api/meshes/${name}`).expect(404);
+  });
+
+  it('are given for the commission that names them, and not once its client is erased', async () => {
+    const doc = withScan(2_200);
+    const { id, document, revision } = await imported({ ...doc, brief: { ...doc.brief, client: { name: 'Mr Rowan' } } }); // prettier-ignore
+    const [{ mesh }] = scansOf(document);
+    const answer = async (of: string) => (await api().get(`/api/meshes/${mesh}?of=${of}`)).status;
+    expect([await answer(id), await answer('another'), await answer('')]).toEqual([200, 404, 404]);
+    // Taken out, and perhaps put back: until it is tidied away it is there.
+    const [option] = document.options;
+    const without = { ...document, options: [{ ...option, pieces: [] }] };
+    await api().put(`/api/commissions/${id}`).send({ revision, document: without }).expect(200);
+    expect(await answer(id)).toBe(200);
+    await api().put(`/api/commissions/${id}`).send({ revision: revision + 1, document }).expect(200);
+    await api().post('/api/clients/erase').send({ name: 'Mr Rowan' }).expect(200);
+    expect(await answer(id)).toBe(404);
   });
 
   it('go out with their commission in one file, and come in with it elsewhere', async () => {
@@ -62,7 +78,7 @@ describe('scans', () => {
     const there = await request(other.app).get(`/api/commissions/${copy.body.id}`);
     expect(there.body.document).toEqual(document);
     await request(other.app)
-      .get(`/api/meshes/${scansOf(document)[0].mesh}`)
+      .get(`/api/meshes/${scansOf(document)[0].mesh}?of=${copy.body.id}`)
       .expect(200);
     await request(other.app).get(`/api/commissions/${copy.body.id}/takeoff.csv`).expect(200);
     await other.close();

@@ -6,7 +6,6 @@ import { supplierOf } from '../../core/commission/lookup';
 import { merged } from '../../core/commission/merge';
 import {
   parseCommission,
-  parseCommissionText,
   tooLarge,
   MAX_DOCUMENT_BYTES,
 } from '../../core/commission/parse';
@@ -15,7 +14,7 @@ import type { Commission, Plant } from '../../core/commission/schema';
 import { unknownFields } from '../../core/commission/unknown';
 import { namesIn, withoutPerson } from '../../core/commission/withoutPerson';
 import { scansOf } from '../../core/exchange/apart';
-import { bundle, opened } from '../../core/exchange/bundle';
+import { bundle, isZip, opened } from '../../core/exchange/bundle';
 import { scapeFile, type ScapeEnding } from '../../core/exchange/scapeFile';
 import { order } from '../../core/ordering/order';
 import { plan, type Plan } from '../../core/pipeline/plan';
@@ -52,11 +51,11 @@ export async function readFile(body: Body, meshes: Meshes): Promise<Read> {
   return file.ok ? kept(file.commission, meshes) : file;
 }
 
-/** A new document as a page sends it: alone, its scans are kept already. */
-export function readNew(body: Body, meshes: Meshes): Read {
-  const text = decoder.decode(bytesOfBody(body));
-  const parsed = parseCommissionText(text);
-  return parsed.ok ? kept(parsed.commission, meshes) : parsed;
+/** A new document as a page sends it, not as a file that has its scans beside it. */
+export async function readNew(body: Body, meshes: Meshes): Promise<Read> {
+  const bytes = bytesOfBody(body);
+  if (isZip(bytes)) return { ok: false, faults: [{ path: '(document)', says: 'is a zip, must be imported as a file' }] }; // prettier-ignore
+  return readFile(bytes, meshes);
 }
 
 /** A save: the revision it is based on, and the whole document. */

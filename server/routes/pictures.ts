@@ -35,7 +35,8 @@ export function pictureRoutes(store: Store, taken: Pictures): Router {
     if (!picture) throw notFound('picture');
     res
       .type('image/jpeg')
-      .setHeader('Cache-Control', 'private, max-age=31536000, immutable')
+      // Of a client's home: it stays in no browser when the client is erased.
+      .setHeader('Cache-Control', 'private, no-store')
       .send(picture.jpeg);
   });
 

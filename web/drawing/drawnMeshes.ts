@@ -11,6 +11,8 @@ import { solidMesh } from '../../core/hardscape/solid';
 
 const drawn = shallowReactive(new Map<string, Mesh>());
 const asked = new Set<string>();
+/** The commission that is drawn: the server gives the scans of that one. */
+let whose = '';
 const NOTHING: Mesh = { vertices: new Float64Array(0), faces: new Uint32Array(0) };
 
 /** The surface of a shape for drawing: of a scan nothing until it is there, its sizes as a block if it never comes. */
@@ -29,12 +31,13 @@ export function meshForDrawing(shape: Shape): Mesh {
 }
 
 /** Asks for the scans of an option before anything is drawn of it: they come while its figures are worked out. */
-export function fetchAhead({ pieces }: Pick<Option, 'pieces'>): void {
+export function fetchAhead(commission: string, { pieces }: Pick<Option, 'pieces'>): void {
+  whose = commission;
   for (const { shape } of pieces) if (shape.kind === 'scan') meshForDrawing(shape);
 }
 
 async function fetched(name: string): Promise<Mesh> {
-  const answer = await fetch(`/api/meshes/${name}/drawn`);
+  const answer = await fetch(`/api/meshes/${name}/drawn?of=${encodeURIComponent(whose)}`);
   if (!answer.ok) throw new Error(`${answer.status}`);
   return meshOfBytes(new Uint8Array(await answer.arrayBuffer()));
 }

@@ -44,6 +44,7 @@ const tallied = computed(() =>
   ['vessel', 'bench', 'planting', 'take-off', 'order'].includes(String(route.name)),
 );
 const { plan, field, planted, trouble, waterScale, scapeWork } = useLivePlan(
+  toRef(commission, 'id'),
   toRef(commission, 'document'),
   planned,
   computed(() => studio.elsewhere(props.id)),
@@ -51,7 +52,7 @@ const { plan, field, planted, trouble, waterScale, scapeWork } = useLivePlan(
 );
 watch(
   () => commission.option,
-  (option) => option && fetchAhead(option),
+  (option) => option && fetchAhead(commission.id, option),
 );
 const reloadOrders = async () => {
   orders.value = (await api.orders(props.id).catch(() => ({ orders: orders.value }))).orders;

@@ -18,6 +18,7 @@ const ELSEWHERE_MS = 3_000;
  * only the newest wish waits, so that a drag never queues up.
  */
 export function useLivePlan(
+  id: Readonly<Ref<string>>,
   commission: Ref<Commission | undefined>,
   optionId: Readonly<Ref<string>>,
   elsewhere: Readonly<Ref<Elsewhere>>,
@@ -49,7 +50,7 @@ export function useLivePlan(
       // A vessel that has just changed is read roughly at once, and finely when it has come to rest.
       const rough = known !== undefined && vessel !== known;
       known = vessel;
-      const answer = await remote.compute(pack(commission.value, option), today(), rough, elsewhere.value);
+      const answer = await remote.compute(id.value, pack(commission.value, option), today(), rough, elsewhere.value);
       clearTimeout(refining);
       if (rough) refining = setTimeout(() => void renew(), REST_MS);
       if (answer.field) field.value = answer.field;

@@ -60,13 +60,14 @@ let sent: BedField | undefined;
 let last: { survey: Survey; commission: Commission } | undefined;
 
 async function compute(
+  id: string,
   parcel: Parcel,
   today: Day,
   rough = false,
   elsewhere: Elsewhere = {},
 ): Promise<Computed> {
   const commission = unpack(parcel);
-  const missing = await scansAtHand(commission);
+  const missing = await scansAtHand(id, commission);
   if (missing) return { trouble: missing };
   const cellMm = rough ? ROUGHER * usualCellMm(commission.vessel) : undefined;
   let whole: Plan;

@@ -21,10 +21,10 @@ it('scans are fetched once each; one that cannot be is named by its piece, and a
   vi.resetModules();
   const { scansAtHand } = await import('./scans');
   const { isHeld } = await import('../../core/hardscape/heldMeshes');
-  expect(await scansAtHand(commission)).toMatch(/^The scan of S-1 could not be fetched/);
+  expect(await scansAtHand('c 1', commission)).toMatch(/^The scan of S-1 could not be fetched/);
   there = true;
-  expect(await scansAtHand(commission)).toBeUndefined();
+  expect(await scansAtHand('c 1', commission)).toBeUndefined();
   expect(isHeld(mesh)).toBe(true);
-  expect(await scansAtHand(commission)).toBeUndefined();
-  expect(asked).toEqual([`/api/meshes/${mesh}`, `/api/meshes/${mesh}`]);
+  expect(await scansAtHand('c 1', commission)).toBeUndefined();
+  expect(asked).toEqual([`/api/meshes/${mesh}?of=c%201`, `/api/meshes/${mesh}?of=c%201`]);
 });

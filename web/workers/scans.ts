@@ -7,22 +7,22 @@ import { holdMesh, isHeld } from '../../core/hardscape/heldMeshes';
 const PATIENCE_MS = 30_000;
 
 /**
- * Fetches the meshes of a commission's scans that are not at hand yet.
+ * Fetches the meshes of a commission's scans that are not at hand yet; the server gives those of `id` alone.
  *
  * @returns what is missing, in words, or undefined when all are there
  */
-export async function scansAtHand(commission: Commission): Promise<string | undefined> {
+export async function scansAtHand(id: string, commission: Commission): Promise<string | undefined> {
   const wanted = new Set(scansOf(commission).map((s) => s.mesh));
   const missing = [...wanted].filter((name) => !isHeld(name));
-  const results = await Promise.allSettled(missing.map((name) => fetched(name, wanted)));
+  const results = await Promise.allSettled(missing.map((name) => fetched(id, name, wanted)));
   const lost = missing.find((_, i) => results[i].status === 'rejected');
   if (!lost) return undefined;
   const piece = commission.options[0].pieces.find((p) => p.shape.kind === 'scan' && p.shape.mesh === lost);
   return `The scan of ${piece?.id ?? 'a piece'} could not be fetched, and without it nothing can be measured. It is asked for again with the next change.`;
 }
 
-async function fetched(name: string, wanted: ReadonlySet<string>): Promise<void> {
-  const answer = await fetch(`/api/meshes/${name}`, { signal: AbortSignal.timeout(PATIENCE_MS) });
+async function fetched(id: string, name: string, wanted: ReadonlySet<string>): Promise<void> {
+  const answer = await fetch(`/api/meshes/${name}?of=${encodeURIComponent(id)}`, { signal: AbortSignal.timeout(PATIENCE_MS) });
   if (!answer.ok) throw new Error(`${answer.status}`);
   holdMesh(name, meshOfBytes(new Uint8Array(await answer.arrayBuffer())), wanted);
 }

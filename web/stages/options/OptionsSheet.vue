@@ -16,7 +16,7 @@ import { useSteadySize } from '../../drawing/steadySize';
 const commission = useCommission();
 const f = useFigures();
 const doc = computed(() => commission.document!);
-const plans = useOptionPlans(toRef(commission, 'document'));
+const plans = useOptionPlans(toRef(commission, 'id'), toRef(commission, 'document'));
 const area = ref<HTMLElement>();
 const { width } = useSteadySize(area);
 

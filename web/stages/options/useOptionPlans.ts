@@ -11,7 +11,7 @@ export interface OptionPlan {
 }
 
 /** The plan of every option, one after the other in a worker of its own; renewed as the document changes. */
-export function useOptionPlans(commission: Ref<Commission | undefined>) {
+export function useOptionPlans(id: Readonly<Ref<string>>, commission: Ref<Commission | undefined>) {
   const worker = new Worker(new URL('../../workers/planWorker.ts', import.meta.url), { type: 'module' });
   const remote = wrap<PlanWorker>(worker);
   const pack = packer();
@@ -23,7 +23,7 @@ export function useOptionPlans(commission: Ref<Commission | undefined>) {
     const mine = ++round;
     for (const option of commission.value?.options ?? []) {
       if (!commission.value) return;
-      const answer = await remote.compute(pack(commission.value, option), today());
+      const answer = await remote.compute(id.value, pack(commission.value, option), today());
       if (mine !== round) return;
       // The worker sends a bed only when it is another one than it sent last.
       const field = answer.field ?? last?.field;
