@@ -1,12 +1,18 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoCommissions } from '../../demo/commissions';
 import { parseCommission } from '../commission/parse';
 import type { Commission, Piece } from '../commission/schema';
+import { anyScape } from '../testing/anyScape';
 import { mutant } from '../testing/mutants';
 import { example, piece, scape, soil } from '../testing/scape';
 import { unfinished } from './finite';
 import { plan } from './plan';
+import { plantedPlan } from '../planted/planted';
 import { report } from './report';
+
+/** Shapes, beds and stones that are tried; more by `UTSUWA_ROUNDS`. */
+const ROUNDS = Number(process.env.UTSUWA_ROUNDS ?? 60);
 
 /** Everything that is worked out of every option; where a figure of it is none. */
 function worked(commission: Commission): string | undefined {
@@ -15,6 +21,8 @@ function worked(commission: Commission): string | undefined {
     const { field: _field, standing: _standing, ...survey } = whole.survey;
     const where = unfinished({ ...whole, survey });
     if (where) return where;
+    const planted = unfinished(plantedPlan(commission, whole.survey));
+    if (planted) return `planted.${planted}`;
     expect(JSON.stringify(report(whole, 'care'))).not.toMatch(/:null,"unit"/);
   }
   return undefined;
@@ -33,6 +41,19 @@ describe('whatever is accepted', () => {
       expect(`${seed}: ${worked(parsed.commission) ?? 'whole'}`).toBe(`${seed}: whole`);
     }
     expect(accepted).toBeGreaterThan(5);
+  });
+
+  it('is worked out to the last figure, in vessels of any shape with any stones, beds and plants', () => {
+    let accepted = 0;
+    fc.assert(
+      fc.property(anyScape, (commission) => {
+        if (!commission) return;
+        accepted++;
+        expect(worked(commission) ?? 'whole').toBe('whole');
+      }),
+      { numRuns: ROUNDS, verbose: 0 },
+    );
+    expect(accepted).toBeGreaterThan(ROUNDS / 3);
   });
 
   it('is worked out where nothing carries a stone: lifted out of the bed, or moved off the one it rested on', () => {

@@ -11,8 +11,12 @@ export interface Gaps {
   sideGapMm: number;
 }
 
-/** A pane counts as front when its outward side looks forward by more than this (the sine of 40°). */
+/**
+ * A pane counts as front when its outward side looks forward by more than this (the sine of 40°); where none does, as in a
+ * triangle with its tip in front, those that look forward most.
+ */
 const FORWARD = 0.64;
+const ALIKE = 1e-6;
 
 /** How far a standing piece stays clear of the panes around the display, to about 1 mm at curved glass. */
 export function gapsOf(standing: Standing, field: BedField, vessel: Vessel): Gaps {
@@ -31,7 +35,10 @@ export function gapsOf(standing: Standing, field: BedField, vessel: Vessel): Gap
 
 /** Clearance of a ring of points to the panes of an anticlockwise outline. */
 export function outlineGaps(hull: Polygon, ring: Polygon): Gaps {
-  const panes = edgesOf(ring).map((edge) => ({ edge, front: facesForward(edge) }));
+  const edges = edgesOf(ring);
+  const forward = edges.map(lookingForward);
+  const asFront = Math.min(FORWARD, Math.max(...forward) - ALIKE);
+  const panes = edges.map((edge, i) => ({ edge, front: forward[i] > asFront }));
   const gaps = { frontGapMm: Infinity, sideGapMm: Infinity };
   const least = (front: boolean, mm: number) => {
     const key = front ? 'frontGapMm' : 'sideGapMm';
@@ -49,6 +56,12 @@ export function outlineGaps(hull: Polygon, ring: Polygon): Gaps {
     if (!inside) least(nearest.front, -nearest.mm);
   }
   if (!isConvex(ring)) pokingCorners(hull, ring).forEach((mm) => least(false, -mm));
+  // All of it lies outside, beyond panes of one kind: from those of the other it is as far as it is.
+  for (const front of [true, false]) {
+    if (Number.isFinite(front ? gaps.frontGapMm : gaps.sideGapMm)) continue;
+    for (const pane of panes)
+      if (pane.front === front) hull.forEach((p) => least(front, distanceTo(p, pane.edge)));
+  }
   return gaps;
 }
 
@@ -59,7 +72,8 @@ function pokingCorners(hull: Polygon, ring: Polygon): number[] {
     .map((corner) => Math.min(...edgesOf(hull).map((edge) => distanceTo(corner, edge))));
 }
 
-function facesForward([a, b]: readonly [Point, Point]): boolean {
+/** How far the outward side of a pane looks forward: 1 straight to the front, 0 sideways, -1 backwards. */
+function lookingForward([a, b]: readonly [Point, Point]): number {
   // Anticlockwise: the outward normal is the direction turned to the right, so forward is towards +x.
-  return (b[0] - a[0]) / Math.hypot(b[0] - a[0], b[1] - a[1]) > FORWARD;
+  return (b[0] - a[0]) / Math.hypot(b[0] - a[0], b[1] - a[1]);
 }
