@@ -1,4 +1,7 @@
-/* npm run measure: how long the main computations take here. `-- --json` prints them as a list. */
+/*
+ * npm run measure: how long the main computations take here. `-- survey packed` measures those parts alone,
+ * `-- --json` prints them as a list.
+ */
 import { plantedRows, plantedGrowth } from './planted';
 import { mkdtemp, readdir, readFile, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
@@ -148,26 +151,41 @@ async function firstScreenKb(): Promise<number | undefined> {
   return Math.round(sizes.reduce((a, b) => a + b, 0) / 1024);
 }
 
+/** What is measured, by the name with which it is asked for. */
+const PARTS: Record<string, () => Promise<Row[]> | Row[]> = {
+  survey: surveyRows,
+  vessel: vesselRows,
+  reading: readingRows,
+  edits: editRows,
+  bench: benchRows,
+  packed: packedRows,
+  list: listRows,
+  scans: scanRows,
+  undo: undoRows,
+  planted: plantedRows,
+  opened: async () => [await openedRow()],
+  page: pageRows,
+};
+/** What is held against twice as much of it. */
+const GROWING: Record<string, () => Promise<object[]>> = { growth: growthRows, plantedGrowth };
+
+const asked = process.argv.slice(2).filter((word) => !word.startsWith('--'));
+const strange = asked.filter((name) => !(name in PARTS) && !(name in GROWING));
+if (strange.length > 0) {
+  console.error(`${strange.join(', ')}: must be of ${[...Object.keys(PARTS), ...Object.keys(GROWING)].join(', ')}`); // prettier-ignore
+  process.exit(2);
+}
+const wanted = (name: string) => asked.length === 0 || asked.includes(name);
+
 await built();
-const rows = [
-  ...(await surveyRows()),
-  ...(await vesselRows()),
-  ...(await readingRows()),
-  ...(await editRows()),
-  ...(await benchRows()),
-  ...(await packedRows()),
-  ...(await listRows()),
-  ...(await scanRows()),
-  ...undoRows(),
-  ...(await plantedRows()),
-  await openedRow(),
-  ...(await pageRows()),
-];
-const growth = [...(await growthRows()), ...(await plantedGrowth())];
+const rows: Row[] = [];
+for (const [name, measured] of Object.entries(PARTS)) if (wanted(name)) rows.push(...(await measured()));
+const growth: object[] = [];
+for (const [name, measured] of Object.entries(GROWING)) if (wanted(name)) growth.push(...(await measured()));
 if (process.argv.includes('--json')) console.log(JSON.stringify({ rows, growth }, null, 2));
 else {
   console.table(Object.fromEntries(rows.map(({ name, ...rest }) => [name, rest])));
-  console.table(growth);
-  const kb = await firstScreenKb();
+  if (growth.length > 0) console.table(growth);
+  const kb = asked.length === 0 ? await firstScreenKb() : undefined;
   if (kb !== undefined) console.log(`first screen: ${kb} kB of script, compressed`);
 }

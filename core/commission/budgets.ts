@@ -26,6 +26,8 @@ export const BUDGETS = {
   scanned: 2_000_000,
   /** Layers of an option times its planted regions. */
   layersTimesPlantings: 2_000,
+  /** The floor, so many times over, that the planted regions of one option may cover together, by the boxes around them. */
+  plantedFloors: 25,
   /** Pieces of all options. */
   pieces: 3_000,
 } as const;

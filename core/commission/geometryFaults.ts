@@ -1,6 +1,7 @@
-import { areCorners, firstCrossing, type Polygon } from '../geometry/polygon';
+import { areCorners, firstCrossing, polygonBounds, type Polygon } from '../geometry/polygon';
 import { solidFault } from '../geometry/mesh';
 import { briefFaults } from './briefFaults';
+import { BUDGETS } from './budgets';
 import type { Fault } from './fault';
 import { facesOf, verticesOf } from './meshArrays';
 import type { Commission, Option, Shape } from './schema';
@@ -11,7 +12,10 @@ export function geometryFaults(commission: Commission): Fault[] {
   return [
     ...vesselFaults(commission.vessel),
     ...briefFaults(commission),
-    ...commission.options.flatMap((o, i) => optionFaults(o, `options[${i}]`)),
+    ...commission.options.flatMap((o, i) => [
+      ...optionFaults(o, `options[${i}]`),
+      ...floorsFaults(o, commission.vessel.innerMm, `options[${i}].plants`),
+    ]),
   ];
 }
 
@@ -46,6 +50,15 @@ function regionFaults(region: Polygon | undefined, path: string): Fault[] {
   const [a, b] = crossing;
   return [{ path, says: `crosses itself: edge ${a} meets edge ${b}, must be a ring that does not` }];
 }
+
+/** Regions are asked for at every cell of the floor that they may cover: many over each other take long, and are no plan. */
+function floorsFaults({ plants }: Option, { length, width }: { length: number; width: number }, path: string): Fault[] {
+  const within = (lo: number, hi: number, most: number) => Math.max(0, Math.min(hi, most) - Math.max(lo, 0));
+  const boxes = plants.flatMap(({ region }) => (region ? [polygonBounds(region)] : []));
+  const floors = boxes.reduce((n, [left, front, right, back]) => n + (within(left, right, length) / length) * (within(front, back, width) / width), 0);
+  if (floors <= BUDGETS.plantedFloors) return [];
+  return [{ path, says: `cover the floor ${Math.round(floors)} times over together, must be at most ${BUDGETS.plantedFloors} times: draw regions that lie beside each other` }];
+} // prettier-ignore
 
 function gridFaults(top: Option['bed'][number]['top'], path: string): Fault[] {
   if (top.kind !== 'grid' || top.mm.length === top.columns * top.rows) return [];

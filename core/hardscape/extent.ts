@@ -35,9 +35,16 @@ export function extentOfMesh({ vertices }: Mesh, m: Matrix): Extent {
 /** Length, width and height of a shape as it lies in the hand, mm; of a scan as it was measured. */
 export function sizeMmOf(shape: Shape): readonly [number, number, number] {
   if (shape.kind !== 'mesh') return shape.sizeMm;
-  const { lo, hi } = extentOf(shape, rotation(0));
-  return [hi[0] - lo[0], hi[1] - lo[1], hi[2] - lo[2]];
+  const known = sizes.get(shape);
+  if (known) return known;
+  const { lo, hi } = extentOfMesh(solidMesh(shape), rotation(0));
+  const size = [hi[0] - lo[0], hi[1] - lo[1], hi[2] - lo[2]] as const;
+  sizes.set(shape, size);
+  return size;
 }
+
+/** Sizes by the shape that has them; apart from `kept`, which knows it as it stands. */
+const sizes = new WeakMap<Shape, readonly [number, number, number]>();
 
 /** As each shape was last turned: shapes are replaced, never changed in place. */
 const kept = new WeakMap<Shape, { m: Matrix; extent: Extent }>();

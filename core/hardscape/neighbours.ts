@@ -27,15 +27,16 @@ export function earlierNeighbours(all: readonly Standing[]): Standing[][] {
   });
 }
 
-/** True when the upright boxes around two standing pieces have space in common. */
-export function mayOverlap(a: Standing, b: Standing): boolean {
-  const [p, q] = [a.columns.extent, b.columns.extent];
+/** True when the upright boxes around two standing pieces have space in common, or are nearer than `reachMm`. */
+export function mayOverlap(a: Standing, b: Standing, reachMm = 0): boolean {
+  const p = a.columns.extent;
+  const q = b.columns.extent;
   return (
-    a.xMm + p.lo[0] < b.xMm + q.hi[0] &&
-    b.xMm + q.lo[0] < a.xMm + p.hi[0] &&
-    a.yMm + p.lo[1] < b.yMm + q.hi[1] &&
-    b.yMm + q.lo[1] < a.yMm + p.hi[1] &&
-    a.zMm + p.lo[2] < b.zMm + q.hi[2] &&
-    b.zMm + q.lo[2] < a.zMm + p.hi[2]
+    a.xMm + p.lo[0] < b.xMm + q.hi[0] + reachMm &&
+    b.xMm + q.lo[0] < a.xMm + p.hi[0] + reachMm &&
+    a.yMm + p.lo[1] < b.yMm + q.hi[1] + reachMm &&
+    b.yMm + q.lo[1] < a.yMm + p.hi[1] + reachMm &&
+    a.zMm + p.lo[2] < b.zMm + q.hi[2] + reachMm &&
+    b.zMm + q.lo[2] < a.zMm + p.hi[2] + reachMm
   );
 }

@@ -23,33 +23,62 @@ export type Side = 'left' | 'right' | 'front' | 'back';
 /** What is that near carries, mm: grains and pads give that much. */
 const CARRIES_MM = 2;
 
+/** Of each column of a piece what the bed and the glass do for it: nothing, bear it, or it has nothing in it. */
+const [HANGS, BORNE, EMPTY] = [0, 1, 2];
+export type Grounded = Uint8Array;
+
+/** Columns of a standing piece that grain or glass carries. Grain carries what is buried in it. */
+export function groundedIn({ columns: col, xMm, yMm, zMm }: Standing, field: BedField): Grounded {
+  const grounded = new Uint8Array(col.columns * col.rows);
+  for (let row = 0, c = 0; row < col.rows; row++) {
+    const y = yMm + col.y0 + row * col.dyMm;
+    for (let column = 0; column < col.columns; column++, c++) {
+      if (col.first[c] === col.first[c + 1]) {
+        grounded[c] = EMPTY;
+        continue;
+      }
+      const foot = col.lo[col.first[c]] + zMm;
+      const x = xMm + col.x0 + column * col.dxMm;
+      const onBed = foot <= CARRIES_MM || (onFloor(field, x, y) && foot <= field.surfaceMm[cellAt(field, x, y)] + CARRIES_MM); // prettier-ignore
+      grounded[c] = onBed ? BORNE : HANGS;
+    }
+  }
+  return grounded;
+}
+
 /**
  * Whether a piece stands: the middle of its mass over the convex hull of what carries it. Grain carries what is
- * buried in it, glass and other pieces what touches them from above.
+ * buried in it, glass and other pieces what touches them from above. `grounded` is asked of the bed unless it is known.
  * Valid for rigid pieces of one density, set down without a push. Leaves out: what a deep bury holds sideways, glue.
  * Test: stability.test.ts, "tips a block at the angle at which its middle stands over its edge".
  */
-export function stabilityOf(standing: Standing, field: BedField, near: readonly Standing[]): Stability {
+export function stabilityOf(
+  standing: Standing,
+  field: BedField,
+  near: readonly Standing[],
+  grounded: Grounded = groundedIn(standing, field),
+): Stability {
   const { columns: col, xMm, yMm, zMm } = standing;
   const points: Point[] = [];
   let feet = 0;
-  /** Sounds one column; what carries it there is a point of the base. */
-  const sound = (row: number, column: number): boolean => {
-    const c = row * col.columns + column;
-    if (col.first[c] === col.first[c + 1]) return false;
-    const [x, y] = [xMm + col.x0 + column * col.dxMm, yMm + col.y0 + row * col.dyMm];
-    const foot = col.lo[col.first[c]] + zMm;
-    if (!carried(foot, x, y, field, near)) return false;
-    points.push([x, y]);
-    feet += foot;
-    return true;
-  };
+  const under = near.filter((n) => n.zMm + n.columns.extent.lo[2] < zMm + col.extent.hi[2]);
   // Of each row the first and the last that is carried: the ring around them is the ring around all.
   for (let row = 0; row < col.rows; row++) {
+    const y = yMm + col.y0 + row * col.dyMm;
+    const below = under.filter(({ columns: l, yMm: at }) => {
+      const there = Math.round((y - at - l.y0) / l.dyMm);
+      return there >= 0 && there < l.rows;
+    });
     let left = 0;
-    while (left < col.columns && !sound(row, left)) left++;
+    while (left < col.columns && !isBorne(standing, grounded, below, row, left, y)) left++;
+    if (left === col.columns) continue;
     let right = col.columns - 1;
-    while (right > left && !sound(row, right)) right--;
+    while (right > left && !isBorne(standing, grounded, below, row, right, y)) right--;
+    for (let column = left; ; column = right) {
+      points.push([xMm + col.x0 + column * col.dxMm, y]);
+      feet += col.lo[col.first[row * col.columns + column]] + zMm;
+      if (column === right) break;
+    }
   }
   const base = hullOf(points);
   const [mx, my, mz] = middleOf(col);
@@ -60,18 +89,25 @@ export function stabilityOf(standing: Standing, field: BedField, near: readonly 
   return { base, middle, heightMm, insideMm, tipsAtDeg, towards };
 }
 
-function carried(foot: number, x: number, y: number, field: BedField, near: readonly Standing[]): boolean {
-  if (foot <= CARRIES_MM) return true;
-  if (onFloor(field, x, y) && foot <= field.surfaceMm[cellAt(field, x, y)] + CARRIES_MM) return true;
-  return near.some(({ columns: l, xMm, yMm, zMm }) => {
+/** Whether anything bears one column: bed or glass, or a piece whose row lies below its own. */
+function isBorne({ columns: col, xMm, zMm }: Standing, grounded: Grounded, below: readonly Standing[], row: number, column: number, y: number): boolean {
+  const c = row * col.columns + column;
+  if (grounded[c] !== HANGS || below.length === 0) return grounded[c] === BORNE;
+  return borneBy(below, col.lo[col.first[c]] + zMm, xMm + col.x0 + column * col.dxMm, y);
+} // prettier-ignore
+
+/** Whether one of the pieces under it bears a spot. */
+function borneBy(near: readonly Standing[], foot: number, x: number, y: number): boolean {
+  for (let n = 0; n < near.length; n++) {
+    const { columns: l, xMm, yMm, zMm } = near[n];
     const row = Math.round((y - yMm - l.y0) / l.dyMm);
     const column = Math.round((x - xMm - l.x0) / l.dxMm);
-    if (row < 0 || column < 0 || row >= l.rows || column >= l.columns) return false;
+    if (row < 0 || column < 0 || row >= l.rows || column >= l.columns) continue;
     const c = row * l.columns + column;
     for (let k = l.first[c]; k < l.first[c + 1]; k++)
       if (l.lo[k] + zMm < foot && l.hi[k] + zMm >= foot - CARRIES_MM) return true;
-    return false;
-  });
+  }
+  return false;
 }
 
 const middles = new WeakMap<Columns, readonly [number, number, number]>();

@@ -11,12 +11,17 @@ export function layerTop(layer: Layer, vessel: Vessel): HeightAt {
   const base = baseTop(layer, vessel);
   const brim = vessel.innerMm.height;
   const mounds = layer.mounds ?? [];
+  if (mounds.length === 0) return (x, y) => Math.min(Math.max(base(x, y), 0), brim);
+  // Asked at every column of every piece: figures in one row, nothing made anew.
+  const hills = Float64Array.from(mounds.flatMap(({ at, radiusMm, heightMm }) => [at[0], at[1], radiusMm * radiusMm, heightMm])); // prettier-ignore
   return (x, y) => {
     let z = base(x, y);
-    for (const { at, radiusMm, heightMm } of mounds) {
-      const t = ((x - at[0]) ** 2 + (y - at[1]) ** 2) / radiusMm ** 2;
+    for (let m = 0; m < hills.length; m += 4) {
+      const dx = x - hills[m];
+      const dy = y - hills[m + 1];
+      const rest = 1 - (dx * dx + dy * dy) / hills[m + 2];
       // A smooth hill, h·(1 − (d/r)²)²: flat on top and flat where it meets the bed.
-      if (t < 1) z += heightMm * (1 - t) ** 2;
+      if (rest > 0) z += hills[m + 3] * rest * rest;
     }
     return Math.min(Math.max(z, 0), brim);
   };

@@ -26,12 +26,9 @@ export function cellGradient(field: BedField, column: number, row: number): [num
 export function steepestOf(field: BedField, layer: number): SlopeSpot {
   const { columns, rows, dxMm, dyMm } = field;
   const best: SlopeSpot = { deg: 0, xyMm: [0, 0] };
-  const top = (corner: number) => {
-    let z = 0;
-    for (let i = 0; i <= layer; i++) z += field.cornerThicknessMm[i][corner];
-    return z;
-  };
-  const present = (corner: number) => field.cornerThicknessMm[layer][corner] > 1e-9;
+  const top = topOf(field, layer);
+  const own = field.cornerThicknessMm[layer];
+  const present = (corner: number) => own[corner] > 1e-9;
   const { cornerCut: cut } = field;
   let steepest = 0;
   for (let row = 0; row < rows; row++) {
@@ -42,14 +39,29 @@ export function steepestOf(field: BedField, layer: number): SlopeSpot {
       // A corner outside the glass belongs to no slope that anybody could see.
       if (floorShare(field, row * columns + column) < 0.5) continue;
       if (cut[near] !== cut[near + 1] || cut[near] !== cut[far] || cut[near] !== cut[far + 1]) continue;
-      const [a, b, c, d] = [top(near), top(near + 1), top(far), top(far + 1)];
-      const rise = Math.hypot((b - a + d - c) / (2 * dxMm), (c - a + d - b) / (2 * dyMm));
-      if (rise > steepest) {
-        steepest = rise;
+      const a = top[near];
+      const b = top[near + 1];
+      const c = top[far];
+      const d = top[far + 1];
+      const alongX = (b - a + d - c) / (2 * dxMm);
+      const alongY = (c - a + d - b) / (2 * dyMm);
+      const squared = alongX * alongX + alongY * alongY;
+      if (squared > steepest) {
+        steepest = squared;
         best.xyMm = [(column + 0.5) * dxMm, (row + 0.5) * dyMm];
       }
     }
   }
-  best.deg = (Math.atan(steepest) * 180) / Math.PI;
+  best.deg = (Math.atan(Math.sqrt(steepest)) * 180) / Math.PI;
   return best;
+}
+
+/** Upper surface of a layer at every corner: it and all below it, one after the other. */
+function topOf({ cornerThicknessMm }: BedField, layer: number): Float64Array {
+  const top = Float64Array.from(cornerThicknessMm[0]);
+  for (let i = 1; i <= layer; i++) {
+    const thickness = cornerThicknessMm[i];
+    for (let corner = 0; corner < top.length; corner++) top[corner] += thickness[corner];
+  }
+  return top;
 }

@@ -1,6 +1,6 @@
 import type { Shape } from '../commission/schema';
 import type { Columns } from '../hardscape/columns';
-import type { Displaced } from '../hardscape/displace';
+import type { Alone, Displaced } from '../hardscape/displace';
 import type { Standing } from '../hardscape/settle';
 import type { BedField } from '../substrate/bedField';
 import type { LayerSurvey } from './layers';
@@ -21,8 +21,12 @@ export interface SurveyMemo {
   layers: Slot<LayerSurvey[]>;
   fixed: Slot<Standing[]>;
   open: Slot<{ water: number; air: number }>;
+  /** Part of each layer that lies below the water line. */
+  wet: Slot<number[]>;
   columns: WeakMap<Shape, Map<string, Columns>>;
   displaced: Map<string, Slot<Displaced>>;
+  /** The same as if each piece were the only one. */
+  alone: Map<string, Slot<Alone>>;
   areas: Map<string, Slot<unknown>>;
   /** While an edge of the vessel is dragged: what pieces displace is taken over though the floor changes. */
   rough: boolean;
@@ -36,8 +40,10 @@ export function newMemo(rough = false): SurveyMemo {
     layers: {},
     fixed: {},
     open: {},
+    wet: {},
     columns: new WeakMap(),
     displaced: new Map(),
+    alone: new Map(),
     areas: new Map(),
     slot(slots, id) {
       const slot = slots.get(id) ?? {};
@@ -45,6 +51,13 @@ export function newMemo(rough = false): SurveyMemo {
       return slot;
     },
   };
+}
+
+/** Where a piece and others stand, and what they are, as part of a key: compared figure by figure, nothing written out. */
+export function placesOf(own: Standing, others: readonly Standing[]): unknown[] {
+  const key: unknown[] = [own.columns, own.xMm, own.yMm, own.zMm];
+  for (const s of others) key.push(s.columns, s.xMm, s.yMm, s.zMm);
+  return key;
 }
 
 /** The slot's value when it was made from the same key, otherwise a new one, which it then keeps. */

@@ -1,8 +1,7 @@
 import { mayOverlap } from '../hardscape/neighbours';
-import { stabilityOf, type Side } from '../hardscape/stability';
-import type { Standing } from '../hardscape/settle';
+import { groundedIn, stabilityOf, type Grounded, type Side } from '../hardscape/stability';
 import type { SurveyInput } from './input';
-import { remembered, type SurveyMemo } from './memo';
+import { placesOf, remembered, type SurveyMemo } from './memo';
 
 /** How surely a piece stands by itself; those that are joined or fixed are not asked. */
 export interface StandSurvey {
@@ -26,16 +25,17 @@ export function surveyStands({ option, standing, field }: SurveyInput, memo: Sur
   return standing.flatMap((s): StandSurvey[] => {
     const { id, stand, fixed } = s.piece;
     if (fixed || held.has(id)) return [];
-    const grown = reaching(s);
-    const near = standing.filter((o) => o !== s && mayOverlap(o, grown));
-    const place = (p: Standing) => [p.xMm, p.yMm, p.zMm];
-    const key = [
-      field,
-      s.columns,
-      ...near.map((n) => n.columns),
-      JSON.stringify([place(s), near.map(place)]),
-    ];
-    const found = remembered(memo.slot(memo.areas, `stands ${id}`), key, () => stabilityOf(s, field, near));
+    const near = standing.filter((o) => o !== s && mayOverlap(o, s, REACH_MM));
+    const slot = memo.slot(memo.areas, `stands ${id}`);
+    const own = memo.slot(memo.areas, `grounded ${id}`);
+    const found = remembered(slot, [field, ...placesOf(s, near)], () =>
+      stabilityOf(
+        s,
+        field,
+        near,
+        remembered(own, [field, ...placesOf(s, [])], () => groundedIn(s, field)) as Grounded,
+      ),
+    );
     const { base, insideMm, tipsAtDeg, towards } = found as ReturnType<typeof stabilityOf>;
     return [
       {
@@ -47,11 +47,4 @@ export function surveyStands({ option, standing, field }: SurveyInput, memo: Sur
       },
     ];
   });
-}
-
-/** A piece with a little more around it. */
-function reaching(s: Standing): Standing {
-  const { lo, hi } = s.columns.extent;
-  const by = (v: readonly number[], mm: number) => v.map((x) => x + mm) as unknown as typeof lo;
-  return { ...s, columns: { ...s.columns, extent: { lo: by(lo, -REACH_MM), hi: by(hi, REACH_MM) } } };
 }

@@ -17,8 +17,8 @@ import type { SurveyInput } from './input';
 import { surveyGroups, surveyJoints, type GroupSurvey, type JointSurvey } from './groups';
 import { surveyLayers, type LayerSurvey } from './layers';
 import { weigh, type MassSurvey } from './masses';
-import { newMemo, remembered, type SurveyMemo } from './memo';
-import { poreWaterL } from './pores';
+import { newMemo, placesOf, remembered, type SurveyMemo } from './memo';
+import { poreWaterL, shareBelow } from './pores';
 import { surveyPieces, type PieceSurvey } from './pieces';
 import { surveyStands, type StandSurvey } from './stands';
 import { surveyPlantings, type PlantingSurvey } from './plantings';
@@ -113,7 +113,10 @@ export function survey(commission: Commission, ask: SurveyAsk = {}): Survey {
     chambersL -
     pocketsDryL;
   const bedL = nettoLayers.reduce((total, l) => total + l.volumeL, 0) + pocketsWetL + pocketsDryL;
-  const inBedL = poreWaterL(field, nettoLayers, bedMaterials, vessel.waterLineMm);
+  const wetShares = remembered(memo.wet, [field, vessel.waterLineMm], () =>
+    nettoLayers.map((_, i) => shareBelow(field, i, vessel.waterLineMm)),
+  );
+  const inBedL = poreWaterL(nettoLayers, bedMaterials, wetShares);
   const piecesL = sum(displaced, ownMm3) / MM3_PER_L;
   const grains = [
     ...nettoLayers.map((l, i) => ({ litres: l.volumeL, material: bedMaterials[i] })),
@@ -186,17 +189,17 @@ function measure(
   const neighbours = earlierNeighbours(all);
   const displaced = all.map((s, i) => {
     const earlier = neighbours[i];
-    const place = (p: Standing) => [p.xMm, p.yMm, p.zMm];
-    const key = [
-      memo.rough ? field.stack.count : field,
-      s.columns,
-      ...earlier.map((e) => e.columns),
-      // A line above the piece is the same to it as one at its top.
-      memo.rough
-        ? JSON.stringify([s.xMm, s.yMm, s.piece.stand])
-        : JSON.stringify([Math.min(vessel.waterLineMm, highestMm(s)), place(s), earlier.map(place)]),
-    ];
-    return remembered(memo.slot(memo.displaced, s.piece.id), key, () => displace(s, field, vessel, earlier));
+    const key = memo.rough
+      ? [field.stack.count, s.columns, ...earlier.map((e) => e.columns), JSON.stringify([s.xMm, s.yMm, s.piece.stand])]
+      : // A line above the piece is the same to it as one at its top.
+        [field, Math.min(vessel.waterLineMm, highestMm(s)), ...placesOf(s, earlier)]; // prettier-ignore
+    const line = Math.min(vessel.waterLineMm, highestMm(s));
+    const slot = memo.slot(memo.alone, s.piece.id);
+    return remembered(memo.slot(memo.displaced, s.piece.id), key, () =>
+      displace(s, field, vessel, earlier, (alone) =>
+        memo.rough ? alone() : remembered(slot, [field, line, ...placesOf(s, [])], alone),
+      ),
+    );
   });
   return [displaced.slice(fixed.length), displaced.slice(0, fixed.length)];
 }

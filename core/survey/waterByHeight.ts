@@ -4,7 +4,7 @@ import { earlierNeighbours } from '../hardscape/neighbours';
 import { floorShare } from '../substrate/bedField';
 import { MM3_PER_L } from '../units/volume';
 import { fixedStanding } from './fixed';
-import { poreWaterL } from './pores';
+import { poreWaterL, shareBelow } from './pores';
 import type { Survey } from './survey';
 
 /** Water above the bed when it stands at a height, L. */
@@ -39,7 +39,11 @@ export function waterByHeight(
       (sum, standing, i) => sum + displace(standing, field, at, earlier[i]).ownInFreeWater,
       0,
     );
-    const poresL = poreWaterL(field, survey.layers, materials, mm);
+    const poresL = poreWaterL(
+      survey.layers,
+      materials,
+      survey.layers.map((_, i) => shareBelow(field, i, mm)),
+    );
     const freeL = (open * cellMm2 - taken) / MM3_PER_L;
     return { mm, litres: freeL + poresL, freeL, poresL };
   });
