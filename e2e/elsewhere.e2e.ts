@@ -125,6 +125,8 @@ describe('a commission whose client was erased elsewhere', () => {
     await retitle('Hazel landing');
     await saved();
     const other = await worksOnItToo();
+    // A tab that nobody looks at does not ask by itself.
+    await page.evaluate(() => Object.defineProperty(document, 'visibilityState', { value: 'hidden' }));
     await send('POST', `${server.url}/api/clients/erase`, { name: 'Mrs Hazel' });
     expect(await keptInBrowser()).toContain('Hazel landing');
     await retitle('Hazel loft');
@@ -141,5 +143,40 @@ describe('a commission whose client was erased elsewhere', () => {
     await other.browserContext().close();
     await page.goto(`${server.url}/c/${id}/brief`, { waitUntil: 'load' });
     expect(await sheet('No longer kept')).toMatch(/Its client was erased/);
+  });
+
+  it('is taken off a page that is left open, without a key pressed', async () => {
+    await send('POST', `${server.url}/api/clients/erase`, { name: ' mrs  HAZEL' });
+    // As when somebody comes back to the tab; otherwise it asks every twenty seconds.
+    await page.evaluate(() => document.dispatchEvent(new Event('visibilitychange')));
+    expect(await sheet('No longer kept')).toMatch(/Its client was erased/);
+    const seen = await page.evaluate(() => `${document.title} ${document.body.innerText}`);
+    expect(seen).not.toMatch(/Hazel/i);
+    const fields = await page.$$eval('input, textarea', (all) =>
+      all.map((e) => (e as HTMLInputElement).value),
+    );
+    expect(fields.join()).not.toMatch(/Hazel/i);
+  });
+});
+
+describe('a page that was open while Utsuwa was brought up to date', () => {
+  it('says that a newer version is here, keeps what was typed, and loads it when it is asked to', async () => {
+    // What a page of an earlier version asks for is not there any more.
+    const missing = await fetch(`${server.url}/assets/BenchStage-earlier.js`);
+    expect([missing.status, missing.headers.get('content-type')]).toEqual([404, expect.stringContaining('json')]); // prettier-ignore
+    let earlier = true;
+    await page.setRequestInterception(true);
+    page.on('request', (request) => {
+      const gone = earlier && /\/assets\/TakeOffStage/.test(request.url());
+      void (gone ? request.respond({ status: 404, body: '{}' }) : request.continue());
+    });
+    await retitle('Hazel study');
+    await page.click('a[href$="/take-off"]');
+    const at = onPage(page, server.url);
+    expect(await at.words('[data-test="newer"]')).toMatch(/newer version of Utsuwa is here.*What you typed is kept/s); // prettier-ignore
+    earlier = false;
+    await Promise.all([page.waitForNavigation(), at.press('[data-test="newer"] button')]);
+    await page.waitForSelector('[data-test="newer"]', { hidden: true });
+    await page.waitForFunction(() => document.querySelector('.head h2')?.textContent === 'Hazel study');
   });
 });

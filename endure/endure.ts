@@ -1,8 +1,12 @@
+import { crowd } from './crowd';
+import { flat } from './flat';
 import { hostileDocuments } from './hostile';
 import { holds } from './hold';
 import { kills } from './kills';
+import { killsDuringBackups, killsDuringCreations, killsDuringMigrations, killsDuringRestores } from './killsOf'; // prettier-ignore
 import { lockedElsewhere, twoServers } from './locks';
 import { manyCommissions } from './many';
+import { memory } from './memory';
 import type { Result } from './result';
 import { browserKilled, closedAndReopened, twoBrowsers, typedAndGone } from './typed';
 import { visits } from './visits';
@@ -16,6 +20,9 @@ const DEMO = ['valley', 'cliff', 'cube', 'desk', 'wall', 'rescape'].map((name) =
 
 const MEASUREMENTS: Record<string, () => Promise<Result>> = {
   hold: () => holds(),
+  crowd: () => crowd(200),
+  memory: () => memory(),
+  flat: () => flat(500, 5_000, 2_000),
   locked: () => lockedElsewhere(40),
   servers: () => twoServers(400),
   many: () => manyCommissions(10_000),
@@ -26,6 +33,10 @@ const MEASUREMENTS: Record<string, () => Promise<Result>> = {
   visits: () => visits(DEMO),
   hostile: () => hostileDocuments(1_000, 120),
   kills: () => kills(10_000),
+  creations: () => killsDuringCreations(2_000),
+  migrations: () => killsDuringMigrations(100),
+  backups: () => killsDuringBackups(60),
+  restores: () => killsDuringRestores(100),
 };
 
 const asked = process.argv.slice(2);

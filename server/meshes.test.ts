@@ -60,7 +60,10 @@ describe('scans', () => {
     const without = { ...document, options: [{ ...option, pieces: [] }] };
     await api().put(`/api/commissions/${id}`).send({ revision, document: without }).expect(200);
     expect(await answer(id)).toBe(200);
-    await api().put(`/api/commissions/${id}`).send({ revision: revision + 1, document }).expect(200);
+    await api()
+      .put(`/api/commissions/${id}`)
+      .send({ revision: revision + 1, document })
+      .expect(200);
     await api().post('/api/clients/erase').send({ name: 'Mr Rowan' }).expect(200);
     expect(await answer(id)).toBe(404);
   });

@@ -8,8 +8,11 @@ import type { Mesh } from '../geometry/mesh';
 
 const held = new Map<string, Mesh>();
 
-/** Bytes of meshes that are held at most; the ones held longest without being asked for go first. */
-const MOST_BYTES = 400 * 1024 * 1024;
+/**
+ * Bytes of meshes that are held at most, by each thread that measures: all that one option may have, twice over. The ones
+ * held longest go first.
+ */
+const MOST_BYTES = 128 * 1024 * 1024;
 let bytes = 0;
 
 const sizeOf = ({ vertices, faces }: Mesh) => vertices.byteLength + faces.byteLength;

@@ -4,11 +4,7 @@ import type { Change } from '../../core/commission/changes';
 import type { Fault } from '../../core/commission/fault';
 import { supplierOf } from '../../core/commission/lookup';
 import { merged } from '../../core/commission/merge';
-import {
-  parseCommission,
-  tooLarge,
-  MAX_DOCUMENT_BYTES,
-} from '../../core/commission/parse';
+import { parseCommission, tooLarge, MAX_DOCUMENT_BYTES } from '../../core/commission/parse';
 import { withKnown } from '../../core/catalogue/knownPlants';
 import type { Commission, Plant } from '../../core/commission/schema';
 import { unknownFields } from '../../core/commission/unknown';

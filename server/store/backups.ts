@@ -1,3 +1,4 @@
+import { existsSync } from 'node:fs';
 import { chmod, copyFile, mkdir, readdir, rename, rm } from 'node:fs/promises';
 import { basename, join } from 'node:path';
 import { connect, type Connection } from './connection';
@@ -137,26 +138,38 @@ export async function inEveryBackup(folder: string, work: (db: Connection) => Pr
 }
 
 /**
- * Puts a backup in the place of the database. What was there is kept beside it and its new name returned.
+ * Puts a backup in the place of the database. What was there is kept beside it and its new name returned. Whenever it is
+ * cut off, the folder has the one or the other, whole: the old is copied, not moved, and the new takes its name at once.
  * The folder must have been claimed.
  */
 export async function restore(folder: string, file: string, now = new Date()): Promise<string | undefined> {
   const faults = await within(file, (db) => db.check(true));
   if (faults.length > 0) throw new Error(`${basename(file)} is damaged itself: ${faults[0]}`);
   const database = join(folder, DATABASE);
-  const aside = join(folder, 'replaced', now.toISOString().replace(/[:.]/g, '-'));
-  await mkdir(aside, { recursive: true, mode: 0o700 });
-  // Copied before anything is moved: a disk that fills up meanwhile leaves everything as it was.
+  // Copied before anything is changed: a disk that fills up meanwhile leaves everything as it was.
   const fresh = `${database}.new`;
   await ownFile(fresh);
   await copyFile(file, fresh);
   await chmod(fresh, 0o600);
-  let kept = false;
+  if (!existsSync(database)) {
+    await rename(fresh, database);
+    return undefined;
+  }
+  await emptiedLog(database);
+  const aside = join(folder, 'replaced', now.toISOString().replace(/[:.]/g, '-'));
+  await mkdir(aside, { recursive: true, mode: 0o700 });
   for (const ending of ['', '-wal', '-shm'])
-    await rename(`${database}${ending}`, join(aside, `${DATABASE}${ending}`)).then(
-      () => (kept = true),
-      () => {},
-    );
+    if (existsSync(`${database}${ending}`))
+      await copyFile(`${database}${ending}`, join(aside, `${DATABASE}${ending}`));
+  // A log of the old one must not be taken for one of the new; what it had is in the file by now.
+  for (const ending of ['-wal', '-shm']) await rm(`${database}${ending}`, { force: true });
   await rename(fresh, database);
-  return kept ? aside : undefined;
+  return aside;
+}
+
+/** What its log has goes into the file itself; a file that is damaged is left as it is. */
+async function emptiedLog(database: string): Promise<void> {
+  const db = connect(database);
+  await db.checkpoint().catch(() => {});
+  await db.close();
 }

@@ -20,6 +20,8 @@ export interface Connection {
   writing: Database;
   migrate(statements: string[]): Promise<void>;
   scrub(): Promise<void>;
+  /** Brings what the log has into the file, and cuts the log. */
+  checkpoint(): Promise<void>;
   check(thorough: boolean): Promise<string[]>;
   copyTo(file: string): Promise<void>;
   close(): Promise<void>;
@@ -49,6 +51,7 @@ export function connect(file: string, { readOnly = false } = {}): Connection {
     writing: over(write),
     migrate: (statements) => ask((thread) => thread.migrate(statements)),
     scrub: () => ask((thread) => thread.scrub()),
+    checkpoint: () => ask((thread) => thread.checkpoint()),
     check: (thorough) => ask((thread) => thread.check(thorough)),
     copyTo: (to) => ask((thread) => thread.copyTo(to)),
     close: async () => {

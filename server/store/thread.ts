@@ -129,6 +129,12 @@ const thread = {
       await client.execute('PRAGMA wal_checkpoint(TRUNCATE)');
     }),
 
+  checkpoint: () =>
+    attempt(writer, async (client) => {
+      reader.drop();
+      await client.execute('PRAGMA wal_checkpoint(TRUNCATE)');
+    }),
+
   /** What SQLite finds wrong with the file; nothing when it is whole. */
   check: (thorough: boolean) =>
     attempt(reader, async (client) => {

@@ -19,8 +19,8 @@ async function accept(): Promise<void> {
     <b>Is today {{ dayOf(leap.now) }}?</b>
     <p>
       This machine’s clock says so, and Utsuwa last ran on {{ dayOf(leap.seen) }}. Until somebody says that it
-      is right, nothing that was removed is deleted for good and no backup makes way. If it is wrong, set the
-      clock of the machine and start Utsuwa again.
+      is right, nothing that was removed is deleted for good, and no older backup makes way for a new one. If
+      it is wrong, set the clock of the machine and start Utsuwa again.
     </p>
     <button class="act" data-test="clock-right" @click="accept">It is right</button>
   </div>
