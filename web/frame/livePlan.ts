@@ -50,7 +50,13 @@ export function useLivePlan(
       // A vessel that has just changed is read roughly at once, and finely when it has come to rest.
       const rough = known !== undefined && vessel !== known;
       known = vessel;
-      const answer = await remote.compute(id.value, pack(commission.value, option), today(), rough, elsewhere.value);
+      const answer = await remote.compute(
+        id.value,
+        pack(commission.value, option),
+        today(),
+        rough,
+        elsewhere.value,
+      );
       clearTimeout(refining);
       if (rough) refining = setTimeout(() => void renew(), REST_MS);
       if (answer.field) field.value = answer.field;

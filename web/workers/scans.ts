@@ -22,7 +22,9 @@ export async function scansAtHand(id: string, commission: Commission): Promise<s
 }
 
 async function fetched(id: string, name: string, wanted: ReadonlySet<string>): Promise<void> {
-  const answer = await fetch(`/api/meshes/${name}?of=${encodeURIComponent(id)}`, { signal: AbortSignal.timeout(PATIENCE_MS) });
+  const answer = await fetch(`/api/meshes/${name}?of=${encodeURIComponent(id)}`, {
+    signal: AbortSignal.timeout(PATIENCE_MS),
+  });
   if (!answer.ok) throw new Error(`${answer.status}`);
   holdMesh(name, meshOfBytes(new Uint8Array(await answer.arrayBuffer())), wanted);
 }
