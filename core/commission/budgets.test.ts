@@ -33,6 +33,22 @@ describe('what one document may have in all', () => {
       /^later is nested deeper than 40/,
     ],
     [
+      'plants over plants',
+      (d) =>
+        (d.options[0].plants = Array.from({ length: 40 }, (_, i) => ({
+          id: `p${i}`,
+          plant: d.catalogue.plants[0].id,
+          spacingMm: 30,
+          region: [
+            [0, 0],
+            [9_000, 0],
+            [9_000, 9_000],
+            [0, 9_000],
+          ],
+        }))),
+      /^options\[0\]\.plants cover the floor 40 times over together, must be at most 25 times/,
+    ],
+    [
       'corners',
       (d) =>
         (d.options[0].plants = Array.from({ length: 11 }, (_, i) => ({
