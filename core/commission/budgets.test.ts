@@ -143,5 +143,6 @@ describe('documents that are within them', () => {
     expect(survey.brimL).toBeCloseTo((innerMm.length * innerMm.width * innerMm.height) / 1e6, 6);
     expect(survey.piecesL + survey.freeWaterL + survey.airL).toBeCloseTo(survey.brimL, 6);
     expect(survey.pieces[0].volumeL).toBeCloseTo(0.18, 9);
-  });
+    // As much as may be is measured: on a machine that is busy it takes what it takes.
+  }, 300_000);
 });

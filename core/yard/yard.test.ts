@@ -15,7 +15,7 @@ describe('a piece of the yard', () => {
     const s = scape();
     const own = piece({ id: 'S-14', owned: true });
     const bought = piece({ id: 'S-03', at: [400, 180] });
-    const doc = parsed({ ...s, options: [{ ...s.options[0], pieces: [own, bought, { ...own, id: 'S-14.2', at: [200, 100] }] }] }); // prettier-ignore
+    const doc = parsed({ ...s, options: [{ ...s.options[0], pieces: [own, bought, { ...own, id: 'S-14.2', yard: 'S-14', at: [200, 100] }] }] }); // prettier-ignore
     const found = plan(doc, { elsewhere: { 'S-14': ['Slate valley'], 'S-03': ['Slate valley'] } }).findings.filter((f) => f.id === 'piece.reserved'); // prettier-ignore
     expect(found.map((f) => inEnglish(f.says))).toEqual(['S-14 is also in Slate valley.', 'S-14.2 is also in Slate valley.']); // prettier-ignore
     expect(plan(doc).findings.filter((f) => f.id === 'piece.reserved')).toEqual([]);
