@@ -82,7 +82,8 @@ export async function takenIn(req: IncomingMessage, folder: string, limit: numbe
     }
     return { body: file ? { file } : joined(parts, size), done };
   } catch (error) {
-    into?.destroy();
+    // Only once it is closed: a file that is still being opened would be made anew after it was deleted.
+    if (into) await closed(into);
     done();
     // The connection broke: nobody hears this, and it is no fault of the server's.
     if (!slow.ended && req.errored) throw new Problem(400, 'The request was cut off.');
@@ -106,6 +107,14 @@ function joined(parts: readonly Uint8Array[], size: number): Uint8Array<ArrayBuf
     at += part.byteLength;
   }
   return bytes;
+}
+
+function closed(into: Writable): Promise<void> {
+  return new Promise((resolve) => {
+    if (into.closed) return resolve();
+    into.once('close', () => resolve());
+    into.destroy();
+  });
 }
 
 /** Until what was written has gone to the disk, or cannot. */

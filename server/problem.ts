@@ -71,6 +71,8 @@ function asProblem(error: unknown): Problem {
       trouble: trouble.kind,
     });
   if (error instanceof ZodError) return new Problem(400, 'The request has an answer that is not allowed.');
+  if ((error as { code?: string }).code === 'ENOSPC')
+    return new Problem(507, 'The disk is full. Nothing was changed.', { trouble: 'full' });
   const status = (error as { status?: number }).status;
   if (status && status >= 400 && status < 500) return new Problem(status, 'The request cannot be read.');
   return new Problem(500, 'Something went wrong here. Nothing was changed; try again.');
