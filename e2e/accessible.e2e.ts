@@ -2,7 +2,6 @@ import axe from 'axe-core';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { openBrowser } from './browser';
-import { onPage } from './page';
 import { demoServer, type DemoServer } from './server';
 
 /* Every page, on paper and dim, against the Web Content Accessibility Guidelines 2.1 at levels A and AA. */
@@ -66,7 +65,7 @@ const PAGES: [page: string, path: string, there: string][] = [
 
 describe('for everyone, on paper and dim', () => {
   it.each(PAGES)('%s', async (_page, path, there) => {
-    await onPage(page, server.url).open(path);
+    await page.goto(`${server.url}${path}`, { waitUntil: 'load' });
     await page.waitForSelector(there);
     expect(await violations({ type: 'tag', values: RULES })).toEqual([]);
     await otherTheme();

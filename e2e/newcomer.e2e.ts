@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { withDemo } from './harness';
 import { figure } from './page';
 
-const b = withDemo(undefined, { shared: true });
+const b = withDemo();
 const saved = () => b.saved();
 const row = (name: string) => `[data-row="${name}"]`;
 

@@ -8,11 +8,6 @@ export function onPage(page: Page, url: string) {
 
   return {
     open: async (path: string) => {
-      if (page.url().startsWith(`${url}/`)) await walked(page, path);
-      else await page.goto(`${url}${path}`, { waitUntil: 'load' });
-    },
-    /** The same from nothing: everything is fetched and begun anew. */
-    load: async (path: string) => {
       await page.goto(`${url}${path}`, { waitUntil: 'load' });
     },
     /** Waits for something to be there and returns its words. */
@@ -80,21 +75,6 @@ export function onPage(page: Page, url: string) {
       await page.click(`${within} ::-p-text(${text})`);
     },
   };
-}
-
-/**
- * Goes to an address within the page, as its own links do, over the list: the commission is left and opened anew, and what
- * the browser has fetched and compiled stays. To do that again for each test took more than all that tests do.
- */
-async function walked(page: Page, path: string): Promise<void> {
-  const go = (to: string) =>
-    page.evaluate((address) => {
-      history.pushState(null, '', address);
-      dispatchEvent(new PopStateEvent('popstate', { state: null }));
-    }, to);
-  await go('/');
-  await page.waitForSelector('.page [data-test="new"]');
-  if (path !== '/') await go(path);
 }
 
 /** What lies over something for longer than this is there to stay, ms. */
