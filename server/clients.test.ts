@@ -93,6 +93,9 @@ describe('what is kept about a client', () => {
 
   it('asks whose', async () => {
     await api().post('/api/clients/erase').send({}).expect(400);
+    const nobodys = await commissionOf('');
+    await api().post('/api/clients/erase').send({ name: ' \t' }).expect(400);
+    expect((await getCommission(b.store, nobodys))!.erasedAt).toBeNull();
     await api().get('/api/clients/export').expect(400);
   });
 });

@@ -15,7 +15,8 @@ import { wire, type Text } from '../store/largeText';
 import { meshFile } from '../store/meshes';
 import type { Store } from '../store/store';
 
-const named = z.object({ name: z.string().min(1).max(200) });
+// Blanks alone are nobody's name: they would be that of every commission without a client.
+const named = z.object({ name: z.string().trim().min(1).max(200) });
 
 /** What is kept about one client: handed over in one act, erased in one act. */
 export function clientRoutes(store: Store, jobs: Jobs): Router {
