@@ -11,8 +11,11 @@ const CHROMIUM = [
   '/usr/bin/chromium-browser',
 ];
 
-/** Pages of a test live for seconds: the slowest of the compilers never pays back what it takes of two cores. */
-const SHORT_LIVED = ['--js-flags=--no-turbofan'];
+/**
+ * Pages of a test live for seconds: the slowest of the compilers never pays back what it takes of two cores, and who asked
+ * for less motion does not wait for lists that open.
+ */
+const SHORT_LIVED = ['--js-flags=--no-turbofan', '--force-prefers-reduced-motion'];
 
 /** What tests look at is drawn by software: with half the pixels each way a tenth less of all that two cores do; sizes stay. */
 export const COARSE = 0.5;

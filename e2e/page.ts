@@ -55,14 +55,7 @@ export function onPage(page: Page, url: string) {
     /** Clicks something once it has come to rest and nothing that is going away, a sheet say, lies over it. */
     press: async (selector: string) => {
       const handle = await page.waitForSelector(selector);
-      const end = Date.now() + MOST_COVERED_MS;
-      let before = '';
-      for (let now = 'x'; now !== before;) {
-        before = now;
-        await new Promise((resolve) => setTimeout(resolve, 80));
-        now = JSON.stringify(await handle!.boundingBox());
-        if (Date.now() < end && (await handle!.evaluate(isCovered))) before = '';
-      }
+      await handle!.evaluate(atRest, MOST_COVERED_MS);
       await page.click(selector);
     },
     /** Gives something the keyboard, a drawn piece too. */
@@ -79,13 +72,28 @@ export function onPage(page: Page, url: string) {
 
 /** What lies over something for longer than this is there to stay, ms. */
 const MOST_COVERED_MS = 3_000;
-/** Something of a layer above the page lies over the middle of an element; runs in the page. */
-function isCovered(el: Element): boolean {
-  el.scrollIntoView({ block: 'nearest', inline: 'nearest' });
-  const box = el.getBoundingClientRect();
-  const top = document.elementFromPoint(box.x + box.width / 2, box.y + box.height / 2);
-  const layer = top?.closest('.v-overlay');
-  return layer !== undefined && layer !== null && !layer.contains(el);
+/**
+ * In the page: waits until an element has stood still for some frames with nothing of a layer above the page over its
+ * middle, or for `mostMs` where something is and stays there.
+ */
+async function atRest(el: Element, mostMs: number): Promise<void> {
+  const covered = () => {
+    el.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+    const box = el.getBoundingClientRect();
+    const top = document.elementFromPoint(box.x + box.width / 2, box.y + box.height / 2);
+    const layer = top?.closest('.v-overlay');
+    return layer !== undefined && layer !== null && !layer.contains(el);
+  };
+  const end = performance.now() + mostMs;
+  // A list that is still opening lets every press through, even where nobody sees it move.
+  const opening = () => el.closest<HTMLElement>('.v-overlay__content')?.style.pointerEvents === 'none';
+  let [still, last] = [0, ''];
+  while (still < 4) {
+    await new Promise((frame) => requestAnimationFrame(frame));
+    const now = JSON.stringify(el.getBoundingClientRect());
+    still = now === last && !opening() && (performance.now() > end || !covered()) ? still + 1 : 0;
+    last = now;
+  }
 }
 
 /** A spot of an element where it is not covered: its middle, otherwise the first of a few around it. */

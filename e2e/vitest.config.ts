@@ -1,4 +1,5 @@
 import { defineConfig } from 'vitest/config';
+import { LongestFirst } from './longestFirst';
 
 /** The real server and the real interface, two files side by side. */
 export default defineConfig({
@@ -9,5 +10,6 @@ export default defineConfig({
     hookTimeout: 120_000,
     // Each file has a server and a browser of its own; two at a time keep two cores busy.
     maxWorkers: 2,
+    sequence: { sequencer: LongestFirst },
   },
 });

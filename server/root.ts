@@ -1,5 +1,5 @@
 import { existsSync } from 'node:fs';
-import { dirname, join, relative } from 'node:path';
+import { dirname, join } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
 
 /** The folder of the project, whether this runs from its sources or from what was built of them. */
@@ -12,13 +12,15 @@ function above(folder: string): string {
   return above(parent);
 }
 
+/** What begins a thread or process of its own: its source without the ending, from the project's folder. */
+export type Started = 'server/jobs/thread' | 'server/store/thread' | 'server/pictures/process';
+
 /**
- * The file with which a thread or process of its own begins, beside the module at `url`. Sources go through a few lines
+ * The file with which a thread or process begins. What was built begins with what was built; sources go through a few lines
  * that can read TypeScript, or take what UTSUWA_BUILT names, where tests have built it: it begins in a tenth of the time.
  */
-export function threadFile(url: string, name: 'thread' | 'process' = 'thread'): URL {
-  if (!url.endsWith('.ts')) return new URL(`./${name}.js`, url);
-  const built = process.env.UTSUWA_BUILT;
-  if (!built) return new URL(`./${name}.mjs`, url);
-  return pathToFileURL(join(built, relative(ROOT, dirname(fileURLToPath(url))), `${name}.js`));
+export function threadFile(name: Started): URL {
+  const fromSources = import.meta.url.endsWith('.ts');
+  const built = fromSources ? process.env.UTSUWA_BUILT : join(ROOT, 'dist', 'node');
+  return pathToFileURL(built ? join(built, `${name}.js`) : join(ROOT, `${name}.mjs`));
 }

@@ -211,10 +211,12 @@ async function atRest(el: HTMLElement): Promise<{ x: number; y: number; swiped: 
   const swiped = first.top < 60 || first.bottom > window.innerHeight - 10;
   if (swiped) el.scrollIntoView({ block: 'center' });
   let [still, last] = [0, ''];
+  const sheet = el.closest<HTMLElement>('.v-overlay__content');
   while (still < 4) {
     await new Promise((frame) => requestAnimationFrame(frame));
     const now = JSON.stringify(el.getBoundingClientRect());
-    still = now === last ? still + 1 : 0;
+    // A list that is still opening lets every press through, even where nobody sees it move.
+    still = now === last && sheet?.style.pointerEvents !== 'none' ? still + 1 : 0;
     last = now;
   }
   const { x, y, width, height } = el.getBoundingClientRect();

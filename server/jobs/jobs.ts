@@ -87,7 +87,7 @@ export function openJobs({ patienceMs = PATIENCE_MS } = {}): Pool {
 
 function openLane(lane: (typeof LANES)[Lane], patienceMs: number) {
   const pool = new Piscina({
-    filename: threadFile(import.meta.url).href,
+    filename: threadFile('server/jobs/thread').href,
     minThreads: lane.threads.min,
     maxThreads: lane.threads.max,
     idleTimeout: lane.idleMs,

@@ -25,7 +25,7 @@ export function openPictures({ patienceMs = PATIENCE_MS, idleMs = IDLE_MS } = {}
   let idle: NodeJS.Timeout | undefined;
 
   function started(): ChildProcess {
-    const child = fork(fileURLToPath(threadFile(import.meta.url, 'process')), {
+    const child = fork(fileURLToPath(threadFile('server/pictures/process')), {
       serialization: 'advanced',
       execArgv: [],
       stdio: ['ignore', 'ignore', 'inherit', 'ipc'],

@@ -70,7 +70,7 @@ interface Live {
 }
 
 function spawn(data: { url: string; readOnly: boolean }): Live {
-  const worker = new Worker(threadFile(import.meta.url), { workerData: data });
+  const worker = new Worker(threadFile('server/store/thread'), { workerData: data });
   const thread = wrap<StoreThread>(nodeEndpoint(worker));
   const live = { worker, thread, ended: false } as Live;
   live.lost = new Promise<never>((_, reject) => {

@@ -1,5 +1,6 @@
 import { createVuetify } from 'vuetify';
-import 'vuetify/styles';
+import 'vuetify/styles/layers';
+import 'vuetify/styles/core';
 
 /** The two themes; their colours follow tokens.css, which everything drawn here by hand uses. */
 export const vuetify = createVuetify({

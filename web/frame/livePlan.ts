@@ -4,6 +4,7 @@ import { onScopeDispose, shallowRef, watch, type Ref } from 'vue';
 import type { Commission } from '../../core/commission/schema';
 import { packer } from '../workers/parcel';
 import type { FieldView, PlanWorker, ShownPlan, ShownPlanted } from '../workers/planWorker';
+import { planThread } from '../workers/planThread';
 import type { Elsewhere } from '../../core/yard/reserved';
 import { today } from '../units/days';
 
@@ -25,7 +26,7 @@ export function useLivePlan(
   /** Whether what is planted is looked at, wanted for its findings, or not wanted: nobody waits for its light then. */
   wantsPlanted: Readonly<Ref<'now' | 'later' | 'never'>>,
 ) {
-  const worker = new Worker(new URL('../workers/planWorker.ts', import.meta.url), { type: 'module' });
+  const worker = planThread();
   const remote = wrap<PlanWorker>(worker);
   const pack = packer();
   const plan = shallowRef<ShownPlan>();

@@ -4,6 +4,7 @@ import type { Commission } from '../../../core/commission/schema';
 import { today } from '../../units/days';
 import { packer } from '../../workers/parcel';
 import type { FieldView, ShownPlan, PlanWorker } from '../../workers/planWorker';
+import { planThread } from '../../workers/planThread';
 
 export interface OptionPlan {
   plan: ShownPlan;
@@ -12,7 +13,7 @@ export interface OptionPlan {
 
 /** The plan of every option, one after the other in a worker of its own; renewed as the document changes. */
 export function useOptionPlans(id: Readonly<Ref<string>>, commission: Ref<Commission | undefined>) {
-  const worker = new Worker(new URL('../../workers/planWorker.ts', import.meta.url), { type: 'module' });
+  const worker = planThread();
   const remote = wrap<PlanWorker>(worker);
   const pack = packer();
   const plans = shallowRef<Record<string, OptionPlan>>({});
