@@ -1,5 +1,6 @@
 import { dayPlus } from '../calendar/day';
-import { materialOf, optionOf, plantOf } from '../commission/lookup';
+import { plantOf } from '../catalogue/entries';
+import { materialOf, optionOf } from '../commission/lookup';
 import { layerOrigin, pieceOrigin, pieceState, plantingOrigin } from '../commission/origin';
 import { filterStateOf } from '../commission/usual';
 import type { Commission, Joint, Option } from '../commission/schema';

@@ -4,7 +4,7 @@ import type { Commission } from '../commission/schema';
 import type { Survey } from '../survey/survey';
 import type { TakeOff } from '../takeoff/takeOff';
 import type { Finding } from '../words/finding';
-import { clockOf } from './clock';
+import { clockOf } from '../calendar/clock';
 import { say, type Said, type Text } from '../words/text';
 import { beforehandOf } from './beforehand';
 import { clockFindings, dayFindings } from './dayFindings';
@@ -72,4 +72,4 @@ export function endsOf({ startTime, waterInMin, doneMin }: BuildPlan): Text {
   return say('day.ends.water', { water: clockOf(startTime, waterInMin), done });
 }
 
-export { clockOf } from './clock';
+export { clockOf } from '../calendar/clock';

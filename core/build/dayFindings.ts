@@ -2,7 +2,7 @@ import { startTimeOf } from '../commission/usual';
 import type { Commission } from '../commission/schema';
 import type { Finding } from '../words/finding';
 import { PRACTICE, say, type Text } from '../words/text';
-import { clockOf, minuteOf } from './clock';
+import { clockOf, minuteOf } from '../calendar/clock';
 import type { Lane } from './lanes';
 import type { Scheduled } from './schedule';
 

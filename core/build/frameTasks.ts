@@ -1,5 +1,8 @@
 import { bringing, recipeFor } from '../filling/filling';
-import { unpackedDevices, lateDevices } from '../gear/gear';
+import { filterStateOf } from '../commission/usual';
+import { bacteriaDays } from '../filling/bacteria';
+import { gasFromDay, gearThere, lateDevices, unpackedDevices } from '../gear/gear';
+import { lightOf } from '../light/photoperiod';
 import { waterByHeight } from '../survey/waterByHeight';
 import { inCelsius, inLitres, inMm } from '../words/measure';
 import { PRACTICE, say, type Text } from '../words/text';
@@ -15,9 +18,9 @@ const SET = ['stones', 'wood', 'floor-stones', 'wiggle'];
 
 /** What every build has: the floor and the gear before it. A tank that runs stands level and has its gear. */
 export function openingTasks(job: Job): Task[] {
-  const { co2, rescape } = job.commission.brief;
+  const { rescape } = job.commission.brief;
   const { gear } = workOf(job);
-  const unpacked = gear === 'gas' ? 'unpack.detail.gas' : co2 ? 'unpack.detail.co2' : 'unpack.detail';
+  const unpacked = gear === 'gas' ? 'unpack.detail.gas' : 'unpack.detail';
   const named = unpackedDevices(job.commission).map((d) => d.name);
   const protect: [Text, Text] = rescape
     ? [say('protect.title.there'), say('protect.detail.there')]
@@ -59,7 +62,7 @@ export function closingTasks(job: Job): Task[] {
   const { co2, rescape } = job.commission.brief;
   const work = workOf(job);
   const planted = job.plantings.some((p) => p.plugs > 0);
-  const starting = rescape ? 'start.title.there' : 'start.title';
+  const percent = Math.round(lightOf(job.commission, 1).outputShare * 100);
   return [
     ...(work.gear !== 'none'
       ? [
@@ -69,8 +72,8 @@ export function closingTasks(job: Job): Task[] {
             'finish',
             work.gear === 'gas'
               ? [say('equipment.title.gas')]
-              : [say(co2 ? 'equipment.title.co2' : 'equipment.title'), say('equipment.short')],
-            say('equipment.detail'),
+              : [say('equipment.title'), say('equipment.short')],
+            work.gear === 'gas' ? say('equipment.detail') : equipmentWords(job),
             RATES.equipment * (work.gear === 'gas' ? GAS_SHARE : 1),
             ['unpack', 'gaps', 'soil', ...SET, ...bedTaskIds(job)],
           ),
@@ -93,17 +96,11 @@ export function closingTasks(job: Job): Task[] {
             job,
             'start',
             'finish',
-            [say(starting), say(rescape ? 'start.short.there' : 'start.short')],
-            startWords(
-              job,
-              say(
-                rescape
-                  ? 'start.detail.there'
-                  : co2 && !job.commission.brief.care?.co2FromDay
-                    ? 'start.detail.co2'
-                    : 'start.detail',
-              ),
-            ),
+            [
+              say(rescape ? 'start.title.there' : 'start.title', { percent }),
+              say(rescape ? 'start.short.there' : 'start.short'),
+            ],
+            startWords(job),
             RATES.start,
             ['fill', 'equipment', ...(isFlooded(job) ? plantingTaskIds(job) : [])],
             co2 ? together([CAUTIONS.power, CAUTIONS.gas]) : CAUTIONS.power,
@@ -128,8 +125,29 @@ export function closingTasks(job: Job): Task[] {
   ];
 }
 
-/** What is started, and what comes later and is not. */
-function startWords({ commission }: Job, words: Text): Text {
+/** What of the gear goes into the water or on its pipes, by name where it is listed. */
+function equipmentWords({ commission }: Job): Text {
+  const wet = gearThere(commission, 'filter', 'pipes', 'heater', 'co2', 'skimmer').filter((g) => g.origin !== 'here'); // prettier-ignore
+  return wet.length > 0
+    ? say('equipment.detail.list', { devices: wet.map((g) => g.name) })
+    : say('equipment.detail');
+}
+
+/** What is started, of what there is: nothing that is not listed is named, and what comes later is. */
+function startWords({ commission }: Job): Text {
+  const { brief } = commission;
+  const on = gearThere(commission, 'filter', 'heater', 'lamp').map((g) => g.name);
+  const moved = filterStateOf(brief) !== 'new' && !brief.rescape?.filterKept;
+  const steps = [
+    ...(moved || gearThere(commission, 'media').length > 0 ? [say('start.media')] : []),
+    ...(on.length > 0 ? [say('start.on', { devices: on })] : []),
+    ...(gasFromDay(commission) === 0 ? [say('start.gas')] : []),
+    ...(bacteriaDays(commission).includes(0) ? [say('start.bacteria')] : []),
+    ...(brief.rescape ? [say('start.temperature')] : []),
+    ...(gearThere(commission, 'timer').length > 0 ? [say('start.timer')] : []),
+    say('start.leaks'),
+  ];
+  const words = say('start.detail', { steps });
   const late = lateDevices(commission).map((d) => d.name);
   return late.length > 0 ? say('start.without', { words, devices: late }) : words;
 }

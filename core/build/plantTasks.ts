@@ -1,4 +1,4 @@
-import { plantOf } from '../commission/lookup';
+import { plantOf } from '../catalogue/entries';
 import type { Plant } from '../commission/schema';
 import { polygonBounds } from '../geometry/polygon';
 import type { TakeOffLine } from '../takeoff/line';

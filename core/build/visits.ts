@@ -1,5 +1,6 @@
 import { dayPlus, daysFrom, type Day } from '../calendar/day';
-import { materialOf, plantOf } from '../commission/lookup';
+import { plantOf } from '../catalogue/entries';
+import { materialOf } from '../commission/lookup';
 import { bringing, canMinutes } from '../filling/filling';
 import { lateDevices } from '../gear/gear';
 import { inLitres, inMm } from '../words/measure';
@@ -68,7 +69,7 @@ export function visitsOf(job: Job): LaterVisit[] {
   }
   for (const device of lateDevices(commission))
     add(
-      daysFrom(commission.brief.buildDay, device.arrives!),
+      daysFrom(commission.brief.buildDay, device.device.arrives!),
       {
         title: device.name,
         detail: say('visit.gear'),

@@ -1,5 +1,5 @@
 import { dayPlus, type Day } from '../calendar/day';
-import { materialOf, optionOf } from '../commission/lookup';
+import { materialOf, materialOfKind, optionOf } from '../commission/lookup';
 import { dosingSchoolOf, waterSchoolOf } from '../commission/usual';
 import { firstFill } from '../filling/firstFill';
 import type { Commission, DosingSchool, Material, WaterSchool } from '../commission/schema';
@@ -10,10 +10,11 @@ import { inLitres } from '../words/measure';
 import { PRACTICE, say, type Text } from '../words/text';
 import { rounded } from '../units/quantity';
 import { DOSING_RULES, dosesOf, INERT_RULES, NOTHING_TO_FEED } from './dosing';
+import { gasFromDay } from '../gear/gear';
 import { recipeFor } from '../filling/filling';
 import type { Recipe } from '../water/recipe';
 import { roSchedule, type RoSchedule } from '../water/roSchedule';
-import { clocksOf, lightOf, MOST_LIGHT_HOURS, type LightWeek } from './light';
+import { clocksOf, lightOf, MOST_LIGHT_HOURS, type LightWeek } from '../light/photoperiod';
 import type { CareDay } from './careDay';
 import { eventsOf, laterOf, type LaterEvent } from './events';
 import { gatesOf, stockOf, type StockGate } from './gates';
@@ -120,7 +121,7 @@ export function carePlan(commission: Commission, survey: Survey): CarePlan {
       forLitres: survey.freeWaterL,
       ...foodMl(commission, survey.freeWaterL),
     },
-    light: { ...clocksOf(commission), ...gasFrom(brief) },
+    light: { ...clocksOf(commission), ...gasFrom(commission) },
     ...(gates ? { stock: stockOf(brief, gates, read) } : {}),
     ...(ro ? { ro } : {}),
     weeks,
@@ -135,13 +136,14 @@ export function carePlan(commission: Commission, survey: Survey): CarePlan {
 }
 
 /** The day from which gas is on, where it is not the first. */
-function gasFrom({ co2, care, buildDay }: Commission['brief']): { co2From?: Day } {
-  return co2 && care?.co2FromDay ? { co2From: dayPlus(buildDay, care.co2FromDay) } : {};
+function gasFrom(commission: Commission): { co2From?: Day } {
+  const after = gasFromDay(commission);
+  return after ? { co2From: dayPlus(commission.brief.buildDay, after) } : {};
 }
 
 /** Plant food of one dose, mL, where its entry says how much for each 100 L. */
-function foodMl({ catalogue }: Commission, litres: number): { mlADose?: number } {
-  const dose = catalogue.materials.find((m) => m.kind === 'plant-food')?.dosePer100L;
+function foodMl(commission: Commission, litres: number): { mlADose?: number } {
+  const dose = materialOfKind(commission, 'plant-food')?.dosePer100L;
   return dose === undefined ? {} : { mlADose: (dose * litres) / 100 };
 }
 

@@ -1,10 +1,11 @@
 import { dayPlus, daysFrom, type Day } from '../calendar/day';
-import { dliOf, withKnown } from '../catalogue/knownPlants';
-import { materialOf, optionOf, plantOf } from '../commission/lookup';
+import { dliOf } from '../catalogue/knownPlants';
+import { plantOf } from '../catalogue/entries';
+import { materialOf, optionOf } from '../commission/lookup';
 import { plantingOrigin } from '../commission/origin';
 import type { Commission, Plant } from '../commission/schema';
 import { bacteriaDays, bacteriaMlADay } from '../filling/bacteria';
-import { lateDevices } from '../gear/gear';
+import { gasFromDay, lateDevices } from '../gear/gear';
 import { growthOf, trimDays } from '../growth/growth';
 import type { Survey } from '../survey/survey';
 import { halfFill, laterLayers } from '../takeoff/later';
@@ -86,13 +87,13 @@ function waterEvents(commission: Commission, survey: Survey): Event[] {
 /** Gas that starts later, gear that comes late, root tabs that are used up. */
 function gearEvents(commission: Commission, survey: Survey): Event[] {
   const { brief } = commission;
-  const gas = brief.co2 ? (brief.care?.co2FromDay ?? 0) : 0;
+  const gas = gasFromDay(commission) ?? 0;
   const tabs = rootTabs(commission, survey);
   const renewals = tabs > 0 ? Math.floor(LAST_DAY / TABS_LAST_DAYS) : 0;
   return [
     ...(gas > 0 ? [{ after: gas, what: say('event.gas') }] : []),
-    ...lateDevices(commission).map(({ name, arrives }) => ({
-      after: daysFrom(brief.buildDay, arrives!),
+    ...lateDevices(commission).map(({ name, device }) => ({
+      after: daysFrom(brief.buildDay, device.arrives!),
       what: say('event.gear', { device: name }),
     })),
     ...Array.from({ length: renewals }, (_, i) => ({
@@ -107,7 +108,7 @@ function plantEvents(commission: Commission, survey: Survey): Event[] {
   const { plants } = optionOf(commission, survey.optionId);
   const fresh = plants.filter((p) => !p.laterDays && plantingOrigin(commission.brief, p) !== 'here');
   const kinds = [...new Set(fresh.map((p) => p.plant))].map((id) => plantOf(commission, id));
-  const trims = kinds.flatMap((plant) => firstTrim(withKnown(plant), commission.brief.co2));
+  const trims = kinds.flatMap((plant) => firstTrim(plant, commission.brief.co2));
   const emersed = fresh.filter((p) => p.form === 'emersed').map((p) => plantOf(commission, p.plant).name);
   const melting = [...new Set(emersed)];
   return [

@@ -1,4 +1,4 @@
-import { plantOf } from '../commission/lookup';
+import { plantOf } from '../catalogue/entries';
 import type { Commission } from '../commission/schema';
 import { perimeter } from '../geometry/offset';
 import type { Survey } from '../survey/survey';

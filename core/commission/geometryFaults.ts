@@ -71,9 +71,8 @@ function gridFaults(top: Option['bed'][number]['top'], path: string): Fault[] {
 }
 
 function plantingFaults(planting: Option['plants'][number], path: string): Fault[] {
-  if (planting.count !== undefined || (planting.region && planting.spacingMm !== undefined)) return [];
-  if (planting.region)
-    return [{ path: `${path}.spacingMm`, says: 'is missing, must be the distance between plugs in mm' }];
+  // How far apart is as usual for the plant and by the studio's school where nobody says.
+  if (planting.count !== undefined || planting.region) return [];
   return [{ path: `${path}.region`, says: 'is missing, must be a ring of points, or give a count instead' }];
 }
 

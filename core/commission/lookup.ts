@@ -1,4 +1,4 @@
-import type { Commission, Material, Option, Plant, Supplier } from './schema';
+import type { Commission, Material, Option, Supplier } from './schema';
 
 /** The option asked for, or the chosen one. Throws a RangeError that names the options there are. */
 export function optionOf(commission: Commission, optionId = commission.chosen): Option {
@@ -11,20 +11,32 @@ export function optionOf(commission: Commission, optionId = commission.chosen): 
 }
 
 /** A material of the document's own catalogue. Parsing has made sure that it is there. */
-export function materialOf(commission: Commission, id: string): Material {
-  return found(commission.catalogue.materials, id, 'material');
+export function materialOf({ catalogue }: Catalogued, id: string): Material {
+  return found(catalogue.materials, id, 'material');
 }
 
-export function plantOf(commission: Commission, id: string): Plant {
-  return found(commission.catalogue.plants, id, 'plant');
+/** The first material of a kind, the one that is used and bought; undefined where the catalogue has none. */
+export function materialOfKind(
+  { catalogue }: Catalogued,
+  kind: Material['kind'],
+  also: (material: Material) => boolean = () => true,
+): Material | undefined {
+  return catalogue.materials.find((m) => m.kind === kind && also(m));
 }
 
-export function supplierOf(commission: Commission, id: string): Supplier {
-  return found(commission.catalogue.suppliers, id, 'supplier');
+export function supplierOf({ catalogue }: Catalogued, id: string): Supplier {
+  return found(catalogue.suppliers, id, 'supplier');
 }
+
+type Catalogued = Pick<Commission, 'catalogue'>;
+
+/** Documents are never changed in place: what stands where in a list stays true of it. */
+const listed = new WeakMap<readonly { id: string }[], ReadonlyMap<string, { id: string }>>();
 
 function found<T extends { id: string }>(list: readonly T[], id: string, what: string): T {
-  const entry = list.find((e) => e.id === id);
+  let known = listed.get(list) as ReadonlyMap<string, T> | undefined;
+  if (!known) listed.set(list, (known = new Map(list.map((e) => [e.id, e]))));
+  const entry = known.get(id);
   if (!entry) throw new RangeError(`${what} "${id}" is not in the document's catalogue`);
   return entry;
 }

@@ -1,3 +1,4 @@
+import { materialOf } from './lookup';
 import type { Brief, Commission, Layer, Origin, Piece, Planting } from './schema';
 
 /*
@@ -14,15 +15,12 @@ function usual(brief: Having, kind: Stays): Origin {
 }
 
 /** A piece of the yard or of the client's was marked as owned before there were origins. */
-export function pieceOrigin(
-  { brief, catalogue }: Pick<Commission, 'brief' | 'catalogue'>,
-  piece: Piece,
-): Origin {
+export function pieceOrigin(commission: Pick<Commission, 'brief' | 'catalogue'>, piece: Piece): Origin {
   if (piece.fixed) return 'here';
   if (piece.origin) return piece.origin;
   if (piece.owned !== undefined) return piece.owned ? 'stock' : 'bought';
-  const isWood = catalogue.materials.find((m) => m.id === piece.material)?.kind === 'wood';
-  return usual(brief, isWood ? 'wood' : 'stone');
+  const isWood = materialOf(commission, piece.material).kind === 'wood';
+  return usual(commission.brief, isWood ? 'wood' : 'stone');
 }
 
 export function layerOrigin(brief: Having, layer: Layer): Origin {

@@ -66,7 +66,8 @@ export const CO2_PARTS = [
   'diffuser',
   'drop-checker',
 ] as const;
-export const co2Part = z.enum(CO2_PARTS);
+/** One of them, or the whole set in one device. */
+export const co2Part = z.enum([...CO2_PARTS, 'set']);
 /** Where a thing comes from: bought for this job, the studio's own, the client's, or in this tank now. */
 export const ORIGINS = ['bought', 'stock', 'client', 'here'] as const;
 export const origin = z.enum(ORIGINS);

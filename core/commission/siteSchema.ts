@@ -67,7 +67,7 @@ const deviceSchema = z.looseObject({
   /** Where its warmth goes: into the water, from above by day, or elsewhere. */
   warms: z.enum(['water', 'above', 'elsewhere']).optional(),
   kind: gearKind.optional(),
-  /** Part of a CO2 set that it is; a whole set when left out. */
+  /** Part of a CO2 set that it is, or the whole `set`; left out, a whole set where no other device is one or a part of one. */
   part: co2Part.optional(),
   /** Which article of the catalogue it is: with its packs it has price, supplier and lead time. */
   material: id.optional(),

@@ -1,3 +1,4 @@
+import { materialOfKind } from '../commission/lookup';
 import type { Commission } from '../commission/schema';
 import { livesThrough } from '../commission/usual';
 
@@ -15,7 +16,7 @@ export function bacteriaDays({ brief }: Pick<Commission, 'brief'>): number[] {
 }
 
 /** Bacteria for one day, mL: 120 L at 10 mL for each 100 L take 12 mL. */
-export function bacteriaMlADay({ catalogue }: Pick<Commission, 'catalogue'>, volumeL: number): number {
-  const entry = catalogue.materials.find((m) => m.kind === 'bacteria');
+export function bacteriaMlADay(commission: Pick<Commission, 'catalogue'>, volumeL: number): number {
+  const entry = materialOfKind(commission, 'bacteria');
   return ((entry?.bacteriaPer100L ?? USUAL_ML_PER_100L) * volumeL) / 100;
 }

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { parsed, piece, scape, soil } from '../testing/scape';
 import { job, type Job } from '../testing/job';
-import { gearKindOf, type Device } from './gear';
+import { gearKindOf, warmsOf, type Device } from './gear';
 import { proposedGear } from './propose';
 
 const ARTICLES = [
@@ -79,7 +79,7 @@ describe('gear', () => {
     const at = (...parts: string[]) => found(job({ brief: { co2: true }, site: { devices: parts.map(part) } }), 'gear.co2'); // prettier-ignore
     const all = ['cylinder', 'regulator', 'check-valve', 'bubble-counter', 'diffuser', 'drop-checker'];
     expect(at(...all)).toEqual([]);
-    expect(at()).toEqual([]);
+    expect(at()).toEqual([]); // Nothing is listed: gear is not planned here.
     expect(at(...all.filter((p) => p !== 'check-valve' && p !== 'diffuser'))).toMatchObject([
       { measured: 4, limit: 6, says: 'The CO2 set lacks: check valve, diffuser.', because: expect.stringMatching(/runs back into the regulator/) }, // prettier-ignore
     ]);
@@ -108,6 +108,39 @@ describe('gear', () => {
     expect(at(1400)).toMatchObject([{ measured: 20.3, limit: 10, severity: 'note' }]);
   });
 
+  it('counts all filters, whatever they are called, and takes what they move from their articles', () => {
+    const two = [{ ...filter, litresPerHour: 200 }, { id: 'g', name: 'Vortex 9', kind: 'filter', watts: 6, litresPerHour: 200 }]; // prettier-ignore
+    // Twice 200 L an hour through 69.1 L.
+    expect(found(planned(two), 'gear.turnover')).toEqual([]);
+    expect(found(planned([{ id: 'f', name: 'of the list', watts: 8, material: 'f-350' }]), 'gear.turnover')).toEqual([]); // prettier-ignore
+    expect(found(planned([{ id: 'f', name: 'of the list', watts: 8, material: 'f-350', litresPerHour: 100 }]), 'gear.turnover')[0].measured).toBe(1.4); // prettier-ignore
+  });
+
+  it('that is wanted and not listed is said: gas, where other gear is', () => {
+    const gas = (brief: object, devices: object[] = [filter]) => found(job({ brief, site: { devices } }), 'gear.co2').map((f) => f.id); // prettier-ignore
+    expect(gas({ co2: true })).toEqual(['gear.co2.none']);
+    expect(gas({ co2: false })).toEqual([]);
+    expect(gas({ co2: true, co2CostMinor: 18_000 })).toEqual([]);
+    expect(gas({ co2: true }, [])).toEqual([]);
+    const set = { id: 'a', kind: 'co2', name: 'all in one', watts: 5, part: 'set' };
+    expect(gas({ co2: true }, [filter, set, { ...set, id: 'b', name: 'drop checker', part: 'drop-checker' }])).toEqual([]); // prettier-ignore
+    // Of two one of which says nothing neither is the whole set.
+    expect(gas({ co2: true }, [{ ...set, part: undefined }, { ...set, id: 'b', part: 'diffuser' }])).toEqual(['gear.co2']); // prettier-ignore
+  });
+
+  it('is what it says, what its article is, or what its name says first; its warmth follows from that', () => {
+    const doc = equipped();
+    const kind = (device: object) => gearKindOf(doc, { id: 'd', watts: 10, ...device } as Device);
+    expect(kind({ name: 'heater in the filter' })).toBe('heater');
+    expect(kind({ name: 'filter with heater' })).toBe('filter');
+    expect(kind({ name: 'heater in the filter', kind: 'filter' })).toBe('filter');
+    expect(kind({ name: 'Solar RGB 200', kind: 'lamp' })).toBe('lamp');
+    expect(kind({ name: 'the old one', material: 'h-100' })).toBe('heater');
+    expect([warmsOf({}, 'lamp'), warmsOf({}, 'filter'), warmsOf({}, 'timer'), warmsOf({}, undefined)]).toEqual(['above', 'water', 'elsewhere', 'elsewhere']); // prettier-ignore
+    // What was said counts; a heater brings only what is missing.
+    expect([warmsOf({ warms: 'water' }, undefined), warmsOf({ warms: 'elsewhere' }, 'filter'), warmsOf({ warms: 'water' }, 'heater')]).toEqual(['water', 'elsewhere', 'elsewhere']); // prettier-ignore
+  });
+
   it('that comes a day late is said, with what cannot start without it, and has its visit', () => {
     const p = planned([{ ...filter, arrives: '2027-01-15' }]);
     expect(found(p, 'gear.late')).toMatchObject([{ measured: 1, severity: 'stop' }]);
@@ -133,7 +166,7 @@ describe('gear', () => {
       watts: 100,
       body: { sizeMm: [30, 30, 250], at, zMm, servedFrom },
     });
-    const at = (device: object) => found(planned([device], { pieces: [stone] }), 'gear.').map((f) => f.id);
+    const at = (device: object) => found(planned([device], { pieces: [stone] }), 'gear.').map((f) => f.id).filter((id) => id !== 'gear.co2.none'); // prettier-ignore
     expect(at(heater([290, 190], 'above'))).toEqual(['gear.collides']);
     expect(at(heater([50, 300], 'above'))).toEqual([]);
     // Behind the stone: from above a hand comes down, from the front the stone is in the way.

@@ -1,33 +1,88 @@
+import { daysFrom } from '../calendar/day';
+import { materialOf } from '../commission/lookup';
 import { co2CostOf } from '../commission/usual';
-import type { Commission, Material, Site } from '../commission/schema';
+import type { Commission, Material, Origin, Site } from '../commission/schema';
+import type { Warms } from '../site/warmth';
 
 /*
- * Filter, heater, lamp, gas: what a tank runs on, as things with a kind, an article and an owner.
+ * Filter, heater, lamp, gas: what a tank runs on, as things with a kind, an article and an owner. What a device is
+ * is answered here and nowhere else; its name is only asked where neither it nor its article says.
  */
 
 export type Device = NonNullable<Site['devices']>[number];
 export type GearKind = NonNullable<Device['kind']>;
 
-/** What is on the site's list. */
+/** A device as everything asks for it: what it is, and what it does. */
+export interface Gear {
+  device: Device;
+  id: string;
+  name: string;
+  /** Undefined where nobody can tell. */
+  kind?: GearKind;
+  /** Which part of a CO2 set it is; left out for a whole one, and for what is none. */
+  part?: Device['part'];
+  article?: Material;
+  watts: number;
+  /** What it moves, L an hour. */
+  litresPerHour?: number;
+  warms: Warms;
+  /** As said: lists from before were of what is there. */
+  origin?: Origin;
+  /** It comes after the build day: what it does starts with it. */
+  late: boolean;
+}
+
+type Asked = Pick<Commission, 'site' | 'brief' | 'catalogue'>;
+type Catalogued = Pick<Commission, 'catalogue'>;
+
+/** What is on the site's list, as it stands there. */
 export function devicesOf({ site }: Pick<Commission, 'site'>): readonly Device[] {
   return site?.devices ?? [];
 }
 
+/** What is on the site's list, each with what it is. */
+export function gearOf(commission: Asked): readonly Gear[] {
+  return devicesOf(commission).map((device) => gearOfDevice(commission, device));
+}
+
+/** What is there of some kinds and does not come after the build day. */
+export function gearThere(commission: Asked, ...kinds: GearKind[]): readonly Gear[] {
+  return gearOf(commission).filter((g) => !g.late && g.kind !== undefined && kinds.includes(g.kind));
+}
+
+function gearOfDevice(commission: Asked, device: Device): Gear {
+  const { id, name, watts, origin, arrives } = device;
+  const article = articleOf(commission, device);
+  const kind = gearKindOf(commission, device);
+  const part = co2PartOf(commission, device);
+  const litresPerHour = device.litresPerHour ?? article?.litresPerHour;
+  return {
+    device,
+    id,
+    name,
+    ...(kind ? { kind } : {}),
+    ...(part ? { part } : {}),
+    ...(article ? { article } : {}),
+    watts,
+    ...(litresPerHour === undefined ? {} : { litresPerHour }),
+    warms: warmsOf(device, kind),
+    ...(origin ? { origin } : {}),
+    late: arrives !== undefined && arrives > commission.brief.buildDay,
+  };
+}
+
 /** A device is bought only when it says so: lists from before were of what is there. */
-export function isBought({ origin }: Device): boolean {
+export function isBought({ origin }: Pick<Device, 'origin'>): boolean {
   return origin === 'bought';
 }
 
 /** The article of the catalogue that a device is; undefined where it is none. */
-export function articleOf(
-  { catalogue }: Pick<Commission, 'catalogue'>,
-  { material }: Device,
-): Material | undefined {
-  return material === undefined ? undefined : catalogue.materials.find((m) => m.id === material);
+export function articleOf(commission: Catalogued, { material }: Device): Material | undefined {
+  return material === undefined ? undefined : materialOf(commission, material);
 }
 
 const BY_NAME: readonly [RegExp, GearKind][] = [
-  [/filter|pump/i, 'filter'],
+  [/filter|pump|circulat/i, 'filter'],
   [/heat/i, 'heater'],
   [/light|lamp|\bled/i, 'lamp'],
   [/co2|gas|valve/i, 'co2'],
@@ -35,24 +90,53 @@ const BY_NAME: readonly [RegExp, GearKind][] = [
   [/timer|clock/i, 'timer'],
 ];
 
-/** What kind of gear a device is: as it was said, as its article is, or by its name. */
-export function gearKindOf(commission: Pick<Commission, 'catalogue'>, device: Device): GearKind | undefined {
-  const said = device.kind ?? articleOf(commission, device)?.gear;
-  return said ?? BY_NAME.find(([pattern]) => pattern.test(device.name))?.[1];
+/** What kind of gear a device is: as it was said, as its article is, or by what its name says first. */
+export function gearKindOf(commission: Catalogued, device: Device): GearKind | undefined {
+  return device.kind ?? articleOf(commission, device)?.gear ?? kindByName(device.name);
+}
+
+/** "Heater in the filter" is a heater, "filter with heater" a filter. */
+function kindByName(name: string): GearKind | undefined {
+  const found = BY_NAME.map(([pattern, kind]) => ({ at: name.search(pattern), kind })).filter(
+    (f) => f.at >= 0,
+  );
+  return found.sort((a, b) => a.at - b.at)[0]?.kind;
+}
+
+const WARMS_OF: Partial<Record<GearKind, Warms>> = { filter: 'water', skimmer: 'water', lamp: 'above' };
+
+/**
+ * Where a device's warmth goes: as was said, otherwise by its kind. What moves water gives it all its power; a heater
+ * brings only what is missing, whatever was said of it: it never warms a warm room.
+ */
+export function warmsOf({ warms }: Pick<Device, 'warms'>, kind: GearKind | undefined): Warms {
+  if (kind === 'heater') return 'elsewhere';
+  return warms ?? (kind && WARMS_OF[kind]) ?? 'elsewhere';
 }
 
 /** Part of a CO2 set that a device is; undefined for a whole set, and for what is none. */
-export function co2PartOf(
-  commission: Pick<Commission, 'catalogue'>,
-  device: Device,
-): Device['part'] | undefined {
+export function co2PartOf(commission: Catalogued, device: Device): Device['part'] | undefined {
   return device.part ?? articleOf(commission, device)?.part;
 }
 
+/** True for a CO2 set that is one device: it says so, or it is the only one and says nothing of parts. */
+export function isWholeSet({ part }: Pick<Gear, 'part'>, all: readonly Gear[]): boolean {
+  return part === 'set' || (part === undefined && all.filter((g) => g.kind === 'co2').length === 1);
+}
+
 /** Devices that come after the build day: what they do starts with them. */
-export function lateDevices(commission: Pick<Commission, 'site' | 'brief'>): readonly Device[] {
-  return devicesOf(commission).filter(
-    (d) => d.arrives !== undefined && d.arrives > commission.brief.buildDay,
+export function lateDevices(commission: Asked): readonly Gear[] {
+  return gearOf(commission).filter((g) => g.late);
+}
+
+/** Days after the build from which gas is on: as the brief has it, and not before it has come; undefined where there is none. */
+export function gasFromDay(commission: Asked): number | undefined {
+  const { brief } = commission;
+  if (!brief.co2) return undefined;
+  const come = lateDevices(commission).filter((g) => g.kind === 'co2');
+  return Math.max(
+    brief.care?.co2FromDay ?? 0,
+    ...come.map((g) => daysFrom(brief.buildDay, g.device.arrives!)),
   );
 }
 
@@ -60,19 +144,12 @@ export function lateDevices(commission: Pick<Commission, 'site' | 'brief'>): rea
 const NOT_SET_OUT: ReadonlySet<GearKind | undefined> = new Set(['stand', 'mat', 'film', 'food', 'test-kit']);
 
 /** Devices that are unpacked and set out on the build day: of those that come by then, what is plumbed or plugged. */
-export function unpackedDevices(
-  commission: Pick<Commission, 'site' | 'brief' | 'catalogue'>,
-): readonly Device[] {
-  const late = new Set(lateDevices(commission));
-  return devicesOf(commission).filter(
-    (d) => d.origin !== 'here' && !late.has(d) && !NOT_SET_OUT.has(gearKindOf(commission, d)),
-  );
+export function unpackedDevices(commission: Asked): readonly Gear[] {
+  return gearOf(commission).filter((g) => g.origin !== 'here' && !g.late && !NOT_SET_OUT.has(g.kind));
 }
 
 /** What the CO2 set costs beside the material, minor units: nothing where it is on the list of gear with a price. */
-export function gasCostOf(commission: Pick<Commission, 'site' | 'brief' | 'catalogue'>): number {
-  const listed = devicesOf(commission).some(
-    (d) => isBought(d) && gearKindOf(commission, d) === 'co2' && articleOf(commission, d)?.packs?.length,
-  );
+export function gasCostOf(commission: Asked): number {
+  const listed = gearOf(commission).some((g) => isBought(g) && g.kind === 'co2' && g.article?.packs?.length);
   return listed ? 0 : co2CostOf(commission.brief);
 }

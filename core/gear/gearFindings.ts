@@ -7,7 +7,7 @@ import type { Finding } from '../words/finding';
 import { inLitres, inMm } from '../words/measure';
 import { PRACTICE, say } from '../words/text';
 import { CO2_PARTS } from '../commission/primitives';
-import { co2PartOf, devicesOf, gearKindOf, type Device, type GearKind } from './gear';
+import { gearOf, isWholeSet, type Device, type Gear, type GearKind } from './gear';
 import { TURNOVER } from './propose';
 
 /** Room that a hand needs to reach a device, mm (common practice). */
@@ -17,22 +17,25 @@ type Block = readonly [readonly [number, number, number], readonly [number, numb
 /** What the gear says: too little flow, late, in the way of a stone, or out of a hand's reach. */
 export function gearFindings(commission: Commission, survey: Survey): Finding[] {
   return [
-    ...devicesOf(commission).flatMap((device) => [
-      ...flowFindings(commission, survey, device),
-      ...lateFindings(commission, device),
-      ...placeFindings(commission, survey, device),
+    ...flowFindings(commission, survey),
+    ...gearOf(commission).flatMap((gear) => [
+      ...lateFindings(commission, gear),
+      ...placeFindings(commission, survey, gear.device),
     ]),
     ...gasFindings(commission),
   ];
 }
 
-/** A CO2 set that is listed part by part, and one of them is not. */
+/** Gas that is wanted and not listed where other gear is, or a set that is listed part by part and one of them is not. */
 function gasFindings(commission: Commission): Finding[] {
-  if (!commission.brief.co2) return [];
-  const gas = devicesOf(commission).filter((d) => gearKindOf(commission, d) === 'co2');
-  const parts = gas.map((d) => co2PartOf(commission, d));
-  if (gas.length === 0 || parts.includes(undefined)) return [];
-  const missing = CO2_PARTS.filter((part) => !parts.includes(part));
+  const { brief } = commission;
+  if (!brief.co2) return [];
+  const all = gearOf(commission);
+  const gas = all.filter((g) => g.kind === 'co2');
+  if (gas.length === 0)
+    return all.length > 0 && !brief.rescape && brief.co2CostMinor === undefined ? [noGas] : [];
+  if (gas.some((g) => isWholeSet(g, gas))) return [];
+  const missing = CO2_PARTS.filter((part) => !gas.some((g) => g.part === part));
   if (missing.length === 0) return [];
   return [
     {
@@ -51,9 +54,23 @@ function gasFindings(commission: Commission): Finding[] {
 
 const at = { field: 'site.devices' };
 
-function flowFindings(commission: Commission, { freeWaterL }: Survey, device: Device): Finding[] {
-  if (gearKindOf(commission, device) !== 'filter' || device.litresPerHour === undefined) return [];
-  const turnover = device.litresPerHour / freeWaterL;
+const noGas: Finding = {
+  id: 'gear.co2.none',
+  severity: 'warn',
+  at,
+  measured: 0,
+  limit: 1,
+  unit: 'parts',
+  says: say('gear.co2.none.says'),
+  because: say('gear.co2.none.because'),
+  source: say('source.brief'),
+};
+
+/** What all filters together move: two small ones are as good as a large one. */
+function flowFindings(commission: Commission, { freeWaterL }: Survey): Finding[] {
+  const filters = gearOf(commission).filter((g) => g.kind === 'filter' && g.litresPerHour !== undefined);
+  if (filters.length === 0) return [];
+  const turnover = filters.reduce((sum, g) => sum + g.litresPerHour!, 0) / freeWaterL;
   const [least, most] = TURNOVER;
   if (freeWaterL <= 0 || (turnover >= least - 0.05 && turnover <= most + 0.05)) return [];
   return [
@@ -65,7 +82,7 @@ function flowFindings(commission: Commission, { freeWaterL }: Survey, device: De
       limit: turnover < least ? least : most,
       unit: '×',
       says: say('gear.turnover.says', {
-        device: device.name,
+        devices: filters.map((g) => g.name),
         times: rounded(turnover, 1),
         water: inLitres(freeWaterL, 0),
       }),
@@ -84,11 +101,9 @@ const WAITS: Partial<Record<GearKind, 'filter' | 'heater' | 'lamp' | 'co2'>> = {
   co2: 'co2',
 };
 
-function lateFindings(commission: Commission, device: Device): Finding[] {
-  const { buildDay } = commission.brief;
-  if (device.arrives === undefined || device.arrives <= buildDay) return [];
-  const days = daysFrom(buildDay, device.arrives);
-  const kind = gearKindOf(commission, device);
+function lateFindings({ brief }: Commission, { device, kind, late }: Gear): Finding[] {
+  if (!late) return [];
+  const days = daysFrom(brief.buildDay, device.arrives!);
   const waits = kind && WAITS[kind];
   return [
     {
@@ -98,7 +113,7 @@ function lateFindings(commission: Commission, device: Device): Finding[] {
       measured: days,
       limit: 0,
       unit: 'days',
-      says: say('gear.late.says', { device: device.name, day: { day: device.arrives }, days }),
+      says: say('gear.late.says', { device: device.name, day: { day: device.arrives! }, days }),
       because: waits ? say(`gear.late.because.${waits}`) : say('gear.late.because'),
       source: say('source.brief'),
     },

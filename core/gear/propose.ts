@@ -1,10 +1,10 @@
-import { plantOf } from '../commission/lookup';
+import { plantOf } from '../catalogue/entries';
 import { CO2_PARTS } from '../commission/primitives';
 import { filterStateOf } from '../commission/usual';
 import type { Commission, Material, Origin } from '../commission/schema';
 import { speciesIn } from '../livestock/known';
 import { rounded } from '../units/quantity';
-import { co2PartOf, devicesOf, gearKindOf, type Device, type GearKind } from './gear';
+import { gearOf, isWholeSet, type Device, type GearKind } from './gear';
 
 /** What a proposal rests on: free water, L, heaters that the heat balance asks for, W, and the plants of the option. */
 export interface Need {
@@ -144,11 +144,8 @@ function keepersWishes({ brief }: Asked): Wish[] {
 
 /** True when the list has one of that kind; of gas, that part or a whole set. */
 function isListed(commission: Asked, { kind, part }: Wish): boolean {
-  return devicesOf(commission).some((d) => {
-    if (gearKindOf(commission, d) !== kind) return false;
-    const own = co2PartOf(commission, d);
-    return part === undefined || own === undefined || own === part;
-  });
+  const own = gearOf(commission).filter((g) => g.kind === kind);
+  return own.some((g) => part === undefined || g.part === part || isWholeSet(g, own));
 }
 
 /** The smallest article of a kind that moves, heats or lights enough; undefined where none does. */

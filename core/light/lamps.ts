@@ -1,5 +1,5 @@
 import type { Commission, Vessel } from '../commission/schema';
-import { devicesOf, gearKindOf, type Device } from '../gear/gear';
+import { gearOf, type Device } from '../gear/gear';
 
 /** A lamp as light comes from it: where it hangs, how much it gives and how wide. */
 export interface Lamp {
@@ -28,11 +28,10 @@ export const UMOL_PER_W = 1.4;
 const USUAL = { aboveRimMm: 120, lengthShare: 0.7, widthMm: 90, beamDeg: 120 } as const;
 
 /** The lamps of a commission, those that say nothing of their light by their watts. */
-export function lampsOf(commission: Pick<Commission, 'site' | 'catalogue' | 'vessel'>): Lamp[] {
-  return devicesOf(commission)
-    .filter((d) => d.light !== undefined || gearKindOf(commission, d) === 'lamp')
-    .filter((d) => d.light !== undefined || d.watts > 0)
-    .map((d) => lampOf(d, commission.vessel));
+export function lampsOf(commission: Pick<Commission, 'site' | 'brief' | 'catalogue' | 'vessel'>): Lamp[] {
+  return gearOf(commission)
+    .filter((g) => g.device.light !== undefined || (g.kind === 'lamp' && g.watts > 0))
+    .map((g) => lampOf(g.device, commission.vessel));
 }
 
 function lampOf({ id, name, watts, light = {} }: Device, { innerMm }: Vessel): Lamp {

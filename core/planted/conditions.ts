@@ -1,9 +1,9 @@
-import { lightOf } from '../care/light';
+import { lightOf, SETTLED_WEEK } from '../light/photoperiod';
 import { optionOf, materialOf } from '../commission/lookup';
 import type { Commission } from '../commission/schema';
 import { tankFlow, type FlowLayer, type Ports } from '../flow/tankFlow';
 import { waterTarget } from '../filling/filling';
-import { devicesOf, gearKindOf } from '../gear/gear';
+import { devicesOf, gearOf } from '../gear/gear';
 import { platesOf } from '../light/plates';
 import { lampsOf, type Lamp } from '../light/lamps';
 import { lightMap, type LightMap, type LightMemo } from '../light/lightMap';
@@ -32,8 +32,6 @@ export interface Living {
   co2: boolean;
 }
 
-/** From this week on light is as it will be (the care plan raises it until then). */
-const SETTLED_WEEK = 8;
 /** What a window gives a tank a metre away over a day, and each hour of sun on the glass, mol/m² (coarse, common practice). */
 const [WINDOW_AT_1_M, SUN_HOUR] = [0.3, 0.8];
 const MOST_WINDOW = 4;
@@ -79,11 +77,10 @@ export function livingOf(commission: Commission, survey: Survey, memo?: LivingMe
     },
     memo?.light,
   );
-  const pipes = devicesOf(commission).filter(
-    (d) => d.body && ['pipes', 'filter'].includes(gearKindOf(commission, d) ?? ''),
-  );
+  const gear = gearOf(commission);
+  const pipes = gear.filter((g) => g.device.body && (g.kind === 'pipes' || g.kind === 'filter'));
   const middles = pipes.map(
-    ({ body }) => [body!.at[0] + body!.sizeMm[0] / 2, body!.at[1] + body!.sizeMm[1] / 2] as const,
+    ({ device: { body } }) => [body!.at[0] + body!.sizeMm[0] / 2, body!.at[1] + body!.sizeMm[1] / 2] as const,
   );
   const ports: Ports = {
     outflow: middles[0] ?? [FROM_END_MM, width - FROM_END_MM],
@@ -92,7 +89,7 @@ export function livingOf(commission: Commission, survey: Survey, memo?: LivingMe
       width - FROM_END_MM,
     ],
   };
-  const litresPerHour = devicesOf(commission).reduce((sum, d) => sum + (d.litresPerHour ?? 0), 0);
+  const litresPerHour = gear.reduce((sum, g) => sum + (g.litresPerHour ?? 0), 0);
   const flowsIn = [survey.field, vessel.waterLineMm, litresPerHour, JSON.stringify(ports), ...standsAs(survey)]; // prettier-ignore
   const windowDli = windowOf(brief.window);
   return {

@@ -1,6 +1,7 @@
 import { dayPlus, type Day } from '../calendar/day';
-import { dliOf, withKnown } from '../catalogue/knownPlants';
-import { optionOf, plantOf } from '../commission/lookup';
+import { dliOf } from '../catalogue/knownPlants';
+import { plantOf } from '../catalogue/entries';
+import { optionOf } from '../commission/lookup';
 import { plantingOrigin } from '../commission/origin';
 import type { Commission, Plant, Planting } from '../commission/schema';
 import { meanSpeed, speedAt } from '../flow/tankFlow';
@@ -11,7 +12,6 @@ import { arrangedPositions, closesLike, plugsOfGroup } from '../planting/arrange
 import { spotsOnPiece } from '../planting/onPieces';
 import { inPlantingOrder, type Spots } from '../planting/positions';
 import { reachFromFront } from '../planting/reach';
-import { usualSpacingMm } from '../planting/spacing';
 import { standsOn } from '../planting/standsOn';
 import { remembered, type Slot } from '../survey/memo';
 import type { Survey } from '../survey/survey';
@@ -146,12 +146,8 @@ function partOf(
   memo: PlantedMemo,
 ): Planted {
   const option = optionOf(commission, survey.optionId);
-  const entry = plantOf(commission, planting.plant);
-  const plant = withKnown(entry);
-  const spacingMm = planting.region
-    ? (planting.spacingMm ?? usualSpacingMm(plant, commission.brief.schools?.spacing))
-    : undefined;
-  const count = measured.plugs;
+  const plant = plantOf(commission, planting.plant);
+  const { plugs: count, spacingMm } = measured;
   const { spots, normals } = spotsOf(
     survey,
     planting,
@@ -165,7 +161,7 @@ function partOf(
   const dli = dliAt(spots, normals, living);
   const [leastDli, meanDli, mostDli] = spread(dli, living);
   const origin = plantingOrigin(commission.brief, planting);
-  const packs = packsOf(option, planting, entry, count, origin === 'bought');
+  const packs = packsOf(option, planting, plant, count, origin === 'bought');
   // What is in the tank now has its roots and its leaves already.
   const form = planting.form ?? (origin === 'here' ? 'running' : undefined);
   // Where no light is known it is taken as it should be: the date is then that of a tank with the right lamp.

@@ -1,4 +1,4 @@
-import { withKnown } from '../catalogue/knownPlants';
+import { splitsOf } from '../catalogue/entries';
 import type { Option, Plant, Planting } from '../commission/schema';
 
 /** Packs for a planting. */
@@ -47,15 +47,4 @@ export function packsOf(
 
 /** Stems of which the tops are planted and the bottoms too: twice as many plugs a pack. */
 export const isHalved = (planting: Pick<Planting, 'halved'>, entry: Plant): boolean =>
-  planting.halved === true && withKnown(entry).habit === 'stem';
-
-/** Of a pack that only says what it holds a third fewer come of coarse splitting, and half as many more of fine (common practice). */
-const [COARSE, FINE] = [2 / 3, 3 / 2];
-
-/** What a pack is split into: as its own entry says, by what the pack holds, or as is known of the plant. */
-export function splitsOf(entry: Plant): [number, number, number] {
-  if (entry.plugsAPack) return entry.plugsAPack;
-  const holds = entry.packs?.find((p) => p.unit === 'plug')?.size;
-  if (holds === undefined) return withKnown(entry).plugsAPack ?? [1, 1, 1];
-  return [Math.max(1, Math.floor(holds * COARSE)), holds, Math.ceil(holds * FINE)];
-}
+  planting.halved === true && entry.habit === 'stem';

@@ -1,5 +1,5 @@
 import type { Pack, Plant } from '../commission/schema';
-import { splitsOf } from './packs';
+import { splitsOf } from '../catalogue/entries';
 
 /** What plants are sold as; each has its words in one and in many. */
 export const SOLD_AS = ['cup', 'pot', 'bunch', 'mat', 'box', 'portion'] as const;

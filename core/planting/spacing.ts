@@ -1,4 +1,4 @@
-import type { Plant } from '../commission/schema';
+import type { Commission, Plant, Planting } from '../commission/schema';
 import { polygonBounds, type Polygon } from '../geometry/polygon';
 
 /** Distances between plugs to begin with, mm (common practice: dense 20 to 30, economical 40 to 50). */
@@ -22,6 +22,15 @@ export function usualSpacingMm(
 ): number {
   const dense = BY_HABIT[habit] ?? USUAL_MM;
   return spacingMm ?? (school === 'dense' ? dense : Math.round(dense * ECONOMICAL));
+}
+
+/** How far apart the plugs of a planting stand: as it says, else as is usual; undefined for what is counted without a region, mm. */
+export function spacingOf(
+  { brief }: Pick<Commission, 'brief'>,
+  { region, spacingMm }: Pick<Planting, 'region' | 'spacingMm'>,
+  plant: Pick<Plant, 'spacingMm' | 'habit'>,
+): number | undefined {
+  return region ? (spacingMm ?? usualSpacingMm(plant, brief.schools?.spacing)) : undefined;
 }
 
 /** How far apart plugs of a region may be at most, mm: with more no two of them stand in it. */

@@ -19,7 +19,7 @@ import {
   STAIR_LIFT,
 } from './lifting';
 import { powerLoad } from './power';
-import { intoWaterW } from './warmth';
+import { intoWaterW, type Warms } from './warmth';
 import { longestRound, standsIn, troubleAt, type Load } from './route';
 
 describe('the NIOSH lifting equation (Waters et al., Ergonomics 36, 1993, from memory)', () => {
@@ -171,13 +171,10 @@ describe('warmth', () => {
   });
 
   it('gets all of a pump, a seventh of a light over a day, and nothing of a kettle on the same circuit', () => {
-    const watts = (name: string, warms?: 'water' | 'elsewhere') => intoWaterW([{ name, watts: 60, warms }]);
-    expect([watts('return pump'), watts('canister filter')]).toEqual([60, 60]);
-    // 60 W · 0.4 · 8 h of 24 h.
-    expect([watts('lights'), watts('LED bar')].map((w) => Math.round(w * 1e9) / 1e9)).toEqual([8, 8]);
-    expect([watts('heater'), watts('kettle'), watts('CO2 valve'), watts('chiller')]).toEqual([0, 0, 0, 0]);
-    // What was said counts, whatever the name.
-    expect([watts('kettle', 'water'), watts('filter in the cabinet', 'elsewhere')]).toEqual([60, 0]);
+    const watts = (warms: Warms, hours = 8) => intoWaterW([{ watts: 60, warms }], hours);
+    expect([watts('water'), watts('elsewhere')]).toEqual([60, 0]);
+    // 60 W · 0.4 · 8 h of 24 h, and half of it with half the hours.
+    expect([watts('above'), watts('above', 4)].map((w) => Math.round(w * 1e9) / 1e9)).toEqual([8, 4]);
   });
 
   it('takes one small heater or two alike, and has the rule of thumb beside it', () => {

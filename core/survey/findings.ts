@@ -1,5 +1,6 @@
-import { materialOf, plantOf } from '../commission/lookup';
-import type { Commission } from '../commission/schema';
+import { plantOf } from '../catalogue/entries';
+import { materialOf, materialOfKind } from '../commission/lookup';
+import type { Commission, Material } from '../commission/schema';
 import { stoneToHoldKg } from '../hardscape/buoyancy';
 import { rounded } from '../units/quantity';
 import type { Finding } from '../words/finding';
@@ -98,9 +99,10 @@ function floatWords(
 }
 
 /** Density of the stone that would hold a float down: that which is joined to it or on the list, never what floats. */
-function holdingDensity({ catalogue }: Commission, members: readonly PieceSurvey[]): number {
-  const dense = catalogue.materials.filter((m) => m.kind === 'stone' && densityOf(m) >= SINKS_KG_PER_L);
-  return densityOf(dense.find((m) => members.some((p) => p.material === m.id)) ?? dense[0]);
+function holdingDensity(commission: Commission, members: readonly PieceSurvey[]): number {
+  const dense = (m: Material) => densityOf(m) >= SINKS_KG_PER_L;
+  const own = (m: Material) => dense(m) && members.some((p) => p.material === m.id);
+  return densityOf(materialOfKind(commission, 'stone', own) ?? materialOfKind(commission, 'stone', dense));
 }
 
 function shallowFindings(commission: Commission, { plantings }: Survey): Finding[] {

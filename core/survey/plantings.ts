@@ -1,4 +1,5 @@
 import type { Plant } from '../commission/schema';
+import { spacingOf } from '../planting/spacing';
 import { cellCoverage } from '../geometry/coverage';
 import { polygonBounds, type Polygon } from '../geometry/polygon';
 import { topLayer } from '../substrate/faces';
@@ -16,6 +17,8 @@ export interface PlantingSurvey {
   standingM2: number;
   netM2: number;
   plugs: number;
+  /** How far apart they stand, as said or as usual, mm; left out for what is counted without a region. */
+  spacingMm?: number;
   /** Layers that are the surface in a part of it that matters: it roots through these. */
   over: string[];
   /** Thinnest soil under it and where; left out where nothing roots in the bed. */
@@ -33,9 +36,10 @@ export function surveyPlantings(
     rootableMm(input.field, rooting),
   ) as Float64Array;
   return input.option.plants.map((planting) => {
-    const { id, plant, region, spacingMm } = planting;
+    const { id, plant, region } = planting;
     const counted = { id, plant, slopedM2: 0, standingM2: 0, netM2: 0, plugs: planting.count ?? 0, over: [] }; // prettier-ignore
     if (!region) return counted;
+    const spacingMm = spacingOf(input.commission, planting, plantOf(plant))!;
     const ring = JSON.stringify(region);
     const bare = remembered(
       memo.slot(memo.areas, `planting ${id}`),
@@ -57,7 +61,8 @@ export function surveyPlantings(
       standingM2: standing / 1e6,
       netM2: net / 1e6,
       over: bare.over,
-      plugs: planting.count ?? (spacingMm === undefined ? 0 : plugsFor(net, spacingMm)),
+      plugs: planting.count ?? plugsFor(net, spacingMm),
+      spacingMm,
       ...(plantOf(plant).roots === 'bed' && bare.thinnest ? { thinnest: bare.thinnest } : {}),
     };
   });

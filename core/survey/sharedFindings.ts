@@ -1,4 +1,5 @@
-import { optionOf, plantOf } from '../commission/lookup';
+import { plantOf } from '../catalogue/entries';
+import { optionOf } from '../commission/lookup';
 import type { Commission, Planting } from '../commission/schema';
 import { commonArea } from '../geometry/offset';
 import { polygonArea, polygonBounds, type Polygon } from '../geometry/polygon';

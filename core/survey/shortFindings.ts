@@ -1,8 +1,8 @@
-import { optionOf, plantOf } from '../commission/lookup';
+import { plantOf } from '../catalogue/entries';
+import { optionOf } from '../commission/lookup';
 import { plantingOrigin } from '../commission/origin';
 import type { Commission } from '../commission/schema';
 import { packsOf } from '../planting/packs';
-import { usualSpacingMm } from '../planting/spacing';
 import { rounded } from '../units/quantity';
 import type { Finding } from '../words/finding';
 import { say } from '../words/text';
@@ -14,13 +14,10 @@ export function shortFindings(commission: Commission, { optionId, plantings }: S
   return option.plants.flatMap((planting, i): Finding[] => {
     if (planting.packs === undefined) return [];
     const entry = plantOf(commission, planting.plant);
-    const { plugs } = plantings[i];
+    const { plugs, spacingMm: spacing = 0 } = plantings[i];
     const isBought = plantingOrigin(commission.brief, planting) === 'bought';
     const { plugsAtHand, missing } = packsOf(option, planting, entry, plugs, isBought);
     if (missing === 0) return [];
-    const spacing = planting.region
-      ? (planting.spacingMm ?? usualSpacingMm(entry, commission.brief.schools?.spacing))
-      : 0;
     const bareCm2 = rounded((missing * spacing * spacing) / 100, 0);
     return [
       {

@@ -1,4 +1,5 @@
-import { materialOf, optionOf, plantOf } from '../commission/lookup';
+import { plantOf } from '../catalogue/entries';
+import { materialOf, optionOf } from '../commission/lookup';
 import type { Commission, Option, Vessel } from '../commission/schema';
 import { columnsOf } from '../hardscape/columns';
 import { displace, type Displaced } from '../hardscape/displace';

@@ -1,3 +1,4 @@
+import { materialOf } from '../commission/lookup';
 import type { Commission, Vessel } from '../commission/schema';
 import { displace } from '../hardscape/displace';
 import { earlierNeighbours } from '../hardscape/neighbours';
@@ -23,10 +24,11 @@ export interface WaterHeight {
  */
 export function waterByHeight(
   survey: Survey,
-  { vessel, catalogue }: Pick<Commission, 'vessel' | 'catalogue'>,
+  commission: Pick<Commission, 'vessel' | 'catalogue'>,
   heightsMm: readonly number[],
 ): WaterHeight[] {
-  const materials = survey.layers.map((l) => catalogue.materials.find((m) => m.id === l.material)!);
+  const materials = survey.layers.map((l) => materialOf(commission, l.material));
+  const { vessel } = commission;
   const all = [...fixedStanding(vessel), ...survey.standing];
   const { field } = survey;
   const cellMm2 = field.dxMm * field.dyMm;

@@ -1,6 +1,6 @@
 import { inLitres } from '../words/measure';
 import { PRACTICE, say, type Text } from '../words/text';
-import { optionOf } from '../commission/lookup';
+import { materialOfKind, optionOf } from '../commission/lookup';
 import { pieceOrigin } from '../commission/origin';
 import type { Commission, Material, Piece } from '../commission/schema';
 import type { Survey } from '../survey/survey';
@@ -45,8 +45,10 @@ export function consumableLines(commission: Commission, survey: Survey): TakeOff
   ];
   return wanted.flatMap((c) => {
     if (c.value <= 0) return [];
-    const material = commission.catalogue.materials.find(
-      (m) => m.kind === c.kind && (c.glue === undefined || (m.glue ?? 'liquid') === c.glue),
+    const material = materialOfKind(
+      commission,
+      c.kind,
+      (m) => c.glue === undefined || (m.glue ?? 'liquid') === c.glue,
     );
     return [
       lineOf({

@@ -1,15 +1,15 @@
 import type { Commission } from '../commission/schema';
-import { articleOf, devicesOf, isBought } from '../gear/gear';
+import { gearOf, isBought } from '../gear/gear';
 import { say } from '../words/text';
 import { lineOf, type TakeOffLine } from './line';
 
 /** A line for each article of gear that is bought; a device that is no article has a line without a price. */
 export function gearLines(commission: Commission): TakeOffLine[] {
-  const bought = devicesOf(commission).filter(isBought);
-  const ids = [...new Set(bought.map((d) => d.material ?? `gear-${d.id}`))];
+  const bought = gearOf(commission).filter(isBought);
+  const ids = [...new Set(bought.map((d) => d.article?.id ?? `gear-${d.id}`))];
   return ids.map((id) => {
-    const own = bought.filter((d) => (d.material ?? `gear-${d.id}`) === id);
-    const article = articleOf(commission, own[0]);
+    const own = bought.filter((d) => (d.article?.id ?? `gear-${d.id}`) === id);
+    const { article } = own[0];
     return lineOf({
       id,
       kind: 'gear',

@@ -1,4 +1,5 @@
-import { optionOf, plantOf } from '../commission/lookup';
+import { plantOf } from '../catalogue/entries';
+import { optionOf } from '../commission/lookup';
 import { plantingOrigin } from '../commission/origin';
 import type { Commission, Joint, Material, Option } from '../commission/schema';
 import type { Survey } from '../survey/survey';

@@ -1,4 +1,5 @@
-import { optionOf, plantOf } from '../commission/lookup';
+import { plantOf } from '../catalogue/entries';
+import { optionOf } from '../commission/lookup';
 import { plantingOrigin } from '../commission/origin';
 import type { Commission, Pack, Plant } from '../commission/schema';
 import type { Survey } from '../survey/survey';
@@ -43,7 +44,7 @@ function plantLine(commission: Commission, survey: Survey, id: string): TakeOffL
     0,
   );
   const workings: Working[] = plantings.flatMap((p) => {
-    const { spacingMm: spacing, share = 1 } = entryOf(p.id);
+    const { share = 1 } = entryOf(p.id);
     if (p.slopedM2 === 0)
       return [{ step: say('planting.counted', { planting: p.id }), value: p.plugs, unit: 'plug' }];
     return [
@@ -55,7 +56,7 @@ function plantLine(commission: Commission, survey: Survey, id: string): TakeOffL
         ? [{ step: say('planting.share', { percent: rounded(share * 100, 0) }), value: rounded(p.netM2, 5), unit: 'm²' }] // prettier-ignore
         : []),
       {
-        step: say('planting.plugs', { spacing: inMm(spacing ?? 0, 1) }),
+        step: say('planting.plugs', { spacing: inMm(p.spacingMm ?? 0, 1) }),
         value: p.plugs,
         unit: 'plug',
         note: say('planting.plugs.note'),
@@ -84,7 +85,8 @@ function plantLine(commission: Commission, survey: Survey, id: string): TakeOffL
         unit: 'plug',
       });
   }
-  if (plant.plugsAPack) {
+  // Said where it is not what the label counts.
+  if (plant.plugsAPack && plant.packs?.some((p) => p.unit === 'plug' && p.size !== plant.plugsAPack![1])) {
     const [few, usual, many] = plant.plugsAPack;
     workings.push({ step: say('planting.split', { few, usual, many }), value: usual, unit: 'plug' });
   }

@@ -1,4 +1,5 @@
-import { materialOf, optionOf, plantOf } from '../commission/lookup';
+import { plantOf } from '../catalogue/entries';
+import { materialOf, materialOfKind, optionOf } from '../commission/lookup';
 import { plantingOrigin } from '../commission/origin';
 import type { Commission } from '../commission/schema';
 import type { Survey } from '../survey/survey';
@@ -34,7 +35,7 @@ export function inertPlantedM2(commission: Commission, survey: Survey): number {
 export function rootTabLines(commission: Commission, survey: Survey): TakeOffLine[] {
   const count = rootTabs(commission, survey);
   if (count === 0) return [];
-  const material = commission.catalogue.materials.find((m) => m.kind === 'root-tab');
+  const material = materialOfKind(commission, 'root-tab');
   return [
     lineOf({
       id: material?.id ?? 'root-tab',

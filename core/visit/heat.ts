@@ -9,6 +9,8 @@ import {
   type HeatAsk,
   type HeatLoss,
 } from '../site/heat';
+import { gearOf } from '../gear/gear';
+import { lightOf, SETTLED_WEEK } from '../light/photoperiod';
 import { intoWaterW } from '../site/warmth';
 import type { Survey } from '../survey/survey';
 import type { Finding } from '../words/finding';
@@ -59,10 +61,10 @@ export function heatPlan(commission: Commission, survey: Survey): HeatPlan {
   const waterC = waterTarget(commission).celsius;
   const ask = wetted(commission);
   const loss = heatLoss(ask, waterC, roomC[0]);
-  const devicesW = intoWaterW([
-    ...(site?.devices ?? []),
-    { name: 'backlight', watts: vessel.backlightW ?? 0 },
-  ]);
+  const devicesW = intoWaterW(
+    [...gearOf(commission), { watts: vessel.backlightW ?? 0, warms: 'above' }],
+    lightOf(commission, SETTLED_WEEK).hours,
+  );
   const warmC = restingCelsius(ask, roomC[1], devicesW);
   const shared = sharedRange(keptOf(commission), 'tempC');
   const mostC = Math.min(PLANTS_MOST_C, shared?.[1] ?? PLANTS_MOST_C);
@@ -105,11 +107,12 @@ function coolFindings({ warmC, mostC, coolW, roomC }: Omit<HeatPlan, 'findings'>
   ];
 }
 
-/** Heaters on the list of devices against what leaves at the room's coldest. */
-function heaterFindings({ site }: Commission, plan: Omit<HeatPlan, 'findings'>): Finding[] {
-  const heaters = (site?.devices ?? []).filter((d) => /heat/i.test(d.name));
-  const has = heaters.reduce((sum, d) => sum + d.watts, 0);
-  if (heaters.length === 0 || has >= plan.loss.totalW) return [];
+/** Heaters on the list of devices against what leaves at the room's coldest; without one, where the water then rests. */
+function heaterFindings(commission: Commission, plan: Omit<HeatPlan, 'findings'>): Finding[] {
+  const heaters = gearOf(commission).filter((g) => g.kind === 'heater');
+  const has = heaters.reduce((sum, g) => sum + g.watts, 0);
+  if (heaters.length === 0) return coldFindings(commission, plan);
+  if (has >= plan.loss.totalW) return [];
   return [
     {
       id: 'heat.heater',
@@ -122,6 +125,31 @@ function heaterFindings({ site }: Commission, plan: Omit<HeatPlan, 'findings'>):
         has,
         leave: rounded(plan.loss.totalW, 0),
         room: inCelsius(plan.roomC[0], 0),
+      }),
+      because: heatersWords(plan),
+      source: say('source.heat'),
+    },
+  ];
+}
+
+/** A room that was measured, no heater, and animals that bear less cold than the water then has. */
+function coldFindings(commission: Commission, plan: Omit<HeatPlan, 'findings'>): Finding[] {
+  const least = sharedRange(keptOf(commission), 'tempC')?.[0];
+  if (!commission.site?.roomC || least === undefined || !Number.isFinite(least)) return [];
+  const rests = restingCelsius(wetted(commission), plan.roomC[0], plan.devicesW);
+  if (rests >= least - 0.5) return [];
+  return [
+    {
+      id: 'heat.none',
+      severity: 'warn',
+      at: { field: 'site.devices' },
+      measured: rounded(rests, 1),
+      limit: rounded(least, 1),
+      unit: '°C',
+      says: say('heat.none.says', {
+        room: inCelsius(plan.roomC[0], 0),
+        rests: inCelsius(rests, 0),
+        least: inCelsius(least, 0),
       }),
       because: heatersWords(plan),
       source: say('source.heat'),

@@ -1,4 +1,5 @@
-import { materialOf, optionOf, plantOf } from '../commission/lookup';
+import { plantOf } from '../catalogue/entries';
+import { materialOf, optionOf } from '../commission/lookup';
 import type { Commission } from '../commission/schema';
 import { livestockFindings, sharedRange, type Kept } from '../livestock/checks';
 import { speciesIn, unknownOf } from '../livestock/known';

@@ -201,6 +201,21 @@ describe('warmth', () => {
     const f = found('heat.heater', { site: { devices, roomC: [10, 24] } })!;
     expect(f.measured).toBe(10);
     expect(f.limit).toBeGreaterThan(60);
+    // By whatever name, and not by a lamp that is called one.
+    const named = [{ id: 'h', name: 'Ember 25', kind: 'heater', watts: 25 }];
+    expect(found('heat.heater', { site: { devices: named, roomC: [10, 24] } })!.measured).toBe(25);
+    const lamp = [{ id: 'h', name: 'heat lamp', kind: 'lamp', watts: 25 }];
+    expect(found('heat.heater', { site: { devices: lamp, roomC: [10, 24] } })).toBeUndefined();
+  });
+
+  it('finds that there is no heater where fish would be in cold water, and only there', () => {
+    const fish = { livestock: [{ species: 'paracheirodon-axelrodi', count: 10 }] };
+    const f = found('heat.none', { brief: fish, site: { roomC: [12, 24] } })!;
+    expect(f.measured).toBeLessThan(13);
+    expect(f.limit).toBe(23);
+    expect(found('heat.none', { brief: fish, site: { roomC: [28, 29] } })).toBeUndefined();
+    expect(found('heat.none', { brief: { livestock: [] }, site: { roomC: [12, 24] } })).toBeUndefined();
+    expect(found('heat.none', { brief: fish })).toBeUndefined();
   });
 });
 

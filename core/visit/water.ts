@@ -1,5 +1,6 @@
 import type { Commission } from '../commission/schema';
-import { optionOf, plantOf } from '../commission/lookup';
+import { plantOf } from '../catalogue/entries';
+import { optionOf } from '../commission/lookup';
 import { bringing, recipeFor, tapOf, waterTarget, type TapWater, type WaterTarget } from '../filling/filling';
 import { firstFill, type FirstFill } from '../filling/firstFill';
 import { sharedRange } from '../livestock/checks';

@@ -34,7 +34,7 @@ export const SITE = {
   'rescape.holding.says': '{has} to wait in for {fish} cm of fish, {needs} wanted.',
   'rescape.holding.because':
     'They wait all day in their own water with the filter running: bring another tub and a cover.',
-  'gear.turnover.says': '{device} turns {water} of free water over {times} times an hour.',
+  'gear.turnover.says': '{devices}: {water} of free water turned over {times} times an hour.',
   'gear.turnover.because.less':
     '{least} to {most} times is usual: a larger filter, a second one, or fewer animals and plants that bear still water.',
   'gear.turnover.because.more':
@@ -48,6 +48,9 @@ export const SITE = {
   'gear.late.because.co2':
     'Plants that need it stand still and gather algae: half the light until it runs, and a visit to put it in.',
   'gear.co2.says': 'The CO2 set lacks: {parts}.',
+  'gear.co2.none.says': 'CO2 is wanted, and no device on the list gives any.',
+  'gear.co2.none.because':
+    'List the set or its parts, say what it costs, or say that there is no CO2: plants are then chosen and grow without.',
   'gear.co2.because':
     'Gas gear that arrives late is the classic slip: list every part, or say that the set is whole.',
   'gear.co2.because.check-valve':
@@ -127,6 +130,8 @@ export const SITE = {
     'A drop runs down the flex into the plug. Move the strip up, or lead the flexes below it first.',
   'heat.cool.says': '{warm} in a room of {room}, {most} is the most.',
   'heat.cool.because': 'A cooler for {watts} W, a fan over the open top, or shorter light in summer.',
+  'heat.none.says':
+    'No heater is listed: at {room} in the room the water rests at {rests}, {least} is wanted.',
   'heat.heater.says': '{has} W of heater, {leave} W leave at {room} in the room.',
   'heat.heater.because': '{heaters} would hold {water}; a lid saves most of it.',
   watts: '{watts} W',

@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import { endsOf } from '../../../core/build/buildPlan';
 import { firstToOrder } from '../../../core/ordering/order';
 import { ofFirstVisit } from '../../../core/pipeline/firstVisit';
-import { daylightOf, MOST_LIGHT_HOURS } from '../../../core/care/light';
+import { daylightOf, MOST_LIGHT_HOURS } from '../../../core/light/photoperiod';
 import { useCommission } from '../../document/commissionStore';
 import { daysAway, longDay, shortDay } from '../../units/days';
 import { money, useFigures } from '../../units/figures';

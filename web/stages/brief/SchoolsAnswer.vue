@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { dayPlus, WEEKDAYS } from '../../../core/calendar/day';
-import { usualLight } from '../../../core/care/light';
+import { usualLight } from '../../../core/light/photoperiod';
 import { DOSING_RULES } from '../../../core/care/dosing';
 import { SCHOOLS } from '../../../core/care/waterSchools';
 import { dosingSchoolOf, waterSchoolOf } from '../../../core/commission/usual';

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { MOST_LIGHT_HOURS } from '../../../core/care/light';
+import { MOST_LIGHT_HOURS } from '../../../core/light/photoperiod';
 import { computed } from 'vue';
 import type { CareDay } from '../../../core/care/careDay';
 import type { CarePlan } from '../../../core/care/carePlan';

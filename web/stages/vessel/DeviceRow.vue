@@ -2,8 +2,7 @@
 import { computed, ref } from 'vue';
 import { GEAR_KINDS } from '../../../core/commission/primitives';
 import type { Material, Origin, Site } from '../../../core/commission/schema';
-import { articleOf, gearKindOf } from '../../../core/gear/gear';
-import { warmsOf } from '../../../core/site/warmth';
+import { articleOf, gearKindOf, warmsOf } from '../../../core/gear/gear';
 import { useCommission } from '../../document/commissionStore';
 import DayField from '../../document/DayField.vue';
 import FigureField from '../../document/FigureField.vue';
@@ -92,10 +91,10 @@ const WARMTH = [
         :apply="(day) => set({ arrives: day || undefined })"
       />
       <v-select
-        v-if="device.watts > 0"
+        v-if="device.watts > 0 && kind !== 'heater'"
         label="warms"
         :items="WARMTH"
-        :model-value="warmsOf(device)"
+        :model-value="warmsOf(device, kind)"
         @update:model-value="(warms) => set({ warms })"
       />
       <FigureField

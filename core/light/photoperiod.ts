@@ -1,4 +1,4 @@
-import { clockOf } from '../build/clock';
+import { clockOf } from '../calendar/clock';
 import type { Brief, Commission } from '../commission/schema';
 
 /** Light of one week: hours a day and share of full output. */
@@ -23,8 +23,11 @@ const RISE = [0, 0.2, 0.5, 0.8, 1];
 /** Half of full output to begin with (common practice). */
 const FIRST_OUTPUT = 0.5;
 
+/** From this week on light is as it will be. */
+export const SETTLED_WEEK = 8;
+
 /** The photoperiod of a week (1 to 8): the starting hours for a month, then one more, 8 at most. */
-export function lightOf({ brief }: Commission, week: number): LightWeek {
+export function lightOf({ brief }: Pick<Commission, 'brief'>, week: number): LightWeek {
   const { hours: first } = usualLight({ brief });
   const usual = Math.min(MOST_LIGHT_HOURS, week <= 4 ? first : first + 1);
   const output = brief.care?.firstOutput ?? FIRST_OUTPUT;

@@ -1,0 +1,40 @@
+import type { Commission, Plant } from '../commission/schema';
+import { withKnown } from './knownPlants';
+
+/*
+ * The plants of a document as everything asks for them: each resolved once, so that no stage knows less of one than another.
+ */
+
+type Catalogued = Pick<Commission, 'catalogue'>;
+
+/** Documents are never changed in place: what was resolved of a list stays true of it. */
+const resolved = new WeakMap<readonly Plant[], ReadonlyMap<string, Plant>>();
+
+/**
+ * A plant of the document's own catalogue, with what is known of it filled in where its entry says nothing.
+ *
+ * @throws RangeError where it is not in the catalogue; parsing has made sure that it is
+ */
+export function plantOf({ catalogue: { plants } }: Catalogued, id: string): Plant {
+  let known = resolved.get(plants);
+  if (!known) resolved.set(plants, (known = new Map(plants.map((p) => [p.id, resolvedPlant(p)]))));
+  const plant = known.get(id);
+  if (!plant) throw new RangeError(`plant "${id}" is not in the document's catalogue`);
+  return plant;
+}
+
+/** Of a pack that only says what it holds a third fewer come of coarse splitting, and half as many more of fine (common practice). */
+const [COARSE, FINE] = [2 / 3, 3 / 2];
+
+/** What a pack is split into is said by the entry itself, else by what its pack holds, else it is known of the plant. */
+export function resolvedPlant(entry: Plant): Plant {
+  const plant = withKnown(entry);
+  const holds = entry.packs?.find((p) => p.unit === 'plug')?.size;
+  if (entry.plugsAPack || holds === undefined) return plant;
+  return { ...plant, plugsAPack: [Math.max(1, Math.floor(holds * COARSE)), holds, Math.ceil(holds * FINE)] };
+}
+
+/** Plugs that one pack gives split coarsely, as usual and finely; one where nothing is known of it. */
+export function splitsOf(entry: Plant): [number, number, number] {
+  return resolvedPlant(entry).plugsAPack ?? [1, 1, 1];
+}
