@@ -30,9 +30,9 @@ const CORE = [
   'visit',
   'takeoff',
   'ordering',
+  'planted',
   'build',
   'care',
-  'planted',
   'pipeline',
 ];
 /** Folders of the interface in the same way; stages come after all of them and know no other stage. */

@@ -1,7 +1,6 @@
 import { Command, CommanderError } from 'commander';
 import { isDay } from '../core/calendar/day';
 import { plan } from '../core/pipeline/plan';
-import { plantedPlan } from '../core/planted/planted';
 import { report } from '../core/pipeline/report';
 import { unknownFields } from '../core/commission/unknown';
 import { optionOf } from '../core/commission/lookup';
@@ -42,7 +41,7 @@ async function run(part: Part | 'validate', file: string, asked: Asked, { out, s
   const shown = part === 'validate' ? 'takeoff' : part;
   // Programs are told where each plug goes with the quantities too; a table of quantities has no room for it.
   const wanted = part === 'planting' || (asked.json && part === 'takeoff');
-  const planted = wanted ? plantedPlan(commission, result.survey) : undefined;
+  const planted = wanted ? result.planted : undefined;
   if (asked.json) out(`${JSON.stringify(report(result, shown, planted), null, 2)}\n`);
   else out(table(part, commission, result, planted));
 }

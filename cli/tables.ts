@@ -1,8 +1,8 @@
 import { clockOf, endsOf } from '../core/build/buildPlan';
 import type { Commission } from '../core/commission/schema';
 import { orderByOf } from '../core/ordering/order';
-import { plantingOrder, type Planted, type PlantedPlan } from '../core/planted/planted';
-import { preparationOf } from '../core/planted/preparation';
+import { partsInOrder, type Planted, type PlantedPlan } from '../core/planted/planted';
+import { preparationOf } from '../core/planting/preparation';
 import type { WayOut } from '../core/planted/waysOut';
 import { ofFirstVisit } from '../core/pipeline/firstVisit';
 import type { Plan } from '../core/pipeline/plan';
@@ -57,16 +57,15 @@ function money(commission: Commission, minor: number): string {
 }
 
 /** Plantings in the order in which they are planted, with the numbers of their plugs and what is done to them first. */
-function plantingRows(commission: Commission, { parts, living }: PlantedPlan): string[] {
-  const { brief } = commission;
-  const order = plantingOrder(parts, brief.schools?.planting === 'transition' ? 'transition' : 'front');
+function plantingRows(commission: Commission, { parts, order, living }: PlantedPlan): string[] {
+  const inOrder = partsInOrder({ parts, order });
   const light = (p: Planted) => (living.lit ? `${p.meanDli.toFixed(1)} mol/m²/d` : 'no lamp listed');
   const { rows, tools, minutes } = preparationOf(parts);
   const words = (texts: readonly Text[]) => texts.map((t) => inEnglish(t)).join(', ');
   return [
     ...aligned([
       ['nos.', 'plant', 'plugs', 'packs', 'apart', 'light', 'closes', 'prepare'],
-      ...order.map((p) => [
+      ...inOrder.map((p) => [
         numbersOf(p),
         p.planting.on ? `${p.plant.name}, on ${p.planting.on}` : p.plant.name,
         String(p.count),
@@ -77,8 +76,10 @@ function plantingRows(commission: Commission, { parts, living }: PlantedPlan): s
         words(rows.get(p.id) ?? []),
       ]),
     ]),
-    ...(order.length > 0 ? ['', `tools  ${words(tools)}; about ${Math.round(minutes)} min to prepare`] : []),
-    ...order.flatMap((p) => wayRows(commission, p)),
+    ...(inOrder.length > 0
+      ? ['', `tools  ${words(tools)}; about ${Math.round(minutes)} min to prepare`]
+      : []),
+    ...inOrder.flatMap((p) => wayRows(commission, p)),
   ];
 }
 

@@ -9,7 +9,7 @@ import { scape, soil } from '../testing/scape';
 describe('the order of work', () => {
   it('sand as the only layer, stones and rosettes on it: sand, stones, plants', () => {
     const p = job({ option: { bed: [sand(60)], pieces: [stone()], plants: [carpet] } });
-    before(p, 'rinse', 'sand', 'stones', 'prepare-cups', 'plant-grass-0', 'fill');
+    before(p, 'rinse', 'sand', 'stones', 'prepare-gel', 'plant-grass-0', 'fill');
     expect(p.build.tasks.find((t) => t.id === 'sand')!.title).toMatch(/^Sand, 1[23]\.\d L$/);
   });
 

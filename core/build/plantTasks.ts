@@ -1,9 +1,7 @@
-import { plantOf } from '../catalogue/entries';
 import type { Plant } from '../commission/schema';
-import { polygonBounds } from '../geometry/polygon';
-import type { TakeOffLine } from '../takeoff/line';
-import { inMm } from '../words/measure';
-import { say, type Text } from '../words/text';
+import { preparedOf } from '../planting/preparation';
+import { plantingSequence, type Turn } from '../survey/plantingSequence';
+import { PRACTICE, say, type Text } from '../words/text';
 import { CAUTIONS } from './cautions';
 import { each, step, type Job } from './job';
 import { RATES } from './rates';
@@ -11,8 +9,6 @@ import type { Task } from './task';
 
 /** A plant takes longer than this: its patches are shared between two. */
 const SHARED_FROM_MIN = 40;
-/** Roots are cut back to this before planting, mm (common practice). */
-const ROOTS_MM = 20;
 /** Where plants are set only once these stand. */
 const HARDSCAPE = ['stones', 'wood', 'soil', 'floor-stones', 'gaps', 'pockets', 'wiggle'];
 
@@ -31,49 +27,43 @@ export function isFlooded({ commission, wet }: Job): boolean {
   return !wet && commission.brief.schools?.moisture === 'flooded';
 }
 
-/** Cups (rinsed and split) and pots or bunches (wool off, roots trimmed) are two jobs for two people. */
+/** What each kind of pack asks for is a job of its own, for as many people: in gel, in wool, as bunches, from a tank. */
 function prepareTasks(job: Job): Task[] {
-  const { commission, takeOff, plantings } = job;
-  const today = new Set(plantings.map((p) => p.plant));
-  const lines = takeOff.lines.filter((l) => l.kind === 'plants' && l.needed.value > 0 && today.has(l.id));
-  const inCups = (l: TakeOffLine) => isCup(plantOf(commission, l.id));
-  const kinds = [
-    {
-      id: 'prepare-cups',
-      title: say('prepare-cups.title'),
-      short: say('prepare-cups.short'),
-      detail: (packs: Text, plugs: Text) => say('prepare-cups.detail', { packs, plugs }),
-      own: lines.filter(inCups),
-    },
-    {
-      id: 'prepare-pots',
-      title: say('prepare-pots.title'),
-      detail: (packs: Text, plugs: Text) =>
-        say('prepare-pots.detail', { packs, plugs, roots: inMm(ROOTS_MM) }),
-      own: lines.filter((l) => !inCups(l)),
-    },
-  ];
-  return kinds.flatMap(({ id, title, short, detail, own }): Task[] => {
-    if (own.length === 0) return [];
-    const packs = own.reduce((sum, l) => sum + l.packs.reduce((n, p) => n + p.count, 0), 0);
-    const plugs = own.reduce((sum, l) => sum + l.needed.value, 0);
-    const minutes = packs > 0 ? packs * RATES.preparePerPack : plugs * RATES.preparePerPlug;
+  const today = turnsOf(job).map((turn) => ({ turn, prepared: preparedOf(turn) }));
+  const kinds = [...new Set(today.map((t) => t.prepared.comesAs))];
+  return kinds.flatMap((kind): Task[] => {
+    const own = today.filter((t) => t.prepared.comesAs === kind).map((t) => t.prepared);
+    const sum = (of: 'packs' | 'plugs' | 'minutes') => own.reduce((n, p) => n + p[of], 0);
+    const [packs, plugs] = [sum('packs'), sum('plugs')];
+    const words = {
+      packs: say('count.packs', { count: packs }),
+      plugs: say('count.plugs', { count: plugs }),
+      todo: once(own.flatMap((p) => p.todo)),
+    };
     return [
       {
-        id,
+        id: `prepare-${kind}`,
         phase: 'planting',
-        title,
-        ...(short ? { short } : {}),
-        detail: detail(say('count.packs', { count: packs }), say('count.plugs', { count: plugs })),
-        minutes,
+        title: say(`prepare-${kind}.title`),
+        detail: packs > 0 ? say('prepare.detail', words) : say('prepare.detail.tank', words),
+        minutes: sum('minutes'),
         people: 1,
         // Not before the hardscape stands and everything else is laid out: out of the pot they dry.
         needs: [...HARDSCAPE, 'unpack', 'rinse', ...bedLayers(job)],
         caution: CAUTIONS.mist,
-        workings: [step(say('step.packs'), packs, 'pack', each(RATES.preparePerPack))],
+        workings: [
+          ...(packs > 0 ? [step(say('step.packs'), packs, 'pack')] : []),
+          step(say('step.plugs'), plugs, 'plug'),
+          step(say('step.packs.time'), sum('minutes'), 'min', PRACTICE),
+        ],
       },
     ];
   });
+}
+
+/** Each thing to do once, in the order in which it is first said. */
+function once(texts: readonly Text[]): Text[] {
+  return [...new Map(texts.map((t) => [JSON.stringify(t), t])).values()];
 }
 
 /** Layers that have to lie before anything is planted: all but what is only looked at. */
@@ -81,42 +71,30 @@ function bedLayers({ pours }: Job): string[] {
   return pours.filter((p) => p.role !== 'cosmetic').map((p) => p.task);
 }
 
-function isCup(plant: Plant): boolean {
-  const name = plant.packs?.[0]?.name;
-  return name === undefined || name === 'cup' || name === 'mat';
-}
-
-function prepareIdOf(plant: Plant): string {
-  return isCup(plant) ? 'prepare-cups' : 'prepare-pots';
-}
-
 interface Patch {
   plant: Plant;
+  /** Those at hand: what packs do not give is not set. */
   plugs: number;
-  frontMm: number;
-  /** It grows around something that stands there. */
-  atFoot: boolean;
+  /** Ids of the tasks that make it ready. */
+  preparedBy: string[];
 }
 
-/** What is planted of each species, in the order of the school: front to back, or first what stands at the foot of stone. */
-function patches({ commission, option, plantings }: Job): Patch[] {
+/** What is planted on the day, in the order of planting. */
+function turnsOf({ commission, survey, plantings }: Job): Turn[] {
+  const today = new Set(plantings.filter((p) => p.plugs > 0).map((p) => p.id));
+  return plantingSequence(commission, survey).filter((turn) => today.has(turn.id));
+}
+
+/** The same by species. */
+function patches(job: Job): Patch[] {
   const byPlant = new Map<string, Patch>();
-  for (const { id, plant, plugs, standingM2 } of plantings) {
-    if (plugs === 0) continue;
-    const region = option.plants.find((p) => p.id === id)?.region;
-    const frontMm = region ? polygonBounds(region)[1] : Infinity;
-    const known = byPlant.get(plant);
-    byPlant.set(plant, {
-      plant: plantOf(commission, plant),
-      plugs: (known?.plugs ?? 0) + plugs,
-      frontMm: Math.min(known?.frontMm ?? Infinity, frontMm),
-      atFoot: (known?.atFoot ?? false) || standingM2 > 0,
-    });
+  for (const turn of turnsOf(job)) {
+    const { comesAs, plugs } = preparedOf(turn);
+    const known = byPlant.get(turn.plant.id) ?? { plant: turn.plant, plugs: 0, preparedBy: [] };
+    const preparedBy = [...new Set([...known.preparedBy, `prepare-${comesAs}`])];
+    byPlant.set(turn.plant.id, { ...known, plugs: known.plugs + plugs, preparedBy });
   }
-  const transition = commission.brief.schools?.planting === 'transition';
-  return [...byPlant.values()].sort(
-    (a, b) => (transition ? Number(b.atFoot) - Number(a.atFoot) : 0) || a.frontMm - b.frontMm,
-  );
+  return [...byPlant.values()].filter((p) => p.plugs > 0);
 }
 
 function bedTasks(job: Job): Task[] {
@@ -126,7 +104,7 @@ function bedTasks(job: Job): Task[] {
     return shared ? [Math.ceil(plugs / 2), Math.floor(plugs / 2)] : [plugs];
   });
   const ids = (at: number) => (parts[at] ?? []).map((_, i) => `plant-${rooted[at].plant.id}-${i}`);
-  return rooted.flatMap(({ plant }, at) =>
+  return rooted.flatMap(({ plant, preparedBy }, at) =>
     parts[at].map((count, i): Task => ({
       id: `plant-${plant.id}-${i}`,
       phase: 'planting',
@@ -139,7 +117,7 @@ function bedTasks(job: Job): Task[] {
       people: 1,
       // The kind before it goes first; with more hands as many kinds as hands are under way.
       needs: [
-        prepareIdOf(plant),
+        ...preparedBy,
         ...HARDSCAPE,
         ...bedLayers(job),
         'wet-bed',
@@ -150,6 +128,13 @@ function bedTasks(job: Job): Task[] {
       workings: [step(say('step.plugs'), count, 'plug', each(RATES.plug))],
     })),
   );
+}
+
+/** What goes into the bed comes before what is glued, as the plan is numbered; with more hands both are under way. */
+function lastRooted(job: Job): string[] {
+  return bedTasks(job)
+    .slice(0, -Math.max(0, job.crew - 1) || undefined)
+    .map((t) => t.id);
 }
 
 function epiphyteTasks(job: Job): Task[] {
@@ -164,7 +149,7 @@ function epiphyteTasks(job: Job): Task[] {
       detail: say('epiphytes.detail', { count, plants: on.map((p) => p.plant.name) }),
       minutes: count * RATES.epiphyte,
       people: 1,
-      needs: [...new Set(on.map(({ plant }) => prepareIdOf(plant))), 'wiggle', 'stones', 'wood', 'pockets'],
+      needs: [...on.flatMap((p) => p.preparedBy), ...lastRooted(job), 'wiggle', 'stones', 'wood', 'pockets'],
       caution: CAUTIONS.glue,
       workings: [step(say('step.portions'), count, 'portion', each(RATES.epiphyte))],
     },
@@ -184,7 +169,7 @@ function floaterTasks(job: Job): Task[] {
       detail: say('floaters.detail', { count, plants: on.map((p) => p.plant.name) }),
       minutes: Math.max(1, count * RATES.floater),
       people: 1,
-      needs: ['fill', 'refloat', ...new Set(on.map(({ plant }) => prepareIdOf(plant)))],
+      needs: ['fill', 'refloat', ...on.flatMap((p) => p.preparedBy)],
       workings: [step(say('step.portions'), count, 'portion', each(RATES.floater))],
     },
   ];

@@ -43,10 +43,6 @@ export const RATES = {
   gapPerPiece: 2,
   /** A heap of soil on top of a piece, with a rim of small stones. */
   pocket: 6,
-  /** A cup or pot rinsed, split and trimmed. */
-  preparePerPack: 3,
-  /** The same where packs are unknown: each plug. */
-  preparePerPlug: 0.4,
   /** One plug set. */
   plug: 0.4,
   /** One epiphyte or patch of moss glued, tied or wedged. */

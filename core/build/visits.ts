@@ -1,6 +1,7 @@
 import { dayPlus, daysFrom, type Day } from '../calendar/day';
-import { plantOf } from '../catalogue/entries';
 import { materialOf } from '../commission/lookup';
+import { preparedOf } from '../planting/preparation';
+import { plantingSequence } from '../survey/plantingSequence';
 import { bringing, canMinutes } from '../filling/filling';
 import { lateDevices } from '../gear/gear';
 import { inLitres, inMm } from '../words/measure';
@@ -31,7 +32,7 @@ export interface LaterVisit {
 
 /** What was put off on purpose, and gear that comes late: a visit for each day, in order. */
 export function visitsOf(job: Job): LaterVisit[] {
-  const { commission, survey, option } = job;
+  const { commission, survey } = job;
   const byDay = new Map<number, { tasks: VisitTask[]; wet: boolean }>();
   const add = (afterDays: number, task: VisitTask, wet: boolean) => {
     const known = byDay.get(afterDays) ?? { tasks: [], wet: false };
@@ -50,18 +51,18 @@ export function visitsOf(job: Job): LaterVisit[] {
       },
       true,
     );
-  for (const planting of option.plants) {
-    const { plugs } = survey.plantings.find((p) => p.id === planting.id)!;
-    if (!planting.laterDays || plugs === 0) continue;
-    const plant = plantOf(commission, planting.plant);
+  for (const turn of plantingSequence(commission, survey)) {
+    const { plant, afterDays } = turn;
+    const { plugs, minutes, todo } = preparedOf(turn);
+    if (!Number.isFinite(afterDays) || afterDays === 0 || plugs === 0) continue;
     const each =
       plant.roots === 'epiphyte' ? RATES.epiphyte : plant.roots === 'float' ? RATES.floater : RATES.plug;
     add(
-      planting.laterDays,
+      afterDays,
       {
         title: plant.name,
-        detail: say('visit.plant', { count: plugs }),
-        minutes: plugs * (each + RATES.preparePerPlug),
+        detail: say('visit.plant', { count: plugs, todo }),
+        minutes: plugs * each + minutes,
         caution: CAUTIONS.mist,
       },
       plant.roots !== 'float',

@@ -5,13 +5,15 @@ import { survey } from '../survey/survey';
 import { example } from '../testing/scape';
 import { carePlan } from './carePlan';
 import { dosesOf } from './dosing';
+import { plantedPlan } from '../planted/planted';
 import { remainingShare, SCHOOLS } from './waterSchools';
 
 const cared = (water: WaterSchool, change: (c: ReturnType<typeof example>) => void = () => {}) => {
   const commission = structuredClone(example('held-root'));
   commission.brief.schools = { ...commission.brief.schools, water };
   change(commission);
-  return { care: spoken(carePlan(commission, survey(commission))), s: survey(commission) };
+  const s = survey(commission);
+  return { care: spoken(carePlan(commission, s, plantedPlan(commission, s).parts)), s };
 };
 const days = (school: WaterSchool) => SCHOOLS[school].changes().map((c) => c.afterDays);
 const inWeek = (school: WaterSchool, week: number) =>
@@ -98,11 +100,26 @@ describe('care plan', () => {
     ).toEqual([]);
   });
 
-  it('trims by habit and replants gaps', () => {
-    const { care } = cared('taper', (c) => (c.catalogue.plants[0].habit = 'carpet'));
-    const events = care.weeks.flatMap((w) => w.days).flatMap((d) => d.events.map((e) => [d.afterDays, e]));
-    expect(events).toContainEqual([28, 'first trim where it has grown in: Eleocharis pusilla']);
-    expect(events).toContainEqual([30, 'replant gaps in the carpet']);
+  it('trims by habit, replants gaps while there are any, and says when it has closed', () => {
+    const of = (spacingMm: number) => {
+      const { care } = cared('taper', (c) => {
+        c.catalogue.plants[0].habit = 'carpet';
+        c.options[0].plants[0].spacingMm = spacingMm;
+      });
+      const days = care.weeks.flatMap((w) => w.days).flatMap((d) => d.events.map((e) => [d.afterDays, String(e)] as const)); // prettier-ignore
+      const on = (words: RegExp) =>
+        [...days, ...care.later.map((l) => [l.afterDays, String(l.what)] as const)]
+          .filter(([, e]) => words.test(e))
+          .map(([d]) => d);
+      return [on(/first trim/), on(/replant gaps/), on(/closed by about now/)];
+    };
+    const [trims, gaps, closed] = of(40);
+    expect([trims, gaps]).toEqual([[35], [30]]);
+    expect(closed[0]).toBeGreaterThan(30);
+    // Set densely it has closed before anybody looks for gaps.
+    const dense = of(15);
+    expect(dense[1]).toEqual([]);
+    expect(dense[2][0]).toBeLessThan(30);
   });
 
   it('finds more minutes asked than promised', () => {

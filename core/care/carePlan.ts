@@ -1,3 +1,4 @@
+import type { Planted } from '../planted/planted';
 import { dayPlus, type Day } from '../calendar/day';
 import { materialOf, materialOfKind, optionOf } from '../commission/lookup';
 import { dosingSchoolOf, waterSchoolOf } from '../commission/usual';
@@ -62,8 +63,11 @@ export interface CarePlan {
   findings: Finding[];
 }
 
+/** What the guide asks of each planting: what it is, when it closes and when it is trimmed. */
+export type Growing = Pick<Planted, 'id' | 'plant' | 'planting' | 'count' | 'netM2' | 'cover' | 'trims'>;
+
 /** The first eight weeks: dated water changes, light, dosing, tests, animals, trims, and what it asks. */
-export function carePlan(commission: Commission, survey: Survey): CarePlan {
+export function carePlan(commission: Commission, survey: Survey, parts: readonly Growing[]): CarePlan {
   const { brief } = commission;
   const school = waterSchoolOf(brief);
   const dosing = dosingSchoolOf(brief);
@@ -80,7 +84,7 @@ export function carePlan(commission: Commission, survey: Survey): CarePlan {
   const tests = testDays(changes, earlyTests(commission));
   const read = nitrogenRead(commission);
   const gates = gatesOf(commission, tests, school === 'fish-in', read);
-  const events = eventsOf(commission, survey, gates);
+  const events = eventsOf(commission, survey, gates, parts);
   const day = (afterDays: number): CareDay => {
     const change = changes.find((c) => c.afterDays === afterDays);
     return {
@@ -94,7 +98,7 @@ export function carePlan(commission: Commission, survey: Survey): CarePlan {
   };
   const weeks = Array.from({ length: CARE_DAYS / 7 }, (_, i): CareWeek => {
     const days = Array.from({ length: 7 }, (_, d) => day(i * 7 + d + 1));
-    const upkeep = upkeepOf(commission, survey, days, i + 1);
+    const upkeep = upkeepOf(commission, parts, days);
     const minutes = Math.round(upkeep.reduce((sum, p) => sum + p.minutes, 0));
     const overMin = Math.max(0, minutes - (brief.minutesAWeek ?? Infinity));
     return { week: i + 1, ...lightOf(commission, i + 1), days, minutes, upkeep, overMin };

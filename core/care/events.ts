@@ -1,17 +1,16 @@
 import { dayPlus, daysFrom, type Day } from '../calendar/day';
-import { dliOf } from '../catalogue/knownPlants';
 import { plantOf } from '../catalogue/entries';
 import { materialOf, optionOf } from '../commission/lookup';
 import { plantingOrigin } from '../commission/origin';
-import type { Commission, Plant } from '../commission/schema';
+import type { Commission } from '../commission/schema';
 import { bacteriaDays, bacteriaMlADay } from '../filling/bacteria';
 import { gasFromDay, lateDevices } from '../gear/gear';
-import { growthOf, trimDays } from '../growth/growth';
 import type { Survey } from '../survey/survey';
 import { halfFill, laterLayers } from '../takeoff/later';
 import { rootTabs, TABS_LAST_DAYS } from '../takeoff/rootTabs';
 import { inLitres, inMl, inMm } from '../words/measure';
 import { say, type Text } from '../words/text';
+import type { Growing } from './carePlan';
 import type { Gates } from './gates';
 import { CARE_DAYS } from './waterSchools';
 
@@ -24,15 +23,6 @@ const REVIEW_AFTER = 90;
 const LAST_DAY = 365;
 /** A month after planting, gaps in the carpet are replanted. */
 const GAPS_AFTER = 30;
-
-/** Days to the first trim by habit, when the plant's entry does not say (common practice). */
-const TRIM_AFTER: Partial<Record<NonNullable<Plant['habit']>, number>> = {
-  stem: 21,
-  carpet: 28,
-  creeper: 28,
-  grass: 35,
-  moss: 42,
-};
 
 /** Something that is due once, days after the build. */
 interface Event {
@@ -52,12 +42,13 @@ export function eventsOf(
   commission: Commission,
   survey: Survey,
   gates: Gates | undefined,
+  parts: readonly Growing[],
 ): Map<number, Text[]> {
   const due: Event[] = [
     ...animalEvents(gates),
     ...waterEvents(commission, survey),
     ...gearEvents(commission, survey),
-    ...plantEvents(commission, survey),
+    ...plantEvents(commission, parts),
     ...stageEvents(commission, survey),
     { after: REVIEW_AFTER, what: say('event.review') },
   ];
@@ -103,27 +94,45 @@ function gearEvents(commission: Commission, survey: Survey): Event[] {
   ];
 }
 
-/** First trims, gaps and melting leaves of what is new: what grows there already was cut before and will be again. */
-function plantEvents(commission: Commission, survey: Survey): Event[] {
-  const { plants } = optionOf(commission, survey.optionId);
-  const fresh = plants.filter((p) => !p.laterDays && plantingOrigin(commission.brief, p) !== 'here');
-  const kinds = [...new Set(fresh.map((p) => p.plant))].map((id) => plantOf(commission, id));
-  const trims = kinds.flatMap((plant) => firstTrim(plant, commission.brief.co2));
-  const emersed = fresh.filter((p) => p.form === 'emersed').map((p) => plantOf(commission, p.plant).name);
-  const melting = [...new Set(emersed)];
-  return [
-    ...trims,
-    ...(melting.length > 0 ? [{ after: MELT_AFTER, what: say('event.melt', { plants: melting }) }] : []),
-    ...(kinds.some((k) => k.habit === 'carpet') ? [{ after: GAPS_AFTER, what: say('event.gaps') }] : []),
-  ];
+/**
+ * First trims, gaps, closing and melting leaves of what is new, as planting has worked them out: what grows there already was
+ * cut before and will be again.
+ */
+function plantEvents({ brief }: Commission, parts: readonly Growing[]): Event[] {
+  const fresh = parts.filter((p) => p.count > 0 && plantingOrigin(brief, p.planting) !== 'here');
+  const firsts = new Map<string, Event>();
+  for (const { plant, trims } of fresh) {
+    const [after] = trims;
+    if (after === undefined || after >= (firsts.get(plant.id)?.after ?? Infinity)) continue;
+    firsts.set(plant.id, { after, what: say('event.trim', { plant: plant.name }) });
+  }
+  return [...firsts.values(), ...meltEvents(fresh), ...carpetEvents(fresh)];
 }
 
-/** The first trim in the light that the plant wants, with the gas that there is: light at its spot is not asked here. */
-function firstTrim(plant: Plant, co2: boolean): Event[] {
-  const firstTrimDays = plant.firstTrimDays ?? (plant.habit && TRIM_AFTER[plant.habit]);
-  const growth = growthOf(plant, { dli: dliOf(plant)[1], co2 });
-  const [after] = trimDays({ ...plant, firstTrimDays }, growth, LAST_DAY);
-  return after === undefined ? [] : [{ after, what: say('event.trim', { plant: plant.name }) }];
+/** Leaves that grew above water and change: those that would only melt are cut off before planting. */
+function meltEvents(fresh: readonly Growing[]): Event[] {
+  const melting = fresh.filter(
+    ({ plant, planting }) => planting.form === 'emersed' && plant.emersedLeaves === 'change',
+  );
+  const days = [...new Set(melting.map((p) => p.planting.laterDays ?? 0))];
+  return days.map((later) => {
+    const plants = melting.filter((p) => (p.planting.laterDays ?? 0) === later).map((p) => p.plant.name);
+    return { after: later + MELT_AFTER, what: say('event.melt', { plants: [...new Set(plants)] }) };
+  });
+}
+
+/** Gaps of a carpet that has not closed by then, and the day on which it has. */
+function carpetEvents(fresh: readonly Growing[]): Event[] {
+  const carpets = fresh.filter((p) => p.plant.habit === 'carpet' && p.cover);
+  const last = (p: Growing) => Math.round(p.cover!.days);
+  const gapsOn = (p: Growing) => GAPS_AFTER + (p.planting.laterDays ?? 0);
+  const open = carpets.filter((p) => last(p) > gapsOn(p));
+  return [
+    ...[...new Set(open.map(gapsOn))].map((after) => ({ after, what: say('event.gaps') })),
+    ...carpets
+      .filter((p) => last(p) > 0 && last(p) <= LAST_DAY)
+      .map((p) => ({ after: last(p), what: say('event.cover', { plant: p.plant.name }) })),
+  ];
 }
 
 /** Layers and plants that were put off on purpose. */

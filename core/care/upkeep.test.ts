@@ -26,10 +26,14 @@ const week = (litres: number[]): CareDay[] =>
   }));
 
 describe('upkeep', () => {
-  const { survey } = plan(doc());
+  const { parts } = plan(doc()).planted!;
   const of = (litres: number[], n: number, site = {}) =>
     Object.fromEntries(
-      upkeepOf(doc(site), survey, week(litres), n).map((p) => [inEnglish(p.what), p.minutes]),
+      upkeepOf(
+        doc(site),
+        parts,
+        week(litres).map((d, i) => ({ ...d, afterDays: (n - 1) * 7 + i + 1 })),
+      ).map((p) => [inEnglish(p.what), p.minutes]),
     );
 
   it('is litres over the pump’s rate and back, for every change', () => {
@@ -45,13 +49,19 @@ describe('upkeep', () => {
     expect(of([40], 1, site)['a water change']).toBeCloseTo(8 + 40 / 8 + each, 9);
   });
 
-  it('wipes panes by their area and cuts from the third week', () => {
-    const parts = of([0], 1);
+  it('wipes panes by their area, and cuts in the week of each trim that planting has', () => {
+    const panes = of([0], 1);
     // Two of 600 and two of 360 mm, up to the line at 370.
-    expect(parts.panes).toBeCloseTo(1.92 * 0.37 * UPKEEP.panesPerM2, 9);
-    expect(parts.trimming).toBeUndefined();
-    const net = survey.plantings[0].netM2;
-    expect(of([0], 3).trimming).toBeCloseTo((net * UPKEEP.trimPerM2) / UPKEEP.trimEveryWeeks, 9);
+    expect(panes.panes).toBeCloseTo(1.92 * 0.37 * UPKEEP.panesPerM2, 9);
+    const [{ trims, netM2 }] = parts;
+    expect(trims.length).toBeGreaterThan(1);
+    for (let n = 1; n <= 16; n++) {
+      const own = trims.filter((day) => Math.ceil(day / 7) === n).length;
+      expect(of([0, 0, 0, 0, 0, 0, 0], n).trimming ?? 0, `week ${n}`).toBeCloseTo(
+        own * netM2 * UPKEEP.trimPerM2,
+        9,
+      );
+    }
   });
 
   it('adds up to the minutes of each week of the care plan', () => {

@@ -1,10 +1,9 @@
-import { plantOf } from '../catalogue/entries';
 import type { Commission } from '../commission/schema';
 import { perimeter } from '../geometry/offset';
-import type { Survey } from '../survey/survey';
 import { footprint } from '../vessel/footprint';
 import { bringing, canMinutes } from '../filling/filling';
 import { say, type Text } from '../words/text';
+import type { Growing } from './carePlan';
 import type { CareDay } from './careDay';
 
 /** One kind of work of a week and what it takes, min. */
@@ -21,10 +20,9 @@ export const UPKEEP = {
   siphonLPerMin: 8,
   /** Wiping a square metre of glass. */
   panesPerM2: 8,
-  /** Cutting and replanting one stem; a carpet or moss by the square metre; weeks between trims. */
+  /** Cutting and replanting one stem; a carpet or moss by the square metre. */
   trimPerStem: 0.5,
   trimPerM2: 60,
-  trimEveryWeeks: 3,
   /** Cleaning a filter and pipes, every so many weeks. */
   filter: 30,
   filterEveryWeeks: 6,
@@ -32,15 +30,11 @@ export const UPKEEP = {
   dose: 1,
 } as const;
 
-/** Week in which stems and carpets are first cut (common practice). */
-const FIRST_TRIM_WEEK = 3;
-
 /** Minutes that one week asks of the keeper, part by part, from this very scape. */
 export function upkeepOf(
   commission: Commission,
-  survey: Survey,
+  parts: readonly Growing[],
   days: readonly CareDay[],
-  week: number,
 ): UpkeepPart[] {
   const changes = days.flatMap((d) => (d.change ? [d.change.litres] : []));
   const changing = changes.reduce(
@@ -49,7 +43,7 @@ export function upkeepOf(
   );
   const doses = days.reduce((sum, d) => sum + d.doses, 0);
   const tests = days.filter((d) => d.test).length;
-  const trims = week < FIRST_TRIM_WEEK ? 0 : trimMin(commission, survey) / UPKEEP.trimEveryWeeks;
+  const trims = parts.reduce((sum, p) => sum + trimsOn(p, days) * trimMin(p), 0);
   return [
     { kind: 'changes' as const, what: say('upkeep.changes', { count: changes.length }), minutes: changing },
     part('panes', panesM2(commission) * UPKEEP.panesPerM2),
@@ -74,12 +68,14 @@ function panesM2({ vessel }: Commission): number {
   return (perimeter(footprint(vessel)) * vessel.waterLineMm) / 1e6;
 }
 
-/** One trim of everything that grows to be cut, min. */
-function trimMin(commission: Commission, survey: Survey): number {
-  return survey.plantings.reduce((sum, planting) => {
-    const { habit } = plantOf(commission, planting.plant);
-    if (habit === 'stem') return sum + planting.plugs * UPKEEP.trimPerStem;
-    const cut = habit === 'carpet' || habit === 'moss' || habit === 'creeper' || habit === 'grass';
-    return cut ? sum + planting.netM2 * UPKEEP.trimPerM2 : sum;
-  }, 0);
+/** How many trims of a planting fall on some days: as planting has them. */
+function trimsOn({ trims }: Growing, days: readonly CareDay[]): number {
+  return trims.filter((after) => days.some((d) => d.afterDays === after)).length;
+}
+
+/** One trim of a planting, min: stem by stem, or by its area. */
+function trimMin({ plant: { habit }, count, netM2 }: Growing): number {
+  if (habit === 'stem') return count * UPKEEP.trimPerStem;
+  const cut = habit === 'carpet' || habit === 'moss' || habit === 'creeper' || habit === 'grass';
+  return cut ? netM2 * UPKEEP.trimPerM2 : 0;
 }

@@ -57,10 +57,13 @@ const OWN: readonly [string, Partial<Plant>][] = [
 export const KNOWN_PLANTS: readonly Plant[] = PLANT_ROWS.trim().split('\n').map(plantOfRow);
 const byId = new Map(KNOWN_PLANTS.map((p) => [p.id, p]));
 
-/** A plant with what is known of it filled in where its own entry says nothing. */
+/** A plant with what is known of it, or of its habit, filled in where its own entry says nothing. */
 export function withKnown(plant: Plant): Plant {
   const known = byId.get(plant.id);
-  return known ? { ...known, ...plant } : plant;
+  if (known) return { ...known, ...plant };
+  if (!plant.habit) return plant;
+  const { firstTrimDays, trimEveryDays, emersedLeaves } = COMMON[plant.habit];
+  return { firstTrimDays, trimEveryDays, emersedLeaves, ...plant };
 }
 
 function plantOfRow(row: string): Plant {

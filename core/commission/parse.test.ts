@@ -91,9 +91,9 @@ describe('reading a commission', () => {
       /^options\[0\]\.plants\[0\]\.region: crosses itself: edge 0 meets edge 2/,
     ],
     [
-      'a planting without spacing',
-      (d) => delete d.options[0].plants[0].spacingMm,
-      /plants\[0\]\.spacingMm: is missing/,
+      'a planting without a region or a count',
+      (d) => delete d.options[0].plants[0].region,
+      /plants\[0\]\.region: is missing/,
     ],
     [
       'a grid of the wrong size',

@@ -153,8 +153,8 @@ export const isClump = ({ habit }: Pick<Plant, 'habit'>) =>
   habit === 'rosette' || habit === 'bulb' || habit === 'epiphyte';
 
 /**
- * Share of the ground that plugs of a spacing cover after some days: circles that grow, as if set at random where they
- * overlap (1 − e to the power of minus their areas), and all of it from the day on which they close.
+ * Share of the ground that plugs of a spacing cover after some days: the area of their circles until these touch, at π/4, from
+ * there on in proportion to their radius, and all of it from the day on which they close.
  * Valid for even spacing. Leaves out: trims.
  * Test: growth.test.ts, "covers more every day, and all when it closes".
  */

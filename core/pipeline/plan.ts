@@ -1,5 +1,6 @@
 import type { Day } from '../calendar/day';
 import { buildPlan, type BuildPlan } from '../build/buildPlan';
+import { plantedPlan, type PlantedPlan } from '../planted/planted';
 import { carePlan, type CarePlan } from '../care/carePlan';
 import { gasCostOf } from '../gear/gear';
 import type { Commission } from '../commission/schema';
@@ -17,6 +18,8 @@ import { reservedFindings, type Elsewhere } from '../yard/reserved';
 /** Everything that follows from one option of a commission. */
 export interface Plan {
   survey: Survey;
+  /** Left out where it was put off. */
+  planted?: PlantedPlan;
   visit: VisitPlan;
   takeOff: TakeOff;
   order: Order;
@@ -28,6 +31,11 @@ export interface Plan {
 export interface PlanAsk extends SurveyAsk {
   /** The day against which order-by days are held; without it nothing is late. */
   today?: Day;
+  /**
+   * What is planted, where it has been worked out; `later` where nobody waits for it: the guide then says nothing yet of trims
+   * and of what closes.
+   */
+  planted?: PlantedPlan | 'later';
   /** Where else pieces of the studio’s yard stand, as far as that is known. */
   elsewhere?: Elsewhere;
 }
@@ -38,10 +46,12 @@ export function plan(commission: Commission, ask: PlanAsk = {}): Plan {
   const visited = visit(commission, measured);
   const taken = takeOff(commission, measured);
   const ordered = order(commission, taken, ask.today);
+  const planted = ask.planted ?? plantedPlan(commission, measured);
   const build = buildPlan(commission, measured, taken);
-  const care = carePlan(commission, measured);
+  const care = carePlan(commission, measured, planted === 'later' ? [] : planted.parts);
   return {
     survey: measured,
+    ...(planted === 'later' ? {} : { planted }),
     visit: visited,
     takeOff: taken,
     order: ordered,

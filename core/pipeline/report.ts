@@ -1,7 +1,7 @@
 import { orderByOf } from '../ordering/order';
 import { deadShare } from '../flow/tankFlow';
 import type { Planted, PlantedPlan } from '../planted/planted';
-import { preparationOf } from '../planted/preparation';
+import { preparationOf } from '../planting/preparation';
 import { ofFirstVisit } from './firstVisit';
 import { rounded } from '../units/quantity';
 import { spoken } from '../words/english';

@@ -9,7 +9,7 @@ import { takeOff } from '../takeoff/takeOff';
 import { piece, scape, soil } from '../testing/scape';
 import { inEnglish } from '../words/english';
 import { grownAt, trimmingsOf } from './grown';
-import { preparationOf } from './preparation';
+import { preparationOf } from '../planting/preparation';
 import { reasonsAgainst } from './livesHere';
 import { newPlantedMemo, plantedPlan, type PlantedPlan } from './planted';
 

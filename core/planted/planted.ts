@@ -14,6 +14,7 @@ import { inPlantingOrder, type Spots } from '../planting/positions';
 import { reachFromFront } from '../planting/reach';
 import { standsOn } from '../planting/standsOn';
 import { remembered, type Slot } from '../survey/memo';
+import { plantingSequence } from '../survey/plantingSequence';
 import type { Survey } from '../survey/survey';
 import type { Finding } from '../words/finding';
 import { livingOf, standsAs, type Living, type LivingMemo } from './conditions';
@@ -58,6 +59,8 @@ export interface Planted extends Packs {
 
 export interface PlantedPlan {
   parts: Planted[];
+  /** Their ids in the order in which they go in. */
+  order: string[];
   living: Living;
   findings: Finding[];
 }
@@ -79,15 +82,15 @@ export function plantedPlan(commission: Commission, survey: Survey, memo = newPl
   const living = livingOf(commission, survey, memo);
   const option = optionOf(commission, survey.optionId);
   const taken = standsOn(survey.field, survey.standing);
-  const from = commission.brief.schools?.planting === 'transition' ? 'transition' : 'front';
   const parts = option.plants.map((planting, i) => partOf(commission, survey, living, planting, survey.plantings[i], taken, memo)); // prettier-ignore
+  const order = plantingSequence(commission, survey).map((turn) => turn.id);
   let no = 1;
-  for (const part of plantingOrder(parts, from)) {
+  for (const part of partsInOrder({ parts, order })) {
     part.firstNo = no;
     no += part.spots.length / 3;
   }
   if (living.lit) shade(commission, living, parts);
-  return { parts, living, findings: plantedFindings(commission, survey, living, parts) };
+  return { parts, order, living, findings: plantedFindings(commission, survey, living, parts) };
 }
 
 /** What is left of the light of each once all have grown. */
@@ -121,19 +124,9 @@ export const floatingCount = (plant: Plant, share: number, surfaceMm2: number): 
 /** Surface that one portion of a floating plant covers once it has its spread, mm². */
 export const floatMm2 = ({ spreadMm = 40 }: Pick<Plant, 'spreadMm'>): number => Math.PI * (spreadMm / 2) ** 2;
 
-/** In the order in which they are planted: from the front, or what makes a transition first; what floats last. */
-export function plantingOrder(parts: readonly Planted[], from: 'front' | 'transition'): Planted[] {
-  const rank = ({ plant }: Planted) => {
-    if (plant.roots === 'float') return 3;
-    if (plant.roots === 'epiphyte') return 2;
-    return from === 'transition' && (plant.habit === 'rosette' || plant.habit === 'creeper') ? 0 : 1;
-  };
-  const front = ({ spots }: Planted) => {
-    let least = Infinity;
-    for (let i = 1; i < spots.length; i += 3) least = Math.min(least, spots[i]);
-    return least;
-  };
-  return [...parts].sort((a, b) => rank(a) - rank(b) || front(a) - front(b) || a.id.localeCompare(b.id));
+/** The parts in the order in which they go in. */
+export function partsInOrder({ parts, order }: Pick<PlantedPlan, 'parts' | 'order'>): Planted[] {
+  return order.map((id) => parts.find((p) => p.id === id)!);
 }
 
 function partOf(

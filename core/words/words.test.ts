@@ -28,17 +28,17 @@ const PSEUDO: Reader = {
   money: (money) => `${OPEN}${ENGLISH.money(money)}${CLOSE}`,
 };
 
-/** Cyrillic for the letters outside of braces, and inside of the branches of a plural. */
+/** Cyrillic for the letters outside of braces, and inside of the branches of a plural, however deep. */
 function pseudo(message: string): string {
-  const turned = (text: string) => text.replace(/[A-Za-z]/g, 'ж');
-  return message
-    .split(/(\{\w+\}|\{\w+, plural, (?:\w+ \{[^}]*\} ?)+\})/)
-    .map((part) => {
-      if (!part.startsWith('{')) return turned(part);
-      if (!part.includes('plural')) return part;
-      return part.replace(/ (one|other) \{([^}]*)\}/g, (_, name: string, branch: string) => ` ${name} {${turned(branch)}}`); // prettier-ignore
-    })
-    .join('');
+  const kept = /^(?:\{\w+\}|\{\w+, plural, |(?:one|other) \{)/;
+  let [turned, rest] = ['', message];
+  while (rest) {
+    const within = /[ }]$/.test(turned) || rest.startsWith('{');
+    const [own = rest[0]] = (within && kept.exec(rest)) || [];
+    turned += own.length > 1 ? own : own.replace(/[A-Za-z]/, 'ж');
+    rest = rest.slice(own.length);
+  }
+  return turned;
 }
 
 /** Every message in a value, wherever it stands. */

@@ -42,6 +42,7 @@ export function slateValley(today: Day): Commission {
           light: { umolPerS: 85, aboveRimMm: 120, lengthMm: 840, widthMm: 120, beamDeg: 110 },
         },
         { id: 'filter', name: 'canister filter', kind: 'filter', watts: 16, litresPerHour: 900 },
+        { id: 'co2', name: 'CO2 set', kind: 'co2', part: 'set', watts: 5 },
       ],
     },
     options: [valley(), island()],

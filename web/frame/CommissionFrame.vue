@@ -39,7 +39,8 @@ const OF_CHOSEN = ['order', 'build', 'handover'];
 const planned = computed(() =>
   OF_CHOSEN.includes(String(route.name)) ? (commission.document?.chosen ?? '') : commission.optionId,
 );
-const PLANTED = ['planting', 'planting-plan'];
+/** Pages that show what follows from how plants live: they are worked out at once. */
+const PLANTED = ['brief', 'planting', 'planting-plan', 'build', 'handover'];
 const tallied = computed(() =>
   ['vessel', 'bench', 'planting', 'take-off', 'order'].includes(String(route.name)),
 );

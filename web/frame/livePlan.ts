@@ -75,8 +75,11 @@ export function useLivePlan(
 
   async function renewPlanted(): Promise<void> {
     const of = plan.value;
-    planted.value = (await remote.planted().catch(() => undefined)) ?? planted.value;
-    plantedOf = of;
+    const found = await remote.planted().catch(() => undefined);
+    if (found) planted.value = found.planted;
+    // Build day and guide follow what is planted; a plan that came meanwhile is newer than this one.
+    if (found && plan.value === of) plan.value = found.plan;
+    plantedOf = plan.value === found?.plan ? plan.value : of;
   }
   function soonPlanted(): void {
     clearTimeout(planting);

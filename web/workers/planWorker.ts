@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
 import type { Day } from '../../core/calendar/day';
-import { plan, type Plan } from '../../core/pipeline/plan';
+import { plan, type Plan, type PlanAsk } from '../../core/pipeline/plan';
 import type { Elsewhere } from '../../core/yard/reserved';
 import { newMemo } from '../../core/survey/memo';
 import { parseCommission } from '../../core/commission/parse';
@@ -41,7 +41,7 @@ export type FieldView = Pick<
   inside?: Uint8Array;
 };
 /** A plan without what only the computation needs. */
-export type ShownPlan = Omit<Plan, 'survey'> & { survey: Omit<Survey, 'field' | 'standing'> };
+export type ShownPlan = Omit<Plan, 'survey' | 'planted'> & { survey: Omit<Survey, 'field' | 'standing'> };
 export interface Computed {
   /** Left out where a figure could not be worked out; `trouble` then says which value is to blame. */
   plan?: ShownPlan;
@@ -56,8 +56,8 @@ const memo = newMemo();
 const roughMemo = { ...newMemo(true), columns: memo.columns };
 const ROUGHER = 4;
 let sent: BedField | undefined;
-/** What was last measured finely: asked again for its water by height. */
-let last: { survey: Survey; commission: Commission } | undefined;
+/** What was last measured finely, and how: asked again for its water by height, and once it is known how plants live. */
+let last: { survey: Survey; commission: Commission; id: string; ask: PlanAsk } | undefined;
 
 async function compute(
   id: string,
@@ -70,18 +70,20 @@ async function compute(
   const missing = await scansAtHand(id, commission);
   if (missing) return { trouble: missing };
   const cellMm = rough ? ROUGHER * usualCellMm(commission.vessel) : undefined;
+  const ask = { today, cellMm, memo: rough ? roughMemo : memo, elsewhere };
   let whole: Plan;
   try {
-    whole = plan(commission, { today, cellMm, memo: rough ? roughMemo : memo, elsewhere });
+    whole = plan(commission, { ...ask, planted: plantedSoFar(id, commission) });
   } catch (error) {
     return { trouble: troubleIn(commission, error instanceof Error ? error.message : String(error)) };
   }
-  const { survey, ...rest } = whole;
-  if (!rough) last = { survey, commission };
-  const { field, standing: _standing, ...figures } = survey;
-  const where = unfinished({ ...rest, survey: figures });
+  const { survey } = whole;
+  if (!rough) last = { survey, commission, id, ask };
+  const shown = shownOf(whole);
+  const where = unfinished(shown);
   if (where) return { trouble: troubleIn(commission, where) };
-  const answer: Computed = { plan: { ...rest, survey: figures } };
+  const answer: Computed = { plan: shown };
+  const { field } = survey;
   if (field !== sent) {
     const { columns, rows, dxMm, dyMm, cornerMm, cornerThicknessMm, cornerLayer } = field;
     answer.field = {
@@ -97,6 +99,18 @@ async function compute(
     sent = field;
   }
   return answer;
+}
+
+/** A plan as it is shown. */
+function shownOf({ survey, planted: _planted, ...rest }: Plan): ShownPlan {
+  const { field: _field, standing: _standing, ...figures } = survey;
+  return { ...rest, survey: figures };
+}
+
+/** How plants of this option lived when it was last worked out: a hand that drags does not wait for their light. */
+function plantedSoFar(id: string, { options: [option] }: Commission): PlantedPlan | 'later' {
+  const known = lastPlanted?.id === id && lastPlanted.survey.optionId === option.id;
+  return known && lastPlanted!.order.length === option.plants.length ? lastPlanted! : 'later';
 }
 
 /** Which value keeps a figure from being worked out, as far as reading the document again can tell. */
@@ -263,7 +277,7 @@ export type ShownPlanted = Omit<PlantedPlan, 'living'> & {
   living: Omit<Living, 'light'> & { light: Omit<LightMap, 'at' | 'share'> };
 };
 const plantedMemo = newPlantedMemo();
-let lastPlanted: (PlantedPlan & { survey: Survey; commission: Commission }) | undefined;
+let lastPlanted: (PlantedPlan & { survey: Survey; commission: Commission; id: string }) | undefined;
 
 /** Light on the piece that a finger meets, as planted, µmol/m²/s; undefined where it meets none. */
 async function lightUnder(finger: Finger): Promise<{ piece: string; ppfd: number } | undefined> {
@@ -279,16 +293,19 @@ async function lightInWeek(week: number): Promise<Float32Array | undefined> {
   return lightOnDay(parts, living, commission.vessel, survey.field, week * 7);
 }
 
-/** Where each plug goes and what it has there, of the scape that was last measured. */
-async function planted(): Promise<ShownPlanted | undefined> {
+/** Where each plug goes and what it has there, of the scape that was last measured, and the plan that follows from it. */
+async function planted(): Promise<{ planted: ShownPlanted; plan: ShownPlan } | undefined> {
   if (!last) return undefined;
-  const { survey, commission } = last;
+  const { survey, commission, id, ask } = last;
   const whole = plantedPlan(commission, survey, plantedMemo);
-  lastPlanted = { ...whole, survey, commission };
+  lastPlanted = { ...whole, survey, commission, id };
   const { living, ...rest } = whole;
   const { light, ...water } = living;
   const { at: _at, share: _share, ...map } = light;
-  return { ...rest, optionId: survey.optionId, living: { ...water, light: map } };
+  return {
+    planted: { ...rest, optionId: survey.optionId, living: { ...water, light: map } },
+    plan: shownOf(plan(commission, { ...ask, planted: whole })),
+  };
 }
 
 /** Which piece a finger meets, and where on it: from above, from the front, or where a look from a seat ends. */

@@ -36,6 +36,7 @@ export const CARE = {
     'visit: drain {out}, to {height} on the glass; lay {litres} of {material} with a cup held low; refill',
   'event.plant': 'visit: {plant} goes in',
   'event.trim': 'first trim where it has grown in: {plant}',
+  'event.cover': 'closed by about now: {plant}',
   'event.gaps': 'replant gaps in the carpet',
   'care.reading.says': 'Ammonia {ammonia} mg/L and nitrite {nitrite} mg/L on {day}.',
   'care.reading.because.empty':

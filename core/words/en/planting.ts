@@ -1,6 +1,7 @@
 /** Plants where they stand. */
 export const PLANTING = {
   'prepare.rinse': 'rinse the gel off, lukewarm',
+  'prepare.rinse.loose': 'rinse, pick out what is dead',
   'prepare.wool': 'pull the wool off',
   'prepare.halve': 'halve the stems; tops and bottoms apart',
   'prepare.stems': 'cut the rot from the stems',

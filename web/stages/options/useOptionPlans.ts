@@ -25,12 +25,13 @@ export function useOptionPlans(id: Readonly<Ref<string>>, commission: Ref<Commis
     for (const option of commission.value?.options ?? []) {
       if (!commission.value) return;
       const answer = await remote.compute(id.value, pack(commission.value, option), today());
+      const settled = answer.plan && (await remote.planted().catch(() => undefined))?.plan;
       if (mine !== round) return;
       // The worker sends a bed only when it is another one than it sent last.
       const field = answer.field ?? last?.field;
       if (!field || !answer.plan) continue;
       last = { id: option.id, field };
-      plans.value = { ...plans.value, [option.id]: { plan: answer.plan, field } };
+      plans.value = { ...plans.value, [option.id]: { plan: settled ?? answer.plan, field } };
     }
   }
   watch(commission, () => void renew(), { immediate: true });

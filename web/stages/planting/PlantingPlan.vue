@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { plantingOrder, type Planted } from '../../../core/planted/planted';
+import { partsInOrder, type Planted } from '../../../core/planted/planted';
 import { plugsOfGroup } from '../../../core/planting/arranged';
-import { preparationOf } from '../../../core/planted/preparation';
+import { preparationOf } from '../../../core/planting/preparation';
 import PlanView from '../../drawing/PlanView.vue';
 import { useCommission } from '../../document/commissionStore';
 import { useFrame } from '../../frame/planKey';
@@ -18,7 +18,7 @@ const vessel = computed(() => doc.value.vessel);
 const option = computed(() => commission.option!);
 const shown = computed(() => (planted.value?.optionId === option.value.id ? planted.value : undefined));
 const school = computed(() => (doc.value.brief.schools?.planting === 'transition' ? 'transition' : 'front'));
-const rows = computed(() => plantingOrder(shown.value?.parts ?? [], school.value).filter((p) => p.count > 0));
+const rows = computed(() => (shown.value ? partsInOrder(shown.value) : []).filter((p) => p.count > 0));
 const preparation = computed(() => preparationOf(rows.value));
 const PAGE_PX = 660;
 const k = computed(() => PAGE_PX / vessel.value.innerMm.length);
