@@ -8,7 +8,7 @@ import { CAUTIONS } from './cautions';
 import { each, litresOf, perLitre, step, type Job } from './job';
 import { beforeAndAfter, type Pour } from '../takeoff/pours';
 import { FIRST_SOIL_SHARE, RATES } from './rates';
-import { plantingTaskIds } from './plantTasks';
+import { isFlooded, plantingTaskIds } from './plantTasks';
 import type { Task } from './task';
 
 const SET = ['stones', 'wood', 'wiggle', 'floor-stones'];
@@ -177,7 +177,8 @@ export function pocketTasks({ survey, commission }: Job): Task[] {
 export function sandTasks(job: Job): Task[] {
   const litres = litresOf(job.pours, 'sand', 'gravel');
   if (litres <= 0) return [];
-  const before = job.commission.brief.schools?.sand === 'before';
+  // Who plants through all the water has the sand in before it.
+  const before = job.commission.brief.schools?.sand === 'before' || isFlooded(job);
   const looked = job.pours.filter((p) => p.role === 'cosmetic');
   return [
     {

@@ -1,0 +1,190 @@
+import fc from 'fast-check';
+import { DOSING_SCHOOLS, MOISTURE_SCHOOLS, PLANTING_SCHOOLS, SAND_SCHOOLS, SPACING_SCHOOLS, WATER_SCHOOLS } from '../commission/briefSchema'; // prettier-ignore
+import { CO2_PARTS } from '../commission/primitives';
+import { parseCommission } from '../commission/parse';
+import type { Commission } from '../commission/schema';
+import { scape } from './scape';
+
+/*
+ * Any job of the trade: schools, origins, states, stages, gear, animals, from nothing or in a tank that runs. In a tank of
+ * 600 × 360 × 400 mm, so that many can be planned in one run.
+ */
+
+const maybe = <T>(a: fc.Arbitrary<T>) => fc.option(a, { nil: undefined, freq: 2 });
+const origin = maybe(fc.constantFrom('bought', 'stock', 'client', 'here'));
+/** Most of it on the day. */
+const later = maybe(maybe(fc.constantFrom(7, 21, 28, 40)));
+const PLANTS = ['grass', 'fern', 'crypt', 'stems', 'moss', 'float', 'cypress'] as const;
+
+const PLANT_ENTRIES = [
+  { id: 'crypt', name: 'Cryptocoryne wendtii', roots: 'bed', minBedMm: 50, habit: 'rosette', emersedLeaves: 'melt', packs: [pack('pot', 3)] }, // prettier-ignore
+  { id: 'stems', name: 'Rotala rotundifolia', roots: 'bed', minBedMm: 50, habit: 'stem', firstTrimDays: 21, trimEveryDays: 14, packs: [pack('bunch', 6)] }, // prettier-ignore
+  { id: 'moss', name: 'Taxiphyllum barbieri', roots: 'epiphyte', habit: 'moss', packs: [pack('box', 6)] },
+  { id: 'float', name: 'Salvinia natans', roots: 'float', habit: 'float', packs: [pack('portion', 10)] },
+  { id: 'cypress', name: 'Helanthium tenellum', roots: 'bed', habit: 'grass', packs: [pack('pot', 8)] },
+];
+function pack(name: string, size: number) {
+  return { id: `${name}-${size}`, name, size, unit: 'plug', priceMinor: 550, supplier: 'grower', leadDays: 5, keepsDays: 14 }; // prettier-ignore
+}
+const SMALL_THINGS = [
+  { id: 'food', kind: 'plant-food', name: 'Plant food', dosePer100L: 10, packs: [{ id: 'food-250', size: 250, unit: 'mL', priceMinor: 900, supplier: 'yard', leadDays: 4 }] }, // prettier-ignore
+  { id: 'cond', kind: 'conditioner', name: 'Conditioner', dosePer100L: 25 },
+  { id: 'bac', kind: 'bacteria', name: 'Bacteria', bacteriaPer100L: 10 },
+  { id: 'liquid', kind: 'glue', name: 'Liquid glue' },
+];
+
+const pieceOf = fc.record({
+  material: fc.constantFrom('granite', 'slate', 'branch'),
+  x: fc.integer({ min: 100, max: 500 }),
+  y: fc.integer({ min: 90, max: 270 }),
+  size: fc.integer({ min: 50, max: 130 }),
+  stand: fc.constantFrom('bed', 'floor'),
+  origin,
+  state: maybe(fc.constantFrom('dry', 'soaking', 'sunk', 'living')),
+  moved: fc.boolean(),
+});
+const plantingOf = fc.record({
+  plant: fc.constantFrom(...PLANTS),
+  x: fc.integer({ min: 0, max: 400 }),
+  y: fc.integer({ min: 0, max: 200 }),
+  w: fc.integer({ min: 60, max: 200 }),
+  d: fc.integer({ min: 60, max: 150 }),
+  spacingMm: maybe(fc.constantFrom(25, 40, 60)),
+  count: fc.integer({ min: 1, max: 12 }),
+  origin,
+  laterDays: later,
+  form: maybe(fc.constantFrom('tissue', 'emersed', 'running')),
+  packs: maybe(fc.integer({ min: 0, max: 4 })),
+  halved: fc.boolean(),
+});
+const device = fc.record({
+  kind: fc.constantFrom('filter', 'heater', 'lamp', 'timer', 'skimmer', 'media', 'pipes', 'co2', 'test-kit'),
+  watts: fc.constantFrom(0, 6, 25, 100),
+  litresPerHour: maybe(fc.constantFrom(200, 500)),
+  origin,
+  late: fc.boolean(),
+  part: maybe(fc.constantFrom(...CO2_PARTS, 'set')),
+});
+const schools = fc.record({
+  water: maybe(fc.constantFrom(...WATER_SCHOOLS)),
+  dosing: maybe(fc.constantFrom(...DOSING_SCHOOLS)),
+  moisture: maybe(fc.constantFrom(...MOISTURE_SCHOOLS)),
+  planting: maybe(fc.constantFrom(...PLANTING_SCHOOLS)),
+  spacing: maybe(fc.constantFrom(...SPACING_SCHOOLS)),
+  sand: maybe(fc.constantFrom(...SAND_SCHOOLS)),
+  trial: maybe(fc.boolean()),
+});
+const rescape = fc.record({
+  stays: fc.subarray(['stone', 'wood', 'substrate', 'plants', 'water']),
+  filterKept: fc.boolean(),
+  animals: maybe(fc.constantFrom('stay', 'tubs', 'elsewhere')),
+  drainToMm: maybe(fc.constantFrom(0, 150, 300)),
+});
+const animal = fc.record({
+  species: fc.constantFrom('nematobrycon-palmeri', 'neocaridina-davidi', 'paracheirodon-axelrodi'),
+  count: fc.integer({ min: 6, max: 20 }),
+  present: fc.boolean(),
+  laterDays: later,
+});
+
+/** Names by which nothing may be judged: a device called by its work or not is the same device. */
+export type Naming = (what: string, i: number) => string;
+const PLAIN: Naming = (what, i) => `${what} ${i}`;
+
+/** What a job is drawn from; `jobDocument` makes a document of it. */
+export const anyJob = fc.record({
+  crew: fc.integer({ min: 1, max: 3 }),
+  co2: fc.boolean(),
+  co2FromDay: maybe(fc.constantFrom(0, 14)),
+  schools,
+  rescape: maybe(rescape),
+  filter: maybe(fc.record({ state: maybe(fc.constantFrom('new', 'seeded', 'mature')), origin })),
+  livestock: fc.uniqueArray(animal, { maxLength: 2, selector: (a) => a.species }),
+  soilMm: fc.constantFrom(0, 40, 80),
+  sandMm: fc.constantFrom(0, 30),
+  sandLater: later,
+  fillerMm: fc.constantFrom(0, 30),
+  soilOrigin: origin,
+  pieces: fc.array(pieceOf, { maxLength: 4 }),
+  joined: fc.boolean(),
+  plantings: fc.array(plantingOf, { maxLength: 5 }),
+  devices: fc.array(device, { maxLength: 6 }),
+  lamp: fc.integer({ min: 0, max: 9 }).map((n) => n === 0),
+});
+export type DrawnJob = typeof anyJob extends fc.Arbitrary<infer T> ? T : never;
+
+/** The document of a drawn job, every name in it as `named` has it; throws the faults of one that the format refuses. */
+export function jobDocument(job: DrawnJob, named: Naming = PLAIN): Commission {
+  const s = structuredClone(scape()) as any;
+  const running = job.rescape !== undefined;
+  const here = <T extends { origin?: string }>(thing: T): T => (running || thing.origin !== 'here' ? thing : { ...thing, origin: 'client' }); // prettier-ignore
+  s.catalogue.plants.push(...PLANT_ENTRIES);
+  s.catalogue.materials.push(...SMALL_THINGS);
+  for (const [i, p] of s.catalogue.plants.entries()) p.name = named(`plant ${p.id}`, i);
+  for (const [i, m] of s.catalogue.materials.entries()) m.name = named(`material ${m.id}`, i);
+  const pieces = job.pieces.map(({ x, y, size, stand, moved, ...p }, i) => ({
+    ...here(p),
+    id: `S-${i}`,
+    shape: { kind: 'ellipsoid', sizeMm: [size, size * 0.8, size] },
+    at: [x, y],
+    turnDeg: 0,
+    stand: stand === 'bed' ? { kind: 'bed', buryMm: 15 } : { kind: 'floor' },
+    ...(moved && running && p.origin === 'here' ? { wasAt: [x > 300 ? 120 : 480, y] } : {}),
+  }));
+  const [first, second] = pieces;
+  Object.assign(s.options[0], {
+    bed: [
+      ...(job.fillerMm ? [{ id: 'filler', material: 'scoria', top: { kind: 'level', mm: job.fillerMm }, region: [[80, 150], [520, 150], [520, 320], [80, 320]] }] : []), // prettier-ignore
+      ...(job.soilMm ? [here({ id: 'soil', material: 'soil', top: { kind: 'level', mm: job.fillerMm + job.soilMm }, origin: job.soilOrigin })] : []), // prettier-ignore
+      ...(job.sandMm ? [{ id: 'sand', material: 'sand', top: { kind: 'level', mm: job.sandMm }, cuts: true, region: [[0, 0], [600, 0], [600, 80], [0, 80]], laterDays: job.sandLater }] : []), // prettier-ignore
+    ],
+    pieces,
+    joints: job.joined && first && second ? [{ id: 'J-1', pieces: [first.id, second.id], method: 'gel-glue' }] : [], // prettier-ignore
+    plants: job.plantings.map(({ x, y, w, d, count, spacingMm, halved, ...p }, i) => {
+      const entry = s.catalogue.plants.find((e: any) => e.id === p.plant);
+      const counted = entry.roots !== 'bed';
+      const on = entry.roots === 'epiphyte' && pieces[0] ? { on: pieces[0].id } : {};
+      const region = {
+        region: [
+          [x, y],
+          [x + w, y],
+          [x + w, y + d],
+          [x, y + d],
+        ],
+        spacingMm,
+      };
+      return {
+        ...here(p),
+        id: `P-${i}`,
+        ...(counted ? { count, ...on } : region),
+        ...(halved ? { halved } : {}),
+      };
+    }),
+  });
+  const devices = job.devices.map(({ late, part, kind, ...d }, i) => ({
+    ...here(d),
+    kind,
+    id: `D-${i}`,
+    name: named(`device ${kind}`, i),
+    ...(kind === 'co2' && part ? { part } : {}),
+    ...(late ? { arrives: '2027-01-20' } : {}),
+  }));
+  if (job.lamp) devices.push({ id: 'D-lamp', kind: 'lamp', name: named('device lamp', 9), watts: 40 } as any);
+  const result = parseCommission(JSON.parse(JSON.stringify({
+    ...s,
+    title: named('title', 0),
+    brief: {
+      ...s.brief,
+      crew: job.crew,
+      co2: job.co2,
+      schools: job.schools,
+      rescape: job.rescape,
+      filter: job.filter && here(job.filter as object),
+      livestock: job.livestock.map((a) => ({ ...a, present: running && a.present })),
+      care: job.co2FromDay === undefined ? undefined : { co2FromDay: job.co2FromDay },
+    },
+    site: { devices, roomC: [18, 25] },
+  }))); // prettier-ignore
+  if (!result.ok) throw new Error(result.faults.map((f) => `${f.path}: ${f.says}`).join('\n'));
+  return result.commission;
+}
