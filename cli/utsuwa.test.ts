@@ -44,7 +44,10 @@ describe('utsuwa in a terminal', () => {
       packs: [{ pack: 'soil-3', count: 2 }],
       orderBy: '2027-01-08',
     });
-    expect(answer.findings).toMatchObject([{ id: 'order.late', severity: 'stop', measured: 1 }]);
+    expect(answer.findings).toMatchObject([
+      { id: 'order.late', severity: 'stop', measured: 1 },
+      { id: 'build.past', severity: 'warn', measured: 23 },
+    ]);
   });
 
   it('prints a table for each command', async () => {

@@ -12,6 +12,7 @@ import { plan, type Plan } from './pipeline/plan';
 import { partsInOrder, type PlantedPlan } from './planted/planted';
 import { preparedOf } from './planting/preparation';
 import { plantingSequence } from './survey/plantingSequence';
+import { soakingOf } from './survey/soaking';
 import { poursOf } from './takeoff/pours';
 import { laterLayers } from './takeoff/later';
 import { anyJob, jobDocument, type DrawnJob } from './testing/anyJob';
@@ -253,6 +254,54 @@ const AGREEMENTS: Record<string, (c: Case) => unknown[]> = {
       const from = /^fish/.test(e) ? stock?.fishFrom : /^shrimps/.test(e) ? stock?.shrimpsFrom : undefined;
       return from !== undefined && daysFrom(c.doc.brief.buildDay, from) !== d;
     });
+  },
+  'sand that the school has first lies before anything is planted': (c) => {
+    const looked = c.p.build.tasks.filter((t) => poursOf(c.doc, c.p.survey).some((q) => q.role === 'cosmetic' && q.task === t.id)); // prettier-ignore
+    const first = Math.min(
+      ...c.p.build.tasks.filter((t) => t.id.startsWith('plant-')).map((t) => t.startMin),
+    );
+    const throughWater = (task(c, 'fill')?.endMin ?? Infinity) <= first;
+    if (c.doc.brief.schools?.sand !== 'before' && !throughWater) return [];
+    return looked.filter((t) => t.endMin > first);
+  },
+  'what stays and is moved is moved before bed and water': (c) => {
+    const moved = task(c, 'move');
+    const after = c.p.build.tasks.filter((t) => ['filler', 'soil', 'fill', 'stones'].includes(t.id) || t.id.startsWith('layer-')); // prettier-ignore
+    return moved ? after.filter((t) => t.startMin < moved.endMin) : [];
+  },
+  'the bed under what is planted lies before it is planted': (c) => {
+    const lain = Math.max(0, ...c.p.build.tasks.filter((t) => poursOf(c.doc, c.p.survey).some((q) => q.role !== 'cosmetic' && q.task === t.id) || t.id === 'gaps').map((t) => t.endMin)); // prettier-ignore
+    return c.p.build.tasks.filter((t) => t.id.startsWith('plant-') && t.startMin < lain);
+  },
+  'what would float soaks, and is ordered and set aside in time for it': (c) => {
+    const soaking = soakingOf(c.doc, c.p.survey);
+    const option = optionOf(c.doc, c.p.survey.optionId);
+    const soak = c.p.build.beforehand.filter((b) => b.kind === 'soak');
+    const aside = c.p.build.beforehand.filter((b) => b.kind === 'client' || b.kind === 'reserve');
+    return [...soaking].filter(([id, days]) => {
+      const own = soak.find((b) => new RegExp(`${id}\\b`).test(words(b.title)));
+      const from = pieceOrigin(
+        c.doc,
+        option.pieces.find((q) => q.id === id)!,
+      );
+      const asked = aside.find((b) => b.kind === (from === 'stock' ? 'reserve' : 'client'));
+      const lines = c.p.order.suppliers.flatMap((s) => s.lines).filter((l) => l.line === 'branch');
+      const floats = c.p.survey.groups.find((g) => g.pieces.includes(id))!.floats;
+      if (!floats || own?.day !== dayPlus(c.doc.brief.buildDay, -days)) return true;
+      return from === 'bought' ? lines.some((l) => l.neededOn > own.day) : !asked || asked.day >= own.day;
+    });
+  },
+  'a visit that drains is the change of its day': (c) =>
+    c.p.build.visits.filter(
+      (v) => v.drainL > 0 && careDays(c).some((d) => d.afterDays === v.afterDays && d.change),
+    ),
+  'a reading stands just before animals come': (c) =>
+    events(c).filter(([d, e]) => /may come/.test(e) && d <= 56 && !careDays(c).some((t) => t.test && t.afterDays <= d && t.afterDays >= d - 3)), // prettier-ignore
+  'nothing is named twice or with nothing of it': (c) =>
+    c.p.build.tasks.map((t) => `${words(t.title)}: ${words(t.detail)}`).filter((s) => /(^|\D)0 (L|kg|min|pack|plug)/.test(s) || /(material \w+ \d+)[, and]+\1/.test(s)), // prettier-ignore
+  'what should have begun before today is said': (c) => {
+    const past = c.p.build.beforehand.filter((b) => b.day < TODAY);
+    return past.length === c.p.findings.filter((f) => f.id === 'build.past').length ? [] : past;
   },
   'a finding is said once of one place, and says something': (c) => {
     const said = c.p.findings.map((f) => `${f.id} ${JSON.stringify(f.at)} ${words(f.says)}`);

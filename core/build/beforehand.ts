@@ -1,7 +1,7 @@
 import { dayPlus } from '../calendar/day';
 import { plantOf } from '../catalogue/entries';
 import { materialOf, optionOf } from '../commission/lookup';
-import { layerOrigin, pieceOrigin, pieceState, plantingOrigin } from '../commission/origin';
+import { layerOrigin, pieceOrigin, plantingOrigin } from '../commission/origin';
 import { filterStateOf } from '../commission/usual';
 import type { Commission, Joint, Option } from '../commission/schema';
 import { devicesOf } from '../gear/gear';
@@ -11,6 +11,7 @@ import { isMadeBefore } from '../hardscape/joining';
 import { firstFill } from '../filling/firstFill';
 import { peopleFor } from '../site/lifting';
 import { jointed } from '../survey/groups';
+import { soakingOf } from '../survey/soaking';
 import type { Survey } from '../survey/survey';
 import { FILM_DRY_HOURS } from '../vessel/film';
 import { rounded } from '../units/quantity';
@@ -31,7 +32,7 @@ export function beforehandOf(commission: Commission, survey: Survey): Beforehand
   const list: Beforehand[] = [
     ...filmBeforehand(commission),
     ...roBeforehand(commission, survey),
-    ...ownBeforehand(commission, option),
+    ...ownBeforehand(commission, survey, option),
     ...(filterStateOf(commission.brief) !== 'new'
       ? []
       : [
@@ -44,12 +45,8 @@ export function beforehandOf(commission: Commission, survey: Survey): Beforehand
         ]),
   ];
   const soaking = new Map<number, string[]>();
-  for (const piece of option.pieces) {
-    const { soakDays: days } = materialOf(commission, piece.material);
-    const origin = pieceOrigin(commission, piece);
-    if (days && origin !== 'here' && pieceState(piece, origin) === 'dry')
-      soaking.set(days, [...(soaking.get(days) ?? []), piece.id]);
-  }
+  for (const [id, days] of soakingOf(commission, survey))
+    soaking.set(days, [...(soaking.get(days) ?? []), id]);
   for (const [days, ids] of soaking)
     list.push({
       day: dayPlus(buildDay, -days),
@@ -153,11 +150,15 @@ function methodsOf(joints: readonly Joint[]) {
 
 /** Days before the build on which what is not bought is set aside and asked for (common practice). */
 const ASIDE_DAYS = 7;
+const ASIDE_BEFORE_SOAK = 1;
 
 /** What comes from the studio's own stock or from the client: nobody sells it, so nobody brings it. */
-function ownBeforehand(commission: Commission, option: Option): Beforehand[] {
+function ownBeforehand(commission: Commission, survey: Survey, option: Option): Beforehand[] {
   const { brief } = commission;
-  const day = dayPlus(brief.buildDay, -ASIDE_DAYS);
+  // What soaks is there before it does.
+  const soaking = soakingOf(commission, survey);
+  const ahead = (ids: readonly string[]) =>
+    Math.max(ASIDE_DAYS, ...ids.map((id) => (soaking.has(id) ? soaking.get(id)! + ASIDE_BEFORE_SOAK : 0)));
   const things = [
     ...option.pieces.map((p) => ({
       name: p.id,
@@ -179,6 +180,7 @@ function ownBeforehand(commission: Commission, option: Option): Beforehand[] {
   return (['stock', 'client'] as const).flatMap((origin): Beforehand[] => {
     const own = from(origin);
     if (own.length === 0) return [];
+    const day = dayPlus(brief.buildDay, -ahead(own));
     return origin === 'stock'
       ? [
           {

@@ -210,9 +210,12 @@ describe('build day', () => {
     const { beforehand, lanes, tasks } = planned(commission);
     expect(beforehand.map((b) => [b.day, b.title])).toEqual([
       ['2026-12-17', 'Start maturing the filter media'],
-      ['2026-12-31', 'Into the tub: R-1'],
       ['2027-01-12', 'Join outside, silicone: J-2'],
     ]);
+    // The stone holds the root down; without a joint it would float, and soaks.
+    const loose = structuredClone(commission);
+    loose.options[0].joints = [];
+    expect(planned(loose).beforehand.map((b) => [b.day, b.title])).toContainEqual(['2026-12-31', 'Into the tub: R-1']); // prettier-ignore
     expect(lanes.map((l) => l.kind)).toEqual(['cures', 'plants']);
     expect(tasks.find((t) => t.id === 'start')!.caution).toMatch(/residual-current device/);
     expect(tasks.find((t) => t.id === 'joints')!.caution).toMatch(/gloves/);

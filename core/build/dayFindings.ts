@@ -1,8 +1,10 @@
+import { daysFrom, type Day } from '../calendar/day';
 import { startTimeOf } from '../commission/usual';
 import type { Commission } from '../commission/schema';
 import type { Finding } from '../words/finding';
 import { PRACTICE, say, type Text } from '../words/text';
 import { clockOf, minuteOf } from '../calendar/clock';
+import type { BuildPlan } from './buildPlan';
 import type { Lane } from './lanes';
 import type { Scheduled } from './schedule';
 
@@ -83,6 +85,27 @@ export function dayFindings(
       source: say('source.niosh'),
     });
   return found;
+}
+
+/** What has to begin on an earlier day, and that day is over; once the build day itself is, nothing can be late for it. */
+export function pastFindings(
+  { buildDay, beforehand }: Pick<BuildPlan, 'buildDay' | 'beforehand'>,
+  today: Day | undefined,
+): Finding[] {
+  if (today === undefined || buildDay < today) return [];
+  return beforehand
+    .filter((b) => b.day < today)
+    .map(({ day, kind, title }) => ({
+      id: 'build.past',
+      severity: 'warn',
+      at: { field: 'brief.buildDay', task: kind },
+      measured: daysFrom(day, today),
+      limit: 0,
+      unit: 'days',
+      says: say('build.past.says', { title, day: { day }, days: daysFrom(day, today) }),
+      because: say('build.past.because'),
+      source: say('source.brief'),
+    }));
 }
 
 /** What could be done the day before, and how long it takes. */

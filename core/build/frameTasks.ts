@@ -203,6 +203,7 @@ function fill(job: Job): Task[] {
       // Everything that is done dry comes first.
       needs: [
         'protect',
+        'move',
         'filler',
         'soil',
         'gaps',

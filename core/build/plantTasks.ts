@@ -66,9 +66,15 @@ function once(texts: readonly Text[]): Text[] {
   return [...new Map(texts.map((t) => [JSON.stringify(t), t])).values()];
 }
 
-/** Layers that have to lie before anything is planted: all but what is only looked at. */
-function bedLayers({ pours }: Job): string[] {
-  return pours.filter((p) => p.role !== 'cosmetic').map((p) => p.task);
+/** Layers that have to lie before anything is planted: what is only looked at where the school has it first. */
+function bedLayers(job: Job): string[] {
+  const lookedAt = sandFirst(job);
+  return job.pours.filter((p) => lookedAt || p.role !== 'cosmetic').map((p) => p.task);
+}
+
+/** True where sand that is only looked at lies before the plants: by the school, or since they are set through all the water. */
+export function sandFirst(job: Job): boolean {
+  return job.commission.brief.schools?.sand === 'before' || isFlooded(job);
 }
 
 interface Patch {
@@ -79,10 +85,12 @@ interface Patch {
   preparedBy: string[];
 }
 
-/** What is planted on the day, in the order of planting. */
+/** What is planted on the day, in the order of planting: where nothing is at hand nothing is. */
 function turnsOf({ commission, survey, plantings }: Job): Turn[] {
   const today = new Set(plantings.filter((p) => p.plugs > 0).map((p) => p.id));
-  return plantingSequence(commission, survey).filter((turn) => today.has(turn.id));
+  return plantingSequence(commission, survey).filter(
+    (t) => today.has(t.id) && Math.min(t.count, t.plugsAtHand) > 0,
+  );
 }
 
 /** The same by species. */
@@ -94,7 +102,7 @@ function patches(job: Job): Patch[] {
     const preparedBy = [...new Set([...known.preparedBy, `prepare-${comesAs}`])];
     byPlant.set(turn.plant.id, { ...known, plugs: known.plugs + plugs, preparedBy });
   }
-  return [...byPlant.values()].filter((p) => p.plugs > 0);
+  return [...byPlant.values()];
 }
 
 function bedTasks(job: Job): Task[] {

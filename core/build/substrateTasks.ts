@@ -8,7 +8,7 @@ import { CAUTIONS } from './cautions';
 import { each, litresOf, perLitre, step, type Job } from './job';
 import { beforeAndAfter, type Pour } from '../takeoff/pours';
 import { FIRST_SOIL_SHARE, RATES } from './rates';
-import { isFlooded, plantingTaskIds } from './plantTasks';
+import { plantingTaskIds, sandFirst } from './plantTasks';
 import type { Task } from './task';
 
 const SET = ['stones', 'wood', 'wiggle', 'floor-stones'];
@@ -27,7 +27,7 @@ export function fillerTasks({ hills, pours }: Job): Task[] {
       detail: say('filler.detail', { litres: inLitres(litres), off: inMm(OFF_GLASS_MM) }),
       minutes: litres * RATES.fillerPerL + bags * RATES.perBag,
       people: 1,
-      needs: ['protect'],
+      needs: ['protect', 'move'],
       workings: [
         step(say('filler'), litres, 'L', perLitre(RATES.fillerPerL)),
         step(say('step.bags'), bags, 'bag', each(RATES.perBag)),
@@ -41,7 +41,7 @@ export function bedTasks(job: Job): Task[] {
   const [before, after] = beforeAndAfter(job.pours, hasPieces(job));
   const first = before.map(
     (pour, i) =>
-    layerTask(job, pour, ['protect', 'filler', 'rinse', 'floor-stones', 'dam', ...under(job, pour), ...before.slice(0, i).map((p) => p.task)]), // prettier-ignore
+    layerTask(job, pour, ['protect', 'move', 'filler', 'rinse', 'floor-stones', 'dam', ...under(job, pour), ...before.slice(0, i).map((p) => p.task)]), // prettier-ignore
   );
   const last = after.map((pour, i) =>
     layerTask(job, pour, ['gaps', 'soil', 'rinse', ...SET, ...after.slice(0, i).map((p) => p.task)]),
@@ -87,7 +87,7 @@ export function firstSoilTasks(job: Job): Task[] {
       detail: say(job.wet ? 'soil.detail.wet' : 'soil.detail'),
       minutes: first * pouring(job),
       people: 1,
-      needs: ['protect', 'filler', 'floor-stones', 'dam', ...below.map((p) => p.task)],
+      needs: ['protect', 'move', 'filler', 'floor-stones', 'dam', ...below.map((p) => p.task)],
       ...dust(job),
       workings: [step(say('step.poured'), first, 'L', perLitre(pouring(job)))],
     },
@@ -177,8 +177,7 @@ export function pocketTasks({ survey, commission }: Job): Task[] {
 export function sandTasks(job: Job): Task[] {
   const litres = litresOf(job.pours, 'sand', 'gravel');
   if (litres <= 0) return [];
-  // Who plants through all the water has the sand in before it.
-  const before = job.commission.brief.schools?.sand === 'before' || isFlooded(job);
+  const before = sandFirst(job);
   const looked = job.pours.filter((p) => p.role === 'cosmetic');
   return [
     {

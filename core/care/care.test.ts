@@ -60,9 +60,13 @@ describe('care plan', () => {
     expect(window.light).toEqual({ on: '12:00', off: '18:00', co2On: '11:00' });
   });
 
-  it('tests once a week, on a day without a change where there is one', () => {
+  it('tests once a week, on a day without a change where there is one, and just before animals come', () => {
     const { care } = cared('taper');
-    for (const week of care.weeks) expect(week.days.filter((d) => d.test)).toHaveLength(1);
+    const tested = care.weeks.map((week) => week.days.filter((d) => d.test).map((d) => d.afterDays));
+    // Shrimps may come on day 14: a reading of day 8 is too old by then, day 13 has a change; fish on day 21.
+    expect(tested[1]).toEqual([8, 12]);
+    expect(tested[2].at(-1)).toBeGreaterThanOrEqual(18);
+    expect(tested.map((days) => days.length)).toEqual([1, 2, 2, 1, 1, 1, 1, 1]);
     for (const week of care.weeks.slice(1)) expect(week.days.find((d) => d.test)!.change).toBeUndefined();
   });
 

@@ -20,7 +20,7 @@ import type { CareDay } from './careDay';
 import { eventsOf, laterOf, type LaterEvent } from './events';
 import { gatesOf, stockOf, type StockGate } from './gates';
 import { nitrogenRead, readingFindings } from './nitrogen';
-import { earlyTests, testDays } from './testDays';
+import { earlyTests, testDays, testedBefore } from './testDays';
 import { upkeepOf, type UpkeepPart } from './upkeep';
 import { CARE_DAYS, changesOf, SCHOOLS, type Change } from './waterSchools';
 
@@ -67,7 +67,13 @@ export interface CarePlan {
 export type Growing = Pick<Planted, 'id' | 'plant' | 'planting' | 'count' | 'netM2' | 'cover' | 'trims'>;
 
 /** The first eight weeks: dated water changes, light, dosing, tests, animals, trims, and what it asks. */
-export function carePlan(commission: Commission, survey: Survey, parts: readonly Growing[]): CarePlan {
+export function carePlan(
+  commission: Commission,
+  survey: Survey,
+  parts: readonly Growing[],
+  /** Days after the build on which a visit drains: that is the change of the day. */
+  drainedOn: readonly number[] = [],
+): CarePlan {
   const { brief } = commission;
   const school = waterSchoolOf(brief);
   const dosing = dosingSchoolOf(brief);
@@ -81,12 +87,13 @@ export function carePlan(commission: Commission, survey: Survey, parts: readonly
   // Plant food without plants feeds algae.
   const dosed = planted ? dosesOf(dosing, changes, CARE_DAYS, inert) : [];
   const doses = new Map(dosed.map((d) => [d.afterDays, d.doses]));
-  const tests = testDays(changes, earlyTests(commission));
+  const usual = testDays(changes, earlyTests(commission));
   const read = nitrogenRead(commission);
-  const gates = gatesOf(commission, tests, school === 'fish-in', read);
+  const gates = gatesOf(commission, usual, school === 'fish-in', read);
+  const tests = testedBefore(usual, changes, gates);
   const events = eventsOf(commission, survey, gates, parts);
   const day = (afterDays: number): CareDay => {
-    const change = changes.find((c) => c.afterDays === afterDays);
+    const change = drainedOn.includes(afterDays) ? undefined : changes.find((c) => c.afterDays === afterDays);
     return {
       day: dayPlus(brief.buildDay, afterDays),
       afterDays,
@@ -103,9 +110,9 @@ export function carePlan(commission: Commission, survey: Survey, parts: readonly
     const overMin = Math.max(0, minutes - (brief.minutesAWeek ?? Infinity));
     return { week: i + 1, ...lightOf(commission, i + 1), days, minutes, upkeep, overMin };
   });
-  const usual = changes[changes.length - 1];
+  const last = changes[changes.length - 1];
   const ro = roOf(commission, survey, changes);
-  const recipe = recipeFor(commission, usual.share * survey.freeWaterL);
+  const recipe = recipeFor(commission, last.share * survey.freeWaterL);
   return {
     buildDay: brief.buildDay,
     until: dayPlus(brief.buildDay, CARE_DAYS),
@@ -113,8 +120,8 @@ export function carePlan(commission: Commission, survey: Survey, parts: readonly
       school,
       title: SCHOOLS[school].title,
       rule: SCHOOLS[school].rule,
-      share: usual.share,
-      litres: usual.share * survey.freeWaterL,
+      share: last.share,
+      litres: last.share * survey.freeWaterL,
       conditionerMl: conditionerMl(commission, tapOf(recipe)),
       recipe,
       first: { share: changes[0].share, litres: changes[0].share * survey.freeWaterL },

@@ -51,10 +51,20 @@ export function eventsOf(
     ...plantEvents(commission, parts),
     ...stageEvents(commission, survey),
     { after: REVIEW_AFTER, what: say('event.review') },
+    ...occasionEvents(commission),
   ];
   const events = new Map<number, Text[]>();
   for (const { after, what } of due) events.set(after, [...(events.get(after) ?? []), what]);
   return events;
+}
+
+/** The day for which it is all made, where it lies after the build. */
+function occasionEvents({ brief: { occasion, buildDay } }: Commission): Event[] {
+  if (!occasion?.day) return [];
+  const after = daysFrom(buildDay, occasion.day);
+  const kind = say(`occasion.${occasion.kind}`);
+  const what = occasion.note ? say('occasion.noted', { kind, note: occasion.note }) : kind;
+  return after > 0 && after <= LAST_DAY ? [{ after, what: say('event.occasion', { what }) }] : [];
 }
 
 /** Animals that are to come; on the build day itself nothing is said twice. */

@@ -1,3 +1,4 @@
+import type { Gates } from './gates';
 import { filterStateOf, livesThrough } from '../commission/usual';
 import type { Commission } from '../commission/schema';
 import { CARE_DAYS, type Change } from './waterSchools';
@@ -14,6 +15,31 @@ export function testDays(changes: readonly Change[], early: readonly number[]): 
     return best.day;
   });
   return [...new Set([...early, ...weekly])].sort((a, b) => a - b);
+}
+
+/** A reading that lets animals in is no older than this, days (common practice). */
+const FRESH_DAYS = 3;
+
+/**
+ * Tests with one just before animals come: on the last day before it that has no change, so that the reading is not that of
+ * fresh water; on the first day after the build where they come on it.
+ */
+export function testedBefore(
+  tests: readonly number[],
+  changes: readonly Change[],
+  gates: Gates | undefined,
+): number[] {
+  const days = gates
+    ? [...(gates.wanted.shrimps ? [gates.shrimps] : []), ...(gates.wanted.fish ? [gates.fish] : [])]
+    : [];
+  const before = days
+    .filter((day) => day > 0)
+    .flatMap((day) => {
+      const ahead = Array.from({ length: FRESH_DAYS }, (_, i) => day - 1 - i).filter((d) => d > 0);
+      if (ahead.some((d) => tests.includes(d)) || tests.includes(day)) return [];
+      return [ahead.find((d) => !changes.some((c) => c.afterDays === d)) ?? ahead[0] ?? day];
+    });
+  return [...new Set([...tests, ...before])].sort((a, b) => a - b);
 }
 
 /** Days on which a reading decides something at once: the first two where animals live through the work, the first before any come. */

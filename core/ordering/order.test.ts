@@ -47,9 +47,12 @@ describe('order-by days', () => {
     );
   });
 
-  it('brings wood early enough to soak', () => {
+  it('brings wood early enough to soak, where it has to', () => {
     const commission = structuredClone(example('held-root'));
     commission.catalogue.materials[2].soakDays = 21;
+    // A stone holds it: it is there by the build day like the rest.
+    expect(orderByOf(ordered(commission), 'branch')).toBe('2027-01-08');
+    commission.options[0].joints = [];
     // In the tub by 24 December, a Thursday: delivered on the 22nd, ordered by the 18th.
     expect(orderByOf(ordered(commission), 'branch')).toBe('2026-12-18');
   });

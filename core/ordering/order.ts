@@ -97,7 +97,7 @@ function orderLines(commission: Commission, line: TakeOffLine): { supplier: stri
     const pack = entry!.packs!.find((p) => p.id === packId)!;
     return {
       supplier: pack.supplier,
-      orderLine: orderLine(commission, line, pack, count, soakDaysOf(entry)),
+      orderLine: orderLine(commission, line, pack, count, line.soakDays ?? 0),
     };
   });
 }
@@ -131,10 +131,6 @@ function orderLine(
 function entryOf(commission: Commission, id: string): Material | Plant | undefined {
   const { materials, plants } = commission.catalogue;
   return materials.find((m) => m.id === id) ?? plants.find((p) => p.id === id);
-}
-
-function soakDaysOf(entry: Material | Plant | undefined): number {
-  return entry && 'soakDays' in entry ? ((entry.soakDays as number | undefined) ?? 0) : 0;
 }
 
 function orderFindings(supplier: SupplierOrder, line: OrderLine, today: Day | undefined): Finding[] {

@@ -1,5 +1,6 @@
 import type { Day } from '../calendar/day';
 import { buildPlan, type BuildPlan } from '../build/buildPlan';
+import { pastFindings } from '../build/dayFindings';
 import { plantedPlan, type PlantedPlan } from '../planted/planted';
 import { carePlan, type CarePlan } from '../care/carePlan';
 import { gasCostOf } from '../gear/gear';
@@ -48,7 +49,12 @@ export function plan(commission: Commission, ask: PlanAsk = {}): Plan {
   const ordered = order(commission, taken, ask.today);
   const planted = ask.planted ?? plantedPlan(commission, measured);
   const build = buildPlan(commission, measured, taken);
-  const care = carePlan(commission, measured, planted === 'later' ? [] : planted.parts);
+  const care = carePlan(
+    commission,
+    measured,
+    planted === 'later' ? [] : planted.parts,
+    build.visits.filter((v) => v.drainL > 0).map((v) => v.afterDays),
+  );
   return {
     survey: measured,
     ...(planted === 'later' ? {} : { planted }),
@@ -64,6 +70,7 @@ export function plan(commission: Commission, ask: PlanAsk = {}): Plan {
       ...gearFindings(commission, measured),
       ...ordered.findings,
       ...build.findings,
+      ...pastFindings(build, ask.today),
       ...care.findings,
       ...budgetFindings(commission, taken),
     ]),

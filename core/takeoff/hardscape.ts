@@ -1,6 +1,7 @@
 import { materialOf, optionOf } from '../commission/lookup';
 import { pieceOrigin } from '../commission/origin';
 import type { Commission, Material, Origin } from '../commission/schema';
+import { soakingOf } from '../survey/soaking';
 import type { Survey } from '../survey/survey';
 import { say } from '../words/text';
 import type { Working } from '../words/working';
@@ -69,6 +70,8 @@ function woodLine(commission: Commission, survey: Survey, material: Material): T
   const pieces = survey.pieces.filter((p) => p.material === material.id);
   const bought = pieces.filter((p) => !isOwn(p)).length;
   const massKg = pieces.reduce((sum, p) => sum + p.massKg, 0);
+  const soaking = soakingOf(commission, survey);
+  const soakDays = Math.max(0, ...pieces.filter((p) => !isOwn(p)).map((p) => soaking.get(p.id) ?? 0));
   return lineOf({
     id: material.id,
     kind: 'hardscape',
@@ -76,6 +79,7 @@ function woodLine(commission: Commission, survey: Survey, material: Material): T
     measured: { value: massKg, unit: 'kg' },
     needed: { value: bought, unit: 'piece' },
     packs: material.packs,
+    soakDays,
     origins: pieces.map((p) => origins.get(p.id)!),
     workings: [
       { step: say('placed'), value: massKg, unit: 'kg', note: pieces.map((p) => p.id).join(', ') },

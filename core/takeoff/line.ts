@@ -24,6 +24,8 @@ export interface TakeOffLine {
   workings: Working[];
   /** Days after the build on which it is needed first; left out where it is needed for the build. */
   laterDays?: number;
+  /** Days for which it soaks before the build: it is needed so much sooner. */
+  soakDays?: number;
   /** Where that comes from which is not bought, each once. */
   origins: Origin[];
 }
@@ -41,12 +43,13 @@ export interface Need {
   packs: readonly Pack[] | undefined;
   bulkKgPerL?: number;
   laterDays?: number;
+  soakDays?: number;
   origins?: readonly Origin[];
 }
 
 /** Chooses the packs for a need and prices it. */
 export function lineOf(need: Need): TakeOffLine {
-  const { packs, bulkKgPerL, laterDays, origins = [], held = need.needed.value, ...rest } = need;
+  const { packs, bulkKgPerL, laterDays, soakDays, origins = [], held = need.needed.value, ...rest } = need;
   const usable = (packs ?? []).flatMap((pack) => {
     const size = inUnit(pack, need.needed.unit, bulkKgPerL);
     return size === undefined ? [] : [{ ...pack, size }];
@@ -72,6 +75,7 @@ export function lineOf(need: Need): TakeOffLine {
     packs: counts,
     ...(packWords ? { packWords } : {}),
     ...(laterDays ? { laterDays } : {}),
+    ...(soakDays ? { soakDays } : {}),
     origins: [...new Set(origins)].filter((o) => o !== 'bought'),
     priceMinor: price,
     priced: chosen !== undefined,

@@ -101,6 +101,7 @@ export const FINDINGS = {
   'build.house': 'build',
   'build.long': 'build',
   'build.midnight': 'build',
+  'build.past': 'build',
   'build.out': 'build',
   'care.reading': 'care',
   'care.light': 'care',

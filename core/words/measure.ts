@@ -23,7 +23,9 @@ export const inMm = measure('mm', 0);
 export const inM = measure('m', 1);
 export const inLitres = measure('L', 1);
 export const inMl = measure('mL', 0);
-export const inKg = measure('kg', 1);
+/** A twig weighs something, too: below a tenth of a kilogram with one digit more. */
+export const inKg = (value: Figures, places?: number): Measure =>
+  measure('kg', typeof value === 'number' && value > 0 && value < 0.095 ? 2 : 1)(value, places);
 export const inKgf = measure('kgf', 2);
 export const inCelsius = measure('°C', 1);
 export const inDegreesOfHardness = measure('°d', 1);

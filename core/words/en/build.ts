@@ -221,6 +221,9 @@ export const BUILD = {
   'build.hands.says': '{task} takes {needs} people, {crew, plural, one {one comes} other {# come}}.',
   'build.hands.because':
     'By the lifting advice for its heaviest piece. Ask for helpers, or choose smaller stones.',
+  'build.past.says': '{title}: that was due on {day}, {days, plural, one {a day} other {# days}} ago.',
+  'build.past.because':
+    'Start it today and move the build day by as much, or do without and say so to the client.',
   'build.long.because': 'Plants wait out of water while hands get tired. {ahead}',
 
   'before.media.title': 'Start maturing the filter media',

@@ -37,6 +37,7 @@ export const CARE = {
   'event.plant': 'visit: {plant} goes in',
   'event.trim': 'first trim where it has grown in: {plant}',
   'event.cover': 'closed by about now: {plant}',
+  'event.occasion': 'the day itself: {what}',
   'event.gaps': 'replant gaps in the carpet',
   'care.reading.says': 'Ammonia {ammonia} mg/L and nitrite {nitrite} mg/L on {day}.',
   'care.reading.because.empty':
