@@ -29,6 +29,7 @@ const SEED = Number(process.env.UTSUWA_SEED ?? Date.now() % 1_000_000_000);
 const TODAY = '2026-12-01';
 
 interface Case {
+  i: number;
   drawn: DrawnJob;
   doc: Commission;
   p: Plan & { planted: PlantedPlan };
@@ -188,11 +189,9 @@ const AGREEMENTS: Record<string, (c: Case) => unknown[]> = {
     return said.join() === own.join() ? [] : [[said, own]];
   },
   'a carpet closes on one day in planting and guide': (c) => {
-    const own = fresh(c).filter((q) => q.plant.habit === 'carpet' && q.cover && q.cover.days >= 1 && q.cover.days <= 365).map((q) => Math.round(q.cover!.days)).sort(); // prettier-ignore
-    const said = events(c)
-      .filter(([, e]) => e.startsWith('closed by'))
-      .map(([d]) => d)
-      .sort();
+    const closes = fresh(c).filter((q) => q.plant.habit === 'carpet' && q.cover && q.cover.days >= 1 && q.cover.days <= 365); // prettier-ignore
+    const own = [...new Set(closes.map((q) => `${Math.round(q.cover!.days)} ${q.plant.name}`))].sort();
+    const said = events(c).filter(([, e]) => e.startsWith('closed by')).map(([d, e]) => `${d} ${e.split(': ')[1]}`).sort(); // prettier-ignore
     return own.join() === said.join() ? [] : [[own, said]];
   },
   'leaves that were cut off before planting do not melt ten days later': (c) => {
@@ -234,7 +233,7 @@ const AGREEMENTS: Record<string, (c: Case) => unknown[]> = {
       .flatMap((s) => s.lines)
       .filter((l) => firsts.has(l.line) && daysFrom(c.doc.brief.buildDay, l.neededOn) > firsts.get(l.line)!);
   },
-  'only dry wood that is brought is soaked': (c) => {
+  'only dry wood that is brought and would float is soaked': (c) => {
     const option = optionOf(c.doc, c.p.survey.optionId);
     const soaked = c.p.build.beforehand
       .filter((b) => b.kind === 'soak')
@@ -242,7 +241,10 @@ const AGREEMENTS: Record<string, (c: Case) => unknown[]> = {
       .join(' ');
     return option.pieces.filter((q) => {
       const from = pieceOrigin(c.doc, q);
-      return new RegExp(`${q.id}\\b`).test(soaked) && (from === 'here' || pieceState(q, from) !== 'dry');
+      const floats = c.p.survey.groups.find((g) => g.pieces.includes(q.id))!.floats;
+      return (
+        new RegExp(`${q.id}\\b`).test(soaked) && (from === 'here' || pieceState(q, from) !== 'dry' || !floats)
+      );
     });
   },
   'animals that live in it are not told to come, and those that come come when they may': (c) => {
@@ -308,7 +310,13 @@ const AGREEMENTS: Record<string, (c: Case) => unknown[]> = {
     return said.filter((s, i) => said.indexOf(s) !== i || s.endsWith(' '));
   },
   'the same follows whatever things are called': (c) => {
-    const named = jobDocument(c.drawn, (what, i) => `Zq${[...what].length}x${i}`);
+    // Planned once more: a part of the jobs will do.
+    if (c.i % 5 !== 0) return [];
+    // Names that say nothing, and names that say something else.
+    const lies = ['heater', 'pump', 'LED lamp', 'CO2 valve', 'skimmer'];
+    const named = jobDocument(c.drawn, (what, i) =>
+      what.startsWith('device') ? `${lies[i % lies.length]} ${i}` : `Zq${[...what].length}x${i}`,
+    );
     const other = plan(named, { today: TODAY, cellMm: 20 });
     const figures = (p: Plan) => [
       p.findings.map((f) => [f.id, f.measured]),
@@ -328,7 +336,7 @@ describe(`the stages agree (seed ${SEED}, ${JOBS} jobs)`, () => {
   beforeAll(() => {
     for (const drawn of fc.sample(anyJob, { numRuns: JOBS, seed: SEED })) {
       const doc = jobDocument(drawn);
-      cases.push({ drawn, doc, p: plan(doc, { today: TODAY, cellMm: 20 }) as Case['p'] });
+      cases.push({ i: cases.length, drawn, doc, p: plan(doc, { today: TODAY, cellMm: 20 }) as Case['p'] });
     }
   }, 300_000);
 

@@ -131,17 +131,23 @@ function meltEvents(fresh: readonly Growing[]): Event[] {
   });
 }
 
-/** Gaps of a carpet that has not closed by then, and the day on which it has. */
+/** Gaps of a carpet that has not closed by then, and the day on which it has; plantings of one plant that close together are one. */
 function carpetEvents(fresh: readonly Growing[]): Event[] {
   const carpets = fresh.filter((p) => p.plant.habit === 'carpet' && p.cover);
   const last = (p: Growing) => Math.round(p.cover!.days);
   const gapsOn = (p: Growing) => GAPS_AFTER + (p.planting.laterDays ?? 0);
   const open = carpets.filter((p) => last(p) > gapsOn(p));
+  const closing = new Map(
+    carpets
+      .filter((p) => last(p) > 0 && last(p) <= LAST_DAY)
+      .map((p) => [
+        `${last(p)} ${p.plant.id}`,
+        { after: last(p), what: say('event.cover', { plant: p.plant.name }) },
+      ]),
+  );
   return [
     ...[...new Set(open.map(gapsOn))].map((after) => ({ after, what: say('event.gaps') })),
-    ...carpets
-      .filter((p) => last(p) > 0 && last(p) <= LAST_DAY)
-      .map((p) => ({ after: last(p), what: say('event.cover', { plant: p.plant.name }) })),
+    ...closing.values(),
   ];
 }
 

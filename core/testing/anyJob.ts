@@ -132,6 +132,9 @@ export function jobDocument(job: DrawnJob, named: Naming = PLAIN): Commission {
     ...(moved && running && p.origin === 'here' ? { wasAt: [x > 300 ? 120 : 480, y] } : {}),
   }));
   const [first, second] = pieces;
+  // What is joined touches: stone that holds wood down, too.
+  if (job.joined && second)
+    second.at = [Math.min(520, first.at[0] + first.shape.sizeMm[0] * 0.55), first.at[1]];
   Object.assign(s.options[0], {
     bed: [
       ...(job.fillerMm ? [{ id: 'filler', material: 'scoria', top: { kind: 'level', mm: job.fillerMm }, region: [[80, 150], [520, 150], [520, 320], [80, 320]] }] : []), // prettier-ignore
