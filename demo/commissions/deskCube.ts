@@ -7,7 +7,7 @@ export function deskCube(today: Day): Commission {
   return commissionOf({
     title: 'Mrs Alder, desk cube',
     brief: {
-      buildDay: dayFrom(today, 27, 'tue'),
+      buildDay: dayFrom(today, 34, 'tue'),
       co2: false,
       crew: 1,
       crewNames: ['Ines'],
