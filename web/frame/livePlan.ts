@@ -13,6 +13,8 @@ const REST_MS = 150;
 /** What is planted is worked out after so long without a change: where it is looked at, and elsewhere for its findings alone. */
 const PLANTED_MS = 120;
 const ELSEWHERE_MS = 3_000;
+/** What follows from it comes once nobody plants on. */
+const FOLLOW_MS = 250;
 
 /**
  * The plan of an option, computed in a worker and renewed as the document changes. While one is under way
@@ -34,6 +36,7 @@ export function useLivePlan(
   const trouble = shallowRef<string>();
   const planted = shallowRef<ShownPlanted>();
   let planting: ReturnType<typeof setTimeout> | undefined;
+  let following: ReturnType<typeof setTimeout> | undefined;
   /** The plan that what is planted was worked out with: with another it is out of date. */
   let plantedOf: ShownPlan | undefined;
   let busy = false;
@@ -64,6 +67,7 @@ export function useLivePlan(
       if (answer.plan) plan.value = answer.plan;
       // Plants come after everything else, once a hand has come to rest.
       clearTimeout(planting);
+      clearTimeout(following);
       if (answer.plan && !rough) soonPlanted();
       trouble.value = answer.trouble;
     } catch (error) {
@@ -75,14 +79,20 @@ export function useLivePlan(
 
   async function renewPlanted(): Promise<void> {
     const of = plan.value;
-    const found = await remote.planted().catch(() => undefined);
-    if (found) planted.value = found.planted;
-    // Build day and guide follow what is planted; a plan that came meanwhile is newer than this one.
-    if (found && plan.value === of) plan.value = found.plan;
-    plantedOf = plan.value === found?.plan ? plan.value : of;
+    planted.value = (await remote.planted().catch(() => undefined)) ?? planted.value;
+    plantedOf = of;
+    if (plan.value === of) following = setTimeout(() => void follow(of), FOLLOW_MS);
+  }
+  /** Build day and guide follow what is planted; a plan that came meanwhile is newer than this one. */
+  async function follow(of: ShownPlan | undefined): Promise<void> {
+    const found = await remote.followed().catch(() => undefined);
+    if (!found || plan.value !== of) return;
+    plan.value = found;
+    plantedOf = found;
   }
   function soonPlanted(): void {
     clearTimeout(planting);
+    clearTimeout(following);
     const ms = { now: PLANTED_MS, later: ELSEWHERE_MS, never: undefined }[wantsPlanted.value];
     const option = commission.value?.options.find((o) => o.id === optionId.value);
     // Where nothing is planted nothing is said of plants.
@@ -97,6 +107,7 @@ export function useLivePlan(
   onScopeDispose(() => {
     clearTimeout(refining);
     clearTimeout(planting);
+    clearTimeout(following);
     worker.terminate();
   });
   /** What is asked of the scape now and then, worked out where the plan is. */

@@ -293,19 +293,22 @@ async function lightInWeek(week: number): Promise<Float32Array | undefined> {
   return lightOnDay(parts, living, commission.vessel, survey.field, week * 7);
 }
 
-/** Where each plug goes and what it has there, of the scape that was last measured, and the plan that follows from it. */
-async function planted(): Promise<{ planted: ShownPlanted; plan: ShownPlan } | undefined> {
+/** Where each plug goes and what it has there, of the scape that was last measured. */
+async function planted(): Promise<ShownPlanted | undefined> {
   if (!last) return undefined;
-  const { survey, commission, id, ask } = last;
+  const { survey, commission, id } = last;
   const whole = plantedPlan(commission, survey, plantedMemo);
   lastPlanted = { ...whole, survey, commission, id };
   const { living, ...rest } = whole;
   const { light, ...water } = living;
   const { at: _at, share: _share, ...map } = light;
-  return {
-    planted: { ...rest, optionId: survey.optionId, living: { ...water, light: map } },
-    plan: shownOf(plan(commission, { ...ask, planted: whole })),
-  };
+  return { ...rest, optionId: survey.optionId, living: { ...water, light: map } };
+}
+
+/** The plan that follows from what is planted, as it was last worked out: build day and guide. */
+async function followed(): Promise<ShownPlan | undefined> {
+  if (!last || lastPlanted?.survey !== last.survey) return undefined;
+  return shownOf(plan(last.commission, { ...last.ask, planted: lastPlanted }));
 }
 
 /** Which piece a finger meets, and where on it: from above, from the front, or where a look from a seat ends. */
@@ -329,6 +332,7 @@ const worker = {
   hides,
   compute,
   planted,
+  followed,
   lightInWeek,
   lightUnder,
   waterScale,

@@ -25,7 +25,8 @@ export function useOptionPlans(id: Readonly<Ref<string>>, commission: Ref<Commis
     for (const option of commission.value?.options ?? []) {
       if (!commission.value) return;
       const answer = await remote.compute(id.value, pack(commission.value, option), today());
-      const settled = answer.plan && (await remote.planted().catch(() => undefined))?.plan;
+      // What follows from how plants live, the minutes of trims, comes with it.
+      const settled = answer.plan && (await remote.planted().then(() => remote.followed()).catch(() => undefined)); // prettier-ignore
       if (mine !== round) return;
       // The worker sends a bed only when it is another one than it sent last.
       const field = answer.field ?? last?.field;
