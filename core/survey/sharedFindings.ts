@@ -31,7 +31,7 @@ function worksOut(commission: Commission, plants: readonly Planting[]): Finding[
   const regions = plants.filter(
     (p): p is Region => p.region !== undefined && p.count === undefined && !p.laterDays,
   );
-  return regions.flatMap((a, i) =>
+  const found = regions.flatMap((a, i) =>
     regions.slice(i + 1).flatMap((b): Finding[] => {
       const shares = (a.share ?? 1) + (b.share ?? 1);
       if (shares <= 1 + 1e-9 || a.plant === b.plant || !meet(a.region, b.region)) return [];
@@ -57,6 +57,8 @@ function worksOut(commission: Commission, plants: readonly Planting[]): Finding[
       ];
     }),
   );
+  // Two regions of one plant that lie on a third alike are one thing to say.
+  return [...new Map(found.map((f) => [JSON.stringify([f.at, f.says]), f])).values()];
 }
 
 function meet(a: Polygon, b: Polygon): boolean {
