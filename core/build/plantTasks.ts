@@ -130,7 +130,7 @@ function bedTasks(job: Job): Task[] {
         ...bedLayers(job),
         'wet-bed',
         ...(isFlooded(job) ? ['fill'] : []),
-        ...ids(at - job.crew),
+        ...rooted.slice(0, Math.max(0, at - job.crew + 1)).flatMap((_, k) => ids(k)),
       ],
       caution: CAUTIONS.mist,
       workings: [step(say('step.plugs'), count, 'plug', each(RATES.plug))],
@@ -140,9 +140,9 @@ function bedTasks(job: Job): Task[] {
 
 /** What goes into the bed comes before what is glued, as the plan is numbered; with more hands both are under way. */
 function lastRooted(job: Job): string[] {
-  return bedTasks(job)
-    .slice(0, -Math.max(0, job.crew - 1) || undefined)
-    .map((t) => t.id);
+  const kinds = [...new Set(bedTasks(job).map((t) => t.id.replace(/-\d$/, '')))];
+  const before = new Set(kinds.slice(0, Math.max(0, kinds.length - job.crew + 1)));
+  return bedTasks(job).flatMap((t) => (before.has(t.id.replace(/-\d$/, '')) ? [t.id] : []));
 }
 
 function epiphyteTasks(job: Job): Task[] {
