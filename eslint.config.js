@@ -115,6 +115,33 @@ export default tseslint.config(
       `core/${folder} imports only folders of core before it in the order of work.`,
     ),
   ),
+  {
+    // What is looked up raw knows less than what is asked for at its door.
+    files: ['core/**/*.ts', 'cli/**/*.ts'],
+    ignores: [
+      '**/*.test.ts',
+      'core/testing/**',
+      'core/commission/**',
+      'core/catalogue/**',
+      'core/gear/gear.ts',
+    ],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector:
+            "CallExpression[callee.object.property.name=/^(plants|materials|suppliers)$/][callee.object.object.property.name='catalogue'], CallExpression[callee.object.property.name=/^(plants|materials|suppliers)$/][callee.object.object.name='catalogue']",
+          message:
+            'Ask plantOf (core/catalogue/entries.ts), materialOf, materialOfKind or supplierOf (core/commission/lookup.ts).',
+        },
+        {
+          selector:
+            "MemberExpression[property.name='devices'][object.property.name='site'], MemberExpression[property.name='devices'][object.name='site']",
+          message: 'Ask gearOf or gearThere (core/gear/gear.ts): they know what a device is.',
+        },
+      ],
+    },
+  },
   forbid(['server/**/*.ts'], ['**/web/**', '**/cli/**', '**/demo/**'], 'The server imports core.'),
   forbid(['cli/**/*.ts'], ['**/web/**', '**/server/**'], 'The terminal imports core.'),
   ...WEB.map((folder, i) =>

@@ -10,7 +10,7 @@ import { gasFromDay, gearOf, lateDevices, unpackedDevices } from './gear/gear';
 import { lightOf } from './light/photoperiod';
 import { plan, type Plan } from './pipeline/plan';
 import { partsInOrder, type PlantedPlan } from './planted/planted';
-import { preparedOf } from './planting/preparation';
+import { preparationOf, preparedOf } from './planting/preparation';
 import { plantingSequence } from './survey/plantingSequence';
 import { soakingOf } from './survey/soaking';
 import { poursOf } from './takeoff/pours';
@@ -81,11 +81,17 @@ const AGREEMENTS: Record<string, (c: Case) => unknown[]> = {
     ].filter(([a, b]) => a !== b);
   },
   'preparation takes the same minutes in plan and run sheet': (c) => {
-    const planned = turnsToday(c).reduce((n, t) => n + preparedOf(t).minutes, 0);
+    const today = c.p.planted.parts.filter((q) => q.afterDays === 0 && q.count > 0 && q.plugsAtHand > 0);
+    const planned = preparationOf(today).minutes;
     const tasks = c.p.build.tasks.filter((t) => t.id.startsWith('prepare-'));
     const day = tasks.reduce((n, t) => n + t.workings.at(-1)!.value, 0);
     return near(planned, day) ? [] : [[planned, day]];
   },
+  'what is there already is not prepared': (c) =>
+    c.p.planted.parts.filter(
+      (q) =>
+        plantingOrigin(c.doc.brief, q.planting) === 'here' && preparationOf(c.p.planted.parts).rows.has(q.id),
+    ),
   'packs that are opened on the day are those that are ordered for it, or settled': (c) => {
     const opened = turnsToday(c).reduce((n, t) => n + preparedOf(t).packs, 0);
     const bought = turnsToday(c).reduce((n, t) => n + (t.planting.form === 'running' ? 0 : (t.planting.packs ?? t.packsNeeded)), 0); // prettier-ignore
@@ -209,9 +215,11 @@ const AGREEMENTS: Record<string, (c: Case) => unknown[]> = {
     }),
   'light is one figure in planting, run sheet and guide': (c) => {
     const start = task(c, 'start');
+    const lamps = gearOf(c.doc).filter((g) => g.kind === 'lamp' && !g.late);
+    const lit = lamps.length > 0 || gearOf(c.doc).length === 0;
     const percent = Math.round(lightOf(c.doc, 1).outputShare * 100);
     return [
-      ...(start && !words(start.title).includes(`${percent} %`) ? [words(start.title)] : []),
+      ...(start && words(start.title).includes(`${percent} %`) !== lit ? [words(start.title)] : []),
       ...(c.p.planted.living.hours === c.p.care.weeks[7].hours ? [] : [c.p.planted.living.hours]),
     ];
   },
@@ -228,7 +236,7 @@ const AGREEMENTS: Record<string, (c: Case) => unknown[]> = {
   'what is set, poured or planted is ordered for the day on which it goes in': (c) => {
     const firsts = new Map<string, number>();
     const note = (id: string, after: number) => firsts.set(id, Math.min(after, firsts.get(id) ?? Infinity));
-    for (const t of plantingSequence(c.doc, c.p.survey)) if (plantingOrigin(c.doc.brief, t.planting) === 'bought') note(t.plant.id, t.afterDays); // prettier-ignore
+    for (const t of plantingSequence(c.doc, c.p.survey)) if (plantingOrigin(c.doc.brief, t.planting) === 'bought') note(t.plant.id, t.afterDays!); // prettier-ignore
     return c.p.order.suppliers
       .flatMap((s) => s.lines)
       .filter((l) => firsts.has(l.line) && daysFrom(c.doc.brief.buildDay, l.neededOn) > firsts.get(l.line)!);

@@ -4,7 +4,6 @@ import { spoken } from '../words/english';
 import { say } from '../words/text';
 import type { Layer } from '../commission/schema';
 import { survey } from '../survey/survey';
-import { takeOff } from '../takeoff/takeOff';
 import { example, scape } from '../testing/scape';
 import { buildPlan, clockOf } from './buildPlan';
 import { RATES } from './rates';
@@ -13,7 +12,7 @@ import type { Task } from './task';
 
 const planned = (commission: ReturnType<typeof scape>) => {
   const s = survey(commission);
-  return spoken(buildPlan(commission, s, takeOff(commission, s)));
+  return spoken(buildPlan(commission, s));
 };
 const task = (id: string, minutes: number, needs: string[] = [], rest: Partial<Task> = {}): Task => ({
   id,

@@ -2,7 +2,6 @@ import { type Day } from '../calendar/day';
 import { startTimeOf } from '../commission/usual';
 import type { Commission } from '../commission/schema';
 import type { Survey } from '../survey/survey';
-import type { TakeOff } from '../takeoff/takeOff';
 import type { Finding } from '../words/finding';
 import { clockOf } from '../calendar/clock';
 import { say, type Said, type Text } from '../words/text';
@@ -37,9 +36,9 @@ export interface BuildPlan {
 }
 
 /** The build day of a scape: its tasks with a time for each of the crew, and what cures or dries meanwhile. */
-export function buildPlan(commission: Commission, survey: Survey, takeOff: TakeOff): BuildPlan {
+export function buildPlan(commission: Commission, survey: Survey): BuildPlan {
   const { brief } = commission;
-  const job = jobOf(commission, survey, takeOff);
+  const job = jobOf(commission, survey);
   const tasks = schedule(buildTasks(job), brief.crew);
   const doneMin = Math.max(...tasks.map((t) => t.endMin));
   const lanes = lanesOf(job, tasks);

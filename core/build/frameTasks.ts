@@ -1,7 +1,7 @@
 import { bringing, recipeFor } from '../filling/filling';
 import { filterStateOf } from '../commission/usual';
 import { bacteriaDays } from '../filling/bacteria';
-import { gasFromDay, gearThere, lateDevices, unpackedDevices } from '../gear/gear';
+import { gasFromDay, gearOf, gearThere, lateDevices, unpackedDevices } from '../gear/gear';
 import { lightOf } from '../light/photoperiod';
 import { waterByHeight } from '../survey/waterByHeight';
 import { inCelsius, inLitres, inMm } from '../words/measure';
@@ -63,6 +63,8 @@ export function closingTasks(job: Job): Task[] {
   const work = workOf(job);
   const planted = job.plantings.some((p) => p.plugs > 0);
   const percent = Math.round(lightOf(job.commission, 1).outputShare * 100);
+  const listed = gearOf(job.commission).length > 0;
+  const lit = !listed || gearThere(job.commission, 'lamp').length > 0;
   return [
     ...(work.gear !== 'none'
       ? [
@@ -97,7 +99,9 @@ export function closingTasks(job: Job): Task[] {
             'start',
             'finish',
             [
-              say(rescape ? 'start.title.there' : 'start.title', { percent }),
+              lit
+                ? say(rescape ? 'start.title.there' : 'start.title', { percent })
+                : say(rescape ? 'start.title.there.dark' : 'start.title.dark'),
               say(rescape ? 'start.short.there' : 'start.short'),
             ],
             startWords(job),
@@ -138,8 +142,9 @@ function startWords({ commission }: Job): Text {
   const { brief } = commission;
   const on = gearThere(commission, 'filter', 'heater', 'lamp').map((g) => g.name);
   const moved = filterStateOf(brief) !== 'new' && !brief.rescape?.filterKept;
+  const newMedia = gearThere(commission, 'media').some((g) => g.origin !== 'here');
   const steps = [
-    ...(moved || gearThere(commission, 'media').length > 0 ? [say('start.media')] : []),
+    ...(moved ? [say('start.media.wet')] : newMedia ? [say('start.media')] : []),
     ...(on.length > 0 ? [say('start.on', { devices: on })] : []),
     ...(gasFromDay(commission) === 0 ? [say('start.gas')] : []),
     ...(bacteriaDays(commission).includes(0) ? [say('start.bacteria')] : []),

@@ -7,7 +7,6 @@ import type { PieceSurvey } from '../survey/pieces';
 import type { PlantingSurvey } from '../survey/plantings';
 import type { Survey } from '../survey/survey';
 import { jointsToMake } from '../takeoff/gluing';
-import type { TakeOff } from '../takeoff/takeOff';
 import { say, type Said, type Text } from '../words/text';
 import type { Working } from '../words/working';
 import { laterLayers } from '../takeoff/later';
@@ -18,7 +17,6 @@ export interface Job {
   commission: Commission;
   option: Option;
   survey: Survey;
-  takeOff: TakeOff;
   crew: number;
   /** Layers that are poured on the day, from the bottom up, and the heaps of filler among them. */
   pours: Pour[];
@@ -41,7 +39,7 @@ export interface Job {
   size: number;
 }
 
-export function jobOf(commission: Commission, survey: Survey, takeOff: TakeOff): Job {
+export function jobOf(commission: Commission, survey: Survey): Job {
   const { brief } = commission;
   const option = optionOf(commission, survey.optionId);
   const kindOf = (piece: { material: string }) => materialOf(commission, piece.material).kind;
@@ -58,7 +56,6 @@ export function jobOf(commission: Commission, survey: Survey, takeOff: TakeOff):
     commission,
     option,
     survey,
-    takeOff,
     crew: brief.crew,
     pours,
     hills: pours.some((p) => p.role === 'filler') ? fillerToLay(commission, survey) : [],

@@ -105,48 +105,57 @@ function patches(job: Job): Patch[] {
   return [...byPlant.values()];
 }
 
+/** A kind that goes into the bed, and its tasks: one, or two halves where it is long and hands are there for both. */
+interface Rooted extends Patch {
+  parts: { id: string; plugs: number }[];
+}
+
+function rootedKinds(job: Job): Rooted[] {
+  return patches(job)
+    .filter(({ plant }) => plant.roots === 'bed')
+    .map((patch) => {
+      const { plant, plugs } = patch;
+      const shared = job.crew > 1 && plugs * RATES.plug > SHARED_FROM_MIN;
+      const counts = shared ? [Math.ceil(plugs / 2), Math.floor(plugs / 2)] : [plugs];
+      return { ...patch, parts: counts.map((count, i) => ({ id: `plant-${plant.id}-${i}`, plugs: count })) };
+    });
+}
+
+/** Tasks of the kinds whose turn is over before the kind at a place: with more hands as many kinds as hands are under way. */
+function overBefore(kinds: readonly Rooted[], at: number, crew: number): string[] {
+  return kinds.slice(0, Math.max(0, at - crew + 1)).flatMap((k) => k.parts.map((p) => p.id));
+}
+
 function bedTasks(job: Job): Task[] {
-  const rooted = patches(job).filter(({ plant }) => plant.roots === 'bed');
-  const parts = rooted.map(({ plugs }) => {
-    const shared = job.crew > 1 && plugs * RATES.plug > SHARED_FROM_MIN;
-    return shared ? [Math.ceil(plugs / 2), Math.floor(plugs / 2)] : [plugs];
-  });
-  const ids = (at: number) => (parts[at] ?? []).map((_, i) => `plant-${rooted[at].plant.id}-${i}`);
-  return rooted.flatMap(({ plant, preparedBy }, at) =>
-    parts[at].map((count, i): Task => ({
-      id: `plant-${plant.id}-${i}`,
+  const kinds = rootedKinds(job);
+  return kinds.flatMap(({ plant, preparedBy, parts }, at) =>
+    parts.map(({ id, plugs }, i): Task => ({
+      id,
       phase: 'planting',
       title:
-        parts[at].length > 1
+        parts.length > 1
           ? say(i === 0 ? 'plant.title.left' : 'plant.title.right', { plant: plant.name })
           : plant.name,
-      detail: say('plant.detail', { count, seconds: RATES.plug * 60 }),
-      minutes: count * RATES.plug,
+      detail: say('plant.detail', { count: plugs, seconds: RATES.plug * 60 }),
+      minutes: plugs * RATES.plug,
       people: 1,
-      // The kind before it goes first; with more hands as many kinds as hands are under way.
       needs: [
         ...preparedBy,
         ...HARDSCAPE,
         ...bedLayers(job),
         'wet-bed',
         ...(isFlooded(job) ? ['fill'] : []),
-        ...rooted.slice(0, Math.max(0, at - job.crew + 1)).flatMap((_, k) => ids(k)),
+        ...overBefore(kinds, at, job.crew),
       ],
       caution: CAUTIONS.mist,
-      workings: [step(say('step.plugs'), count, 'plug', each(RATES.plug))],
+      workings: [step(say('step.plugs'), plugs, 'plug', each(RATES.plug))],
     })),
   );
 }
 
-/** What goes into the bed comes before what is glued, as the plan is numbered; with more hands both are under way. */
-function lastRooted(job: Job): string[] {
-  const kinds = [...new Set(bedTasks(job).map((t) => t.id.replace(/-\d$/, '')))];
-  const before = new Set(kinds.slice(0, Math.max(0, kinds.length - job.crew + 1)));
-  return bedTasks(job).flatMap((t) => (before.has(t.id.replace(/-\d$/, '')) ? [t.id] : []));
-}
-
 function epiphyteTasks(job: Job): Task[] {
   const on = patches(job).filter(({ plant }) => plant.roots === 'epiphyte');
+  const rooted = rootedKinds(job);
   const count = on.reduce((sum, p) => sum + p.plugs, 0);
   if (count === 0) return [];
   return [
@@ -157,7 +166,14 @@ function epiphyteTasks(job: Job): Task[] {
       detail: say('epiphytes.detail', { count, plants: on.map((p) => p.plant.name) }),
       minutes: count * RATES.epiphyte,
       people: 1,
-      needs: [...on.flatMap((p) => p.preparedBy), ...lastRooted(job), 'wiggle', 'stones', 'wood', 'pockets'],
+      needs: [
+        ...on.flatMap((p) => p.preparedBy),
+        ...overBefore(rooted, rooted.length, job.crew),
+        'wiggle',
+        'stones',
+        'wood',
+        'pockets',
+      ],
       caution: CAUTIONS.glue,
       workings: [step(say('step.portions'), count, 'portion', each(RATES.epiphyte))],
     },

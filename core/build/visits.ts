@@ -54,7 +54,7 @@ export function visitsOf(job: Job): LaterVisit[] {
   for (const turn of plantingSequence(commission, survey)) {
     const { plant, afterDays } = turn;
     const { plugs, minutes, todo } = preparedOf(turn);
-    if (!Number.isFinite(afterDays) || afterDays === 0 || plugs === 0) continue;
+    if (!afterDays || plugs === 0) continue;
     const each =
       plant.roots === 'epiphyte' ? RATES.epiphyte : plant.roots === 'float' ? RATES.floater : RATES.plug;
     add(

@@ -15,12 +15,17 @@ const resolved = new WeakMap<readonly Plant[], ReadonlyMap<string, Plant>>();
  *
  * @throws RangeError where it is not in the catalogue; parsing has made sure that it is
  */
-export function plantOf({ catalogue: { plants } }: Catalogued, id: string): Plant {
-  let known = resolved.get(plants);
-  if (!known) resolved.set(plants, (known = new Map(plants.map((p) => [p.id, resolvedPlant(p)]))));
-  const plant = known.get(id);
+export function plantOf(commission: Catalogued, id: string): Plant {
+  const plant = plantIn(commission, id);
   if (!plant) throw new RangeError(`plant "${id}" is not in the document's catalogue`);
   return plant;
+}
+
+/** The same for who may hold an older plan than the document: undefined where the plant is no longer in it. */
+export function plantIn({ catalogue: { plants } }: Catalogued, id: string): Plant | undefined {
+  let known = resolved.get(plants);
+  if (!known) resolved.set(plants, (known = new Map(plants.map((p) => [p.id, resolvedPlant(p)]))));
+  return known.get(id);
 }
 
 /** Of a pack that only says what it holds a third fewer come of coarse splitting, and half as many more of fine (common practice). */

@@ -48,7 +48,7 @@ export function plan(commission: Commission, ask: PlanAsk = {}): Plan {
   const taken = takeOff(commission, measured);
   const ordered = order(commission, taken, ask.today);
   const planted = ask.planted ?? plantedPlan(commission, measured);
-  const build = buildPlan(commission, measured, taken);
+  const build = buildPlan(commission, measured);
   const care = carePlan(
     commission,
     measured,

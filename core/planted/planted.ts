@@ -1,20 +1,18 @@
 import { dayPlus, type Day } from '../calendar/day';
 import { dliOf } from '../catalogue/knownPlants';
-import { plantOf } from '../catalogue/entries';
 import { optionOf } from '../commission/lookup';
 import { plantingOrigin } from '../commission/origin';
 import type { Commission, Plant, Planting } from '../commission/schema';
 import { meanSpeed, speedAt } from '../flow/tankFlow';
 import { coverDays, growthOf, reachDays, trimDays, type Growth } from '../growth/growth';
 import { dliOfPpfd } from '../light/ppfd';
-import { packsOf, type Packs } from '../planting/packs';
 import { arrangedPositions, closesLike, plugsOfGroup } from '../planting/arranged';
 import { spotsOnPiece } from '../planting/onPieces';
 import { inPlantingOrder, type Spots } from '../planting/positions';
 import { reachFromFront } from '../planting/reach';
 import { standsOn } from '../planting/standsOn';
 import { remembered, type Slot } from '../survey/memo';
-import { plantingSequence } from '../survey/plantingSequence';
+import { plantingSequence, type Turn } from '../survey/plantingSequence';
 import type { Survey } from '../survey/survey';
 import type { Finding } from '../words/finding';
 import { livingOf, standsAs, type Living, type LivingMemo } from './conditions';
@@ -24,11 +22,7 @@ import { shadeOf } from './shade';
 import { waysOut, type WayOut } from './waysOut';
 
 /** One planting as it will live: where each plug goes, what it has there, when it closes. */
-export interface Planted extends Packs {
-  id: string;
-  plant: Plant;
-  planting: Planting;
-  count: number;
+export interface Planted extends Omit<Turn, 'measured'> {
   spacingMm?: number;
   netM2: number;
   /** Where each goes, in planting order; of what is counted and on nothing none. */
@@ -82,8 +76,9 @@ export function plantedPlan(commission: Commission, survey: Survey, memo = newPl
   const living = livingOf(commission, survey, memo);
   const option = optionOf(commission, survey.optionId);
   const taken = standsOn(survey.field, survey.standing);
-  const parts = option.plants.map((planting, i) => partOf(commission, survey, living, planting, survey.plantings[i], taken, memo)); // prettier-ignore
-  const order = plantingSequence(commission, survey).map((turn) => turn.id);
+  const turns = plantingSequence(commission, survey);
+  const order = turns.map((turn) => turn.id);
+  const parts = option.plants.map(({ id }) => partOf(commission, survey, living, turns[order.indexOf(id)], taken, memo)); // prettier-ignore
   let no = 1;
   for (const part of partsInOrder({ parts, order })) {
     part.firstNo = no;
@@ -133,14 +128,13 @@ function partOf(
   commission: Commission,
   survey: Survey,
   living: Living,
-  planting: Planting,
-  measured: Survey['plantings'][number],
+  turn: Turn,
   taken: Float64Array,
   memo: PlantedMemo,
 ): Planted {
-  const option = optionOf(commission, survey.optionId);
-  const plant = plantOf(commission, planting.plant);
-  const { plugs: count, spacingMm } = measured;
+  const { measured, ...rest } = turn;
+  const { plant, planting, count, missing } = rest;
+  const { spacingMm } = measured;
   const { spots, normals } = spotsOf(
     survey,
     planting,
@@ -154,7 +148,6 @@ function partOf(
   const dli = dliAt(spots, normals, living);
   const [leastDli, meanDli, mostDli] = spread(dli, living);
   const origin = plantingOrigin(commission.brief, planting);
-  const packs = packsOf(option, planting, plant, count, origin === 'bought');
   // What is in the tank now has its roots and its leaves already.
   const form = planting.form ?? (origin === 'here' ? 'running' : undefined);
   // Where no light is known it is taken as it should be: the date is then that of a tank with the right lamp.
@@ -163,12 +156,9 @@ function partOf(
   const closes =
     spacingMm === undefined ? undefined : coverDays(plant, closesLike(planting.set, spacingMm), growth);
   const later = planting.laterDays ?? 0;
-  const bareM2 = spacingMm === undefined ? 0 : (packs.missing * spacingMm * spacingMm) / 1e6;
+  const bareM2 = spacingMm === undefined ? 0 : (missing * spacingMm * spacingMm) / 1e6;
   const part: Planted = {
-    id: planting.id,
-    plant,
-    planting,
-    count,
+    ...rest,
     ...(spacingMm === undefined ? {} : { spacingMm }),
     netM2: measured.netM2,
     spots,
@@ -180,7 +170,6 @@ function partOf(
     ...(living.flow.length > 0 && spots.length > 0 && plant.habit !== 'emersed'
       ? { movesShare: movesAt(spots, living) }
       : {}),
-    ...packs,
     bareM2,
     waysOut: [],
     growth,

@@ -8,6 +8,8 @@ export interface ToPrepare extends Pick<Packs, 'packsNeeded' | 'plugsAPack' | 'p
   plant: Plant;
   planting: Planting;
   count: number;
+  /** Days after the build on which it goes in; left out for what is there already. */
+  afterDays?: number;
 }
 
 /** What a planting comes as: in gel, on a mat, in wool, as a bunch, loose, or out of a tank. */
@@ -76,8 +78,9 @@ export function preparedOf(item: ToPrepare): Prepared {
 
 /** Plants as they come, made ready to plant: what is there already is not. */
 export function preparationOf(parts: readonly ToPrepare[]): Preparation {
-  const prepared = parts.map(preparedOf);
-  const glued = parts.some((p) => p.plant.roots === 'epiphyte');
+  const going = parts.filter((p) => p.afterDays !== undefined);
+  const prepared = going.map(preparedOf);
+  const glued = going.some((p) => p.plant.roots === 'epiphyte');
   const tools = [
     say('tools.tweezers'),
     say('tools.scissors'),

@@ -14,8 +14,8 @@ export interface Turn extends Packs {
   planting: Planting;
   measured: PlantingSurvey;
   count: number;
-  /** Days after the build on which it goes in; 0 on the day. */
-  afterDays: number;
+  /** Days after the build on which it goes in, 0 on the day; left out for what is there already. */
+  afterDays?: number;
 }
 
 /**
@@ -38,7 +38,7 @@ export function plantingSequence(commission: Commission, { optionId, plantings }
       measured: plantings[i],
       count,
       ...packsOf(option, planting, plant, count, origin === 'bought'),
-      afterDays: origin === 'here' ? Infinity : (planting.laterDays ?? 0),
+      ...(origin === 'here' ? {} : { afterDays: planting.laterDays ?? 0 }),
     };
   });
   const transition = brief.schools?.planting === 'transition';
@@ -48,7 +48,7 @@ export function plantingSequence(commission: Commission, { optionId, plantings }
     fronts.set(group(turn), Math.min(fronts.get(group(turn)) ?? Infinity, frontOf(turn.planting)));
   return turns.sort(
     (a, b) =>
-      before(a.afterDays, b.afterDays) ||
+      before(a.afterDays ?? Infinity, b.afterDays ?? Infinity) ||
       rankOf(a, transition) - rankOf(b, transition) ||
       before(fronts.get(group(a))!, fronts.get(group(b))!) ||
       a.plant.id.localeCompare(b.plant.id) ||

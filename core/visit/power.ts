@@ -1,4 +1,5 @@
 import type { Commission } from '../commission/schema';
+import { devicesOf } from '../gear/gear';
 import { CONTINUOUS_SHARE, powerLoad, type Device, type PowerLoad } from '../site/power';
 import type { Finding } from '../words/finding';
 import { PRACTICE, say } from '../words/text';
@@ -10,9 +11,10 @@ export interface PowerPlan extends PowerLoad {
 }
 
 /** What all devices draw, and what is short, over or unprotected. */
-export function powerPlan({ site, vessel }: Commission): PowerPlan {
+export function powerPlan(commission: Commission): PowerPlan {
+  const { site, vessel } = commission;
   const devices: Device[] = [
-    ...(site?.devices ?? []),
+    ...devicesOf(commission),
     ...(vessel.backlightW ? [{ name: 'backlight', watts: vessel.backlightW }] : []),
   ];
   const load = powerLoad(devices, site ?? {});

@@ -1,6 +1,6 @@
 import type { Commission } from '../commission/schema';
 import { plantOf } from '../catalogue/entries';
-import { optionOf } from '../commission/lookup';
+import { materialOfKind, optionOf } from '../commission/lookup';
 import { bringing, recipeFor, tapOf, waterTarget, type TapWater, type WaterTarget } from '../filling/filling';
 import { firstFill, type FirstFill } from '../filling/firstFill';
 import { sharedRange } from '../livestock/checks';
@@ -137,8 +137,8 @@ function storeFindings({ site }: Commission, roL: number): Finding[] {
   ];
 }
 
-function tapFindings({ site, catalogue }: Commission): Finding[] {
-  const tap = site?.tap;
+function tapFindings(commission: Commission): Finding[] {
+  const tap = commission.site?.tap;
   const found: Finding[] = [];
   const base = { at: { field: 'site.tap' }, severity: 'warn' as const };
   if (tap?.nitrateMgL !== undefined && tap.nitrateMgL > 25)
@@ -153,7 +153,7 @@ function tapFindings({ site, catalogue }: Commission): Finding[] {
       source: say('source.nitrate'),
     });
   const treated = tap?.disinfectant === 'chlorine' || tap?.disinfectant === 'chloramine';
-  if (treated && !catalogue.materials.some((m) => m.kind === 'conditioner'))
+  if (treated && !materialOfKind(commission, 'conditioner'))
     found.push({
       ...base,
       id: 'water.conditioner',

@@ -13,7 +13,7 @@ import { scansOf } from '../../core/exchange/apart';
 import { bundle, isZip, opened } from '../../core/exchange/bundle';
 import { scapeFile, type ScapeEnding } from '../../core/exchange/scapeFile';
 import { order } from '../../core/ordering/order';
-import { plan, type Plan } from '../../core/pipeline/plan';
+import { plan, type Plan, type PlanAsk } from '../../core/pipeline/plan';
 import { inEnglish } from '../../core/words/english';
 import { calendarFile, type CalendarPart } from '../documents/calendar';
 import { plantsCsv, plantsOfCsv } from '../documents/plantsCsv';
@@ -162,7 +162,8 @@ export function calendar(
   meshes: Meshes,
 ): Made<string> {
   const document = JSON.parse(unpacked(text)) as Commission;
-  return planned(document, option, meshes, (p) => calendarFile(id, document, p, part));
+  // The days of trims and of what closes are planting's: here alone light and growth are worked out.
+  return planned(document, option, meshes, (p) => calendarFile(id, document, p, part), {});
 }
 
 /** The whole scape for other programs. */
@@ -189,6 +190,7 @@ function planned<T>(
   optionId: string | undefined,
   meshes: Meshes,
   make: (plan: Plan) => T,
+  ask: Pick<PlanAsk, 'planted'> = { planted: 'later' },
 ): Made<T> {
   if (optionId !== undefined && !document.options.some((o) => o.id === optionId))
     return {
@@ -196,7 +198,7 @@ function planned<T>(
       says: `option: is "${optionId}", must be one of ${document.options.map((o) => `"${o.id}"`).join(', ')}`,
     };
   meshes.holdFor(document, optionId ?? document.chosen);
-  return { ok: true, value: make(plan(document, { optionId })) };
+  return { ok: true, value: make(plan(document, { optionId, ...ask })) };
 }
 
 function requestOf(

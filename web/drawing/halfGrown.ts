@@ -1,7 +1,7 @@
-import { withKnown } from '../../core/catalogue/knownPlants';
-import type { Option, Plant } from '../../core/commission/schema';
+import { plantIn } from '../../core/catalogue/entries';
+import type { Commission, Option } from '../../core/commission/schema';
 import { plugSpots } from '../../core/planting/region';
-import { usualSpacingMm } from '../../core/planting/spacing';
+import { spacingOf } from '../../core/planting/spacing';
 import type { Grown } from '../../core/planted/grown';
 import type { FieldView } from '../workers/planWorker';
 import { drawnSurfaceAt } from './bedPaths';
@@ -15,12 +15,11 @@ const MOST_PLUGS = 3_000;
  * Plants grown more than half-way, in even rows: for pictures beside which nobody asks for a day, without waiting for where
  * each plug goes.
  */
-export function halfGrown(option: Option, plants: readonly Plant[], field: FieldView): Grown[] {
+export function halfGrown(commission: Commission, option: Option, field: FieldView): Grown[] {
   return option.plants.flatMap((planting) => {
-    const entry = plants.find((p) => p.id === planting.plant);
-    if (!entry || !planting.region) return [];
-    const plant = withKnown(entry);
-    const spacing = planting.spacingMm ?? usualSpacingMm(plant);
+    const plant = plantIn(commission, planting.plant);
+    if (!plant || !planting.region) return [];
+    const spacing = spacingOf(commission, planting, plant)!;
     const flat = plugSpots(planting.region, spacing, MOST_PLUGS);
     const spots = new Float64Array(flat.length * 3);
     flat.forEach(([x, y], i) => spots.set([x, y, drawnSurfaceAt(field, x, y)], i * 3));

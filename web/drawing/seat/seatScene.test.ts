@@ -24,7 +24,7 @@ const eye: Spot = [200, -900, 400];
 const look: SeatLook = {
   refraction: false,
   light: 'day',
-  plants: halfGrown(option, doc.catalogue.plants, field),
+  plants: halfGrown(doc, option, field),
   quick: true,
 };
 const solidsOf = (all: Object3D[]) => all.filter((o): o is Mesh => o instanceof Mesh && o.userData.shared);

@@ -43,7 +43,7 @@ const light = ref<'day' | 'night' | 'backlit'>('day');
 const squint = ref(false);
 const planted = ref(true);
 const grown = computed(() =>
-  halfGrown(props.option, commission.document?.catalogue.plants ?? [], props.field),
+  commission.document ? halfGrown(commission.document, props.option, props.field) : [],
 );
 const look = computed(() => ({
   refraction: refraction.value,

@@ -21,7 +21,7 @@ const props = defineProps<{
 const f = useFigures();
 
 const PICTURE_W = 236;
-const grown = computed(() => halfGrown(props.option, props.commission.catalogue.plants, props.field));
+const grown = computed(() => halfGrown(props.commission, props.option, props.field));
 /** A guide of one page has room for so many. */
 const MOST_LATER = 6;
 const k = computed(() => PICTURE_W / props.commission.vessel.innerMm.length);

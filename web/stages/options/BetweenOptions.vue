@@ -27,7 +27,7 @@ const high = computed(() => Math.round(wide.value * 0.56));
 const lookOf = (option: Option, field: FieldView) => ({
   refraction: false,
   light: 'day' as const,
-  plants: halfGrown(option, props.doc.catalogue.plants, field),
+  plants: halfGrown(props.doc, option, field),
 });
 
 const sides = computed(() =>

@@ -141,7 +141,7 @@ const print = () => window.print();
                     :materials="doc.catalogue.materials"
                     :field="c.found.field"
                     :survey="c.found.plan.survey"
-                    :plants="halfGrown(c.option, doc.catalogue.plants, c.found.field)"
+                    :plants="halfGrown(doc, c.option, c.found.field)"
                     :k="k"
                   />
                   <path

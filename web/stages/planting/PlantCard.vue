@@ -186,7 +186,7 @@ const lives = computed(() => (part.value ? livesWords(part.value, props.lit, flo
         <FigureField
           label="plugs apart"
           kind="length"
-          :value="planting.spacingMm"
+          :value="planting.spacingMm ?? part?.spacingMm"
           :apply="setSpacing"
           data-test="spacing"
         />

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { plantOf } from '../../../core/catalogue/entries';
+import { plantIn } from '../../../core/catalogue/entries';
 import type { Commission, Origin } from '../../../core/commission/schema';
 import type { TakeOffLine } from '../../../core/takeoff/line';
 import { colourOf } from '../../drawing/colour';
@@ -18,9 +18,7 @@ defineEmits<{ toggle: [] }>();
 const f = useFigures();
 
 const material = computed(() => props.commission.catalogue.materials.find((m) => m.id === props.line.id));
-const plant = computed(() =>
-  props.line.kind === 'plants' ? plantOf(props.commission, props.line.id) : undefined,
-);
+const plant = computed(() => plantIn(props.commission, props.line.id));
 /** Small things and gear have no colour of their own in a drawing. */
 const NO_COLOUR = [
   'glue',
