@@ -1,8 +1,9 @@
 import type { Vessel } from '../commission/schema';
 import type { BedField } from '../substrate/bedField';
-import { displace } from './displace';
+import { filledBy, newFilling } from './filled';
 import { mayOverlap } from './neighbours';
 import { settle, type Standing } from './settle';
+import { Under } from './under';
 
 /** Directions that are tried, and how far at most, mm; how closely the way is found. */
 const DIRECTIONS = 16;
@@ -54,7 +55,9 @@ export function sharedMm3(
   vessel: Vessel,
 ): number {
   const near = others.filter((o) => mayOverlap(o, standing));
-  return near.length === 0 ? 0 : displace(standing, field, vessel, near).overlap;
+  return (
+    filledBy(standing, vessel, near, newFilling(new Under(field, standing))).all * standing.columns.columnMm2
+  );
 }
 
 function inside([x, y]: readonly [number, number], { innerMm }: Vessel): boolean {

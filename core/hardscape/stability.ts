@@ -1,5 +1,6 @@
 import type { Point, Polygon } from '../geometry/polygon';
 import { cellAt, onFloor, type BedField } from '../substrate/bedField';
+import { Company, type Beside } from './beside';
 import type { Columns } from './columns';
 import { hullOf } from './planHull';
 import type { Standing } from './settle';
@@ -25,10 +26,29 @@ const CARRIES_MM = 2;
 
 /** Of each column of a piece what the bed and the glass do for it: nothing, bear it, or it has nothing in it. */
 const [HANGS, BORNE, EMPTY] = [0, 1, 2];
-export type Grounded = Uint8Array;
+type Grounded = Uint8Array;
+
+/**
+ * Where a piece is borne, kept while it and the bed stay: what bed and glass do, and of each row of columns the first
+ * and the last that is carried (none where the last comes before the first), with those that were near.
+ */
+export interface Feet {
+  grounded: Grounded;
+  near: Company;
+  ends: Int32Array;
+  /** What followed from it. */
+  stability?: Stability;
+}
+
+export function feetOf(standing: Standing, field: BedField): Feet {
+  const ends = new Int32Array(standing.columns.rows * 2).fill(-1);
+  const grounded = groundedIn(standing, field);
+  for (let row = 0; row < standing.columns.rows; row++) writeEnds(standing, { grounded, ends }, [], row);
+  return { grounded, near: new Company(), ends };
+}
 
 /** Columns of a standing piece that grain or glass carries. Grain carries what is buried in it. */
-export function groundedIn({ columns: col, xMm, yMm, zMm }: Standing, field: BedField): Grounded {
+function groundedIn({ columns: col, xMm, yMm, zMm }: Standing, field: BedField): Grounded {
   const grounded = new Uint8Array(col.columns * col.rows);
   for (let row = 0, c = 0; row < col.rows; row++) {
     const y = yMm + col.y0 + row * col.dyMm;
@@ -48,35 +68,35 @@ export function groundedIn({ columns: col, xMm, yMm, zMm }: Standing, field: Bed
 
 /**
  * Whether a piece stands: the middle of its mass over the convex hull of what carries it. Grain carries what is
- * buried in it, glass and other pieces what touches them from above. `grounded` is asked of the bed unless it is known.
+ * buried in it, glass and other pieces what touches them from above.
  * Valid for rigid pieces of one density, set down without a push. Leaves out: what a deep bury holds sideways, glue.
  * Test: stability.test.ts, "tips a block at the angle at which its middle stands over its edge".
+ *
+ * @param feet what it was borne by in the same place on the same bed, whatever was near; it is brought up to date
  */
 export function stabilityOf(
   standing: Standing,
   field: BedField,
   near: readonly Standing[],
-  grounded: Grounded = groundedIn(standing, field),
+  feet: Feet = feetOf(standing, field),
 ): Stability {
+  const changed = bringUpToDate(standing, feet, near);
+  if (changed || !feet.stability) feet.stability = stabilityOn(standing, feet);
+  return feet.stability;
+}
+
+function stabilityOn(standing: Standing, feet: Feet): Stability {
   const { columns: col, xMm, yMm, zMm } = standing;
   const points: Point[] = [];
-  let feet = 0;
-  const under = near.filter((n) => n.zMm + n.columns.extent.lo[2] < zMm + col.extent.hi[2]);
+  let feetMm = 0;
   // Of each row the first and the last that is carried: the ring around them is the ring around all.
   for (let row = 0; row < col.rows; row++) {
+    const [left, right] = [feet.ends[row * 2], feet.ends[row * 2 + 1]];
+    if (right < left) continue;
     const y = yMm + col.y0 + row * col.dyMm;
-    const below = under.filter(({ columns: l, yMm: at }) => {
-      const there = Math.round((y - at - l.y0) / l.dyMm);
-      return there >= 0 && there < l.rows;
-    });
-    let left = 0;
-    while (left < col.columns && !isBorne(standing, grounded, below, row, left, y)) left++;
-    if (left === col.columns) continue;
-    let right = col.columns - 1;
-    while (right > left && !isBorne(standing, grounded, below, row, right, y)) right--;
     for (let column = left; ; column = right) {
       points.push([xMm + col.x0 + column * col.dxMm, y]);
-      feet += col.lo[col.first[row * col.columns + column]] + zMm;
+      feetMm += col.lo[col.first[row * col.columns + column]] + zMm;
       if (column === right) break;
     }
   }
@@ -84,31 +104,65 @@ export function stabilityOf(
   const [mx, my, mz] = middleOf(col);
   const middle = [xMm + mx, yMm + my] as const;
   const { insideMm, towards } = within(base, middle);
-  const heightMm = points.length > 0 ? Math.max(1, zMm + mz - feet / points.length) : 0;
+  const heightMm = points.length > 0 ? Math.max(1, zMm + mz - feetMm / points.length) : 0;
   const tipsAtDeg = insideMm > 0 ? (Math.atan(insideMm / heightMm) * 180) / Math.PI : 0;
   return { base, middle, heightMm, insideMm, tipsAtDeg, towards };
 }
 
-/** Whether anything bears one column: bed or glass, or a piece whose row lies below its own. */
-function isBorne({ columns: col, xMm, zMm }: Standing, grounded: Grounded, below: readonly Standing[], row: number, column: number, y: number): boolean {
-  const c = row * col.columns + column;
-  if (grounded[c] !== HANGS || below.length === 0) return grounded[c] === BORNE;
-  return borneBy(below, col.lo[col.first[c]] + zMm, xMm + col.x0 + column * col.dxMm, y);
-} // prettier-ignore
+/** Asks anew of those rows in which another piece bears now, or did; false where none does. */
+function bringUpToDate(standing: Standing, feet: Feet, near: readonly Standing[]): boolean {
+  const top = standing.zMm + standing.columns.extent.hi[2];
+  const under = near.filter((n) => n.zMm + n.columns.extent.lo[2] < top);
+  const changed = feet.near.meet(standing, under);
+  let isChanged = false;
+  for (let row = 0; row < standing.columns.rows; row++) {
+    if (!bearsEnds(standing, feet, changed, row)) continue;
+    isChanged = true;
+    writeEnds(standing, feet, feet.near.near, row);
+  }
+  return isChanged;
+}
 
-/** Whether one of the pieces under it bears a spot. */
-function borneBy(near: readonly Standing[], foot: number, x: number, y: number): boolean {
-  for (let n = 0; n < near.length; n++) {
-    const { columns: l, xMm, yMm, zMm } = near[n];
-    const row = Math.round((y - yMm - l.y0) / l.dyMm);
-    const column = Math.round((x - xMm - l.x0) / l.dxMm);
-    if (row < 0 || column < 0 || row >= l.rows || column >= l.columns) continue;
-    const c = row * l.columns + column;
-    for (let k = l.first[c]; k < l.first[c + 1]; k++)
-      if (l.lo[k] + zMm < foot && l.hi[k] + zMm >= foot - CARRIES_MM) return true;
+/** Whether one of the others bears a column at or beyond the ends of what is borne in a row: only there does it count. */
+function bearsEnds({ columns: col }: Standing, { grounded, ends }: Feet, others: readonly Beside[], row: number): boolean {
+  const [left, right] = [ends[row * 2], ends[row * 2 + 1]];
+  for (let o = 0; o < others.length; o++) {
+    if (others[o].rowAt[row] < 0) continue;
+    for (let column = 0; column < col.columns; column++) {
+      if (column === left + 1 && right > left) column = right;
+      const c = row * col.columns + column;
+      if (grounded[c] === HANGS && isBorneBy(others[o], row, column, col.lo[col.first[c]])) return true;
+    }
   }
   return false;
-}
+} // prettier-ignore
+
+/** Writes the first and the last column of a row that bed, glass or a piece below bears. */
+function writeEnds({ columns: col }: Standing, { grounded, ends }: Pick<Feet, 'grounded' | 'ends'>, below: readonly Beside[], row: number): void {
+  let left = 0;
+  while (left < col.columns && !isBorne(col, grounded, below, row, left)) left++;
+  let right = col.columns - 1;
+  while (right > left && !isBorne(col, grounded, below, row, right)) right--;
+  ends[row * 2] = left;
+  ends[row * 2 + 1] = right;
+} // prettier-ignore
+
+function isBorne(col: Columns, grounded: Grounded, below: readonly Beside[], row: number, column: number): boolean {
+  const c = row * col.columns + column;
+  if (grounded[c] !== HANGS) return grounded[c] === BORNE;
+  const foot = col.lo[col.first[c]];
+  for (let n = 0; n < below.length; n++) if (isBorneBy(below[n], row, column, foot)) return true;
+  return false;
+} // prettier-ignore
+
+/** Whether another piece bears a foot in a column, its height measured from the piece's own origin. */
+function isBorneBy({ columnAt, rowAt, upMm, first, lo, hi }: Beside, row: number, column: number, foot: number): boolean {
+  if (rowAt[row] < 0 || columnAt[column] < 0) return false;
+  const c = rowAt[row] + columnAt[column];
+  for (let k = first[c]; k < first[c + 1]; k++)
+    if (lo[k] + upMm < foot && hi[k] + upMm >= foot - CARRIES_MM) return true;
+  return false;
+} // prettier-ignore
 
 const middles = new WeakMap<Columns, readonly [number, number, number]>();
 

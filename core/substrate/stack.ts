@@ -34,7 +34,7 @@ export function regionsAt(stack: Stack, x: number, y: number, inside: Uint8Array
 }
 
 /**
- * Upper surface of every layer at one spot, mm, written into `topMm`; a layer that is absent there has the
+ * Upper surface of every layer at one spot, mm, written into `topMm` (from `from` on); a layer that is absent there has the
  * height of the one below it. Returns the bed's surface. A layer fills from what lies below it up to its own
  * top; one that cuts first takes away everything below it down to its floor.
  */
@@ -44,19 +44,20 @@ export function layersAt(
   y: number,
   inside: Uint8Array,
   topMm: Float64Array,
+  from = 0,
 ): number {
   let surface = 0;
   for (let i = 0; i < stack.count; i++) {
     if (inside[i] === 1) {
       const cut = stack.cutsToMm[i];
       if (cut >= 0 && cut < surface) {
-        for (let below = 0; below < i; below++) if (topMm[below] > cut) topMm[below] = cut;
+        for (let below = from; below < from + i; below++) if (topMm[below] > cut) topMm[below] = cut;
         surface = cut;
       }
       const top = stack.tops[i](x, y);
       if (top > surface) surface = top;
     }
-    topMm[i] = surface;
+    topMm[from + i] = surface;
   }
   return surface;
 }

@@ -78,10 +78,11 @@ export function surveyGroups(input: SurveyInput, joints: readonly JointSurvey[])
     option.pieces.map((p) => p.id),
     holding.map((j) => j.pieces),
   );
+  const lying = lyingOnEach(input.standing);
   return groups.map((group) => {
     const fixed = group.some((id) => input.standing[place.get(id)!].piece.fixed);
-    const asBuilt = pull(input, group, place, false);
-    const soaked = pull(input, group, place, true);
+    const asBuilt = pull(input, group, lying, place, false);
+    const soaked = pull(input, group, lying, place, true);
     return {
       pieces: group,
       liftKgf: asBuilt.lift,
@@ -113,6 +114,7 @@ function gripIn(
 function pull(
   input: SurveyInput,
   group: readonly string[],
+  lying: Lying,
   place: ReadonlyMap<string, number>,
   soaked: boolean,
 ): { lift: number; hold: number } {
@@ -122,7 +124,7 @@ function pull(
     if (lift > 0) sums.lift += lift;
     else sums.hold -= lift;
   }
-  for (const id of lyingOn(input.standing, group)) sums.hold += Math.max(0, -liftOf(input, place.get(id)!, soaked)); // prettier-ignore
+  for (const id of lyingOn(lying, group)) sums.hold += Math.max(0, -liftOf(input, place.get(id)!, soaked)); // prettier-ignore
   return sums;
 }
 
@@ -155,22 +157,25 @@ function stateOnBuildDay(
     : 'soaking';
 }
 
-/** Pieces that lie on a group, upon each other too, without being part of it. */
-function lyingOn(standing: readonly Standing[], group: readonly string[]): string[] {
-  const under = new Set(group);
-  const on: string[] = [];
-  let found = true;
-  while (found) {
-    found = false;
-    for (const { piece, supported } of standing) {
-      if (piece.stand.kind !== 'on' || !supported || under.has(piece.id)) continue;
-      if (!under.has(piece.stand.piece)) continue;
-      under.add(piece.id);
-      on.push(piece.id);
-      found = true;
-    }
+/** What lies on what: the ids of the pieces on each. */
+type Lying = ReadonlyMap<string, readonly string[]>;
+
+function lyingOnEach(standing: readonly Standing[]): Lying {
+  const lying = new Map<string, string[]>();
+  for (const { piece, supported } of standing) {
+    if (piece.stand.kind !== 'on' || !supported) continue;
+    const there = lying.get(piece.stand.piece) ?? [];
+    there.push(piece.id);
+    lying.set(piece.stand.piece, there);
   }
-  return on;
+  return lying;
+}
+
+/** Pieces that lie on a group, upon each other too, without being part of it. */
+function lyingOn(lying: Lying, group: readonly string[]): string[] {
+  const found = new Set(group);
+  for (const id of found) for (const above of lying.get(id) ?? []) found.add(above);
+  return [...found].slice(group.length);
 }
 
 /** Ids in groups: those that appear together in a joint, directly or through others, in order of first sight. */

@@ -28,20 +28,8 @@ const ABSENT_MM = 0.01;
 export function surveyLayers(field: BedField, bed: readonly Layer[]): LayerSurvey[] {
   const cellMm2 = field.dxMm * field.dyMm;
   return bed.map((layer, i) => {
-    let volume = 0;
-    let covered = 0;
-    field.thicknessMm[i].forEach((mm, cell) => {
-      const share = floorShare(field, cell);
-      volume += mm * share;
-      if (mm > ABSENT_MM) covered += share;
-    });
-    let min = Infinity;
-    let max = 0;
-    field.cornerThicknessMm[i].forEach((mm, corner) => {
-      if (field.floor?.corner[corner] === 0) return;
-      if (mm > ABSENT_MM && mm < min) min = mm;
-      if (mm > max) max = mm;
-    });
+    const [volume, covered] = spread(field, i);
+    const [min, max] = thinnestAndThickest(field, i);
     const steepest = steepestOf(field, i);
     const grossL = (volume * cellMm2) / MM3_PER_L;
     return {
@@ -51,10 +39,35 @@ export function surveyLayers(field: BedField, bed: readonly Layer[]): LayerSurve
       takenByPiecesL: 0,
       volumeL: grossL,
       areaM2: (covered * cellMm2) / 1e6,
-      minMm: min === Infinity ? 0 : min,
+      minMm: min,
       maxMm: max,
       steepestDeg: steepest.deg,
       steepestAt: steepest.xyMm,
     };
   });
+}
+
+/** Of a layer: its thickness over all cells, mm, and how many it covers, parts of cells too. */
+function spread(field: BedField, layer: number): [number, number] {
+  const thickness = field.thicknessMm[layer];
+  let [sum, covered] = [0, 0];
+  for (let cell = 0; cell < thickness.length; cell++) {
+    const share = floorShare(field, cell);
+    sum += thickness[cell] * share;
+    if (thickness[cell] > ABSENT_MM) covered += share;
+  }
+  return [sum, covered];
+}
+
+/** The thinnest and the thickest spot of a layer where it is present, mm; both 0 where it is nowhere. */
+function thinnestAndThickest(field: BedField, layer: number): [number, number] {
+  const thickness = field.cornerThicknessMm[layer];
+  let [min, max] = [Infinity, 0];
+  for (let corner = 0; corner < thickness.length; corner++) {
+    if (field.floor?.corner[corner] === 0) continue;
+    const mm = thickness[corner];
+    if (mm > ABSENT_MM && mm < min) min = mm;
+    if (mm > max) max = mm;
+  }
+  return [min === Infinity ? 0 : min, max];
 }

@@ -84,7 +84,7 @@ function standingMm2(
     const { lo, hi } = columns.extent;
     if (xMm + hi[0] < left || xMm + lo[0] > right || yMm + hi[1] < front || yMm + lo[1] > back) return;
     const slot = memo.slot(memo.areas, `standing ${id} ${standing[i].piece.id}`);
-    area += remembered(slot, [d, key], () => {
+    area += remembered(slot, [d.footXY, key], () => {
       let mm2 = 0;
       for (let k = 0; k < d.footXY.length; k += 2) {
         const [x, y] = [d.footXY[k], d.footXY[k + 1]];

@@ -1,5 +1,5 @@
-import { mayOverlap } from '../hardscape/neighbours';
-import { groundedIn, stabilityOf, type Grounded, type Side } from '../hardscape/stability';
+import { neighboursWithin } from '../hardscape/neighbours';
+import { feetOf, stabilityOf, type Feet, type Side } from '../hardscape/stability';
 import type { SurveyInput } from './input';
 import { placesOf, remembered, type SurveyMemo } from './memo';
 
@@ -22,20 +22,17 @@ const REACH_MM = 3;
 export function surveyStands({ option, standing, field }: SurveyInput, memo: SurveyMemo): StandSurvey[] {
   if (memo.rough) return [];
   const held = new Set(option.joints.flatMap((j) => j.pieces));
-  return standing.flatMap((s): StandSurvey[] => {
+  const neighbours = neighboursWithin(standing, REACH_MM);
+  return standing.flatMap((s, i): StandSurvey[] => {
     const { id, stand, fixed } = s.piece;
     if (fixed || held.has(id)) return [];
-    const near = standing.filter((o) => o !== s && mayOverlap(o, s, REACH_MM));
+    const near = neighbours[i];
     const slot = memo.slot(memo.areas, `stands ${id}`);
-    const own = memo.slot(memo.areas, `grounded ${id}`);
-    const found = remembered(slot, [field, ...placesOf(s, near)], () =>
-      stabilityOf(
-        s,
-        field,
-        near,
-        remembered(own, [field, ...placesOf(s, [])], () => groundedIn(s, field)) as Grounded,
-      ),
-    );
+    const own = memo.slot(memo.areas, `feet ${id}`);
+    const found = remembered(slot, [field, ...placesOf(s, near)], () => {
+      const feet = remembered(own, [field, ...placesOf(s, [])], () => feetOf(s, field)) as Feet;
+      return stabilityOf(s, field, near, feet);
+    });
     const { base, insideMm, tipsAtDeg, towards } = found as ReturnType<typeof stabilityOf>;
     return [
       {

@@ -2,7 +2,7 @@ import { plantOf } from '../catalogue/entries';
 import { materialOf, optionOf } from '../commission/lookup';
 import type { Commission, Option, Vessel } from '../commission/schema';
 import { columnsOf } from '../hardscape/columns';
-import { displace, type Displaced } from '../hardscape/displace';
+import { displace, keptOf, type Displaced } from '../hardscape/displace';
 import { earlierNeighbours } from '../hardscape/neighbours';
 import { coarserBy } from '../hardscape/fineness';
 import { settle, settlingOrder, highestMm, type Standing } from '../hardscape/settle';
@@ -190,17 +190,18 @@ function measure(
   const neighbours = earlierNeighbours(all);
   const displaced = all.map((s, i) => {
     const earlier = neighbours[i];
+    // A line above the piece is the same to it as one at its top.
+    const line = Math.min(vessel.waterLineMm, highestMm(s));
     const key = memo.rough
       ? [field.stack.count, s.columns, ...earlier.map((e) => e.columns), JSON.stringify([s.xMm, s.yMm, s.piece.stand])]
-      : // A line above the piece is the same to it as one at its top.
-        [field, Math.min(vessel.waterLineMm, highestMm(s)), ...placesOf(s, earlier)]; // prettier-ignore
-    const line = Math.min(vessel.waterLineMm, highestMm(s));
-    const slot = memo.slot(memo.alone, s.piece.id);
-    return remembered(memo.slot(memo.displaced, s.piece.id), key, () =>
-      displace(s, field, vessel, earlier, (alone) =>
-        memo.rough ? alone() : remembered(slot, [field, line, ...placesOf(s, [])], alone),
-      ),
-    );
+      : [field, line, ...placesOf(s, earlier)]; // prettier-ignore
+    return remembered(memo.slot(memo.displaced, s.piece.id), key, () => {
+      if (memo.rough) return displace(s, field, vessel, earlier);
+      const kept = remembered(memo.slot(memo.kept, s.piece.id), [field, line, ...placesOf(s, [])], () =>
+        keptOf(s, field, vessel),
+      );
+      return displace(s, field, vessel, earlier, kept);
+    });
   });
   return [displaced.slice(fixed.length), displaced.slice(0, fixed.length)];
 }
@@ -210,12 +211,13 @@ function openMm3(field: BedField, vessel: Vessel): { water: number; air: number 
   const cellMm2 = field.dxMm * field.dyMm;
   let water = 0;
   let air = 0;
-  field.surfaceMm.forEach((surface, cell) => {
+  for (let cell = 0; cell < field.surfaceMm.length; cell++) {
+    const surface = field.surfaceMm[cell];
     const share = floorShare(field, cell);
     const line = Math.max(vessel.waterLineMm, surface);
     water += share * (line - surface);
     air += share * (vessel.innerMm.height - line);
-  });
+  }
   return { water: water * cellMm2, air: air * cellMm2 };
 }
 

@@ -1,7 +1,8 @@
 import { materialOf } from '../commission/lookup';
 import type { Commission, Vessel } from '../commission/schema';
-import { displace } from '../hardscape/displace';
+import { displace, keptOf } from '../hardscape/displace';
 import { earlierNeighbours } from '../hardscape/neighbours';
+import { Under } from '../hardscape/under';
 import { floorShare } from '../substrate/bedField';
 import { MM3_PER_L } from '../units/volume';
 import { fixedStanding } from './fixed';
@@ -33,14 +34,15 @@ export function waterByHeight(
   const { field } = survey;
   const cellMm2 = field.dxMm * field.dyMm;
   const earlier = earlierNeighbours(all);
+  const under = all.map((standing) => new Under(field, standing));
   return heightsMm.map((mm) => {
     const at: Vessel = { ...vessel, waterLineMm: mm };
     let open = 0;
     field.surfaceMm.forEach((surface, cell) => (open += floorShare(field, cell) * Math.max(0, mm - surface)));
-    const taken = all.reduce(
-      (sum, standing, i) => sum + displace(standing, field, at, earlier[i]).ownInFreeWater,
-      0,
-    );
+    const taken = all.reduce((sum, standing, i) => {
+      const kept = keptOf(standing, field, at, under[i]);
+      return sum + displace(standing, field, at, earlier[i], kept).ownInFreeWater;
+    }, 0);
     const poresL = poreWaterL(
       survey.layers,
       materials,
