@@ -78,7 +78,7 @@ export function createApp({ store, pool, pictures, suppliers, web, care = () => 
   app.use('/api/commissions', orderRoutes(store, jobs, dispatch));
   app.use('/api/commissions', pictureRoutes(store, pictures));
   app.use('/api/commissions', commissionRoutes(store, jobs));
-  app.use('/api/meshes', meshRoutes(store));
+  app.use('/api/meshes', meshRoutes(store, jobs));
   app.use('/api/clients', clientRoutes(store, jobs));
   app.use('/api/clock', clockRoutes(clockIn(store.folder), care));
   app.use('/api', () => {

@@ -57,7 +57,16 @@ export function meshOfBytes(bytes: Uint8Array): Mesh {
   return { vertices, faces };
 }
 
+/** SHA-256 of bytes, in hexadecimal digits. */
+type Hash = (bytes: Uint8Array) => string;
+let hash: Hash = (bytes) => bytesToHex(sha256(bytes));
+
+/** Has the machine's own SHA-256 used, which gives the same in a tenth of the time; pages have none that answers at once. */
+export function hashBy(own: Hash): void {
+  hash = own;
+}
+
 /** The name of a mesh: the first 32 digits of the SHA-256 of its bytes. */
 export function meshName(bytes: Uint8Array): string {
-  return bytesToHex(sha256(bytes)).slice(0, 32);
+  return hash(bytes).slice(0, 32);
 }

@@ -13,7 +13,7 @@ export function meshFault(vertexCount: number, faces: ArrayLike<number>): string
   for (let f = 0; f < faces.length; f += 3) {
     for (let k = 0; k < 3; k++) {
       const a = faces[f + k];
-      const b = faces[f + ((k + 1) % 3)];
+      const b = faces[f + (k === 2 ? 0 : k + 1)];
       if (a >= vertexCount || b >= vertexCount)
         return `triangle ${f / 3} names corner ${Math.max(a, b)}, must be below ${vertexCount}`;
       if (a === b) return `triangle ${f / 3} names corner ${a} twice, must have three corners`;
@@ -21,36 +21,45 @@ export function meshFault(vertexCount: number, faces: ArrayLike<number>): string
         return `two triangles run the same way along the edge ${a}-${b}, must be wound alike all over`;
     }
   }
-  for (let f = 0; f < faces.length; f += 3) {
-    for (let k = 0; k < 3; k++) {
-      const a = faces[f + k];
-      const b = faces[f + ((k + 1) % 3)];
-      if (!edges.has(b, a)) return `is open along the edge ${a}-${b}, must be a closed surface`;
-    }
-  }
-  return undefined;
+  const open = edges.open();
+  return open && `is open along the edge ${open[0]}-${open[1]}, must be a closed surface`;
 }
 
-/** Edges with their way, from corner to corner, in a table that is half empty: found at once, nothing allocated. */
-function edgeTable(count: number) {
-  const size = 2 ** Math.ceil(Math.log2(count * 2));
-  const [from, to] = [new Uint32Array(size), new Uint32Array(size)];
-  /** Where an edge stands, or the free place where it would; corner numbers are kept one higher. */
+/** Ways in which an edge is run along: from its lower corner to the higher, and back. */
+const [UP, DOWN] = [1, 2];
+
+/**
+ * Edges and the ways in which triangles run along them, in a table that is at least half empty: found at once, nothing
+ * allocated. An edge stands by its lower corner, counted from 1, and its higher one.
+ */
+function edgeTable(most: number) {
+  const size = 2 ** Math.ceil(Math.log2(most * 2));
+  const [low, high, ways] = [new Uint32Array(size), new Uint32Array(size), new Uint8Array(size)];
   const placeOf = (a: number, b: number): number => {
     let at = (Math.imul(a, 0x9e3779b1) ^ Math.imul(b, 0x85ebca6b)) & (size - 1);
-    while (from[at] !== 0 && (from[at] !== a + 1 || to[at] !== b + 1)) at = (at + 1) & (size - 1);
+    while (low[at] !== 0 && (low[at] !== a + 1 || high[at] !== b)) at = (at + 1) & (size - 1);
     return at;
   };
   return {
-    /** False when it is there already. */
+    /** False when another already runs along it in this way. */
     add(a: number, b: number): boolean {
-      const at = placeOf(a, b);
-      if (from[at] !== 0) return false;
-      from[at] = a + 1;
-      to[at] = b + 1;
+      const isUp = a < b;
+      const at = isUp ? placeOf(a, b) : placeOf(b, a);
+      const way = isUp ? UP : DOWN;
+      if ((ways[at] & way) !== 0) return false;
+      low[at] = (isUp ? a : b) + 1;
+      high[at] = isUp ? b : a;
+      ways[at] |= way;
       return true;
     },
-    has: (a: number, b: number): boolean => from[placeOf(a, b)] !== 0,
+    /** An edge along which triangles run only in one way, in that way; undefined where the surface is closed. */
+    open(): [number, number] | undefined {
+      let at = 0;
+      while (at < size && ways[at] !== UP && ways[at] !== DOWN) at++;
+      if (at === size) return undefined;
+      const edge: [number, number] = [low[at] - 1, high[at]];
+      return ways[at] === UP ? edge : [edge[1], edge[0]];
+    },
   };
 }
 

@@ -39,6 +39,7 @@ const LANE_OF: Record<Name, Lane> = {
   partPiece: 'plans',
   plantsFile: 'plans',
   search: 'plans',
+  drawMesh: 'plans',
   readFile: 'files',
   readPlants: 'files',
   takeScan: 'files',

@@ -1,8 +1,12 @@
+import { createHash } from 'node:crypto';
 import { parentPort } from 'node:worker_threads';
 import { move, transferableSymbol, valueSymbol } from 'piscina';
+import { hashBy } from '../../core/exchange/meshBlob';
 import { buffersIn } from '../store/largeText';
 import { meshesIn, type Meshes } from '../store/meshes';
 import * as work from './work';
+
+hashBy((bytes) => createHash('sha256').update(bytes).digest('hex'));
 
 interface Job {
   name: keyof typeof work;

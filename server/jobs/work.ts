@@ -47,6 +47,11 @@ export async function readFile(body: Body, meshes: Meshes): Promise<Read> {
   return file.ok ? kept(file.commission, meshes) : file;
 }
 
+/** The smaller mesh of a scan, for drawing: made when somebody first looks at it. */
+export async function drawMesh({ name }: { name: string }, meshes: Meshes): Promise<void> {
+  await meshes.draw(name);
+}
+
 /** A new document as a page sends it, not as a file that has its scans beside it. */
 export async function readNew(body: Body, meshes: Meshes): Promise<Read> {
   const bytes = bytesOfBody(body);

@@ -1,6 +1,7 @@
 import { closeSync, existsSync, fsyncSync, mkdirSync, openSync, readFileSync, renameSync, utimesSync, writeSync } from 'node:fs'; // prettier-ignore
 import { readdir, rm, stat } from 'node:fs/promises';
 import { join } from 'node:path';
+import { threadId } from 'node:worker_threads';
 import type { Fault } from '../../core/commission/fault';
 import type { Commission } from '../../core/commission/schema';
 import { drawnMesh } from '../../core/exchange/drawn';
@@ -11,9 +12,9 @@ import { scansOf } from '../../core/exchange/apart';
 import { holdMesh, isHeld } from '../../core/hardscape/heldMeshes';
 
 /*
- * Meshes of scanned pieces, files beside the database under the name of what is in them. Three files a mesh:
- * the mesh, a smaller one for drawing, and its figures, written last: where those are, all is there. They are
- * never changed, so backups of the database need no copies of them.
+ * Meshes of scanned pieces, files beside the database under the name of what is in them. Two files a mesh: the mesh
+ * itself, and its figures, written last: where those are, the mesh is there. A third, smaller one for drawing, is made
+ * when it is first asked for. They are never changed, so backups of the database need no copies of them.
  */
 
 export const MESH_NAME = /^[a-f0-9]{32}$/;
@@ -33,6 +34,8 @@ export interface Meshes {
   /** What was measured of one, or undefined where it is not kept. */
   figuresOf(name: string): ScanFigures | undefined;
   bytesOf(name: string): Uint8Array;
+  /** Makes the smaller mesh for drawing where there is none yet. */
+  draw(name: string): Promise<void>;
   /** On the disk when it is done, with what was measured of it. */
   keep(name: string, bytes: Uint8Array, figures: ScanFigures): Promise<void>;
   /** The same for every mesh that came with a document. */
@@ -57,13 +60,16 @@ export function meshesIn(folder: string): Meshes {
   return {
     figuresOf,
     bytesOf,
+    async draw(name) {
+      const file = meshFile(folder, name, 'drawn');
+      if (!existsSync(file)) written(file, meshBytes(await drawnMesh(meshOfBytes(bytesOf(name)))));
+    },
     faultsOf: (commission) => scanFaults(commission, figuresOf),
     async keep(name, bytes, { triangles, sizeMm, volumeL }) {
       // Brought in again it is new again: nobody may tidy it away before a document names it.
       if (figuresOf(name)) return utimesSync(meshFile(folder, name, 'json'), new Date(), new Date());
       mkdirSync(meshFolder(folder), { recursive: true, mode: 0o700 });
       written(meshFile(folder, name, 'mesh'), bytes);
-      written(meshFile(folder, name, 'drawn'), meshBytes(await drawnMesh(meshOfBytes(bytes))));
       written(meshFile(folder, name, 'json'), Buffer.from(JSON.stringify({ triangles, sizeMm, volumeL })));
       flushed(meshFolder(folder));
     },
@@ -79,9 +85,9 @@ export function meshesIn(folder: string): Meshes {
   };
 }
 
-/** Written beside, brought to the disk, then given its name: a file under its name is whole. */
+/** Written beside, by each thread for itself, brought to the disk, then given its name: a file under its name is whole. */
 function written(file: string, bytes: Uint8Array): void {
-  const beside = `${file}.part`;
+  const beside = `${file}.part-${threadId}`;
   const handle = openSync(beside, 'w', 0o600);
   try {
     let at = 0;
