@@ -118,33 +118,17 @@ export function* relaxing(
 
 /** Rounds over the tiles in which something moves, until nothing moves by more than so much; returns what last did. */
 function* creeping(g: Grains, stillMm: number): Generator<void, number, void> {
-  const { columns, rows, dxMm, dyMm, z, groundMm } = g;
-  const [across, down] = [Math.ceil(columns / TILE), Math.ceil(rows / TILE)];
-  const acrossMm = Math.hypot(dxMm, dyMm);
+  const [across, down] = [Math.ceil(g.columns / TILE), Math.ceil(g.rows / TILE)];
   let active = new Uint8Array(across * down).fill(1);
   let largest = Infinity;
-  /** Across a corner no grain goes where stones close it from both sides. */
-  const isClosed = (a: number, b: number, top: number) => groundMm[a] >= top && groundMm[b] >= top;
+  const leastTan = g.tan.reduce((a, b) => Math.min(a, b), Infinity);
   for (let round = 0; largest > stillMm && round < MOST_ROUNDS; round++) {
     largest = 0;
     const next = new Uint8Array(across * down);
     for (let v = 0; v < down; v++)
       for (let u = 0; u < across; u++) {
         if (active[v * across + u] === 0) continue;
-        let most = 0;
-        for (let row = v * TILE; row < Math.min(rows, (v + 1) * TILE); row++)
-          for (let column = u * TILE; column < Math.min(columns, (u + 1) * TILE); column++) {
-            const c = row * columns + column;
-            const right = column + 1 < columns;
-            const up = row + 1 < rows;
-            if (right) most = Math.max(most, exchange(g, c, c + 1, dxMm));
-            if (!up) continue;
-            most = Math.max(most, exchange(g, c, c + columns, dyMm));
-            if (right && !isClosed(c + 1, c + columns, Math.max(z[c], z[c + columns + 1])))
-              most = Math.max(most, exchange(g, c, c + columns + 1, acrossMm));
-            if (column > 0 && !isClosed(c - 1, c + columns, Math.max(z[c], z[c + columns - 1])))
-              most = Math.max(most, exchange(g, c, c + columns - 1, acrossMm));
-          }
+        const most = creptIn(g, u * TILE, v * TILE, leastTan);
         if (most > largest) largest = most;
         if (most > stillMm) wake(next, u, v, across, down);
       }
@@ -152,6 +136,40 @@ function* creeping(g: Grains, stillMm: number): Generator<void, number, void> {
     yield;
   }
   return largest;
+}
+
+/** Lets grain go between the cells of one tile, each with its neighbours after it; returns by how much one fell at most, mm. */
+function creptIn(g: Grains, fromColumn: number, fromRow: number, leastTan: number): number {
+  const { columns, rows, dxMm, dyMm, z, groundMm } = g;
+  const acrossMm = Math.hypot(dxMm, dyMm);
+  // Nearly all lie still: those that fall less than any grain here holds are passed over at once.
+  const [steepX, steepY, steepAcross] = [leastTan * dxMm, leastTan * dyMm, leastTan * acrossMm];
+  const toRow = Math.min(rows, fromRow + TILE);
+  const toColumn = Math.min(columns, fromColumn + TILE);
+  let most = 0;
+  for (let row = fromRow; row < toRow; row++)
+    for (let column = fromColumn; column < toColumn; column++) {
+      const c = row * columns + column;
+      const isRight = column + 1 < columns;
+      if (isRight && isSteep(z[c] - z[c + 1], steepX)) most = Math.max(most, exchange(g, c, c + 1, dxMm));
+      if (row + 1 === rows) continue;
+      const up = c + columns;
+      if (isSteep(z[c] - z[up], steepY)) most = Math.max(most, exchange(g, c, up, dyMm));
+      if (isRight && isSteep(z[c] - z[up + 1], steepAcross) && !isClosed(groundMm, c + 1, up, Math.max(z[c], z[up + 1])))
+        most = Math.max(most, exchange(g, c, up + 1, acrossMm)); // prettier-ignore
+      if (column > 0 && isSteep(z[c] - z[up - 1], steepAcross) && !isClosed(groundMm, c - 1, up, Math.max(z[c], z[up - 1])))
+        most = Math.max(most, exchange(g, c, up - 1, acrossMm)); // prettier-ignore
+    }
+  return most;
+}
+
+function isSteep(fallMm: number, mostMm: number): boolean {
+  return fallMm > mostMm || -fallMm > mostMm;
+}
+
+/** Across a corner no grain goes where stones close it from both sides. */
+function isClosed(groundMm: Float64Array, a: number, b: number, topMm: number): boolean {
+  return groundMm[a] >= topMm && groundMm[b] >= topMm;
 }
 
 /** Where something moved, the tiles around it are looked at in the next round. */
