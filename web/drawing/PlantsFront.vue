@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import type { Grown } from '../../core/planted/grown';
 import { shade } from './colour';
-import { leavesOfPlug } from './leafPaths';
+import { leavesOfPlug, PER_PX } from './leafPaths';
 
 /** The plants that stand in one band of the bed, leaf by leaf, as they have grown. */
 const props = defineProps<{
@@ -54,7 +54,8 @@ const drawn = computed(() =>
       :key="p.id"
       :data-grown="p.id"
       :opacity="chosen && p.id !== chosen ? PALE : 1"
-      :stroke-width="Math.max(0.2, 0.5 * k)"
+      :stroke-width="Math.max(0.2, 0.5 * k) * PER_PX"
+      :transform="`scale(${1 / PER_PX})`"
     >
       <path :d="p.dark" :fill="shade(p.base, -0.2)" :stroke="shade(p.base, -0.34)" />
       <path :d="p.light" :fill="shade(p.base, 0.08)" :stroke="shade(p.base, -0.16)" />
