@@ -27,6 +27,7 @@ const CORE = [
   'light',
   'flow',
   'growth',
+  'regime',
   'visit',
   'takeoff',
   'ordering',

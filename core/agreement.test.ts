@@ -1,11 +1,10 @@
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { daysFrom, dayPlus } from './calendar/day';
-import { optionOf } from './commission/lookup';
+import { materialOfKind, optionOf } from './commission/lookup';
 import { layerOrigin, pieceOrigin, pieceState, plantingOrigin } from './commission/origin';
-import { livesThrough } from './commission/usual';
-import type { Commission } from './commission/schema';
-import { bacteriaDays } from './filling/bacteria';
+import type { Commission, SupplyKind } from './commission/schema';
+import { bacteriaDays } from './regime/bacteria';
 import { gasFromDay, gearOf, lateDevices, unpackedDevices } from './gear/gear';
 import { lightOf } from './light/photoperiod';
 import { plan, type Plan } from './pipeline/plan';
@@ -226,7 +225,20 @@ const AGREEMENTS: Record<string, (c: Case) => unknown[]> = {
   'bacteria are dosed where they are bought, and bought where they are dosed': (c) => {
     const line = c.p.takeOff.lines.find((l) => l.id === 'bac');
     const dosed = events(c).some(([, e]) => /bacteria/i.test(e)) || /bacteria/.test(words(task(c, 'start')?.detail ?? '')); // prettier-ignore
-    return Boolean(line) === livesThrough(c.doc.brief) && (!dosed || line) ? [] : [[line, dosed]];
+    return Boolean(line) === bacteriaDays(c.doc).length > 0 && Boolean(line) === dosed ? [] : [[line, dosed]];
+  },
+  'what the guide uses up is bought for its whole span, and nothing else of the kind': (c) => {
+    const days = careDays(c);
+    const food = days.reduce((n, d) => n + d.doses, 0) * (c.p.care.dosing.mlADose ?? 0);
+    const tests = days.filter((d) => d.test).length;
+    const own = new Map(c.p.care.supplies.map((s) => [s.kind, s.value]));
+    const lines = new Map(c.p.takeOff.lines.map((l) => [l.id, l.needed.value]));
+    const idOf = (kind: SupplyKind) => materialOfKind(c.doc, kind)?.id ?? kind;
+    const isKit = gearOf(c.doc).some((g) => g.kind === 'test-kit');
+    return [
+      ['plant-food', food, own.get('plant-food') ?? 0, lines.get(idOf('plant-food')) ?? 0],
+      ['test', tests, own.get('test') ?? 0, isKit ? tests : (lines.get(idOf('test')) ?? 0)],
+    ].filter(([, used, said, bought]) => !near(used as number, said as number) || !near(used as number, bought as number)); // prettier-ignore
   },
   'nothing is needed later than what needs it, or comes after it is needed': (c) =>
     c.p.order.suppliers.flatMap(

@@ -44,7 +44,9 @@ describe('the demo', () => {
       'bacteria',
       'conditioner',
       'cryptocoryne-wendtii',
+      'plant-food',
       'soil-granules',
+      'tests',
     ]);
   });
 

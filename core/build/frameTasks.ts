@@ -1,6 +1,6 @@
 import { bringing, recipeFor } from '../filling/filling';
 import { filterStateOf } from '../commission/usual';
-import { bacteriaDays } from '../filling/bacteria';
+import { bacteriaDays } from '../regime/bacteria';
 import { gasFromDay, gearOf, gearThere, lateDevices, unpackedDevices } from '../gear/gear';
 import { lightOf } from '../light/photoperiod';
 import { waterByHeight } from '../survey/waterByHeight';
@@ -118,7 +118,7 @@ export function closingTasks(job: Job): Task[] {
       [say('photograph.title'), say('photograph.short')],
       say('photograph.detail'),
       RATES.photograph,
-      ['refloat', 'start', 'floaters', 'return', ...plantingTaskIds(job), 'epiphytes'],
+      ['refloat', 'start', 'floaters', 'return', ...plantingTaskIds(job)],
       rescape ? undefined : CAUTIONS.animals,
     ),
     whole(job, 'clear-up', 'finish', [say('clear-up.title')], say('clear-up.detail'), RATES.clearUp, [
@@ -220,7 +220,7 @@ function fill(job: Job): Task[] {
         'wood',
         'drain',
         ...job.pours.map((p) => p.task),
-        ...(isFlooded(job) ? [] : [...plantingTaskIds(job), 'epiphytes']),
+        ...(isFlooded(job) ? [] : plantingTaskIds(job)),
       ],
       caution: CAUTIONS.siphon,
       workings: [

@@ -18,8 +18,13 @@ export function plantTasks(job: Job): Task[] {
 }
 
 /** Ids of the tasks that plant into the bed. */
-export function plantingTaskIds(job: Job): string[] {
+export function bedPlantingIds(job: Job): string[] {
   return bedTasks(job).map((t) => t.id);
+}
+
+/** Ids of the tasks that plant into the bed and upon stone and wood: what floats comes after them. */
+export function plantingTaskIds(job: Job): string[] {
+  return [...bedPlantingIds(job), ...epiphyteTasks(job).map((t) => t.id)];
 }
 
 /** True where plants are set when all the water is in, as the school has it. At half fill hands reach better. */
@@ -183,6 +188,7 @@ function epiphyteTasks(job: Job): Task[] {
 /** Plants that float go in when there is water to float on. */
 function floaterTasks(job: Job): Task[] {
   const on = patches(job).filter(({ plant }) => plant.roots === 'float');
+  const rooted = rootedKinds(job);
   const count = on.reduce((sum, p) => sum + p.plugs, 0);
   if (count === 0) return [];
   return [
@@ -193,7 +199,7 @@ function floaterTasks(job: Job): Task[] {
       detail: say('floaters.detail', { count, plants: on.map((p) => p.plant.name) }),
       minutes: Math.max(1, count * RATES.floater),
       people: 1,
-      needs: ['fill', 'refloat', ...on.flatMap((p) => p.preparedBy)],
+      needs: ['fill', 'refloat', ...overBefore(rooted, rooted.length, job.crew), ...(job.crew > 1 ? [] : ['epiphytes']), ...on.flatMap((p) => p.preparedBy)], // prettier-ignore
       workings: [step(say('step.portions'), count, 'portion', each(RATES.floater))],
     },
   ];

@@ -8,7 +8,7 @@ import { CAUTIONS } from './cautions';
 import { each, litresOf, perLitre, step, type Job } from './job';
 import { beforeAndAfter, type Pour } from '../takeoff/pours';
 import { FIRST_SOIL_SHARE, RATES } from './rates';
-import { plantingTaskIds, sandFirst } from './plantTasks';
+import { bedPlantingIds, sandFirst } from './plantTasks';
 import type { Task } from './task';
 
 const SET = ['stones', 'wood', 'wiggle', 'floor-stones'];
@@ -199,7 +199,7 @@ export function sandTasks(job: Job): Task[] {
         ...bedTaskIds(job),
         'gaps',
         ...SET,
-        ...(before ? [] : plantingTaskIds(job)),
+        ...(before ? [] : bedPlantingIds(job)),
         ...looked.slice(0, i).map((p) => p.task),
       ]),
     ),

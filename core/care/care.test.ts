@@ -4,9 +4,9 @@ import { WATER_SCHOOLS, type WaterSchool } from '../commission/schema';
 import { survey } from '../survey/survey';
 import { example } from '../testing/scape';
 import { carePlan } from './carePlan';
-import { dosesOf } from './dosing';
+import { dosesOf } from '../regime/dosing';
 import { plantedPlan } from '../planted/planted';
-import { remainingShare, SCHOOLS } from './waterSchools';
+import { remainingShare, SCHOOLS } from '../regime/waterSchools';
 
 const cared = (water: WaterSchool, change: (c: ReturnType<typeof example>) => void = () => {}) => {
   const commission = structuredClone(example('held-root'));

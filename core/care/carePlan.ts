@@ -1,16 +1,16 @@
 import type { Planted } from '../planted/planted';
 import { dayPlus, type Day } from '../calendar/day';
-import { materialOf, materialOfKind, optionOf } from '../commission/lookup';
-import { dosingSchoolOf, waterSchoolOf } from '../commission/usual';
+import { everythingStays } from '../commission/usual';
 import { firstFill } from '../filling/firstFill';
-import type { Commission, DosingSchool, Material, WaterSchool } from '../commission/schema';
+import type { Commission, DosingSchool, WaterSchool } from '../commission/schema';
 import type { Survey } from '../survey/survey';
 import { conditionerMl } from '../filling/conditioner';
 import type { Finding } from '../words/finding';
-import { inLitres } from '../words/measure';
+import { inLitres, measure } from '../words/measure';
+import { materialOfKind } from '../commission/lookup';
 import { PRACTICE, say, type Text } from '../words/text';
 import { rounded } from '../units/quantity';
-import { DOSING_RULES, dosesOf, INERT_RULES, NOTHING_TO_FEED } from './dosing';
+import { plantFoodMl } from '../regime/dosing';
 import { gasFromDay } from '../gear/gear';
 import { recipeFor } from '../filling/filling';
 import type { Recipe } from '../water/recipe';
@@ -18,11 +18,12 @@ import { roSchedule, type RoSchedule } from '../water/roSchedule';
 import { clocksOf, lightOf, MOST_LIGHT_HOURS, type LightWeek } from '../light/photoperiod';
 import type { CareDay } from './careDay';
 import { eventsOf, laterOf, type LaterEvent } from './events';
-import { gatesOf, stockOf, type StockGate } from './gates';
-import { nitrogenRead, readingFindings } from './nitrogen';
-import { earlyTests, testDays, testedBefore } from './testDays';
+import { stockOf, type StockGate } from '../regime/gates';
+import { readingFindings } from '../regime/nitrogen';
+import { regimeOf } from '../regime/regime';
+import { amountOf, SUPPLY_NAMES, usedUp, type UsedUp } from '../regime/usedUp';
 import { upkeepOf, type UpkeepPart } from './upkeep';
-import { CARE_DAYS, changesOf, SCHOOLS, type Change } from './waterSchools';
+import { CARE_DAYS, SCHOOLS, type Change } from '../regime/waterSchools';
 
 export interface CareWeek extends LightWeek {
   week: number;
@@ -37,6 +38,8 @@ export interface CareWeek extends LightWeek {
 export interface CarePlan {
   buildDay: Day;
   until: Day;
+  /** How young it is, and what it wants for that. */
+  says: Text;
   water: {
     school: WaterSchool;
     title: Text;
@@ -49,10 +52,12 @@ export interface CarePlan {
     recipe: Recipe;
     first: { litres: number; share: number };
   };
-  /** `mlADose` where the product says how much for each 100 L. */
+  /** `mlADose` where plants are fed at all. */
   dosing: { school: DosingSchool; rule: Text; forLitres: number; mlADose?: number };
   /** `co2From` where gas comes days after the build. */
   light: { on: string; off: string; co2On?: string; co2From?: Day };
+  /** What the build day and the eight weeks use up, and whose it is. */
+  supplies: { kind: UsedUp['kind']; value: number; unit: UsedUp['unit']; isClients: boolean; says: Text }[];
   /** When animals that are to come may come; nothing where all that are wished for live there. */
   stock?: StockGate;
   /** RO water: how the unit keeps up with the fill and every change; without a unit left out. */
@@ -75,22 +80,9 @@ export function carePlan(
   drainedOn: readonly number[] = [],
 ): CarePlan {
   const { brief } = commission;
-  const school = waterSchoolOf(brief);
-  const dosing = dosingSchoolOf(brief);
-  const planted = optionOf(commission, survey.optionId).plants.length > 0;
-  const changes = changesOf(school, {
-    buildDay: brief.buildDay,
-    changeDay: brief.care?.changeDay,
-    dailyDose: dosing === 'excess',
-  });
-  const inert = isInert(commission, survey);
-  // Plant food without plants feeds algae.
-  const dosed = planted ? dosesOf(dosing, changes, CARE_DAYS, inert) : [];
+  const regime = regimeOf(commission, survey);
+  const { water, changes, dosing, feeding, doses: dosed, tests, gates, read } = regime;
   const doses = new Map(dosed.map((d) => [d.afterDays, d.doses]));
-  const usual = testDays(changes, earlyTests(commission));
-  const read = nitrogenRead(commission);
-  const gates = gatesOf(commission, usual, school === 'fish-in', read);
-  const tests = testedBefore(usual, changes, gates);
   const events = eventsOf(commission, survey, gates, parts);
   const day = (afterDays: number): CareDay => {
     const change = drainedOn.includes(afterDays) ? undefined : changes.find((c) => c.afterDays === afterDays);
@@ -116,10 +108,13 @@ export function carePlan(
   return {
     buildDay: brief.buildDay,
     until: dayPlus(brief.buildDay, CARE_DAYS),
+    says: say(everythingStays(brief) ? 'guide.grown' : brief.rescape ? 'guide.rescape' : 'guide.young', {
+      day: { day: dayPlus(brief.buildDay, CARE_DAYS) },
+    }),
     water: {
-      school,
-      title: SCHOOLS[school].title,
-      rule: SCHOOLS[school].rule,
+      school: water,
+      title: SCHOOLS[water].title,
+      rule: SCHOOLS[water].rule,
       share: last.share,
       litres: last.share * survey.freeWaterL,
       conditionerMl: conditionerMl(commission, tapOf(recipe)),
@@ -128,11 +123,12 @@ export function carePlan(
     },
     dosing: {
       school: dosing,
-      rule: planted ? (inert ? INERT_RULES : DOSING_RULES)[dosing] : NOTHING_TO_FEED,
+      rule: feeding,
       forLitres: survey.freeWaterL,
-      ...foodMl(commission, survey.freeWaterL),
+      ...(dosed.length > 0 ? { mlADose: plantFoodMl(commission, survey.freeWaterL) } : {}),
     },
     light: { ...clocksOf(commission), ...gasFrom(commission) },
+    supplies: usedUp(commission, survey, regime).map((u) => supplyOf(commission, u)),
     ...(gates ? { stock: stockOf(brief, gates, read) } : {}),
     ...(ro ? { ro } : {}),
     weeks,
@@ -152,17 +148,19 @@ function gasFrom(commission: Commission): { co2From?: Day } {
   return after ? { co2From: dayPlus(commission.brief.buildDay, after) } : {};
 }
 
-/** Plant food of one dose, mL, where its entry says how much for each 100 L. */
-function foodMl(commission: Commission, litres: number): { mlADose?: number } {
-  const dose = materialOfKind(commission, 'plant-food')?.dosePer100L;
-  return dose === undefined ? {} : { mlADose: (dose * litres) / 100 };
-}
-
-/** True where there is a bed, and none of it feeds plants: sand, gravel, or soil that has given what it had. */
-function isInert(commission: Commission, survey: Survey): boolean {
-  const { bed } = optionOf(commission, survey.optionId);
-  const feeds = (kind: Material['kind']) => kind === 'soil' || kind === 'base';
-  return bed.length > 0 && !bed.some((l) => feeds(materialOf(commission, l.material).kind) && !l.used);
+/** One of the things that are used up, as the client reads it. */
+function supplyOf(commission: Commission, used: UsedUp): CarePlan['supplies'][number] {
+  const { kind, unit, isClients } = used;
+  const value = amountOf(used);
+  const what = materialOfKind(commission, kind)?.name ?? SUPPLY_NAMES[kind];
+  const amount = unit === 'piece' ? rounded(value, 0) : measure(unit, 0)(value);
+  return {
+    kind,
+    value,
+    unit,
+    isClients,
+    says: say(isClients ? 'supply.clients' : 'supply.takes', { what, amount }),
+  };
 }
 
 /** Tap water in a recipe, L: RO water needs no conditioner. */

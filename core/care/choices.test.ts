@@ -3,7 +3,7 @@ import { dayPlus, weekdayOf, type Weekday } from '../calendar/day';
 import type { Option } from '../commission/schema';
 import { carpet, job, sand, type Job, type Part } from '../testing/job';
 import { soil } from '../testing/scape';
-import { changesOf, SCHOOLS } from './waterSchools';
+import { changesOf, SCHOOLS } from '../regime/waterSchools';
 
 /** A sketch on soil, unless it brings a bed of its own. */
 const planned = (part: Part) =>
@@ -67,9 +67,11 @@ describe('how it is kept', () => {
     expect(planned({ brief: { schools: { dosing: 'none' } }, option: { bed: [sandBed], plants: [carpet] } }).care.dosing.rule).toMatch(/gives nothing itself/); // prettier-ignore
   });
 
-  it('says a dose in millilitres where the product says how much for a litre', () => {
-    const p = planned({ catalogue: (c) => c.materials.push({ id: 'food', kind: 'plant-food', name: 'Plant food', dosePer100L: 4 }) }); // prettier-ignore
+  it('says a dose in millilitres, as the product has it or as usual, and none where nothing is planted', () => {
+    const p = planned({ catalogue: (c) => c.materials.push({ id: 'food', kind: 'plant-food', name: 'Plant food', dosePer100L: 4 }), option: { plants: [carpet] } }); // prettier-ignore
     expect(p.care.dosing.mlADose).toBeCloseTo(0.04 * p.survey.freeWaterL, 9);
+    const usual = planned({ option: { plants: [carpet] } });
+    expect(usual.care.dosing.mlADose).toBeCloseTo(0.1 * usual.survey.freeWaterL, 9);
     expect(planned({}).care.dosing.mlADose).toBeUndefined();
   });
 

@@ -3,7 +3,7 @@ import { plantOf } from '../catalogue/entries';
 import { materialOf, optionOf } from '../commission/lookup';
 import { plantingOrigin } from '../commission/origin';
 import type { Commission } from '../commission/schema';
-import { bacteriaDays, bacteriaMlADay } from '../filling/bacteria';
+import { bacteriaDays, bacteriaMlADay } from '../regime/bacteria';
 import { gasFromDay, lateDevices } from '../gear/gear';
 import type { Survey } from '../survey/survey';
 import { halfFill, laterLayers } from '../takeoff/later';
@@ -11,8 +11,8 @@ import { rootTabs, TABS_LAST_DAYS } from '../takeoff/rootTabs';
 import { inLitres, inMl, inMm } from '../words/measure';
 import { say, type Text } from '../words/text';
 import type { Growing } from './carePlan';
-import type { Gates } from './gates';
-import { CARE_DAYS } from './waterSchools';
+import type { Gates } from '../regime/gates';
+import { CARE_DAYS } from '../regime/waterSchools';
 
 /** Animals are let into the new water drop by drop, min (common practice). */
 const DRIP_MIN = { fish: 45, shrimps: 90 } as const;

@@ -4,7 +4,7 @@ import { job, type Part } from '../testing/job';
 import { parsed, scape, soil } from '../testing/scape';
 import { plan } from '../pipeline/plan';
 import { spoken } from '../words/english';
-import { nitrogenRead } from './nitrogen';
+import { nitrogenRead } from '../regime/nitrogen';
 
 const DAY = '2027-01-14';
 const wanted = [{ species: 'nematobrycon-palmeri', count: 8 }];

@@ -17,7 +17,7 @@ import {
 
 /* What was asked on the first visit, every answer but three optional. */
 
-export const WATER_SCHOOLS = ['taper', 'large-ro', 'weekly', 'light', 'fish-in'] as const;
+export const WATER_SCHOOLS = ['taper', 'large-ro', 'weekly', 'every-week', 'light', 'fish-in'] as const;
 export const DOSING_SCHOOLS = ['none', 'ramp', 'lean', 'excess'] as const;
 export const MOISTURE_SCHOOLS = ['dry', 'misted', 'wet', 'flooded'] as const;
 export const PLANTING_SCHOOLS = ['front', 'transition'] as const;
@@ -98,6 +98,9 @@ const rescapeSchema = z.looseObject({
   filterCleaned: z.boolean().optional(),
 });
 
+/** What is used up while a tank is kept: it is bought for the build and the eight weeks after it, or is the client's. */
+export const SUPPLIES = ['conditioner', 'plant-food', 'bacteria', 'gypsum', 'bicarbonate', 'test'] as const;
+
 /** How the client wants to keep it; what is not said is as usual. */
 const careSchema = z.looseObject({
   /** Clock time at which the light comes on, hours it stays on, and hours by which gas goes before it. */
@@ -108,6 +111,8 @@ const careSchema = z.looseObject({
   co2AheadHours: z.number().min(0).max(4).optional(),
   /** Weekday of the weekly change. */
   changeDay: weekday.optional(),
+  /** What of the things that are used up the client has and buys: it is not bought for the job. */
+  clientHas: z.array(z.enum(SUPPLIES)).max(SUPPLIES.length).optional(),
   /** Days after the build from which gas is on; with the light from the first day when left out. */
   co2FromDay: z.int().min(0).max(60).optional(),
 });

@@ -45,6 +45,9 @@ export const MATERIAL_KINDS = [
   'bacteria',
   'root-tab',
   'plant-food',
+  'gypsum',
+  'bicarbonate',
+  'test',
 ] as const;
 
 export const materialSchema = z.looseObject({

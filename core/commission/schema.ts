@@ -5,6 +5,7 @@ import {
   seatSchema,
   stockSchema,
   type DOSING_SCHOOLS,
+  type SUPPLIES,
   type WATER_SCHOOLS,
 } from './briefSchema';
 import {
@@ -40,7 +41,7 @@ import { vesselSchema } from './vesselSchema';
  * being opened and saved. Lengths mm, volumes L, masses kg, temperatures °C, money in minor units.
  */
 
-export { WATER_SCHOOLS, DOSING_SCHOOLS, MOISTURE_SCHOOLS, OCCASIONS, PICTURE_SUBJECTS } from './briefSchema';
+export { WATER_SCHOOLS, DOSING_SCHOOLS, MOISTURE_SCHOOLS, OCCASIONS, PICTURE_SUBJECTS, SUPPLIES } from './briefSchema'; // prettier-ignore
 export { VESSEL_KINDS, VESSEL_SIDES } from './vesselSchema';
 export * from './catalogueSchema';
 
@@ -306,4 +307,5 @@ export type Catalogue = z.infer<typeof catalogueSchema>;
 export type LogEntry = z.infer<typeof logEntrySchema>;
 export type Reading = z.infer<typeof readingSchema>;
 export type WaterSchool = (typeof WATER_SCHOOLS)[number];
+export type SupplyKind = (typeof SUPPLIES)[number];
 export type DosingSchool = (typeof DOSING_SCHOOLS)[number];

@@ -42,9 +42,9 @@ describe('the whole pipeline', () => {
     expect(plan(commission).findings.map((f) => f.id)).not.toContain('cost.budget');
   });
 
-  it('works on an empty bench: nothing to buy but conditioner, a fill, a care plan', () => {
+  it('works on an empty bench: nothing to buy but conditioner and tests, a fill, a care plan', () => {
     const empty = plan(scape());
-    expect(empty.takeOff.lines.map((l) => l.id)).toEqual(['conditioner']);
+    expect(empty.takeOff.lines.map((l) => l.id)).toEqual(['conditioner', 'test']);
     expect(empty.order.suppliers).toEqual([]);
     expect(empty.build.tasks.map((t) => t.id)).toContain('fill');
     expect(empty.findings).toEqual([]);

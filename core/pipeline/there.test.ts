@@ -29,7 +29,9 @@ describe('what is there', () => {
   it('a rescape in which everything stays changes nothing else', () => {
     const p = job({ brief: { rescape: { stays: ALL, filterKept: true }, livestock: [fish] }, option: everything }); // prettier-ignore
     expect(ids(p)).toEqual(['protect', 'clear-up', 'photograph'].sort((a, b) => ids(p).indexOf(a) - ids(p).indexOf(b))); // prettier-ignore
-    expect(p.takeOff.lines.filter((l) => l.needed.value > 0)).toEqual([]);
+    // What the weeks after it use up, and nothing for the day itself.
+    expect(p.takeOff.lines.filter((l) => l.needed.value > 0).map((l) => l.id)).toEqual(['conditioner', 'plant-food', 'test']); // prettier-ignore
+    expect(line(p, 'conditioner')!.workings.map((w) => w.step)).not.toContain('on the build day');
     expect(p.build.beforehand).toEqual([]);
     expect(p.build.tasks[0].title).not.toMatch(/level/);
   });
@@ -47,7 +49,7 @@ describe('what is there', () => {
         option: everything,
       });
     const [all, quarter] = [by(0), by(0.75)];
-    const ml = (p: Job) => line(p, 'conditioner')!.needed.value;
+    const ml = (p: Job) => line(p, 'conditioner')!.workings.find((w) => w.step === 'on the build day')!.value;
     expect(ml(quarter) / ml(all)).toBeCloseTo(0.25, 6);
     expect(quarter.visit.water.first.roL / all.visit.water.first.roL).toBeCloseTo(0.25, 6);
     expect(quarter.build.tasks.find((t) => t.id === 'fill')!.title).toMatch(/^Refill/);

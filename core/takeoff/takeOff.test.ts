@@ -4,6 +4,7 @@ import type { Layer, Option } from '../commission/schema';
 import { survey } from '../survey/survey';
 import { example, scape } from '../testing/scape';
 import { plugsFor } from '../planting/plugs';
+import { SCHOOLS } from '../regime/waterSchools';
 import { takeOff } from './takeOff';
 
 const linesOf = (commission: ReturnType<typeof scape>) =>
@@ -83,8 +84,15 @@ describe('take-off', () => {
     const lines = linesOf(commission);
     expect(lines['mesh-bag'].needed.value).toBe(Math.ceil((600 * 360 * 30) / 1e6 / 2.5));
     expect(lines['mesh-bag']).toMatchObject({ priced: false, packs: [] });
-    expect(lines.drops.needed.value).toBeCloseTo(((s.freeWaterL + s.poreWaterL) * 30) / 100, 9);
-    expect(lines.drops.packs).toEqual([{ pack: 'drops-250', count: 1 }]);
+    // The fill, and 19 changes of half: seven daily, three every second day, two every third, four twice a week, three weekly.
+    const [fillL, changesL] = [
+      s.freeWaterL + s.poreWaterL,
+      SCHOOLS.taper.changes().length * 0.5 * s.freeWaterL,
+    ];
+    expect(lines.drops.needed.value).toBeCloseTo(((fillL + changesL) * 30) / 100, 9);
+    expect(lines.drops.packs).toEqual([
+      { pack: 'drops-250', count: Math.ceil(lines.drops.needed.value / 250) },
+    ]);
     expect(lines.glue).toBeUndefined();
   });
 

@@ -7,6 +7,7 @@ import { hardscapeLines } from './hardscape';
 import type { LineKind, TakeOffLine } from './line';
 import { plantLines } from './plants';
 import { substrateLines } from './substrate';
+import { supplyLines } from './supplies';
 
 /** What the scape takes, with the workings of every line; money in minor units of the document's currency. */
 export interface TakeOff {
@@ -24,6 +25,7 @@ export function takeOff(commission: Commission, survey: Survey): TakeOff {
     ...plantLines(commission, survey),
     ...gearLines(commission),
     ...consumableLines(commission, survey),
+    ...supplyLines(commission, survey),
     ...rootTabLines(commission, survey),
   ];
   return { lines, totalMinor: lines.reduce((sum, line) => sum + line.priceMinor, 0) };

@@ -103,7 +103,7 @@ export const FINDINGS = {
   'build.midnight': 'build',
   'build.past': 'build',
   'build.out': 'build',
-  'care.reading': 'care',
+  'care.reading': 'regime',
   'care.light': 'care',
   'care.minutes': 'care',
   'water.ro': 'care',

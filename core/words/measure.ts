@@ -9,7 +9,7 @@ export interface Measure {
 
 type Figures = number | readonly number[];
 
-function measure(unit: string, usual: number) {
+export function measure(unit: string, usual: number) {
   return (value: Figures, places = usual, between?: Measure['between']): Measure => ({
     value,
     unit,

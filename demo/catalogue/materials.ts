@@ -269,6 +269,22 @@ export const MATERIALS: readonly Material[] = [
     notes: 'As the label says.',
     packs: [brindle('cond-100', 100, 'mL', 4.9, 'bottle'), brindle('cond-500', 500, 'mL', 14, 'bottle')],
   },
+  {
+    id: 'plant-food',
+    kind: 'plant-food',
+    name: 'Plant food, liquid, complete',
+    dosePer100L: 10,
+    notes: 'As the label says.',
+    packs: [brindle('food-250', 250, 'mL', 11, 'bottle'), brindle('food-1000', 1000, 'mL', 29, 'bottle')],
+  },
+  {
+    id: 'gypsum',
+    kind: 'gypsum',
+    name: 'Gypsum, food grade',
+    packs: [brindle('gypsum-500', 500, 'g', 5.5, 'tub')],
+  },
+  { id: 'bicarbonate', kind: 'bicarbonate', name: 'Sodium bicarbonate', packs: [brindle('bicarbonate-500', 500, 'g', 3.2, 'tub')] }, // prettier-ignore
+  { id: 'tests', kind: 'test', name: 'Drop tests, ammonia and nitrite', packs: [brindle('tests-40', 40, 'piece', 19, 'box')] }, // prettier-ignore
   { id: 'pad', kind: 'pad', name: 'Egg-crate pad', packs: [brindle('pad-1', 1, 'piece', 1.8)] },
   { id: 'tie', kind: 'tie', name: 'Cotton line', packs: [brindle('tie-20', 20, 'm', 2.2, 'reel')] },
 ];

@@ -41,7 +41,20 @@ export function catalogueFor(options: readonly Option[], year: number): Catalogu
     options.flatMap((o) => [...o.bed.map((l) => l.material), ...o.pieces.map((p) => p.material)]),
   );
   const usedPlants = new Set(options.flatMap((o) => o.plants.map((p) => p.plant)));
-  const always = ['glue', 'fibre', 'mesh-bag', 'conditioner', 'pad', 'tie', 'bacteria', 'root-tab'];
+  const always = [
+    'glue',
+    'fibre',
+    'mesh-bag',
+    'conditioner',
+    'pad',
+    'tie',
+    'bacteria',
+    'root-tab',
+    'plant-food',
+    'gypsum',
+    'bicarbonate',
+    'test',
+  ];
   return {
     materials: MATERIALS.filter((m) => usedMaterials.has(m.id) || always.includes(m.kind)),
     plants: PLANTS.filter((p) => usedPlants.has(p.id)),

@@ -2,10 +2,11 @@
 import { computed } from 'vue';
 import { dayPlus, WEEKDAYS } from '../../../core/calendar/day';
 import { usualLight } from '../../../core/light/photoperiod';
-import { DOSING_RULES } from '../../../core/care/dosing';
-import { SCHOOLS } from '../../../core/care/waterSchools';
+import { DOSING_RULES } from '../../../core/regime/dosing';
+import { SUPPLY_NAMES } from '../../../core/regime/usedUp';
+import { SCHOOLS } from '../../../core/regime/waterSchools';
 import { dosingSchoolOf, waterSchoolOf } from '../../../core/commission/usual';
-import { WATER_SCHOOLS, type Brief, type Commission } from '../../../core/commission/schema';
+import { SUPPLIES, WATER_SCHOOLS, type Brief, type Commission } from '../../../core/commission/schema';
 import { useCommission } from '../../document/commissionStore';
 import { useDocEdit } from '../../document/docEdit';
 import FigureField from '../../document/FigureField.vue';
@@ -56,6 +57,7 @@ const WEEKDAY_ITEMS = [
   // 3 January 2027 was a Sunday, with which the list begins.
   ...WEEKDAYS.map((value, i) => ({ value, title: dayName(dayPlus('2027-01-03', i)) })),
 ];
+const SUPPLY_ITEMS = SUPPLIES.map((value) => ({ value, title: words(SUPPLY_NAMES[value]) }));
 type Care = NonNullable<Brief['care']>;
 /** One choice of how it is kept; taken back it is as usual. */
 function setCare(part: Partial<Care>): string | undefined {
@@ -176,6 +178,14 @@ const usual = computed(() => usualLight({ brief: brief.value }));
         :model-value="brief.care?.changeDay"
         data-test="change-day"
         @update:model-value="(changeDay) => setCare({ changeDay })"
+      />
+      <v-select
+        label="The client has and buys"
+        multiple
+        :items="SUPPLY_ITEMS"
+        :model-value="brief.care?.clientHas ?? []"
+        data-test="client-has"
+        @update:model-value="(has) => setCare({ clientHas: has.length > 0 ? has : undefined })"
       />
     </div>
   </div>

@@ -70,8 +70,8 @@ const fed = computed(() => props.care.weeks.some((w) => w.days.some((d) => d.dos
         <p>
           Planted for you on {{ longDay(care.buildDay)
           }}<template v-if="commission.brief.keeper">, in the care of {{ commission.brief.keeper }}</template
-          >. It is young: until {{ longDay(care.until) }} it wants fresh water often and light sparingly. Each
-          little tank below is a day; the blue is the water to take out and replace.
+          >. {{ f.words(care.says) }} Each little tank below is a day; the blue is the water to take out and
+          replace.
         </p>
       </div>
       <svg :width="PICTURE_W + 4" :height="commission.vessel.innerMm.height * k + 4" aria-hidden="true">
@@ -146,6 +146,10 @@ const fed = computed(() => props.care.weeks.some((w) => w.days.some((d) => d.dos
         <p v-for="e in care.later.slice(0, MOST_LATER)" :key="`${e.day} ${f.words(e.what)}`">
           <b>{{ shortDay(e.day) }}</b> {{ f.words(e.what) }}
         </p>
+      </section>
+      <section v-if="care.supplies.length" data-test="care-supplies">
+        <h2>What it uses up</h2>
+        <p v-for="s in care.supplies" :key="s.kind">{{ f.words(s.says) }}</p>
       </section>
       <section>
         <h2>Do not worry about</h2>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { WATER_SCHOOLS, type WaterSchool } from '../../../core/commission/schema';
-import { SCHOOLS } from '../../../core/care/waterSchools';
+import { SCHOOLS } from '../../../core/regime/waterSchools';
 import { api } from '../../document/api';
 import { useCommission } from '../../document/commissionStore';
 import FindingList from '../../frame/FindingList.vue';

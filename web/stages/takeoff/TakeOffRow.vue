@@ -30,6 +30,9 @@ const NO_COLOUR = [
   'bacteria',
   'root-tab',
   'plant-food',
+  'gypsum',
+  'bicarbonate',
+  'test',
   'equipment',
 ];
 const colour = computed(

@@ -1,4 +1,5 @@
-import type { DosingSchool } from '../commission/schema';
+import { materialOfKind } from '../commission/lookup';
+import type { Commission, DosingSchool } from '../commission/schema';
 import { say, type Text } from '../words/text';
 import type { Change } from './waterSchools';
 
@@ -6,6 +7,15 @@ import type { Change } from './waterSchools';
 export interface Dose {
   afterDays: number;
   doses: number;
+}
+
+/** Plant food of one dose when its entry does not say, mL for each 100 L (common practice; the label decides). */
+const USUAL_DOSE_ML = 10;
+
+/** Plant food of one dose for an amount of water, mL: 120 L at 10 mL for each 100 L take 12 mL. */
+export function plantFoodMl(commission: Pick<Commission, 'catalogue'>, volumeL: number): number {
+  const dose = materialOfKind(commission, 'plant-food')?.dosePer100L ?? USUAL_DOSE_ML;
+  return (dose * volumeL) / 100;
 }
 
 /** The rule of each school in a sentence, as the client reads it (common practice). */

@@ -25,7 +25,7 @@ function every(step: number, from: number, to: number, share: number): Change[] 
   return list;
 }
 
-/** The five schools of water change (common practice). */
+/** The schools of water change (common practice). */
 export const SCHOOLS: Readonly<Record<WaterSchool, School>> = {
   taper: {
     title: say('school.taper.title'),
@@ -48,6 +48,11 @@ export const SCHOOLS: Readonly<Record<WaterSchool, School>> = {
     title: say('school.weekly.title'),
     rule: say('school.weekly.rule'),
     changes: () => [...every(7, 7, 28, 0.5), ...every(14, 42, CARE_DAYS, 0.5)],
+  },
+  'every-week': {
+    title: say('school.every-week.title'),
+    rule: say('school.every-week.rule'),
+    changes: () => every(7, 7, CARE_DAYS, 0.5),
   },
   light: {
     title: say('school.light.title'),
@@ -74,15 +79,13 @@ export function remainingShare(shares: readonly number[]): number {
 }
 
 /**
- * The changes of a school as this commission keeps them: the weekly ones on the weekday that suits the client, and
- * every week where a daily dose rests on a weekly change.
+ * The changes of a school as this commission keeps them: the only one of a week on the weekday that suits the client.
  */
 export function changesOf(
   school: WaterSchool,
-  { buildDay, changeDay, dailyDose }: { buildDay: Day; changeDay?: Weekday; dailyDose: boolean },
+  { buildDay, changeDay }: { buildDay: Day; changeDay?: Weekday },
 ): Change[] {
-  const own = SCHOOLS[school].changes();
-  const kept = school === 'weekly' && dailyDose ? every(7, 7, CARE_DAYS, 0.5) : own;
+  const kept = SCHOOLS[school].changes();
   if (!changeDay) return kept;
   return kept.map((change) => {
     const week = Math.ceil(change.afterDays / 7);
