@@ -15,6 +15,7 @@ import { soakingOf } from './survey/soaking';
 import { poursOf } from './takeoff/pours';
 import { laterLayers } from './takeoff/later';
 import { anyJob, jobDocument, type DrawnJob } from './testing/anyJob';
+import { waitingAnimals } from './visit/waiting';
 import { inEnglish } from './words/english';
 import type { Said } from './words/text';
 
@@ -85,6 +86,20 @@ const AGREEMENTS: Record<string, (c: Case) => unknown[]> = {
     const tasks = c.p.build.tasks.filter((t) => t.id.startsWith('prepare-'));
     const day = tasks.reduce((n, t) => n + t.workings.at(-1)!.value, 0);
     return near(planned, day) ? [] : [[planned, day]];
+  },
+  'animals that live in it are seen to before anything is stirred, and are back where they were taken out': (
+    c,
+  ) => {
+    const waiting = waitingAnimals(c.doc, c.p.survey);
+    const [out, back] = [task(c, 'holding'), task(c, 'return')];
+    if (!waiting) return [out, back].filter(Boolean);
+    const first = ['drain', 'strip'].flatMap((id) => task(c, id) ?? []);
+    const comesBack = events(c).some(([, e]) => /back if ammonia/.test(e));
+    return [
+      ...first.filter((t) => !out || t.startMin < out.endMin),
+      ...(Boolean(back) === (waiting.where === 'tubs') && comesBack === (waiting.where === 'elsewhere') ? [] : [[waiting.where, back, comesBack]]), // prettier-ignore
+      ...(waiting.where !== 'elsewhere' && task(c, 'fill') && c.p.build.lanes.filter((l) => l.kind === 'animals').length !== 1 ? ['no clock'] : []), // prettier-ignore
+    ];
   },
   'what is there already is not prepared': (c) =>
     c.p.planted.parts.filter(

@@ -116,7 +116,7 @@ function aheadOf(tasks: readonly Scheduled[]): Text {
   return say('build.ahead.because', { minutes, tasks: ahead.map((t) => t.short ?? t.title) });
 }
 
-const OF_LANE = { plants: 'plants', media: 'media', living: 'living' } as const;
+const OF_LANE = { plants: 'plants', media: 'media', living: 'living', animals: 'animals' } as const;
 
 /** Whatever is out of water for longer than it bears; `shareOf` says how much of the biofilter is on some pieces. */
 export function clockFindings(

@@ -124,6 +124,7 @@ export function closingTasks(job: Job): Task[] {
     whole(job, 'clear-up', 'finish', [say('clear-up.title')], say('clear-up.detail'), RATES.clearUp, [
       'fill',
       'return',
+      'floaters',
       ...plantingTaskIds(job),
     ]),
   ];

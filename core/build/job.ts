@@ -11,6 +11,7 @@ import { say, type Said, type Text } from '../words/text';
 import type { Working } from '../words/working';
 import { laterLayers } from '../takeoff/later';
 import { poursOf, type Pour } from '../takeoff/pours';
+import { waitingAnimals, type Waiting } from '../visit/waiting';
 
 /** A scape as the build sees it: what has to be poured, set and planted, and by how many. What is there is not in it. */
 export interface Job {
@@ -33,6 +34,8 @@ export interface Job {
   /** What is planted on the day. */
   plantings: PlantingSurvey[];
   fill: FirstFill;
+  /** Animals that live in it; left out where none do, or where nothing disturbs them. */
+  waiting?: Waiting;
   /** Poured through water, since it stands above the bed or animals stay in it. */
   wet: boolean;
   /** What work that does not grow with the scape takes, against a tank of middling size. */
@@ -51,6 +54,7 @@ export function jobOf(commission: Commission, survey: Survey): Job {
   const heaviestFirst = survey.pieces.filter((p) => !isThere(p.id)).sort((a, b) => b.massKg - a.massKg);
   const later = laterLayers(commission, survey);
   const fill = firstFill(commission, survey);
+  const waiting = waitingAnimals(commission, survey);
   const pours = poursOf(commission, survey).filter((p) => !later.some((l) => l.id === p.layer));
   return {
     commission,
@@ -72,7 +76,8 @@ export function jobOf(commission: Commission, survey: Survey): Job {
       return plantingOrigin(brief, entry) !== 'here' && !entry.laterDays;
     }),
     fill,
-    wet: fill.remainsL > 0 && (brief.rescape?.animals === 'stay' || fill.drainToMm > lowestBedMm(survey)),
+    ...(waiting ? { waiting } : {}),
+    wet: fill.remainsL > 0 && (waiting?.where === 'stay' || fill.drainToMm > lowestBedMm(survey)),
     size: sizeFactor(survey.brimL),
   };
 }

@@ -8,7 +8,7 @@ import type { Scheduled } from './schedule';
 
 /** A stretch of the day during which something cures, or is out of water. Minutes from the start. */
 export interface Lane {
-  kind: 'cures' | 'plants' | 'media' | 'living';
+  kind: 'cures' | 'plants' | 'media' | 'living' | 'animals';
   what: Text;
   fromMin: number;
   toMin: number;
@@ -30,6 +30,7 @@ export function lanesOf(job: Job, tasks: readonly Scheduled[]): Lane[] {
     ...plants(tasks, job.wet || isFlooded(job) ? undefined : wetAgain),
     ...media(job, tasks),
     ...living(job, tasks, wetAgain),
+    ...animals(job, tasks),
   ];
 }
 
@@ -59,6 +60,23 @@ function media(job: Job, tasks: readonly Scheduled[]): Lane[] {
       fromMin: (stopped ?? start).startMin,
       toMin: start.endMin,
       limitMin: MEDIA_OUT_MIN,
+    },
+  ];
+}
+
+/** Animals in water that cools: from when they are in the tub, or the tank is drained, until they are back or it is full. */
+function animals({ waiting }: Job, tasks: readonly Scheduled[]): Lane[] {
+  const find = (...ids: string[]) => tasks.find((t) => ids.includes(t.id));
+  if (!waiting || waiting.where === 'elsewhere') return [];
+  const [from, to] = waiting.where === 'tubs' ? [find('holding'), find('return')] : [find('drain'), find('fill')]; // prettier-ignore
+  if (!from || !to) return [];
+  return [
+    {
+      kind: 'animals',
+      what: say(`lane.animals.${waiting.where}`),
+      fromMin: waiting.where === 'tubs' ? from.startMin : from.endMin,
+      toMin: to.endMin,
+      ...(Number.isFinite(waiting.limitMin) ? { limitMin: waiting.limitMin } : {}),
     },
   ];
 }

@@ -1,10 +1,12 @@
 import { everythingStays, STAYING_PARTS } from '../commission/usual';
+import { gearThere } from '../gear/gear';
 import { inLitres, inMm } from '../words/measure';
 import { PRACTICE, say, type Text } from '../words/text';
 import { CAUTIONS } from './cautions';
 import { perLitre, step, type Job } from './job';
 import { RATES } from './rates';
 import type { Task } from './task';
+import type { Waiting } from '../visit/waiting';
 
 /** What kinds of work a job has at all: what stays as it is takes none. */
 export interface Work {
@@ -14,20 +16,18 @@ export interface Work {
   drained: boolean;
   /** Something of the old scape is taken out. */
   stripped: boolean;
-  /** Animals wait in tubs. */
+  /** Animals wait in tubs, and come back on the day. */
   held: boolean;
 }
 
-export function workOf({ commission, fill }: Job): Work {
+export function workOf({ commission, fill, waiting }: Job): Work {
   const { rescape } = commission.brief;
   if (!rescape) return { gear: 'all', drained: true, stripped: false, held: false };
-  const stripped = !everythingStays({ rescape });
-  const where = rescape.animals ?? (stripped && !rescape.stays.includes('substrate') ? 'tubs' : 'stay');
   return {
     gear: !rescape.filterKept ? 'all' : buysGas(commission.brief) ? 'gas' : 'none',
     drained: fill.drainedL > 0.5,
-    stripped,
-    held: presentAnimals(commission.brief) > 0 && where === 'tubs',
+    stripped: !everythingStays({ rescape }),
+    held: waiting?.where === 'tubs',
   };
 }
 
@@ -36,33 +36,55 @@ function buysGas({ co2, co2CostMinor }: Job['commission']['brief']): boolean {
   return co2 && co2CostMinor !== undefined;
 }
 
-/** What a running tank adds: animals out where they wait in tubs, water down, what goes taken out. */
+/** What a running tank adds: what becomes of its animals, water down, what goes taken out. */
 export function strippingTasks(job: Job): Task[] {
-  const { commission } = job;
-  const { rescape } = commission.brief;
-  if (!rescape) return [];
+  if (!job.commission.brief.rescape) return [];
   const work = workOf(job);
-  const animals = presentAnimals(commission.brief);
-  const minutes = RATES.holding * job.size + animals * RATES.perAnimal;
-  const holding: Task = {
+  return [
+    ...(job.waiting ? [holding(job, job.waiting)] : []),
+    ...(work.drained ? [drain(job)] : []),
+    ...(work.stripped ? [strip(job)] : []),
+  ];
+}
+
+/** Animals caught into tubs or carried away before anything is stirred, or watched over where they stay in what is left. */
+function holding({ commission, size }: Job, waiting: Waiting): Task {
+  const { animals, where } = waiting;
+  const stays = where === 'stay';
+  const minutes = RATES.holding * size + (stays ? 0 : animals * RATES.perAnimal);
+  return {
     id: 'holding',
     phase: 'prepare',
-    title: say('holding.title', { count: animals }),
-    detail: say(rescape.filterKept ? 'holding.detail.filter' : 'holding.detail'),
+    title: say(`holding.${where}.title`, { count: animals }),
+    short: say(`holding.${where}.short`),
+    detail: holdingWords(commission, waiting),
     minutes,
     people: 1,
     needs: ['protect'],
     caution: CAUTIONS.welfare,
-    workings: [
-      step(say('step.animals'), animals, 'animal'),
-      step(say('step.each'), RATES.perAnimal, 'min', PRACTICE),
-    ],
+    workings: stays
+      ? [step(say('step.whole'), minutes, 'min', PRACTICE)]
+      : [
+          step(say('step.animals'), animals, 'animal'),
+          step(say('step.each'), RATES.perAnimal, 'min', PRACTICE),
+        ],
   };
-  return [
-    ...(work.held ? [holding] : []),
-    ...(work.drained ? [drain(job)] : []),
-    ...(work.stripped ? [strip(job)] : []),
-  ];
+}
+
+function holdingWords(commission: Job['commission'], { where, litres, tubs, tubL, heated }: Waiting): Text {
+  const { rescape } = commission.brief;
+  const isWarmed = gearThere(commission, 'heater').length > 0;
+  const filter = say(rescape?.filterKept ? 'holding.filter' : 'holding.air');
+  if (where === 'elsewhere') return say('holding.elsewhere.detail');
+  if (where === 'stay') return stayWords(litres, isWarmed);
+  const values = { litres: inLitres(litres, 0), count: tubs, tub: inLitres(tubL, 0), filter };
+  return say(heated ? 'holding.tubs.detail.heated' : 'holding.tubs.detail', values);
+}
+
+/** What is done for animals in what is left of the water; a tank that is drained dry leaves them none. */
+function stayWords(litres: number, isWarmed: boolean): Text {
+  if (litres < 0.5) return say('holding.stay.dry');
+  return say(isWarmed ? 'holding.stay.detail.heater' : 'holding.stay.detail', { litres: inLitres(litres, 0) });
 }
 
 /** Water down to a height; what is kept of it into tubs. */
@@ -140,10 +162,6 @@ export function returningTasks(job: Job): Task[] {
       workings: [step(say('step.whole'), minutes, 'min', PRACTICE)],
     },
   ];
-}
-
-function presentAnimals({ livestock = [] }: Job['commission']['brief']): number {
-  return livestock.filter((s) => s.present).reduce((sum, s) => sum + s.count, 0);
 }
 
 /** In a rescape whatever is done in the tank waits until the water is down and what goes is out. */

@@ -9,6 +9,7 @@ import type { Survey } from '../survey/survey';
 import { halfFill, laterLayers } from '../takeoff/later';
 import { rootTabs, TABS_LAST_DAYS } from '../takeoff/rootTabs';
 import { inLitres, inMl, inMm } from '../words/measure';
+import { waitingAnimals } from '../visit/waiting';
 import { say, type Text } from '../words/text';
 import type { Growing } from './carePlan';
 import type { Gates } from '../regime/gates';
@@ -16,6 +17,8 @@ import { CARE_DAYS } from '../regime/waterSchools';
 
 /** Animals are let into the new water drop by drop, min (common practice). */
 const DRIP_MIN = { fish: 45, shrimps: 90 } as const;
+/** The day after both early readings. */
+const BACK_AFTER = 3;
 /** Leaves that grew above water are lost about then (common practice). */
 const MELT_AFTER = 10;
 /** The three-month review, and how far ahead the plan looks. */
@@ -46,6 +49,7 @@ export function eventsOf(
 ): Map<number, Text[]> {
   const due: Event[] = [
     ...animalEvents(gates),
+    ...backEvents(commission, survey),
     ...waterEvents(commission, survey),
     ...gearEvents(commission, survey),
     ...plantEvents(commission, parts),
@@ -76,6 +80,13 @@ function animalEvents(gates: Gates | undefined): Event[] {
     { wanted: wanted.fish, after: fish, what: say('event.fish', { minutes: DRIP_MIN.fish }) },
   ];
   return all.filter((e) => e.wanted && e.after > 0);
+}
+
+/** Animals that were elsewhere on the day come back after the two readings that follow it. */
+function backEvents(commission: Commission, survey: Survey): Event[] {
+  const waiting = waitingAnimals(commission, survey);
+  if (waiting?.where !== 'elsewhere') return [];
+  return [{ after: BACK_AFTER, what: say('event.back', { count: waiting.animals }) }];
 }
 
 /** Bacteria on the days after the build on which they are dosed. */

@@ -42,6 +42,21 @@ export function livesThrough(brief: Pick<Brief, 'rescape' | 'livestock'>): boole
   return brief.rescape !== undefined && !everythingStays(brief) && lived;
 }
 
+/** Where animals of a running tank are while it is worked on. */
+export type WaitWhere = 'stay' | 'tubs' | 'elsewhere';
+
+/**
+ * As it was said; otherwise in tubs where the bed under them goes, and in what water is left where it stays. Undefined for
+ * a tank that does not run, or in which none lives.
+ */
+export function waitingOf({
+  rescape,
+  livestock = [],
+}: Pick<Brief, 'rescape' | 'livestock'>): WaitWhere | undefined {
+  if (!rescape || !livestock.some((s) => s.present)) return undefined;
+  return rescape.animals ?? (rescape.stays.includes('substrate') ? 'stay' : 'tubs');
+}
+
 /** How far the media of the filter are: those that stay in a rescape are mature, others new unless it is said. */
 export function filterStateOf({
   rescape,

@@ -5,7 +5,7 @@
 /** Thermal transmittance of a single pane in still air, W/m²K: 0.13 + 0.04 m²K/W (ISO 6946, from memory). */
 export const GLASS_U = 5.6;
 /** Surface of open water to the room, by convection and radiation, W/m²K (ISO 6946: 1/0.10, from memory). */
-const OPEN_U = 10;
+export const OPEN_U = 10;
 /** A lid stops nearly all evaporation; what is left of it (common practice). */
 const LID_LEAK = 0.1;
 /** Relative humidity of a room when it is not known. */

@@ -1,18 +1,15 @@
 import { daysFrom } from '../calendar/day';
 import type { Commission } from '../commission/schema';
-import { grownFishMm } from '../livestock/checks';
 import type { Finding } from '../words/finding';
 import type { Survey } from '../survey/survey';
 import { biofilterOf } from './biofilter';
-import { inLitres, inM } from '../words/measure';
+import { inM } from '../words/measure';
 import { PRACTICE, say } from '../words/text';
 import { rounded } from '../units/quantity';
-import { keptOf } from '../livestock/kept';
+import { waitingFindings } from './waitingFindings';
 
 /** Days until a planted tank has grown in for a show or a photograph (common practice: eight weeks). */
 const GROWN_IN_DAYS = 56;
-/** Tub for animals that wait, L for each centimetre of grown fish (common practice: half the usual). */
-const HOLDING_L_PER_CM = 0.5;
 /** Sun on the glass beyond this warms and feeds algae, h a day (common practice). */
 const SUN_HOURS = 1;
 
@@ -111,25 +108,5 @@ function rescapeFindings(commission: Commission, survey: Survey): Finding[] {
       because: say('rescape.surfaces.because'),
       source: PRACTICE,
     });
-  // Who stays in the tank or lives elsewhere that day needs no tub.
-  const inTubs = (rescape.animals ?? 'tubs') === 'tubs';
-  const cm = inTubs ? grownFishMm(keptOf(commission, (entry) => entry.present === true)) / 10 : 0;
-  const needs = cm * HOLDING_L_PER_CM;
-  if (cm > 0 && rescape.holdingL !== undefined && rescape.holdingL < needs)
-    found.push({
-      id: 'rescape.holding',
-      severity: 'warn',
-      at,
-      measured: rounded(rescape.holdingL, 0),
-      limit: rounded(needs, 0),
-      unit: 'L',
-      says: say('rescape.holding.says', {
-        has: inLitres(rescape.holdingL, 0),
-        fish: rounded(cm, 0),
-        needs: inLitres(needs, 0),
-      }),
-      because: say('rescape.holding.because'),
-      source: PRACTICE,
-    });
-  return found;
+  return [...found, ...waitingFindings(commission, survey)];
 }

@@ -41,7 +41,7 @@ export interface HeatPlan {
 }
 
 /** A lived-in room over a year, when it was not asked (common practice). */
-const USUAL_ROOM_C = [17, 26] as const;
+export const USUAL_ROOM_C = [17, 26] as const;
 
 /** Panes that water touches and the open surface, m². */
 export function wetted({ vessel }: Commission): HeatAsk {

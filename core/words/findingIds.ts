@@ -67,6 +67,7 @@ export const FINDINGS = {
   'power.sockets': 'visit',
   'rescape.filter': 'visit',
   'rescape.holding': 'visit',
+  'rescape.waiting': 'visit',
   'rescape.surfaces': 'visit',
   'route.depth': 'visit',
   'route.height': 'visit',

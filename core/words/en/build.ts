@@ -179,9 +179,27 @@ export const BUILD = {
   'drain.detail.partly.kept':
     'to {height} on the glass; {litres} into {count, plural, one {one tub} other {# tubs}} of {tub}, covered',
   'strip.title.parts': 'Take out: {goes}',
-  'holding.title': '{count, plural, one {# animal} other {# animals}} into their own water',
-  'holding.detail.filter': 'filter running on the tub, not cleaned today; covered',
-  'holding.detail': 'aired and covered',
+  'holding.tubs.title': '{count, plural, one {# animal} other {# animals}} into their own water',
+  'holding.tubs.short': 'Animals into tubs',
+  'holding.tubs.detail':
+    '{litres} of tank water into {count, plural, one {a tub} other {# tubs}} of {tub} before anything is stirred; then caught with two nets in dim light; {filter}; covered, weighted',
+  'holding.tubs.detail.heated':
+    '{litres} of tank water into {count, plural, one {a tub} other {# tubs}} of {tub} before anything is stirred; then caught with two nets in dim light; {filter}, its heater too; covered, weighted',
+  'holding.filter': 'the filter runs on the tub, not cleaned today',
+  'holding.air': 'an air stone in each',
+  'holding.stay.title':
+    '{count, plural, one {# animal stays} other {# animals stay}} in the water that is left',
+  'holding.stay.short': 'Animals stay in',
+  'holding.stay.detail':
+    '{litres} are left: air stone in, a sheet over the top, a corner where nobody works; looked at each half hour',
+  'holding.stay.detail.heater':
+    '{litres} are left: air stone in, heater off before it stands dry, a sheet over the top, a corner where nobody works; looked at each half hour',
+  'holding.stay.dry': 'nothing is left for them as it is planned: drain less, or set tubs up',
+  'holding.elsewhere.title':
+    '{count, plural, one {# animal goes} other {# animals go}} elsewhere for the day',
+  'holding.elsewhere.short': 'Animals away',
+  'holding.elsewhere.detail':
+    'caught with two nets in dim light, in their own water, boxes full of air, dark and warm; back once ammonia and nitrite read zero',
   'stays.stone': 'stone',
   'stays.wood': 'wood',
   'stays.substrate': 'substrate',
@@ -202,6 +220,8 @@ export const BUILD = {
   'visit.title': 'Visit, day {after}',
   'lane.plants': 'plants out of water',
   'lane.living': 'living pieces out of water',
+  'lane.animals.tubs': 'animals in tubs',
+  'lane.animals.stay': 'animals in what is left',
   'lane.media': 'filter media out',
   'lane.filter': 'filter stands still',
   'build.long.says': 'The build day takes {hours} h with {crew, plural, one {one person} other {# people}}.',
@@ -215,6 +235,9 @@ export const BUILD = {
   'build.out.plants.says': 'Plants are out of water for {minutes} min.',
   'build.out.plants.because':
     'Misted and covered they bear about {limit} min. Plant in two rounds, unpack later, or add a person.',
+  'build.out.animals.says': 'Animals wait {minutes} min; their water has lost 2 °C after {limit}.',
+  'build.out.animals.because':
+    'In the coldest of the room. Put the heater and a thermometer in with them, wrap the tub, or have more hands; top up only with water of the same warmth.',
   'build.out.media.says': 'Filter media are without flow for {minutes} min.',
   'build.out.media.because':
     'After {limit} min what lives on them dies. Keep them in a bucket of tank water, or the filter running on a tub.',

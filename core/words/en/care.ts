@@ -31,6 +31,8 @@ export const CARE = {
   'guide.young': 'It is young: until {day} it wants fresh water often and light sparingly.',
   'guide.rescape': 'Much of it is new: until {day} it wants fresh water often and light sparingly.',
   'guide.grown': 'What lives in it stays as it was: until {day} it is kept as below, and watched.',
+  'event.back':
+    '{count, plural, one {the animal comes} other {the # animals come}} back if ammonia and nitrite read zero on both days: warmth matched, let in drop by drop',
   'event.bacteria': 'bacteria, {dose}',
   'event.gear': 'visit: {device} goes in',
   'event.melt': 'leaves of {plants} that grew above water melt: cut them off, new ones follow',

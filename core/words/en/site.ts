@@ -31,8 +31,16 @@ export const SITE = {
   'biofilter.glass': 'glass',
   'rescape.surfaces.because':
     'By an estimate from surfaces; animals feel more than 30 %. Keep one of them for a later day, do not clean the filter, test the next day and the day after.',
+  'rescape.waiting.says':
+    'Nobody has said where {count, plural, one {the animal is} other {the # animals are}} while the tank is worked on.',
+  'rescape.waiting.because.tubs':
+    'The bed goes from under them, so tubs are planned: say so in the brief, or that they stay in or go elsewhere.',
+  'rescape.waiting.because.stay':
+    'The bed stays, so they are planned to stay in what water is left: say so in the brief, or that they go into tubs or elsewhere.',
+  'rescape.waiting.because.elsewhere': 'Say so in the brief.',
   'rescape.holding.says': '{has} to wait in for {fish} cm of fish, {needs} wanted.',
-  'rescape.holding.because':
+  'rescape.holding.because.stay': 'They wait in what is left of the water: drain less, or set tubs up.',
+  'rescape.holding.because.tubs':
     'They wait all day in their own water with the filter running: bring another tub and a cover.',
   'gear.turnover.says': '{devices}: {water} of free water turned over {times} times an hour.',
   'gear.turnover.because.less':

@@ -1,0 +1,83 @@
+import type { Commission } from '../commission/schema';
+import { everythingStays, waitingOf, type WaitWhere } from '../commission/usual';
+import { firstFill } from '../filling/firstFill';
+import { waterTarget } from '../filling/filling';
+import { gearOf } from '../gear/gear';
+import { grownFishMm } from '../livestock/checks';
+import { keptOf } from '../livestock/kept';
+import { hoursToLose } from '../site/cooling';
+import { GLASS_U, OPEN_U } from '../site/heat';
+import type { Survey } from '../survey/survey';
+import { perimeter } from '../geometry/offset';
+import { polygonArea } from '../geometry/polygon';
+import { footprint } from '../vessel/footprint';
+import { USUAL_ROOM_C } from './heat';
+
+/** Tub for animals that wait, L for each centimetre of grown fish (common practice: half the usual). */
+const HOLDING_L_PER_CM = 0.5;
+/** A tub is not smaller than this, L: shrimps and snails ask for little, and it cools the sooner (common practice). */
+const LEAST_TUB_L = 10;
+/** What fish and shrimps bear to lose in the hours of such a day, °C (common practice: two). */
+const BEARS_C = 2;
+
+/** Animals that live in the tank while it is worked on. */
+export interface Waiting {
+  where: WaitWhere;
+  /** Nobody has said so: it is what follows from what stays. */
+  isSupposed: boolean;
+  animals: number;
+  /** Water that they wait in: in tubs what was said, otherwise what is wanted; in the tank what is left in it, L. */
+  litres: number;
+  wantedL: number;
+  tubs: number;
+  tubL: number;
+  /** Whether a heater that is there warms the tub meanwhile. */
+  heated: boolean;
+  /** Minutes until that water has lost what they bear, in the coldest of the room; Infinity where it never does. */
+  limitMin: number;
+}
+
+/** Where the animals of a running tank are while it is worked on; undefined where there is no such tank, or nobody lives in it. */
+export function waitingAnimals(commission: Commission, survey: Survey): Waiting | undefined {
+  const { brief } = commission;
+  const { rescape } = brief;
+  const where = waitingOf(brief);
+  if (!rescape || !where) return undefined;
+  const fill = firstFill(commission, survey);
+  if (everythingStays(brief) && fill.drainedL < 0.5) return undefined;
+  const present = (brief.livestock ?? []).filter((s) => s.present);
+  const fishCm = grownFishMm(keptOf(commission, (s) => s.present === true)) / 10;
+  const wantedL = Math.max(LEAST_TUB_L, fishCm * HOLDING_L_PER_CM);
+  const litres = where === 'tubs' ? (rescape.holdingL ?? wantedL) : where === 'stay' ? fill.remainsL : 0;
+  const tubL = Math.min(fill.tubL, litres);
+  const tubs = where === 'tubs' ? Math.ceil(litres / fill.tubL - 1e-9) : 0;
+  const heated =
+    where === 'tubs' && gearOf(commission).some((g) => g.kind === 'heater' && g.origin === 'here');
+  const wattsPerK = where === 'stay' ? inTankWPerK(commission, fill.drainToMm) : tubs * tubWPerK(litres / Math.max(1, tubs)); // prettier-ignore
+  const roomC = (commission.site?.roomC ?? USUAL_ROOM_C)[0];
+  const hours = litres > 0 ? hoursToLose({ litres, wattsPerK }, waterTarget(commission).celsius, roomC, BEARS_C) : Infinity; // prettier-ignore
+  return {
+    where,
+    isSupposed: rescape.animals === undefined,
+    animals: present.reduce((sum, s) => sum + s.count, 0),
+    litres,
+    wantedL,
+    tubs,
+    tubL,
+    heated,
+    limitMin: heated ? Infinity : Math.floor(hours * 60),
+  };
+}
+
+/** A covered tub as a cube full to the brim: thin plastic lets through what a pane does. */
+function tubWPerK(litres: number): number {
+  const sideM = Math.cbrt(litres / 1000);
+  return GLASS_U * 6 * sideM ** 2;
+}
+
+/** What is left in the tank: floor and panes up to it, and the open surface. */
+function inTankWPerK({ vessel }: Commission, heightMm: number): number {
+  const floor = footprint(vessel);
+  const floorM2 = polygonArea(floor) / 1e6;
+  return GLASS_U * (floorM2 + (perimeter(floor) * heightMm) / 1e6) + OPEN_U * floorM2;
+}
