@@ -116,8 +116,6 @@ function aheadOf(tasks: readonly Scheduled[]): Text {
   return say('build.ahead.because', { minutes, tasks: ahead.map((t) => t.short ?? t.title) });
 }
 
-const OF_LANE = { plants: 'plants', media: 'media', living: 'living', animals: 'animals' } as const;
-
 /** Whatever is out of water for longer than it bears; `shareOf` says how much of the biofilter is on some pieces. */
 export function clockFindings(
   lanes: readonly Lane[],
@@ -136,8 +134,8 @@ export function clockFindings(
         measured: minutes,
         limit: limitMin,
         unit: 'min',
-        says: say(`build.out.${OF_LANE[kind]}.says`, values),
-        because: say(`build.out.${OF_LANE[kind]}.because`, values),
+        says: say(`build.out.${kind}.says`, values),
+        because: say(`build.out.${kind}.because`, values),
         source: PRACTICE,
       },
     ];

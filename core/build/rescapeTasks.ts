@@ -84,7 +84,9 @@ function holdingWords(commission: Job['commission'], { where, litres, tubs, tubL
 /** What is done for animals in what is left of the water; a tank that is drained dry leaves them none. */
 function stayWords(litres: number, isWarmed: boolean): Text {
   if (litres < 0.5) return say('holding.stay.dry');
-  return say(isWarmed ? 'holding.stay.detail.heater' : 'holding.stay.detail', { litres: inLitres(litres, 0) });
+  return say(isWarmed ? 'holding.stay.detail.heater' : 'holding.stay.detail', {
+    litres: inLitres(litres, 0),
+  });
 }
 
 /** Water down to a height; what is kept of it into tubs. */

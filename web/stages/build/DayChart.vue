@@ -3,6 +3,7 @@ import { computed, ref } from 'vue';
 import { clockOf, type BuildPlan, type Lane } from '../../../core/build/buildPlan';
 import { useFigures } from '../../units/figures';
 import type { Scheduled } from '../../../core/build/schedule';
+import { say, type Text } from '../../../core/words/text';
 import { useSteadySize } from '../../drawing/steadySize';
 
 /** The day on a clock: a column for each person, and beside them what cures, dries or is out of water. */
@@ -13,19 +14,27 @@ const { width } = useSteadySize(box);
 
 const LEFT = 52;
 const TOP = 34;
-const LANES: [Lane['kind'], string][] = [
-  ['cures', 'Cures'],
-  ['plants', 'Plants dry'],
-  ['media', 'Media out'],
-];
+const LANE_TITLES: Record<Lane['kind'], Text> = {
+  cures: say('lanes.cures'),
+  plants: say('lanes.plants'),
+  media: say('lanes.media'),
+  living: say('lanes.living'),
+  animals: say('lanes.animals'),
+};
 /** Columns narrower than this say the minutes below the title. */
 const NARROW = 190;
 const LANE_W = computed(() => (width.value < 760 ? 66 : 82));
 const PX_PER_MIN = computed(() => Math.max(1.36, 560 / Math.max(1, props.build.doneMin)));
 
+/** A column for each kind of clock that runs on the day. */
+const lanes = computed(() =>
+  (Object.keys(LANE_TITLES) as Lane['kind'][]).filter((kind) =>
+    props.build.lanes.some((l) => l.kind === kind),
+  ),
+);
 const people = computed(() => props.build.crew.length);
 const columnW = computed(() =>
-  Math.max(110, (width.value - LEFT - LANES.length * (LANE_W.value + 8) - 14) / people.value),
+  Math.max(110, (width.value - LEFT - lanes.value.length * (LANE_W.value + 8) - 14) / people.value),
 );
 const Y = (min: number) => TOP + min * PX_PER_MIN.value;
 const height = computed(() => Y(props.build.doneMin) + 18);
@@ -57,7 +66,7 @@ const room = (t: Scheduled) => Math.floor(heightOf(t) / 15);
 /** Lanes are drawn at least this high, so that a minute's cure can be seen and read. */
 const laneHeight = (l: Lane) => Math.max(52, (l.toMin - l.fromMin) * PX_PER_MIN.value);
 const laneX = (kind: Lane['kind']) =>
-  LEFT + people.value * columnW.value + 6 + LANES.findIndex(([k]) => k === kind) * (LANE_W.value + 8);
+  LEFT + people.value * columnW.value + 6 + lanes.value.indexOf(kind) * (LANE_W.value + 8);
 const hoursOf = (min: number) =>
   min >= 60 ? `${Math.floor(min / 60)} h ${String(min % 60).padStart(2, '0')}` : `${min} min`;
 </script>
@@ -74,8 +83,8 @@ const hoursOf = (min: number) =>
         <text y="18" class="person">{{ words(name) }}</text>
         <path :d="`M0 26 H ${columnW - 8}`" stroke="var(--ink-3)" stroke-width="1.6" />
       </g>
-      <g v-for="[kind, title] in LANES" :key="kind" :transform="`translate(${laneX(kind)} 0)`">
-        <text y="18" class="lane">{{ title }}</text>
+      <g v-for="kind in lanes" :key="kind" :transform="`translate(${laneX(kind)} 0)`">
+        <text y="18" class="lane">{{ words(LANE_TITLES[kind]) }}</text>
         <path :d="`M0 26 H ${LANE_W}`" stroke="var(--ink-3)" stroke-width="1.6" />
       </g>
       <g v-for="h in hours" :key="h.min">
