@@ -301,6 +301,19 @@ const AGREEMENTS: Record<string, (c: Case) => unknown[]> = {
     if (c.doc.brief.schools?.sand !== 'before' && !throughWater) return [];
     return looked.filter((t) => t.endMin > first);
   },
+  'a layer is poured after what it lies on': (c) => {
+    const later = new Set(laterLayers(c.doc, c.p.survey).map((l) => l.id));
+    const today = poursOf(c.doc, c.p.survey).filter((p) => !later.has(p.layer) && p.role !== 'cosmetic');
+    const fillers = today.filter((p) => p.role === 'filler');
+    return today.flatMap((p, i) =>
+      today.slice(0, i).filter((below) => {
+        // Bags of several hills go in together, before all that lies on the lowest.
+        if (p.role === 'filler' && p !== fillers[0]) return false;
+        const [own, other] = [task(c, p.task), task(c, below.task)];
+        return own && other && own.id !== other.id && own.startMin < other.endMin;
+      }),
+    );
+  },
   'what stays and is moved is moved before bed and water': (c) => {
     const moved = task(c, 'move');
     const after = c.p.build.tasks.filter((t) => ['filler', 'soil', 'fill', 'stones'].includes(t.id) || t.id.startsWith('layer-')); // prettier-ignore

@@ -31,6 +31,44 @@ describe('the order of work', () => {
     before(p, 'soil', 'sand', 'plant-grass-0', 'layer-chips', 'fill');
   });
 
+  it('filler goes in after what it lies on, and before what lies on it', () => {
+    const p = job({
+      option: {
+        bed: [
+          { id: 'base', material: 'base', top: { kind: 'level', mm: 15 } },
+          { id: 'bags', material: 'scoria', top: { kind: 'level', mm: 50 } },
+          soil({ kind: 'level', mm: 90 }),
+        ],
+      },
+      catalogue: (c) => c.materials.push({ id: 'base', kind: 'base', name: 'Base' }),
+    });
+    before(p, 'layer-base', 'filler', 'soil');
+  });
+
+  it('a bank of gravel is laid in two goes like one of soil, under its own name and rinsed', () => {
+    const gravel = {
+      id: 'bank',
+      material: 'river',
+      top: { kind: 'ramp' as const, frontMm: 20, backMm: 140 },
+    };
+    const p = job({
+      option: { bed: [gravel], pieces: [stone()] },
+      catalogue: (c) => c.materials.push({ id: 'river', kind: 'gravel', name: 'River gravel' }),
+    });
+    before(p, 'rinse', 'soil', 'stones', 'gaps');
+    const titles = p.build.tasks.map((t) => t.title);
+    expect(
+      titles.filter((t) => /^River gravel, first \d+\.\d L$|^Last \d+\.\d L of River gravel$/.test(t)),
+    ).toHaveLength(2);
+    expect(p.build.tasks.filter((t) => ['soil', 'gaps'].includes(t.id)).map((t) => t.caution)).toEqual([undefined, undefined]); // prettier-ignore
+    // Level gravel is poured whole.
+    const level = job({
+      option: { bed: [{ ...gravel, top: { kind: 'level', mm: 60 } }], pieces: [stone()] },
+      catalogue: (c) => c.materials.push({ id: 'river', kind: 'gravel', name: 'River gravel' }),
+    });
+    expect(ids(level)).not.toContain('gaps');
+  });
+
   it('base and powder go in under their own names, below and above the soil', () => {
     const p = job({
       option: {

@@ -27,7 +27,7 @@ export function fillerTasks({ hills, pours }: Job): Task[] {
       detail: say('filler.detail', { litres: inLitres(litres), off: inMm(OFF_GLASS_MM) }),
       minutes: litres * RATES.fillerPerL + bags * RATES.perBag,
       people: 1,
-      needs: ['protect', 'move'],
+      needs: ['protect', 'move', ...underFiller(pours)],
       workings: [
         step(say('filler'), litres, 'L', perLitre(RATES.fillerPerL)),
         step(say('step.bags'), bags, 'bag', each(RATES.perBag)),
@@ -36,12 +36,24 @@ export function fillerTasks({ hills, pours }: Job): Task[] {
   ];
 }
 
+/** Tasks of the layers that bags of filler lie on. */
+function underFiller(pours: readonly Pour[]): string[] {
+  const lowest = pours.findIndex((p) => p.role === 'filler');
+  return pours.slice(0, lowest).map((p) => p.task);
+}
+
+/** Filler, where it lies under a layer. */
+function fillerUnder(pours: readonly Pour[], pour: Pour): string[] {
+  const lowest = pours.findIndex((p) => p.role === 'filler');
+  return lowest >= 0 && lowest < pours.indexOf(pour) ? ['filler'] : [];
+}
+
 /** Layers that lie under what is set, from the bottom up: base, a bed of sand, a cap that stones stand on. */
 export function bedTasks(job: Job): Task[] {
   const [before, after] = beforeAndAfter(job.pours, hasPieces(job));
   const first = before.map(
     (pour, i) =>
-    layerTask(job, pour, ['protect', 'move', 'filler', 'rinse', 'floor-stones', 'dam', ...under(job, pour), ...before.slice(0, i).map((p) => p.task)]), // prettier-ignore
+    layerTask(job, pour, ['protect', 'move', ...fillerUnder(job.pours, pour), 'rinse', 'floor-stones', 'dam', ...under(job, pour), ...before.slice(0, i).map((p) => p.task)]), // prettier-ignore
   );
   const last = after.map((pour, i) =>
     layerTask(job, pour, ['gaps', 'soil', 'rinse', ...SET, ...after.slice(0, i).map((p) => p.task)]),
@@ -82,13 +94,13 @@ export function firstSoilTasks(job: Job): Task[] {
     {
       id: 'soil',
       phase: 'substrate',
-      title: say(split ? 'soil.title.first' : 'soil.title', { litres: inLitres(first) }),
-      short: say('soil.short'),
+      title: bankTitle(soil, split ? 'first' : 'whole', first),
+      short: soil.material.kind === 'soil' ? say('soil.short') : soil.material.name,
       detail: say(job.wet ? 'soil.detail.wet' : 'soil.detail'),
       minutes: first * pouring(job),
       people: 1,
-      needs: ['protect', 'move', 'filler', 'floor-stones', 'dam', ...below.map((p) => p.task)],
-      ...dust(job),
+      needs: ['protect', 'move', ...fillerUnder(job.pours, soil), 'rinse', 'floor-stones', 'dam', ...below.map((p) => p.task)], // prettier-ignore
+      ...dust(job, soil),
       workings: [step(say('step.poured'), first, 'L', perLitre(pouring(job)))],
     },
   ];
@@ -135,13 +147,13 @@ export function gapTasks(job: Job): Task[] {
     {
       id: 'gaps',
       phase: 'substrate',
-      title: say('gaps.title', { litres: inLitres(last) }),
-      short: say('gaps.short'),
+      title: bankTitle(soil, 'last', last),
+      short: soil.material.kind === 'soil' ? say('gaps.short') : soil.material.name,
       detail: say(job.stones.length > 0 ? 'gaps.detail' : 'gaps.detail.bare'),
       minutes: last * pouring(job),
       people: 1,
       needs: ['soil', 'stones', 'wood', 'wiggle', 'move', 'close'],
-      ...dust(job),
+      ...dust(job, soil),
       workings: [step(say('step.poured'), last, 'L', perLitre(pouring(job)))],
     },
   ];
@@ -207,7 +219,8 @@ export function sandTasks(job: Job): Task[] {
 }
 
 /** One layer poured whole under its own name. */
-function layerTask(job: Job, { task, material, litres, role, spanMm }: Pour, needs: string[]): Task {
+function layerTask(job: Job, pour: Pour, needs: string[]): Task {
+  const { task, material, litres, role, spanMm } = pour;
   const fine = material.kind === 'sand';
   const perL = role === 'cosmetic' ? RATES.sandPerL : pouring(job);
   return {
@@ -219,7 +232,7 @@ function layerTask(job: Job, { task, material, litres, role, spanMm }: Pour, nee
     minutes: litres * perL,
     people: 1,
     needs: needs.filter((id) => id !== task),
-    ...(fine || material.kind === 'gravel' ? {} : dust(job)),
+    ...dust(job, pour),
     workings: [step(say('step.laid'), litres, 'L', perLitre(perL))],
   };
 }
@@ -236,6 +249,13 @@ function pouring({ wet }: Job): number {
   return wet ? RATES.pourWetPerL : RATES.pourPerL;
 }
 
-function dust({ wet }: Job): Pick<Task, 'caution'> {
-  return wet ? {} : { caution: CAUTIONS.dust };
+/** Soil and powder raise dust as they are poured dry; sand and gravel are rinsed before. */
+function dust({ wet }: Job, { material: { kind } }: Pour): Pick<Task, 'caution'> {
+  return wet || kind === 'sand' || kind === 'gravel' ? {} : { caution: CAUTIONS.dust };
+}
+
+/** The soil by that word, a bank of gravel by its own name. */
+function bankTitle({ material }: Pour, part: 'first' | 'whole' | 'last', litres: number): Text {
+  const values = { material: material.name, litres: inLitres(litres) };
+  return say(material.kind === 'soil' ? `soil.title.${part}` : `bank.title.${part}`, values);
 }

@@ -10,7 +10,7 @@ import type { Survey } from '../survey/survey';
 export type Role =
   /** Bags under everything. */
   | 'filler'
-  /** The soil that plants grow in: part of it before the hardscape, the rest behind and between what stands. */
+  /** The soil that plants grow in, or the bank of gravel where there is none: part of it before the hardscape, the rest behind and between what stands. */
   | 'soil'
   /** Base, gravel, powder, cap, a bed of sand: poured whole in its turn. */
   | 'bed'
@@ -40,7 +40,7 @@ export function poursOf(commission: Commission, survey: Survey): Pour[] {
   const highest = Math.max(-1, ...carrying.map((id) => bed.findIndex((l) => l.id === id)));
   const planted = new Set(survey.plantings.filter((p) => p.plugs > 0).flatMap((p) => p.over));
   const kinds = bed.map((l) => materialOf(commission, l.material).kind);
-  const soil = mainSoil(survey, kinds);
+  const soil = bank(survey, kinds);
   const tasks = new Set<string>();
   return survey.layers.flatMap((layer, i): Pour[] => {
     const material = materialOf(commission, layer.material);
@@ -98,13 +98,20 @@ function seenShare(field: Survey['field'], layer: number): number {
   return there > 0 ? seen / there : 1;
 }
 
-/** Place of the soil of which there is most, -1 where there is none. */
-function mainSoil(survey: Survey, kinds: readonly Material['kind'][]): number {
-  return kinds.reduce(
-    (best, kind, i) =>
-      kind === 'soil' && (best < 0 || survey.layers[i].volumeL > survey.layers[best].volumeL) ? i : best,
-    -1,
-  );
+/** Gravel that rises by so much is a bank that is shaped against what stands in it, mm (common practice). */
+const BANK_RISES_MM = 40;
+
+/** Place of the soil of which there is most; of the gravel bank where there is no soil; -1 where there is neither. */
+function bank(survey: Survey, kinds: readonly Material['kind'][]): number {
+  const most = (isOne: (i: number) => boolean) =>
+    kinds.reduce(
+      (best, _, i) =>
+        isOne(i) && (best < 0 || survey.layers[i].volumeL > survey.layers[best].volumeL) ? i : best,
+      -1,
+    );
+  const soil = most((i) => kinds[i] === 'soil');
+  const rises = ({ minMm, maxMm }: Survey['layers'][number]) => maxMm - minMm >= BANK_RISES_MM;
+  return soil >= 0 ? soil : most((i) => kinds[i] === 'gravel' && rises(survey.layers[i]));
 }
 
 /** Layers that are there before anything is set, and those that come in around what stands; filler and cosmetics in neither. */
