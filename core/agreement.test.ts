@@ -7,6 +7,7 @@ import type { Commission, SupplyKind } from './commission/schema';
 import { bacteriaDays } from './regime/bacteria';
 import { gasFromDay, gearOf, lateDevices, unpackedDevices } from './gear/gear';
 import { lightOf } from './light/photoperiod';
+import { whyNotEarlier } from './build/whyNot';
 import { plan, type Plan } from './pipeline/plan';
 import { partsInOrder, type PlantedPlan } from './planted/planted';
 import { preparationOf, preparedOf } from './planting/preparation';
@@ -301,6 +302,11 @@ const AGREEMENTS: Record<string, (c: Case) => unknown[]> = {
     if (c.doc.brief.schools?.sand !== 'before' && !throughWater) return [];
     return looked.filter((t) => t.endMin > first);
   },
+  'every task can say what it waits for': (c) =>
+    c.p.build.tasks.filter((t) => {
+      const { waitedFor } = whyNotEarlier(t, c.p.build.tasks);
+      return (waitedFor.length === 0) !== (t.startMin === 0) || waitedFor.some((id) => !task(c, id));
+    }),
   'a layer is poured after what it lies on': (c) => {
     const later = new Set(laterLayers(c.doc, c.p.survey).map((l) => l.id));
     const today = poursOf(c.doc, c.p.survey).filter((p) => !later.has(p.layer) && p.role !== 'cosmetic');

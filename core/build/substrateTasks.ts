@@ -257,5 +257,5 @@ function dust({ wet }: Job, { material: { kind } }: Pour): Pick<Task, 'caution'>
 /** The soil by that word, a bank of gravel by its own name. */
 function bankTitle({ material }: Pour, part: 'first' | 'whole' | 'last', litres: number): Text {
   const values = { material: material.name, litres: inLitres(litres) };
-  return say(material.kind === 'soil' ? `soil.title.${part}` : `bank.title.${part}`, values);
+  return material.kind === 'soil' ? say(`soil.title.${part}`, values) : say(`bank.title.${part}`, values);
 }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { endsOf } from '../../../core/build/buildPlan';
+import { whyNotEarlier } from '../../../core/build/whyNot';
 import { longDay, weekDay } from '../../units/days';
 import { useFigures } from '../../units/figures';
 import { useFrame } from '../../frame/planKey';
@@ -14,6 +15,11 @@ const { words } = useFigures();
 const sheet = ref(window.matchMedia('(max-width: 700px)').matches);
 
 const build = computed(() => plan.value?.build);
+/** The task of which it is asked why it is not earlier. */
+const asked = ref<string>();
+const task = computed(() => build.value?.tasks.find((t) => t.id === asked.value));
+const why = computed(() => task.value && whyNotEarlier(task.value, build.value!.tasks));
+const ask = (id: string) => (asked.value = asked.value === id ? undefined : id);
 const NUMBERS = ['', 'one person', 'two people', 'three people', 'four people'];
 const print = () => window.print();
 </script>
@@ -37,10 +43,27 @@ const print = () => window.print();
           <b>{{ weekDay(b.day) }}</b> {{ words(b.title) }} <span class="quiet">{{ words(b.detail) }}</span>
         </li>
       </ul>
-      <DayChart v-if="!sheet" class="screen-only" :build="build" />
+      <DayChart
+        v-if="!sheet"
+        class="screen-only"
+        :build="build"
+        :asked="asked"
+        :waited-for="why?.waitedFor"
+        @ask="ask"
+      />
       <RunSheet :class="{ printed: !sheet }" :build="build" />
     </div>
-    <DayNotes class="screen-only" :build="build" />
+    <DayNotes class="screen-only" :build="build">
+      <section v-if="task && why" class="why" data-test="why" aria-live="polite">
+        <header>
+          <h2>Why not earlier?</h2>
+          <span class="quiet">{{ words(task.short ?? task.title) }}</span>
+        </header>
+        <p>
+          {{ words(why.says) }}<template v-if="why.because"> {{ words(why.because) }}</template>
+        </p>
+      </section>
+    </DayNotes>
   </div>
 </template>
 

@@ -7,7 +7,13 @@ import { say, type Text } from '../../../core/words/text';
 import { useSteadySize } from '../../drawing/steadySize';
 
 /** The day on a clock: a column for each person, and beside them what cures, dries or is out of water. */
-const props = defineProps<{ build: BuildPlan }>();
+const props = defineProps<{
+  build: BuildPlan;
+  /** The task that is asked about, and those that it waited for. */
+  asked?: string;
+  waitedFor?: readonly string[];
+}>();
+defineEmits<{ ask: [id: string] }>();
 const { words } = useFigures();
 const box = ref<HTMLElement>();
 const { width } = useSteadySize(box);
@@ -99,13 +105,16 @@ const hoursOf = (min: number) =>
         :width="b.w"
         :height="Math.max(5, heightOf(b.task))"
       >
-        <div
+        <button
           class="task"
           :class="[
             b.task.phase,
             { chain: chain.has(b.task.id), slim: room(b.task) < 1, bare: heightOf(b.task) < 9 },
+            { asked: b.task.id === asked, waited: waitedFor?.includes(b.task.id) },
           ]"
           :data-task="b.task.id"
+          :aria-pressed="b.task.id === asked"
+          @click="$emit('ask', b.task.id)"
           :title="`${words(b.task.title)}, ${b.task.minutes} min: ${words(b.task.detail)}`"
         >
           <div class="title">
@@ -117,7 +126,7 @@ const hoursOf = (min: number) =>
             <template v-if="b.w <= NARROW">{{ b.task.minutes }} min; </template>{{ words(b.task.detail)
             }}<template v-if="b.task.people > 1">; two people</template>
           </div>
-        </div>
+        </button>
       </foreignObject>
       <foreignObject
         v-for="(l, i) in build.lanes"
@@ -169,6 +178,11 @@ svg {
   stroke-width: 4px;
 }
 .task {
+  display: block;
+  width: 100%;
+  text-align: left;
+  font-family: inherit;
+  cursor: pointer;
   height: 100%;
   box-sizing: border-box;
   padding: 1px 8px;
@@ -217,6 +231,12 @@ svg {
 }
 .task.water {
   background: #d2e2e8;
+}
+.task.asked {
+  box-shadow: inset 0 0 0 2px var(--ink);
+}
+.task.waited {
+  box-shadow: inset 0 0 0 2px var(--celadon);
 }
 .task.chain {
   border-left-color: var(--celadon);

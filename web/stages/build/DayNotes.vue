@@ -39,6 +39,7 @@ const rates = computed(() => [
 
 <template>
   <aside class="notes">
+    <slot />
     <header>
       <h2>Longest chain</h2>
       <span class="quiet">{{ hours }}</span>
