@@ -181,6 +181,8 @@ const usual = computed(() => usualLight({ brief: brief.value }));
       />
       <v-select
         label="The client has and buys"
+        placeholder="nothing: all of it is bought"
+        persistent-placeholder
         multiple
         :items="SUPPLY_ITEMS"
         :model-value="brief.care?.clientHas ?? []"

@@ -59,15 +59,19 @@ const print = () => window.print();
           <h2>Why not earlier?</h2>
           <span class="quiet">{{ words(task.short ?? task.title) }}</span>
         </header>
-        <p>
-          {{ words(why.says) }}<template v-if="why.because"> {{ words(why.because) }}</template>
-        </p>
+        <p>{{ [why.says, why.because].flatMap((t) => (t ? words(t) : [])).join(' ') }}</p>
       </section>
     </DayNotes>
   </div>
 </template>
 
 <style scoped>
+.why {
+  margin-bottom: 18px;
+}
+.why p {
+  margin: 4px 0 0;
+}
 .build {
   display: flex;
   min-height: 100%;

@@ -191,6 +191,7 @@ svg {
   overflow: hidden;
   background: #ece5d8;
   color: #23211e;
+  border: 0;
   border-left: 3px solid transparent;
 }
 .task.slim {
@@ -232,6 +233,10 @@ svg {
 .task.water {
   background: #d2e2e8;
 }
+.task:focus-visible {
+  outline: 2px solid var(--celadon);
+  outline-offset: -2px;
+}
 .task.asked {
   box-shadow: inset 0 0 0 2px var(--ink);
 }
@@ -265,11 +270,13 @@ svg {
   background: none;
   color: var(--warn);
 }
-.wait.media {
+.wait.media,
+.wait.animals {
   background: var(--water);
   border-color: var(--water-line);
 }
-.wait.media span {
+.wait.media span,
+.wait.animals span {
   background: none;
 }
 </style>

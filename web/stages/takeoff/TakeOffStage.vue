@@ -49,7 +49,7 @@ function summary(kind: LineKind, lines: TakeOffLine[]): string {
     case 'gear':
       return 'what the list of devices has to buy';
     default:
-      return 'what follows from joints, filler and litres';
+      return 'what follows from joints, filler and litres, and eight weeks of care';
   }
 }
 const packCount = computed(
