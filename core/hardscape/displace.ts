@@ -33,17 +33,17 @@ export interface Alone {
 }
 
 /** What may be kept of a piece while it and the bed stay as they are: a piece that is moved past changes little of it. */
-export interface Kept {
+export interface Lasting {
   alone: Alone;
   filling: Filling;
 }
 
-export function keptOf(
+export function lastingOf(
   standing: Standing,
   field: BedField,
   vessel: Vessel,
   under = new Under(field, standing),
-): Kept {
+): Lasting {
   return { alone: aloneIn(standing, under, vessel), filling: newFilling(under) };
 }
 
@@ -51,17 +51,17 @@ export function keptOf(
  * Measures a piece against the bed, the water and the pieces counted before it, column by column: first as if it were
  * alone, then less what the others fill, which is asked only where they are.
  *
- * @param kept what it was in the same place over the same bed under the same water line
+ * @param lasting what it was in the same place over the same bed under the same water line
  */
 export function displace(
   standing: Standing,
   field: BedField,
   vessel: Vessel,
   earlier: readonly Standing[],
-  kept: Kept = keptOf(standing, field, vessel),
+  lasting: Lasting = lastingOf(standing, field, vessel),
 ): Displaced {
-  const { alone } = kept;
-  const shared = filledBy(standing, vessel, earlier, kept.filling);
+  const { alone } = lasting;
+  const shared = filledBy(standing, vessel, earlier, lasting.filling);
   const scale = standing.columns.columnMm2;
   return {
     inBed: alone.inBed * scale,

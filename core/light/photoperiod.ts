@@ -1,5 +1,6 @@
 import { clockOf } from '../calendar/clock';
 import type { Brief, Commission } from '../commission/schema';
+import { everythingStays } from '../commission/usual';
 
 /** Light of one week: hours a day and share of full output. */
 export interface LightWeek {
@@ -14,8 +15,15 @@ const FIRST_HOURS = 7;
 const FIRST_HOURS_WINDOW = 6;
 /** What is done where nobody says otherwise: clock, hours and share of light in the first week, hours by which gas goes ahead. */
 export function usualLight({ brief }: Pick<Commission, 'brief'>) {
-  const hours = daylightOf(brief) === 'window' ? FIRST_HOURS_WINDOW : FIRST_HOURS;
-  return { on: LIGHTS_ON, hours, output: FIRST_OUTPUT, co2AheadHours: CO2_AHEAD_HOURS };
+  const first = daylightOf(brief) === 'window' ? FIRST_HOURS_WINDOW : FIRST_HOURS;
+  // What grows there already would starve on half the light that it had.
+  const isGrown = everythingStays(brief);
+  return {
+    on: LIGHTS_ON,
+    hours: isGrown ? first + 1 : first,
+    output: isGrown ? 1 : FIRST_OUTPUT,
+    co2AheadHours: CO2_AHEAD_HOURS,
+  };
 }
 
 /** Part of the way from the first output to the full one, by week: there after four (common practice). */
@@ -28,9 +36,9 @@ export const SETTLED_WEEK = 8;
 
 /** The photoperiod of a week (1 to 8): the starting hours for a month, then one more, 8 at most. */
 export function lightOf({ brief }: Pick<Commission, 'brief'>, week: number): LightWeek {
-  const { hours: first } = usualLight({ brief });
-  const usual = Math.min(MOST_LIGHT_HOURS, week <= 4 ? first : first + 1);
-  const output = brief.care?.firstOutput ?? FIRST_OUTPUT;
+  const { hours: first, output: usualOutput } = usualLight({ brief });
+  const usual = Math.min(MOST_LIGHT_HOURS, week <= 4 || everythingStays(brief) ? first : first + 1);
+  const output = brief.care?.firstOutput ?? usualOutput;
   return {
     hours: brief.care?.lightHours ?? usual,
     outputShare: output + (1 - output) * RISE[Math.min(week, RISE.length) - 1],

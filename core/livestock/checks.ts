@@ -8,6 +8,8 @@ import type { Species } from './species';
 export interface Kept {
   species: Species;
   count: number;
+  /** They live in it already: nothing is said of choosing them. */
+  isHere?: boolean;
 }
 
 /** What they are held against; a figure that is not known is not judged. */
@@ -128,7 +130,7 @@ function hardenedFindings({ species }: Kept, water: Water): Finding[] {
   ];
 }
 
-function homeFindings({ species, count }: Kept, home: Home): Finding[] {
+function homeFindings({ species, count, isHere }: Kept, home: Home): Finding[] {
   const found: Finding[] = [];
   if (home.lengthMm < species.leastMm)
     found.push(
@@ -151,7 +153,7 @@ function homeFindings({ species, count }: Kept, home: Home): Finding[] {
         limit: species.group,
         unit: 'animals',
         says: say('livestock.group.says', { count, species: species.name, group: species.group }),
-        because: say('livestock.group.because'),
+        because: say(isHere ? 'livestock.group.because.here' : 'livestock.group.because'),
       }),
     );
   if (species.jumps && !home.lid)
@@ -161,7 +163,7 @@ function homeFindings({ species, count }: Kept, home: Home): Finding[] {
         limit: 1,
         unit: 'lids',
         says: say('livestock.jumps.says', { species: species.name }),
-        because: say('livestock.jumps.because'),
+        because: say(isHere ? 'livestock.jumps.because.here' : 'livestock.jumps.because'),
       }),
     );
   if (species.digs && home.rooted)
@@ -171,7 +173,7 @@ function homeFindings({ species, count }: Kept, home: Home): Finding[] {
         limit: 0,
         unit: 'diggers',
         says: say('livestock.digs.says', { species: species.name }),
-        because: say('livestock.digs.because'),
+        because: say(isHere ? 'livestock.digs.because.here' : 'livestock.digs.because'),
       }),
     );
   if (species.eatsPlants && home.softPlants)
@@ -181,7 +183,7 @@ function homeFindings({ species, count }: Kept, home: Home): Finding[] {
         limit: 0,
         unit: 'eaters',
         says: say('livestock.plants.says', { species: species.name }),
-        because: say('livestock.plants.because'),
+        because: say(isHere ? 'livestock.plants.because.here' : 'livestock.plants.because'),
       }),
     );
   return found;

@@ -6,8 +6,8 @@ type Entry = NonNullable<Commission['brief']['livestock']>[number];
 
 /** The animals of the brief that the catalogue knows; all of them, or those that `which` picks. */
 export function keptOf(commission: Commission, which: (entry: Entry) => boolean = () => true): Kept[] {
-  return (commission.brief.livestock ?? []).filter(which).flatMap(({ species, count }) => {
+  return (commission.brief.livestock ?? []).filter(which).flatMap(({ species, count, present }) => {
     const known = speciesIn(commission, species);
-    return known ? [{ species: known, count }] : [];
+    return known ? [{ species: known, count, ...(present ? { isHere: true } : {}) }] : [];
   });
 }

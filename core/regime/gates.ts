@@ -1,5 +1,5 @@
 import { dayPlus, type Day } from '../calendar/day';
-import { filterStateOf } from '../commission/usual';
+import { filterStateOf, waterSchoolOf } from '../commission/usual';
 import type { Commission } from '../commission/schema';
 import { speciesIn } from '../livestock/known';
 import { say, type Text } from '../words/text';
@@ -66,7 +66,7 @@ export function stockOf(
   { zeros }: NitrogenRead,
 ): StockGate {
   const [shrimpsFrom, fishFrom] = [dayPlus(brief.buildDay, shrimps), dayPlus(brief.buildDay, fish)];
-  const condition = conditionOf(filterStateOf(brief) === 'mature', zeros);
+  const condition = conditionOf(brief, zeros);
   const values = { shrimps: { day: shrimpsFrom }, fish: { day: fishFrom }, condition };
   return {
     ...(wanted.shrimps ? { shrimpsFrom } : {}),
@@ -81,7 +81,10 @@ export function stockOf(
 }
 
 /** What has to be read first, or when it was. */
-function conditionOf(mature: boolean, zeros: readonly Day[]): Text {
+function conditionOf(brief: Commission['brief'], zeros: readonly Day[]): Text {
+  // With fish in from the first day nothing is waited for: what is read says what is done.
+  if (waterSchoolOf(brief) === 'fish-in') return say('stock.condition.fish-in');
+  const mature = filterStateOf(brief) === 'mature';
   const [before, last] = [zeros.at(-2), zeros.at(-1)];
   if (mature) return last ? say('stock.read.once', { day: { day: last } }) : say('stock.condition.mature');
   return before && last

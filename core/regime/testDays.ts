@@ -1,5 +1,5 @@
 import type { Gates } from './gates';
-import { filterStateOf, livesThrough } from '../commission/usual';
+import { filterStateOf, livesThrough, waterSchoolOf } from '../commission/usual';
 import type { Commission } from '../commission/schema';
 import { CARE_DAYS, type Change } from './waterSchools';
 
@@ -42,9 +42,16 @@ export function testedBefore(
   return [...new Set([...tests, ...before])].sort((a, b) => a - b);
 }
 
-/** Days on which a reading decides something at once: the first two where animals live through the work, the first before any come. */
+/** With fish in from the first day ammonia is read each day of the first week (common practice). */
+const FISH_IN_TESTS = [1, 2, 3, 4, 5, 6, 7];
+
+/**
+ * Days on which a reading decides something at once: the first two where animals live through the work, the first week with
+ * fish in from the first day, the first day before any come on a mature filter.
+ */
 export function earlyTests({ brief }: Commission): number[] {
   if (livesThrough(brief)) return [1, 2];
+  if (waterSchoolOf(brief) === 'fish-in') return FISH_IN_TESTS;
   const coming = (brief.livestock ?? []).some((s) => !s.present);
   return filterStateOf(brief) === 'mature' && coming ? [1] : [];
 }

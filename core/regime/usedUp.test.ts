@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { survey } from '../survey/survey';
 import { parsed, scape } from '../testing/scape';
-import { carpet, fish, job, line } from '../testing/job';
+import { ALL, carpet, fish, found, job, line } from '../testing/job';
 import { amountOf, lastsWeeks, usedUp, type UsedUp } from './usedUp';
 
 const used = (days: Record<number, number>): UsedUp => {
@@ -72,5 +72,34 @@ describe('weekly changes', () => {
     expect(rule({ water: 'every-week', dosing: 'lean' }).rule).toBe('50 % every week');
     expect(rule({ water: 'weekly', dosing: 'excess' }).rule).toBe('50 % every week');
     expect(rule({ water: 'weekly', dosing: 'lean' }).rule).toMatch(/then fortnightly/);
+  });
+});
+
+describe('who lives in it already', () => {
+  const brief = (rest: object) => ({
+    rescape: { stays: ALL, filterKept: true },
+    livestock: [{ ...fish, count: 2 }],
+    ...rest,
+  });
+
+  it('is not told to be bought or stocked later, whatever is found of it', () => {
+    const p = job({ brief: brief({}), option: { plants: [carpet] } });
+    const [group] = found(p, 'livestock.group');
+    expect(group.because).toMatch(/find them company, or a home/);
+    const coming = job({ brief: { livestock: [{ ...fish, count: 2, present: false }] } });
+    expect(found(coming, 'livestock.group')[0].because).toMatch(/Take more of them/);
+  });
+
+  it('keeps the light that it had where all of its tank stays; a young tank begins with half', () => {
+    const output = (b: object) => job({ brief: b }).care.weeks.map((w) => [w.hours, w.outputShare]);
+    expect(new Set(output(brief({})).map(String))).toEqual(new Set(['8,1']));
+    expect(output({})[0]).toEqual([7, 0.5]);
+  });
+
+  it('is read for each day of the first week where fish are in from the first day, and nothing is waited for', () => {
+    const p = job({ brief: { schools: { water: 'fish-in' }, livestock: [{ ...fish, present: false }] } });
+    const tests = p.care.weeks.flatMap((w) => w.days).filter((d) => d.test).map((d) => d.afterDays); // prettier-ignore
+    expect(tests.slice(0, 7)).toEqual([1, 2, 3, 4, 5, 6, 7]);
+    expect(p.care.stock!.says).not.toMatch(/twice in a row/);
   });
 });

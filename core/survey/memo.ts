@@ -1,6 +1,6 @@
 import type { Shape } from '../commission/schema';
 import type { Columns } from '../hardscape/columns';
-import type { Displaced, Kept } from '../hardscape/displace';
+import type { Displaced, Lasting } from '../hardscape/displace';
 import type { Standing } from '../hardscape/settle';
 import type { BedField } from '../substrate/bedField';
 import type { LayerSurvey } from './layers';
@@ -26,7 +26,7 @@ export interface SurveyMemo {
   columns: WeakMap<Shape, Map<string, Columns>>;
   displaced: Map<string, Slot<Displaced>>;
   /** What stays of that while others move past. */
-  kept: Map<string, Slot<Kept>>;
+  lasting: Map<string, Slot<Lasting>>;
   areas: Map<string, Slot<unknown>>;
   /** While an edge of the vessel is dragged: what pieces displace is taken over though the floor changes. */
   rough: boolean;
@@ -43,7 +43,7 @@ export function newMemo(rough = false): SurveyMemo {
     wet: {},
     columns: new WeakMap(),
     displaced: new Map(),
-    kept: new Map(),
+    lasting: new Map(),
     areas: new Map(),
     slot(slots, id) {
       const slot = slots.get(id) ?? {};

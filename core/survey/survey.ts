@@ -2,7 +2,7 @@ import { plantOf } from '../catalogue/entries';
 import { materialOf, optionOf } from '../commission/lookup';
 import type { Commission, Option, Vessel } from '../commission/schema';
 import { columnsOf } from '../hardscape/columns';
-import { displace, keptOf, type Displaced } from '../hardscape/displace';
+import { displace, lastingOf, type Displaced } from '../hardscape/displace';
 import { earlierNeighbours } from '../hardscape/neighbours';
 import { coarserBy } from '../hardscape/fineness';
 import { settle, settlingOrder, highestMm, type Standing } from '../hardscape/settle';
@@ -197,10 +197,10 @@ function measure(
       : [field, line, ...placesOf(s, earlier)]; // prettier-ignore
     return remembered(memo.slot(memo.displaced, s.piece.id), key, () => {
       if (memo.rough) return displace(s, field, vessel, earlier);
-      const kept = remembered(memo.slot(memo.kept, s.piece.id), [field, line, ...placesOf(s, [])], () =>
-        keptOf(s, field, vessel),
+      const lasting = remembered(memo.slot(memo.lasting, s.piece.id), [field, line, ...placesOf(s, [])], () =>
+        lastingOf(s, field, vessel),
       );
-      return displace(s, field, vessel, earlier, kept);
+      return displace(s, field, vessel, earlier, lasting);
     });
   });
   return [displaced.slice(fixed.length), displaced.slice(0, fixed.length)];

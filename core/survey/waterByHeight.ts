@@ -1,6 +1,6 @@
 import { materialOf } from '../commission/lookup';
 import type { Commission, Vessel } from '../commission/schema';
-import { displace, keptOf } from '../hardscape/displace';
+import { displace, lastingOf } from '../hardscape/displace';
 import { earlierNeighbours } from '../hardscape/neighbours';
 import { Under } from '../hardscape/under';
 import { floorShare } from '../substrate/bedField';
@@ -40,8 +40,8 @@ export function waterByHeight(
     let open = 0;
     field.surfaceMm.forEach((surface, cell) => (open += floorShare(field, cell) * Math.max(0, mm - surface)));
     const taken = all.reduce((sum, standing, i) => {
-      const kept = keptOf(standing, field, at, under[i]);
-      return sum + displace(standing, field, at, earlier[i], kept).ownInFreeWater;
+      const lasting = lastingOf(standing, field, at, under[i]);
+      return sum + displace(standing, field, at, earlier[i], lasting).ownInFreeWater;
     }, 0);
     const poresL = poreWaterL(
       survey.layers,

@@ -5,7 +5,20 @@ export interface Quantity {
 }
 
 /** Units that are counted things and so have a plural. */
-const COUNTED = ['plug', 'piece', 'pack', 'contact', 'joint', 'bag', 'stone', 'portion', 'cell', 'day', 'week', 'animal'];
+const COUNTED = [
+  'plug',
+  'piece',
+  'pack',
+  'contact',
+  'joint',
+  'bag',
+  'stone',
+  'portion',
+  'cell',
+  'day',
+  'week',
+  'animal',
+];
 
 export function isCounted(unit: string): boolean {
   return COUNTED.includes(unit);

@@ -20,6 +20,8 @@ export const CARE = {
   'dosing.inert': 'one dose after each change from the first on: the bed gives nothing itself',
   'dosing.nothing': 'none: nothing is planted',
   'stock.condition': 'only after ammonia and nitrite have read zero twice in a row',
+  'stock.condition.fish-in':
+    'ammonia and nitrite are read each day of the first week; where either shows the change is doubled and nobody is fed',
   'stock.condition.mature': 'after one reading of ammonia and nitrite in the new water that is zero',
   'stock.read.once': 'ammonia and nitrite read zero on {day}',
   'stock.read.twice': 'ammonia and nitrite read zero on {first} and on {second}',

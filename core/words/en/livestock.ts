@@ -20,12 +20,19 @@ export const LIVESTOCK = {
   'livestock.room.says': '{length} of tank, {least} for {species}.',
   'livestock.room.because': 'It grows to {grown} and needs the length to swim.',
   'livestock.group.says': '{count} {species}, {group} are the fewest kept together.',
+  'livestock.group.because.here':
+    'Alone they hide, pale and pine: find them company, or a home with more of their kind.',
   'livestock.group.because': 'Alone they hide, pale and pine. Take more of them, or fewer kinds.',
   'livestock.jumps.says': '{species} jumps, and the tank is open.',
+  'livestock.jumps.because.here': 'Plan a lid or a net, or a lower water line.',
   'livestock.jumps.because': 'Plan a lid or a net, a lower water line, or another animal.',
   'livestock.digs.says': '{species} digs, and plants root in the bed.',
+  'livestock.digs.because.here':
+    'Fresh plugs are pulled up for a week or more: pot them, weigh them down, or set them round stones until they hold.',
   'livestock.digs.because': 'Fresh plugs are pulled up for a week or more: stock it once they hold.',
   'livestock.plants.says': '{species} eats or rasps soft plants.',
+  'livestock.plants.because.here':
+    'Moss, carpets and fine stems suffer. Use tough leaves, or feed greens beside them.',
   'livestock.plants.because': 'Moss, carpets and fine stems suffer. Use tough leaves, or another animal.',
   'livestock.apart.says': '{high} for {one}, {low} for {other}: they do not meet.',
   'livestock.apart.because': 'No {measure} suits both. Choose one of them.',
