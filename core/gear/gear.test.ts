@@ -197,3 +197,21 @@ describe('root tabs', () => {
     expect(tabs({ plants })).toBeUndefined();
   });
 });
+
+describe('what a job takes for granted', () => {
+  const lamp = { id: 'l', kind: 'lamp', name: 'Lamp', watts: 30 };
+  const listed = (vessel: object, ...devices: object[]) => job({ vessel, site: { devices } }).findings.map((f) => f.id).filter((id) => /gear\.(film|timer)/.test(id)); // prettier-ignore
+
+  it('is said where it is not on the list: film for a background, a timer for a lamp', () => {
+    const background = { background: { colour: 'black', sides: ['back'] } };
+    expect(listed(background, lamp)).toEqual(['gear.film.none', 'gear.timer.none']);
+    const all = [
+      lamp,
+      { id: 't', kind: 'timer', name: 'Clock', watts: 0 },
+      { id: 'f', kind: 'film', name: 'Film', watts: 0 },
+    ];
+    expect(listed(background, ...all)).toEqual([]);
+    // A list that nobody has begun says nothing.
+    expect(listed(background)).toEqual([]);
+  });
+});

@@ -5,7 +5,7 @@ import type { Survey } from '../survey/survey';
 import { rounded } from '../units/quantity';
 import type { Finding } from '../words/finding';
 import { inLitres, inMm } from '../words/measure';
-import { PRACTICE, say } from '../words/text';
+import { PRACTICE, say, type Text } from '../words/text';
 import { CO2_PARTS } from '../commission/primitives';
 import { gearOf, isWholeSet, type Device, type Gear, type GearKind } from './gear';
 import { TURNOVER } from './propose';
@@ -23,6 +23,7 @@ export function gearFindings(commission: Commission, survey: Survey): Finding[] 
       ...placeFindings(commission, survey, gear.device),
     ]),
     ...gasFindings(commission),
+    ...missingFindings(commission),
   ];
 }
 
@@ -50,6 +51,26 @@ function gasFindings(commission: Commission): Finding[] {
       source: PRACTICE,
     },
   ];
+}
+
+/** What the job takes for granted and no list of gear has: film for a background that is planned, a timer for a lamp. */
+function missingFindings(commission: Commission): Finding[] {
+  const { brief, vessel } = commission;
+  const all = gearOf(commission);
+  if (all.length === 0 || brief.rescape) return [];
+  const has = (kind: GearKind) => all.some((g) => g.kind === kind);
+  return [
+    ...(vessel.background && !has('film')
+      ? [missing('gear.film.none', say('gear.film.none.says'), say('gear.film.none.because'))]
+      : []),
+    ...(has('lamp') && !has('timer')
+      ? [missing('gear.timer.none', say('gear.timer.none.says'), say('gear.timer.none.because'))]
+      : []),
+  ];
+}
+
+function missing(id: 'gear.film.none' | 'gear.timer.none', says: Text, because: Text): Finding {
+  return { id, severity: 'note', at, measured: 0, limit: 1, unit: 'pieces', says, because, source: PRACTICE };
 }
 
 const at = { field: 'site.devices' };

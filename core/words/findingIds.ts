@@ -50,6 +50,8 @@ export const FINDINGS = {
   'vessel.mat': 'survey',
   'gear.co2': 'gear',
   'gear.co2.none': 'gear',
+  'gear.film.none': 'gear',
+  'gear.timer.none': 'gear',
   'gear.collides': 'gear',
   'gear.late': 'gear',
   'gear.reach': 'gear',

@@ -42,6 +42,7 @@ export function secondHand(today: Day): Commission {
         { id: 'heater', name: 'heater', watts: 100 },
         { id: 'filter', name: 'filter', watts: 9 },
         { id: 'light', name: 'light', watts: 30 },
+        { id: 'timer', kind: 'timer', name: 'timer', watts: 0 },
       ],
       sockets: 4,
       circuitA: 16,

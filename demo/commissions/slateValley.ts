@@ -41,6 +41,7 @@ export function slateValley(today: Day): Commission {
           watts: 72,
           light: { umolPerS: 85, aboveRimMm: 120, lengthMm: 840, widthMm: 120, beamDeg: 110 },
         },
+        { id: 'timer', kind: 'timer', name: 'timer', watts: 0 },
         { id: 'filter', name: 'canister filter', kind: 'filter', watts: 16, litresPerHour: 900 },
         { id: 'co2', name: 'CO2 set', kind: 'co2', part: 'set', watts: 5 },
       ],

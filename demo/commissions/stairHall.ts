@@ -74,6 +74,7 @@ export function stairHall(today: Day): Commission {
       devices: [
         { id: 'heater', name: 'heaters', watts: 600 },
         { id: 'light', name: 'lights', watts: 320 },
+        { id: 'timer', kind: 'timer', name: 'timer', watts: 0 },
         { id: 'filter', name: 'return pump', watts: 75 },
         { id: 'gas', name: 'CO2 valve', watts: 5 },
         { id: 'kettle', name: 'cleaner’s kettle, same circuit', watts: 2_000 },

@@ -143,7 +143,7 @@ export const BUILD = {
     'floss packed into every gap, from behind and up to the glass, before anything is poured behind it',
   'close.title': 'Floss into the gaps of {count, plural, one {one stone} other {# stones}}',
   'close.short': 'Floss in gaps',
-  'close.detail': 'packed from behind, so that no soil runs through to the front',
+  'close.detail': 'packed from behind, so that nothing runs through to the front',
   'pockets.title': 'Soil on top of {count, plural, one {one piece} other {# places}}',
   'pockets.short': 'Soil on top',
   'pockets.heap': '{litres} on {piece}',

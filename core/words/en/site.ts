@@ -56,6 +56,11 @@ export const SITE = {
   'gear.late.because.co2':
     'Plants that need it stand still and gather algae: half the light until it runs, and a visit to put it in.',
   'gear.co2.says': 'The CO2 set lacks: {parts}.',
+  'gear.film.none.says': 'A background film is planned, and none is on the list.',
+  'gear.film.none.because': 'It is applied the day before: list it, or whose it is.',
+  'gear.timer.none.says': 'A lamp is listed, and no timer.',
+  'gear.timer.none.because':
+    'The hours of light rest on one: list it, or one in the lamp as a timer that is there.',
   'gear.co2.none.says': 'CO2 is wanted, and no device on the list gives any.',
   'gear.co2.none.because':
     'List the set or its parts, say what it costs, or say that there is no CO2: plants are then chosen and grow without.',

@@ -114,8 +114,8 @@ const hoursOf = (min: number) =>
           ]"
           :data-task="b.task.id"
           :aria-pressed="b.task.id === asked"
-          @click="$emit('ask', b.task.id)"
           :title="`${words(b.task.title)}, ${b.task.minutes} min: ${words(b.task.detail)}`"
+          @click="$emit('ask', b.task.id)"
         >
           <div class="title">
             <b>{{ words(b.task.title) }}</b><span v-if="b.w > NARROW" class="min"
