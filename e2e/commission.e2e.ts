@@ -166,9 +166,16 @@ describe('a commission, from the list to the care guide', () => {
     expect(await b.at.words('[data-supplier="glasshouse-nine"] [data-test="order-state"]')).toBe(state);
   });
 
-  it('prints the run sheet as a list', async () => {
+  it('says why a task is not earlier, and prints the run sheet as a list', async () => {
     await b.at.open('/c/demo-valley/build');
     await b.page.waitForSelector('[data-task="fill"]');
+    await b.at.press('[data-task="gaps"]');
+    expect(await b.at.words('[data-test="why"]')).toMatch(
+      /It waits for: Floss in gaps\. Through open gaps the bed runs out/,
+    );
+    expect(await b.page.$$eval('.task.waited', (l) => l.map((e) => e.getAttribute('data-task')))).toEqual(['close']); // prettier-ignore
+    await b.at.press('[data-task="gaps"]');
+    await b.page.waitForFunction(() => !document.querySelector('[data-test="why"]'));
     await b.page.click('[data-test="run-sheet"]');
     const words = await b.at.words('[data-test="sheet-list"]');
     expect(words).toMatch(/08:30–08:50/);
@@ -182,6 +189,7 @@ describe('a commission, from the list to the care guide', () => {
     const { document } = await (await fetch(`${b.server.url}/api/commissions/demo-valley`)).json();
     const text = await pdfText(b.page);
     expect(text).toContain('Your tank, the first eight weeks');
+    expect(text).toMatch(/Water conditioner: \d+ mL/);
     const day = new Date(`${document.brief.buildDay}T12:00:00`);
     const long = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long' });
     expect(text).toContain(`Planted for you on ${long.format(day)}`);

@@ -50,6 +50,22 @@ export const MATERIAL_KINDS = [
   'test',
 ] as const;
 
+/** Small things that hold others or are used up: they follow from the scape and are not seen in it. */
+export const SMALL_KINDS = [
+  'glue',
+  'fibre',
+  'mesh-bag',
+  'conditioner',
+  'pad',
+  'tie',
+  'bacteria',
+  'root-tab',
+  'plant-food',
+  'gypsum',
+  'bicarbonate',
+  'test',
+] as const satisfies readonly (typeof MATERIAL_KINDS)[number][];
+
 export const materialSchema = z.looseObject({
   id,
   kind: z.enum(MATERIAL_KINDS),

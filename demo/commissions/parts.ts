@@ -1,4 +1,5 @@
 import { dayPlus, weekdayOf, type Day } from '../../core/calendar/day';
+import { SMALL_KINDS } from '../../core/commission/catalogueSchema';
 import type { Catalogue, Commission, Option, Piece } from '../../core/commission/schema';
 import { MATERIALS } from '../catalogue/materials';
 import { PLANTS } from '../catalogue/plants';
@@ -41,20 +42,7 @@ export function catalogueFor(options: readonly Option[], year: number): Catalogu
     options.flatMap((o) => [...o.bed.map((l) => l.material), ...o.pieces.map((p) => p.material)]),
   );
   const usedPlants = new Set(options.flatMap((o) => o.plants.map((p) => p.plant)));
-  const always = [
-    'glue',
-    'fibre',
-    'mesh-bag',
-    'conditioner',
-    'pad',
-    'tie',
-    'bacteria',
-    'root-tab',
-    'plant-food',
-    'gypsum',
-    'bicarbonate',
-    'test',
-  ];
+  const always: readonly string[] = SMALL_KINDS;
   return {
     materials: MATERIALS.filter((m) => usedMaterials.has(m.id) || always.includes(m.kind)),
     plants: PLANTS.filter((p) => usedPlants.has(p.id)),

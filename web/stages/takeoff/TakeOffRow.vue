@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { plantIn } from '../../../core/catalogue/entries';
+import { SMALL_KINDS } from '../../../core/commission/catalogueSchema';
 import type { Commission, Origin } from '../../../core/commission/schema';
 import type { TakeOffLine } from '../../../core/takeoff/line';
 import { colourOf } from '../../drawing/colour';
@@ -20,21 +21,7 @@ const f = useFigures();
 const material = computed(() => props.commission.catalogue.materials.find((m) => m.id === props.line.id));
 const plant = computed(() => plantIn(props.commission, props.line.id));
 /** Small things and gear have no colour of their own in a drawing. */
-const NO_COLOUR = [
-  'glue',
-  'fibre',
-  'mesh-bag',
-  'conditioner',
-  'pad',
-  'tie',
-  'bacteria',
-  'root-tab',
-  'plant-food',
-  'gypsum',
-  'bicarbonate',
-  'test',
-  'equipment',
-];
+const NO_COLOUR: readonly string[] = [...SMALL_KINDS, 'equipment'];
 const colour = computed(
   () =>
     plant.value?.colour ??
