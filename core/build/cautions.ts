@@ -3,6 +3,7 @@ import { say, type Text } from '../words/text';
 /** The usual caution that stands at a step. None of them says that something is safe. */
 export const CAUTIONS = {
   floor: say('caution.floor'),
+  stand: say('caution.stand'),
   mains: say('caution.mains'),
   heavy: say('caution.heavy'),
   wood: say('caution.wood'),

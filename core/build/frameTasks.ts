@@ -1,3 +1,4 @@
+import { isUsualPointLoad } from '../site/floorLoad';
 import { bringing, recipeFor } from '../filling/filling';
 import { filterStateOf } from '../commission/usual';
 import { bacteriaDays } from '../regime/bacteria';
@@ -34,7 +35,7 @@ export function openingTasks(job: Job): Task[] {
       protect[1],
       RATES.protect,
       [],
-      rescape ? CAUTIONS.mains : CAUTIONS.floor,
+      rescape ? CAUTIONS.mains : isUsualPointLoad(job.survey.floorKg) ? CAUTIONS.stand : CAUTIONS.floor,
     ),
     ...(gear === 'none'
       ? []

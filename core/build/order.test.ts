@@ -164,6 +164,12 @@ describe('the order of work', () => {
     expect(doneMin).toBeLessThan(180);
   });
 
+  it('an engineer is asked from 2 kN on; what is below is furniture, and still stands in one place', () => {
+    const caution = (innerMm: object) => job({ vessel: { innerMm, waterLineMm: 250 } }).build.tasks.find((t) => t.id === 'protect')!.caution; // prettier-ignore
+    expect(caution({ length: 270, width: 270, height: 270 })).toMatch(/never on one that bends/);
+    expect(caution({ length: 2_000, width: 600, height: 600 })).toMatch(/structural engineer/);
+  });
+
   it('a task never precedes what it rests on, whatever is drawn', () => {
     const layer = fc.record({
       material: fc.constantFrom('soil', 'sand', 'scoria'),

@@ -306,6 +306,8 @@ export const BUILD = {
 
   'caution.floor':
     'A filled tank loads the floor: whether this one carries it is for a structural engineer to say. Level the stand to 2 mm a metre.',
+  'caution.stand':
+    'It weighs what furniture of that mass does, and all in one place: on a stand or board made for it, never on one that bends. Level to 2 mm a metre.',
   'caution.mains':
     'Everything electric is off and unplugged before a hand goes in; towels, not extension leads, on the floor.',
   'caution.lift':

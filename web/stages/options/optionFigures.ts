@@ -5,6 +5,7 @@ import { gasCostOf } from '../../../core/gear/gear';
 import { materialOf } from '../../../core/commission/lookup';
 import { clockOf } from '../../../core/build/buildPlan';
 import { daysFrom } from '../../../core/calendar/day';
+import { isUsualPointLoad } from '../../../core/site/floorLoad';
 import type { ShownPlan } from '../../workers/planWorker';
 
 /** One row of the side-by-side sheet for one option. */
@@ -62,7 +63,7 @@ export function figuresOf(plan: ShownPlan, option: Option, doc: Commission, says
       text: `${care.weeks[0].minutes} min in week 1`,
       below: `${care.weeks[7].minutes} min in week 8`,
     },
-    { name: 'On the floor', text: says.mass(survey.floorKg), below: 'ask a structural engineer' },
+    { name: 'On the floor', text: says.mass(survey.floorKg), below: isUsualPointLoad(survey.floorKg) ? 'as furniture of that mass' : 'ask a structural engineer' }, // prettier-ignore
     {
       name: 'To settle',
       text: settle.length === 0 ? 'nothing' : String(settle.length),
