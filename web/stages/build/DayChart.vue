@@ -79,7 +79,7 @@ const hoursOf = (min: number) =>
 
 <template>
   <div ref="box" class="chart">
-    <svg v-if="width" :width="width" :height="height" role="img" aria-label="The day on a clock">
+    <svg v-if="width" :width="width" :height="height" role="group" aria-label="The day on a clock">
       <defs>
         <pattern id="cures" width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
           <path d="M0 0 V8" stroke="var(--clay-2)" stroke-width="3" />
