@@ -17,6 +17,11 @@ import type { Task } from './task';
 
 const SET = ['stones', 'wood', 'floor-stones', 'wiggle'];
 
+/** A mat that lies under the tank already, or comes with the gear. */
+function hasMat(commission: Job['commission']): boolean {
+  return commission.vessel.mat === true || gearThere(commission, 'mat').length > 0;
+}
+
 /** What every build has: the floor and the gear before it. A tank that runs stands level and has its gear. */
 export function openingTasks(job: Job): Task[] {
   const { rescape } = job.commission.brief;
@@ -25,7 +30,7 @@ export function openingTasks(job: Job): Task[] {
   const named = unpackedDevices(job.commission).map((d) => d.name);
   const protect: [Text, Text] = rescape
     ? [say('protect.title.there'), say('protect.detail.there')]
-    : [say('protect.title'), say('protect.detail')];
+    : [say(hasMat(job.commission) ? 'protect.title.mat' : 'protect.title'), say('protect.detail')];
   return [
     whole(
       job,

@@ -1,5 +1,4 @@
 import { everythingStays, STAYING_PARTS } from '../commission/usual';
-import { gearThere } from '../gear/gear';
 import { inLitres, inMm } from '../words/measure';
 import { PRACTICE, say, type Text } from '../words/text';
 import { CAUTIONS } from './cautions';
@@ -71,20 +70,18 @@ function holding({ commission, size }: Job, waiting: Waiting): Task {
   };
 }
 
-function holdingWords(commission: Job['commission'], { where, litres, tubs, tubL, heated }: Waiting): Text {
-  const { rescape } = commission.brief;
-  const isWarmed = gearThere(commission, 'heater').length > 0;
-  const filter = say(rescape?.filterKept ? 'holding.filter' : 'holding.air');
+function holdingWords({ brief }: Job['commission'], { where, litres, tubs, tubL, hasHeater }: Waiting): Text {
+  const filter = say(brief.rescape?.filterKept ? 'holding.filter' : 'holding.air');
   if (where === 'elsewhere') return say('holding.elsewhere.detail');
-  if (where === 'stay') return stayWords(litres, isWarmed);
+  if (where === 'stay') return stayWords(litres, hasHeater);
   const values = { litres: inLitres(litres, 0), count: tubs, tub: inLitres(tubL, 0), filter };
-  return say(heated ? 'holding.tubs.detail.heated' : 'holding.tubs.detail', values);
+  return say(hasHeater ? 'holding.tubs.detail.heated' : 'holding.tubs.detail', values);
 }
 
 /** What is done for animals in what is left of the water; a tank that is drained dry leaves them none. */
-function stayWords(litres: number, isWarmed: boolean): Text {
+function stayWords(litres: number, hasHeater: boolean): Text {
   if (litres < 0.5) return say('holding.stay.dry');
-  return say(isWarmed ? 'holding.stay.detail.heater' : 'holding.stay.detail', {
+  return say(hasHeater ? 'holding.stay.detail.heater' : 'holding.stay.detail', {
     litres: inLitres(litres, 0),
   });
 }

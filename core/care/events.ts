@@ -13,12 +13,11 @@ import { waitingAnimals } from '../visit/waiting';
 import { say, type Text } from '../words/text';
 import type { Growing } from './carePlan';
 import type { Gates } from '../regime/gates';
+import { earlyTests } from '../regime/testDays';
 import { CARE_DAYS } from '../regime/waterSchools';
 
 /** Animals are let into the new water drop by drop, min (common practice). */
 const DRIP_MIN = { fish: 45, shrimps: 90 } as const;
-/** The day after both early readings. */
-const BACK_AFTER = 3;
 /** Leaves that grew above water are lost about then (common practice). */
 const MELT_AFTER = 10;
 /** The three-month review, and how far ahead the plan looks. */
@@ -82,11 +81,13 @@ function animalEvents(gates: Gates | undefined): Event[] {
   return all.filter((e) => e.wanted && e.after > 0);
 }
 
-/** Animals that were elsewhere on the day come back after the two readings that follow it. */
+/** Animals that were elsewhere come back the day after the early readings. */
 function backEvents(commission: Commission, survey: Survey): Event[] {
   const waiting = waitingAnimals(commission, survey);
   if (waiting?.where !== 'elsewhere') return [];
-  return [{ after: BACK_AFTER, what: say('event.back', { count: waiting.animals }) }];
+  return [
+    { after: Math.max(...earlyTests(commission)) + 1, what: say('event.back', { count: waiting.animals }) },
+  ];
 }
 
 /** Bacteria on the days after the build on which they are dosed. */

@@ -27,29 +27,6 @@ export const packSchema = z.looseObject({
   name: words.optional(),
 });
 
-export const MATERIAL_KINDS = [
-  'soil',
-  'base',
-  'sand',
-  'gravel',
-  'filler',
-  'stone',
-  'wood',
-  'glue',
-  'fibre',
-  'mesh-bag',
-  'conditioner',
-  'pad',
-  'tie',
-  'equipment',
-  'bacteria',
-  'root-tab',
-  'plant-food',
-  'gypsum',
-  'bicarbonate',
-  'test',
-] as const;
-
 /** Small things that hold others or are used up: they follow from the scape and are not seen in it. */
 export const SMALL_KINDS = [
   'glue',
@@ -64,7 +41,19 @@ export const SMALL_KINDS = [
   'gypsum',
   'bicarbonate',
   'test',
-] as const satisfies readonly (typeof MATERIAL_KINDS)[number][];
+] as const;
+
+export const MATERIAL_KINDS = [
+  'soil',
+  'base',
+  'sand',
+  'gravel',
+  'filler',
+  'stone',
+  'wood',
+  'equipment',
+  ...SMALL_KINDS,
+] as const;
 
 export const materialSchema = z.looseObject({
   id,

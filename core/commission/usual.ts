@@ -1,4 +1,4 @@
-import type { Brief, DosingSchool, WaterSchool } from './schema';
+import type { Brief, Commission, DosingSchool, WaterSchool } from './schema';
 
 /*
  * What a brief means where it says nothing (common practice). Stated once: the build day, the care plan and the
@@ -64,6 +64,14 @@ export function filterStateOf({
 }: Pick<Brief, 'rescape' | 'filter'>): 'new' | 'seeded' | 'mature' {
   if (rescape?.filterKept) return 'mature';
   return filter?.state ?? 'new';
+}
+
+/** A lived-in room over a year, coldest and warmest, when it was not asked, °C (common practice). */
+const USUAL_ROOM_C = [17, 26] as const;
+
+/** Coldest and warmest of the room, °C: water and tubs that stand in it are as cold as that. */
+export function roomOf({ site }: Pick<Commission, 'site'>): readonly [number, number] {
+  return site?.roomC ?? USUAL_ROOM_C;
 }
 
 /** Height of a stand when it was not measured, mm (common practice). */

@@ -1,4 +1,5 @@
 import type { Commission } from '../commission/schema';
+import { roomOf } from '../commission/usual';
 import { sharedRange, type Kept } from '../livestock/checks';
 import { keptOf } from '../livestock/kept';
 import { waterRecipe, type Recipe } from '../water/recipe';
@@ -28,8 +29,6 @@ export interface TapWater {
 const USUAL_TARGET = { celsius: 24, gh: 6, kh: 4 };
 /** Tap water of which nothing is known: middling, and as cold as a winter's main (common practice). */
 const USUAL_TAP = { gh: 10, kh: 7, coldC: 10, hotC: 55 };
-/** RO water stands in the room (common practice). */
-const USUAL_ROOM_C = 19;
 /** Litres a minute: a hose at a gentle fill; a can carried and poured. */
 export const HOSE_L_PER_MIN = 3;
 export const CAN_L = 10;
@@ -84,7 +83,8 @@ export function recipeFor(commission: Commission, litres: number): Recipe {
   return waterRecipe({
     litres,
     tap: tapOf(commission),
-    ...(commission.site?.ro ? { roC: commission.site.roomC?.[0] ?? USUAL_ROOM_C } : {}),
+    // RO water stands in the room, in the coldest of it.
+    ...(commission.site?.ro ? { roC: roomOf(commission)[0] } : {}),
     target: waterTarget(commission),
   });
 }

@@ -1,5 +1,5 @@
 import type { Commission } from '../commission/schema';
-import { everythingStays } from '../commission/usual';
+import { everythingStays, waitingOf } from '../commission/usual';
 import type { Survey } from '../survey/survey';
 import { waterByHeight } from '../survey/waterByHeight';
 
@@ -59,10 +59,10 @@ function worksOut(commission: Commission, survey: Survey): FirstFill {
 
 /** As said; otherwise half where the bed stays or the animals do, and to the glass where the bed goes. */
 function drainHeight({ brief, vessel }: Commission): number {
-  const { stays, animals, drainToMm, waterKept } = brief.rescape!;
+  const { stays, drainToMm, waterKept } = brief.rescape!;
   if (drainToMm !== undefined) return Math.min(drainToMm, vessel.waterLineMm);
   if (everythingStays(brief) && stays.includes('water') && waterKept === undefined) return vessel.waterLineMm;
-  return stays.includes('substrate') || animals === 'stay' ? HALF * vessel.waterLineMm : 0;
+  return stays.includes('substrate') || waitingOf(brief) === 'stay' ? HALF * vessel.waterLineMm : 0;
 }
 
 /** Water that is still in the tank when it stands at a height: above the bed and, where the bed stays, in it. */

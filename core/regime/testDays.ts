@@ -1,5 +1,5 @@
 import type { Gates } from './gates';
-import { filterStateOf, livesThrough, waterSchoolOf } from '../commission/usual';
+import { filterStateOf, livesThrough, waitingOf, waterSchoolOf } from '../commission/usual';
 import type { Commission } from '../commission/schema';
 import { CARE_DAYS, type Change } from './waterSchools';
 
@@ -46,11 +46,11 @@ export function testedBefore(
 const FISH_IN_TESTS = [1, 2, 3, 4, 5, 6, 7];
 
 /**
- * Days on which a reading decides something at once: the first two where animals live through the work, the first week with
+ * Days on which a reading decides something at once: the first two where animals live through the work or come back from elsewhere, the first week with
  * fish in from the first day, the first day before any come on a mature filter.
  */
 export function earlyTests({ brief }: Commission): number[] {
-  if (livesThrough(brief)) return [1, 2];
+  if (livesThrough(brief) || waitingOf(brief) === 'elsewhere') return [1, 2];
   if (waterSchoolOf(brief) === 'fish-in') return FISH_IN_TESTS;
   const coming = (brief.livestock ?? []).some((s) => !s.present);
   return filterStateOf(brief) === 'mature' && coming ? [1] : [];

@@ -16,6 +16,8 @@ export interface TakeOffLine {
   measured: Quantity;
   needed: Quantity;
   packs: PackCount[];
+  /** What those hold, in the unit of the need. */
+  bought: number;
   /** The same in words: "3 × 9 L bag"; left out where nothing is bought. */
   packWords?: Text;
   priceMinor: number;
@@ -73,6 +75,7 @@ export function lineOf(need: Need): TakeOffLine {
     ...rest,
     workings: steps,
     packs: counts,
+    bought,
     ...(packWords ? { packWords } : {}),
     ...(laterDays ? { laterDays } : {}),
     ...(soakDays ? { soakDays } : {}),

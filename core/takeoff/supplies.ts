@@ -35,8 +35,7 @@ function supplyLine(commission: Commission, survey: Survey, used: UsedUp): TakeO
     packs: material?.packs,
     workings: [...ahead(commission, survey, used), ...spans(used)],
   });
-  const bought = line.packs.reduce((sum, c) => sum + c.count * material!.packs!.find((p) => p.id === c.pack)!.size, 0); // prettier-ignore
-  const weeks = bought > 0 ? lastsWeeks(used, bought) : undefined;
+  const weeks = line.bought > 0 ? lastsWeeks(used, line.bought) : undefined;
   return weeks === undefined
     ? line
     : { ...line, workings: [...line.workings, { step: say('supply.lasts'), value: weeks, unit: 'week' }] };

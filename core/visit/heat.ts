@@ -1,4 +1,5 @@
 import type { Commission } from '../commission/schema';
+import { roomOf } from '../commission/usual';
 import { perimeter } from '../geometry/offset';
 import { polygonArea } from '../geometry/polygon';
 import {
@@ -40,9 +41,6 @@ export interface HeatPlan {
   findings: Finding[];
 }
 
-/** A lived-in room over a year, when it was not asked (common practice). */
-export const USUAL_ROOM_C = [17, 26] as const;
-
 /** Panes that water touches and the open surface, m². */
 export function wetted({ vessel }: Commission): HeatAsk {
   const floor = footprint(vessel);
@@ -57,7 +55,7 @@ export function wetted({ vessel }: Commission): HeatAsk {
 /** Heater and cooling from the room's range: U·A·ΔT, evaporation, and the rule of thumb beside it. */
 export function heatPlan(commission: Commission, survey: Survey): HeatPlan {
   const { site, vessel } = commission;
-  const roomC = site?.roomC ?? USUAL_ROOM_C;
+  const roomC = roomOf(commission);
   const waterC = waterTarget(commission).celsius;
   const ask = wetted(commission);
   const loss = heatLoss(ask, waterC, roomC[0]);

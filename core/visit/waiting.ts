@@ -1,8 +1,8 @@
 import type { Commission } from '../commission/schema';
-import { everythingStays, waitingOf, type WaitWhere } from '../commission/usual';
+import { everythingStays, roomOf, waitingOf, type WaitWhere } from '../commission/usual';
 import { firstFill } from '../filling/firstFill';
 import { waterTarget } from '../filling/filling';
-import { gearOf } from '../gear/gear';
+import { gearThere, isBought } from '../gear/gear';
 import { grownFishMm } from '../livestock/checks';
 import { keptOf } from '../livestock/kept';
 import { hoursToLose } from '../site/cooling';
@@ -11,7 +11,6 @@ import type { Survey } from '../survey/survey';
 import { perimeter } from '../geometry/offset';
 import { polygonArea } from '../geometry/polygon';
 import { footprint } from '../vessel/footprint';
-import { USUAL_ROOM_C } from './heat';
 
 /** Tub for animals that wait, L for each centimetre of grown fish (common practice: half the usual). */
 const HOLDING_L_PER_CM = 0.5;
@@ -31,8 +30,8 @@ export interface Waiting {
   wantedL: number;
   tubs: number;
   tubL: number;
-  /** Whether a heater that is there warms the tub meanwhile. */
-  heated: boolean;
+  /** A heater runs there already: it warms the tub meanwhile, or is in what is left of the water. */
+  hasHeater: boolean;
   /** Minutes until that water has lost what they bear, in the coldest of the room; Infinity where it never does. */
   limitMin: number;
 }
@@ -51,10 +50,9 @@ export function waitingAnimals(commission: Commission, survey: Survey): Waiting 
   const litres = where === 'tubs' ? (rescape.holdingL ?? wantedL) : where === 'stay' ? fill.remainsL : 0;
   const tubL = Math.min(fill.tubL, litres);
   const tubs = where === 'tubs' ? Math.ceil(litres / fill.tubL - 1e-9) : 0;
-  const heated =
-    where === 'tubs' && gearOf(commission).some((g) => g.kind === 'heater' && g.origin === 'here');
+  const hasHeater = gearThere(commission, 'heater').some((g) => !isBought(g));
   const wattsPerK = where === 'stay' ? inTankWPerK(commission, fill.drainToMm) : tubs * tubWPerK(litres / Math.max(1, tubs)); // prettier-ignore
-  const roomC = (commission.site?.roomC ?? USUAL_ROOM_C)[0];
+  const [roomC] = roomOf(commission);
   const hours = litres > 0 ? hoursToLose({ litres, wattsPerK }, waterTarget(commission).celsius, roomC, BEARS_C) : Infinity; // prettier-ignore
   return {
     where,
@@ -64,8 +62,8 @@ export function waitingAnimals(commission: Commission, survey: Survey): Waiting 
     wantedL,
     tubs,
     tubL,
-    heated,
-    limitMin: heated ? Infinity : Math.floor(hours * 60),
+    hasHeater,
+    limitMin: where === 'tubs' && hasHeater ? Infinity : Math.floor(hours * 60),
   };
 }
 

@@ -1,4 +1,4 @@
-import { closeSync, existsSync, fsyncSync, mkdirSync, openSync, readFileSync, renameSync, utimesSync, writeSync } from 'node:fs'; // prettier-ignore
+import { closeSync, existsSync, fsyncSync, mkdirSync, openSync, readFileSync, renameSync, rmSync, utimesSync, writeSync } from 'node:fs'; // prettier-ignore
 import { readdir, rm, stat } from 'node:fs/promises';
 import { join } from 'node:path';
 import { threadId } from 'node:worker_threads';
@@ -62,7 +62,10 @@ export function meshesIn(folder: string): Meshes {
     bytesOf,
     async draw(name) {
       const file = meshFile(folder, name, 'drawn');
-      if (!existsSync(file)) written(file, meshBytes(await drawnMesh(meshOfBytes(bytesOf(name)))));
+      if (existsSync(file)) return;
+      written(file, meshBytes(await drawnMesh(meshOfBytes(bytesOf(name)))));
+      // Deleted meanwhile: nothing of it stays behind.
+      if (!existsSync(meshFile(folder, name, 'json'))) rmSync(file, { force: true });
     },
     faultsOf: (commission) => scanFaults(commission, figuresOf),
     async keep(name, bytes, { triangles, sizeMm, volumeL }) {

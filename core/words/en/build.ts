@@ -42,7 +42,8 @@ export const BUILD = {
   'count.plugs': '{count, plural, one {# plug} other {# plugs}}',
   'count.packs': '{count, plural, one {# pack} other {# packs}}',
 
-  'protect.title': 'Floor sheet, stand level, mat',
+  'protect.title': 'Floor sheet, stand level',
+  'protect.title.mat': 'Floor sheet, stand level, mat',
   'protect.short': 'Floor sheet',
   'protect.title.there': 'Floor sheet, towels, lid off',
   'protect.detail.there': 'the stand stays as it is; lamp up, everything off the mains',

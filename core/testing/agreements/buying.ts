@@ -1,0 +1,111 @@
+import { daysFrom, dayPlus } from '../../calendar/day';
+import { materialOfKind, optionOf } from '../../commission/lookup';
+import { layerOrigin, pieceOrigin, pieceState, plantingOrigin } from '../../commission/origin';
+import type { SupplyKind } from '../../commission/schema';
+import { gearOf } from '../../gear/gear';
+import { bacteriaDays } from '../../regime/bacteria';
+import { plantingSequence } from '../../survey/plantingSequence';
+import { soakingOf } from '../../survey/soaking';
+import { laterLayers } from '../../takeoff/later';
+import { poursOf } from '../../takeoff/pours';
+import { words, task, careDays, events, near, TODAY, type Agreements } from './planned';
+
+/** What is bought against what is poured, set, planted, used up: no more, no less, in time. */
+export const BUYING: Agreements = {
+  'a layer is poured on the day or on its visit, and in all as much as the take-off brings': (c) => {
+    const late = new Set(laterLayers(c.doc, c.p.survey).map((l) => l.id));
+    return poursOf(c.doc, c.p.survey).filter(({ layer, task: id, role, litres }) => {
+      if (late.has(layer)) return task(c, id) !== undefined || !c.p.build.visits.some((v) => v.afterDays === laterLayers(c.doc, c.p.survey).find((l) => l.id === layer)!.afterDays); // prettier-ignore
+      if (role === 'filler') return false;
+      const said = role === 'soil' ? [task(c, 'soil'), task(c, 'gaps')] : [task(c, id)];
+      return !near(
+        said.reduce((n, t) => n + (t?.workings[0].value ?? 0), 0),
+        litres,
+        1e-6,
+      );
+    });
+  },
+  'every layer, stone and plant that is bought has its line, and none that is not': (c) => {
+    const option = optionOf(c.doc, c.p.survey.optionId);
+    const has = (id: string) => c.p.takeOff.lines.find((l) => l.id === id);
+    const bought = [
+      ...option.bed.filter((l) => layerOrigin(c.doc.brief, l) === 'bought').map((l) => l.material),
+      ...option.plants.filter((q) => plantingOrigin(c.doc.brief, q) === 'bought').map((q) => q.plant),
+    ];
+    return bought.filter((id) => !has(id));
+  },
+  'a device is bought when it says so, and by nothing else': (c) => {
+    const lines = c.p.takeOff.lines.filter((l) => l.kind === 'gear').map((l) => l.id);
+    const own = gearOf(c.doc)
+      .filter((g) => g.origin === 'bought')
+      .map((g) => g.article?.id ?? `gear-${g.id}`);
+    return lines.filter((id) => !own.includes(id)).concat(own.filter((id) => !lines.includes(id)));
+  },
+  'bacteria are dosed where they are bought, and bought where they are dosed': (c) => {
+    const line = c.p.takeOff.lines.find((l) => l.id === 'bac');
+    const dosed = events(c).some(([, e]) => /bacteria/i.test(e)) || /bacteria/.test(words(task(c, 'start')?.detail ?? '')); // prettier-ignore
+    return Boolean(line) === bacteriaDays(c.doc).length > 0 && Boolean(line) === dosed ? [] : [[line, dosed]];
+  },
+  'what the guide uses up is bought for its whole span, and nothing else of the kind': (c) => {
+    const days = careDays(c);
+    const food = days.reduce((n, d) => n + d.doses, 0) * (c.p.care.dosing.mlADose ?? 0);
+    const tests = days.filter((d) => d.test).length;
+    const own = new Map(c.p.care.supplies.map((s) => [s.kind, s.value]));
+    const lines = new Map(c.p.takeOff.lines.map((l) => [l.id, l.needed.value]));
+    const idOf = (kind: SupplyKind) => materialOfKind(c.doc, kind)?.id ?? kind;
+    const isKit = gearOf(c.doc).some((g) => g.kind === 'test-kit');
+    return [
+      ['plant-food', food, own.get('plant-food') ?? 0, lines.get(idOf('plant-food')) ?? 0],
+      ['test', tests, own.get('test') ?? 0, isKit ? tests : (lines.get(idOf('test')) ?? 0)],
+    ].filter(([, used, said, bought]) => !near(used as number, said as number) || !near(used as number, bought as number)); // prettier-ignore
+  },
+  'nothing is needed later than what needs it, or comes after it is needed': (c) =>
+    c.p.order.suppliers.flatMap(
+      (s) =>
+      s.lines.filter((l) => (l.arriveBy && l.arriveBy > l.neededOn) || (l.orderBy && l.arriveBy && l.orderBy > l.arriveBy)), // prettier-ignore
+    ),
+  'what is set, poured or planted is ordered for the day on which it goes in': (c) => {
+    const firsts = new Map<string, number>();
+    const note = (id: string, after: number) => firsts.set(id, Math.min(after, firsts.get(id) ?? Infinity));
+    for (const t of plantingSequence(c.doc, c.p.survey)) if (plantingOrigin(c.doc.brief, t.planting) === 'bought') note(t.plant.id, t.afterDays!); // prettier-ignore
+    return c.p.order.suppliers
+      .flatMap((s) => s.lines)
+      .filter((l) => firsts.has(l.line) && daysFrom(c.doc.brief.buildDay, l.neededOn) > firsts.get(l.line)!);
+  },
+  'only dry wood that is brought and would float is soaked': (c) => {
+    const option = optionOf(c.doc, c.p.survey.optionId);
+    const soaked = c.p.build.beforehand
+      .filter((b) => b.kind === 'soak')
+      .map((b) => words(b.title))
+      .join(' ');
+    return option.pieces.filter((q) => {
+      const from = pieceOrigin(c.doc, q);
+      const floats = c.p.survey.groups.find((g) => g.pieces.includes(q.id))!.floats;
+      return (
+        new RegExp(`${q.id}\\b`).test(soaked) && (from === 'here' || pieceState(q, from) !== 'dry' || !floats)
+      );
+    });
+  },
+  'what would float soaks, and is ordered and set aside in time for it': (c) => {
+    const soaking = soakingOf(c.doc, c.p.survey);
+    const option = optionOf(c.doc, c.p.survey.optionId);
+    const soak = c.p.build.beforehand.filter((b) => b.kind === 'soak');
+    const aside = c.p.build.beforehand.filter((b) => b.kind === 'client' || b.kind === 'reserve');
+    return [...soaking].filter(([id, days]) => {
+      const own = soak.find((b) => new RegExp(`${id}\\b`).test(words(b.title)));
+      const from = pieceOrigin(
+        c.doc,
+        option.pieces.find((q) => q.id === id)!,
+      );
+      const asked = aside.find((b) => b.kind === (from === 'stock' ? 'reserve' : 'client'));
+      const lines = c.p.order.suppliers.flatMap((s) => s.lines).filter((l) => l.line === 'branch');
+      const floats = c.p.survey.groups.find((g) => g.pieces.includes(id))!.floats;
+      if (!floats || own?.day !== dayPlus(c.doc.brief.buildDay, -days)) return true;
+      return from === 'bought' ? lines.some((l) => l.neededOn > own.day) : !asked || asked.day >= own.day;
+    });
+  },
+  'what should have begun before today is said': (c) => {
+    const past = c.p.build.beforehand.filter((b) => b.day < TODAY);
+    return past.length === c.p.findings.filter((f) => f.id === 'build.past').length ? [] : past;
+  },
+};

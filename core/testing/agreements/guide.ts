@@ -1,0 +1,44 @@
+import { daysFrom } from '../../calendar/day';
+import { plan, type Plan } from '../../pipeline/plan';
+import { jobDocument } from '../anyJob';
+import { words, careDays, events, TODAY, type Agreements } from './planned';
+
+/** What the guide and the findings say. */
+export const GUIDE: Agreements = {
+  'animals that live in it are not told to come, and those that come come when they may': (c) => {
+    const coming = (c.doc.brief.livestock ?? []).filter((s) => !s.present);
+    const { stock } = c.p.care;
+    const all = c.doc.brief.livestock ?? [];
+    if (all.length > 0 && coming.length === 0) return stock || events(c).some(([, e]) => /may come/.test(e)) ? ['told to come'] : []; // prettier-ignore
+    return events(c).filter(([d, e]) => {
+      const from = /^fish/.test(e) ? stock?.fishFrom : /^shrimps/.test(e) ? stock?.shrimpsFrom : undefined;
+      return from !== undefined && daysFrom(c.doc.brief.buildDay, from) !== d;
+    });
+  },
+  'a reading stands just before animals come': (c) =>
+    events(c).filter(([d, e]) => /may come/.test(e) && d <= 56 && !careDays(c).some((t) => t.test && t.afterDays <= d && t.afterDays >= d - 3)), // prettier-ignore
+  'a finding is said once of one place, and says something': (c) => {
+    const said = c.p.findings.map((f) => `${f.id} ${JSON.stringify(f.at)} ${words(f.says)}`);
+    return said.filter((s, i) => said.indexOf(s) !== i || s.endsWith(' '));
+  },
+  'the same follows whatever things are called': (c) => {
+    // Planned once more: a part of the jobs will do.
+    if (c.i % 5 !== 0) return [];
+    // Names that say nothing, and names that say something else.
+    const lies = ['heater', 'pump', 'LED lamp', 'CO2 valve', 'skimmer'];
+    const named = jobDocument(c.drawn, (what, i) =>
+      what.startsWith('device') ? `${lies[i % lies.length]} ${i}` : `Zq${[...what].length}x${i}`,
+    );
+    const other = plan(named, { today: TODAY, cellMm: 20 });
+    const figures = (p: Plan) => [
+      p.findings.map((f) => [f.id, f.measured]),
+      p.build.tasks.map((t) => [t.id, t.minutes, t.startMin]),
+      p.takeOff.lines.map((l) => [l.id, l.needed.value, l.priceMinor]),
+      p.care.weeks.map((w) => [w.minutes, w.hours]),
+      p.visit.heat.devicesW,
+      p.build.beforehand.map((b) => [b.kind, b.day]),
+    ];
+    const [a, b] = [figures(c.p), figures(other)];
+    return a.flatMap((part, i) => (JSON.stringify(part) === JSON.stringify(b[i]) ? [] : [[part, b[i]]]));
+  },
+};
