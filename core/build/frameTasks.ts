@@ -2,7 +2,7 @@ import { isUsualPointLoad } from '../site/floorLoad';
 import { bringing, recipeFor } from '../filling/filling';
 import { filterStateOf } from '../commission/usual';
 import { bacteriaDays } from '../regime/bacteria';
-import { gasFromDay, gearOf, gearThere, lateDevices, unpackedDevices } from '../gear/gear';
+import { gasFromDay, gearOf, gearThere, hasGasSource, lateDevices, unpackedDevices } from '../gear/gear';
 import { lightOf } from '../light/photoperiod';
 import { waterByHeight } from '../survey/waterByHeight';
 import { inCelsius, inLitres, inMm } from '../words/measure';
@@ -145,11 +145,6 @@ function equipmentWords({ commission }: Job): Text {
 }
 
 /** What is started, of what there is: nothing that is not listed is named, and what comes later is. */
-/** Gas to be opened: a set that is listed, or a job of which no gear is listed at all. */
-function hasGas(commission: Job['commission']): boolean {
-  return gearOf(commission).length === 0 || gearThere(commission, 'co2').length > 0;
-}
-
 function startWords({ commission }: Job): Text {
   const { brief } = commission;
   const on = gearThere(commission, 'filter', 'heater', 'lamp').map((g) => g.name);
@@ -158,7 +153,7 @@ function startWords({ commission }: Job): Text {
   const steps = [
     ...(moved ? [say('start.media.wet')] : newMedia ? [say('start.media')] : []),
     ...(on.length > 0 ? [say('start.on', { devices: on })] : []),
-    ...(gasFromDay(commission) === 0 && hasGas(commission) ? [say('start.gas')] : []),
+    ...(gasFromDay(commission) === 0 && hasGasSource(commission) ? [say('start.gas')] : []),
     ...(bacteriaDays(commission).includes(0) ? [say('start.bacteria')] : []),
     ...(brief.rescape ? [say('start.temperature')] : []),
     ...(gearThere(commission, 'timer').length > 0 ? [say('start.timer')] : []),

@@ -215,3 +215,20 @@ describe('what a job takes for granted', () => {
     expect(listed(background)).toEqual([]);
   });
 });
+
+describe('gas that is wanted', () => {
+  const lamp = { id: 'l', kind: 'lamp', name: 'Lamp', watts: 30 };
+  const set = { id: 'g', kind: 'co2', name: 'Set', part: 'set', watts: 5 };
+  const opened = (brief: object, ...devices: object[]) =>
+    /CO2 slowly/.test(job({ brief: { co2: true, ...brief }, site: { devices } }).build.tasks.find((t) => t.id === 'start')!.detail); // prettier-ignore
+
+  it('is opened where it is listed, quoted, runs there already, or no list was begun; and missed where none is', () => {
+    expect(opened({}, lamp, set)).toBe(true);
+    expect(opened({ co2CostMinor: 30_000 }, lamp)).toBe(true);
+    expect(opened({ rescape: { stays: ['wood'], filterKept: true } }, lamp)).toBe(true);
+    expect(opened({})).toBe(true);
+    expect(opened({}, lamp)).toBe(false);
+    const ids = job({ brief: { co2: true }, site: { devices: [lamp] } }).findings.map((f) => f.id);
+    expect(ids).toContain('gear.co2.none');
+  });
+});

@@ -129,6 +129,17 @@ export function lateDevices(commission: Asked): readonly Gear[] {
   return gearOf(commission).filter((g) => g.late);
 }
 
+/**
+ * Whether the gas that is wanted has a source: a set on the list, one that was quoted, that of a tank that runs. A list that
+ * nobody has begun says nothing against it.
+ */
+export function hasGasSource(commission: Asked): boolean {
+  const { brief } = commission;
+  if (!brief.co2) return false;
+  const all = gearOf(commission);
+  return all.length === 0 || brief.rescape !== undefined || brief.co2CostMinor !== undefined || all.some((g) => g.kind === 'co2'); // prettier-ignore
+}
+
 /** Days after the build from which gas is on: as the brief has it, and not before it has come; undefined where there is none. */
 export function gasFromDay(commission: Asked): number | undefined {
   const { brief } = commission;

@@ -7,7 +7,7 @@ import type { Finding } from '../words/finding';
 import { inLitres, inMm } from '../words/measure';
 import { PRACTICE, say, type Text } from '../words/text';
 import { CO2_PARTS } from '../commission/primitives';
-import { gearOf, isWholeSet, type Device, type Gear, type GearKind } from './gear';
+import { gearOf, hasGasSource, isWholeSet, type Device, type Gear, type GearKind } from './gear';
 import { TURNOVER } from './propose';
 
 /** Room that a hand needs to reach a device, mm (common practice). */
@@ -33,8 +33,7 @@ function gasFindings(commission: Commission): Finding[] {
   if (!brief.co2) return [];
   const all = gearOf(commission);
   const gas = all.filter((g) => g.kind === 'co2');
-  if (gas.length === 0)
-    return all.length > 0 && !brief.rescape && brief.co2CostMinor === undefined ? [noGas] : [];
+  if (gas.length === 0) return hasGasSource(commission) ? [] : [noGas];
   if (gas.some((g) => isWholeSet(g, gas))) return [];
   const missing = CO2_PARTS.filter((part) => !gas.some((g) => g.part === part));
   if (missing.length === 0) return [];

@@ -119,8 +119,6 @@ function keyed(event: KeyboardEvent): void {
 
 <style scoped>
 :deep(input::placeholder) {
-  opacity: 1;
-  color: var(--ink-2);
   font-weight: 400;
 }
 .narrow {

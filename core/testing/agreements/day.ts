@@ -68,7 +68,14 @@ export const DAY: Agreements = {
     return [
       /heater/i.test(said) && !kinds.has('heater') ? 'heater' : '',
       /bacteria/i.test(said) && !bacteriaDays(c.doc).includes(0) ? 'bacteria' : '',
-      /CO2/.test(said) && (!c.doc.brief.co2 || (kinds.size > 0 && !kinds.has('co2'))) ? 'CO2' : '',
+      /CO2/.test(said) &&
+      (!c.doc.brief.co2 ||
+        (kinds.size > 0 &&
+          !kinds.has('co2') &&
+          !c.doc.brief.rescape &&
+          c.doc.brief.co2CostMinor === undefined))
+        ? 'CO2'
+        : '',
       /\bmat\b/.test(said) && !kinds.has('mat') && !c.doc.vessel.mat ? 'mat' : '',
     ].filter(Boolean);
   },
