@@ -53,7 +53,7 @@ export function columnsOf(
   if (shape.kind === 'ellipsoid') spans = ellipsoidSpans(grid, shape.sizeMm, matrix);
   else {
     const solid = solidMesh(shape);
-    const mesh = { ...solid, vertices: turned(solid.vertices, matrix) };
+    const mesh: Mesh = { vertices: turned(solid.vertices, matrix), faces: solid.faces };
     const crossings = crossingsOf(grid, mesh);
     if (crossings > MOST_CROSSINGS) grid = gridOf(extent, step * Math.sqrt(crossings / MOST_CROSSINGS));
     spans = meshSpans(grid, mesh);
@@ -62,7 +62,10 @@ export function columnsOf(
   for (let k = 0; k < spans.lo.length; k++) sum += spans.hi[k] - spans.lo[k];
   const counted = sum * grid.dxMm * grid.dyMm;
   const volumeMm3 = exact ?? counted;
-  return { ...grid, ...spans, extent, volumeMm3, columnMm2: sum > 0 ? volumeMm3 / sum : 0 };
+  const { columns, rows, x0, y0, dxMm, dyMm } = grid;
+  const { first, lo, hi } = spans;
+  const columnMm2 = sum > 0 ? volumeMm3 / sum : 0;
+  return { columns, rows, x0, y0, dxMm, dyMm, first, lo, hi, extent, volumeMm3, columnMm2 };
 }
 
 /** Volumes that only columns can measure. */

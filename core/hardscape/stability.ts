@@ -170,11 +170,15 @@ const middles = new WeakMap<Columns, readonly [number, number, number]>();
 export function middleOf(columns: Columns): readonly [number, number, number] {
   const known = middles.get(columns);
   if (known) return known;
-  let [sum, sx, sy, sz] = [0, 0, 0, 0];
+  let sum = 0;
+  let sx = 0;
+  let sy = 0;
+  let sz = 0;
   for (let row = 0, c = 0; row < columns.rows; row++)
     for (let column = 0; column < columns.columns; column++, c++)
       for (let k = columns.first[c]; k < columns.first[c + 1]; k++) {
-        const [lo, hi] = [columns.lo[k], columns.hi[k]];
+        const lo = columns.lo[k];
+        const hi = columns.hi[k];
         sum += hi - lo;
         sx += (hi - lo) * (columns.x0 + column * columns.dxMm);
         sy += (hi - lo) * (columns.y0 + row * columns.dyMm);

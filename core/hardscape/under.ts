@@ -1,5 +1,5 @@
 import { cellAt, onFloor, regionHas, type BedField } from '../substrate/bedField';
-import { layersAt } from '../substrate/stack';
+import { DrawnAlong, layersAt } from '../substrate/stack';
 import type { Standing } from './settle';
 
 /** Columns of a piece up to which the bed under each is kept once it was asked; roots have far more. */
@@ -17,17 +17,25 @@ export class Under {
   private readonly inside: Uint8Array;
   /** Of each column what is known; empty where nothing is kept. */
   private readonly known: Uint8Array;
+  /** The drawn tops along the row last asked; at one spot where nothing is kept, which is asked here and there. */
+  private readonly drawn: DrawnAlong;
+  private readonly xsMm: Float64Array;
+  private drawnRow = -1;
 
   constructor(
     private readonly field: BedField,
     private readonly standing: Standing,
   ) {
-    const { columns, rows } = standing.columns;
+    const { columns, rows, x0, dxMm } = standing.columns;
     this.layers = field.stack.count;
     const kept = columns * rows <= MOST_KEPT ? columns * rows : 0;
     this.inside = new Uint8Array(field.stack.count).fill(1);
     this.tops = new Float64Array(field.stack.count * Math.max(1, kept));
     this.known = new Uint8Array(kept);
+    this.xsMm = new Float64Array(kept > 0 ? columns : 1);
+    for (let column = 0; column < this.xsMm.length; column++)
+      this.xsMm[column] = standing.xMm + x0 + column * dxMm;
+    this.drawn = new DrawnAlong(field.stack, this.xsMm);
   }
 
   /** Asks one column; false beyond the glass. */
@@ -55,7 +63,19 @@ export class Under {
       const region = stack.regions[i];
       if (region) inside[i] = regionHas(region, coverage[i]![cell], x, y) ? 1 : 0;
     }
-    layersAt(stack, x, y, inside, this.tops, this.from);
+    layersAt(stack, this.drawn, this.draw(row, column, x, y), inside, this.tops, this.from);
     return true;
+  }
+
+  /** Sees to it that a column's drawn tops are there; answers at which spot of the line. */
+  private draw(row: number, column: number, x: number, y: number): number {
+    if (this.known.length === 0) {
+      this.xsMm[0] = x;
+      this.drawn.at(y);
+      return 0;
+    }
+    if (row !== this.drawnRow) this.drawn.at(y);
+    this.drawnRow = row;
+    return column;
   }
 }

@@ -2,7 +2,7 @@ import { cellCoverage } from '../geometry/coverage';
 import { polygonContains, type Polygon } from '../geometry/polygon';
 import { seeded } from '../geometry/seeded';
 import { floorShare, surfaceAt, type BedField } from '../substrate/bedField';
-import { slopeFactor } from './region';
+import { slopeFactors } from './region';
 
 /** Where plugs go: x, y and z of each, mm, one after another. */
 export type Spots = Float64Array;
@@ -56,7 +56,7 @@ function freeCells(field: BedField, region: Polygon, taken?: Float64Array) {
   for (let cell = 0; cell < share.length; cell++) {
     const free = share[cell] * floorShare(field, cell) * (1 - (taken?.[cell] ?? 0));
     if (free < 0.02) continue;
-    area += free * cellMm2 * slopeFactor(field, cell % field.columns, Math.floor(cell / field.columns));
+    area += free * cellMm2 * slopeFactors(field)[cell];
     cells.push(cell);
     upTo.push(area);
   }

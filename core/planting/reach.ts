@@ -1,7 +1,7 @@
 import { cellCoverage } from '../geometry/coverage';
 import type { Polygon } from '../geometry/polygon';
 import { floorShare, type BedField } from '../substrate/bedField';
-import { slopeFactor } from './region';
+import { slopeFactors } from './region';
 
 /**
  * How far back from the front glass plugs of a region reach that suffice for a share of it, mm: up to there lies that share
@@ -35,7 +35,7 @@ function freeByRow(field: BedField, region: Polygon, taken?: Float64Array): numb
     const free = covered[cell] * floorShare(field, cell) * (1 - (taken?.[cell] ?? 0));
     if (free <= 0) continue;
     const row = Math.floor(cell / field.columns);
-    rows[row] += free * field.dxMm * field.dyMm * slopeFactor(field, cell % field.columns, row);
+    rows[row] += free * field.dxMm * field.dyMm * slopeFactors(field)[cell];
   }
   return rows;
 }

@@ -12,24 +12,31 @@ import { cellGradient } from '../substrate/slope';
  */
 export function slopedAreaMm2(field: BedField, share: Float64Array): number {
   const cellMm2 = field.dxMm * field.dyMm;
+  const factors = slopeFactors(field);
   let area = 0;
-  for (let row = 0, cell = 0; row < field.rows; row++) {
-    for (let column = 0; column < field.columns; column++, cell++) {
-      const part = share[cell] * floorShare(field, cell);
-      if (part > 0) area += part * cellMm2 * slopeFactor(field, column, row);
-    }
-  }
+  for (let cell = 0; cell < share.length; cell++)
+    if (share[cell] > 0) area += share[cell] * floorShare(field, cell) * cellMm2 * factors[cell];
   return area;
 }
 
+const factorsOf = new WeakMap<BedField, Float64Array>();
+
 /**
- * Surface for each square of plan, at most that of a 45° bed: where the bed ends in a step the corners of
- * one cell stand on both of its sides, and nobody plants the face of a step.
+ * Surface for each square of plan in every cell, at most that of a 45° bed: where the bed ends in a step the corners of
+ * one cell stand on both of its sides, and nobody plants the face of a step. Worked out once for a bed.
  */
-export function slopeFactor(field: BedField, column: number, row: number): number {
-  const [gx, gy] = cellGradient(field, column, row);
-  return Math.min(Math.SQRT2, Math.sqrt(1 + gx * gx + gy * gy));
-}
+export function slopeFactors(field: BedField): Float64Array {
+  const known = factorsOf.get(field);
+  if (known) return known;
+  const factors = new Float64Array(field.columns * field.rows);
+  for (let row = 0, cell = 0; row < field.rows; row++)
+    for (let column = 0; column < field.columns; column++, cell++) {
+      const [gx, gy] = cellGradient(field, column, row);
+      factors[cell] = Math.min(Math.SQRT2, Math.sqrt(1 + gx * gx + gy * gy));
+    }
+  factorsOf.set(field, factors);
+  return factors;
+} // prettier-ignore
 
 /** A depth of soil and where it was found. */
 export interface DepthSpot {

@@ -3,7 +3,7 @@ import { crossingsAt, polygonContains, type Polygon } from '../geometry/polygon'
 import { displayOutline, isPlainBox } from '../vessel/display';
 import type { Layer, Vessel } from '../commission/schema';
 import { floorCells } from './cells';
-import { layersAt, regionsAt, stackOf, type Stack } from './stack';
+import { DrawnAlong, layersAt, stackOf, type Stack } from './stack';
 
 /**
  * The bed as a height field over the floor, before pieces stand in it. Cells carry means, for volumes and
@@ -42,8 +42,14 @@ export function bedField(vessel: Vessel, bed: readonly Layer[], cellMm?: number)
   const stack = stackOf(bed, vessel);
   const size = cells.columns * cells.rows;
   const corners = (cells.columns + 1) * (cells.rows + 1);
+  // Written out property by property: of an object that another is spread into the engine makes a new kind each time,
+  // and throws away what it had compiled for the one before.
   const field: BedField = {
-    ...cells,
+    columns: cells.columns,
+    rows: cells.rows,
+    dxMm: cells.dxMm,
+    dyMm: cells.dyMm,
+    floor: floorOf(vessel, cells),
     stack,
     coverage: stack.regions.map((region) => (region ? cellCoverage(cells, region) : undefined)),
     cellMm: Math.max(cells.dxMm, cells.dyMm),
@@ -54,8 +60,6 @@ export function bedField(vessel: Vessel, bed: readonly Layer[], cellMm?: number)
     cornerLayer: new Int8Array(corners).fill(-1),
     cornerCut: new Int8Array(corners).fill(-1),
   };
-  const floor = floorOf(vessel, field);
-  if (floor) field.floor = floor;
   fillCells(field);
   fillCorners(field);
   return field;
@@ -95,12 +99,15 @@ export function onFloor(field: BedField, x: number, y: number): boolean {
   return !field.floor || regionHas(field.floor.outline, field.floor.share[cellAt(field, x, y)], x, y);
 }
 
+/** Adds what the bed is like at one spot of a line, with its weight, to a cell. */
+type Add = (cell: number, drawn: DrawnAlong, spot: number, weight: number) => void;
+
 function fillCells(field: BedField): void {
   const { columns, rows, dxMm, dyMm, stack, coverage } = field;
   const inside = new Uint8Array(stack.count);
   const tops = new Float64Array(stack.count);
-  const add = (cell: number, x: number, y: number, weight: number) => {
-    layersAt(stack, x, y, inside, tops);
+  const add: Add = (cell, drawn, spot, weight) => {
+    layersAt(stack, drawn, spot, inside, tops);
     let below = 0;
     for (let i = 0; i < stack.count; i++) {
       field.thicknessMm[i][cell] += weight * (tops[i] - below);
@@ -108,12 +115,15 @@ function fillCells(field: BedField): void {
     }
     field.surfaceMm[cell] += weight * below;
   };
+  const middles = new DrawnAlong(
+    stack,
+    evenly(columns, (column) => (column + 0.5) * dxMm),
+  );
   const mixed: number[] = [];
   for (let row = 0; row < rows; row++) {
+    middles.at((row + 0.5) * dyMm);
     for (let column = 0; column < columns; column++) {
       const cell = row * columns + column;
-      const x = (column + 0.5) * dxMm;
-      const y = (row + 0.5) * dyMm;
       let partial = -1;
       let partials = 0;
       for (let i = 0; i < stack.count; i++) {
@@ -124,18 +134,22 @@ function fillCells(field: BedField): void {
           partials++;
         }
       }
-      if (partials === 0) add(cell, x, y, 1);
+      if (partials === 0) add(cell, middles, column, 1);
       else if (partials === 1) {
         // One region ends in this cell: the bed with and without it, in the exact proportion of areas.
         const share = coverage[partial]![cell];
         inside[partial] = 1;
-        add(cell, x, y, share);
+        add(cell, middles, column, share);
         inside[partial] = 0;
-        add(cell, x, y, 1 - share);
+        add(cell, middles, column, 1 - share);
       } else mixed.push(column);
     }
     if (mixed.length > 0) fillMixed(field, row, mixed.splice(0), inside, add);
   }
+}
+
+function evenly(count: number, at: (i: number) => number): Float64Array {
+  return Float64Array.from({ length: count }, (_, i) => at(i));
 }
 
 /**
@@ -147,22 +161,23 @@ function fillMixed(
   row: number,
   mixed: readonly number[],
   inside: Uint8Array,
-  add: (cell: number, x: number, y: number, weight: number) => void,
+  add: Add,
 ): void {
+  const xs = evenly(mixed.length * FINE, (k) => (mixed[Math.floor(k / FINE)] + ((k % FINE) + 0.5) / FINE) * dxMm); // prettier-ignore
+  const drawn = new DrawnAlong(stack, xs);
   for (let line = 0; line < FINE; line++) {
     const y = (row + (line + 0.5) / FINE) * dyMm;
+    drawn.at(y);
     const crossings = stack.regions.map((region) => region && crossingsAt(region, y));
     const passed = new Uint32Array(stack.count);
-    for (const column of mixed)
-      for (let k = 0; k < FINE; k++) {
-        const x = (column + (k + 0.5) / FINE) * dxMm;
-        for (let i = 0; i < stack.count; i++) {
-          const at = crossings[i];
-          while (at && passed[i] < at.length && at[passed[i]] <= x) passed[i]++;
-          inside[i] = at ? passed[i] % 2 : 1;
-        }
-        add(row * columns + column, x, y, 1 / (FINE * FINE));
+    for (let spot = 0; spot < xs.length; spot++) {
+      for (let i = 0; i < stack.count; i++) {
+        const at = crossings[i];
+        while (at && passed[i] < at.length && at[passed[i]] <= xs[spot]) passed[i]++;
+        inside[i] = at ? passed[i] % 2 : 1;
       }
+      add(row * columns + mixed[Math.floor(spot / FINE)], drawn, spot, 1 / (FINE * FINE));
+    }
   }
 }
 
@@ -170,13 +185,16 @@ function fillCorners(field: BedField): void {
   const { columns, rows, dxMm, dyMm, stack } = field;
   const inside = new Uint8Array(stack.count);
   const tops = new Float64Array(stack.count);
+  const drawn = new DrawnAlong(
+    stack,
+    evenly(columns + 1, (column) => column * dxMm),
+  );
   for (let row = 0; row <= rows; row++) {
+    drawn.at(row * dyMm);
     for (let column = 0; column <= columns; column++) {
       const corner = row * (columns + 1) + column;
-      const x = column * dxMm;
-      const y = row * dyMm;
-      regionsWithin(field, x, y, inside);
-      field.cornerMm[corner] = layersAt(stack, x, y, inside, tops);
+      regionsWithin(field, column * dxMm, row * dyMm, inside);
+      field.cornerMm[corner] = layersAt(stack, drawn, column, inside, tops);
       let below = 0;
       for (let i = 0; i < stack.count; i++) {
         field.cornerThicknessMm[i][corner] = tops[i] - below;
@@ -212,9 +230,16 @@ function hairWithin(v: number, most: number): number {
   return Math.min(Math.max(v, HAIR_MM), most - HAIR_MM);
 }
 
+/** Which layers' regions have a spot, 1 or 0 each, written into `inside`. */
 function regionsWithin(field: BedField, x: number, y: number, inside: Uint8Array): void {
-  const [u, v] = inward(field, x, y);
-  regionsAt(field.stack, u, v, inside);
+  const { stack, coverage, columns, dxMm, rows, dyMm } = field;
+  const u = hairWithin(x, columns * dxMm);
+  const v = hairWithin(y, rows * dyMm);
+  const cell = cellAt(field, u, v);
+  for (let i = 0; i < stack.count; i++) {
+    const region = stack.regions[i];
+    inside[i] = !region || regionHas(region, coverage[i]![cell], u, v) ? 1 : 0;
+  }
 }
 
 /** Upper surface of every layer at one spot, mm; spots outside the floor are taken at the nearest wall. */
@@ -223,12 +248,10 @@ export function layerTopsAt(field: BedField, xMm: number, yMm: number): Float64A
   const y = Math.min(Math.max(yMm, 0), field.rows * field.dyMm);
   const inside = new Uint8Array(field.stack.count);
   const tops = new Float64Array(field.stack.count);
-  const [u, v] = inward(field, x, y);
-  const cell = cellAt(field, u, v);
-  field.stack.regions.forEach((region, i) => {
-    inside[i] = !region || regionHas(region, field.coverage[i]![cell], u, v) ? 1 : 0;
-  });
-  layersAt(field.stack, x, y, inside, tops);
+  regionsWithin(field, x, y, inside);
+  const drawn = new DrawnAlong(field.stack, Float64Array.of(x));
+  drawn.at(y);
+  layersAt(field.stack, drawn, 0, inside, tops);
   return tops;
 }
 

@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import type { Layer } from '../commission/schema';
+import { polygonContains } from '../geometry/polygon';
 import { scape, soil } from '../testing/scape';
 import { bedField, cellAt, layerTopsAt, regionHas, surfaceAt } from './bedField';
 import { cellGradient, steepestOf } from './slope';
-import { layersAt, regionsAt, stackOf } from './stack';
+import { DrawnAlong, layersAt, stackOf } from './stack';
 
 const { vessel } = scape({ inner: [300, 200, 200] });
 const half: [number, number][] = [
@@ -18,8 +19,10 @@ function topsAt(bed: Layer[], x: number, y: number): number[] {
   const stack = stackOf(bed, vessel);
   const inside = new Uint8Array(bed.length);
   const tops = new Float64Array(bed.length);
-  regionsAt(stack, x, y, inside);
-  layersAt(stack, x, y, inside, tops);
+  stack.regions.forEach((region, i) => (inside[i] = !region || polygonContains(region, x, y) ? 1 : 0));
+  const drawn = new DrawnAlong(stack, Float64Array.of(x));
+  drawn.at(y);
+  layersAt(stack, drawn, 0, inside, tops);
   return [...tops];
 }
 

@@ -4,7 +4,7 @@ import { cellCoverage } from '../geometry/coverage';
 import { polygonBounds, type Polygon } from '../geometry/polygon';
 import { topLayer } from '../substrate/faces';
 import { cellAt, regionHas } from '../substrate/bedField';
-import { rootableMm, slopedAreaMm2, slopeFactor, thinnestUnder, type DepthSpot } from '../planting/region';
+import { rootableMm, slopedAreaMm2, slopeFactors, thinnestUnder, type DepthSpot } from '../planting/region';
 import { plugsFor } from '../planting/plugs';
 import { remembered, type SurveyMemo } from './memo';
 import type { SurveyInput } from './input';
@@ -78,6 +78,7 @@ function standingMm2(
   memo: SurveyMemo,
 ): number {
   let area = 0;
+  const factors = slopeFactors(field);
   const [left, front, right, back] = polygonBounds(region);
   displaced.forEach((d, i) => {
     const { columns, xMm, yMm } = standing[i];
@@ -90,7 +91,7 @@ function standingMm2(
         const [x, y] = [d.footXY[k], d.footXY[k + 1]];
         const cell = cellAt(field, x, y);
         if (!regionHas(region, share[cell], x, y)) continue;
-        mm2 += d.footMm2 * slopeFactor(field, cell % field.columns, Math.floor(cell / field.columns));
+        mm2 += d.footMm2 * factors[cell];
       }
       return mm2;
     }) as number;
