@@ -1,4 +1,4 @@
-import { mkdtemp, rm } from 'node:fs/promises';
+import { mkdtemp, readFile, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
@@ -178,5 +178,51 @@ describe('a page that was open while Utsuwa was brought up to date', () => {
     await Promise.all([page.waitForNavigation(), at.press('[data-test="newer"] button')]);
     await page.waitForSelector('[data-test="newer"]', { hidden: true });
     await page.waitForFunction(() => document.querySelector('.head h2')?.textContent === 'Hazel study');
+  });
+
+  it('says so too where the thread that plans is not to be had', async () => {
+    await page.setRequestInterception(true);
+    page.on('request', (request) => {
+      const gone = /\/assets\/planWorker/.test(request.url());
+      void (gone ? request.respond({ status: 404, body: '{}' }) : request.continue());
+    });
+    await page.reload();
+    await page.waitForSelector('[data-test="newer"]');
+  });
+});
+
+describe('a file to take away', () => {
+  it('is asked for again where the server has no room, and a refusal is said beside its link', async () => {
+    await page.setRequestInterception(true);
+    const answers = [503, 200, 404];
+    page.on('request', (request) => {
+      if (!request.url().includes('takeoff.csv')) return void request.continue();
+      const status = answers.shift();
+      if (status === 200) return void request.continue();
+      const headers = { 'Retry-After': '0.1' };
+      void request.respond({
+        status,
+        headers,
+        contentType: 'application/json',
+        body: '{"title":"No such list."}',
+      });
+    });
+    const downloads = await mkdtemp(join(tmpdir(), 'utsuwa-downloads-'));
+    const session = await page.createCDPSession();
+    await session.send('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: downloads, eventsEnabled: true, browserContextId: page.browserContext().id }); // prettier-ignore
+    const done = new Promise<string>((resolve) => {
+      let name = '';
+      session.on('Browser.downloadWillBegin', (event) => (name = event.suggestedFilename));
+      session.on('Browser.downloadProgress', ({ state }) => state === 'completed' && resolve(name));
+    });
+    const at = onPage(page, server.url);
+    await page.click('a[href$="/take-off"]');
+    await at.press('a[href*="takeoff.csv"]');
+    const name = await done;
+    expect(name).toBe('Hazel-hall.csv');
+    expect(await readFile(join(downloads, name), 'utf8')).toContain('group,item,measured');
+    await at.press('a[href*="takeoff.csv"]');
+    expect(await at.words('a[href*="takeoff.csv"] [role="alert"]')).toContain('No such list.');
+    await rm(downloads, { recursive: true });
   });
 });

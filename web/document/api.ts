@@ -115,7 +115,7 @@ async function call<T>(
   body?: string | Blob,
   type = 'application/json',
 ): Promise<T> {
-  const response = await asked(path, {
+  const response = await asked(`/api${path}`, {
     method,
     body,
     headers: body === undefined ? {} : { 'Content-Type': type },
@@ -131,16 +131,36 @@ async function call<T>(
   return answer as T;
 }
 
+/** A file that the server writes, by its address, under the name that the server gives it. */
+export async function fetchFile(url: string): Promise<{ name: string; blob: Blob }> {
+  const response = await asked(url, {}, FILE_PATIENCE_MS);
+  if (!response.ok) {
+    const { title } = (await response.json().catch(() => ({}))) as { title?: string };
+    throw new ApiProblem(response.status, title ?? `The server answered ${response.status}.`, {});
+  }
+  return { name: nameIn(response.headers.get('Content-Disposition') ?? ''), blob: await response.blob() };
+}
+
+/** The file's name in a Content-Disposition header (RFC 6266): the one in full where it has letters beyond ASCII. */
+function nameIn(header: string): string {
+  const [, full] = /filename\*=UTF-8''([^;]+)/i.exec(header) ?? [];
+  const [, plain] = /filename="?([^";]+)/i.exec(header) ?? [];
+  return full ? decodeURIComponent(full) : (plain ?? 'file');
+}
+
 /**
  * An answer; where too much was asked of the server at once (503: nothing was changed) it is asked again. What ails its
  * database is said at once: that does not pass in seconds.
  */
-async function asked(path: string, request: RequestInit): Promise<Response> {
-  const patience = request.body instanceof Blob ? FILE_PATIENCE_MS : PATIENCE_MS;
+async function asked(
+  url: string,
+  request: RequestInit,
+  patience = request.body instanceof Blob ? FILE_PATIENCE_MS : PATIENCE_MS,
+): Promise<Response> {
   for (let attempt = 1; ; attempt++) {
     let response: Response;
     try {
-      response = await fetch(`/api${path}`, { ...request, signal: AbortSignal.timeout(patience) });
+      response = await fetch(url, { ...request, signal: AbortSignal.timeout(patience) });
     } catch {
       throw new ApiProblem(0, 'The server does not answer. What you typed is kept in this browser.');
     }

@@ -4,6 +4,7 @@ import { eyeAbove, eyeFrom } from '../../../core/view/eye';
 import type { Drawing } from '../../drawing/drawing';
 import { halfGrown } from '../../drawing/halfGrown';
 import { api } from '../../document/api';
+import FileLink from '../../document/FileLink.vue';
 import { useCommission } from '../../document/commissionStore';
 import { useSeats } from '../../document/seats';
 import { useFrame } from '../../frame/planKey';
@@ -93,10 +94,10 @@ async function save(): Promise<void> {
           >
           <label><input v-model="squint" type="checkbox" data-test="squint" /> squint: masses only</label>
           <button class="act" data-test="seat-picture" @click="save">Picture as PNG</button>
-          <a class="act" :href="api.file(commission.id, 'scape.glb', commission.optionId)" data-test="glb"
-            >Scape as GLB</a
+          <FileLink :href="api.file(commission.id, 'scape.glb', commission.optionId)" data-test="glb"
+            >Scape as GLB</FileLink
           >
-          <a class="act" :href="api.file(commission.id, 'scape.stl', commission.optionId)">Scape as STL</a>
+          <FileLink :href="api.file(commission.id, 'scape.stl', commission.optionId)">Scape as STL</FileLink>
         </div>
       </details>
     </div>

@@ -4,6 +4,7 @@ import type { Piece } from '../../../core/commission/schema';
 import { settingOut } from '../../../core/hardscape/settingOut';
 import { MARGIN_MM, PAPERS, tiled, type Paper } from '../../../core/view/tiles';
 import { api } from '../../document/api';
+import FileLink from '../../document/FileLink.vue';
 import { useCommission } from '../../document/commissionStore';
 import { colourOf, materialFor } from '../../drawing/colour';
 import FrontView from '../../drawing/FrontView.vue';
@@ -90,8 +91,8 @@ const print = () => window.print();
         </select></label
       >
       <button class="solid" @click="print">Print</button>
-      <a class="act" :href="api.file(commission.id, 'scape.svg', commission.optionId)" data-test="svg"
-        >As SVG, 1 : 1</a
+      <FileLink :href="api.file(commission.id, 'scape.svg', commission.optionId)" data-test="svg"
+        >As SVG, 1 : 1</FileLink
       >
     </p>
     <p v-if="!ready" class="quiet">Measuring the bed…</p>

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue';
 import { keepKeys } from '../../design/commands';
 import { useRouter } from 'vue-router';
 import { api } from '../../document/api';
+import FileLink from '../../document/FileLink.vue';
 import { useCommission } from '../../document/commissionStore';
 import { lastErasure, tellErased } from '../../document/erased';
 import { forget } from '../../document/journal';
@@ -41,8 +42,8 @@ async function erase(): Promise<void> {
       afterwards; sizes, materials, orders and prices stay for the books, without the name.
     </p>
     <p class="acts">
-      <a class="act" :href="api.clientExport(client)" data-test="client-export"
-        >Export everything about {{ client }}</a
+      <FileLink :href="api.clientExport(client)" data-test="client-export"
+        >Export everything about {{ client }}</FileLink
       >
       <button v-if="!asked" class="act" data-test="erase" @click="asked = true">Erase …</button>
     </p>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { api, type Listed } from '../../document/api';
+import FileLink from '../../document/FileLink.vue';
 import { daysAway, longDay } from '../../units/days';
 import { useFigures } from '../../units/figures';
 
@@ -55,7 +56,7 @@ const size = computed(() =>
     <span class="acts">
       <button v-if="row.removedAt" class="act" @click="$emit('restore')">Bring back</button>
       <template v-else>
-        <a class="act" :href="api.file(row.id, 'file')" :aria-label="`Export ${row.title}`">Export</a>
+        <FileLink :href="api.file(row.id, 'file')" :aria-label="`Export ${row.title}`">Export</FileLink>
         <button class="act" :aria-label="`Duplicate ${row.title}`" @click="$emit('duplicate')">
           Duplicate
         </button>

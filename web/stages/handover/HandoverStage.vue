@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import { WATER_SCHOOLS, type WaterSchool } from '../../../core/commission/schema';
 import { SCHOOLS } from '../../../core/regime/waterSchools';
 import { api } from '../../document/api';
+import FileLink from '../../document/FileLink.vue';
 import { useCommission } from '../../document/commissionStore';
 import FindingList from '../../frame/FindingList.vue';
 import { useFigures } from '../../units/figures';
@@ -50,8 +51,8 @@ const print = () => window.print();
     <aside class="side screen-only">
       <div class="acts">
         <button class="solid" data-test="print-guide" @click="print">Print the guide</button>
-        <a class="act" :href="api.file(commission.id, 'calendar.ics?part=care', commission.document!.chosen)"
-          >Its calendar</a
+        <FileLink :href="api.file(commission.id, 'calendar.ics?part=care', commission.document!.chosen)"
+          >Its calendar</FileLink
         >
       </div>
       <header>

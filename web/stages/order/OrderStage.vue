@@ -2,6 +2,7 @@
 import { useIntervalFn } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
 import { api, type SentOrder } from '../../document/api';
+import FileLink from '../../document/FileLink.vue';
 import { useCommission } from '../../document/commissionStore';
 import { longDay, today } from '../../units/days';
 import { money } from '../../units/figures';
@@ -45,8 +46,10 @@ async function send(supplier: string): Promise<void> {
         {{ order.suppliers.length }} suppliers, back from {{ longDay(order.buildDay) }}
       </p>
       <button class="act dates screen-only" @click="print">Print</button>
-      <a class="act screen-only" :href="api.file(commission.id, 'calendar.ics', commission.document!.chosen)"
-        >Dates for the calendar</a
+      <FileLink
+        class="screen-only"
+        :href="api.file(commission.id, 'calendar.ics', commission.document!.chosen)"
+        >Dates for the calendar</FileLink
       >
     </header>
     <p v-if="fault" class="late" role="alert">{{ fault }}</p>

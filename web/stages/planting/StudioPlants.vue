@@ -3,6 +3,7 @@ import { computed, ref, shallowRef, watch } from 'vue';
 import { plantId } from '../../../core/catalogue/knownPlants';
 import { LEAVES, type Plant } from '../../../core/commission/schema';
 import { api, ApiProblem } from '../../document/api';
+import FileLink from '../../document/FileLink.vue';
 import PackFields from './PackFields.vue';
 import FigureField from '../../document/FigureField.vue';
 import { useStudio } from '../../document/studioStore';
@@ -268,7 +269,7 @@ const fresh = ref('');
       </p>
       <p v-if="said" class="says" role="status" data-test="plants-said">{{ said }}</p>
       <footer>
-        <a class="act" :href="api.plantsCsvUrl" data-test="plants-out">As CSV</a>
+        <FileLink :href="api.plantsCsvUrl" data-test="plants-out">As CSV</FileLink>
         <label class="take"
           ><input
             type="file"

@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import { orderByOf } from '../../../core/ordering/order';
 import type { LineKind, TakeOffLine } from '../../../core/takeoff/line';
 import { api } from '../../document/api';
+import FileLink from '../../document/FileLink.vue';
 import { useCommission } from '../../document/commissionStore';
 import { money, useFigures } from '../../units/figures';
 import { openLine } from '../../frame/openLine';
@@ -67,7 +68,7 @@ const late = computed(
       <p v-if="plan" class="quiet">
         {{ plan.takeOff.lines.length }} lines, measured from the Bench as it is now
       </p>
-      <a class="act csv" :href="api.file(commission.id, 'takeoff.csv', commission.optionId)">CSV</a>
+      <FileLink class="csv" :href="api.file(commission.id, 'takeoff.csv', commission.optionId)">CSV</FileLink>
       <router-link class="act" :to="`/c/${commission.id}/order`">Order {{ packCount }} packs →</router-link>
     </header>
     <table v-if="plan">
