@@ -1,7 +1,7 @@
 import { dayPlus } from '../calendar/day';
 import { plantOf } from '../catalogue/entries';
-import { materialOf, optionOf } from '../commission/lookup';
-import { layerOrigin, pieceOrigin, plantingOrigin } from '../commission/origin';
+import { optionOf } from '../commission/lookup';
+import { layerOrigin, namesOf, pieceOrigin, plantingOrigin } from '../commission/origin';
 import { filterStateOf } from '../commission/usual';
 import type { Commission, Joint, Option } from '../commission/schema';
 import { devicesOf } from '../gear/gear';
@@ -164,10 +164,9 @@ function ownBeforehand(commission: Commission, survey: Survey, option: Option): 
       name: p.id,
       origin: pieceOrigin(commission, p),
     })),
-    ...option.bed.map((l) => ({
-      name: materialOf(commission, l.material).name,
-      origin: layerOrigin(brief, l),
-    })),
+    ...option.bed.flatMap((l) =>
+      namesOf(commission, l).map((name) => ({ name, origin: layerOrigin(brief, l) })),
+    ),
     ...option.plants.map((p) => ({
       name: plantOf(commission, p.plant).name,
       origin: plantingOrigin(brief, p),

@@ -101,7 +101,7 @@ function lowestBedMm({ field }: Survey): number {
 
 /** Litres of a material's kinds among what is poured. */
 export function litresOf(pours: readonly Pour[], ...kinds: Material['kind'][]): number {
-  return pours.filter((p) => kinds.includes(p.material.kind)).reduce((sum, p) => sum + p.litres, 0);
+  return pours.flatMap((p) => p.parts).filter((p) => kinds.includes(p.material.kind)).reduce((sum, p) => sum + p.litres, 0); // prettier-ignore
 }
 
 /** A working of a task: a measured quantity, and the rate it is multiplied by. */

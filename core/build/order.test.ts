@@ -74,8 +74,8 @@ describe('the order of work', () => {
       option: {
         bed: [
           { id: 'base', material: 'base', top: { kind: 'level', mm: 15 } },
-          soil({ kind: 'level', mm: 60 }),
-          { id: 'powder', material: 'powder', top: { kind: 'level', mm: 70 } },
+          soil({ kind: 'ramp', frontMm: 40, backMm: 80 }),
+          { id: 'powder', material: 'powder', top: { kind: 'ramp', frontMm: 50, backMm: 90 } },
         ],
         pieces: [stone({ stand: { kind: 'bed', buryMm: 40 } })],
         plants: [carpet],
@@ -91,7 +91,7 @@ describe('the order of work', () => {
     const onGlass = (id: string, x: number) => stone({ id, at: [x, 120], stand: { kind: 'floor' } });
     const bed = [
       { id: 'base', material: 'base', top: { kind: 'level' as const, mm: 15 } },
-      soil({ kind: 'level', mm: 80 }),
+      soil({ kind: 'ramp', frontMm: 20, backMm: 120 }),
     ];
     const catalogue = (c: any) => c.materials.push({ id: 'base', kind: 'base', name: 'Nutrient base' });
     const p = job({ option: { bed, pieces: [onGlass('S-1', 200), onGlass('S-2', 330)] }, catalogue });
@@ -99,7 +99,9 @@ describe('the order of work', () => {
     const dam = p.build.tasks.find((t) => t.id === 'dam')!;
     expect(dam).toMatchObject({ title: 'Close the dam: 2 stones on the glass', minutes: 4 });
     expect(ids(p)).not.toContain('close');
-    // One alone holds nothing back.
+    // One alone holds nothing back, and level bed does not lean on anything.
+    const level = [bed[0], soil({ kind: 'level', mm: 80 })];
+    expect(ids(job({ option: { bed: level, pieces: [onGlass('S-1', 200), onGlass('S-2', 330)] }, catalogue }))).not.toContain('dam'); // prettier-ignore
     expect(ids(job({ option: { bed, pieces: [onGlass('S-1', 200)] }, catalogue }))).not.toContain('dam');
   });
 

@@ -1,9 +1,11 @@
 import { materialOf } from '../commission/lookup';
+import type { Material } from '../commission/schema';
 import { pouredL } from '../substrate/pour';
 import { OFF_GLASS_MM } from '../substrate/filler';
 import { inLitres, inMm } from '../words/measure';
-import { say, type Text } from '../words/text';
+import { say, type Said, type Text } from '../words/text';
 import type { PieceSurvey } from '../survey/pieces';
+import { holdsBedBack } from '../survey/retains';
 import { CAUTIONS } from './cautions';
 import { each, litresOf, perLitre, step, type Job } from './job';
 import { beforeAndAfter, type Pour } from '../takeoff/pours';
@@ -11,26 +13,34 @@ import { FIRST_SOIL_SHARE, RATES } from './rates';
 import { bedPlantingIds, sandFirst } from './plantTasks';
 import type { Task } from './task';
 
+/** Kinds that come with dust and are rinsed. */
+const RINSED: Material['kind'][] = ['sand', 'gravel'];
+
 const SET = ['stones', 'wood', 'wiggle', 'floor-stones'];
 
 /** Filler under the hills, before any soil. */
 export function fillerTasks({ hills, pours }: Job): Task[] {
   if (hills.length === 0) return [];
-  const litres = litresOf(pours, 'filler');
+  const litres = hills.reduce((sum, h) => sum + h.litres, 0);
   const bags = hills.reduce((sum, h) => sum + h.bags, 0);
+  const loose = hills.filter((h) => h.bags === 0).length;
+  const words = { litres: inLitres(litres), off: inMm(OFF_GLASS_MM) };
   return [
     {
       id: 'filler',
       phase: 'substrate',
-      title: say('filler.title', { count: bags }),
+      title: bags > 0 ? say('filler.title', { count: bags }) : say('filler.title.loose', words),
       short: say('filler.short'),
-      detail: say('filler.detail', { litres: inLitres(litres), off: inMm(OFF_GLASS_MM) }),
+      detail: say(
+        loose === 0 ? 'filler.detail' : bags > 0 ? 'filler.detail.both' : 'filler.detail.loose',
+        words,
+      ),
       minutes: litres * RATES.fillerPerL + bags * RATES.perBag,
       people: 1,
       needs: ['protect', 'move', ...underFiller(pours)],
       workings: [
         step(say('filler'), litres, 'L', perLitre(RATES.fillerPerL)),
-        step(say('step.bags'), bags, 'bag', each(RATES.perBag)),
+        ...(bags > 0 ? [step(say('step.bags'), bags, 'bag', each(RATES.perBag))] : []),
       ],
     },
   ];
@@ -95,7 +105,7 @@ export function firstSoilTasks(job: Job): Task[] {
       id: 'soil',
       phase: 'substrate',
       title: bankTitle(soil, split ? 'first' : 'whole', first),
-      short: soil.material.kind === 'soil' ? say('soil.short') : soil.material.name,
+      short: soil.material.kind === 'soil' ? say('soil.short') : layerName(soil),
       detail: say(job.wet ? 'soil.detail.wet' : 'soil.detail'),
       minutes: first * pouring(job),
       people: 1,
@@ -108,15 +118,24 @@ export function firstSoilTasks(job: Job): Task[] {
 
 /** Stones on the glass that stand side by side hold back what is poured behind them: closed before it is. */
 export function damTasks(job: Job): Task[] {
-  const { floorStones, pours } = job;
-  if (floorStones.length < 2 || pours.every((p) => p.role === 'cosmetic')) return [];
-  return [flossTask('dam', floorStones, ['floor-stones'])];
+  const holding = job.floorStones.filter((s) => holds(job, s));
+  if (holding.length < 2 || job.pours.every((p) => p.role === 'cosmetic')) return [];
+  return [flossTask('dam', holding, ['floor-stones'])];
 }
 
 /** The gaps between stones that stand in the bed: closed before the soil that lies behind them. */
 export function closingGapTasks(job: Job): Task[] {
-  if (!soilBehind(job) || job.stones.length === 0) return [];
-  return [flossTask('close', job.stones, ['stones', 'wood', 'wiggle', 'move', 'dam'])];
+  const holding = job.stones.filter((s) => holds(job, s));
+  if (!soilBehind(job) || holding.length === 0) return [];
+  return [flossTask('close', holding, ['stones', 'wood', 'wiggle', 'move', 'dam'])];
+}
+
+/** True for a stone that bed stands higher behind than before: nothing runs through beside the others. */
+function holds({ survey }: Job, { id }: PieceSurvey): boolean {
+  return holdsBedBack(
+    survey.field,
+    survey.standing.find((s) => s.piece.id === id)!,
+  );
 }
 
 function flossTask(id: 'dam' | 'close', stones: readonly PieceSurvey[], needs: string[]): Task {
@@ -148,7 +167,7 @@ export function gapTasks(job: Job): Task[] {
       id: 'gaps',
       phase: 'substrate',
       title: bankTitle(soil, 'last', last),
-      short: soil.material.kind === 'soil' ? say('gaps.short') : soil.material.name,
+      short: soil.material.kind === 'soil' ? say('gaps.short') : layerName(soil),
       detail: say(job.stones.length > 0 ? 'gaps.detail' : 'gaps.detail.bare'),
       minutes: last * pouring(job),
       people: 1,
@@ -187,7 +206,7 @@ export function pocketTasks({ survey, commission }: Job): Task[] {
 
 /** Sand and gravel are rinsed early; what is only looked at is laid when the school says. */
 export function sandTasks(job: Job): Task[] {
-  const litres = litresOf(job.pours, 'sand', 'gravel');
+  const litres = litresOf(job.pours, ...RINSED);
   if (litres <= 0) return [];
   const before = sandFirst(job);
   const looked = job.pours.filter((p) => p.role === 'cosmetic');
@@ -195,7 +214,7 @@ export function sandTasks(job: Job): Task[] {
     {
       id: 'rinse',
       phase: 'prepare',
-      title: say('rinse.title', { materials: job.pours.filter((p) => p.material.kind === 'sand' || p.material.kind === 'gravel').map((p) => p.material.name) }), // prettier-ignore
+      title: say('rinse.title', { materials: rinsedNames(job) }),
       detail: say('rinse.detail', { litres: inLitres(litres) }),
       minutes: litres * RATES.rinsePerL + RATES.bucket,
       people: 1,
@@ -218,16 +237,27 @@ export function sandTasks(job: Job): Task[] {
   ];
 }
 
+/** What is rinsed: sand and gravel, in mixtures too, each once. */
+function rinsedNames({ pours }: Job): string[] {
+  const rinsed = pours.flatMap((p) => p.parts).filter((p) => RINSED.includes(p.material.kind));
+  return [...new Set(rinsed.map((p) => p.material.name))];
+}
+
+/** What a layer is called in a word: a mixture by all of its parts. */
+function layerName({ names }: Pour): Said {
+  return names.length > 1 ? say('layer.mixed', { names }) : names[0];
+}
+
 /** One layer poured whole under its own name. */
 function layerTask(job: Job, pour: Pour, needs: string[]): Task {
-  const { task, material, litres, role, spanMm } = pour;
+  const { task, material, names, litres, role, spanMm } = pour;
   const fine = material.kind === 'sand';
   const perL = role === 'cosmetic' ? RATES.sandPerL : pouring(job);
   return {
     id: task,
     phase: 'substrate',
-    title: say('layer.title', { material: material.name, litres: inLitres(litres) }),
-    short: material.name,
+    title: say('layer.title', { material: names, litres: inLitres(litres) }),
+    short: layerName(pour),
     detail: layerWords(job, role, fine, spanMm),
     minutes: litres * perL,
     people: 1,
@@ -255,7 +285,7 @@ function dust({ wet }: Job, { material: { kind } }: Pour): Pick<Task, 'caution'>
 }
 
 /** The soil by that word, a bank of gravel by its own name. */
-function bankTitle({ material }: Pour, part: 'first' | 'whole' | 'last', litres: number): Text {
-  const values = { material: material.name, litres: inLitres(litres) };
+function bankTitle({ material, names }: Pour, part: 'first' | 'whole' | 'last', litres: number): Text {
+  const values = { material: names, litres: inLitres(litres) };
   return material.kind === 'soil' ? say(`soil.title.${part}`, values) : say(`bank.title.${part}`, values);
 }

@@ -1,5 +1,5 @@
+import { namesOf } from '../commission/origin';
 import { dayPlus, daysFrom, type Day } from '../calendar/day';
-import { materialOf } from '../commission/lookup';
 import { preparedOf } from '../planting/preparation';
 import { plantingSequence } from '../survey/plantingSequence';
 import { bringing, canMinutes } from '../filling/filling';
@@ -43,7 +43,7 @@ export function visitsOf(job: Job): LaterVisit[] {
       afterDays,
       {
         title: say('layer.title', {
-          material: materialOf(commission, layer.material).name,
+          material: namesOf(commission, layer),
           litres: inLitres(litres),
         }),
         detail: say('soil.detail.wet'),

@@ -16,7 +16,7 @@ function asked(commission: Commission) {
     }),
   );
 }
-const all = asked(scape({ option: { bed: [soil({ kind: 'level', mm: 60 }), sand(10)], pieces: [stone()], plants: [carpet] } })); // prettier-ignore
+const all = asked(scape({ option: { bed: [soil({ kind: 'ramp', frontMm: 40, backMm: 80 }), sand(10)], pieces: [stone()], plants: [carpet] } })); // prettier-ignore
 
 describe('why a task is not done earlier', () => {
   it('is what it needs, and why', () => {

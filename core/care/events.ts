@@ -1,6 +1,7 @@
+import { namesOf } from '../commission/origin';
 import { dayPlus, daysFrom, type Day } from '../calendar/day';
 import { plantOf } from '../catalogue/entries';
-import { materialOf, optionOf } from '../commission/lookup';
+import { optionOf } from '../commission/lookup';
 import { plantingOrigin } from '../commission/origin';
 import type { Commission } from '../commission/schema';
 import { bacteriaDays, bacteriaMlADay } from '../regime/bacteria';
@@ -170,7 +171,7 @@ function stageEvents(commission: Commission, survey: Survey): Event[] {
   const layers = later.map(({ afterDays, litres, layer }) => ({
     after: afterDays,
     what: say('event.layer', {
-      material: materialOf(commission, layer.material).name,
+      material: namesOf(commission, layer),
       litres: inLitres(litres),
       out: inLitres(outL, 0),
       height: inMm(mm),

@@ -96,6 +96,8 @@ const rescapeSchema = z.looseObject({
   tubL: z.number().min(1).max(2_000).optional(),
   /** The filter is cleaned on the same day. */
   filterCleaned: z.boolean().optional(),
+  /** How it is cleaned: in tank water its media keep what lives on them, under the tap they do not. */
+  filterRinsed: z.enum(['tank-water', 'tap']).optional(),
 });
 
 /** What is used up while a tank is kept: it is bought for the build and the eight weeks after it, or is the client's. */

@@ -48,6 +48,17 @@ export function partsOf({ material, mix }: Layer): { material: string; share: nu
   return mix.map((part) => ({ material: part.material, share: part.share / whole }));
 }
 
+/** What a layer is called: its material, or all that is in its mixture, the most first. */
+export function namesOf(commission: Pick<Commission, 'catalogue'>, layer: Layer): string[] {
+  const parts = [...partsOf(layer)].sort((a, b) => b.share - a.share);
+  return parts.map((part) => materialOf(commission, part.material).name);
+}
+
+/** True for filler in mesh bags, as it is laid unless it is poured loose. */
+export function isBagged(commission: Pick<Commission, 'catalogue'>, { material, bagged }: Layer): boolean {
+  return bagged !== false && materialOf(commission, material).kind === 'filler';
+}
+
 /** Litres of a layer that are brought: all that is poured, less what is there of it already. */
 export function broughtL(brief: Having, layer: Layer, poured: number): number {
   if (layerOrigin(brief, layer) === 'here' && layer.presentL === undefined) return 0;

@@ -90,6 +90,8 @@ export const layerSchema = z.looseObject({
     .min(2)
     .max(8)
     .optional(),
+  /** Filler is laid in mesh bags, unless it is poured loose. */
+  bagged: z.boolean().optional(),
   laterDays: laterDays.optional(),
   /** A path as it was drawn; `region` is the floor that it takes. Or a band of gravel along the edge of one. */
   path: z

@@ -1,3 +1,4 @@
+import { grownHeightMm } from '../catalogue/sizes';
 import { dliOf } from '../catalogue/knownPlants';
 import type { Plant } from '../commission/schema';
 
@@ -195,7 +196,7 @@ const plantedMm = (low: number) => Math.min(low * 0.6, 40);
 
 /** Height of a plant after some days, mm: from a plug’s on, up to its grown height, cut by each trim. */
 export function heightMm(plant: Plant, growth: Growth, day: number): number {
-  const [low, high] = plant.heightMm ?? [30, 80];
+  const [low, high] = grownHeightMm(plant);
   let tall = plantedMm(low);
   let since = growth.restsDays;
   for (const trim of [...trimDays(plant, growth, day), day]) {
@@ -208,7 +209,7 @@ export function heightMm(plant: Plant, growth: Growth, day: number): number {
 
 /** Days until a plant that is not trimmed has grown so high; undefined where it never does. */
 export function reachDays(plant: Plant, growth: Growth, mm: number): number | undefined {
-  const [low, high] = plant.heightMm ?? [30, 80];
+  const [low, high] = grownHeightMm(plant);
   if (high < mm || growth.heightMmAWeek <= 0) return undefined;
   return growth.restsDays + (Math.max(0, mm - plantedMm(low)) / growth.heightMmAWeek) * 7;
 }

@@ -1,3 +1,4 @@
+import { USUAL_REPOSE_DEG } from '../commission/limits';
 import type { Layer, Material, Vessel } from '../commission/schema';
 import { floorShare, type BedField } from '../substrate/bedField';
 import { topLayer } from '../substrate/faces';
@@ -16,11 +17,17 @@ export interface Settling extends Relaxed {
 }
 
 const MM3_PER_L = 1e6;
-/** A layer without an angle of its own holds this, ° (common practice for granules under water). */
-const USUAL_REPOSE = 32;
+/** Bags stay where they are put, degrees: as steep as a wall. */
+const STAYS_DEG = 89;
 /** Between the eight directions in which grain goes a slope may be 8 % steeper, and a little more
  * where it is kept as heights: so much less is let stand along them. */
 export const BETWEEN = 0.85;
+
+/** Slope at which a layer stays, degrees. */
+function reposeOf({ bagged }: Layer, material: Material | undefined): number {
+  if (material?.kind === 'filler' && bagged !== false) return STAYS_DEG;
+  return material?.reposeDeg ?? USUAL_REPOSE_DEG;
+}
 
 /** Lets the bed of a scape creep to its angles of repose, held by the stones that stand in its way. */
 export function letSettle(...of: Parameters<typeof settling>): Settling {
@@ -34,9 +41,7 @@ export function* settling(
   materials: readonly Material[],
   standing: readonly Standing[],
 ): Rounds<Settling> {
-  const tangents = bed.map(
-    (_, i) => BETWEEN * Math.tan(((materials[i]?.reposeDeg ?? USUAL_REPOSE) * Math.PI) / 180),
-  );
+  const tangents = bed.map((_, i) => BETWEEN * Math.tan((reposeOf(bed[i], materials[i]) * Math.PI) / 180));
   const top = new Int16Array(field.columns * field.rows).map((_, c) => topLayer(field, c));
   const done = yield* relaxing(
     field,

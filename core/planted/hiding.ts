@@ -1,3 +1,4 @@
+import { grownHeightMm, grownSpreadMm } from '../catalogue/sizes';
 import type { Spot3 } from '../view/sightLine';
 import type { Planted } from './planted';
 
@@ -9,7 +10,7 @@ export interface Stand {
 }
 
 /** A planting as high and wide as it grows. */
-export const standOf = ({ spots, plant, spacingMm = 0 }: Pick<Planted, 'spots' | 'plant' | 'spacingMm'>): Stand => ({ spots, highMm: plant.heightMm?.[1] ?? 0, radiusMm: Math.max(plant.spreadMm ?? 0, spacingMm) / 2 }); // prettier-ignore
+export const standOf = ({ spots, plant, spacingMm = 0 }: Pick<Planted, 'spots' | 'plant' | 'spacingMm'>): Stand => ({ spots, highMm: grownHeightMm(plant)[1], radiusMm: Math.max(grownSpreadMm(plant), spacingMm) / 2 }); // prettier-ignore
 
 /** Ways into which it is looked from a seat, each one strip of a full turn. */
 const STRIPS = 1440;

@@ -1,3 +1,4 @@
+import { grownSpreadMm } from '../catalogue/sizes';
 import type { Vessel } from '../commission/schema';
 import { canopyOf, throughLeaves, type Leaves } from '../light/canopy';
 import { surfaceAt, type BedField } from '../substrate/bedField';
@@ -55,7 +56,7 @@ function floatingOn(parts: readonly Planted[], surfaceMm2: number, day: number):
   const mm2 = parts.reduce((sum, part) => {
     if (part.plant.roots !== 'float') return sum;
     const { radiusMm } = grownAt(part, day);
-    const most = (part.plant.spreadMm ?? Infinity) / 2;
+    const most = grownSpreadMm(part.plant) / 2;
     return sum + part.count * Math.PI * Math.min(radiusMm, most) ** 2;
   }, 0);
   return mm2 / surfaceMm2;

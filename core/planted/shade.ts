@@ -1,3 +1,4 @@
+import { grownHeightMm, grownSpreadMm } from '../catalogue/sizes';
 import { isClump } from '../growth/growth';
 import { canopyOf, throughLeaves } from '../light/canopy';
 import type { Living } from './conditions';
@@ -41,7 +42,7 @@ export function shadeOf(
     size,
     tall.map((p) => ({
       spots: p.spots,
-      radiusMm: Math.max((p.plant.spreadMm ?? 60) / 2, (p.spacingMm ?? 0) / 2),
+      radiusMm: Math.max(grownSpreadMm(p.plant) / 2, (p.spacingMm ?? 0) / 2),
       heightMm: grownMm(p, waterMm),
       cover: denseOf(p),
     })),
@@ -78,6 +79,6 @@ export const denseOf = ({ plant, growth }: Pick<Planted, 'plant' | 'growth'>) =>
 
 /** As high as it grows under the water. */
 function grownMm({ plant, spots }: Planted, waterMm: number): number {
-  const [, high] = plant.heightMm ?? [30, 80];
+  const [, high] = grownHeightMm(plant);
   return Math.max(0, Math.min(high, waterMm - (spots[2] ?? 0)));
 }

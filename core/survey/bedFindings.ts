@@ -1,16 +1,19 @@
+import { OVER_BAGS_MM } from '../commission/limits';
 import { materialOf, optionOf } from '../commission/lookup';
+import { isBagged, namesOf } from '../commission/origin';
 import type { Commission } from '../commission/schema';
 import { distanceTo, edgesOf } from '../geometry/offset';
 import { polygonArea, type Polygon } from '../geometry/polygon';
 import { footprint } from '../vessel/footprint';
 import { OFF_GLASS_MM } from '../substrate/filler';
-import { facesOf } from '../substrate/faces';
+import { floorShare } from '../substrate/bedField';
+import { ABSENT_MM, facesOf } from '../substrate/faces';
 import { onField } from '../substrate/onField';
 import { rounded } from '../units/quantity';
 import type { Finding } from '../words/finding';
 import { inMm } from '../words/measure';
 import { PRACTICE, say } from '../words/text';
-import { highestMm } from '../hardscape/settle';
+import type { Standing } from '../hardscape/settle';
 import type { Survey } from './survey';
 import { whereabouts } from './whereabouts';
 
@@ -31,6 +34,7 @@ export function bedFindings(commission: Commission, survey: Survey): Finding[] {
     ...faceFindings(commission, survey),
     ...bareFindings(commission, survey),
     ...fillerFindings(commission, survey),
+    ...bagFindings(commission, survey),
   ];
 }
 
@@ -38,12 +42,7 @@ export function bedFindings(commission: Commission, survey: Survey): Finding[] {
 function faceFindings(commission: Commission, survey: Survey): Finding[] {
   const faces = onField(survey.field, 'faces', () => facesOf(survey.field, FACE_MM));
   const open = faces.filter(({ xyMm: [x, y], lowMm, heightMm }) => {
-    return !survey.standing.some(({ xMm, yMm, columns, ...s }) => {
-      const { lo, hi } = columns.extent;
-      const near =
-        x > xMm + lo[0] - BEFORE_MM && x < xMm + hi[0] + BEFORE_MM && y > yMm + lo[1] - BEFORE_MM && y < yMm + hi[1] + BEFORE_MM; // prettier-ignore
-      return near && highestMm({ xMm, yMm, columns, ...s }) > lowMm + heightMm / 2;
-    });
+    return !survey.standing.some((s) => dams(s, x, y, lowMm, lowMm + heightMm / 2));
   });
   const lengthMm = open.reduce((sum, f) => sum + f.lengthMm, 0);
   if (lengthMm < OPEN_MM) return [];
@@ -58,7 +57,7 @@ function faceFindings(commission: Commission, survey: Survey): Finding[] {
       limit: FACE_MM,
       unit: 'mm',
       says: say('bed.face.says', {
-        material: materialOf(commission, layer.material).name,
+        material: namesOf(commission, layer),
         height: inMm(highest.heightMm),
         length: inMm(lengthMm),
         where: whereabouts(commission, highest.xyMm),
@@ -67,6 +66,55 @@ function faceFindings(commission: Commission, survey: Survey): Finding[] {
       source: PRACTICE,
     },
   ];
+}
+
+/** How high above the lower side a piece may begin and still be a dam, mm: what hangs over a step lets it run out below. */
+const HANGS_MM = 10;
+
+/** True for a piece that stands beside a spot with no hole under it, up to a height. */
+function dams({ columns: c, xMm, yMm, zMm }: Standing, x: number, y: number, lowMm: number, upToMm: number): boolean {
+  const from = (v: number, first: number, step: number) => Math.max(0, Math.ceil((v - BEFORE_MM - first) / step));
+  const to = (v: number, first: number, step: number, most: number) =>
+    Math.min(most - 1, Math.floor((v + BEFORE_MM - first) / step));
+  for (let row = from(y - yMm, c.y0, c.dyMm); row <= to(y - yMm, c.y0, c.dyMm, c.rows); row++)
+    for (let column = from(x - xMm, c.x0, c.dxMm); column <= to(x - xMm, c.x0, c.dxMm, c.columns); column++) {
+      const at = row * c.columns + column;
+      const [first, end] = [c.first[at], c.first[at + 1]];
+      if (end > first && c.lo[first] + zMm <= lowMm + HANGS_MM && c.hi[first] + zMm >= upToMm) return true;
+    }
+  return false;
+} // prettier-ignore
+
+/** Bags of filler that too little grain lies over: the mesh is seen through it. */
+function bagFindings(commission: Commission, { field, optionId }: Survey): Finding[] {
+  const { bed } = optionOf(commission, optionId);
+  return bed.flatMap((layer, i): Finding[] => {
+    if (!isBagged(commission, layer)) return [];
+    let [least, at, cells] = [OVER_BAGS_MM, -1, 0];
+    for (let cell = 0; cell < field.surfaceMm.length; cell++) {
+      if (field.thicknessMm[i][cell] <= ABSENT_MM || floorShare(field, cell) < 0.5) continue;
+      let over = 0;
+      for (let k = i + 1; k < bed.length; k++) over += field.thicknessMm[k][cell];
+      if (over >= OVER_BAGS_MM - 0.5) continue;
+      cells++;
+      if (over < least) [least, at] = [over, cell];
+    }
+    if (cells * field.dxMm * field.dyMm < BARE_M2 * 1e6) return [];
+    const xyMm: [number, number] = [((at % field.columns) + 0.5) * field.dxMm, (Math.floor(at / field.columns) + 0.5) * field.dyMm]; // prettier-ignore
+    return [
+      {
+        id: 'bed.bags',
+        severity: 'warn',
+        at: { layer: layer.id, xyMm },
+        measured: rounded(least, 0),
+        limit: OVER_BAGS_MM,
+        unit: 'mm',
+        says: say('bed.bags.says', { cover: inMm(least), filler: namesOf(commission, layer), where: whereabouts(commission, xyMm) }), // prettier-ignore
+        because: say('bed.bags.because', { limit: inMm(OVER_BAGS_MM) }),
+        source: PRACTICE,
+      },
+    ];
+  });
 }
 
 /** A layer over the whole of another that leaves a part of it bare. */
@@ -89,8 +137,8 @@ function bareFindings(commission: Commission, survey: Survey): Finding[] {
         limit: 0,
         unit: 'm²',
         says: say('bed.bare.says', {
-          cap: materialOf(commission, layer.material).name,
-          under: materialOf(commission, below.material).name,
+          cap: namesOf(commission, bed[k + 1]),
+          under: namesOf(commission, bed[k]),
           area: { value: bareM2, unit: 'm²', places: 3 },
           where: whereabouts(commission, xyMm),
         }),
@@ -103,6 +151,7 @@ function bareFindings(commission: Commission, survey: Survey): Finding[] {
 
 function fillerFindings(commission: Commission, survey: Survey): Finding[] {
   const { field } = survey;
+  const { bed } = optionOf(commission, survey.optionId);
   const floor = footprint(commission.vessel);
   if (polygonArea(floor) <= 0) return [];
   return survey.layers.flatMap((layer, i): Finding[] => {
@@ -119,7 +168,7 @@ function fillerFindings(commission: Commission, survey: Survey): Finding[] {
         limit: OFF_GLASS_MM,
         unit: 'mm',
         says: say('bed.filler.says', {
-          filler: materialOf(commission, layer.material).name,
+          filler: namesOf(commission, bed[i]),
           where: whereabouts(commission, least.xyMm),
         }),
         because: say('bed.filler.because', { off: inMm(OFF_GLASS_MM) }),

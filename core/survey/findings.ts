@@ -1,5 +1,7 @@
 import { plantOf } from '../catalogue/entries';
-import { materialOf, materialOfKind } from '../commission/lookup';
+import { CLEAR_FRONT_MM, TALLEST_SHARE, USUAL_ROOT_DEPTH_MM } from '../commission/limits';
+import { materialOf, materialOfKind, optionOf } from '../commission/lookup';
+import { isBagged, namesOf } from '../commission/origin';
 import type { Commission, Material } from '../commission/schema';
 import { stoneToHoldKg } from '../hardscape/buoyancy';
 import { rounded } from '../units/quantity';
@@ -7,10 +9,11 @@ import type { Finding } from '../words/finding';
 import { sharedMm3 } from '../hardscape/slideApart';
 import { JOINABLE_MM } from '../hardscape/contact';
 import { inKg, inKgf, inLitres, inMm, type Measure } from '../words/measure';
-import { PRACTICE, say, type Text } from '../words/text';
+import { PRACTICE, say, type Said, type Text } from '../words/text';
 import { densityOf } from '../hardscape/mass';
 import { fixedStanding } from './fixed';
 import { bedFindings } from './bedFindings';
+import { canyonFindings } from './canyonFindings';
 import type { GroupSurvey } from './groups';
 import { jointFindings } from './jointFindings';
 import type { PieceSurvey } from './pieces';
@@ -22,13 +25,6 @@ import type { Survey } from './survey';
 import { whereabouts } from './whereabouts';
 import { vesselFindings } from './vesselFindings';
 
-/** Depth a bed-rooting plant needs when its entry does not say, mm (common practice). */
-const USUAL_ROOT_DEPTH_MM = 50;
-/** Kept clear behind the front pane for the cleaning blade, mm (common practice: 10 to 20). */
-const FRONT_CLEAR_USUAL_MM = [10, 20] as const;
-const [FRONT_CLEAR_MM] = FRONT_CLEAR_USUAL_MM;
-/** A main stone may reach this share of the tank's height (common practice). */
-const TALLEST_SHARE = 0.9;
 /** Shared space beyond which two pieces are said to run into each other, share of the smaller. */
 const TOUCHING_SHARE = 0.03;
 /** Stone lighter than this is porous and no weight to hold anything with, kg/L (common practice). */
@@ -46,6 +42,7 @@ export function surveyFindings(commission: Commission, survey: Survey): Finding[
     ...pocketFindings(commission, survey),
     ...jointFindings(commission, survey),
     ...bedFindings(commission, survey),
+    ...canyonFindings(commission, survey),
     ...sharedFindings(commission, survey),
     ...co2Findings(commission, survey),
     ...shortFindings(commission, survey),
@@ -105,8 +102,8 @@ function holdingDensity(commission: Commission, members: readonly PieceSurvey[])
   return densityOf(materialOfKind(commission, 'stone', own) ?? materialOfKind(commission, 'stone', dense));
 }
 
-function shallowFindings(commission: Commission, { plantings }: Survey): Finding[] {
-  return plantings.flatMap((planting) => {
+function shallowFindings(commission: Commission, survey: Survey): Finding[] {
+  return survey.plantings.flatMap((planting) => {
     const plant = plantOf(commission, planting.plant);
     const limit = plant.minBedMm ?? USUAL_ROOT_DEPTH_MM;
     const { thinnest } = planting;
@@ -121,6 +118,7 @@ function shallowFindings(commission: Commission, { plantings }: Survey): Finding
         unit: 'mm',
         says: say('bed.shallow.says', {
           depth: inMm(thinnest.mm),
+          grain: grainOf(commission, survey, planting.over),
           plant: plant.name,
           where: whereabouts(commission, thinnest.xyMm),
         }),
@@ -131,9 +129,19 @@ function shallowFindings(commission: Commission, { plantings }: Survey): Finding
   });
 }
 
-function steepFindings(commission: Commission, { layers }: Survey): Finding[] {
-  return layers.flatMap((layer) => {
+/** What a planting roots in, in a word: soil, or the bed by its name where it is none. */
+function grainOf(commission: Commission, survey: Survey, over: readonly string[]): Said | Said[] {
+  const layers = optionOf(commission, survey.optionId).bed.filter((l) => over.includes(l.id));
+  const isSoil = layers.some((l) => materialOf(commission, l.material).kind === 'soil');
+  return isSoil || layers.length === 0 ? say('grain.soil') : layers.flatMap((l) => namesOf(commission, l));
+}
+
+function steepFindings(commission: Commission, { layers, optionId }: Survey): Finding[] {
+  const { bed } = optionOf(commission, optionId);
+  return layers.flatMap((layer, i) => {
     const material = materialOf(commission, layer.material);
+    // Bags stay where they are put.
+    if (isBagged(commission, bed[i])) return [];
     const limit = material.reposeDeg;
     // What cannot be told apart as it is written is the same slope.
     if (limit === undefined || rounded(layer.steepestDeg, 1) <= rounded(limit, 1)) return [];
@@ -182,15 +190,17 @@ function pieceFindings(commission: Commission, survey: Survey): Finding[] {
         because: say('piece.glass.because'),
         source: say('source.vessel'),
       });
-    else if (piece.frontGapMm < FRONT_CLEAR_MM - 1e-6)
+    else if (piece.frontGapMm < CLEAR_FRONT_MM.least - 1e-6)
       found.push({
         ...base,
         id: 'piece.glass',
         severity: 'warn',
         measured: rounded(piece.frontGapMm, 1),
-        limit: FRONT_CLEAR_MM,
+        limit: CLEAR_FRONT_MM.least,
         says: say('piece.glass.near.says', { piece: piece.id, gap: inMm(piece.frontGapMm) }),
-        because: say('piece.glass.near.because', { room: inMm(FRONT_CLEAR_USUAL_MM, 0, 'to') }),
+        because: say('piece.glass.near.because', {
+          room: inMm([CLEAR_FRONT_MM.least, CLEAR_FRONT_MM.most], 0, 'to'),
+        }),
         source: PRACTICE,
       });
     // Wood out of the water is meant to be: it is no stone that makes the tank look small.

@@ -1,15 +1,13 @@
-import { daysFrom } from '../calendar/day';
 import { materialOf } from '../commission/lookup';
-import { isSunk, pieceOrigin, pieceState } from '../commission/origin';
-import type { Joint, Material, Piece } from '../commission/schema';
+import type { Joint } from '../commission/schema';
 import { MM3_PER_L } from '../units/volume';
 import { netLiftKgf } from '../hardscape/buoyancy';
 import { gripOf, type Grip } from '../hardscape/carrying';
 import { gapMm, JOINABLE_MM } from '../hardscape/contact';
-import { massKgOf } from '../hardscape/mass';
 import type { Standing } from '../hardscape/settle';
 import { middleInTank } from '../hardscape/stability';
 import type { SurveyInput } from './input';
+import { massOnBuildDay } from './stateOnBuildDay';
 import { remembered, type SurveyMemo } from './memo';
 
 /** Pieces that joints tie together: they move, float and hold down as one. */
@@ -37,9 +35,6 @@ export interface JointSurvey {
   hangsKg: number;
 }
 
-/** Weight of wood that has sunk for good and of which nothing else is known, kg/L. */
-const SUNK_KG_PER_L = 1.02;
-
 /** Every joint, with the gap that it has to bridge. */
 export function surveyJoints({ option, standing, commission }: SurveyInput, memo: SurveyMemo): JointSurvey[] {
   const byId = new Map(standing.map((s) => [s.piece.id, s]));
@@ -53,7 +48,7 @@ export function surveyJoints({ option, standing, commission }: SurveyInput, memo
       known.push(piece);
     }
     const hanging = known.filter((s) => s.piece.stand.kind === 'at' && !s.piece.fixed);
-    const hangsKg = hanging.reduce((sum, s) => sum + massOf(s, materialOf(commission, s.piece.material)), 0);
+    const hangsKg = hanging.reduce((sum, s) => sum + massOnBuildDay(commission, s), 0);
     return { id: joint.id, gapMm: widest, hangsKg };
   });
 }
@@ -105,7 +100,7 @@ function gripIn(
   return gripOf(
     group.map((id) => {
       const s = standing[place.get(id)!];
-      const massKg = massOf(s, materialOf(commission, s.piece.material));
+      const massKg = massOnBuildDay(commission, s);
       return { id, massKg, middle: middleInTank(s) };
     }),
   );
@@ -133,28 +128,9 @@ function liftOf({ commission, standing, displaced }: SurveyInput, i: number, soa
   const { piece, columns } = standing[i];
   const material = materialOf(commission, piece.material);
   const volumeL = columns.volumeMm3 / MM3_PER_L;
-  const dry = massOf(standing[i], material);
-  const state = stateOnBuildDay(commission, piece, material);
-  const sunk = isSunk(state) ? Math.max(material.soakedKgPerL ?? 0, SUNK_KG_PER_L) * volumeL : 0;
+  const asItIs = massOnBuildDay(commission, standing[i]);
   const wet = soaked ? (material.soakedKgPerL ?? 0) * volumeL : 0;
-  return netLiftKgf(displaced[i].underWater / MM3_PER_L, Math.max(dry, sunk, wet));
-}
-
-function massOf({ piece, columns }: Standing, material: Material): number {
-  return massKgOf(piece, columns.volumeMm3, material);
-}
-
-/** What soaks since a day has sunk once its material's days are over. */
-function stateOnBuildDay(
-  commission: SurveyInput['commission'],
-  piece: Piece,
-  material: Material,
-): NonNullable<Piece['state']> {
-  const state = pieceState(piece, pieceOrigin(commission, piece));
-  if (state !== 'soaking' || !piece.soakingSince) return state;
-  return daysFrom(piece.soakingSince, commission.brief.buildDay) >= (material.soakDays ?? 0)
-    ? 'sunk'
-    : 'soaking';
+  return netLiftKgf(displaced[i].underWater / MM3_PER_L, Math.max(asItIs, wet));
 }
 
 /** What lies on what: the ids of the pieces on each. */

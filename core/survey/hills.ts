@@ -1,5 +1,5 @@
 import { materialOf, optionOf } from '../commission/lookup';
-import { broughtL } from '../commission/origin';
+import { broughtL, isBagged } from '../commission/origin';
 import type { Commission } from '../commission/schema';
 import { floorShare } from '../substrate/bedField';
 import { onField } from '../substrate/onField';
@@ -7,7 +7,7 @@ import { bagsFor } from '../substrate/filler';
 import { pouredL } from '../substrate/pour';
 import type { Survey } from './survey';
 
-/** One heap of filler by itself: litres as laid, and the bags it takes. */
+/** One heap of filler by itself: litres as laid, and the bags it takes; none where it is poured loose. */
 export interface Hill {
   litres: number;
   bags: number;
@@ -31,7 +31,7 @@ export function fillerToLay(commission: Commission, survey: Survey): Hill[] {
     const whole = heaps.reduce((sum, v) => sum + v, 0);
     return heaps.map((v): Hill => {
       const own = (litres * v) / whole;
-      return { litres: own, bags: bagsFor(own) };
+      return { litres: own, bags: isBagged(commission, bed[i]) ? bagsFor(own) : 0 };
     });
   });
 }

@@ -1,5 +1,4 @@
-import { materialOf } from '../commission/lookup';
-import { massKgOf } from '../hardscape/mass';
+import { massOnBuildDay } from './stateOnBuildDay';
 import { lowestMm, highestMm } from '../hardscape/settle';
 import { MM3_PER_L } from '../units/volume';
 import { gapsOf, type Gaps } from './gaps';
@@ -46,7 +45,7 @@ export function surveyPieces(input: SurveyInput): PieceSurvey[] {
       underWaterL: d.underWater / MM3_PER_L,
       outsideL: d.outside / MM3_PER_L,
       overlapL: d.overlap / MM3_PER_L,
-      massKg: massKgOf(s.piece, s.columns.volumeMm3, materialOf(commission, s.piece.material)),
+      massKg: massOnBuildDay(commission, s),
       weighed: s.piece.massKg !== undefined,
       zMm: s.zMm,
       bottomMm: lowestMm(s),

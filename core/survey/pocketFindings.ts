@@ -1,3 +1,4 @@
+import { USUAL_REPOSE_DEG } from '../commission/limits';
 import { materialOf } from '../commission/lookup';
 import type { Commission } from '../commission/schema';
 import { rounded } from '../units/quantity';
@@ -7,8 +8,6 @@ import type { Survey } from './survey';
 
 /** So much of a heap may lie over an edge before it is said, share: the columns it is read by are that coarse. */
 const EDGE_SHARE = 0.04;
-/** Slope at which grain holds where its material does not say, degrees (common practice). */
-const USUAL_REPOSE_DEG = 32;
 
 /** Heaps on pieces that do not stay there: over an edge, or steeper than their grain holds. */
 export function pocketFindings(commission: Commission, { pockets }: Survey): Finding[] {

@@ -55,7 +55,7 @@ export function consumableLines(commission: Commission, survey: Survey): TakeOff
 }
 
 function bags(commission: Commission, survey: Survey): Consumable {
-  const hills = fillerToLay(commission, survey);
+  const hills = fillerToLay(commission, survey).filter((h) => h.bags > 0);
   const litres = hills.reduce((sum, h) => sum + h.litres, 0);
   const count = hills.reduce((sum, h) => sum + h.bags, 0);
   return {

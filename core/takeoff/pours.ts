@@ -1,5 +1,5 @@
 import { materialOf, optionOf } from '../commission/lookup';
-import { broughtL } from '../commission/origin';
+import { broughtL, namesOf, partsOf } from '../commission/origin';
 import type { Commission, Material } from '../commission/schema';
 import { ABSENT_MM, topLayer } from '../substrate/faces';
 import { onField } from '../substrate/onField';
@@ -23,6 +23,9 @@ export interface Pour {
   task: string;
   role: Role;
   material: Material;
+  /** What it is called, and what is in it by litres: of a mixture all of it. */
+  names: string[];
+  parts: { material: Material; litres: number }[];
   litres: number;
   /** Something that is set on this day stands on it or above it. */
   carries: boolean;
@@ -57,6 +60,8 @@ export function poursOf(commission: Commission, survey: Survey): Pour[] {
         task,
         role,
         material,
+        names: namesOf(commission, bed[i]),
+        parts: partsOf(bed[i]).map((part) => ({ material: materialOf(commission, part.material), litres: litres * part.share })), // prettier-ignore
         litres,
         carries: i <= highest && role !== 'cosmetic',
         spanMm: [layer.minMm, layer.maxMm],

@@ -31,6 +31,7 @@ const SMALL_THINGS = [
   { id: 'cond', kind: 'conditioner', name: 'Conditioner', dosePer100L: 25 },
   { id: 'bac', kind: 'bacteria', name: 'Bacteria', bacteriaPer100L: 10 },
   { id: 'liquid', kind: 'glue', name: 'Liquid glue' },
+  { id: 'gravel', kind: 'gravel', name: 'Gravel', bulkKgPerL: 1.5, packs: [{ id: 'gravel-5', size: 5, unit: 'kg', priceMinor: 600, supplier: 'yard', leadDays: 4 }] }, // prettier-ignore
 ];
 
 const pieceOf = fc.record({
@@ -104,6 +105,8 @@ export const anyJob = fc.record({
   sandMm: fc.constantFrom(0, 30),
   sandLater: later,
   fillerMm: fc.constantFrom(0, 30),
+  loose: fc.boolean(),
+  mixed: fc.boolean(),
   soilOrigin: origin,
   pieces: fc.array(pieceOf, { maxLength: 4 }),
   joined: fc.boolean(),
@@ -137,9 +140,9 @@ export function jobDocument(job: DrawnJob, named: Naming = PLAIN): Commission {
     second.at = [Math.min(520, first.at[0] + first.shape.sizeMm[0] * 0.55), first.at[1]];
   Object.assign(s.options[0], {
     bed: [
-      ...(job.fillerMm ? [{ id: 'filler', material: 'scoria', top: { kind: 'level', mm: job.fillerMm }, region: [[80, 150], [520, 150], [520, 320], [80, 320]] }] : []), // prettier-ignore
+      ...(job.fillerMm ? [{ id: 'filler', material: 'scoria', top: { kind: 'level', mm: job.fillerMm }, region: [[80, 150], [520, 150], [520, 320], [80, 320]], ...(job.loose ? { bagged: false } : {}) }] : []), // prettier-ignore
       ...(job.soilMm ? [here({ id: 'soil', material: 'soil', top: { kind: 'level', mm: job.fillerMm + job.soilMm }, origin: job.soilOrigin })] : []), // prettier-ignore
-      ...(job.sandMm ? [{ id: 'sand', material: 'sand', top: { kind: 'level', mm: job.sandMm }, cuts: true, region: [[0, 0], [600, 0], [600, 80], [0, 80]], laterDays: job.sandLater }] : []), // prettier-ignore
+      ...(job.sandMm ? [{ id: 'sand', material: 'sand', top: { kind: 'level', mm: job.sandMm }, cuts: true, region: [[0, 0], [600, 0], [600, 80], [0, 80]], laterDays: job.sandLater, ...(job.mixed ? { mix: [{ material: 'sand', share: 0.6 }, { material: 'gravel', share: 0.4 }] } : {}) }] : []), // prettier-ignore
     ],
     pieces,
     joints: job.joined && first && second ? [{ id: 'J-1', pieces: [first.id, second.id], method: 'gel-glue' }] : [], // prettier-ignore

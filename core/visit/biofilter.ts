@@ -1,8 +1,10 @@
 import { filterStateOf } from '../commission/usual';
-import type { Commission } from '../commission/schema';
-import { materialOf } from '../commission/lookup';
+import type { Commission, Piece } from '../commission/schema';
+import { materialOf, optionOf } from '../commission/lookup';
+import { layerOrigin, pieceOrigin, plantingOrigin } from '../commission/origin';
 import { perimeter } from '../geometry/offset';
 import type { PieceSurvey } from '../survey/pieces';
+import { stateOnBuildDay } from '../survey/stateOnBuildDay';
 import type { Survey } from '../survey/survey';
 import { footprint } from '../vessel/footprint';
 
@@ -29,32 +31,63 @@ const MEDIA_PER_L = 0.06;
 const OVER_BALL = 1.5;
 
 /**
- * Shares of the biofilter by surface, and which of them the work takes away. The old scape is not drawn: it is
- * taken to have had as much of each as the new one.
+ * Shares of the biofilter by surface, and which of them the work takes away: of what was there. That is what is marked as
+ * in the tank now; of bed, stone and wood that go, which nobody drew, as much as comes in their place. Plants that are
+ * only bought were not there. A stone that is here and dry has nothing on it.
  */
 export function biofilterOf(commission: Commission, survey: Survey): BiofilterPart[] {
   const { vessel, brief } = commission;
   const floor = footprint(vessel);
   const stays = new Set<string>(brief.rescape?.stays ?? []);
-  const weightOf = (kind: 'stone' | 'wood') =>
+  const option = optionOf(commission, survey.optionId);
+  const living = new Set(option.pieces.filter((p) => isLivedOn(commission, p)).map((p) => p.id));
+  const pieces = (kind: 'stone' | 'wood', here: boolean) =>
     survey.pieces
-      .filter((p) => materialOf(commission, p.material).kind === kind)
+      .filter((p) => materialOf(commission, p.material).kind === kind && living.has(p.id) === here)
       .reduce((sum, p) => sum + pieceWeight(commission, p), 0);
-  const bed = survey.layers.reduce((sum, l) => sum + l.areaM2 * Math.min(BED_MOST_MM, meanMm(l)), 0);
-  const planted = survey.plantings.reduce((m2, p) => m2 + p.netM2, 0);
-  const mediaGo = filterStateOf(brief) !== 'mature' || brief.rescape?.filterCleaned === true;
-  const parts = [
-    { part: 'media', weight: MEDIA_PER_L * survey.freeWaterL, lost: mediaGo },
-    { part: 'bed', weight: BED_PER_MM * bed, lost: !stays.has('substrate') },
-    { part: 'stone', weight: weightOf('stone'), lost: !stays.has('stone') },
-    { part: 'wood', weight: weightOf('wood'), lost: !stays.has('wood') },
-    { part: 'plants', weight: WEIGHT.plants * planted, lost: !stays.has('plants') },
-    { part: 'glass', weight: (WEIGHT.glass * perimeter(floor) * vessel.waterLineMm) / 1e6, lost: false },
+  const bed = (here: boolean) =>
+    survey.layers
+      .filter((_, i) => (layerOrigin(brief, option.bed[i]) === 'here') === here)
+      .reduce((sum, l) => sum + BED_PER_MM * l.areaM2 * Math.min(BED_MOST_MM, meanMm(l)), 0);
+  const planted = survey.plantings
+    .filter(
+      (p) =>
+        plantingOrigin(
+          brief,
+          option.plants.find((e) => e.id === p.id)!,
+        ) === 'here',
+    )
+    .reduce((m2, p) => m2 + p.netM2, 0);
+  const kinds = [
+    { part: 'bed', stays: 'substrate', weight: bed },
+    { part: 'stone', stays: 'stone', weight: (here: boolean) => pieces('stone', here) },
+    { part: 'wood', stays: 'wood', weight: (here: boolean) => pieces('wood', here) },
   ] as const;
+  const parts: { part: BiofilterPart['part']; weight: number; lost: boolean }[] = [
+    { part: 'media', weight: MEDIA_PER_L * survey.freeWaterL, lost: mediaGo(brief) },
+    ...kinds.flatMap(({ part, stays: kind, weight }) => [
+      { part, weight: weight(true), lost: false },
+      { part, weight: stays.has(kind) ? 0 : weight(false), lost: true },
+    ]),
+    { part: 'plants', weight: WEIGHT.plants * planted, lost: false },
+    { part: 'glass', weight: (WEIGHT.glass * perimeter(floor) * vessel.waterLineMm) / 1e6, lost: false },
+  ];
   const whole = parts.reduce((sum, p) => sum + p.weight, 0);
   return parts
     .filter((p) => p.weight > 0)
     .map(({ part, weight, lost }) => ({ part, share: weight / whole, lost }));
+}
+
+/** True where what lives on the media goes: new ones, or old ones under the tap. Rinsed in tank water they keep it. */
+function mediaGo(brief: Commission['brief']): boolean {
+  const { filterCleaned, filterRinsed } = brief.rescape ?? {};
+  return filterStateOf(brief) !== 'mature' || (filterCleaned === true && filterRinsed !== 'tank-water');
+}
+
+/** True for a piece that something lives on: it stands in this tank, or in another, and has not dried. */
+function isLivedOn(commission: Commission, piece: Piece): boolean {
+  const state = stateOnBuildDay(commission, piece);
+  return state === 'living' || (state !== 'dry' && pieceOrigin(commission, piece) === 'here');
 }
 
 /** Weight of what lives on one piece, by its surface under water. */
@@ -69,11 +102,17 @@ export function shareOn(commission: Commission, survey: Survey, pieces: readonly
   const weight = (list: readonly PieceSurvey[]) =>
     list.reduce((sum, p) => sum + pieceWeight(commission, p), 0);
   const hard = biofilterOf(commission, survey).filter((p) => p.part === 'stone' || p.part === 'wood');
-  const whole = weight(all);
-  if (whole <= 0) return 0;
-  return (
-    (hard.reduce((sum, p) => sum + p.share, 0) * weight(all.filter((p) => pieces.includes(p.id)))) / whole
+  const drawn = optionOf(commission, survey.optionId).pieces;
+  const here = all.filter((p) =>
+    isLivedOn(
+      commission,
+      drawn.find((d) => d.id === p.id)!,
+    ),
   );
+  const whole = weight(here);
+  if (whole <= 0) return 0;
+  const kept = hard.filter((p) => !p.lost).reduce((sum, p) => sum + p.share, 0);
+  return (kept * weight(here.filter((p) => pieces.includes(p.id)))) / whole;
 }
 
 /** Surface of a ball of so many litres, m²: 1 L has 0.0484. */

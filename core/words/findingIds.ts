@@ -4,6 +4,7 @@
  */
 export const FINDINGS = {
   'bed.bare': 'survey',
+  'bed.bags': 'survey',
   'bed.face': 'survey',
   'bed.filler': 'survey',
   'bed.shallow': 'survey',
@@ -13,6 +14,7 @@ export const FINDINGS = {
   'joint.hangs': 'survey',
   'piece.above': 'survey',
   'piece.air': 'survey',
+  'piece.canyon': 'survey',
   'piece.floats': 'survey',
   'piece.glass': 'survey',
   'piece.overlaps': 'survey',

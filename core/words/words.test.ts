@@ -77,7 +77,7 @@ const COMMISSIONS = demoCommissions('2026-11-25').map((draft) => {
 
 describe('the catalogue of messages', () => {
   it('fills in names, figures, days, money, lists and other messages', () => {
-    expect(inEnglish(say('bed.shallow.says', { depth: inMm(29.7), plant: 'Anubias', where: say('where.back.left') }))).toBe('30 mm of soil under Anubias, back left.'); // prettier-ignore
+    expect(inEnglish(say('bed.shallow.says', { depth: inMm(29.7), plant: 'Anubias', grain: say('grain.soil'), where: say('where.back.left') }))).toBe('30 mm of soil under Anubias, back left.'); // prettier-ignore
     expect(inEnglish(say('order.never.says', { supplier: 'X', name: 'Sand', day: { day: '2027-01-14' } }))).toBe('X does not deliver Sand before 14 Jan 2027.'); // prettier-ignore
     expect(inEnglish(say('cost.budget.says', { cost: { minor: 1250, currency: 'JPY' }, agreed: { minor: 1000, currency: 'JPY' } }))).toBe('Material for JPY 1250, JPY 1000 agreed.'); // prettier-ignore
     expect(inEnglish(say('before.soak.title', { pieces: ['R-1', 'R-2'] }))).toBe('Into the tub: R-1, R-2');

@@ -1,3 +1,4 @@
+import { CANYON_MM, CLEAR_FRONT_MM, TALLEST_SHARE } from '../commission/limits';
 import { forPlacing, type YardPiece } from '../catalogue/studio';
 import type { Layer, Material, Piece, Shape, Vessel } from '../commission/schema';
 import type { Point } from '../geometry/polygon';
@@ -40,10 +41,7 @@ export interface Start {
 }
 
 /** Rules of the trade that a start keeps (common practice). */
-const TALLEST_SHARE = 0.9;
-const BLADE_MM = 15;
 const SIDE_MM = 20;
-const CANYON_MM = 25;
 /** Stones of one group share their grain within this, degrees. */
 const GRAIN_DEG = 14;
 /** Buried by this share of their height, so that the edge is under the grain. */
@@ -250,7 +248,7 @@ function turnOf({ faceDeg, grainDeg = 0 }: YardPiece, { grain, random, placed }:
 /** Clear of the panes, and of the others either touching nothing or leaving a finger’s width. */
 function isClear([l, f, r, b]: Placed['box'], { vessel, placed, path, banks }: Setting): boolean {
   const { length, width } = vessel.innerMm;
-  if (l < SIDE_MM || f < BLADE_MM || r > length - SIDE_MM || b > width - SIDE_MM) return false;
+  if (l < SIDE_MM || f < CLEAR_FRONT_MM.usual || r > length - SIDE_MM || b > width - SIDE_MM) return false;
   const along = (i: number) => i / Math.max(1, banks.length - 1);
   const half = (i: number) => (path!.widthMm[0] + (path!.widthMm[1] - path!.widthMm[0]) * along(i)) / 2;
   const offPath = ([x, y]: Point, i: number) =>

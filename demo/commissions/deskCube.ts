@@ -32,7 +32,7 @@ export function deskCube(today: Day): Commission {
         bed: [{ id: 'soil', material: 'soil-granules', top: { kind: 'ramp', frontMm: 50, backMm: 72 } }],
         pieces: [
           set('S-31', [112, 172], 24, { turnDeg: 25, owned: undefined, origin: 'client' }),
-          set('S-33', [204, 140], 22, { turnDeg: 60, owned: undefined, origin: 'client' }),
+          set('S-33', [213, 140], 22, { turnDeg: 60, owned: undefined, origin: 'client' }),
           set('S-44', [150, 92], 10, { turnDeg: 15, owned: undefined, origin: 'client' }),
         ],
         joints: [],

@@ -1,3 +1,4 @@
+import { grownHeightMm } from '../../core/catalogue/sizes';
 import { plantIn } from '../../core/catalogue/entries';
 import type { Commission, Option } from '../../core/commission/schema';
 import { plugSpots } from '../../core/planting/region';
@@ -23,7 +24,7 @@ export function halfGrown(commission: Commission, option: Option, field: FieldVi
     const flat = plugSpots(planting.region, spacing, MOST_PLUGS);
     const spots = new Float64Array(flat.length * 3);
     flat.forEach(([x, y], i) => spots.set([x, y, drawnSurfaceAt(field, x, y)], i * 3));
-    const [low, high] = plant.heightMm ?? [30, 60];
+    const [low, high] = grownHeightMm(plant);
     return [{ id: planting.id, plant, spots, heightMm: low + (high - low) * GROWN, radiusMm: spacing * 0.6, cover: 1, melted: 0 }]; // prettier-ignore
   });
 }

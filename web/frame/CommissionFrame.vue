@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import '../workers/withoutEval';
 import { useEventListener, useIntervalFn, useTitle } from '@vueuse/core';
 import { computed, onBeforeUnmount, provide, shallowRef, toRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';

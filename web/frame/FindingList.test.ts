@@ -18,6 +18,7 @@ const shallow: Finding = {
   says: say('bed.shallow.says', {
     depth: inMm(38),
     plant: 'Cryptocoryne wendtii',
+    grain: say('grain.soil'),
     where: say('where.front.left'),
   }),
   because: say('bed.shallow.because', { limit: inMm(50) }),

@@ -15,6 +15,7 @@ import { usePreferences } from './preferences';
 const soil = say('bed.shallow.says', {
   depth: inMm(34),
   plant: 'Anubias',
+  grain: say('grain.soil'),
   where: say('where.front.left'),
 });
 

@@ -1,3 +1,4 @@
+import './withoutEval';
 import { expose } from 'comlink';
 import type { Day } from '../../core/calendar/day';
 import { plan, type Plan, type PlanAsk } from '../../core/pipeline/plan';

@@ -1,5 +1,5 @@
 import { daysFrom, dayPlus } from '../../calendar/day';
-import { materialOfKind, optionOf } from '../../commission/lookup';
+import { materialOf, materialOfKind, optionOf } from '../../commission/lookup';
 import { layerOrigin, pieceOrigin, pieceState, plantingOrigin } from '../../commission/origin';
 import type { SupplyKind } from '../../commission/schema';
 import { gearOf } from '../../gear/gear';
@@ -24,6 +24,31 @@ export const BUYING: Agreements = {
         1e-6,
       );
     });
+  },
+  'a mixture is bought, rinsed and poured with all its parts': (c) => {
+    const option = optionOf(c.doc, c.p.survey.optionId);
+    const named = (id: string) => materialOf(c.doc, id).name;
+    return option.bed
+      .filter((l) => l.mix && layerOrigin(c.doc.brief, l) === 'bought')
+      .flatMap((l) => {
+        const parts = l.mix!.map((m) => m.material);
+        const poured = [...c.p.build.tasks, ...c.p.build.visits.flatMap((v) => v.tasks)].map((t) =>
+          words(t.title),
+        );
+        const rinsed = words(task(c, 'rinse')?.title ?? '');
+        const isLater = laterLayers(c.doc, c.p.survey).some((x) => x.id === l.id);
+        return parts.filter(
+          (id) =>
+            !c.p.takeOff.lines.some((line) => line.id === id && line.needed.value > 0) ||
+            !poured.some((title) => parts.every((part) => title.includes(named(part)))) ||
+            (!isLater && !rinsed.includes(named(id))),
+        );
+      });
+  },
+  'mesh bags are bought for filler that lies in bags, and for no other': (c) => {
+    const filler = poursOf(c.doc, c.p.survey).find((q) => q.role === 'filler');
+    const bags = c.p.takeOff.lines.filter((l) => words(l.name).startsWith('Mesh bags'));
+    return Boolean(filler && !c.drawn.loose) === bags.length > 0 ? [] : [[c.drawn.loose, bags]];
   },
   'every layer, stone and plant that is bought has its line, and none that is not': (c) => {
     const option = optionOf(c.doc, c.p.survey.optionId);

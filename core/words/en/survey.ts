@@ -8,7 +8,8 @@ export const SURVEY = {
     'It needs {more} of stone of {density} kg/L joined to it or laid on it, or soaking: try in a bucket when it sinks.',
   'piece.floats.because.soak':
     'It needs {more} more stone of {density} kg/L joined to it or laid on it, or soak it {days} days first: then it stays down.',
-  'bed.shallow.says': '{depth} of soil under {plant}, {where}.',
+  'bed.shallow.says': '{depth} of {grain} under {plant}, {where}.',
+  'grain.soil': 'soil',
   'bed.shallow.because': 'It roots in the bed and needs {limit}. Raise the bed there or move the planting.',
   'bed.steep.says': '{material} rises at {slope}°, {where}; it holds {limit}°.',
   'bed.steep.because':
@@ -18,6 +19,9 @@ export const SURVEY = {
     'A bare step slides within weeks. Set stones before it with floss behind them, or let it run out as a slope.',
   'bed.bare.says': '{cap} leaves {area} of {under} bare, {where}.',
   'bed.bare.because': 'What lies under a cap comes up through a bare spot. Raise the cap there.',
+  'bed.bags.says': 'Only {cover} lies over bags of {filler}, {where}.',
+  'bed.bags.because':
+    'The mesh shows through, and is dug out at the first trim. Cover it by {limit}, or pour it loose.',
   'bed.filler.says': '{filler} is drawn to the glass, {where}.',
   'bed.filler.because': 'It is seen there for good: keep it {off} off the glass.',
   'joint.gap.says': '{joint}: {pieces} are {gap} apart.',
@@ -29,6 +33,9 @@ export const SURVEY = {
   'plant.shared.says':
     '{one} and {other} are planted on the same ground, {percent} % of the smaller, and each is counted for the whole.',
   'plant.shared.because': 'Give each its share of the ground, or draw them apart.',
+  'piece.canyon.says': '{one} and {other} stand {gap} apart.',
+  'piece.canyon.because':
+    'Nearer than {canyon} a gap between two large stones reads as neither one nor two, and no tool gets in. Move them together or apart.',
   'piece.air.says': '{piece} hangs {height} above the glass with nothing near it.',
   'piece.air.because':
     'Nothing within {reach} bears it or can be joined to it. Let it down, or move it against a piece.',

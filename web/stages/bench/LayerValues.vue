@@ -77,6 +77,7 @@ function setWhere(where: string): void {
 const origin = computed(() => layerOrigin(commission.document!.brief, props.layer));
 const setOrigin = (o: Origin) => change('origin', () => ({ origin: o }));
 const isSoil = computed(() => material.value?.kind === 'soil');
+const isFiller = computed(() => material.value?.kind === 'filler');
 const isGrain = computed(() => ['sand', 'gravel'].includes(material.value?.kind ?? ''));
 const grains = computed(() =>
   props.materials
@@ -197,6 +198,13 @@ const setMix = (other: string | null, share = 0.5) =>
       :model-value="layer.used ?? false"
       label="has run before"
       @update:model-value="(x) => change('used', () => ({ used: Boolean(x) || undefined }))"
+    />
+    <v-switch
+      v-if="isFiller"
+      :model-value="layer.bagged ?? true"
+      label="in mesh bags"
+      data-test="bagged"
+      @update:model-value="(x) => change('bagged', () => ({ bagged: x ? undefined : false }))"
     />
     <v-select
       v-if="isGrain && grains.length"

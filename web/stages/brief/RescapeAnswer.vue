@@ -24,6 +24,11 @@ const STAYS = [
   { value: 'water', title: 'old water kept' },
 ] as const;
 
+const RINSED = [
+  { value: 'tank-water', title: 'rinsed in tank water' },
+  { value: 'tap', title: 'under the tap' },
+] as const;
+
 /** A running tank with fish starts on the school for it, unless another was chosen. */
 function setKind([kind]: ('new' | 'rescape')[]): void {
   edit.edit('brief rescape', (d) => {
@@ -101,6 +106,13 @@ const set = (part: Partial<Rescape>) => edit.brief('rescape', { ...rescape.value
         data-test="holding"
       />
     </div>
+    <TickButtons
+      v-if="rescape.filterCleaned"
+      label="How its media are cleaned"
+      :choices="RINSED"
+      :chosen="rescape.filterRinsed ? [rescape.filterRinsed] : []"
+      @change="([filterRinsed]) => set({ filterRinsed })"
+    />
     <TickButtons
       v-if="anyThere"
       label="Where animals are meanwhile"
