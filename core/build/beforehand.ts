@@ -2,15 +2,15 @@ import { dayPlus } from '../calendar/day';
 import { plantOf } from '../catalogue/entries';
 import { optionOf } from '../commission/lookup';
 import { layerOrigin, namesOf, pieceOrigin, plantingOrigin } from '../commission/origin';
-import { filterStateOf } from '../commission/usual';
 import type { Commission, Joint, Option } from '../commission/schema';
-import { devicesOf } from '../gear/gear';
+import { gearOf } from '../gear/gear';
 import { gripOf } from '../hardscape/carrying';
 import { middleInTank } from '../hardscape/stability';
 import { isMadeBefore } from '../hardscape/joining';
 import { firstFill } from '../filling/firstFill';
 import { peopleFor } from '../site/lifting';
 import { jointed } from '../survey/groups';
+import { MATURE_DAYS, maturesAhead, mediaToMature } from '../regime/maturing';
 import { soakingOf } from '../survey/soaking';
 import type { Survey } from '../survey/survey';
 import { FILM_DRY_HOURS } from '../vessel/film';
@@ -22,9 +22,6 @@ import { CAUTIONS } from './cautions';
 import { ONE_PERSON_KG } from './rates';
 import type { Beforehand } from './task';
 
-/** Days before the build on which filter media start to mature (common practice: four weeks). */
-const MATURE_DAYS = 28;
-
 /** What has to happen on an earlier day, in order. */
 export function beforehandOf(commission: Commission, survey: Survey): Beforehand[] {
   const { buildDay } = commission.brief;
@@ -33,7 +30,7 @@ export function beforehandOf(commission: Commission, survey: Survey): Beforehand
     ...filmBeforehand(commission),
     ...roBeforehand(commission, survey),
     ...ownBeforehand(commission, survey, option),
-    ...(filterStateOf(commission.brief) !== 'new'
+    ...(!maturesAhead(commission)
       ? []
       : [
           {
@@ -155,10 +152,16 @@ const ASIDE_BEFORE_SOAK = 1;
 /** What comes from the studio's own stock or from the client: nobody sells it, so nobody brings it. */
 function ownBeforehand(commission: Commission, survey: Survey, option: Option): Beforehand[] {
   const { brief } = commission;
-  // What soaks is there before it does.
+  // What soaks or matures is there before it does.
   const soaking = soakingOf(commission, survey);
-  const ahead = (ids: readonly string[]) =>
-    Math.max(ASIDE_DAYS, ...ids.map((id) => (soaking.has(id) ? soaking.get(id)! + ASIDE_BEFORE_SOAK : 0)));
+  const maturing = new Set(mediaToMature(commission).map((g) => g.name));
+  const daysAhead = (id: string) =>
+    soaking.has(id)
+      ? soaking.get(id)! + ASIDE_BEFORE_SOAK
+      : maturing.has(id)
+        ? MATURE_DAYS + ASIDE_BEFORE_SOAK
+        : 0;
+  const ahead = (ids: readonly string[]) => Math.max(ASIDE_DAYS, ...ids.map((id) => daysAhead(id)));
   const things = [
     ...option.pieces.map((p) => ({
       name: p.id,
@@ -171,7 +174,8 @@ function ownBeforehand(commission: Commission, survey: Survey, option: Option): 
       name: plantOf(commission, p.plant).name,
       origin: plantingOrigin(brief, p),
     })),
-    ...devicesOf(commission).flatMap((d) => (d.origin ? [{ name: d.name, origin: d.origin }] : [])),
+    // Media that have run stay wet where they are until the day.
+    ...gearOf(commission).flatMap(({ device, kind, name }) => (device.origin && (kind !== 'media' || maturing.has(name)) ? [{ name, origin: device.origin }] : [])), // prettier-ignore
   ];
   const from = (origin: 'stock' | 'client') => [
     ...new Set(things.filter((t) => t.origin === origin).map((t) => t.name)),

@@ -2,6 +2,7 @@ import { isUsualPointLoad } from '../site/floorLoad';
 import { bringing, recipeFor } from '../filling/filling';
 import { filterStateOf } from '../commission/usual';
 import { bacteriaDays } from '../regime/bacteria';
+import { mediaToMature } from '../regime/maturing';
 import { gasFromDay, gearOf, gearThere, hasGasSource, lateDevices, unpackedDevices } from '../gear/gear';
 import { lightOf } from '../light/photoperiod';
 import { waterByHeight } from '../survey/waterByHeight';
@@ -149,9 +150,8 @@ function startWords({ commission }: Job): Text {
   const { brief } = commission;
   const on = gearThere(commission, 'filter', 'heater', 'lamp').map((g) => g.name);
   const moved = filterStateOf(brief) !== 'new' && !brief.rescape?.filterKept;
-  const newMedia = gearThere(commission, 'media').some((g) => g.origin !== 'here');
   const steps = [
-    ...(moved ? [say('start.media.wet')] : newMedia ? [say('start.media')] : []),
+    ...(moved || mediaToMature(commission).length > 0 ? [say('start.media.wet')] : []),
     ...(on.length > 0 ? [say('start.on', { devices: on })] : []),
     ...(gasFromDay(commission) === 0 && hasGasSource(commission) ? [say('start.gas')] : []),
     ...(bacteriaDays(commission).includes(0) ? [say('start.bacteria')] : []),

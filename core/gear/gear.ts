@@ -151,8 +151,15 @@ export function gasFromDay(commission: Asked): number | undefined {
   );
 }
 
-/** What stands, is poured or is laid under the vessel: it is not set out with the filter. */
-const NOT_SET_OUT: ReadonlySet<GearKind | undefined> = new Set(['stand', 'mat', 'film', 'food', 'test-kit']);
+/** What stands, is poured or is laid under the vessel, or lives in water until the filter starts: it is not set out with it. */
+const NOT_SET_OUT: ReadonlySet<GearKind | undefined> = new Set([
+  'stand',
+  'mat',
+  'film',
+  'food',
+  'test-kit',
+  'media',
+]);
 
 /** Devices that are unpacked and set out on the build day: of those that come by then, what is plumbed or plugged. */
 export function unpackedDevices(commission: Asked): readonly Gear[] {

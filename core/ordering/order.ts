@@ -19,7 +19,9 @@ export interface OrderLine {
   orderBy?: Day;
   arriveBy?: Day;
   neededOn: Day;
-  soakDays: number;
+  /** It is needed so many days before the build, since it soaks or matures. */
+  ahead?: TakeOffLine['ahead'];
+  aheadDays?: number;
   leadDays: number;
   keepsDays?: number;
 }
@@ -97,20 +99,14 @@ function orderLines(commission: Commission, line: TakeOffLine): { supplier: stri
     const pack = entry!.packs!.find((p) => p.id === packId)!;
     return {
       supplier: pack.supplier,
-      orderLine: orderLine(commission, line, pack, count, line.soakDays ?? 0),
+      orderLine: orderLine(commission, line, pack, count),
     };
   });
 }
 
-function orderLine(
-  commission: Commission,
-  line: TakeOffLine,
-  pack: Pack,
-  count: number,
-  soakDays: number,
-): OrderLine {
+function orderLine(commission: Commission, line: TakeOffLine, pack: Pack, count: number): OrderLine {
   const supplier = supplierOf(commission, pack.supplier);
-  const neededOn = dayPlus(commission.brief.buildDay, (line.laterDays ?? 0) - soakDays);
+  const neededOn = dayPlus(commission.brief.buildDay, (line.laterDays ?? 0) - (line.aheadDays ?? 0));
   const arriveBy = lastDelivery(supplier, neededOn);
   return {
     line: line.id,
@@ -122,7 +118,7 @@ function orderLine(
     orderBy: arriveBy && orderDay(supplier, arriveBy, pack.leadDays),
     arriveBy,
     neededOn,
-    soakDays,
+    ...(line.aheadDays ? { ahead: line.ahead, aheadDays: line.aheadDays } : {}),
     leadDays: pack.leadDays,
     keepsDays: pack.keepsDays,
   };

@@ -79,7 +79,8 @@ function woodLine(commission: Commission, survey: Survey, material: Material): T
     measured: { value: massKg, unit: 'kg' },
     needed: { value: bought, unit: 'piece' },
     packs: material.packs,
-    soakDays,
+    ahead: 'soaks' as const,
+    aheadDays: soakDays,
     origins: pieces.map((p) => origins.get(p.id)!),
     workings: [
       { step: say('placed'), value: massKg, unit: 'kg', note: pieces.map((p) => p.id).join(', ') },

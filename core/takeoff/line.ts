@@ -26,8 +26,9 @@ export interface TakeOffLine {
   workings: Working[];
   /** Days after the build on which it is needed first; left out where it is needed for the build. */
   laterDays?: number;
-  /** Days for which it soaks before the build: it is needed so much sooner. */
-  soakDays?: number;
+  /** It soaks or matures for so many days before the build, and is needed so much sooner. */
+  ahead?: 'soaks' | 'matures';
+  aheadDays?: number;
   /** Where that comes from which is not bought, each once. */
   origins: Origin[];
 }
@@ -45,13 +46,23 @@ export interface Need {
   packs: readonly Pack[] | undefined;
   bulkKgPerL?: number;
   laterDays?: number;
-  soakDays?: number;
+  ahead?: TakeOffLine['ahead'];
+  aheadDays?: number;
   origins?: readonly Origin[];
 }
 
 /** Chooses the packs for a need and prices it. */
 export function lineOf(need: Need): TakeOffLine {
-  const { packs, bulkKgPerL, laterDays, soakDays, origins = [], held = need.needed.value, ...rest } = need;
+  const {
+    packs,
+    bulkKgPerL,
+    laterDays,
+    ahead,
+    aheadDays,
+    origins = [],
+    held = need.needed.value,
+    ...rest
+  } = need;
   const usable = (packs ?? []).flatMap((pack) => {
     const size = inUnit(pack, need.needed.unit, bulkKgPerL);
     return size === undefined ? [] : [{ ...pack, size }];
@@ -78,7 +89,7 @@ export function lineOf(need: Need): TakeOffLine {
     bought,
     ...(packWords ? { packWords } : {}),
     ...(laterDays ? { laterDays } : {}),
-    ...(soakDays ? { soakDays } : {}),
+    ...(aheadDays ? { ahead, aheadDays } : {}),
     origins: [...new Set(origins)].filter((o) => o !== 'bought'),
     priceMinor: price,
     priced: chosen !== undefined,

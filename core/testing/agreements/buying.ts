@@ -1,5 +1,6 @@
 import { daysFrom, dayPlus } from '../../calendar/day';
 import { materialOf, materialOfKind, optionOf } from '../../commission/lookup';
+import { filterStateOf } from '../../commission/usual';
 import { layerOrigin, pieceOrigin, pieceState, plantingOrigin } from '../../commission/origin';
 import type { SupplyKind } from '../../commission/schema';
 import { gearOf } from '../../gear/gear';
@@ -49,6 +50,20 @@ export const BUYING: Agreements = {
     const filler = poursOf(c.doc, c.p.survey).find((q) => q.role === 'filler');
     const bags = c.p.takeOff.lines.filter((l) => words(l.name).startsWith('Mesh bags'));
     return Boolean(filler && !c.drawn.loose) === bags.length > 0 ? [] : [[c.drawn.loose, bags]];
+  },
+  'media mature where new ones are listed, and come before they begin to': (c) => {
+    const begins = c.p.build.beforehand.filter((b) => b.kind === 'media');
+    const listed = gearOf(c.doc);
+    const media = listed.filter((g) => g.kind === 'media' && g.origin !== 'here' && !g.late);
+    const isNew = filterStateOf(c.doc.brief) === 'new';
+    const late = c.p.order.suppliers.flatMap((s) => s.lines).filter((l) => l.ahead === 'matures' && l.neededOn > (begins[0]?.day ?? '')); // prettier-ignore
+    const aside = c.p.build.beforehand.filter((b) => b.kind === 'client' || b.kind === 'reserve');
+    const own = media.filter((g) => g.origin === 'stock' || g.origin === 'client');
+    const asked = own.filter(
+      (g) => !aside.some((b) => words(b.title).includes(g.name) && b.day < (begins[0]?.day ?? '')),
+    );
+    const expected = isNew && (listed.length === 0 || media.length > 0);
+    return [...late, ...(isNew ? asked : own.filter((g) => aside.some((b) => words(b.title).includes(g.name)))), ...(begins.length > 0 === expected ? [] : [begins])]; // prettier-ignore
   },
   'every layer, stone and plant that is bought has its line, and none that is not': (c) => {
     const option = optionOf(c.doc, c.p.survey.optionId);

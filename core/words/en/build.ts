@@ -82,7 +82,6 @@ export const BUILD = {
   'start.short.there': 'On again',
   'start.title.dark': 'Start it up',
   'start.title.there.dark': 'Everything on again',
-  'start.media': 'media in',
   'start.media.wet': 'media in, wet',
   'start.on': '{devices} on, one after the other',
   'start.gas': 'CO2 slowly',

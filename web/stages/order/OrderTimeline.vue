@@ -27,11 +27,11 @@ const bars = computed(() =>
       ).values(),
     ].map((l) => ({
       key: `${s.supplier} ${l.orderBy} ${l.neededOn}`,
-      name: l.soakDays ? words(l.name) : s.name,
+      name: l.aheadDays ? words(l.name) : s.name,
       from: l.orderBy!,
       to: l.arriveBy!,
       needed: l.neededOn,
-      soaks: l.soakDays > 0,
+      soaks: Boolean(l.aheadDays),
     })),
   ),
 );

@@ -78,7 +78,7 @@ const state = computed(() => {
             }}</small>
           </td>
           <td class="quiet">
-            {{ l.soakDays ? `soaks ${l.soakDays} days from ${shortDay(l.neededOn)}` : '' }}
+            {{ l.aheadDays ? `${l.ahead} ${l.aheadDays} days from ${shortDay(l.neededOn)}` : '' }}
           </td>
           <td class="quiet">{{ l.arriveBy ? `arrives ${weekDay(l.arriveBy)}` : '' }}</td>
           <td :class="{ late: lateLines.has(l.line) }">{{ l.orderBy ? `by ${shortDay(l.orderBy)}` : '' }}</td>
