@@ -18,6 +18,7 @@ const task = (id: string, minutes: number, needs: string[] = [], rest: Partial<T
   id,
   minutes,
   needs,
+  because: {},
   phase: 'prepare',
   title: id,
   detail: say('clear-up.detail'),

@@ -10,13 +10,9 @@ import { inCelsius, inLitres, inMm } from '../words/measure';
 import { PRACTICE, say, type Text } from '../words/text';
 import { CAUTIONS, together } from './cautions';
 import { step, type Job } from './job';
-import { isFlooded, plantingTaskIds } from './plantTasks';
 import { RATES } from './rates';
-import { bedTaskIds } from './substrateTasks';
 import { workOf } from './rescapeTasks';
-import type { Task } from './task';
-
-const SET = ['stones', 'wood', 'floor-stones', 'wiggle'];
+import type { Step } from './task';
 
 /** A mat that lies under the tank already, or comes with the gear. */
 function hasMat(commission: Job['commission']): boolean {
@@ -24,7 +20,7 @@ function hasMat(commission: Job['commission']): boolean {
 }
 
 /** What every build has: the floor and the gear before it. A tank that runs stands level and has its gear. */
-export function openingTasks(job: Job): Task[] {
+export function openingTasks(job: Job): Step[] {
   const { rescape } = job.commission.brief;
   const { gear } = workOf(job);
   const unpacked = gear === 'gas' ? 'unpack.detail.gas' : 'unpack.detail';
@@ -40,7 +36,6 @@ export function openingTasks(job: Job): Task[] {
       [protect[0], say('protect.short')],
       protect[1],
       RATES.protect,
-      [],
       rescape ? CAUTIONS.mains : isUsualPointLoad(job.survey.floorKg) ? CAUTIONS.stand : CAUTIONS.floor,
     ),
     ...(gear === 'none'
@@ -55,7 +50,6 @@ export function openingTasks(job: Job): Task[] {
               ? say('unpack.detail.list', { devices: named })
               : say(unpacked),
             RATES.unpack * (gear === 'gas' ? GAS_SHARE : 1),
-            [],
           ),
         ]),
   ];
@@ -65,7 +59,7 @@ export function openingTasks(job: Job): Task[] {
 const GAS_SHARE = 0.5;
 
 /** Water, start and what is left at the end. */
-export function closingTasks(job: Job): Task[] {
+export function closingTasks(job: Job): Step[] {
   const { co2, rescape } = job.commission.brief;
   const work = workOf(job);
   const planted = job.plantings.some((p) => p.plugs > 0);
@@ -84,7 +78,6 @@ export function closingTasks(job: Job): Task[] {
               : [say('equipment.title'), say('equipment.short')],
             work.gear === 'gas' ? say('equipment.detail') : equipmentWords(job),
             RATES.equipment * (work.gear === 'gas' ? GAS_SHARE : 1),
-            ['unpack', 'gaps', 'soil', ...SET, ...bedTaskIds(job)],
           ),
         ]
       : []),
@@ -99,7 +92,6 @@ export function closingTasks(job: Job): Task[] {
             planted ? [say('refloat.title'), say('refloat.short')] : [say('refloat.title.bare')],
             say('refloat.detail'),
             RATES.refloat,
-            ['fill', ...(isFlooded(job) ? plantingTaskIds(job) : [])],
           ),
           whole(
             job,
@@ -113,7 +105,6 @@ export function closingTasks(job: Job): Task[] {
             ],
             startWords(job),
             RATES.start,
-            ['fill', 'equipment', ...(isFlooded(job) ? plantingTaskIds(job) : [])],
             co2 ? together([CAUTIONS.power, CAUTIONS.gas]) : CAUTIONS.power,
           ),
         ]
@@ -125,15 +116,9 @@ export function closingTasks(job: Job): Task[] {
       [say('photograph.title'), say('photograph.short')],
       say('photograph.detail'),
       RATES.photograph,
-      ['refloat', 'start', 'floaters', 'return', ...plantingTaskIds(job)],
       rescape ? undefined : CAUTIONS.animals,
     ),
-    whole(job, 'clear-up', 'finish', [say('clear-up.title')], say('clear-up.detail'), RATES.clearUp, [
-      'fill',
-      'return',
-      'floaters',
-      ...plantingTaskIds(job),
-    ]),
+    whole(job, 'clear-up', 'finish', [say('clear-up.title')], say('clear-up.detail'), RATES.clearUp),
   ];
 }
 
@@ -174,7 +159,7 @@ function wetBedL({ commission, survey, pours, fill }: Job): { litres: number; mm
 }
 
 /** Water to the surface of the bed before anything is planted. */
-function wetBed(job: Job): Task[] {
+function wetBed(job: Job): Step[] {
   const { litres, mm } = wetBedL(job);
   if (litres <= 0) return [];
   return [
@@ -186,14 +171,13 @@ function wetBed(job: Job): Task[] {
       detail: say('wet-bed.detail', { height: inMm(mm) }),
       minutes: bringing(job.commission, litres).minutes,
       people: 1,
-      needs: ['protect', 'gaps', 'soil', ...SET, ...bedTaskIds(job)],
       workings: [step(say('step.pores.and.hollows'), litres, 'L')],
     },
   ];
 }
 
 /** The difference to what stands in the tank: old water first, then new. */
-function fill(job: Job): Task[] {
+function fill(job: Job): Step[] {
   const { freeWaterL, poreWaterL } = job.survey;
   const { newL, keptL, remainsL, tubs } = job.fill;
   const bedL = wetBedL(job).litres;
@@ -212,23 +196,6 @@ function fill(job: Job): Task[] {
       detail: keptL > 0 ? say('fill.kept', { litres: inLitres(keptL, 0), count: tubs, words }) : words,
       minutes: minutes + pouring,
       people: 1,
-      // Everything that is done dry comes first.
-      needs: [
-        'protect',
-        'move',
-        'filler',
-        'soil',
-        'gaps',
-        'wiggle',
-        'equipment',
-        'wet-bed',
-        'rinse',
-        'stones',
-        'wood',
-        'drain',
-        ...job.pours.map((p) => p.task),
-        ...(isFlooded(job) ? [] : plantingTaskIds(job)),
-      ],
       caution: CAUTIONS.siphon,
       workings: [
         step(say('step.water'), freeWaterL, 'L'),
@@ -260,13 +227,12 @@ function fillWords({ commission }: Job, volumeL: number): Text {
 function whole(
   { size }: Job,
   id: string,
-  phase: Task['phase'],
+  phase: Step['phase'],
   [title, short]: readonly [Text, Text?],
   detail: Text,
   usual: number,
-  needs: string[],
   caution?: Text,
-): Task {
+): Step {
   const minutes = usual * size;
   const workings = [
     step(say('step.whole'), usual, 'min', PRACTICE),
@@ -280,7 +246,6 @@ function whole(
     detail,
     minutes,
     people: 1,
-    needs,
     ...(caution ? { caution } : {}),
     workings,
   };

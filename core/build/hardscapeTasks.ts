@@ -8,10 +8,10 @@ import type { Working } from '../words/working';
 import { CAUTIONS, together } from './cautions';
 import { each, step, type Job } from './job';
 import { ONE_PERSON_KG, RATES } from './rates';
-import type { Task } from './task';
+import type { Step } from './task';
 
 /** Washed before it is set: by whoever has no hands in the tank yet. */
-export function washTasks({ stones, floorStones, wood, living }: Job): Task[] {
+export function washTasks({ stones, floorStones, wood, living }: Job): Step[] {
   const alive = new Set(living.map((p) => p.id));
   const pieces = [...stones, ...floorStones, ...wood].filter((p) => !alive.has(p.id));
   if (pieces.length === 0) return [];
@@ -23,14 +23,13 @@ export function washTasks({ stones, floorStones, wood, living }: Job): Task[] {
       detail: say('wash.detail'),
       minutes: pieces.length * RATES.washPerPiece,
       people: 1,
-      needs: [],
       workings: [step(say('step.pieces'), pieces.length, 'piece', each(RATES.washPerPiece))],
     },
   ];
 }
 
 /** Large stones that stand on the glass go in before the soil, on pads. */
-export function floorStoneTasks({ floorStones }: Job): Task[] {
+export function floorStoneTasks({ floorStones }: Job): Step[] {
   if (floorStones.length === 0) return [];
   const { minutes, kg, workings } = setting(floorStones, RATES.setPerPiece);
   return [
@@ -41,7 +40,6 @@ export function floorStoneTasks({ floorStones }: Job): Task[] {
       detail: say('floor-stones.detail', { mass: inKg(kg) }),
       minutes,
       ...lifting(floorStones),
-      needs: ['protect', 'wash'],
       workings,
     },
   ];
@@ -50,7 +48,7 @@ export function floorStoneTasks({ floorStones }: Job): Task[] {
 /** From this many stones on a second person, if there is one, hands and looks from the seat. */
 const HELPED_FROM = 4;
 
-export function stoneTasks(job: Job): Task[] {
+export function stoneTasks(job: Job): Step[] {
   const { stones, crew } = job;
   if (stones.length === 0) return [];
   const { minutes, kg, workings } = setting(stones, RATES.setPerPiece);
@@ -68,14 +66,13 @@ export function stoneTasks(job: Job): Task[] {
       minutes: helped ? minutes * RATES.setWithHelper : minutes,
       ...lifting(stones),
       ...(helped ? { people: Math.max(2, lifting(stones).people) } : {}),
-      needs: ['soil', 'protect', 'filler', 'wash', 'move', ...carriers(job)],
       workings: helped ? [...workings, step(say('step.helper'), RATES.setWithHelper, '×')] : workings,
     },
   ];
 }
 
 /** What stays and is to stand elsewhere, under water where there is some. */
-export function moveTasks({ moved }: Job): Task[] {
+export function moveTasks({ moved }: Job): Step[] {
   if (moved.length === 0) return [];
   const { minutes, kg, workings } = setting(moved, RATES.setPerPiece);
   return [
@@ -87,14 +84,13 @@ export function moveTasks({ moved }: Job): Task[] {
       detail: say('move.detail', { mass: inKg(kg) }),
       minutes,
       ...lifting(moved),
-      needs: ['protect', 'drain', 'strip'],
       workings,
     },
   ];
 }
 
 /** A first set-up that is photographed and taken out again, before anything is poured under it. */
-export function trialTasks(job: Job): Task[] {
+export function trialTasks(job: Job): Step[] {
   const pieces = [...job.stones, ...job.floorStones, ...job.wood];
   if (!job.commission.brief.schools?.trial || pieces.length === 0) return [];
   const { minutes, workings } = setting(pieces, RATES.setPerPiece);
@@ -106,13 +102,12 @@ export function trialTasks(job: Job): Task[] {
       detail: say('trial.detail'),
       minutes: minutes * RATES.trial,
       ...lifting(pieces),
-      needs: ['protect', 'wash'],
       workings: [...workings, step(say('step.trial'), RATES.trial, '×')],
     },
   ];
 }
 
-export function woodTasks(job: Job): Task[] {
+export function woodTasks(job: Job): Step[] {
   const { wood } = job;
   if (wood.length === 0) return [];
   const { minutes, kg, workings } = setting(wood, RATES.setPerWood);
@@ -125,7 +120,6 @@ export function woodTasks(job: Job): Task[] {
       detail: wetWords(job, wood, say('wood.detail', { mass: inKg(kg) })),
       minutes,
       ...lifting(wood, CAUTIONS.wood),
-      needs: ['stones', 'floor-stones', 'soil', 'wash', ...carriers(job)],
       workings,
     },
   ];
@@ -141,7 +135,7 @@ const JOINT_MIN: Record<Joint['method'], number> = {
 };
 
 /** Joints made on the day, held until they grab, and the wiggle test once they have cured. What takes a day was joined before. */
-export function jointTasks({ joints, crew }: Job): Task[] {
+export function jointTasks({ joints, crew }: Job): Step[] {
   const today = joints.filter((j) => !isMadeBefore(j));
   if (today.length === 0) return [];
   const contacts = today.reduce((sum, j) => sum + j.pieces.length - 1, 0);
@@ -157,7 +151,6 @@ export function jointTasks({ joints, crew }: Job): Task[] {
       minutes: today.reduce((sum, j) => sum + (j.pieces.length - 1) * JOINT_MIN[j.method], 0) + held,
       // One glues, another holds: alone it takes a prop.
       people: held > 0 && crew > 1 ? 2 : 1,
-      needs: ['stones', 'wood', 'floor-stones'],
       ...(cure > 0 ? { cure: { what: say('joints.cure'), minutes: cure } } : {}),
       ...(today.some((j) => j.method === 'fibre-glue' || j.method === 'gel-glue')
         ? { caution: CAUTIONS.glue }
@@ -174,7 +167,6 @@ export function jointTasks({ joints, crew }: Job): Task[] {
       detail: say('wiggle.detail'),
       minutes: RATES.wiggle + today.length * RATES.wigglePerJoint,
       people: 1,
-      needs: ['joints'],
       workings: [
         step(say('step.whole'), RATES.wiggle, 'min'),
         step(say('step.joints'), today.length, 'joint', each(RATES.wigglePerJoint)),
@@ -205,7 +197,7 @@ const MOST_HANDS = 4;
 function lifting(
   pieces: readonly PieceSurvey[],
   caution: Text = CAUTIONS.stone,
-): Required<Pick<Task, 'people' | 'caution'>> {
+): Required<Pick<Step, 'people' | 'caution'>> {
   const hands = (p: PieceSurvey) => peopleFor(p.massKg, ONE_PERSON_KG);
   const beyond = pieces.filter((p) => hands(p) > MOST_HANDS);
   const heavy = pieces.filter((p) => hands(p) > 1 && !beyond.includes(p));
@@ -222,11 +214,6 @@ function lifting(
 function wetWords({ living }: Job, pieces: readonly PieceSurvey[], words: Text): Text {
   const alive = pieces.filter((p) => living.some((l) => l.id === p.id));
   return alive.length > 0 ? say('pieces.wet', { words, pieces: alive.map((p) => p.id) }) : words;
-}
-
-/** Layers that have to be there before anything stands on them. */
-function carriers({ pours }: Job): string[] {
-  return pours.filter((p) => p.carries).map((p) => p.task);
 }
 
 function ofPieces(pieces: readonly PieceSurvey[], caution: Text): Text {

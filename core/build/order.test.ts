@@ -1,8 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { GEAR_SCHOOLS, MOISTURE_SCHOOLS, SAND_SCHOOLS } from '../commission/briefSchema';
 import { plan } from '../pipeline/plan';
 import { job, ids, before, sand, stone, carpet, ALL, fish } from '../testing/job';
 import { scape, soil } from '../testing/scape';
+import { inEnglish } from '../words/english';
 
 /* In which order, and how long: given and expected, a line each. */
 
@@ -170,6 +172,49 @@ describe('the order of work', () => {
     const caution = (innerMm: object) => job({ vessel: { innerMm, waterLineMm: 250 } }).build.tasks.find((t) => t.id === 'protect')!.caution; // prettier-ignore
     expect(caution({ length: 270, width: 270, height: 270 })).toMatch(/never on one that bends/);
     expect(caution({ length: 2_000, width: 600, height: 600 })).toMatch(/structural engineer/);
+  });
+
+  it('pipes and heater go in where the school has them: alone before the plants, so that nothing dries meanwhile', () => {
+    const day = (crew: number, gear?: 'before' | 'after') => {
+      const p = job({
+        brief: { crew, ...(gear ? { schools: { gear } } : {}) },
+        option: { bed: [soil({ kind: 'level', mm: 60 })], plants: [carpet] },
+      });
+      const at = (id: string) => p.build.tasks.find((t) => t.id === id)!;
+      const prepared = p.build.tasks.find((t) => t.id.startsWith('prepare-'))!;
+      return { gear: at('equipment'), planted: at('plant-grass-0'), prepared, fill: at('fill') };
+    };
+    const alone = day(1);
+    expect(alone.prepared.startMin).toBeGreaterThanOrEqual(alone.gear.endMin);
+    const two = day(2);
+    expect(two.gear.startMin).toBe(two.prepared.startMin);
+    for (const crew of [1, 2, 3]) {
+      const [before, after] = [day(crew, 'before'), day(crew, 'after')];
+      expect(before.prepared.startMin).toBeGreaterThanOrEqual(before.gear.endMin);
+      expect(after.gear.startMin).toBeGreaterThanOrEqual(after.planted.endMin);
+      for (const { gear, fill } of [before, after]) expect(fill.startMin).toBeGreaterThanOrEqual(gear.endMin);
+    }
+    expect(inEnglish(day(1, 'after').gear.because['plant-grass-0'])).toBe('Your school puts pipes and heater in after the plants.'); // prettier-ignore
+  });
+
+  it('has a reason for every need, and no school makes a ring of it', () => {
+    const school = fc.record({
+      moisture: fc.constantFrom(...MOISTURE_SCHOOLS),
+      sand: fc.constantFrom(...SAND_SCHOOLS),
+      gear: fc.constantFrom(...GEAR_SCHOOLS),
+      trial: fc.boolean(),
+    });
+    fc.assert(
+      fc.property(school, fc.integer({ min: 1, max: 3 }), (schools, crew) => {
+        const path = sand(10, { region: [[0, 0], [600, 0], [600, 80], [0, 80]] }); // prettier-ignore
+        const p = job({ brief: { schools, crew }, option: { bed: [soil({ kind: 'ramp', frontMm: 40, backMm: 90 }), path], pieces: [stone()], plants: [carpet] } }); // prettier-ignore
+        for (const t of p.build.tasks) {
+          expect(Object.keys(t.because)).toEqual(t.needs);
+          for (const why of Object.values(t.because)) expect(inEnglish(why)).toMatch(/^[A-Z].*\.$/);
+        }
+      }),
+      { numRuns: 30 },
+    );
   });
 
   it('a task never precedes what it rests on, whatever is drawn', () => {

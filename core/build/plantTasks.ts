@@ -5,38 +5,36 @@ import { PRACTICE, say, type Text } from '../words/text';
 import { CAUTIONS } from './cautions';
 import { each, step, type Job } from './job';
 import { RATES } from './rates';
-import type { Task } from './task';
+import type { Step } from './task';
 
 /** A plant takes longer than this: its patches are shared between two. */
 const SHARED_FROM_MIN = 40;
-/** Where plants are set only once these stand. */
-const HARDSCAPE = ['stones', 'wood', 'soil', 'floor-stones', 'gaps', 'pockets', 'wiggle'];
 
 /** Plants made ready, then set in the bed, then those that hold on to stone and wood, and those that float. */
-export function plantTasks(job: Job): Task[] {
+export function plantTasks(job: Job): Step[] {
   return [...prepareTasks(job), ...bedTasks(job), ...epiphyteTasks(job), ...floaterTasks(job)];
 }
 
-/** Ids of the tasks that plant into the bed. */
-export function bedPlantingIds(job: Job): string[] {
-  return bedTasks(job).map((t) => t.id);
-}
-
-/** Ids of the tasks that plant into the bed and upon stone and wood: what floats comes after them. */
-export function plantingTaskIds(job: Job): string[] {
-  return [...bedPlantingIds(job), ...epiphyteTasks(job).map((t) => t.id)];
-}
-
-/** True where plants are set when all the water is in, as the school has it. At half fill hands reach better. */
-export function isFlooded({ commission, wet }: Job): boolean {
-  return !wet && commission.brief.schools?.moisture === 'flooded';
+/** In which order plants are set: the tasks of each kind that roots in the bed, and which tasks make what ready. */
+export function plantingOrder(job: Job): {
+  rooted: { ids: string[]; preparedBy: string[] }[];
+  epiphytes: string[];
+  floaters: string[];
+} {
+  const all = patches(job);
+  const preparing = (roots: Plant['roots']) => all.filter((p) => p.plant.roots === roots).flatMap((p) => p.preparedBy); // prettier-ignore
+  return {
+    rooted: rootedKinds(job).map(({ parts, preparedBy }) => ({ ids: parts.map((p) => p.id), preparedBy })),
+    epiphytes: preparing('epiphyte'),
+    floaters: preparing('float'),
+  };
 }
 
 /** What each kind of pack asks for is a job of its own, for as many people: in gel, in wool, as bunches, from a tank. */
-function prepareTasks(job: Job): Task[] {
+function prepareTasks(job: Job): Step[] {
   const today = turnsOf(job).map((turn) => ({ turn, prepared: preparedOf(turn) }));
   const kinds = [...new Set(today.map((t) => t.prepared.comesAs))];
-  return kinds.flatMap((kind): Task[] => {
+  return kinds.flatMap((kind): Step[] => {
     const own = today.filter((t) => t.prepared.comesAs === kind).map((t) => t.prepared);
     const sum = (of: 'packs' | 'plugs' | 'minutes') => own.reduce((n, p) => n + p[of], 0);
     const [packs, plugs] = [sum('packs'), sum('plugs')];
@@ -53,8 +51,6 @@ function prepareTasks(job: Job): Task[] {
         detail: packs > 0 ? say('prepare.detail', words) : say('prepare.detail.tank', words),
         minutes: sum('minutes'),
         people: 1,
-        // Not before the hardscape stands and everything else is laid out: out of the pot they dry.
-        needs: [...HARDSCAPE, 'unpack', 'rinse', ...bedLayers(job)],
         caution: CAUTIONS.mist,
         workings: [
           ...(packs > 0 ? [step(say('step.packs'), packs, 'pack')] : []),
@@ -69,17 +65,6 @@ function prepareTasks(job: Job): Task[] {
 /** Each thing to do once, in the order in which it is first said. */
 function once(texts: readonly Text[]): Text[] {
   return [...new Map(texts.map((t) => [JSON.stringify(t), t])).values()];
-}
-
-/** Layers that have to lie before anything is planted: what is only looked at where the school has it first. */
-function bedLayers(job: Job): string[] {
-  const lookedAt = sandFirst(job);
-  return job.pours.filter((p) => lookedAt || p.role !== 'cosmetic').map((p) => p.task);
-}
-
-/** True where sand that is only looked at lies before the plants: by the school, or since they are set through all the water. */
-export function sandFirst(job: Job): boolean {
-  return job.commission.brief.schools?.sand === 'before' || isFlooded(job);
 }
 
 interface Patch {
@@ -126,15 +111,10 @@ function rootedKinds(job: Job): Rooted[] {
     });
 }
 
-/** Tasks of the kinds whose turn is over before the kind at a place: with more hands as many kinds as hands are under way. */
-function overBefore(kinds: readonly Rooted[], at: number, crew: number): string[] {
-  return kinds.slice(0, Math.max(0, at - crew + 1)).flatMap((k) => k.parts.map((p) => p.id));
-}
-
-function bedTasks(job: Job): Task[] {
+function bedTasks(job: Job): Step[] {
   const kinds = rootedKinds(job);
-  return kinds.flatMap(({ plant, preparedBy, parts }, at) =>
-    parts.map(({ id, plugs }, i): Task => ({
+  return kinds.flatMap(({ plant, parts }) =>
+    parts.map(({ id, plugs }, i): Step => ({
       id,
       phase: 'planting',
       title:
@@ -144,23 +124,14 @@ function bedTasks(job: Job): Task[] {
       detail: say('plant.detail', { count: plugs, seconds: RATES.plug * 60 }),
       minutes: plugs * RATES.plug,
       people: 1,
-      needs: [
-        ...preparedBy,
-        ...HARDSCAPE,
-        ...bedLayers(job),
-        'wet-bed',
-        ...(isFlooded(job) ? ['fill'] : []),
-        ...overBefore(kinds, at, job.crew),
-      ],
       caution: CAUTIONS.mist,
       workings: [step(say('step.plugs'), plugs, 'plug', each(RATES.plug))],
     })),
   );
 }
 
-function epiphyteTasks(job: Job): Task[] {
+function epiphyteTasks(job: Job): Step[] {
   const on = patches(job).filter(({ plant }) => plant.roots === 'epiphyte');
-  const rooted = rootedKinds(job);
   const count = on.reduce((sum, p) => sum + p.plugs, 0);
   if (count === 0) return [];
   return [
@@ -171,14 +142,6 @@ function epiphyteTasks(job: Job): Task[] {
       detail: say('epiphytes.detail', { count, plants: on.map((p) => p.plant.name) }),
       minutes: count * RATES.epiphyte,
       people: 1,
-      needs: [
-        ...on.flatMap((p) => p.preparedBy),
-        ...overBefore(rooted, rooted.length, job.crew),
-        'wiggle',
-        'stones',
-        'wood',
-        'pockets',
-      ],
       caution: CAUTIONS.glue,
       workings: [step(say('step.portions'), count, 'portion', each(RATES.epiphyte))],
     },
@@ -186,9 +149,8 @@ function epiphyteTasks(job: Job): Task[] {
 }
 
 /** Plants that float go in when there is water to float on. */
-function floaterTasks(job: Job): Task[] {
+function floaterTasks(job: Job): Step[] {
   const on = patches(job).filter(({ plant }) => plant.roots === 'float');
-  const rooted = rootedKinds(job);
   const count = on.reduce((sum, p) => sum + p.plugs, 0);
   if (count === 0) return [];
   return [
@@ -199,7 +161,6 @@ function floaterTasks(job: Job): Task[] {
       detail: say('floaters.detail', { count, plants: on.map((p) => p.plant.name) }),
       minutes: Math.max(1, count * RATES.floater),
       people: 1,
-      needs: ['fill', 'refloat', ...overBefore(rooted, rooted.length, job.crew), ...(job.crew > 1 ? [] : ['epiphytes']), ...on.flatMap((p) => p.preparedBy)], // prettier-ignore
       workings: [step(say('step.portions'), count, 'portion', each(RATES.floater))],
     },
   ];

@@ -4,7 +4,7 @@ import { PRACTICE, say, type Text } from '../words/text';
 import { CAUTIONS } from './cautions';
 import { perLitre, step, type Job } from './job';
 import { RATES } from './rates';
-import type { Task } from './task';
+import type { Step } from './task';
 import type { Waiting } from '../visit/waiting';
 
 /** What kinds of work a job has at all: what stays as it is takes none. */
@@ -36,7 +36,7 @@ function buysGas({ co2, co2CostMinor }: Job['commission']['brief']): boolean {
 }
 
 /** What a running tank adds: what becomes of its animals, water down, what goes taken out. */
-export function strippingTasks(job: Job): Task[] {
+export function strippingTasks(job: Job): Step[] {
   if (!job.commission.brief.rescape) return [];
   const work = workOf(job);
   return [
@@ -47,7 +47,7 @@ export function strippingTasks(job: Job): Task[] {
 }
 
 /** Animals caught into tubs or carried away before anything is stirred, or watched over where they stay in what is left. */
-function holding({ commission, size }: Job, waiting: Waiting): Task {
+function holding({ commission, size }: Job, waiting: Waiting): Step {
   const { animals, where } = waiting;
   const stays = where === 'stay';
   const minutes = RATES.holding * size + (stays ? 0 : animals * RATES.perAnimal);
@@ -59,7 +59,6 @@ function holding({ commission, size }: Job, waiting: Waiting): Task {
     detail: holdingWords(commission, waiting),
     minutes,
     people: 1,
-    needs: ['protect'],
     caution: CAUTIONS.welfare,
     workings: stays
       ? [step(say('step.whole'), minutes, 'min', PRACTICE)]
@@ -87,7 +86,7 @@ function stayWords(litres: number, hasHeater: boolean): Text {
 }
 
 /** Water down to a height; what is kept of it into tubs. */
-function drain({ fill, size }: Job): Task {
+function drain({ fill, size }: Job): Step {
   const { drainedL, drainToMm, keptL, tubs, tubL } = fill;
   const values = { height: inMm(drainToMm), litres: inLitres(keptL, 0), count: tubs, tub: inLitres(tubL, 0) };
   return {
@@ -98,7 +97,6 @@ function drain({ fill, size }: Job): Task {
     detail: drainWords(keptL > 0.05, drainToMm > 0, values),
     minutes: RATES.drain * size + drainedL * RATES.stripPerL,
     people: 1,
-    needs: ['protect', 'holding'],
     caution: CAUTIONS.strip,
     workings: [
       step(say('step.old'), drainedL, 'L'),
@@ -116,7 +114,7 @@ function drainWords(kept: boolean, partly: boolean, values: DrainValues): Text {
 }
 
 /** The old scape, or what of it goes. */
-function strip({ commission, survey, size }: Job): Task {
+function strip({ commission, survey, size }: Job): Step {
   const { stays } = commission.brief.rescape!;
   const parts = STAYING_PARTS.filter((p) => stays.includes(p));
   const goes = STAYING_PARTS.filter((p) => !stays.includes(p));
@@ -134,7 +132,6 @@ function strip({ commission, survey, size }: Job): Task {
         : say('strip.detail'),
     minutes,
     people: 1,
-    needs: ['protect', 'holding', 'drain'],
     caution: CAUTIONS.strip,
     workings: [
       step(say('step.whole'), usual, 'min', PRACTICE),
@@ -144,7 +141,7 @@ function strip({ commission, survey, size }: Job): Task {
 }
 
 /** Animals back once the filter runs and the temperature matches. */
-export function returningTasks(job: Job): Task[] {
+export function returningTasks(job: Job): Step[] {
   if (!workOf(job).held) return [];
   const minutes = RATES.holding * job.size;
   return [
@@ -156,16 +153,8 @@ export function returningTasks(job: Job): Task[] {
       detail: say('return.detail'),
       minutes,
       people: 1,
-      needs: ['start', 'refloat'],
       caution: CAUTIONS.ammonia,
       workings: [step(say('step.whole'), minutes, 'min', PRACTICE)],
     },
   ];
-}
-
-/** In a rescape whatever is done in the tank waits until the water is down and what goes is out. */
-export function afterStripping(tasks: readonly Task[]): Task[] {
-  const before = ['protect', 'unpack', 'holding', 'drain', 'strip', 'wash', 'rinse'];
-  const out = ['drain', 'strip'].filter((id) => tasks.some((t) => t.id === id));
-  return tasks.map((t) => (before.includes(t.id) ? t : { ...t, needs: [...t.needs, ...out] }));
 }

@@ -10,16 +10,13 @@ import { CAUTIONS } from './cautions';
 import { each, litresOf, perLitre, step, type Job } from './job';
 import { beforeAndAfter, type Pour } from '../takeoff/pours';
 import { FIRST_SOIL_SHARE, RATES } from './rates';
-import { bedPlantingIds, sandFirst } from './plantTasks';
-import type { Task } from './task';
+import type { Step } from './task';
 
 /** Kinds that come with dust and are rinsed. */
 const RINSED: Material['kind'][] = ['sand', 'gravel'];
 
-const SET = ['stones', 'wood', 'wiggle', 'floor-stones'];
-
 /** Filler under the hills, before any soil. */
-export function fillerTasks({ hills, pours }: Job): Task[] {
+export function fillerTasks({ hills }: Job): Step[] {
   if (hills.length === 0) return [];
   const litres = hills.reduce((sum, h) => sum + h.litres, 0);
   const bags = hills.reduce((sum, h) => sum + h.bags, 0);
@@ -37,7 +34,6 @@ export function fillerTasks({ hills, pours }: Job): Task[] {
       ),
       minutes: litres * RATES.fillerPerL + bags * RATES.perBag,
       people: 1,
-      needs: ['protect', 'move', ...underFiller(pours)],
       workings: [
         step(say('filler'), litres, 'L', perLitre(RATES.fillerPerL)),
         ...(bags > 0 ? [step(say('step.bags'), bags, 'bag', each(RATES.perBag))] : []),
@@ -46,44 +42,13 @@ export function fillerTasks({ hills, pours }: Job): Task[] {
   ];
 }
 
-/** Tasks of the layers that bags of filler lie on. */
-function underFiller(pours: readonly Pour[]): string[] {
-  const lowest = pours.findIndex((p) => p.role === 'filler');
-  return pours.slice(0, lowest).map((p) => p.task);
-}
-
-/** Filler, where it lies under a layer. */
-function fillerUnder(pours: readonly Pour[], pour: Pour): string[] {
-  const lowest = pours.findIndex((p) => p.role === 'filler');
-  return lowest >= 0 && lowest < pours.indexOf(pour) ? ['filler'] : [];
-}
-
-/** Layers that lie under what is set, from the bottom up: base, a bed of sand, a cap that stones stand on. */
-export function bedTasks(job: Job): Task[] {
-  const [before, after] = beforeAndAfter(job.pours, hasPieces(job));
-  const first = before.map(
-    (pour, i) =>
-    layerTask(job, pour, ['protect', 'move', ...fillerUnder(job.pours, pour), 'rinse', 'floor-stones', 'dam', ...under(job, pour), ...before.slice(0, i).map((p) => p.task)]), // prettier-ignore
-  );
-  const last = after.map((pour, i) =>
-    layerTask(job, pour, ['gaps', 'soil', 'rinse', ...SET, ...after.slice(0, i).map((p) => p.task)]),
-  );
-  return [...first, ...last];
-}
-
-/** Ids of everything that is poured under something that is set, or that it is planted in, heaps on top too. */
-export function bedTaskIds(job: Job): string[] {
-  return [...job.pours.filter((p) => p.role !== 'cosmetic').map((p) => p.task), 'pockets'];
+/** Layers that are poured whole, each in its turn: base, a bed of sand, a cap that stones stand on. */
+export function bedTasks(job: Job): Step[] {
+  return job.pours.filter((p) => p.role === 'bed').map((pour) => layerTask(job, pour));
 }
 
 function hasPieces({ stones, wood, floorStones }: Job): boolean {
   return stones.length + wood.length + floorStones.length > 0;
-}
-
-/** The soil waits for the base below it; a layer above the soil waits for the soil. */
-function under({ pours }: Job, pour: Pour): string[] {
-  const soil = pours.findIndex((p) => p.role === 'soil');
-  return soil >= 0 && pours.indexOf(pour) > soil ? ['soil', 'gaps'] : [];
 }
 
 /** True where part of the soil is kept back: pieces follow that stand in it and nothing lies over it before them. */
@@ -94,12 +59,11 @@ function isSplit(job: Job): boolean {
 }
 
 /** The soil before the hardscape: a share of it where pieces follow, otherwise all. */
-export function firstSoilTasks(job: Job): Task[] {
+export function firstSoilTasks(job: Job): Step[] {
   const soil = job.pours.find((p) => p.role === 'soil');
   if (!soil) return [];
   const split = isSplit(job);
   const first = split ? soil.litres * FIRST_SOIL_SHARE : soil.litres;
-  const below = job.pours.slice(0, job.pours.indexOf(soil)).filter((p) => p.role === 'bed');
   return [
     {
       id: 'soil',
@@ -109,7 +73,6 @@ export function firstSoilTasks(job: Job): Task[] {
       detail: say(job.wet ? 'soil.detail.wet' : 'soil.detail'),
       minutes: first * pouring(job),
       people: 1,
-      needs: ['protect', 'move', ...fillerUnder(job.pours, soil), 'rinse', 'floor-stones', 'dam', ...below.map((p) => p.task)], // prettier-ignore
       ...dust(job, soil),
       workings: [step(say('step.poured'), first, 'L', perLitre(pouring(job)))],
     },
@@ -117,17 +80,17 @@ export function firstSoilTasks(job: Job): Task[] {
 }
 
 /** Stones on the glass that stand side by side hold back what is poured behind them: closed before it is. */
-export function damTasks(job: Job): Task[] {
+export function damTasks(job: Job): Step[] {
   const holding = job.floorStones.filter((s) => holds(job, s));
   if (holding.length < 2 || job.pours.every((p) => p.role === 'cosmetic')) return [];
-  return [flossTask('dam', holding, ['floor-stones'])];
+  return [flossTask('dam', holding)];
 }
 
 /** The gaps between stones that stand in the bed: closed before the soil that lies behind them. */
-export function closingGapTasks(job: Job): Task[] {
+export function closingGapTasks(job: Job): Step[] {
   const holding = job.stones.filter((s) => holds(job, s));
   if (!soilBehind(job) || holding.length === 0) return [];
-  return [flossTask('close', holding, ['stones', 'wood', 'wiggle', 'move', 'dam'])];
+  return [flossTask('close', holding)];
 }
 
 /** True for a stone that bed stands higher behind than before: nothing runs through beside the others. */
@@ -138,7 +101,7 @@ function holds({ survey }: Job, { id }: PieceSurvey): boolean {
   );
 }
 
-function flossTask(id: 'dam' | 'close', stones: readonly PieceSurvey[], needs: string[]): Task {
+function flossTask(id: 'dam' | 'close', stones: readonly PieceSurvey[]): Step {
   return {
     id,
     phase: 'hardscape',
@@ -147,7 +110,6 @@ function flossTask(id: 'dam' | 'close', stones: readonly PieceSurvey[], needs: s
     detail: say(`${id}.detail`),
     minutes: stones.length * RATES.gapPerPiece,
     people: 1,
-    needs,
     workings: [step(say('step.gaps'), stones.length, 'stone', each(RATES.gapPerPiece))],
   };
 }
@@ -158,7 +120,7 @@ function soilBehind(job: Job): Pour | undefined {
 }
 
 /** The rest of the soil, behind and between what stands, once nothing runs through between it. */
-export function gapTasks(job: Job): Task[] {
+export function gapTasks(job: Job): Step[] {
   const soil = soilBehind(job);
   if (!soil) return [];
   const last = soil.litres * (1 - FIRST_SOIL_SHARE);
@@ -171,7 +133,6 @@ export function gapTasks(job: Job): Task[] {
       detail: say(job.stones.length > 0 ? 'gaps.detail' : 'gaps.detail.bare'),
       minutes: last * pouring(job),
       people: 1,
-      needs: ['soil', 'stones', 'wood', 'wiggle', 'move', 'close'],
       ...dust(job, soil),
       workings: [step(say('step.poured'), last, 'L', perLitre(pouring(job)))],
     },
@@ -179,7 +140,7 @@ export function gapTasks(job: Job): Task[] {
 }
 
 /** Heaps on top of pieces: once what they lie on is set, joined, and nothing more is poured behind it. */
-export function pocketTasks({ survey, commission }: Job): Task[] {
+export function pocketTasks({ survey, commission }: Job): Step[] {
   const { pockets } = survey;
   if (pockets.length === 0) return [];
   const poured = pockets.map((p) => pouredL(p.litres, materialOf(commission, p.material).settles));
@@ -195,7 +156,6 @@ export function pocketTasks({ survey, commission }: Job): Task[] {
       }),
       minutes: pockets.length * RATES.pocket,
       people: 1,
-      needs: [...SET, 'joints', 'gaps', 'soil'],
       workings: [
         step(say('step.pockets'), pockets.length, 'piece', each(RATES.pocket)),
         step(say('step.poured'), litres, 'L'),
@@ -205,10 +165,9 @@ export function pocketTasks({ survey, commission }: Job): Task[] {
 }
 
 /** Sand and gravel are rinsed early; what is only looked at is laid when the school says. */
-export function sandTasks(job: Job): Task[] {
+export function sandTasks(job: Job): Step[] {
   const litres = litresOf(job.pours, ...RINSED);
   if (litres <= 0) return [];
-  const before = sandFirst(job);
   const looked = job.pours.filter((p) => p.role === 'cosmetic');
   return [
     {
@@ -218,22 +177,12 @@ export function sandTasks(job: Job): Task[] {
       detail: say('rinse.detail', { litres: inLitres(litres) }),
       minutes: litres * RATES.rinsePerL + RATES.bucket,
       people: 1,
-      needs: [],
       workings: [
         step(say('step.sand'), litres, 'L', perLitre(RATES.rinsePerL)),
         step(say('step.bucket'), RATES.bucket, 'min'),
       ],
     },
-    ...looked.map((pour, i) =>
-      layerTask(job, pour, [
-        'rinse',
-        ...bedTaskIds(job),
-        'gaps',
-        ...SET,
-        ...(before ? [] : bedPlantingIds(job)),
-        ...looked.slice(0, i).map((p) => p.task),
-      ]),
-    ),
+    ...looked.map((pour) => layerTask(job, pour)),
   ];
 }
 
@@ -249,7 +198,7 @@ function layerName({ names }: Pour): Said {
 }
 
 /** One layer poured whole under its own name. */
-function layerTask(job: Job, pour: Pour, needs: string[]): Task {
+function layerTask(job: Job, pour: Pour): Step {
   const { task, material, names, litres, role, spanMm } = pour;
   const fine = material.kind === 'sand';
   const perL = role === 'cosmetic' ? RATES.sandPerL : pouring(job);
@@ -261,7 +210,6 @@ function layerTask(job: Job, pour: Pour, needs: string[]): Task {
     detail: layerWords(job, role, fine, spanMm),
     minutes: litres * perL,
     people: 1,
-    needs: needs.filter((id) => id !== task),
     ...dust(job, pour),
     workings: [step(say('step.laid'), litres, 'L', perLitre(perL))],
   };
@@ -280,7 +228,7 @@ function pouring({ wet }: Job): number {
 }
 
 /** Soil and powder raise dust as they are poured dry; sand and gravel are rinsed before. */
-function dust({ wet }: Job, { material: { kind } }: Pour): Pick<Task, 'caution'> {
+function dust({ wet }: Job, { material: { kind } }: Pour): Pick<Step, 'caution'> {
   return wet || kind === 'sand' || kind === 'gravel' ? {} : { caution: CAUTIONS.dust };
 }
 

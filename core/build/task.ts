@@ -4,8 +4,8 @@ import type { Working } from '../words/working';
 /** Which part of the work a task belongs to; the interface gives each its clay. */
 export type Phase = 'prepare' | 'substrate' | 'hardscape' | 'planting' | 'water' | 'finish';
 
-/** A step of the build day as it follows from the scape, before it has a time. */
-export interface Task {
+/** A step of the build day as it follows from the scape, before anybody asks what comes first. */
+export interface Step {
   id: string;
   phase: Phase;
   title: Said;
@@ -15,12 +15,17 @@ export interface Task {
   minutes: number;
   /** How many it takes at once. */
   people: number;
-  /** Tasks that must be finished before it starts. */
-  needs: string[];
   /** What must rest once it is done, and for how long before anything that needs it may start. */
   cure?: { what: Text; minutes: number };
   caution?: Text;
   workings: Working[];
+}
+
+/** A step with its place in the order of work, before it has a time. */
+export interface Task extends Step {
+  /** Tasks that must be finished before it starts, and why, by their ids. */
+  needs: string[];
+  because: Readonly<Record<string, Text>>;
 }
 
 /** Something that has to happen on an earlier day. */

@@ -9,8 +9,9 @@ import {
   woodTasks,
 } from './hardscapeTasks';
 import type { Job } from './job';
+import { inOrder } from './order';
 import { plantTasks } from './plantTasks';
-import { afterStripping, returningTasks, strippingTasks } from './rescapeTasks';
+import { returningTasks, strippingTasks } from './rescapeTasks';
 import {
   bedTasks,
   closingGapTasks,
@@ -23,9 +24,9 @@ import {
 } from './substrateTasks';
 import type { Task } from './task';
 
-/** The tasks that this scape needs: each after what it rests on. What is there already has none. */
+/** The tasks that this scape needs, each after what it rests on (`order.ts`). What is there already has none. */
 export function buildTasks(job: Job): Task[] {
-  const tasks = [
+  const steps = [
     ...openingTasks(job),
     ...strippingTasks(job),
     ...washTasks(job),
@@ -47,24 +48,5 @@ export function buildTasks(job: Job): Task[] {
     ...closingTasks(job),
     ...returningTasks(job),
   ];
-  return present(afterTrial(afterStripping(tasks)));
-}
-
-/** Nothing lies in the tank while the hardscape is tried out on its floor. */
-function afterTrial(tasks: readonly Task[]): Task[] {
-  if (!tasks.some((t) => t.id === 'trial')) return [...tasks];
-  const first = ['filler', 'soil', 'floor-stones', 'stones', 'wood', 'sand'];
-  return tasks.map((t) =>
-    first.includes(t.id) || t.id.startsWith('layer-') ? { ...t, needs: [...t.needs, 'trial'] } : t,
-  );
-}
-
-/** In whole minutes; a need for a task that this scape does not have has nothing to wait for. */
-function present(tasks: Task[]): Task[] {
-  const ids = new Set(tasks.map((t) => t.id));
-  return tasks.map((t) => ({
-    ...t,
-    minutes: Math.max(1, Math.round(t.minutes)),
-    needs: t.needs.filter((id) => ids.has(id)),
-  }));
+  return inOrder(steps, job);
 }

@@ -24,6 +24,8 @@ export const PLANTING_SCHOOLS = ['front', 'transition'] as const;
 export const SPACING_SCHOOLS = ['dense', 'economical'] as const;
 export const SPECIES_SCHOOLS = ['three', 'many'] as const;
 export const SAND_SCHOOLS = ['last', 'before', 'later'] as const;
+/** Intake, outflow and heater go in before the plants are out of their pots, or after the last is set. */
+export const GEAR_SCHOOLS = ['before', 'after'] as const;
 
 const schools = z.looseObject({
   water: z.enum(WATER_SCHOOLS).optional(),
@@ -36,6 +38,7 @@ const schools = z.looseObject({
   species: z.enum(SPECIES_SCHOOLS).optional(),
   /** When a sand that is only looked at goes in. */
   sand: z.enum(SAND_SCHOOLS).optional(),
+  gear: z.enum(GEAR_SCHOOLS).optional(),
   /** The hardscape is set once for a trial, photographed and taken out again. */
   trial: z.boolean().optional(),
 });

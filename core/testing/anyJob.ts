@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { DOSING_SCHOOLS, MOISTURE_SCHOOLS, PLANTING_SCHOOLS, SAND_SCHOOLS, SPACING_SCHOOLS, WATER_SCHOOLS } from '../commission/briefSchema'; // prettier-ignore
+import { DOSING_SCHOOLS, MOISTURE_SCHOOLS, PLANTING_SCHOOLS, GEAR_SCHOOLS,
+  SAND_SCHOOLS, SPACING_SCHOOLS, WATER_SCHOOLS } from '../commission/briefSchema'; // prettier-ignore
 import { CO2_PARTS } from '../commission/primitives';
 import { parseCommission } from '../commission/parse';
 import type { Commission } from '../commission/schema';
@@ -73,6 +74,7 @@ const schools = fc.record({
   planting: maybe(fc.constantFrom(...PLANTING_SCHOOLS)),
   spacing: maybe(fc.constantFrom(...SPACING_SCHOOLS)),
   sand: maybe(fc.constantFrom(...SAND_SCHOOLS)),
+  gear: maybe(fc.constantFrom(...GEAR_SCHOOLS)),
   trial: maybe(fc.boolean()),
 });
 const rescape = fc.record({

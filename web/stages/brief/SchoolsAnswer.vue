@@ -15,13 +15,14 @@ import { clockTyped } from '../../units/dayInput';
 import { dayName } from '../../units/days';
 import { useFigures } from '../../units/figures';
 
+type Schools = NonNullable<Brief['schools']>;
 /** Where practitioners disagree, the studio chooses; and the clock and weekday that suit the client. */
 const commission = useCommission();
 const edit = useDocEdit();
 const { words } = useFigures();
 const brief = computed(() => commission.document!.brief);
 
-const setSchool = (key: 'water' | 'dosing' | 'moisture' | 'planting' | 'sand' | 'spacing' | 'species', value: string) =>
+const setSchool = (key: Exclude<keyof Schools, 'trial'>, value: string | undefined) =>
   edit.edit(`school ${key}`, (d) => ({ ...d, brief: { ...d.brief, schools: { ...d.brief.schools, [key]: value } } }) as Commission); // prettier-ignore
 const WATER = WATER_SCHOOLS.map((value) => ({
   value,
@@ -43,6 +44,11 @@ const SAND = [
   { value: 'last', title: 'last on the build day' },
   { value: 'before', title: 'before planting' },
   { value: 'later', title: 'three weeks later, at half fill' },
+];
+const GEAR = [
+  { value: 'free', title: 'when hands are free' },
+  { value: 'before', title: 'in before the plants' },
+  { value: 'after', title: 'in after the plants' },
 ];
 const SPACING = [
   { value: 'dense', title: 'dense from day one' },
@@ -120,6 +126,13 @@ const usual = computed(() => usualLight({ brief: brief.value }));
         :items="SAND"
         :model-value="brief.schools?.sand ?? 'last'"
         @update:model-value="(v) => setSchool('sand', v)"
+      />
+      <v-select
+        label="Pipes and heater"
+        :items="GEAR"
+        :model-value="brief.schools?.gear ?? 'free'"
+        data-test="school-gear"
+        @update:model-value="(v) => setSchool('gear', v === 'free' ? undefined : v)"
       />
       <v-switch
         :model-value="brief.schools?.trial ?? false"

@@ -1,0 +1,195 @@
+import type { Brief } from '../commission/schema';
+import { beforeAndAfter, type Pour } from '../takeoff/pours';
+import { say, type Text } from '../words/text';
+import type { Job } from './job';
+import { plantingOrder } from './plantTasks';
+import type { Step, Task } from './task';
+
+/*
+ * The order of work, in one place: what has to be there before what, and why. Tasks are made elsewhere and know nothing of
+ * each other. A school changes lines of this list and nothing else; run sheet, numbers and "why not earlier?" are read
+ * from the graph that comes out of it.
+ */
+
+/** One task has to be done before another. */
+interface Edge {
+  first: string;
+  then: string;
+  because: Text;
+}
+
+/** Tasks by what they do; every other word of a rule is the id of one task. */
+const GROUPS = {
+  /** Hands or water in the tank, or anything that is carried to it. */
+  'in-tank': (id) => !['protect', 'unpack', 'holding', 'drain', 'strip', 'wash', 'rinse'].includes(id),
+  hardscape: (id) => ['floor-stones', 'stones', 'wood', 'wiggle'].includes(id),
+  poured: (id, of) => of.pours.has(id) || ['filler', 'soil'].includes(id),
+  /** Everything that is planted in or stood on: what is only looked at is not of it. */
+  bed: (id, of) => (of.pours.has(id) && !of.lookedAt.has(id)) || ['soil', 'gaps', 'pockets'].includes(id),
+  /** Layers that lie before anything is set, and those that come in around what stands. */
+  below: (id, of) => of.below.has(id),
+  above: (id, of) => of.above.has(id),
+  'looked-at': (id, of) => of.lookedAt.has(id),
+  carriers: (id, of) => of.carriers.has(id),
+  prepared: (id) => id.startsWith('prepare-'),
+  rooted: (id) => id.startsWith('plant-'),
+  planted: (id) => id.startsWith('plant-') || id === 'epiphytes',
+} satisfies Record<string, (id: string, of: Layers) => boolean>;
+type Group = keyof typeof GROUPS;
+type Layers = ReturnType<typeof layersIn>;
+
+/** What comes first, what then, and why; where a school has it otherwise, only under that school. */
+type Rule = readonly [first: readonly string[], then: readonly string[], because: Text, when?: (s: Habits) => boolean]; // prettier-ignore
+
+/** What of the schools changes the order of the day. */
+interface Habits {
+  /** Sand that is only looked at lies before the plants. */
+  sandFirst: boolean;
+  /** Plants are set through all the water. */
+  flooded: boolean;
+  /** Intake, outflow and heater go in before plants are out of their pots, after the last is set, or when hands are free. */
+  gear: NonNullable<NonNullable<Brief['schools']>['gear']> | 'free';
+}
+
+const RULES: readonly Rule[] = [
+  // The room, what lives in the tank, the old scape.
+  [['protect'], ['in-tank', 'holding', 'drain', 'strip'], say('why.protect')],
+  [['holding'], ['drain', 'strip'], say('why.holding')],
+  [['drain'], ['strip', 'in-tank'], say('why.drain')],
+  [['strip'], ['in-tank'], say('why.strip')],
+  // What is washed, rinsed, tried.
+  [['wash'], ['trial', 'floor-stones', 'stones', 'wood'], say('why.wash')],
+  [['rinse'], ['below', 'above', 'looked-at', 'soil', 'prepared', 'fill'], say('why.rinse')],
+  [['trial'], ['poured', 'floor-stones', 'stones', 'wood'], say('why.trial')],
+  // The bed and what stands in it.
+  [['move'], ['filler', 'soil', 'below', 'stones', 'close', 'gaps', 'fill'], say('why.move')],
+  [['floor-stones'], ['dam', 'below', 'soil', 'wood', 'joints'], say('why.floor-stones')],
+  [['dam'], ['below', 'soil', 'close'], say('why.close')],
+  [['filler', 'soil', 'carriers'], ['stones', 'wood'], say('why.bed')],
+  [['stones'], ['wood', 'joints', 'close', 'gaps'], say('why.set')],
+  [['wood'], ['joints', 'close', 'gaps'], say('why.set')],
+  [['joints'], ['wiggle', 'pockets'], say('why.joints')],
+  [['wiggle'], ['close', 'gaps', 'pockets'], say('why.wiggle')],
+  [['close'], ['gaps'], say('why.close')],
+  [['soil'], ['gaps', 'pockets', 'above'], say('why.bed')],
+  [['gaps'], ['pockets', 'above'], say('why.bed')],
+  [['hardscape'], ['pockets', 'above', 'looked-at', 'prepared', 'rooted'], say('why.set')],
+  [['stones', 'wood', 'wiggle', 'pockets'], ['epiphytes'], say('why.set')],
+  [['bed'], ['looked-at', 'prepared', 'rooted'], say('why.bed')],
+  // Plants, and what a school has before or after them.
+  [['unpack'], ['equipment', 'prepared'], say('why.unpack')],
+  [['looked-at'], ['prepared', 'rooted'], say('why.school.sand-first'), (s) => s.sandFirst],
+  [['rooted'], ['looked-at'], say('why.school.sand-last'), (s) => !s.sandFirst],
+  [['hardscape', 'bed'], ['equipment', 'wet-bed'], say('why.equipment.last')],
+  [['equipment'], ['prepared', 'planted'], say('why.equipment.first'), (s) => s.gear === 'before'],
+  [['planted'], ['equipment'], say('why.school.gear-after'), (s) => s.gear === 'after'],
+  [['wet-bed'], ['rooted'], say('why.wet-bed')],
+  [['planted'], ['fill'], say('why.plant.dry'), (s) => !s.flooded],
+  [['fill'], ['rooted'], say('why.school.flooded'), (s) => s.flooded],
+  [['planted'], ['refloat', 'start'], say('why.plant'), (s) => s.flooded],
+  // Water, and everything on.
+  [['hardscape', 'bed', 'looked-at'], ['fill'], say('why.dry')],
+  [['equipment'], ['fill', 'start'], say('why.equipment')],
+  [['wet-bed'], ['fill'], say('why.wet-bed.fill')],
+  [['fill'], ['refloat', 'start', 'floaters', 'clear-up'], say('why.fill')],
+  [['refloat'], ['floaters', 'return', 'photograph'], say('why.refloat')],
+  [['start'], ['return', 'photograph'], say('why.start')],
+  [['planted', 'floaters'], ['photograph', 'clear-up'], say('why.plant')],
+  [['return'], ['photograph', 'clear-up'], say('why.return')],
+];
+
+/** The tasks with what each has to wait for, in whole minutes: what this job does not have nobody waits for. */
+export function inOrder(steps: readonly Step[], job: Job): Task[] {
+  const ids = steps.map((s) => s.id);
+  const known = new Set(ids);
+  const because = new Map<string, Record<string, Text>>(ids.map((id) => [id, {}]));
+  for (const edge of [...layerEdges(job), ...plantEdges(job), ...ruleEdges(ids, job)])
+    if (known.has(edge.first) && known.has(edge.then) && edge.first !== edge.then)
+      because.get(edge.then)![edge.first] ??= edge.because;
+  return steps.map((step) => {
+    const reasons = because.get(step.id)!;
+    return { ...step, minutes: Math.max(1, Math.round(step.minutes)), needs: Object.keys(reasons), because: reasons }; // prettier-ignore
+  });
+}
+
+function ruleEdges(ids: readonly string[], job: Job): Edge[] {
+  const of = layersIn(job);
+  const habits = habitsOf(job);
+  const tasks = (names: readonly string[]) =>
+    names.flatMap((name) => (name in GROUPS ? ids.filter((id) => GROUPS[name as Group](id, of)) : [name]));
+  return RULES.filter(([, , , when]) => !when || when(habits)).flatMap(([first, then, because]) =>
+    tasks(first).flatMap((f) => tasks(then).map((t): Edge => ({ first: f, then: t, because }))),
+  );
+}
+
+/** True where plants are set when all the water is in, as the school has it. At half fill hands reach better. */
+export function isFlooded({ commission, wet }: Job): boolean {
+  return !wet && commission.brief.schools?.moisture === 'flooded';
+}
+
+function habitsOf(job: Job): Habits {
+  const { schools = {} } = job.commission.brief;
+  const flooded = isFlooded(job);
+  return {
+    flooded,
+    // Through all the water no sand is laid around plants, and nothing is filled before the pipes are in.
+    sandFirst: flooded || schools.sand === 'before',
+    // Whoever is alone would leave plants out meanwhile; with two, one does it beside the other.
+    gear: flooded ? 'before' : (schools.gear ?? (job.crew > 1 ? 'free' : 'before')),
+  };
+}
+
+/** The tasks that pour, by where they lie. */
+function layersIn(job: Job) {
+  const [before, after] = beforeAndAfter(job.pours, job.stones.length + job.wood.length + job.floorStones.length > 0); // prettier-ignore
+  const ids = (pours: readonly Pour[]) => new Set(pours.map((p) => p.task));
+  return {
+    pours: ids(job.pours),
+    below: ids(before),
+    above: ids(after),
+    lookedAt: ids(job.pours.filter((p) => p.role === 'cosmetic')),
+    carriers: ids(job.pours.filter((p) => p.carries)),
+  };
+}
+
+/** A layer lies on what is below it: each of those that come together after the one before, filler too. */
+function layerEdges(job: Job): Edge[] {
+  const because = say('why.bed');
+  const [before, after] = beforeAndAfter(job.pours, job.stones.length + job.wood.length + job.floorStones.length > 0); // prettier-ignore
+  const at = (role: Pour['role']) => job.pours.findIndex((p) => p.role === role);
+  const chain = (pours: readonly Pour[]) => pours.slice(1).map((p, i): Edge => ({ first: pours[i].task, then: p.task, because })); // prettier-ignore
+  const [filler, soil] = [at('filler'), at('soil')];
+  const over = (p: Pour, lower: number) => lower >= 0 && job.pours.indexOf(p) > lower;
+  return [
+    ...chain(before),
+    ...chain(after),
+    ...chain(job.pours.filter((p) => p.role === 'cosmetic')),
+    ...job.pours.slice(0, Math.max(0, filler)).map((p): Edge => ({ first: p.task, then: 'filler', because })),
+    ...[...before, ...job.pours.filter((p) => p.role === 'soil')]
+      .filter((p) => over(p, filler))
+      .map((p): Edge => ({ first: 'filler', then: p.task, because })),
+    ...job.pours.slice(0, Math.max(0, soil)).filter((p) => p.role === 'bed').map((p): Edge => ({ first: p.task, then: 'soil', because })), // prettier-ignore
+    ...before
+      .filter((p) => over(p, soil))
+      .flatMap((p) => ['soil', 'gaps'].map((first): Edge => ({ first, then: p.task, because }))),
+  ];
+}
+
+/** Plants are made ready before they are set, and set in the order of planting, as many kinds at once as there are hands. */
+function plantEdges(job: Job): Edge[] {
+  const { rooted, epiphytes, floaters } = plantingOrder(job);
+  const after = (turn: number) =>
+    rooted.slice(0, Math.max(0, turn - job.crew + 1)).flatMap((kind) => kind.ids);
+  const ready = (preparedBy: readonly string[], then: string) =>
+    preparedBy.map((first): Edge => ({ first, then, because: say('why.prepare') }));
+  const inTurn = (turn: number, then: string) =>
+    after(turn).map((first): Edge => ({ first, then, because: say('why.plant') }));
+  return [
+    ...rooted.flatMap(({ ids, preparedBy }, turn) => ids.flatMap((id) => [...ready(preparedBy, id), ...inTurn(turn, id)])), // prettier-ignore
+    ...ready(epiphytes, 'epiphytes'),
+    ...inTurn(rooted.length, 'epiphytes'),
+    ...ready(floaters, 'floaters'),
+    ...inTurn(rooted.length, 'floaters'),
+    ...(job.crew > 1 ? [] : [{ first: 'epiphytes', then: 'floaters', because: say('why.plant') }]),
+  ];
+}
