@@ -32,7 +32,7 @@ const CORE = [
   'takeoff',
   'ordering',
   'planted',
-  'build',
+  'buildDay',
   'care',
   'pipeline',
 ];
@@ -45,7 +45,7 @@ const STAGES = [
   'planting',
   'takeoff',
   'order',
-  'build',
+  'buildDay',
   'handover',
   'log',
   'options',

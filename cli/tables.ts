@@ -1,4 +1,4 @@
-import { clockOf, endsOf } from '../core/build/buildPlan';
+import { clockOf, endsOf } from '../core/buildDay/buildPlan';
 import type { Commission } from '../core/commission/schema';
 import { orderByOf } from '../core/ordering/order';
 import { partsInOrder, type Planted, type PlantedPlan } from '../core/planted/planted';

@@ -13,7 +13,7 @@ export const PAGES = {
   'planting-plan': () => import('./stages/planting/PlantingPlan.vue'),
   'take-off': () => import('./stages/takeoff/TakeOffStage.vue'),
   order: () => import('./stages/order/OrderStage.vue'),
-  build: () => import('./stages/build/BuildStage.vue'),
+  build: () => import('./stages/buildDay/BuildStage.vue'),
   handover: () => import('./stages/handover/HandoverStage.vue'),
   log: () => import('./stages/log/LogStage.vue'),
 };

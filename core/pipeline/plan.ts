@@ -1,6 +1,6 @@
 import type { Day } from '../calendar/day';
-import { buildPlan, type BuildPlan } from '../build/buildPlan';
-import { pastFindings } from '../build/dayFindings';
+import { buildPlan, type BuildPlan } from '../buildDay/buildPlan';
+import { pastFindings } from '../buildDay/dayFindings';
 import { plantedPlan, type PlantedPlan } from '../planted/planted';
 import { carePlan, type CarePlan } from '../care/carePlan';
 import { gasCostOf } from '../gear/gear';

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import ical from 'ical-generator';
 import { dayPlus, type Day } from '../../core/calendar/day';
-import { endsOf } from '../../core/build/buildPlan';
+import { endsOf } from '../../core/buildDay/buildPlan';
 import type { Commission } from '../../core/commission/schema';
 import type { Plan } from '../../core/pipeline/plan';
 import { say } from '../../core/words/text';

@@ -1,4 +1,4 @@
-import { whyNotEarlier } from '../../build/whyNot';
+import { whyNotEarlier } from '../../buildDay/whyNot';
 import { daysFrom, dayPlus } from '../../calendar/day';
 import { optionOf } from '../../commission/lookup';
 import { pieceOrigin } from '../../commission/origin';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { endsOf } from '../../../core/build/buildPlan';
+import { endsOf } from '../../../core/buildDay/buildPlan';
 import { firstToOrder } from '../../../core/ordering/order';
 import { ofFirstVisit } from '../../../core/pipeline/firstVisit';
 import { daylightOf, MOST_LIGHT_HOURS } from '../../../core/light/photoperiod';

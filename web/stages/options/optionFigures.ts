@@ -3,7 +3,7 @@ import type { Said } from '../../../core/words/text';
 import type { Commission, Option } from '../../../core/commission/schema';
 import { gasCostOf } from '../../../core/gear/gear';
 import { materialOf } from '../../../core/commission/lookup';
-import { clockOf } from '../../../core/build/buildPlan';
+import { clockOf } from '../../../core/buildDay/buildPlan';
 import { daysFrom } from '../../../core/calendar/day';
 import { isUsualPointLoad } from '../../../core/site/floorLoad';
 import type { ShownPlan } from '../../workers/planWorker';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import type { Beforehand } from '../../../core/build/task';
+import type { Beforehand } from '../../../core/buildDay/task';
 import { dayPlus, daysFrom, weekdayOf } from '../../../core/calendar/day';
 import type { Order } from '../../../core/ordering/order';
 import { useFigures } from '../../units/figures';

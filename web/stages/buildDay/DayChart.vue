@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { clockOf, type BuildPlan, type Lane } from '../../../core/build/buildPlan';
+import { clockOf, type BuildPlan, type Lane } from '../../../core/buildDay/buildPlan';
 import { useFigures } from '../../units/figures';
-import type { Scheduled } from '../../../core/build/schedule';
+import type { Scheduled } from '../../../core/buildDay/schedule';
 import { say, type Text } from '../../../core/words/text';
 import { useSteadySize } from '../../drawing/steadySize';
 

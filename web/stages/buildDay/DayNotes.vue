@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { BuildPlan } from '../../../core/build/buildPlan';
-import type { Scheduled } from '../../../core/build/schedule';
-import { RATES } from '../../../core/build/rates';
+import type { BuildPlan } from '../../../core/buildDay/buildPlan';
+import type { Scheduled } from '../../../core/buildDay/schedule';
+import { RATES } from '../../../core/buildDay/rates';
 import { HOSE_L_PER_MIN } from '../../../core/filling/filling';
 import { weekDay } from '../../units/days';
 import { useFigures } from '../../units/figures';

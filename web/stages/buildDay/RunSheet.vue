@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { clockOf, endsOf, type BuildPlan } from '../../../core/build/buildPlan';
+import { clockOf, endsOf, type BuildPlan } from '../../../core/buildDay/buildPlan';
 import { useCommission } from '../../document/commissionStore';
 import { longDate, weekDay } from '../../units/days';
 import { useFigures } from '../../units/figures';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { endsOf } from '../../../core/build/buildPlan';
-import { whyNotEarlier } from '../../../core/build/whyNot';
+import { endsOf } from '../../../core/buildDay/buildPlan';
+import { whyNotEarlier } from '../../../core/buildDay/whyNot';
 import { longDay, weekDay } from '../../units/days';
 import { useFigures } from '../../units/figures';
 import { useFrame } from '../../frame/planKey';
