@@ -46,6 +46,11 @@ describe('growth', () => {
     const rosette: Plant = { ...carpet, habit: 'rosette', spreadMm: 80 };
     expect(coverDays(rosette, 100, growth)).toBeUndefined();
     expect(coverDays(rosette, 50, growth)).toBeDefined();
+    // Stems branch as far as a little beyond their spread, runners close what is within their reach: the rest stays islands.
+    const stem: Plant = { ...carpet, habit: 'stem', spreadMm: 50 };
+    expect([40, 48, 119].map((mm) => coverDays(stem, mm, growth) !== undefined)).toEqual([true, true, false]);
+    expect([100, 119].map((mm) => coverDays(carpet, mm, growth) !== undefined)).toEqual([true, false]);
+    expect(coverShare(carpet, 119, growth, 1_000)).toBeLessThan(1);
   });
 
   it('closes in time at the spacing that is said for it', () => {

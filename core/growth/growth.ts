@@ -1,4 +1,4 @@
-import { grownHeightMm } from '../catalogue/sizes';
+import { grownHeightMm, grownSpreadMm } from '../catalogue/sizes';
 import { dliOf } from '../catalogue/knownPlants';
 import type { Plant } from '../commission/schema';
 
@@ -115,7 +115,7 @@ const MEET = Math.SQRT1_2;
 
 /**
  * Days until plugs of a spacing have closed: when each has grown to half of the diagonal between four of them.
- * Valid for even spacing. Leaves out: trims on the way; what is beyond a plug’s own spread never closes.
+ * Valid for even spacing. Leaves out: trims on the way; what is beyond its reach never closes.
  * Test: growth.test.ts, "closes when circles meet at the corners of their squares".
  *
  * @returns undefined where it does not close
@@ -126,8 +126,7 @@ export function coverDays(
   growth: Growth,
 ): { days: number; from: number; to: number } | undefined {
   const wanted = spacingMm * MEET - plugRadiusMm(plant);
-  if (plant.spreadMm !== undefined && spacingMm * MEET > plant.spreadMm / 2 + 1e-9 && isClump(plant))
-    return undefined;
+  if (spacingMm * MEET > reachMm(plant) + 1e-9) return undefined;
   if (wanted <= 0) return { days: 0, from: 0, to: 0 };
   if (growth.spreadMmAWeek <= 0) return undefined;
   const grows = (wanted / growth.spreadMmAWeek) * 7;
@@ -145,11 +144,22 @@ export function coverDays(
 export function spacingToCover(plant: Plant, growth: Growth, days: number): number | undefined {
   if (days <= growth.restsDays || growth.spreadMmAWeek <= 0) return undefined;
   const radius = plugRadiusMm(plant) + ((days - growth.restsDays) / 7) * growth.spreadMmAWeek;
-  const most = isClump(plant) && plant.spreadMm !== undefined ? plant.spreadMm / 2 : Infinity;
-  return Math.min(radius, most) / MEET;
+  return Math.min(radius, reachMm(plant)) / MEET;
 }
 
-/** What grows from one heart does not run on; carpets, grasses, creepers, moss and stems do. */
+/** Runners close what lies between them up to this distance; further apart they stay islands for months, mm (common practice). */
+const RUNS_MM = 100;
+
+/** Stems branch where they are cut: they close up to so many times their own spread (common practice). */
+const BRANCHES = 1.2;
+
+/** How far a plug grows sideways, mm: what runs on as far as runners meet, stems as far as they branch, a clump to half of its spread. */
+function reachMm(plant: Plant): number {
+  if (isClump(plant)) return Math.max(plugRadiusMm(plant), grownSpreadMm(plant) / 2);
+  return MEET * (plant.habit === 'stem' ? BRANCHES * grownSpreadMm(plant) : RUNS_MM);
+}
+
+/** What grows from one heart, in one clump. */
 export const isClump = ({ habit }: Pick<Plant, 'habit'>) =>
   habit === 'rosette' || habit === 'bulb' || habit === 'epiphyte';
 
@@ -170,12 +180,10 @@ export function coverShare(plant: Plant, spacingMm: number, growth: Growth, day:
   return touching + (1 - touching) * on;
 }
 
-/** Radius of a plug after some days, mm; a clump stops at half of its spread. */
+/** Radius of a plug after some days, mm; it stops where it reaches no further. */
 export function radiusMm(plant: Plant, growth: Growth, day: number): number {
   const grown = plugRadiusMm(plant) + (growth.spreadMmAWeek * Math.max(0, day - growth.restsDays)) / 7;
-  return isClump(plant) && plant.spreadMm !== undefined
-    ? Math.min(grown, Math.max(plugRadiusMm(plant), plant.spreadMm / 2))
-    : grown;
+  return Math.min(grown, reachMm(plant));
 }
 
 /** Share of its grown height that a trim leaves (common practice: by half, carpets by a third). */

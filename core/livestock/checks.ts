@@ -114,14 +114,16 @@ const HARDENED_KH = 6;
 
 function hardenedFindings({ species }: Kept, water: Water): Finding[] {
   if (!water.carbonateStone || species.kh[1] >= HARDENED_KH) return [];
+  // A tap that is harder already is not softened by it.
+  const reached = Math.max(HARDENED_KH, water.kh ?? 0);
   return [
     finding('livestock.stone', 'warn', [species], {
-      measured: HARDENED_KH,
+      measured: rounded(reached, 1),
       limit: species.kh[1],
       unit: '°d',
       says: say('livestock.stone.says', {
         stone: water.carbonateStone,
-        reached: inDegreesOfHardness(HARDENED_KH),
+        reached: inDegreesOfHardness(reached),
         species: species.name,
         most: inDegreesOfHardness(species.kh[1]),
       }),

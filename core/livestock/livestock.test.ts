@@ -44,6 +44,9 @@ describe('animals against the water', () => {
     expect(f.id).toBe('livestock.stone');
     expect(f.says).toMatch(/Limestone, grey hardens the water to KH 6 °d and more; .* wants 4 °d at most/);
     expect(ids([keep('Poecilia reticulata')], { carbonateStone: 'Limestone, grey' })).toEqual([]);
+    // It never promises less than the tap has.
+    const hard = found([keep('Paracheirodon axelrodi')], { carbonateStone: 'Limestone, grey', kh: 11 });
+    expect(hard.find((x) => x.id === 'livestock.stone')!.says).toMatch(/to KH 11 °d and more/);
   });
 });
 

@@ -1,3 +1,5 @@
+import { grownHeightMm } from '../catalogue/sizes';
+import { commonArea } from '../geometry/offset';
 import { dliOf } from '../catalogue/knownPlants';
 import { daysFrom } from '../calendar/day';
 import { materialOf, optionOf } from '../commission/lookup';
@@ -208,20 +210,26 @@ function hidingFindings({ brief, vessel, site }: Commission, parts: readonly Pla
   const eye = eyeFrom(vessel, seat, site?.baseHeightMm);
   const placed = parts.filter((p) => p.plant.roots === 'bed' && p.spots.length > 0 && p.plant.heightMm);
   return placed
-    .filter((p) => p.plant.heightMm![1] > HIDES_FROM_MM)
+    .filter((p) => grownHeightMm(p.plant)[1] > HIDES_FROM_MM)
     .flatMap((front): Finding[] => {
       const stand = standOf(front);
       const [worst] = placed
-        .filter((p) => p.id !== front.id && p.plant.id !== front.plant.id)
+        .filter((p) => p.id !== front.id && p.plant.id !== front.plant.id && !areMixed(p, front))
         .map((p) => ({ p, behind: standOf(p) }))
         .map((b) => ({ ...b, share: hiddenShare(eye, stand, b.behind) }))
         .sort((a, b) => b.share - a.share);
       if (!worst || worst.share <= HIDDEN_SHARE) return [];
       const says = say('plant.hides.says', { from: seat ? say('plant.hides.seat', { name: seat.name }) : say('plant.hides.front'), plant: front.plant.name, high: inMm(stand.highMm), other: worst.p.plant.name, low: inMm(worst.behind.highMm), percent: rounded(100 * worst.share, 0) }); // prettier-ignore
       const kept = Math.floor(keptBelowMm(eye, stand, worst.behind, HIDDEN_SHARE) / 10) * 10;
-      const because = kept >= front.plant.heightMm![0] ? say('plant.hides.because.kept', { mm: inMm(kept) }) : say('plant.hides.because'); // prettier-ignore
+      const because = kept >= grownHeightMm(front.plant)[0] ? say('plant.hides.because.kept', { mm: inMm(kept) }) : say('plant.hides.because'); // prettier-ignore
       return [finding('plant.hides', 'note', front, [100 * worst.share, 100 * HIDDEN_SHARE, '%'], says, because)]; // prettier-ignore
     });
+}
+
+/** Two that share their ground on purpose: one among the other is what was wanted. */
+function areMixed({ planting: a }: Planted, { planting: b }: Planted): boolean {
+  if (!a.region || !b.region || (a.share ?? 1) + (b.share ?? 1) > 1 + 1e-9) return false;
+  return commonArea(a.region, b.region) > 0;
 }
 
 /** Soft-water plants in a tank with stone that gives off carbonate. */

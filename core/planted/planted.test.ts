@@ -183,6 +183,10 @@ describe('a scape as it will be planted', () => {
     expect(found.measured).toBeGreaterThan(found.limit);
     // From behind it is the other way round, and nothing is hidden by what is low.
     expect(hides(bed(1000, [300, 1400]))).toBeUndefined();
+    // One among the other on purpose hides nothing.
+    const mixed = bed(1000);
+    mixed.options[0].plants.forEach((p) => Object.assign(p, { region: box(100), share: 0.5 }));
+    expect(hides(mixed)).toBeUndefined();
     // Who stands over the tank looks onto both.
     expect(hides(bed(2500, [300, -150]))).toBeUndefined();
   });

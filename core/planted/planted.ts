@@ -1,3 +1,4 @@
+import { grownSpreadMm } from '../catalogue/sizes';
 import { dayPlus, type Day } from '../calendar/day';
 import { dliOf } from '../catalogue/knownPlants';
 import { optionOf } from '../commission/lookup';
@@ -117,7 +118,7 @@ export const floatingCount = (plant: Plant, share: number, surfaceMm2: number): 
   Math.max(1, Math.round((share * surfaceMm2) / floatMm2(plant)));
 
 /** Surface that one portion of a floating plant covers once it has its spread, mm². */
-export const floatMm2 = ({ spreadMm = 40 }: Pick<Plant, 'spreadMm'>): number => Math.PI * (spreadMm / 2) ** 2;
+export const floatMm2 = (plant: Pick<Plant, 'spreadMm'>): number => Math.PI * (grownSpreadMm(plant) / 2) ** 2;
 
 /** The parts in the order in which they go in. */
 export function partsInOrder({ parts, order }: Pick<PlantedPlan, 'parts' | 'order'>): Planted[] {
@@ -145,7 +146,11 @@ function partOf(
     memo,
     commission.vessel.waterLineMm,
   );
-  const dli = dliAt(spots, normals, living);
+  // What floats anywhere has the light of the surface.
+  const anywhere = plant.roots === 'float' && spots.length === 0;
+  const dli = anywhere
+    ? dliAt(surfaceSpots(commission.vessel), undefined, living)
+    : dliAt(spots, normals, living);
   const [leastDli, meanDli, mostDli] = spread(dli, living);
   const origin = plantingOrigin(commission.brief, planting);
   // What is in the tank now has its roots and its leaves already.
@@ -226,6 +231,18 @@ function spotsOf(
   return on
     ? spotsOnPiece(on, survey.field, count, seed, between, planting.at)
     : { spots: new Float64Array(0) };
+}
+
+/** Spots a side at which the surface is asked for its light. */
+const SURFACE_SPOTS = 6;
+
+function surfaceSpots({ innerMm, waterLineMm }: Commission['vessel']): Spots {
+  const spots = new Float64Array(SURFACE_SPOTS * SURFACE_SPOTS * 3);
+  for (let i = 0; i < SURFACE_SPOTS * SURFACE_SPOTS; i++) {
+    const [column, row] = [i % SURFACE_SPOTS, Math.floor(i / SURFACE_SPOTS)];
+    spots.set([((column + 0.5) / SURFACE_SPOTS) * innerMm.length, ((row + 0.5) / SURFACE_SPOTS) * innerMm.width, waterLineMm], i * 3); // prettier-ignore
+  }
+  return spots;
 }
 
 /** The same planting gives the same spots. */

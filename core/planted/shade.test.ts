@@ -22,6 +22,16 @@ const planted = (c: Commission) => plantedPlan(c, survey(c));
 const low = { plant: 'marsilea-hirsuta', region: rect(100, 300, 400, 80) };
 const hedge = { plant: 'rotala-rotundifolia', region: rect(60, 160, 480, 120) };
 
+describe('what floats', () => {
+  it('has the light of the surface, drawn somewhere or only counted', () => {
+    const counted = { plant: 'salvinia-auriculata', count: 40, region: undefined, spacingMm: undefined };
+    const drawn = { plant: 'salvinia-auriculata', region: rect(5, 5, 590, 390), spacingMm: 60 };
+    const [[c], [d], [bed]] = [[counted], [drawn], [low]].map((plants) => planted(tank(plants)).parts);
+    expect(c.meanDli / d.meanDli).toBeCloseTo(1, 0);
+    expect(c.meanDli).toBeGreaterThan(1.5 * bed.meanDli);
+  });
+});
+
 describe('light once all have grown', () => {
   it('a hedge in front of the lamp takes the light of what stands behind it', () => {
     const [alone] = planted(tank([low])).parts;
