@@ -326,5 +326,11 @@ describe('files', () => {
     const care = await api().get(`/api/commissions/${id}/calendar.ics?part=care`);
     expect(care.text).not.toContain('Order from');
     await api().get(`/api/commissions/${id}/calendar.ics?option=z`).expect(404);
+    // Who reads gallons gets gallons: 1 US gal is 3.785 L (NIST Handbook 44, appendix C).
+    const litres = Number(/change (\d+) L of water/.exec(care.text)![1]);
+    const us = await api().get(`/api/commissions/${id}/calendar.ics?part=care&units=us`).expect(200);
+    expect(Number(/change ([\d.]+) US gal of water/i.exec(us.text)![1]) * 3.785412).toBeCloseTo(litres, -0.5);
+    expect(us.text).not.toMatch(/\d L of water/);
+    await api().get(`/api/commissions/${id}/calendar.ics?units=stone`).expect(400);
   });
 });

@@ -1,14 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { waterDensity } from './density';
-import {
-  bicarbonateG,
-  caco3FromDegrees,
-  degreesFromCaco3,
-  degreesFromMmol,
-  gypsumG,
-  mmolFromDegrees,
-} from './hardness';
+import { caco3FromDegrees, degreesFromCaco3, degreesFromMmol, mmolFromDegrees } from '../units/hardness';
+import { bicarbonateG, gypsumG } from './hardness';
 import { missingCelsius, mixedCelsius } from './mixing';
 import { waterRecipe, type RecipeAsk } from './recipe';
 import { roSchedule } from './roSchedule';

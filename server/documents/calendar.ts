@@ -4,8 +4,11 @@ import { dayPlus, type Day } from '../../core/calendar/day';
 import { endsOf } from '../../core/buildDay/buildPlan';
 import type { Commission } from '../../core/commission/schema';
 import type { Plan } from '../../core/pipeline/plan';
-import { say } from '../../core/words/text';
-import { inEnglish } from '../../core/words/english';
+import { say, type Said, type Text } from '../../core/words/text';
+import { inLitres } from '../../core/words/measure';
+import { METRIC, readerIn } from '../../core/words/readers';
+import { inWords, type Reader } from '../../core/words/render';
+import type { Habits } from '../../core/words/scales';
 import { rounded } from '../../core/units/quantity';
 
 interface Entry {
@@ -24,10 +27,15 @@ export function calendarFile(
   commission: Commission,
   plan: Plan,
   part: CalendarPart = 'all',
+  habits: Habits = METRIC,
 ): string {
+  const reader = readerIn(habits);
   const title = oneLine(commission.title);
   const calendar = ical({ name: title, prodId: '//Utsuwa//commission//EN' });
-  const list = part === 'care' ? careEntries(plan) : [...studioEntries(plan), ...careEntries(plan)];
+  const list =
+    part === 'care'
+      ? careEntries(plan, reader)
+      : [...studioEntries(plan, reader), ...careEntries(plan, reader)];
   for (const { key, day, title: what, detail } of list) {
     calendar.createEvent({
       // The same for the same entry, so that a newer file replaces what an older one brought.
@@ -60,15 +68,18 @@ function utc(day: Day): Date {
   return new Date(`${day}T00:00:00Z`);
 }
 
-function studioEntries({ order, build }: Plan): Entry[] {
+function studioEntries({ order, build }: Plan, reader: Reader): Entry[] {
+  const words = (said: Said) => inWords(said, reader);
   const orders = order.suppliers.flatMap((s): Entry[] =>
     s.orderBy
       ? [
           {
             key: `order ${s.supplier}`,
             day: s.orderBy,
-            title: `Order from ${s.name}`,
-            detail: s.lines.map((l) => `${inEnglish(l.packWords)} ${inEnglish(l.name)}`).join('\n'),
+            title: words(say('calendar.order', { supplier: s.name })),
+            detail: s.lines
+              .map((l) => words(say('calendar.line', { packs: l.packWords, name: l.name })))
+              .join('\n'),
           },
         ]
       : [],
@@ -76,48 +87,51 @@ function studioEntries({ order, build }: Plan): Entry[] {
   const before = build.beforehand.map((b, i) => ({
     key: `before ${i}`,
     day: b.day,
-    title: inEnglish(b.title),
-    detail: inEnglish(b.detail),
+    title: words(b.title),
+    detail: words(b.detail),
   }));
   const day = {
     key: 'build',
     day: build.buildDay,
-    title: 'Build day',
-    detail: `${build.startTime}, ${inEnglish(endsOf(build))}`,
+    title: words(say('calendar.build')),
+    detail: words(say('calendar.build.detail', { start: build.startTime, ends: endsOf(build) })),
   };
   const visits = build.visits.map((v) => ({
     key: `visit ${v.afterDays}`,
     day: v.day,
-    title: inEnglish(say('visit.title', { after: v.afterDays })),
-    detail: v.tasks.map((t) => `${inEnglish(t.title)}: ${inEnglish(t.detail)}`).join('\n'),
+    title: words(say('visit.title', { after: v.afterDays })),
+    detail: v.tasks.map((t) => words(say('calendar.task', { title: t.title, detail: t.detail }))).join('\n'),
   }));
   return [...orders, ...before, day, ...visits];
 }
 
-function careEntries({ care }: Plan): Entry[] {
+function careEntries({ care }: Plan, reader: Reader): Entry[] {
+  const words = (said: Said) => inWords(said, reader);
   const later = care.later.map((l, i): Entry => {
-    const what = inEnglish(l.what);
-    return { key: `later ${i}`, day: l.day, title: what[0].toUpperCase() + what.slice(1), detail: what };
+    const what = words(l.what);
+    return { key: `later ${i}`, day: l.day, title: capital(what), detail: what };
   });
   const weeks = care.weeks
     .flatMap((w) => w.days.map((d) => ({ d, w })))
     .flatMap(({ d, w }): Entry[] => {
-      const what = [
-        ...(d.change ? [`change ${rounded(d.change.litres, 0)} L of water`] : []),
-        ...(d.test ? ['test the water, write it down'] : []),
-        ...(d.doses > 0 ? [`feed the plants: ${d.doses} ${d.doses === 1 ? 'dose' : 'doses'}`] : []),
-        ...d.events.map(inEnglish),
+      const texts: Text[] = [
+        ...(d.change ? [say('calendar.change', { litres: inLitres(d.change.litres, 0) })] : []),
+        ...(d.test ? [say('calendar.test')] : []),
+        ...(d.doses > 0 ? [say('calendar.feed', { count: d.doses })] : []),
+        ...d.events,
       ];
-      if (what.length === 0) return [];
-      const title = what[0][0].toUpperCase() + what[0].slice(1);
+      if (texts.length === 0) return [];
+      const light = say('calendar.light', { hours: w.hours, percent: rounded(w.outputShare * 100, 0) });
       return [
         {
           key: `care ${d.afterDays}`,
           day: d.day,
-          title,
-          detail: [...what, `light ${w.hours} h at ${rounded(w.outputShare * 100, 0)} %`].join('\n'),
+          title: capital(words(texts[0])),
+          detail: [...texts, light].map(words).join('\n'),
         },
       ];
     });
   return [...weeks, ...later];
 }
+
+const capital = (text: string) => text[0].toUpperCase() + text.slice(1);

@@ -15,6 +15,7 @@ import { scapeFile, type ScapeEnding } from '../../core/exchange/scapeFile';
 import { order } from '../../core/ordering/order';
 import { plan, type Plan, type PlanAsk } from '../../core/pipeline/plan';
 import { inEnglish } from '../../core/words/english';
+import type { Habits } from '../../core/words/scales';
 import { calendarFile, type CalendarPart } from '../documents/calendar';
 import { plantsCsv, plantsOfCsv } from '../documents/plantsCsv';
 import { takeOffCsv } from '../documents/takeOffCsv';
@@ -163,12 +164,12 @@ export function takeOffFile({ text, option }: Asked, meshes: Meshes): Made<strin
 }
 
 export function calendar(
-  { id, text, option, part }: Asked & { part: CalendarPart },
+  { id, text, option, part, habits }: Asked & { part: CalendarPart; habits: Habits },
   meshes: Meshes,
 ): Made<string> {
   const document = JSON.parse(unpacked(text)) as Commission;
   // The days of trims and of what closes are planting's: here alone light and growth are worked out.
-  return planned(document, option, meshes, (p) => calendarFile(id, document, p, part), {});
+  return planned(document, option, meshes, (p) => calendarFile(id, document, p, part, habits), {});
 }
 
 /** The whole scape for other programs. */

@@ -1,5 +1,7 @@
 import { Router, type Request, type Response } from 'express';
+import { z } from 'zod';
 import { MAX_FILE_BYTES } from '../../core/commission/budgets';
+import { METRIC } from '../../core/words/readers';
 import { taking, whileWaitedFor } from '../body';
 import type { Asker, Jobs } from '../jobs/jobs';
 import type { Asked, Made } from '../jobs/work';
@@ -8,6 +10,13 @@ import { createCommission } from '../store/commissions';
 import { wire, type Text } from '../store/largeText';
 import type { Store } from '../store/store';
 import { existing, keptOf, known } from './commissions';
+
+/** In which units whoever asks reads: metric where nothing is said. */
+const habitsAsked = z.object({
+  units: z.enum(['metric', 'us']).default(METRIC.units),
+  gallons: z.enum(['as-units', 'imperial']).default(METRIC.gallons),
+  hardness: z.enum(['degree', 'ppm', 'mmol']).default(METRIC.hardness),
+});
 
 /** What goes out as a file and comes in as one. */
 export function fileRoutes(store: Store, jobs: Jobs): Router {
@@ -49,8 +58,11 @@ export function fileRoutes(store: Store, jobs: Jobs): Router {
 
   routes.get('/:id/calendar.ics', async (req, res) => {
     const part = req.query.part === 'care' ? 'care' : 'all';
+    const habits = habitsAsked.parse(req.query);
     const { title, ask, asker } = await asked(req, res);
-    const calendar = made(await jobs.run('calendar', asker, async () => ({ ...(await ask()), part })));
+    const calendar = made(
+      await jobs.run('calendar', asker, async () => ({ ...(await ask()), part, habits })),
+    );
     attach(res, title, 'ics', 'text/calendar; charset=utf-8', calendar);
   });
 

@@ -3,7 +3,7 @@ import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { keepKeys } from '../design/commands';
 import { useCommission } from './commissionStore';
 import { useFigures } from '../units/figures';
-import { otherScale, type FigureKind } from '../units/scales';
+import { otherScale, type FigureKind } from '../../core/words/scales';
 
 /**
  * One typed figure with its unit. `apply` is given the value in the document's unit and answers with what is

@@ -1,3 +1,4 @@
+import type { Habits } from '../../core/words/scales';
 import { changesBetween, type Change } from '../../core/commission/changes';
 import type { Fault } from '../../core/commission/fault';
 import type { Branch } from '../../core/yard/branches';
@@ -247,6 +248,13 @@ export const api = {
   /** Whether the machine’s clock has leapt since the server last ran; and that it is right. */
   clock: () => call<{ leap: { seen: string; now: string } | null }>('GET', '/clock'),
   acceptClock: () => call('POST', '/clock/accept'),
+  /** Dates for a calendar, in the reader's units. */
+  calendar: (
+    id: string,
+    option: string,
+    { units, gallons, hardness }: Habits,
+    part: 'all' | 'care' = 'all',
+  ) => `/api${at(id)}/calendar.ics?${new URLSearchParams({ part, option, units, gallons, hardness })}`,
   file: (id: string, name: string, option?: string) =>
     `/api${at(id)}/${name}${option ? `${name.includes('?') ? '&' : '?'}option=${encodeURIComponent(option)}` : ''}`,
 };

@@ -1,15 +1,13 @@
 import { computed } from 'vue';
-import { MM_PER_INCH } from '../../core/units/length';
-import { KG_PER_POUND, STANDARD_GRAVITY } from '../../core/units/mass';
 import { majorOf, placesOf } from '../../core/units/money';
 import { isCounted, rounded, unitFor } from '../../core/units/quantity';
-import { L_PER_IMPERIAL_GALLON, L_PER_US_GALLON, ML_PER_US_FLUID_OUNCE } from '../../core/units/volume';
 import { dayWords } from '../../core/calendar/day';
 import { EN } from '../../core/words/en';
+import { converted, convertedInWords, sensible } from '../../core/words/readers';
+import { scaleOf, type FigureKind } from '../../core/words/scales';
 import { inWords, type Reader } from '../../core/words/render';
 import type { Said } from '../../core/words/text';
 import { usePreferences } from './preferences';
-import { scaleOf, type FigureKind } from './scales';
 
 /** A figure as it is shown: text and unit apart, so that the unit can be set smaller. */
 export interface Shown {
@@ -41,54 +39,17 @@ function plain(value: number, places: number): string {
   return format.format(rounded(value, places));
 }
 
-/** Decimals that show about three figures of a value. */
-function sensible(value: number): number {
-  const size = Math.abs(value);
-  if (size === 0 || size >= 100) return 0;
-  return size >= 10 ? 1 : 2;
-}
-
-/** Each metric unit and how it is shown in US units. */
-const US: Record<string, { unit: string; per: number; places?: number }> = {
-  mm: { unit: 'in', per: MM_PER_INCH, places: 2 },
-  m: { unit: 'ft', per: MM_PER_INCH * 12e-3 },
-  'm²': { unit: 'ft²', per: (MM_PER_INCH * 12e-3) ** 2 },
-  L: { unit: 'US gal', per: L_PER_US_GALLON },
-  mL: { unit: 'fl oz', per: ML_PER_US_FLUID_OUNCE },
-  kg: { unit: 'lb', per: KG_PER_POUND },
-  g: { unit: 'oz', per: (KG_PER_POUND * 1000) / 16 },
-  kgf: { unit: 'lbf', per: KG_PER_POUND },
-  kN: { unit: 'lbf', per: (KG_PER_POUND * STANDARD_GRAVITY) / 1000, places: 0 },
-  'kN/m²': { unit: 'psf', per: 0.04788026, places: 0 },
-  'L/min': { unit: 'gal/min', per: L_PER_US_GALLON },
-};
-
-/** Units of sentences that are typed on a scale of their own, and the decimals they are spoken with. */
-const SCALED: Record<string, { kind: FigureKind; places: number }> = {
-  '°C': { kind: 'temperature', places: 0 },
-  '°d': { kind: 'hardness', places: 1 },
-  'L an hour': { kind: 'flow', places: 0 },
-};
-const HARDNESS_PLACES = { degree: 1, ppm: 0, mmol: 2 } as const;
-
 /** Figures and money in the units and the locale of the reader. */
 export function useFigures() {
   const preferences = usePreferences();
   const us = computed(() => preferences.units === 'us');
-  /** The gallon in which volumes are shown, or none for litres. */
-  const gallon = computed(() => {
-    if (preferences.gallons === 'imperial') return { unit: 'imp gal', per: L_PER_IMPERIAL_GALLON };
-    return us.value ? { unit: 'US gal', per: L_PER_US_GALLON } : undefined;
-  });
   const scale = (kind: FigureKind, currency?: string) => scaleOf(kind, preferences, currency);
 
   function shown(value: number, unit: string, places?: number): Shown {
-    const other: (typeof US)[string] | undefined =
-      unit === 'L' && gallon.value ? gallon.value : us.value ? US[unit] : undefined;
-    const v = other ? value / other.per : value;
-    const fixed = other ? (other.places ?? sensible(v)) : (places ?? sensible(v));
+    const other = converted(value, unit, preferences);
+    const v = other?.value ?? value;
     const whole = isCounted(unit) && Number.isInteger(v);
-    return { text: decimal(v, whole ? 0 : fixed), unit: other?.unit ?? unitFor(v, unit) };
+    return { text: decimal(v, whole ? 0 : (other?.places ?? places ?? sensible(v))), unit: other?.unit ?? unitFor(v, unit) }; // prettier-ignore
   }
   const said = (value: number, unit: string, places?: number) => {
     const { text, unit: u } = shown(value, unit, places);
@@ -99,21 +60,16 @@ export function useFigures() {
     locale: 'en',
     messages: EN,
     figure: (value, unit, places) => {
-      const own = inReaders(value, unit);
-      return own.unit === unit ? { text: plain(value, places), unit } : own;
+      const own = convertedInWords(value, unit, preferences);
+      return own
+        ? { text: decimal(own.value, own.places), unit: own.unit }
+        : { text: plain(value, places), unit };
     },
     number: (value) => plain(value, MOST_PLACES),
     day: dayWords,
     money: ({ minor, currency }) => money(minor, currency),
   };
   const words = (said: Said) => inWords(said, reader);
-  function inReaders(value: number, unit: string): Shown {
-    const own = SCALED[unit];
-    if (!own) return shown(value, unit);
-    const { unit: name, out } = scale(own.kind);
-    const places = own.kind === 'hardness' ? HARDNESS_PLACES[preferences.hardness] : own.places;
-    return { text: decimal(out(value), places), unit: name };
-  }
   return {
     us,
     scale,
@@ -130,8 +86,8 @@ export function useFigures() {
       return `${decimal(out(c), places)} ${unit}`;
     },
     hardness: (d: number) => {
-      const { text, unit } = inReaders(d, '°d');
-      return `${text} ${unit}`;
+      const own = convertedInWords(d, '°d', preferences);
+      return own ? `${decimal(own.value, own.places)} ${own.unit}` : `${decimal(d, 1)} °d`;
     },
     fromMm: (mm: number) => scale('length').out(mm),
     lengthUnit: computed(() => scale('length').unit),

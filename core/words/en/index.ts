@@ -1,4 +1,5 @@
 import { BUILD } from './build';
+import { CALENDAR } from './calendar';
 import { CARE } from './care';
 import { LIVESTOCK } from './livestock';
 import { ORDERING } from './ordering';
@@ -26,4 +27,5 @@ export const EN = {
   ...ORDERING,
   ...BUILD,
   ...CARE,
+  ...CALENDAR,
 } as const;

@@ -7,12 +7,14 @@ import FileLink from '../../document/FileLink.vue';
 import { useCommission } from '../../document/commissionStore';
 import FindingList from '../../frame/FindingList.vue';
 import { useFigures } from '../../units/figures';
+import { usePreferences } from '../../units/preferences';
 import { useFrame } from '../../frame/planKey';
 import CareGuide from './CareGuide.vue';
 
 const commission = useCommission();
 const { plan, field } = useFrame();
 const { words } = useFigures();
+const preferences = usePreferences();
 const care = computed(() => plan.value?.care);
 const doc = computed(() => commission.document!);
 
@@ -51,7 +53,7 @@ const print = () => window.print();
     <aside class="side screen-only">
       <div class="acts">
         <button class="solid" data-test="print-guide" @click="print">Print the guide</button>
-        <FileLink :href="api.file(commission.id, 'calendar.ics?part=care', commission.document!.chosen)"
+        <FileLink :href="api.calendar(commission.id, commission.document!.chosen, preferences, 'care')"
           >Its calendar</FileLink
         >
       </div>

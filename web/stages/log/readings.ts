@@ -1,6 +1,6 @@
 import { faultOf } from '../../../core/commission/fault';
 import { readingSchema, type Reading } from '../../../core/commission/schema';
-import type { FigureKind } from '../../units/scales';
+import type { FigureKind } from '../../../core/words/scales';
 
 type ReadingKey = 'ammoniaMgL' | 'nitriteMgL' | 'nitrateMgL' | 'ph' | 'gh' | 'kh' | 'celsius';
 

@@ -9,8 +9,10 @@ import { money } from '../../units/figures';
 import { useFrame } from '../../frame/planKey';
 import OrderTimeline from './OrderTimeline.vue';
 import SupplierOrderCard from './SupplierOrderCard.vue';
+import { usePreferences } from '../../units/preferences';
 
 const commission = useCommission();
+const preferences = usePreferences();
 const { plan, orders, reloadOrders } = useFrame();
 const fault = ref('');
 const print = () => window.print();
@@ -48,7 +50,7 @@ async function send(supplier: string): Promise<void> {
       <button class="act dates screen-only" @click="print">Print</button>
       <FileLink
         class="screen-only"
-        :href="api.file(commission.id, 'calendar.ics', commission.document!.chosen)"
+        :href="api.calendar(commission.id, commission.document!.chosen, preferences)"
         >Dates for the calendar</FileLink
       >
     </header>

@@ -1,13 +1,13 @@
-import { majorOf, minorOf } from '../../core/units/money';
-import { MM_PER_INCH } from '../../core/units/length';
-import { KG_PER_POUND } from '../../core/units/mass';
-import { rounded } from '../../core/units/quantity';
-import { celsiusFromFahrenheit, fahrenheitFromCelsius } from '../../core/units/temperature';
-import { L_PER_IMPERIAL_GALLON, L_PER_US_GALLON } from '../../core/units/volume';
-import { MG_CACO3_PER_DEGREE, MMOL_PER_DEGREE } from '../../core/water/hardness';
+import { majorOf, minorOf } from '../units/money';
+import { MM_PER_INCH } from '../units/length';
+import { KG_PER_POUND } from '../units/mass';
+import { rounded } from '../units/quantity';
+import { celsiusFromFahrenheit, fahrenheitFromCelsius } from '../units/temperature';
+import { L_PER_IMPERIAL_GALLON, L_PER_US_GALLON } from '../units/volume';
+import { MG_CACO3_PER_DEGREE, MMOL_PER_DEGREE } from '../units/hardness';
 
 /** What a reader prefers; what the document keeps is metric. */
-export interface Reader {
+export interface Habits {
   units: 'metric' | 'us';
   gallons: 'as-units' | 'imperial';
   hardness: 'degree' | 'ppm' | 'mmol';
@@ -40,14 +40,14 @@ function times(unit: string, per: number, places: number): Scale {
 
 const MM_PER_FOOT = 12 * MM_PER_INCH;
 const HOURS_A_DAY = 24;
-const HARDNESS: Record<Reader['hardness'], Scale> = {
+const HARDNESS: Record<Habits['hardness'], Scale> = {
   degree: times('°d', 1, 2),
   ppm: times('mg/L CaCO3', MG_CACO3_PER_DEGREE ** -1, 0),
   mmol: times('mmol/L', MMOL_PER_DEGREE ** -1, 2),
 };
 
 /** The scale on which a reader types a kind of figure. US makers give the output of RO units by the day. */
-export function scaleOf(kind: FigureKind, reader: Reader, currency = ''): Scale {
+export function scaleOf(kind: FigureKind, reader: Habits, currency = ''): Scale {
   const us = reader.units === 'us';
   switch (kind) {
     case 'length':

@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { otherScale, scaleOf, type FigureKind, type Reader } from './scales';
+import { otherScale, scaleOf, type FigureKind, type Habits } from './scales';
 
-const METRIC: Reader = { units: 'metric', gallons: 'as-units', hardness: 'degree' };
-const US: Reader = { ...METRIC, units: 'us' };
+const METRIC: Habits = { units: 'metric', gallons: 'as-units', hardness: 'degree' };
+const US: Habits = { ...METRIC, units: 'us' };
 
 describe('scales of typed figures', () => {
-  it.each<[FigureKind, Reader, string, number, number]>([
+  it.each<[FigureKind, Habits, string, number, number]>([
     ['length', METRIC, 'mm', 254, 254],
     ['length', US, 'in', 254, 10],
     ['distance', US, 'ft', 3.048, 10],

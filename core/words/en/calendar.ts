@@ -1,0 +1,12 @@
+/** What stands in the calendar beside the sentences of the stages. */
+export const CALENDAR = {
+  'calendar.order': 'Order from {supplier}',
+  'calendar.line': '{packs} {name}',
+  'calendar.build': 'Build day',
+  'calendar.build.detail': '{start}, {ends}',
+  'calendar.task': '{title}: {detail}',
+  'calendar.change': 'change {litres} of water',
+  'calendar.test': 'test the water, write it down',
+  'calendar.feed': 'feed the plants: {count, plural, one {# dose} other {# doses}}',
+  'calendar.light': 'light {hours} h at {percent} %',
+} as const;
