@@ -145,12 +145,16 @@ export function pocketTasks({ survey, commission }: Job): Step[] {
   if (pockets.length === 0) return [];
   const poured = pockets.map((p) => pouredL(p.litres, materialOf(commission, p.material).settles));
   const litres = poured.reduce((a, b) => a + b, 0);
+  const materials = [...new Set(pockets.map((p) => p.material))].map((id) => materialOf(commission, id));
+  const grain = materials.every((m) => m.kind === 'soil')
+    ? say('pockets.soil')
+    : materials.map((m) => m.name);
   return [
     {
       id: 'pockets',
       phase: 'substrate',
-      title: say('pockets.title', { count: pockets.length }),
-      short: say('pockets.short'),
+      title: say('pockets.title', { grain, count: pockets.length }),
+      short: say('pockets.short', { grain }),
       detail: say('pockets.detail', {
         heaps: pockets.map((p, i) => say('pockets.heap', { litres: inLitres(poured[i], 2), piece: p.on })),
       }),

@@ -18,5 +18,8 @@ export const USUAL_REPOSE_DEG = 32;
 /** Depth a bed-rooting plant needs when its entry does not say, mm. */
 export const USUAL_ROOT_DEPTH_MM = 50;
 
+/** Sizes are nominal: a tank that is sold as 600 has 598 inside, share of a length by which it may be shorter. */
+export const NOMINAL_SHARE = 0.02;
+
 /** So much of grain over filler in bags hides the mesh, mm. */
 export const OVER_BAGS_MM = 20;

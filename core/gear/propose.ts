@@ -4,6 +4,8 @@ import { filterStateOf } from '../commission/usual';
 import type { Commission, Material, Origin } from '../commission/schema';
 import { speciesIn } from '../livestock/known';
 import { rounded } from '../units/quantity';
+import { inEnglish } from '../words/english';
+import { say, type Text } from '../words/text';
 import { gearOf, isWholeSet, type Device, type GearKind } from './gear';
 
 /** What a proposal rests on: free water, L, heaters that the heat balance asks for, W, and the plants of the option. */
@@ -25,7 +27,7 @@ const SKIMMED_FROM_L = 60;
 const SKIMMER_W = 5;
 
 type Asked = Pick<Commission, 'brief' | 'vessel' | 'site' | 'catalogue'>;
-type Wish = Pick<Device, 'id' | 'name' | 'watts' | 'litresPerHour' | 'part'> & {
+type Wish = Pick<Device, 'id' | 'watts' | 'litresPerHour' | 'part'> & {
   kind: GearKind;
   /** Whose it is, where the brief says that it is there. */
   origin?: Origin;
@@ -42,13 +44,14 @@ export function proposedGear(
   commission: Asked,
   need: Need,
   articles: readonly Material[] = commission.catalogue.materials,
+  words: (said: Text) => string = inEnglish,
 ): Device[] {
   return wishes(commission, need)
     .filter((wish) => !isListed(commission, wish))
     .map((wish): Device => {
       const article = wish.origin ? undefined : smallest(articles, wish);
       // Without an article it is still to be bought: the take-off then asks for its price.
-      if (!article) return { origin: 'bought', ...wish };
+      if (!article) return { origin: 'bought', name: words(nameOf(wish)), ...wish };
       const { litresPerHour } = article;
       return {
         ...wish,
@@ -59,6 +62,11 @@ export function proposedGear(
         origin: 'bought',
       };
     });
+}
+
+/** What it is called until an article is chosen. */
+function nameOf({ kind, part }: Wish): Text {
+  return part ? say(`gear.part.${part}`) : say(`gear.name.${kind}`);
 }
 
 function wishes(commission: Asked, need: Need): Wish[] {
@@ -79,7 +87,6 @@ function filterWishes({ brief }: Asked, { freeWaterL }: Need): Wish[] {
   const filter: Wish = {
     id: 'filter',
     kind: 'filter',
-    name: 'filter',
     watts: Math.max(LEAST_PUMP_W, rounded(freeWaterL * PUMP_W_PER_L, 0)),
     litresPerHour: rounded(TURNOVER[0] * freeWaterL, 0),
     ...origin,
@@ -88,8 +95,8 @@ function filterWishes({ brief }: Asked, { freeWaterL }: Need): Wish[] {
   const isNew = filterStateOf(brief) === 'new';
   return [
     filter,
-    ...(isNew ? [{ id: 'media', kind: 'media' as const, name: 'filter media', watts: 0 }] : []),
-    { id: 'pipes', kind: 'pipes', name: 'inflow and outflow pipes', watts: 0 },
+    ...(isNew ? [{ id: 'media', kind: 'media' as const, watts: 0 }] : []),
+    { id: 'pipes', kind: 'pipes', watts: 0 },
   ];
 }
 
@@ -97,9 +104,9 @@ function warmthAndLight(commission: Asked, { freeWaterL, heatersW, plants }: Nee
   const origin = there ? { origin: there } : {};
   const lampW = rounded(freeWaterL * LAMP_W_PER_L[lightClass(commission, plants)], 0);
   return [
-    ...heatersW.map((watts, i) => ({ id: heatersW.length > 1 ? `heater-${i + 1}` : 'heater', kind: 'heater' as const, name: 'heater', watts, ...origin })), // prettier-ignore
-    { id: 'light', kind: 'lamp', name: 'light', watts: lampW, ...origin },
-    { id: 'timer', kind: 'timer', name: 'timer', watts: 0, ...origin },
+    ...heatersW.map((watts, i) => ({ id: heatersW.length > 1 ? `heater-${i + 1}` : 'heater', kind: 'heater' as const, watts, ...origin })), // prettier-ignore
+    { id: 'light', kind: 'lamp', watts: lampW, ...origin },
+    { id: 'timer', kind: 'timer', watts: 0, ...origin },
   ];
 }
 
@@ -110,7 +117,6 @@ function gasWishes({ co2, co2CostMinor, rescape }: Commission['brief']): Wish[] 
     id: `co2-${part}`,
     kind: 'co2',
     part,
-    name: `CO2 ${part.replace('-', ' ')}`,
     watts: part === 'regulator' ? VALVE_W : 0,
   }));
 }
@@ -119,15 +125,15 @@ function gasWishes({ co2, co2CostMinor, rescape }: Commission['brief']): Wish[] 
 function vesselWishes(commission: Asked, { freeWaterL }: Need): Wish[] {
   const { brief, vessel } = commission;
   const jumps = (brief.livestock ?? []).some((s) => speciesIn(commission, s.species)?.jumps);
-  const lid: Wish[] = jumps && !vessel.lid ? [{ id: 'lid', kind: 'lid', name: 'glass lid', watts: 0 }] : [];
+  const lid: Wish[] = jumps && !vessel.lid ? [{ id: 'lid', kind: 'lid', watts: 0 }] : [];
   if (brief.rescape) return lid;
   return [
     ...(!vessel.lid && freeWaterL >= SKIMMED_FROM_L
-      ? [{ id: 'skimmer', kind: 'skimmer' as const, name: 'surface skimmer', watts: SKIMMER_W }]
+      ? [{ id: 'skimmer', kind: 'skimmer' as const, watts: SKIMMER_W }]
       : []),
-    { id: 'stand', kind: 'stand', name: 'stand', watts: 0 },
-    ...(vessel.mat ? [] : [{ id: 'mat', kind: 'mat' as const, name: 'mat under the base', watts: 0 }]),
-    ...(vessel.background ? [{ id: 'film', kind: 'film' as const, name: 'background film', watts: 0 }] : []),
+    { id: 'stand', kind: 'stand', watts: 0 },
+    ...(vessel.mat ? [] : [{ id: 'mat', kind: 'mat' as const, watts: 0 }]),
+    ...(vessel.background ? [{ id: 'film', kind: 'film' as const, watts: 0 }] : []),
     ...lid,
   ];
 }
@@ -135,10 +141,8 @@ function vesselWishes(commission: Asked, { freeWaterL }: Need): Wish[] {
 /** What the client keeps it with. */
 function keepersWishes({ brief }: Asked): Wish[] {
   return [
-    { id: 'test-kit', kind: 'test-kit', name: 'test kit', watts: 0 },
-    ...((brief.livestock ?? []).length > 0
-      ? [{ id: 'food', kind: 'food' as const, name: 'food', watts: 0 }]
-      : []),
+    { id: 'test-kit', kind: 'test-kit', watts: 0 },
+    ...((brief.livestock ?? []).length > 0 ? [{ id: 'food', kind: 'food' as const, watts: 0 }] : []),
   ];
 }
 
@@ -167,7 +171,7 @@ function lightClass(
   plants: readonly string[],
 ): keyof typeof LAMP_W_PER_L {
   const known = catalogue.plants.length > 0 ? plants : [];
-  const wanted = known.map((id) => plantOf({ catalogue } as Commission, id).light ?? 'medium');
+  const wanted = known.map((id) => plantOf({ catalogue }, id).light ?? 'medium');
   if (wanted.includes('high')) return 'high';
   return wanted.length > 0 && wanted.every((l) => l === 'low') ? 'low' : 'medium';
 }

@@ -1,3 +1,4 @@
+import { NOMINAL_SHARE } from '../commission/limits';
 import type { Finding } from '../words/finding';
 import { inDegreesOfHardness, inLitres, inMm } from '../words/measure';
 import { PRACTICE, say, type Value } from '../words/text';
@@ -134,7 +135,7 @@ function hardenedFindings({ species }: Kept, water: Water): Finding[] {
 
 function homeFindings({ species, count, isHere }: Kept, home: Home): Finding[] {
   const found: Finding[] = [];
-  if (home.lengthMm < species.leastMm)
+  if (home.lengthMm < species.leastMm * (1 - NOMINAL_SHARE))
     found.push(
       finding('livestock.room', 'warn', [species], {
         measured: rounded(home.lengthMm, 0),

@@ -59,6 +59,11 @@ describe('animals against the tank', () => {
     ]);
   });
 
+  it('takes lengths as they are sold: 598 inside is a tank of 600', () => {
+    const at = (lengthMm: number) => ids([keep('Paracheirodon axelrodi')], {}, { lengthMm, lid: true });
+    expect([at(598).includes('livestock.room'), at(580).includes('livestock.room')]).toEqual([false, true]);
+  });
+
   it('says who digs and who eats plants, only where there are any', () => {
     expect(ids([keep('Corydoras sterbai', 8)])).toContain('livestock.digs');
     expect(ids([keep('Corydoras sterbai', 8)], {}, { rooted: false })).not.toContain('livestock.digs');

@@ -6,7 +6,7 @@ import { DOSING_RULES } from '../../../core/regime/dosing';
 import { SUPPLY_NAMES } from '../../../core/regime/usedUp';
 import { SCHOOLS } from '../../../core/regime/waterSchools';
 import { dosingSchoolOf, waterSchoolOf } from '../../../core/commission/usual';
-import { SUPPLIES, WATER_SCHOOLS, type Brief, type Commission } from '../../../core/commission/schema';
+import { SUPPLIES, WATER_SCHOOLS, type Brief } from '../../../core/commission/schema';
 import { useCommission } from '../../document/commissionStore';
 import { useDocEdit } from '../../document/docEdit';
 import FigureField from '../../document/FigureField.vue';
@@ -22,8 +22,11 @@ const edit = useDocEdit();
 const { words } = useFigures();
 const brief = computed(() => commission.document!.brief);
 
-const setSchool = (key: Exclude<keyof Schools, 'trial'>, value: string | undefined) =>
-  edit.edit(`school ${key}`, (d) => ({ ...d, brief: { ...d.brief, schools: { ...d.brief.schools, [key]: value } } }) as Commission); // prettier-ignore
+const setSchool = (part: Partial<Schools>) =>
+  edit.edit(`school ${Object.keys(part).join()}`, (d) => ({
+    ...d,
+    brief: { ...d.brief, schools: { ...d.brief.schools, ...part } },
+  }));
 const WATER = WATER_SCHOOLS.map((value) => ({
   value,
   title: words(SCHOOLS[value].title),
@@ -72,8 +75,6 @@ function setCare(part: Partial<Care>): string | undefined {
   );
   return edit.brief('care', Object.keys(care).length > 0 ? (care as Care) : undefined);
 }
-const setTrial = (trial: boolean) =>
-  edit.edit('school trial', (d) => ({ ...d, brief: { ...d.brief, schools: { ...d.brief.schools, trial } } }));
 /** What is done where nobody says otherwise. */
 const usual = computed(() => usualLight({ brief: brief.value }));
 </script>
@@ -86,13 +87,13 @@ const usual = computed(() => usualLight({ brief: brief.value }));
         :items="WATER"
         item-props
         :model-value="waterSchoolOf(brief)"
-        @update:model-value="(v) => setSchool('water', v)"
+        @update:model-value="(v) => setSchool({ water: v })"
       />
       <v-select
         label="Plant food"
         :items="DOSING"
         :model-value="dosingSchoolOf(brief)"
-        @update:model-value="(v) => setSchool('dosing', v)"
+        @update:model-value="(v) => setSchool({ dosing: v })"
       />
     </div>
     <div class="four">
@@ -100,44 +101,46 @@ const usual = computed(() => usualLight({ brief: brief.value }));
         label="Planting"
         :items="MOISTURE"
         :model-value="brief.schools?.moisture ?? 'misted'"
-        @update:model-value="(v) => setSchool('moisture', v)"
+        @update:model-value="(v) => setSchool({ moisture: v })"
       />
       <v-select
         label="Order of planting"
         :items="PLANTING"
         :model-value="brief.schools?.planting ?? 'front'"
-        @update:model-value="(v) => setSchool('planting', v)"
+        @update:model-value="(v) => setSchool({ planting: v })"
       />
       <v-select
         label="Plugs apart"
         :items="SPACING"
         :model-value="brief.schools?.spacing ?? 'dense'"
-        @update:model-value="(v) => setSchool('spacing', v)"
+        @update:model-value="(v) => setSchool({ spacing: v })"
       />
       <v-select
         label="Species"
         :items="SPECIES"
         :model-value="brief.schools?.species ?? 'many'"
         data-test="species-school"
-        @update:model-value="(v) => setSchool('species', v)"
+        @update:model-value="(v) => setSchool({ species: v })"
       />
       <v-select
         label="Sand that is only looked at"
         :items="SAND"
         :model-value="brief.schools?.sand ?? 'last'"
-        @update:model-value="(v) => setSchool('sand', v)"
+        @update:model-value="(v) => setSchool({ sand: v })"
       />
       <v-select
         label="Pipes and heater"
         :items="GEAR"
         :model-value="brief.schools?.gear ?? 'free'"
         data-test="school-gear"
-        @update:model-value="(v) => setSchool('gear', v === 'free' ? undefined : v)"
+        @update:model-value="
+          (v: 'free' | 'before' | 'after') => setSchool({ gear: v === 'free' ? undefined : v })
+        "
       />
       <v-switch
         :model-value="brief.schools?.trial ?? false"
         label="Trial set-up first"
-        @update:model-value="(x) => setTrial(Boolean(x))"
+        @update:model-value="(x) => setSchool({ trial: Boolean(x) })"
       />
     </div>
     <div class="four">

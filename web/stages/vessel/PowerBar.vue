@@ -62,6 +62,7 @@ const proposed = computed(() =>
       plants: (commission.option?.plants ?? []).map((p) => p.plant),
     },
     articles.value,
+    f.words,
   ),
 );
 /** What is proposed goes to the end of the list, each under an id of its own. */
