@@ -41,7 +41,7 @@ import { vesselSchema } from './vesselSchema';
  * being opened and saved. Lengths mm, volumes L, masses kg, temperatures °C, money in minor units.
  */
 
-export { WATER_SCHOOLS, DOSING_SCHOOLS, MOISTURE_SCHOOLS, OCCASIONS, PICTURE_SUBJECTS, SUPPLIES } from './briefSchema'; // prettier-ignore
+export { WATER_SCHOOLS, DOSING_SCHOOLS, GEAR_SCHOOLS, MOISTURE_SCHOOLS, OCCASIONS, PICTURE_SUBJECTS, SUPPLIES } from './briefSchema'; // prettier-ignore
 export { VESSEL_KINDS, VESSEL_SIDES } from './vesselSchema';
 export * from './catalogueSchema';
 

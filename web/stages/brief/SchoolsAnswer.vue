@@ -6,7 +6,7 @@ import { DOSING_RULES } from '../../../core/regime/dosing';
 import { SUPPLY_NAMES } from '../../../core/regime/usedUp';
 import { SCHOOLS } from '../../../core/regime/waterSchools';
 import { dosingSchoolOf, waterSchoolOf } from '../../../core/commission/usual';
-import { SUPPLIES, WATER_SCHOOLS, type Brief } from '../../../core/commission/schema';
+import { GEAR_SCHOOLS, SUPPLIES, WATER_SCHOOLS, type Brief } from '../../../core/commission/schema';
 import { useCommission } from '../../document/commissionStore';
 import { useDocEdit } from '../../document/docEdit';
 import FigureField from '../../document/FigureField.vue';
@@ -133,9 +133,7 @@ const usual = computed(() => usualLight({ brief: brief.value }));
         :items="GEAR"
         :model-value="brief.schools?.gear ?? 'free'"
         data-test="school-gear"
-        @update:model-value="
-          (v: 'free' | 'before' | 'after') => setSchool({ gear: v === 'free' ? undefined : v })
-        "
+        @update:model-value="(v) => setSchool({ gear: GEAR_SCHOOLS.find((g) => g === v) })"
       />
       <v-switch
         :model-value="brief.schools?.trial ?? false"
