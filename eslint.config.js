@@ -20,6 +20,7 @@ const CORE = [
   'view',
   'yard',
   'exchange',
+  'edits',
   'planting',
   'survey',
   'filling',

@@ -1,15 +1,14 @@
 import type { Layer, Material } from '../../core/commission/schema';
+import { freshId } from '../../core/edits/ids';
+import { edgedWith, layerMoved, ofMaterial, touched, withoutLayer } from '../../core/edits/layers';
 import { withLayer } from '../../core/substrate/freshLayer';
 import { pathRegion, withNewPath, withPath, type PathLine } from '../../core/substrate/path';
-import { asGrid, brushed, type Dab } from '../../core/substrate/sculpt';
+import type { Dab } from '../../core/substrate/sculpt';
 import { useCommission } from './commissionStore';
-import { freshId } from './docEdit';
 import { optionWith, useMaterials } from './materials';
 
 /** A path is first so wide at the front and at the back, mm (common practice). */
 export const PATH_MM: [number, number] = [90, 35];
-/** A band of graded gravel between soil and sand, mm (common practice). */
-const BAND_MM = 20;
 
 /** Everything that can be done to the layers of a bed, each an edit that can be undone. */
 export function useBedEdit() {
@@ -44,45 +43,23 @@ export function useBedEdit() {
 
   function drop(id: string): void {
     commission.endStep();
-    bed(`drop layer ${id}`, (b) => b.filter((l) => l.id !== id && l.path?.edgeOf !== id));
+    bed(`drop layer ${id}`, (b) => withoutLayer(b, id));
   }
 
   /** One place up or down in the stack. */
   function move(id: string, by: 1 | -1): void {
-    bed(`move layer ${id}`, (b) => {
-      const at = b.findIndex((l) => l.id === id);
-      const to = at + by;
-      if (at < 0 || to < 0 || to >= b.length) return b;
-      const next = [...b];
-      [next[at], next[to]] = [next[to], next[at]];
-      return next;
-    });
+    bed(`move layer ${id}`, (b) => layerMoved(b, id, by));
   }
 
-  /** Another material in the same place; what was said of the old one (where it comes from, a mixture) goes with it. */
+  /** Another material in the same place. */
   function setMaterial(id: string, material: string): void {
     commission.endStep();
-    bed(
-      `material ${id}`,
-      (b) =>
-        b.map((l) => {
-          if (l.id !== id || l.material === material) return l;
-          const { origin: _o, presentL: _p, used: _u, mix: _m, ...rest } = l;
-          return { ...rest, material, origin: 'bought' };
-        }),
-      [material],
-    );
+    bed(`material ${id}`, (b) => ofMaterial(b, id, material), [material]);
   }
 
   /** One touch of a brush on a layer. */
   function touch(id: string, dab: Dab): void {
-    bed(`sculpt ${id}`, (b) =>
-      b.map((l) => {
-        if (l.id !== id) return l;
-        const { mounds: _hills, ...flat } = l;
-        return { ...flat, top: brushed(asGrid(l, vessel()), vessel(), dab) };
-      }),
-    );
+    bed(`sculpt ${id}`, (b) => touched(b, id, dab, vessel()));
   }
 
   /** A path of sand along a line, cut into what lies there. */
@@ -100,30 +77,10 @@ export function useBedEdit() {
     bed(`path ${id}`, (b) => withPath(b, id, path, vessel()));
   }
 
-  /** A band of gravel along both edges of a path; the next one lies outside of those that are there. */
+  /** A band of gravel along both edges of a path. */
   function addEdge(of: string, material: string): void {
-    const own = layers().find((l) => l.id === of);
-    if (!own?.path) return;
-    const bands = layers().filter((l) => l.path?.edgeOf === of);
-    const id = freshId(`${of}-edge`, layers());
-    const bandMm = BAND_MM * (bands.length + 1);
-    const fresh: Layer = {
-      ...own,
-      id,
-      material,
-      origin: undefined,
-      path: { ...own.path, edgeOf: of, bandMm },
-    };
     commission.endStep();
-    bed(
-      `edge ${id}`,
-      (b) => {
-        // The wider comes first: what follows is cut into it.
-        const at = b.findIndex((l) => l.id === of || l.path?.edgeOf === of);
-        return withPath([...b.slice(0, at), fresh, ...b.slice(at)], of, own.path!, vessel());
-      },
-      [material],
-    );
+    bed(`edge ${of} ${material}`, (b) => edgedWith(b, of, material, vessel()), [material]);
   }
 
   return { bed, add, drop, move, setMaterial, touch, addPath, setPath, addEdge, materialOf };

@@ -35,11 +35,3 @@ export function useDocEdit() {
     }));
   return { edit, brief, vessel, vesselParts, site, tap, target };
 }
-
-/** An id of its own in a list: `door`, `door-2`, … */
-export function freshId(base: string, list: readonly { id: string }[]): string {
-  const taken = new Set(list.map((x) => x.id));
-  let id = base;
-  for (let n = 2; taken.has(id); n++) id = `${base}-${n}`;
-  return id;
-}

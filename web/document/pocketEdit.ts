@@ -1,10 +1,7 @@
-import type { Option, Pocket } from '../../core/commission/schema';
+import type { Pocket } from '../../core/commission/schema';
+import { heapOn, withPockets } from '../../core/edits/pockets';
 import { useCommission } from './commissionStore';
-import { freshId } from './docEdit';
 import { optionWith, useMaterials } from './materials';
-
-/** A heap is first so wide and so high, mm: its sides are at 27°, which soil holds (common practice). */
-const FIRST = { radiusMm: 40, heightMm: 20 };
 
 /** Everything that can be done to the heaps on top of pieces, each an edit that can be undone. */
 export function usePocketEdit() {
@@ -14,13 +11,12 @@ export function usePocketEdit() {
   /** A heap on top of a piece, of the soil that the bed has, or else of the first soil at hand. */
   function addOn(piece: string): void {
     const o = commission.option!;
-    const soils = atHand.value.filter((m) => m.kind === 'soil');
-    const material = soils.find((m) => o.bed.some((l) => l.material === m.id)) ?? soils[0];
-    if (!material) return;
-    const fresh: Pocket = { id: freshId('pocket', o.pockets ?? []), on: piece, material: material.id, offsetMm: [0, 0], ...FIRST }; // prettier-ignore
+    const fresh = heapOn(o, piece, atHand.value);
+    if (!fresh) return;
+    const material = atHand.value.find((m) => m.id === fresh.material);
     commission.endStep();
     commission.edit(`pocket ${fresh.id}`, (d) =>
-      optionWith(d, o.id, [material], (x) => ({ ...x, pockets: [...(x.pockets ?? []), fresh] })),
+      optionWith(d, o.id, [material], (x) => withPockets(x, [...(x.pockets ?? []), fresh])),
     );
   }
 
@@ -38,10 +34,4 @@ export function usePocketEdit() {
   }
 
   return { addOn, change, drop };
-}
-
-/** An option with these heaps; without the list where there is none. */
-export function withPockets(o: Option, pockets: Pocket[]): Option {
-  const { pockets: _was, ...rest } = o;
-  return pockets.length > 0 ? { ...rest, pockets } : rest;
 }

@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue';
 import type { Layer } from '../../../core/commission/schema';
 import { useBedEdit } from '../../document/bedEdit';
-import { freshId } from '../../document/docEdit';
+import { freshId } from '../../../core/edits/ids';
 import FigureField from '../../document/FigureField.vue';
 import { useFrame } from '../../frame/planKey';
 import { useFigures } from '../../units/figures';

@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import { layerOrigin } from '../../../core/commission/origin';
 import type { Layer, Material, Origin } from '../../../core/commission/schema';
+import { mixedWith, overPart, withHill } from '../../../core/edits/layers';
 import { isBedKind } from '../../../core/substrate/freshLayer';
 import { useBedEdit } from '../../document/bedEdit';
 import { useCommission } from '../../document/commissionStore';
@@ -32,16 +33,8 @@ const setMound = (i: number, key: 'radiusMm' | 'heightMm') => (v: number | undef
   change(`typed hill ${i} ${key}`, (l) => ({
     mounds: l.mounds!.map((m, n) => (n === i ? { ...m, [key]: v! } : m)),
   }));
-function addHill(): void {
-  const { length, width } = commission.document!.vessel.innerMm;
-  const radiusMm = Math.round(Math.min(length, width) / 3);
-  const hill = {
-    at: [Math.round(length / 3), Math.round(width * 0.6)] as [number, number],
-    radiusMm,
-    heightMm: 40,
-  };
-  change('add hill', (l) => ({ mounds: [...(l.mounds ?? []), hill] }));
-}
+const addHill = () =>
+  scape.tryLayer(props.layer.id, 'add hill', (l) => withHill(l, commission.document!.vessel));
 const dropHill = (i: number) => change('drop hill', (l) => ({ mounds: l.mounds!.filter((_, n) => n !== i) }));
 
 /** A path is at least a finger wide and no wider than the largest tank. */
@@ -64,15 +57,8 @@ const WHERE = [
   { value: 'all', title: 'over the whole floor' },
   { value: 'part', title: 'over a part of it' },
 ];
-function setWhere(where: string): void {
-  const { length, width } = commission.document!.vessel.innerMm;
-  const middle = [[0.3, 0], [0.7, 0], [0.7, 1], [0.3, 1]].map(([x, y]): [number, number] => [Math.round(x * length), Math.round(y * width)]); // prettier-ignore
-  change('where', () => ({
-    region: where === 'part' ? middle : undefined,
-    cuts: undefined,
-    path: undefined,
-  }));
-}
+const setWhere = (where: string) =>
+  scape.tryLayer(props.layer.id, 'where', (l) => overPart(l, where === 'part', commission.document!.vessel));
 
 const origin = computed(() => layerOrigin(commission.document!.brief, props.layer));
 const setOrigin = (o: Origin) => change('origin', () => ({ origin: o }));
@@ -85,11 +71,8 @@ const grains = computed(() =>
     .map((m) => ({ value: m.id, title: m.name })),
 );
 const mixed = computed(() => props.layer.mix?.find((m) => m.material !== props.layer.material));
-/** A mixture of two by the share of the second; none where no second is chosen. */
 const setMix = (other: string | null, share = 0.5) =>
-  change('mix', (l) => ({
-    mix: other ? [{ material: l.material, share: 1 - share }, { material: other, share }] : undefined,
-  })); // prettier-ignore
+  scape.tryLayer(props.layer.id, 'mix', (l) => mixedWith(l, other ?? undefined, share));
 </script>
 
 <template>

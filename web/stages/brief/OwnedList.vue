@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import type { Brief } from '../../../core/commission/schema';
 import { useCommission } from '../../document/commissionStore';
-import { freshId } from '../../document/docEdit';
+import { freshId } from '../../../core/edits/ids';
 import { useDocEdit } from '../../document/docEdit';
 import FigureField from '../../document/FigureField.vue';
 import { useMaterials } from '../../document/materials';

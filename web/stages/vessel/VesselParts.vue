@@ -3,7 +3,8 @@ import { USUAL_WALL_MM } from '../../../core/commission/usual';
 import { computed } from 'vue';
 import type { Vessel } from '../../../core/commission/schema';
 import { useCommission } from '../../document/commissionStore';
-import { freshId, useDocEdit } from '../../document/docEdit';
+import { freshId } from '../../../core/edits/ids';
+import { useDocEdit } from '../../document/docEdit';
 import FigureField from '../../document/FigureField.vue';
 import WordsField from '../../document/WordsField.vue';
 

@@ -1,6 +1,6 @@
-import type { Option, Piece } from '../../core/commission/schema';
-import { sizeMmOf } from '../../core/hardscape/extent';
-import { freshId } from './docEdit';
+import type { Option, Piece } from '../commission/schema';
+import { sizeMmOf } from '../hardscape/extent';
+import { freshId, nextNumber } from './ids';
 
 /** A copy stands clear of what it was copied from by a finger’s width, mm. */
 const BESIDE_MM = 25;
@@ -53,12 +53,4 @@ function besideWithin(along: readonly number[], clearMm: number, lengthMm: numbe
   const far = last - first + clearMm;
   if (last + far <= lengthMm) return far;
   return first - far >= 0 ? -far : lengthMm - last;
-}
-
-/** A number for what is not of the yard: `N-1`, `N-2`, … */
-export function nextNumber(pieces: readonly { id: string }[]): string {
-  const taken = new Set(pieces.map((p) => p.id));
-  let n = 1;
-  while (taken.has(`N-${n}`)) n++;
-  return `N-${n}`;
 }

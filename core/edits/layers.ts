@@ -1,0 +1,90 @@
+import type { Layer, Vessel } from '../commission/schema';
+import { withPath } from '../substrate/path';
+import { asGrid, brushed, type Dab } from '../substrate/sculpt';
+import { freshId } from './ids';
+
+type Bed = readonly Layer[];
+
+/** One layer changed. */
+export function withLayerChanged(bed: Bed, id: string, change: (layer: Layer) => Layer): Layer[] {
+  return bed.map((l) => (l.id === id ? change(l) : l));
+}
+
+/** Without a layer, and without the bands along it. */
+export function withoutLayer(bed: Bed, id: string): Layer[] {
+  return bed.filter((l) => l.id !== id && l.path?.edgeOf !== id);
+}
+
+/** A layer one place up or down in the stack; as it was at its ends. */
+export function layerMoved(bed: Bed, id: string, by: 1 | -1): Layer[] {
+  const next = [...bed];
+  const at = next.findIndex((l) => l.id === id);
+  const to = at + by;
+  if (at < 0 || to < 0 || to >= next.length) return next;
+  [next[at], next[to]] = [next[to], next[at]];
+  return next;
+}
+
+/** Another material in the same place; what was said of the old one (where it comes from, a mixture, bags) goes with it. */
+export function ofMaterial(bed: Bed, id: string, material: string): Layer[] {
+  return withLayerChanged(bed, id, (l) => {
+    if (l.material === material) return l;
+    const { origin: _o, presentL: _p, used: _u, mix: _m, bagged: _b, ...rest } = l;
+    return { ...rest, material, origin: 'bought' };
+  });
+}
+
+/** A mixture of two by the share of the second; of one alone where no second is said. */
+export function mixedWith(l: Layer, other: string | undefined, share: number): Layer {
+  const { mix: _m, ...alone } = l;
+  if (!other) return alone;
+  return { ...alone, mix: [{ material: l.material, share: 1 - share }, { material: other, share }] };
+} // prettier-ignore
+
+/** One touch of a brush: the layer's surface is from then on the heights of a grid. */
+export function touched(bed: Bed, id: string, dab: Dab, vessel: Vessel): Layer[] {
+  return withLayerChanged(bed, id, (l) => {
+    const { mounds: _hills, ...flat } = l;
+    return { ...flat, top: brushed(asGrid(l, vessel), vessel, dab) };
+  });
+}
+
+/** A hill is first a third of the floor's shorter side wide at its foot, and so high, mm (common practice). */
+const HILL_MM = 40;
+
+/** A layer with one more hill, in its left third and behind its middle. */
+export function withHill(l: Layer, { innerMm: { length, width } }: Vessel): Layer {
+  const hill = {
+    at: [Math.round(length / 3), Math.round(width * 0.6)] as [number, number],
+    radiusMm: Math.round(Math.min(length, width) / 3),
+    heightMm: HILL_MM,
+  };
+  return { ...l, mounds: [...(l.mounds ?? []), hill] };
+}
+
+/** A layer over the whole floor, or over the middle of it, whose corners are then taken hold of. */
+export function overPart(l: Layer, isPart: boolean, { innerMm: { length, width } }: Vessel): Layer {
+  const middle = [[0.3, 0], [0.7, 0], [0.7, 1], [0.3, 1]].map(([x, y]): [number, number] => [Math.round(x * length), Math.round(y * width)]); // prettier-ignore
+  const { region: _r, cuts: _c, path: _p, ...whole } = l;
+  return isPart ? { ...whole, region: middle } : whole;
+}
+
+/** A band of graded gravel between soil and sand, mm (common practice). */
+const BAND_MM = 20;
+
+/** A band of gravel along both edges of a path; the next one lies outside of those that are there. */
+export function edgedWith(bed: Bed, of: string, material: string, vessel: Vessel): Layer[] {
+  const own = bed.find((l) => l.id === of);
+  if (!own?.path) return [...bed];
+  const bands = bed.filter((l) => l.path?.edgeOf === of);
+  const fresh: Layer = {
+    ...own,
+    id: freshId(`${of}-edge`, bed),
+    material,
+    origin: undefined,
+    path: { ...own.path, edgeOf: of, bandMm: BAND_MM * (bands.length + 1) },
+  };
+  // The wider comes first: what follows is cut into it.
+  const at = bed.findIndex((l) => l.id === of || l.path?.edgeOf === of);
+  return [...withPath([...bed.slice(0, at), fresh, ...bed.slice(at)], of, own.path, vessel)];
+}

@@ -1,0 +1,73 @@
+import { forPlacing, type YardPiece } from '../catalogue/studio';
+import type { Commission, Material, Option, Piece } from '../commission/schema';
+import { turnToSeat } from '../yard/facing';
+import { standIn, type Form, type SizeClass } from '../yard/pieceFrom';
+import { nextNumber } from './ids';
+
+/** So deep a piece is buried when it comes onto the bench, mm (common practice: its edge is under the grain). */
+const BURY_MM = 20;
+const stand = { kind: 'bed' as const, buryMm: BURY_MM };
+
+/** The middle of the floor: where a piece comes that was not dropped anywhere. */
+function middleOf({ vessel }: Pick<Commission, 'vessel'>): [number, number] {
+  return [vessel.innerMm.length / 2, vessel.innerMm.width / 2];
+}
+
+/** A piece of the yard on the bench, its best face to whoever sits in front of it; `S-14.2` where `S-14` stands there already. */
+export function fromYard(doc: Commission, option: Option, source: YardPiece, at = middleOf(doc)): Piece {
+  const taken = new Set(option.pieces.map((p) => p.id));
+  let { id } = source;
+  for (let n = 2; taken.has(id); n++) id = `${source.id}.${n}`;
+  return {
+    ...forPlacing(source),
+    id,
+    at,
+    turnDeg: source.faceDeg === undefined ? 0 : turnToSeat(source.faceDeg, at, doc.brief.seats?.[0]?.at),
+    stand,
+    owned: true,
+    ...(id === source.id ? {} : { yard: source.id }),
+  };
+}
+
+/** Each number of a stand-in gives another stone of its size. */
+const SEEDS_APART = 7_919;
+
+/** A stand-in for a piece that is bought by its size class: plausible, and in the take-off. */
+export function standInOnBench(doc: Commission, option: Option, material: Material, size: SizeClass, form: Form): Piece {
+  const id = nextNumber(option.pieces);
+  const { mesh } = standIn(size, form, Number(id.slice(2)) * SEEDS_APART);
+  const three = (list: ArrayLike<number>, i: number) => [list[i * 3], list[i * 3 + 1], list[i * 3 + 2]] as [number, number, number]; // prettier-ignore
+  const rows = (list: ArrayLike<number>) => Array.from({ length: list.length / 3 }, (_, i) => three(list, i));
+  const tenths = rows(mesh.vertices).map((v) => v.map((mm) => Math.round(mm * 10) / 10) as [number, number, number]);
+  return { id, material: material.id, shape: { kind: 'mesh', vertices: tenths, faces: rows(mesh.faces) }, at: middleOf(doc), turnDeg: 0, stand, origin: 'bought' }; // prettier-ignore
+} // prettier-ignore
+
+/**
+ * The real piece in the place of another: where it stands, how it is turned, what it is joined to and what lies and grows on it
+ * stay; what was known of the other piece itself goes. `id` is its name there afterwards.
+ */
+export function swapped(o: Option, of: string, source: YardPiece): { option: Option; id: string } {
+  const id = o.pieces.some((p) => p.id === source.id) ? of : source.id;
+  const named = (other: string) => (other === of ? id : other);
+  const option: Option = {
+    ...o,
+    ...(o.pockets ? { pockets: o.pockets.map((p) => ({ ...p, on: named(p.on) })) } : {}),
+    pieces: o.pieces.map((p): Piece => {
+      if (p.id !== of) return p.stand.kind === 'on' ? { ...p, stand: { kind: 'on', piece: named(p.stand.piece) } } : p; // prettier-ignore
+      const { origin: _o, massKg: _m, client: _c, faceDeg: _f, grainDeg: _g, ...place } = p;
+      return {
+        ...place,
+        id,
+        material: source.material,
+        shape: source.shape,
+        ...(source.massKg ? { massKg: source.massKg } : {}),
+        ...(source.faceDeg === undefined ? {} : { faceDeg: source.faceDeg }),
+        ...(source.grainDeg === undefined ? {} : { grainDeg: source.grainDeg }),
+        origin: source.client ? 'client' : 'stock',
+      };
+    }),
+    joints: o.joints.map((j) => ({ ...j, pieces: j.pieces.map(named) })),
+    plants: o.plants.map((p) => (p.on ? { ...p, on: named(p.on) } : p)),
+  };
+  return { option, id };
+}

@@ -1,0 +1,39 @@
+import type { Layer, Material, Option, Vessel } from '../commission/schema';
+import { withNewPath } from '../substrate/path';
+import type { Start } from '../yard/starts';
+import { freshId } from './ids';
+import { withPockets } from './pockets';
+
+/** A first arrangement in the place of what stands there; what is fixed stays, and heaps go with what they lie on. */
+export function started(
+  o: Option,
+  { pieces, mounds, path }: Pick<Start, 'pieces' | 'mounds' | 'path'>,
+  sand: Material | undefined,
+  vessel: Vessel,
+): Option {
+  const stays = o.pieces.filter((p) => p.fixed);
+  return {
+    ...withPockets(
+      o,
+      (o.pockets ?? []).filter((h) => stays.some((p) => p.id === h.on)),
+    ),
+    pieces: [...stays, ...pieces],
+    joints: [],
+    plants: o.plants.map((p) => (p.on ? { ...p, on: undefined } : p)),
+    bed: startBed(o.bed, { mounds, path }, sand, vessel),
+  };
+}
+
+/** A bed with the hills of a start and, where there is sand for it, its path in the place of those that were there. */
+function startBed(
+  bed: readonly Layer[],
+  { mounds, path }: Pick<Start, 'mounds' | 'path'>,
+  sand: Material | undefined,
+  vessel: Vessel,
+): Layer[] {
+  const soil = bed.find((l) => !l.cuts && l.top.kind !== 'grid');
+  const hilly = bed.map((l) => (l === soil && mounds.length ? { ...l, mounds } : l));
+  if (!path || !sand || hilly.length === 0) return hilly;
+  const others = hilly.filter((l) => !l.path);
+  return withNewPath(others, freshId('path', others), sand.id, path, vessel);
+}
