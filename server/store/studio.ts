@@ -54,7 +54,10 @@ export async function writeStudio(store: Store, studio: Studio): Promise<void> {
   const rows = kinds.flatMap(([kind, list]) =>
     list.map((value, position) => ({ key: `${kind}/${value.id}`, kind, position, value })),
   );
-  await store.write((db) => db.batch([db.delete(entries), db.insert(entries).values(rows)]));
+  // SQLite takes the list apart itself: a statement has no room for the values of thousands of rows.
+  const put = sql`INSERT INTO entries (key, kind, position, value)
+    SELECT value->>'key', value->>'kind', value->>'position', value->'value' FROM json_each(${JSON.stringify(rows)})`;
+  await store.write((db) => db.batch([db.delete(entries), db.run(put)] as never));
 }
 
 /** One more piece in the yard, after those that are there. False where its number is, or was, another piece's. */
