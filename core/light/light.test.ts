@@ -6,7 +6,7 @@ import { bedField } from '../substrate/bedField';
 import { piece, soil } from '../testing/scape';
 import { box } from '../testing/vessel';
 import { blocksOf, isShaded } from './blocks';
-import { powerOf, type Lamp } from './lamps';
+import { powerOf, UMOL_PER_LUMEN, UMOL_PER_W, type Lamp } from './lamps';
 import { lightMap, type Lit } from './lightMap';
 import { imagesOf, mirrored } from './panes';
 import { dliOfPpfd, ppfdFrom, sourcesOf, type Source } from './ppfd';
@@ -14,6 +14,22 @@ import { dliOfPpfd, ppfdFrom, sourcesOf, type Source } from './ppfd';
 const lamp = (part: Partial<Lamp> = {}): Lamp => ({ id: 'l', name: 'lamp', at: [0, 0, 1000], lengthMm: 0, widthMm: 0, umolPerS: 100, power: 1, output: 1, guessed: false, ...part }); // prettier-ignore
 const point = (part: Partial<Lamp> = {}): Source => sourcesOf(lamp(part), 1)[0];
 const up = [0, 0, 1] as const;
+
+describe('photons of a lamp of which only lumens or watts are known', () => {
+  // Thimijan and Heins, HortScience 18, 1983, table 3, from memory: lux for each µmol/m²s.
+  const LUX_PER_UMOL = { sun: 54, metalHalide: 71, coolWhite: 74 };
+
+  it('are between those of sunlight and of a cool white tube', () => {
+    expect(1 / UMOL_PER_LUMEN).toBeGreaterThan(LUX_PER_UMOL.sun);
+    expect(1 / UMOL_PER_LUMEN).toBeLessThan(LUX_PER_UMOL.coolWhite);
+  });
+
+  it('by its watts make it as bright as LED lamps are: 85 to 135 lm/W (classes F to D of EU 2019/2015, from memory)', () => {
+    const lumensPerWatt = UMOL_PER_W / UMOL_PER_LUMEN;
+    expect(lumensPerWatt).toBeGreaterThan(85);
+    expect(lumensPerWatt).toBeLessThan(135);
+  });
+});
 
 describe('light of a lamp', () => {
   it('falls with the square of the distance and the cosine', () => {

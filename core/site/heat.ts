@@ -8,8 +8,8 @@ export const GLASS_U = 5.6;
 export const OPEN_U = 10;
 /** A lid stops nearly all evaporation; what is left of it (common practice). */
 const LID_LEAK = 0.1;
-/** Relative humidity of a room when it is not known. */
-const HUMIDITY = 0.5;
+/** Relative humidity of a room when it is not known: the middle of what is comfortable (30 to 70 %: ISO 7730, from memory). */
+export const HUMIDITY = 0.5;
 /** Share of the still-pool rate at an undisturbed surface (ASHRAE Applications, private pool, from memory). */
 const CALM = 0.5;
 /** Latent heat of water near 24 °C, kJ/kg (from memory of steam tables). */

@@ -6,6 +6,7 @@ import {
   GLASS_U,
   heatersFor,
   heatLoss,
+  HUMIDITY,
   restingCelsius,
   ruleOfThumbW,
   saturationKPa,
@@ -138,6 +139,20 @@ describe('power', () => {
     const load = powerLoad(devices, {});
     expect(load.socketsShort).toBe(0);
     expect([load.circuitShare, load.stayW]).toEqual([undefined, undefined]);
+  });
+});
+
+describe('figures of warmth that are taken, against what is published', () => {
+  it('a pane lets through what a single pane does: 5.8 W/m²K of 4 mm float, less of thicker (EN 673, from memory)', () => {
+    // 1 / (0.13 + 0.04 + t / 1.0): conductivity of soda-lime glass 1.0 W/mK.
+    const pane = (mm: number) => 1 / (0.17 + mm / 1000);
+    expect(pane(4)).toBeCloseTo(5.75, 2);
+    expect(GLASS_U).toBeGreaterThan(pane(15));
+    expect(GLASS_U).toBeLessThan(pane(4));
+  });
+
+  it('a room of which nothing is known is as moist as the middle of what is comfortable: 30 to 70 % (ISO 7730, from memory)', () => {
+    expect(HUMIDITY).toBeCloseTo((0.3 + 0.7) / 2, 9);
   });
 });
 
