@@ -177,6 +177,7 @@ function ownBeforehand(commission: Commission, survey: Survey, option: Option): 
     // Media that have run stay wet where they are until the day.
     ...gearOf(commission).flatMap(({ device, kind, name }) => (device.origin && (kind !== 'media' || maturing.has(name)) ? [{ name, origin: device.origin }] : [])), // prettier-ignore
   ];
+  const lives = option.plants.some((p) => plantingOrigin(brief, p) === 'client') || option.pieces.some((p) => pieceOrigin(commission, p) === 'client' && p.state === 'living'); // prettier-ignore
   const from = (origin: 'stock' | 'client') => [
     ...new Set(things.filter((t) => t.origin === origin).map((t) => t.name)),
   ];
@@ -198,7 +199,7 @@ function ownBeforehand(commission: Commission, survey: Survey, option: Option): 
             day,
             kind: 'client',
             title: say('before.client.title', { things: own }),
-            detail: say('before.client.detail'),
+            detail: say(lives ? 'before.client.detail.living' : 'before.client.detail'),
           },
         ];
   });

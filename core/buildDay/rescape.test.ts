@@ -31,6 +31,21 @@ describe('a rescape', () => {
     expect(of('holding').detail).toMatch(/not cleaned today/);
   });
 
+  it('says of the filter what was said of its media', () => {
+    const holding = (more: object) => planned({ brief: { rescape: { ...rescape, ...more }, livestock } }).tasks.find((t) => t.id === 'holding')!.detail; // prettier-ignore
+    expect(holding({ filterCleaned: true, filterRinsed: 'tank-water' })).toMatch(
+      /rinsed in tank water alone/,
+    );
+    expect(holding({ filterCleaned: true })).toMatch(/under the tap: test daily/);
+    expect(holding({ filterKept: false })).toMatch(/an air stone in each/);
+  });
+
+  it('fills tubs with animals to four fifths: 56 L go into two of 35, 40 into one of 50', () => {
+    const holding = (litres: number) => planned({ brief: { rescape: { ...rescape, holdingL: litres }, livestock } }).tasks.find((t) => t.id === 'holding')!.detail; // prettier-ignore
+    expect(holding(56)).toMatch(/^56 L of tank water into 2 tubs of 35 L/);
+    expect(holding(40)).toMatch(/^40 L of tank water into a tub of 50 L/);
+  });
+
   it('has neither tub nor stripping in a new build, and no tub where nothing lives', () => {
     const ids = (brief: object) => planned({ brief }).tasks.map((t) => t.id);
     expect(ids({})).not.toContain('strip');

@@ -70,11 +70,21 @@ function holding({ commission, size }: Job, waiting: Waiting): Step {
 }
 
 function holdingWords({ brief }: Job['commission'], { where, litres, tubs, tubL, hasHeater }: Waiting): Text {
-  const filter = say(brief.rescape?.filterKept ? 'holding.filter' : 'holding.air');
+  const filter = say(filterWords(brief));
   if (where === 'elsewhere') return say('holding.elsewhere.detail');
   if (where === 'stay') return stayWords(litres, hasHeater);
   const values = { litres: inLitres(litres, 0), count: tubs, tub: inLitres(tubL, 0), filter };
   return say(hasHeater ? 'holding.tubs.detail.heated' : 'holding.tubs.detail', values);
+}
+
+/** What the animals' water is moved by, and what was said of the media that day. */
+function filterWords({
+  rescape,
+}: Job['commission']['brief']):
+  'holding.air' | 'holding.filter' | 'holding.filter.rinsed' | 'holding.filter.tap' {
+  if (!rescape?.filterKept) return 'holding.air';
+  if (!rescape.filterCleaned) return 'holding.filter';
+  return rescape.filterRinsed === 'tank-water' ? 'holding.filter.rinsed' : 'holding.filter.tap';
 }
 
 /** What is done for animals in what is left of the water; a tank that is drained dry leaves them none. */

@@ -3,7 +3,7 @@ import type { Material } from '../commission/schema';
 import { pouredL } from '../substrate/pour';
 import { OFF_GLASS_MM } from '../substrate/filler';
 import { inLitres, inMm } from '../words/measure';
-import { say, type Said, type Text } from '../words/text';
+import { say, type Text } from '../words/text';
 import type { PieceSurvey } from '../survey/pieces';
 import { holdsBedBack } from '../survey/retains';
 import { CAUTIONS } from './cautions';
@@ -69,7 +69,7 @@ export function firstSoilTasks(job: Job): Step[] {
       id: 'soil',
       phase: 'substrate',
       title: bankTitle(soil, split ? 'first' : 'whole', first),
-      short: soil.material.kind === 'soil' ? say('soil.short') : layerName(soil),
+      short: soil.material.kind === 'soil' ? say('soil.short') : soil.name,
       detail: say(job.wet ? 'soil.detail.wet' : 'soil.detail'),
       minutes: first * pouring(job),
       people: 1,
@@ -129,7 +129,7 @@ export function gapTasks(job: Job): Step[] {
       id: 'gaps',
       phase: 'substrate',
       title: bankTitle(soil, 'last', last),
-      short: soil.material.kind === 'soil' ? say('gaps.short') : layerName(soil),
+      short: soil.material.kind === 'soil' ? say('gaps.short') : soil.name,
       detail: say(job.stones.length > 0 ? 'gaps.detail' : 'gaps.detail.bare'),
       minutes: last * pouring(job),
       people: 1,
@@ -196,21 +196,16 @@ function rinsedNames({ pours }: Job): string[] {
   return [...new Set(rinsed.map((p) => p.material.name))];
 }
 
-/** What a layer is called in a word: a mixture by all of its parts. */
-function layerName({ names }: Pour): Said {
-  return names.length > 1 ? say('layer.mixed', { names }) : names[0];
-}
-
 /** One layer poured whole under its own name. */
 function layerTask(job: Job, pour: Pour): Step {
-  const { task, material, names, litres, role, spanMm } = pour;
+  const { task, material, name, litres, role, spanMm } = pour;
   const fine = material.kind === 'sand';
   const perL = role === 'cosmetic' ? RATES.sandPerL : pouring(job);
   return {
     id: task,
     phase: 'substrate',
-    title: say('layer.title', { material: names, litres: inLitres(litres) }),
-    short: layerName(pour),
+    title: say('layer.title', { material: name, litres: inLitres(litres) }),
+    short: name,
     detail: layerWords(job, role, fine, spanMm),
     minutes: litres * perL,
     people: 1,
@@ -237,7 +232,7 @@ function dust({ wet }: Job, { material: { kind } }: Pour): Pick<Step, 'caution'>
 }
 
 /** The soil by that word, a bank of gravel by its own name. */
-function bankTitle({ material, names }: Pour, part: 'first' | 'whole' | 'last', litres: number): Text {
-  const values = { material: names, litres: inLitres(litres) };
+function bankTitle({ material, name }: Pour, part: 'first' | 'whole' | 'last', litres: number): Text {
+  const values = { material: name, litres: inLitres(litres) };
   return material.kind === 'soil' ? say(`soil.title.${part}`, values) : say(`bank.title.${part}`, values);
 }

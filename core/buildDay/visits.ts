@@ -1,4 +1,4 @@
-import { namesOf } from '../commission/origin';
+import { layerName } from '../commission/origin';
 import { dayPlus, daysFrom, type Day } from '../calendar/day';
 import { preparedOf } from '../planting/preparation';
 import { plantingSequence } from '../survey/plantingSequence';
@@ -43,7 +43,7 @@ export function visitsOf(job: Job): LaterVisit[] {
       afterDays,
       {
         title: say('layer.title', {
-          material: namesOf(commission, layer),
+          material: layerName(commission, layer),
           litres: inLitres(litres),
         }),
         detail: say('soil.detail.wet'),

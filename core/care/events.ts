@@ -1,4 +1,4 @@
-import { namesOf } from '../commission/origin';
+import { layerName } from '../commission/origin';
 import { dayPlus, daysFrom, type Day } from '../calendar/day';
 import { plantOf } from '../catalogue/entries';
 import { optionOf } from '../commission/lookup';
@@ -171,7 +171,7 @@ function stageEvents(commission: Commission, survey: Survey): Event[] {
   const layers = later.map(({ afterDays, litres, layer }) => ({
     after: afterDays,
     what: say('event.layer', {
-      material: namesOf(commission, layer),
+      material: layerName(commission, layer),
       litres: inLitres(litres),
       out: inLitres(outL, 0),
       height: inMm(mm),

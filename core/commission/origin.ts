@@ -1,4 +1,5 @@
 import { materialOf } from './lookup';
+import { say, type Said } from '../words/text';
 import type { Brief, Commission, Layer, Origin, Piece, Planting } from './schema';
 
 /*
@@ -52,6 +53,14 @@ export function partsOf({ material, mix }: Layer): { material: string; share: nu
 export function namesOf(commission: Pick<Commission, 'catalogue'>, layer: Layer): string[] {
   const parts = [...partsOf(layer)].sort((a, b) => b.share - a.share);
   return parts.map((part) => materialOf(commission, part.material).name);
+}
+
+/** The same in a sentence: all of a mixture as one, “sand with gravel”. */
+export function layerName(commission: Pick<Commission, 'catalogue'>, layer: Layer): Said {
+  return namesOf(commission, layer).reduce<Said | undefined>(
+    (one, other) => (one ? say('layer.mixed', { one, other }) : other),
+    undefined,
+  )!;
 }
 
 /** True for filler in mesh bags, as it is laid unless it is poured loose. */

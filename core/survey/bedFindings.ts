@@ -1,6 +1,6 @@
 import { OVER_BAGS_MM } from '../commission/limits';
 import { materialOf, optionOf } from '../commission/lookup';
-import { isBagged, namesOf } from '../commission/origin';
+import { isBagged, layerName } from '../commission/origin';
 import type { Commission } from '../commission/schema';
 import { distanceTo, edgesOf } from '../geometry/offset';
 import { polygonArea, type Polygon } from '../geometry/polygon';
@@ -57,7 +57,7 @@ function faceFindings(commission: Commission, survey: Survey): Finding[] {
       limit: FACE_MM,
       unit: 'mm',
       says: say('bed.face.says', {
-        material: namesOf(commission, layer),
+        material: layerName(commission, layer),
         height: inMm(highest.heightMm),
         length: inMm(lengthMm),
         where: whereabouts(commission, highest.xyMm),
@@ -109,7 +109,7 @@ function bagFindings(commission: Commission, { field, optionId }: Survey): Findi
         measured: rounded(least, 0),
         limit: OVER_BAGS_MM,
         unit: 'mm',
-        says: say('bed.bags.says', { cover: inMm(least), filler: namesOf(commission, layer), where: whereabouts(commission, xyMm) }), // prettier-ignore
+        says: say('bed.bags.says', { cover: inMm(least), filler: layerName(commission, layer), where: whereabouts(commission, xyMm) }), // prettier-ignore
         because: say('bed.bags.because', { limit: inMm(OVER_BAGS_MM) }),
         source: PRACTICE,
       },
@@ -137,8 +137,8 @@ function bareFindings(commission: Commission, survey: Survey): Finding[] {
         limit: 0,
         unit: 'm²',
         says: say('bed.bare.says', {
-          cap: namesOf(commission, bed[k + 1]),
-          under: namesOf(commission, bed[k]),
+          cap: layerName(commission, bed[k + 1]),
+          under: layerName(commission, bed[k]),
           area: { value: bareM2, unit: 'm²', places: 3 },
           where: whereabouts(commission, xyMm),
         }),
@@ -168,7 +168,7 @@ function fillerFindings(commission: Commission, survey: Survey): Finding[] {
         limit: OFF_GLASS_MM,
         unit: 'mm',
         says: say('bed.filler.says', {
-          filler: namesOf(commission, bed[i]),
+          filler: layerName(commission, bed[i]),
           where: whereabouts(commission, least.xyMm),
         }),
         because: say('bed.filler.because', { off: inMm(OFF_GLASS_MM) }),

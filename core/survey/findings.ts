@@ -1,7 +1,7 @@
 import { plantOf } from '../catalogue/entries';
 import { CLEAR_FRONT_MM, TALLEST_SHARE, USUAL_ROOT_DEPTH_MM } from '../commission/limits';
 import { materialOf, materialOfKind, optionOf } from '../commission/lookup';
-import { isBagged, namesOf } from '../commission/origin';
+import { isBagged, layerName } from '../commission/origin';
 import type { Commission, Material } from '../commission/schema';
 import { stoneToHoldKg } from '../hardscape/buoyancy';
 import { rounded } from '../units/quantity';
@@ -133,7 +133,7 @@ function shallowFindings(commission: Commission, survey: Survey): Finding[] {
 function grainOf(commission: Commission, survey: Survey, over: readonly string[]): Said | Said[] {
   const layers = optionOf(commission, survey.optionId).bed.filter((l) => over.includes(l.id));
   const isSoil = layers.some((l) => materialOf(commission, l.material).kind === 'soil');
-  return isSoil || layers.length === 0 ? say('grain.soil') : layers.flatMap((l) => namesOf(commission, l));
+  return isSoil || layers.length === 0 ? say('grain.soil') : layers.map((l) => layerName(commission, l));
 }
 
 function steepFindings(commission: Commission, { layers, optionId }: Survey): Finding[] {

@@ -1,9 +1,10 @@
 import { materialOf, optionOf } from '../commission/lookup';
-import { broughtL, namesOf, partsOf } from '../commission/origin';
+import { broughtL, layerName, partsOf } from '../commission/origin';
 import type { Commission, Material } from '../commission/schema';
 import { ABSENT_MM, topLayer } from '../substrate/faces';
 import { onField } from '../substrate/onField';
 import { pouredL } from '../substrate/pour';
+import type { Said } from '../words/text';
 import type { Survey } from '../survey/survey';
 
 /** What a layer is to the order of work. */
@@ -24,7 +25,7 @@ export interface Pour {
   role: Role;
   material: Material;
   /** What it is called, and what is in it by litres: of a mixture all of it. */
-  names: string[];
+  name: Said;
   parts: { material: Material; litres: number }[];
   litres: number;
   /** Something that is set on this day stands on it or above it. */
@@ -60,7 +61,7 @@ export function poursOf(commission: Commission, survey: Survey): Pour[] {
         task,
         role,
         material,
-        names: namesOf(commission, bed[i]),
+        name: layerName(commission, bed[i]),
         parts: partsOf(bed[i]).map((part) => ({ material: materialOf(commission, part.material), litres: litres * part.share })), // prettier-ignore
         litres,
         carries: i <= highest && role !== 'cosmetic',

@@ -16,6 +16,11 @@ import { footprint } from '../vessel/footprint';
 const HOLDING_L_PER_CM = 0.5;
 /** A tub is not smaller than this, L: shrimps and snails ask for little, and it cools the sooner (common practice). */
 const LEAST_TUB_L = 10;
+/** A tub with animals in it is carried, and jumped out of: it is filled so far, share (common practice). */
+const TUB_FILLED = 0.8;
+/** Tubs are sold in steps of this, L. */
+const TUB_STEP_L = 5;
+const roundTubL = (litres: number) => Math.ceil(litres / TUB_STEP_L - 1e-9) * TUB_STEP_L;
 /** What fish and shrimps bear to lose in the hours of such a day, °C (common practice: two). */
 const BEARS_C = 2;
 
@@ -48,8 +53,8 @@ export function waitingAnimals(commission: Commission, survey: Survey): Waiting 
   const fishCm = grownFishMm(keptOf(commission, (s) => s.present === true)) / 10;
   const wantedL = Math.max(LEAST_TUB_L, fishCm * HOLDING_L_PER_CM);
   const litres = where === 'tubs' ? (rescape.holdingL ?? wantedL) : where === 'stay' ? fill.remainsL : 0;
-  const tubL = Math.min(fill.tubL, litres);
-  const tubs = where === 'tubs' ? Math.ceil(litres / fill.tubL - 1e-9) : 0;
+  const tubs = where === 'tubs' ? Math.ceil(litres / (TUB_FILLED * fill.tubL) - 1e-9) : 0;
+  const tubL = Math.min(fill.tubL, roundTubL(litres / Math.max(1, tubs) / TUB_FILLED));
   const hasHeater = gearThere(commission, 'heater').some((g) => !isBought(g));
   const wattsPerK = where === 'stay' ? inTankWPerK(commission, fill.drainToMm) : tubs * tubWPerK(litres / Math.max(1, tubs)); // prettier-ignore
   const [roomC] = roomOf(commission);

@@ -90,7 +90,7 @@ export const MATERIALS: readonly Material[] = [
   {
     id: 'scoria-filler',
     kind: 'filler',
-    name: 'Scoria filler in mesh bags',
+    name: 'Scoria filler',
     bulkKgPerL: 0.8,
     reposeDeg: 38,
     pores: 0.47,

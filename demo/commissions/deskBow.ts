@@ -27,6 +27,7 @@ export function deskBow(today: Day): Commission {
         { species: 'betta-splendens', count: 1 },
         { species: 'neocaridina-davidi', count: 10 },
         { species: 'paracheirodon-axelrodi', count: 4 },
+        { species: 'petitella-georgiae', count: 12 },
       ],
       schools: { water: 'light', dosing: 'lean' },
     },

@@ -39,7 +39,11 @@ export function set(tag: string, at: [number, number], buryMm: number, rest: Par
 /** The entries that an option uses, and the consumables that may follow. */
 export function catalogueFor(options: readonly Option[], year: number): Catalogue {
   const usedMaterials = new Set(
-    options.flatMap((o) => [...o.bed.map((l) => l.material), ...o.pieces.map((p) => p.material)]),
+    options.flatMap((o) => [
+      ...o.bed.flatMap((l) => [l.material, ...(l.mix ?? []).map((m) => m.material)]),
+      ...o.pieces.map((p) => p.material),
+      ...(o.pockets ?? []).map((h) => h.material),
+    ]),
   );
   const usedPlants = new Set(options.flatMap((o) => o.plants.map((p) => p.plant)));
   const always: readonly string[] = SMALL_KINDS;

@@ -131,7 +131,7 @@ export const BUILD = {
   'filler.detail': '{litres}, rinsed, {off} off the glass',
   'filler.detail.loose': '{litres}, rinsed, poured and drawn into shape, {off} off the glass',
   'filler.detail.both': '{litres}, rinsed, bags first and the loose around them, {off} off the glass',
-  'layer.mixed': '{names}',
+  'layer.mixed': '{one} with {other}',
   'soil.title.first': 'Soil, first {litres}',
   'soil.title.whole': 'Soil, {litres}',
   'soil.title.last': 'Last {litres} of soil',
@@ -194,6 +194,9 @@ export const BUILD = {
   'holding.tubs.detail.heated':
     '{litres} of tank water into {count, plural, one {a tub} other {# tubs}} of {tub} before anything is stirred; then caught with two nets in dim light; {filter}, its heater too; covered, weighted',
   'holding.filter': 'the filter runs on the tub, not cleaned today',
+  'holding.filter.rinsed': 'the filter runs on the tub, its media rinsed in tank water alone',
+  'holding.filter.tap':
+    'the filter runs on the tub, its media bare of what lived on them once they were under the tap: test daily',
   'holding.air': 'an air stone in each',
   'holding.stay.title':
     '{count, plural, one {# animal stays} other {# animals stay}} in the water that is left',
@@ -306,7 +309,8 @@ export const BUILD = {
   'before.reserve.title': 'Set aside: {things}',
   'before.reserve.detail': 'from the yard and the stock, so that nobody else takes them',
   'before.client.title': 'Ask the client for: {things}',
-  'before.client.detail': 'ready on the day; what lives stays in tank water until it is set',
+  'before.client.detail': 'ready on the day',
+  'before.client.detail.living': 'ready on the day; what lives stays in tank water until it is set',
   'before.soak.title': 'Into the tub: {pieces}',
   'before.soak.detail': '{days} days of soaking before it stays down',
   'before.joints.title': 'Join outside, {method}: {joints}',
