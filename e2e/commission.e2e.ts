@@ -214,6 +214,39 @@ describe('a commission, from the list to the care guide', () => {
     await saved();
   });
 
+  it('takes an entry of the log only when all of it is a value, asks about a day ahead, and lets it be changed', async () => {
+    await b.at.open('/c/demo-cliff/log');
+    const into = async (label: string, text: string) => {
+      const field = await b.page.waitForSelector(`form ::-p-aria([name="${label}"][role="textbox"])`);
+      await field!.click({ count: 3 });
+      await b.page.keyboard.type(text);
+    };
+    await into('Day', '19 Jan 2030');
+    await into('pH', 'neutral');
+    await into('water', '75');
+    await b.page.click('[data-test="add-note"]');
+    await b.at.until('form', (w) => w.includes('settle what is marked first'));
+    expect(await b.page.$('[data-test="reading"]')).toBeNull();
+    await into('pH', '6.8');
+    await into('water', '24');
+    await b.page.click('[data-test="add-note"]');
+    await b.at.until('form', (w) => w.includes('is of a day ahead'));
+    await b.page.click('[data-test="add-note"]');
+    expect(await b.at.until('ol', (w) => w.includes('pH 6.8'))).toMatch(/19 January 2030.*water 24 °C/s);
+    await b.page.click('[data-test="change-note"]');
+    await into('water', '25.5');
+    await b.page.click('[data-test="add-note"]');
+    expect(await b.at.until('ol', (w) => w.includes('25.5'))).toMatch(
+      /19 January 2030.*pH 6.8, water 25.5 °C/s,
+    );
+    expect((await b.page.$$('[data-test="reading"]')).length).toBe(1);
+    await b.page.click('[aria-label="Undo"]');
+    await b.at.until('ol', (w) => w.includes('24 °C'));
+    await b.page.click('[aria-label="Undo"]');
+    await b.page.waitForSelector('[data-test="reading"]', { hidden: true });
+    await saved();
+  });
+
   it('keeps what is typed while the server is away, and saves it when it is back', async () => {
     await b.at.open('/c/demo-cliff/brief');
     await b.page.waitForSelector('[data-test="title"] input');

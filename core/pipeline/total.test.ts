@@ -33,14 +33,14 @@ describe('whatever is accepted', () => {
 
   it('is worked out to the last figure, in documents that were spoilt at random', () => {
     let accepted = 0;
-    // `endure/` does the same with a thousand, over the server and drawn.
-    for (let seed = 0; seed < 24; seed++) {
+    // `endure/` does the same with a thousand, over the server and drawn. Most are refused: it goes on until enough are not.
+    for (let seed = 0; seed < 120 && accepted < 8; seed++) {
       const parsed = parseCommission(mutant(seeds[seed % seeds.length], seed));
       if (!parsed.ok) continue;
       accepted++;
       expect(`${seed}: ${worked(parsed.commission) ?? 'whole'}`).toBe(`${seed}: whole`);
     }
-    expect(accepted).toBeGreaterThan(5);
+    expect(accepted).toBe(8);
   });
 
   it('is worked out to the last figure, in vessels of any shape with any stones, beds and plants', () => {

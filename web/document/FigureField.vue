@@ -2,6 +2,7 @@
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { keepKeys } from '../design/commands';
 import { useCommission } from './commissionStore';
+import { useFormField } from './localForm';
 import { useFigures } from '../units/figures';
 import { otherScale, type FigureKind } from '../../core/words/scales';
 
@@ -59,10 +60,11 @@ function taken(): string | undefined {
   return asked || props.apply(scale.value.in(number));
 }
 
-/** With every key: kept in case the page goes before the field is left. */
+const inForm = useFormField({ commit, fault: () => fault.value });
+/** With every key: kept in case the page goes before the field is left. A form is kept by whoever has it. */
 function typing(): void {
   pending = true;
-  commission.typing(taken);
+  if (!inForm) commission.typing(taken);
 }
 onBeforeUnmount(() => {
   if (pending) commit();

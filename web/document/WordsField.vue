@@ -2,6 +2,7 @@
 import { onBeforeUnmount, ref, watch } from 'vue';
 import { keepKeys } from '../design/commands';
 import { useCommission } from './commissionStore';
+import { useFormField } from './localForm';
 
 /** Typed words. `apply` answers with what is wrong, if anything; what was typed stays in the field. */
 const props = defineProps<{
@@ -33,10 +34,11 @@ function commit(): void {
 function taken(): string | undefined {
   return typed.value === (props.value ?? '') ? undefined : props.apply(typed.value);
 }
-/** With every key: kept in case the page goes before the field is left. */
+const inForm = useFormField({ commit, fault: () => fault.value });
+/** With every key: kept in case the page goes before the field is left. A form is kept by whoever has it. */
 function typing(): void {
   pending = true;
-  commission.typing(taken);
+  if (!inForm) commission.typing(taken);
 }
 onBeforeUnmount(() => {
   if (pending) commit();

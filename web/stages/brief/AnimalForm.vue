@@ -3,6 +3,7 @@ import { reactive, ref } from 'vue';
 import type { Animal } from '../../../core/commission/schema';
 import type { NewAnimal } from './newAnimal';
 import FigureField from '../../document/FigureField.vue';
+import { useLocalForm } from '../../document/localForm';
 import TickButtons from './TickButtons.vue';
 
 /** An animal that the list does not have: its name is enough, the rest as far as it is known. */
@@ -17,8 +18,10 @@ const KINDS = [
 const kind = ref<Animal['kind']>('fish');
 const known = reactive<{ adultMm?: number; group?: number; from?: number; to?: number }>({});
 const fault = ref('');
+const form = useLocalForm();
 
 function add(): void {
+  if (!form.settled()) return;
   const { adultMm, group, from, to } = known;
   const both = from !== undefined && to !== undefined;
   if (both && from > to) {

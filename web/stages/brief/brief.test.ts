@@ -78,6 +78,7 @@ describe('animals', () => {
     expect(useCommission().document!.brief.livestock!.map((s) => s.species)).toEqual([
       'neocaridina-davidi',
       'paracheirodon-axelrodi',
+      'petitella-georgiae',
     ]);
   });
 });

@@ -6,14 +6,22 @@ import { useCommission } from '../../document/commissionStore';
 import { daysAway, longDate, today } from '../../units/days';
 import { keepTyped, readTyped } from '../../document/journal';
 import { useFigures } from '../../units/figures';
-import type { Reading } from '../../../core/commission/schema';
+import { nextNumber } from '../../../core/edits/ids';
+import type { Commission, Reading } from '../../../core/commission/schema';
+import { useLocalForm } from '../../document/localForm';
 import ReadingFields from './ReadingFields.vue';
 import { readingFrom, READINGS } from './readings';
 
+type LogEntry = NonNullable<Commission['log']>[number];
 const commission = useCommission();
 const day = ref(today());
 const text = ref('');
 const fault = ref('');
+/** The entry that is being changed, instead of a new one. */
+const changing = ref<string>();
+/** A day ahead that was asked about once. */
+const aheadAsked = ref<string>();
+const form = useLocalForm();
 /** Not watched within: it goes into the document as it is. */
 const reading = shallowRef<Reading>({});
 const f = useFigures();
@@ -25,9 +33,15 @@ void readTyped(commission.id, 'note').then((begun) => {
 void readTyped(commission.id, 'reading').then((begun) => {
   if (Object.keys(reading.value).length === 0) reading.value = readingFrom(begun);
 });
-watch(text, (words) => keepTyped(commission.id, 'note', words));
-watch(reading, (read) => keepTyped(commission.id, 'reading', hasRead(read) ? JSON.stringify(read) : ''));
+watch(text, (words) => isFresh() && keepTyped(commission.id, 'note', words));
+watch(
+  reading,
+  (read) => isFresh() && keepTyped(commission.id, 'reading', hasRead(read) ? JSON.stringify(read) : ''),
+);
 const hasRead = (read: Reading | undefined) => Object.keys(read ?? {}).length > 0;
+
+/** A note that is being changed is kept as it is until it is taken. */
+const isFresh = () => changing.value === undefined;
 
 /** What was read, each figure with its unit. */
 const readWords = (read: Reading) =>
@@ -49,31 +63,45 @@ const setDay = (typed: string) => {
   day.value = typed;
   return undefined;
 };
-function add(): void {
+/** What is in the way of taking the entry, if anything: said once where it may be meant. */
+function refused(): string | undefined {
+  if (!form.settled()) return 'is not taken: settle what is marked first';
   if (text.value.trim() === '' && !hasRead(reading.value))
-    return void (fault.value = 'is empty, must have some words or a reading');
-  const ids = new Set(notes.value.map((n) => n.id));
-  let n = notes.value.length + 1;
-  while (ids.has(`l-${n}`)) n++;
-  commission.endStep();
-  fault.value =
-    commission.tryEdit(`note l-${n}`, (d) => ({
-      ...d,
-      log: [
-        ...(d.log ?? []),
-        {
-          id: `l-${n}`,
-          date: day.value,
-          text: text.value.trim(),
-          ...(hasRead(reading.value) ? { reading: reading.value } : {}),
-        },
-      ],
-    })) ?? '';
+    return 'is empty, must have some words or a reading';
+  if (day.value > today() && aheadAsked.value !== day.value) {
+    aheadAsked.value = day.value;
+    return `is of a day ahead, ${longDate(day.value)}: press again if that is meant`;
+  }
+  return undefined;
+}
+function add(): void {
+  fault.value = refused() ?? '';
   if (fault.value) return;
+  const id = changing.value ?? nextNumber(notes.value, 'l');
+  const entry: LogEntry = { id, date: day.value, text: text.value.trim(), ...(hasRead(reading.value) ? { reading: reading.value } : {}) }; // prettier-ignore
+  commission.endStep();
+  fault.value = commission.tryEdit(`note ${id}`, (d) => ({ ...d, log: [...(d.log ?? []).filter((n) => n.id !== id), entry] })) ?? ''; // prettier-ignore
+  if (!fault.value) leave();
+}
+/** An entry as it stands comes into the form; one that was begun there is put away first. */
+function change(entry: LogEntry): void {
+  fault.value = '';
+  changing.value = entry.id;
+  aheadAsked.value = entry.date;
+  day.value = entry.date;
+  text.value = entry.text;
+  reading.value = entry.reading ?? {};
+}
+/** The form as it is at first. */
+function leave(): void {
+  changing.value = undefined;
+  day.value = today();
   text.value = '';
   reading.value = {};
+  fault.value = '';
 }
 function remove(id: string): void {
+  if (changing.value === id) leave();
   commission.endStep();
   commission.edit(`drop ${id}`, (d) => ({ ...d, log: d.log?.filter((n) => n.id !== id) }));
 }
@@ -97,7 +125,12 @@ function remove(id: string): void {
         @keydown="keepKeys"
         @keydown.ctrl.enter="add"
       />
-      <button class="solid" type="submit" data-test="add-note">Add</button>
+      <div class="take">
+        <button class="solid" type="submit" data-test="add-note">
+          {{ changing ? 'Keep it so' : 'Add' }}
+        </button>
+        <button v-if="changing" class="act" type="button" @click="leave">Leave it as it was</button>
+      </div>
       <ReadingFields class="read" :reading="reading" @change="(read) => (reading = read)" />
     </form>
     <ol>
@@ -109,9 +142,19 @@ function remove(id: string): void {
           <p v-if="n.reading" class="figures-read" data-test="reading">{{ readWords(n.reading) }}</p>
           <p v-if="n.text">{{ n.text }}</p>
         </div>
-        <button class="act off" :aria-label="`Take away the note of ${n.date}`" @click="remove(n.id)">
-          Take away
-        </button>
+        <div class="take">
+          <button
+            class="act"
+            :aria-label="`Change the note of ${n.date}`"
+            data-test="change-note"
+            @click="change(n)"
+          >
+            Change
+          </button>
+          <button class="act off" :aria-label="`Take away the note of ${n.date}`" @click="remove(n.id)">
+            Take away
+          </button>
+        </div>
       </li>
     </ol>
     <p v-if="notes.length === 0" class="quiet">No note yet. The first visit is a good beginning.</p>
@@ -139,6 +182,12 @@ form {
 }
 .read {
   grid-column: 1 / -1;
+}
+.take {
+  display: flex;
+  flex-direction: column;
+  align-items: start;
+  gap: 4px;
 }
 .figures-read {
   font-weight: 600;

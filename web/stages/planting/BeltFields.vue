@@ -6,6 +6,7 @@ import { hullOf } from '../../../core/hardscape/planHull';
 import { beltAlong, beltAround } from '../../../core/planting/belt';
 import { displayOutline } from '../../../core/vessel/display';
 import FigureField from '../../document/FigureField.vue';
+import { useLocalForm } from '../../document/localForm';
 import { meshForDrawing } from '../../drawing/drawnMeshes';
 
 /** Instead of corners: a belt at the foot of a stone, or along both edges of a path. */
@@ -18,8 +19,10 @@ const along = computed(() => [
 ]);
 const chosen = ref<string>();
 const wideMm = ref(60);
+const form = useLocalForm();
 
 function lay(): void {
+  if (!form.settled()) return;
   const floor = displayOutline(props.vessel);
   const path = paths.value.find((l) => `path ${l.id}` === chosen.value)?.path;
   const piece = props.option.pieces.find((p) => p.id === chosen.value);

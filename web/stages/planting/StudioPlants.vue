@@ -6,6 +6,7 @@ import { api, ApiProblem } from '../../document/api';
 import FileLink from '../../document/FileLink.vue';
 import PackFields from './PackFields.vue';
 import FigureField from '../../document/FigureField.vue';
+import { useLocalForm } from '../../document/localForm';
 import { useStudio } from '../../document/studioStore';
 import WordsField from '../../document/WordsField.vue';
 
@@ -17,6 +18,8 @@ const chosen = ref<string>();
 const entry = shallowRef<Plant>();
 const said = ref('');
 const names = computed(() => props.plants.map((p) => ({ value: p.id, title: p.name })));
+/** A plant of the studio goes to the server, when its field is left. */
+useLocalForm();
 watch(chosen, (id) => (entry.value = props.plants.find((p) => p.id === id)));
 
 const HABITS = [
