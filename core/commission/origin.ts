@@ -15,6 +15,11 @@ function usual(brief: Having, kind: Stays): Origin {
   return brief.rescape?.stays.includes(kind) ? 'here' : 'bought';
 }
 
+/** What is laid or painted anew in a tank that runs is new, whatever stays there of its kind. */
+export function newOrigin({ rescape }: Having): { origin?: Origin } {
+  return rescape ? { origin: 'bought' } : {};
+}
+
 /** A piece of the yard or of the client's was marked as owned before there were origins. */
 export function pieceOrigin(commission: Pick<Commission, 'brief' | 'catalogue'>, piece: Piece): Origin {
   if (piece.fixed) return 'here';

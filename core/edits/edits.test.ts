@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { parseCommission } from '../commission/parse';
 import type { Option, Piece } from '../commission/schema';
 import type { YardPiece } from '../catalogue/studio';
+import { newOrigin } from '../commission/origin';
 import { piece, scape, soil } from '../testing/scape';
 import { copied } from './copied';
 import { edgedWith, layerMoved, mixedWith, ofMaterial, overPart, withHill, withoutLayer } from './layers';
@@ -175,6 +176,16 @@ describe('a bed', () => {
     const twice = edgedWith(edgedWith(path, 'path', 'granite', vessel), 'path', 'slate', vessel);
     expect(twice.map((l) => [l.id, l.path?.bandMm])).toEqual([['soil', undefined], ['path-edge-2', 40], ['path-edge', 20], ['path', undefined]]); // prettier-ignore
     expect(withoutLayer(twice, 'path').map((l) => l.id)).toEqual(['soil']);
+  });
+
+  it('laid anew in a tank that runs is new, whatever stays there of its kind', () => {
+    const whose = newOrigin({ rescape: { stays: ['substrate', 'plants'], filterKept: true } });
+    expect([whose, newOrigin({})]).toEqual([{ origin: 'bought' }, {}]);
+    const sandOf = doc.catalogue.materials.find((m) => m.kind === 'sand');
+    const path = { line: [[300, 0], [300, 360]] as [number, number][], widthMm: [90, 40] as [number, number] }; // prettier-ignore
+    const laid = started(three(), { pieces: [], mounds: [], path }, sandOf, vessel, whose).bed;
+    expect(laid.map((l) => l.origin)).toEqual([undefined, 'bought']);
+    expect(edgedWith(laid, 'path', 'slate', vessel, whose).map((l) => l.origin)).toEqual([undefined, 'bought', 'bought']); // prettier-ignore
   });
 
   it('gives a heap of the soil that it has, and none where no soil is at hand', () => {

@@ -73,7 +73,13 @@ export function overPart(l: Layer, isPart: boolean, { innerMm: { length, width }
 const BAND_MM = 20;
 
 /** A band of gravel along both edges of a path; the next one lies outside of those that are there. */
-export function edgedWith(bed: Bed, of: string, material: string, vessel: Vessel): Layer[] {
+export function edgedWith(
+  bed: Bed,
+  of: string,
+  material: string,
+  vessel: Vessel,
+  whose: Pick<Layer, 'origin'> = {},
+): Layer[] {
   const own = bed.find((l) => l.id === of);
   if (!own?.path) return [...bed];
   const bands = bed.filter((l) => l.path?.edgeOf === of);
@@ -81,7 +87,7 @@ export function edgedWith(bed: Bed, of: string, material: string, vessel: Vessel
     ...own,
     id: freshId(`${of}-edge`, bed),
     material,
-    origin: undefined,
+    origin: whose.origin,
     path: { ...own.path, edgeOf: of, bandMm: BAND_MM * (bands.length + 1) },
   };
   // The wider comes first: what follows is cut into it.

@@ -2,6 +2,7 @@ import type { Layer, Material, Option, Vessel } from '../commission/schema';
 import { withNewPath } from '../substrate/path';
 import type { Start } from '../yard/starts';
 import { freshId } from './ids';
+import { withLayerChanged } from './layers';
 import { withPockets } from './pockets';
 
 /** A first arrangement in the place of what stands there; what is fixed stays, and heaps go with what they lie on. */
@@ -10,6 +11,7 @@ export function started(
   { pieces, mounds, path }: Pick<Start, 'pieces' | 'mounds' | 'path'>,
   sand: Material | undefined,
   vessel: Vessel,
+  whose: Pick<Layer, 'origin'> = {},
 ): Option {
   const stays = o.pieces.filter((p) => p.fixed);
   return {
@@ -20,7 +22,7 @@ export function started(
     pieces: [...stays, ...pieces],
     joints: [],
     plants: o.plants.map((p) => (p.on ? { ...p, on: undefined } : p)),
-    bed: startBed(o.bed, { mounds, path }, sand, vessel),
+    bed: startBed(o.bed, { mounds, path }, sand, vessel, whose),
   };
 }
 
@@ -30,10 +32,12 @@ function startBed(
   { mounds, path }: Pick<Start, 'mounds' | 'path'>,
   sand: Material | undefined,
   vessel: Vessel,
+  whose: Pick<Layer, 'origin'>,
 ): Layer[] {
   const soil = bed.find((l) => !l.cuts && l.top.kind !== 'grid');
   const hilly = bed.map((l) => (l === soil && mounds.length ? { ...l, mounds } : l));
   if (!path || !sand || hilly.length === 0) return hilly;
   const others = hilly.filter((l) => !l.path);
-  return withNewPath(others, freshId('path', others), sand.id, path, vessel);
+  const id = freshId('path', others);
+  return withLayerChanged(withNewPath(others, id, sand.id, path, vessel), id, (l) => ({ ...l, ...whose }));
 }

@@ -1,6 +1,14 @@
+import { newOrigin } from '../../core/commission/origin';
 import type { Layer, Material } from '../../core/commission/schema';
 import { freshId } from '../../core/edits/ids';
-import { edgedWith, layerMoved, ofMaterial, touched, withoutLayer } from '../../core/edits/layers';
+import {
+  edgedWith,
+  layerMoved,
+  ofMaterial,
+  touched,
+  withLayerChanged,
+  withoutLayer,
+} from '../../core/edits/layers';
 import { withLayer } from '../../core/substrate/freshLayer';
 import { pathRegion, withNewPath, withPath, type PathLine } from '../../core/substrate/path';
 import type { Dab } from '../../core/substrate/sculpt';
@@ -32,12 +40,16 @@ export function useBedEdit() {
   }
 
   const layers = () => commission.option!.bed;
+  const brief = () => commission.document!.brief;
+  /** What was just laid, as new. */
+  const fresh = (b: readonly Layer[], id: string) =>
+    withLayerChanged(b, id, (l) => ({ ...l, ...newOrigin(brief()) }));
 
   function add(materialId: string): string {
     const material = materialOf(materialId)!;
     const id = freshId(material.kind, layers());
     commission.endStep();
-    bed(`add layer ${id}`, (b) => withLayer(b, material, id, kindOf), [materialId]);
+    bed(`add layer ${id}`, (b) => fresh(withLayer(b, material, id, kindOf), id), [materialId]);
     return id;
   }
 
@@ -69,7 +81,7 @@ export function useBedEdit() {
     const id = freshId('path', layers());
     const path = { line, widthMm: PATH_MM };
     commission.endStep();
-    bed(`add path ${id}`, (b) => withNewPath(b, id, material, path, vessel()), [material]);
+    bed(`add path ${id}`, (b) => fresh(withNewPath(b, id, material, path, vessel()), id), [material]);
     return id;
   }
 
@@ -80,7 +92,9 @@ export function useBedEdit() {
   /** A band of gravel along both edges of a path. */
   function addEdge(of: string, material: string): void {
     commission.endStep();
-    bed(`edge ${of} ${material}`, (b) => edgedWith(b, of, material, vessel()), [material]);
+    bed(`edge ${of} ${material}`, (b) => edgedWith(b, of, material, vessel(), newOrigin(brief())), [
+      material,
+    ]);
   }
 
   return { bed, add, drop, move, setMaterial, touch, addPath, setPath, addEdge, materialOf };

@@ -1,4 +1,4 @@
-import { pieceOrigin } from '../../core/commission/origin';
+import { newOrigin, pieceOrigin } from '../../core/commission/origin';
 import type { Layer, Material, Option, Piece } from '../../core/commission/schema';
 import { copied } from '../../core/edits/copied';
 import { withLayerChanged } from '../../core/edits/layers';
@@ -90,7 +90,9 @@ export function useScapeEdit() {
     const sand = start.path && sandAtHand(atHand.value);
     const brought = [...start.pieces.map((p) => studioMaterial(p.material)), sand];
     commission.edit(`start ${start.style}`, (d) =>
-      optionWith(d, commission.optionId, brought, (o) => started(o, start, sand, d.vessel)),
+      optionWith(d, commission.optionId, brought, (o) =>
+        started(o, start, sand, d.vessel, newOrigin(d.brief)),
+      ),
     );
   }
   /** The real piece in the place of another. */

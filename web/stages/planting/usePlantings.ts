@@ -1,7 +1,7 @@
 import { computed, ref } from 'vue';
 import { KNOWN_PLANTS, withKnown } from '../../../core/catalogue/knownPlants';
 import type { Pack, Plant, Planting } from '../../../core/commission/schema';
-import { plantingOrigin } from '../../../core/commission/origin';
+import { newOrigin, plantingOrigin } from '../../../core/commission/origin';
 import { lyingOn, regionWithout } from '../../../core/planting/apart';
 import { joinedRegion, splitAcross, splitRegion } from '../../../core/planting/cutRegion';
 import { usualSpacingMm } from '../../../core/planting/spacing';
@@ -38,7 +38,7 @@ export function usePlantings() {
     let n = 1;
     while (ids.has(`P-${n}`)) n++;
     // Where old plants stay, a new one has to say that it is new.
-    const fresh = commission.document!.brief.rescape ? { origin: 'bought' as const } : {};
+    const fresh = newOrigin(commission.document!.brief);
     const planting: Planting = { id: `P-${n}`, plant: plant.id, ...fresh, ...how };
     commission.endStep();
     const fault = commission.tryEdit(`plant ${planting.id}`, (d) => ({
