@@ -301,6 +301,15 @@ describe('a commission, from the list to the care guide', () => {
     await b.page.click('[aria-label="Remove Level cube"]');
     await b.at.clickText('[role="status"]', 'Bring it back');
     await b.page.waitForSelector('[aria-label="Remove Level cube"]');
+    // One whose order is with a supplier is not removed unasked, and a bin with nothing in it begins nothing.
+    await b.page.click('[aria-label="Remove Orchard Lane practice"]');
+    expect(await b.at.words('[data-test="remove-ordered"]')).toMatch(
+      /An order of Orchard Lane practice is with suppliers/,
+    );
+    await b.at.clickText('[data-test="remove-ordered"]', 'Leave it');
+    await b.page.waitForSelector('[aria-label="Remove Orchard Lane practice"]');
+    await b.at.clickText('header', 'Removed');
+    await b.at.until('.empty', (w) => w === 'Nothing was removed in the last 30 days.');
     await rm(folder, { recursive: true });
   });
 

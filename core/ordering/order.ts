@@ -1,3 +1,4 @@
+import { withoutPrice } from '../takeoff/cost';
 import { daysFrom, dayPlus, type Day } from '../calendar/day';
 import { supplierOf } from '../commission/lookup';
 import type { Commission, Material, Pack, Plant } from '../commission/schema';
@@ -40,7 +41,7 @@ export interface Order {
   suppliers: SupplierOrder[];
   totalMinor: number;
   /** Lines for which the catalogue has no pack. */
-  unpriced: string[];
+  unpriced: { id: string; name: Said }[];
   findings: Finding[];
 }
 
@@ -65,7 +66,7 @@ export function order(commission: Commission, takeOff: TakeOff, today?: Day): Or
     buildDay: commission.brief.buildDay,
     suppliers,
     totalMinor: takeOff.totalMinor,
-    unpriced: takeOff.lines.filter((l) => !l.priced).map((l) => l.id),
+    unpriced: withoutPrice(takeOff).map(({ id, name }) => ({ id, name })),
     findings: suppliers.flatMap((s) => firstOfEach(s.lines).flatMap((l) => orderFindings(s, l, today))),
   };
 }

@@ -11,7 +11,7 @@ export const rescape: Visit = {
     await hand.touch('[data-tick="rescape"]');
     await hand.touch('[data-tick="water"]');
     await hand.touch('.v-switch input');
-    await hand.fill('tubs to wait in', '15');
+    await hand.fill('water to wait in', '15');
     await hand.fill('In their words', 'What the children swam in last summer.');
     await hand.picture(picture);
     await hand.touch('[data-test="add-seat"]');

@@ -43,7 +43,7 @@ const layers = computed(() =>
       /></span>
       <span class="words"
         ><b>{{ s.title }}</b
-        ><small>{{ s.says }}</small></span
+        ><small v-if="s.isPending" class="pending">measuring…</small><small v-else>{{ s.says }}</small></span
       >
       <svg v-if="here === s.name" class="notch" width="10" height="20" aria-hidden="true">
         <path d="M10 0 L0 10 L10 20 Z" fill="var(--ash)" />
@@ -143,6 +143,14 @@ const layers = computed(() =>
 @media (max-width: 700px) {
   .strata {
     display: none;
+  }
+}
+.pending {
+  animation: come 0.2s 0.3s both;
+}
+@keyframes come {
+  from {
+    opacity: 0;
   }
 }
 </style>

@@ -57,6 +57,14 @@ describe('the strata', () => {
     expect(strata(undefined, 1).order).toMatchObject({ says: '1 of 2 confirmed', filled: 0.5 });
   });
 
+  it('say nothing of what is not worked out yet', () => {
+    const list = strataOf(example('held-root'), undefined, { confirmed: 0 }, volume);
+    const waiting = list.filter((s) => s.isPending).map((s) => s.name);
+    expect(waiting).toEqual(['vessel', 'bench', 'planting', 'take-off', 'order']);
+    for (const s of list.filter((x) => x.isPending)) expect(s.says).toBe('');
+    expect(list.find((s) => s.name === 'brief')!.says).toBe('6 open');
+  });
+
   it('count what is wrong on the bench, and know an empty one', () => {
     const wrong = strata((c) => (c.options[0].pieces[0].at = [380, 20])).bench;
     expect(wrong.says).toMatch(/^\d findings?$/);

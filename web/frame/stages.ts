@@ -8,6 +8,8 @@ export interface Stratum {
   title: string;
   says: string;
   filled: number;
+  /** Not worked out yet. */
+  isPending?: boolean;
 }
 
 export const STAGES: readonly [string, string][] = [
@@ -22,7 +24,7 @@ export const STAGES: readonly [string, string][] = [
   ['log', 'Log'],
 ];
 
-type Saying = { says: string; filled: number };
+type Saying = Pick<Stratum, 'says' | 'filled' | 'isPending'>;
 
 /** Where a commission stands, stage by stage. `sent` is how many of its suppliers have confirmed. */
 export function strataOf(
@@ -52,6 +54,8 @@ export function strataOf(
     ? plan.takeOff.lines.filter((l) => l.priced).length / Math.max(1, plan.takeOff.lines.length)
     : 0;
   const plugs = plan?.survey.plantings.reduce((sum, p) => sum + p.plugs, 0) ?? 0;
+  /** Nothing is said of what is not worked out yet. */
+  const known = (saying: Saying): Saying => (plan ? saying : { says: '', filled: 0, isPending: true });
   const suppliers = plan?.order.suppliers.length ?? 0;
   const orderBy = plan?.order.suppliers.flatMap((s) => (s.orderBy ? [s.orderBy] : [])).sort()[0];
   const log = document.log?.length ?? 0;
@@ -63,22 +67,28 @@ export function strataOf(
     },
     vessel: {
       says: plan ? `${volume(plan.survey.waterLineL)} at the line` : '',
+      isPending: !plan,
       filled: 0.5 + 0.5 * noted,
     },
-    bench: {
-      says: drawn ? (stops ? `${stops} ${stops === 1 ? 'finding' : 'findings'}` : 'sound') : 'empty',
-      filled: drawn ? (stops ? 0.7 : 1) : 0,
-    },
-    planting: { says: plugs ? `${plugs} plugs` : 'nothing planted', filled: plugs ? 1 : 0 },
-    'take-off': { says: priced === 1 ? 'priced' : `${Math.round(priced * 100)} % priced`, filled: priced },
-    order: {
+    bench: drawn
+      ? known({
+          says: stops ? `${stops} ${stops === 1 ? 'finding' : 'findings'}` : 'sound',
+          filled: stops ? 0.7 : 1,
+        })
+      : { says: 'empty', filled: 0 },
+    planting: known({ says: plugs ? `${plugs} plugs` : 'nothing planted', filled: plugs ? 1 : 0 }),
+    'take-off': known({
+      says: priced === 1 ? 'priced' : `${Math.round(priced * 100)} % priced`,
+      filled: priced,
+    }),
+    order: known({
       says: sent.confirmed
         ? `${sent.confirmed} of ${suppliers} confirmed`
         : orderBy
           ? `by ${shortDay(orderBy)}`
           : 'nothing to order',
       filled: suppliers ? sent.confirmed / suppliers : 0,
-    },
+    }),
     build: { says: `${shortDay(brief.buildDay)}, ${daysAway(brief.buildDay)}`, filled: drawn ? 0.5 : 0 },
     handover: { says: '8 weeks', filled: brief.schools?.water ? 0.5 : 0.2 },
     log: { says: log ? `${log} ${log === 1 ? 'note' : 'notes'}` : '', filled: log ? 0.3 : 0 },

@@ -83,6 +83,16 @@ describe('figures', () => {
     );
   });
 
+  it('are never less than nothing where they round to nothing', () => {
+    const { said } = useFigures();
+    usePreferences().units = 'metric';
+    expect([said(-0, 'plug', 0), said(-0.004, 'L', 2), said(-0.4, 'kg', 0)]).toEqual([
+      '0 plugs',
+      '0.00 L',
+      '0 kg',
+    ]);
+  });
+
   it('say one plug and two plugs, and money with its currency', () => {
     const f = useFigures();
     usePreferences().units = 'metric';

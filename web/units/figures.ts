@@ -24,7 +24,8 @@ export function decimal(value: number, places: number): string {
       places,
       new Intl.NumberFormat(undefined, { minimumFractionDigits: places, maximumFractionDigits: places }),
     );
-  return formats.get(places)!.format(value);
+  // What rounds to nothing is nothing, never less than nothing.
+  return formats.get(places)!.format(rounded(value, places) || 0);
 }
 
 const plainFormats = new Map<number, Intl.NumberFormat>();

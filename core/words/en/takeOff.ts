@@ -91,4 +91,6 @@ export const TAKE_OFF = {
   'first.fill.kept': 'less the old water that stays or is kept',
   'conditioner.dose': '{dose} mL for each {litres}',
   'label.decides': 'the label decides',
+  'cost.material': '{cost}',
+  'cost.material.more': '{cost} and {count, plural, one {# line} other {# lines}} without a price',
 } as const;

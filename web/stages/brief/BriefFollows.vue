@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { materialCost } from '../../../core/takeoff/cost';
 import { computed } from 'vue';
 import { endsOf } from '../../../core/buildDay/buildPlan';
 import { firstToOrder } from '../../../core/ordering/order';
@@ -51,7 +52,7 @@ const follows = computed(() => {
     },
     {
       about: 'Material',
-      says: `${money(p.takeOff.totalMinor, doc.currency)}${budgetMinor ? ` of ${money(budgetMinor, doc.currency)}` : ''}, from the bench as it is now.`,
+      says: `${f.words(materialCost(p.takeOff, doc.currency))}${budgetMinor ? `, ${money(budgetMinor, doc.currency)} agreed` : ''}, from the bench as it is now.`,
     },
   ].filter((s) => s.says);
 });

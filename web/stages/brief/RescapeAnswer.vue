@@ -98,7 +98,7 @@ const set = (part: Partial<Rescape>) => edit.brief('rescape', { ...rescape.value
         @update:model-value="(x) => set({ filterCleaned: Boolean(x) || undefined })"
       />
       <FigureField
-        label="tubs to wait in"
+        label="water to wait in"
         kind="volume"
         optional
         :value="rescape.holdingL"

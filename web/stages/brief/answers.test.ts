@@ -84,7 +84,7 @@ describe('a running tank', () => {
     expect(stays()).toEqual([...before, 'stone'].sort());
     await shown.click('[data-tick="stone"]');
     expect(stays()).toEqual(before);
-    await shown.fill('tubs to wait in', '60');
+    await shown.fill('water to wait in', '60');
     expect(brief().rescape!.holdingL).toBe(60);
     expect(shown.words()).toMatch(/animal-welfare law applies/);
     await shown.click('[data-tick="new"]');

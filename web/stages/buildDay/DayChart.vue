@@ -74,7 +74,7 @@ const laneHeight = (l: Lane) => Math.max(52, (l.toMin - l.fromMin) * PX_PER_MIN.
 const laneX = (kind: Lane['kind']) =>
   LEFT + people.value * columnW.value + 6 + lanes.value.indexOf(kind) * (LANE_W.value + 8);
 const hoursOf = (min: number) =>
-  min >= 60 ? `${Math.floor(min / 60)} h ${String(min % 60).padStart(2, '0')}` : `${min} min`;
+  min < 60 ? `${min} min` : `${Math.floor(min / 60)} h${min % 60 ? ` ${String(min % 60).padStart(2, '0')}` : ''}`; // prettier-ignore
 </script>
 
 <template>
@@ -139,7 +139,7 @@ const hoursOf = (min: number) =>
         <div class="wait" :class="l.kind">
           <span
             >{{ words(l.what) }} {{ hoursOf(l.toMin - l.fromMin)
-            }}<template v-if="l.limitMin"> of {{ l.limitMin }}</template
+            }}<template v-if="l.limitMin"> of {{ hoursOf(l.limitMin) }}</template
             ><template v-if="l.kind === 'plants'">, mist each 10 min</template></span
           >
         </div>

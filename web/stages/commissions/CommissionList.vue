@@ -117,8 +117,14 @@ const take = (picked: File | undefined) =>
     await load();
   });
 
-const remove = (row: Listed) =>
+/** A commission whose orders are with suppliers, which removing it would not withdraw: it is asked once. */
+const asking = ref<{ row: Listed; orders: number }>();
+const remove = (row: Listed, isMeant = false) =>
   attempt(async () => {
+    const { orders } = isMeant ? { orders: [] } : await api.orders(row.id);
+    const sent = orders.filter((o) => o.state !== 'refused' && o.state !== 'unreachable').length;
+    asking.value = sent > 0 ? { row, orders: sent } : undefined;
+    if (asking.value) return;
     await api.remove(row.id);
     justRemoved.value = row;
     await load();
@@ -224,6 +230,12 @@ useCommands([
       {{ justRemoved.title }} is removed.
       <button class="act" @click="bringBack(justRemoved)">Bring it back</button>
     </p>
+    <p v-if="asking" class="removed" role="alert" data-test="remove-ordered">
+      {{ asking.orders === 1 ? 'An order' : `${asking.orders} orders` }} of {{ asking.row.title }}
+      {{ asking.orders === 1 ? 'is' : 'are' }} with suppliers. Removing it withdraws none of them.
+      <button class="act" @click="remove(asking.row, true)">Remove it all the same</button>
+      <button class="act" @click="asking = undefined">Leave it</button>
+    </p>
     <ul v-if="list">
       <CommissionRow
         v-for="row in list"
@@ -236,8 +248,14 @@ useCommands([
     </ul>
     <p ref="end" class="quiet end" data-test="count">{{ count }}</p>
     <p v-if="list?.length === 0" class="empty">
-      {{ search ? 'No commission has all of these words.' : 'No commission yet.' }}
-      <button v-if="!search" class="act" @click="create">Begin one with the brief</button>
+      {{
+        search
+          ? 'No commission has all of these words.'
+          : removedToo
+            ? 'Nothing was removed in the last 30 days.'
+            : 'No commission yet.'
+      }}
+      <button v-if="!search && !removedToo" class="act" @click="create">Begin one with the brief</button>
     </p>
   </div>
 </template>

@@ -1,3 +1,4 @@
+import { withoutPrice } from '../../../core/takeoff/cost';
 import { firstToOrder } from '../../../core/ordering/order';
 import type { Said } from '../../../core/words/text';
 import type { Commission, Option } from '../../../core/commission/schema';
@@ -35,6 +36,7 @@ export function figuresOf(plan: ShownPlan, option: Option, doc: Commission, says
   const first = firstToOrder(order)?.orderBy;
   const gas = gasCostOf(doc);
   const settle = findings.filter((x) => x.severity !== 'note');
+  const unpriced = withoutPrice(takeOff).length;
   return [
     { name: 'Free water', text: says.volume(survey.freeWaterL), below: `${says.volume(survey.bedL)} of bed` },
     {
@@ -46,7 +48,7 @@ export function figuresOf(plan: ShownPlan, option: Option, doc: Commission, says
     {
       name: 'Material',
       text: says.money(takeOff.totalMinor),
-      below: gas ? `and ${says.money(gas)} for CO2` : '',
+      below: [gas ? `and ${says.money(gas)} for CO2` : '', unpriced ? `${unpriced} without a price` : ''].filter(Boolean).join('; '), // prettier-ignore
     },
     {
       name: 'Order by',

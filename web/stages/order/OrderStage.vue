@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { useIntervalFn } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
+import { materialCost } from '../../../core/takeoff/cost';
+import PendingWords from '../../design/PendingWords.vue';
 import { api, type SentOrder } from '../../document/api';
 import FileLink from '../../document/FileLink.vue';
 import { useCommission } from '../../document/commissionStore';
 import { longDay, today } from '../../units/days';
-import { money } from '../../units/figures';
+import { useFigures } from '../../units/figures';
 import { useFrame } from '../../frame/planKey';
 import OrderTimeline from './OrderTimeline.vue';
 import SupplierOrderCard from './SupplierOrderCard.vue';
@@ -13,6 +15,7 @@ import { usePreferences } from '../../units/preferences';
 
 const commission = useCommission();
 const preferences = usePreferences();
+const { words } = useFigures();
 const { plan, orders, reloadOrders } = useFrame();
 const fault = ref('');
 const print = () => window.print();
@@ -55,6 +58,7 @@ async function send(supplier: string): Promise<void> {
       >
     </header>
     <p v-if="fault" class="late" role="alert">{{ fault }}</p>
+    <PendingWords v-if="!order" says="Working out what is needed, and by when…" />
     <template v-if="order">
       <OrderTimeline :order="order" :beforehand="plan!.build.beforehand" />
       <SupplierOrderCard
@@ -67,10 +71,10 @@ async function send(supplier: string): Promise<void> {
         @send="send(s.supplier)"
       />
       <p v-if="order.unpriced.length" class="quiet">
-        Not in the catalogue, to be had otherwise: {{ order.unpriced.join(', ') }}.
+        Not in the catalogue, to be had otherwise: {{ order.unpriced.map((u) => words(u.name)).join('; ') }}.
       </p>
       <p class="total">
-        Material <b class="fig">{{ money(order.totalMinor, commission.document!.currency) }}</b>
+        Material <b class="fig">{{ words(materialCost(plan!.takeOff, commission.document!.currency)) }}</b>
       </p>
     </template>
   </div>

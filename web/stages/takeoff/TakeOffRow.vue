@@ -43,6 +43,11 @@ const from = computed(() => {
     [names.join(', '), own].filter(Boolean).join('; ') || (props.line.priced ? '' : 'not in the catalogue')
   );
 });
+/** Money where packs are bought; what nobody has priced costs something, too. */
+const price = computed(() => {
+  if (props.line.packs.length > 0) return money(props.line.priceMinor, props.commission.currency);
+  return !props.line.priced && props.line.needed.value > 0 ? 'no price' : '–';
+});
 const figure = (value: number, unit: string) => f.shown(value, unit, unit === 'm²' ? 3 : undefined);
 const measured = computed(() => figure(props.line.measured.value, props.line.measured.unit));
 const needed = computed(() => figure(props.line.needed.value, props.line.needed.unit));
@@ -77,7 +82,7 @@ const signed = (value: number, unit: string) => {
     <td class="right" :class="{ late }">
       {{ orderBy ? shortDay(orderBy) : '' }}<template v-if="late">, too late</template>
     </td>
-    <td class="right">{{ money(line.priceMinor, commission.currency) }}</td>
+    <td class="right" :class="{ quiet: !line.packs.length }">{{ price }}</td>
   </tr>
   <tr v-if="open" class="workings" data-test="workings">
     <td colspan="7">

@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { orderByOf } from '../../../core/ordering/order';
+import { materialCost } from '../../../core/takeoff/cost';
 import type { LineKind, TakeOffLine } from '../../../core/takeoff/line';
 import { api } from '../../document/api';
 import FileLink from '../../document/FileLink.vue';
 import { useCommission } from '../../document/commissionStore';
-import { money, useFigures } from '../../units/figures';
+import { useFigures } from '../../units/figures';
 import { openLine } from '../../frame/openLine';
+import PendingWords from '../../design/PendingWords.vue';
 import { useFrame } from '../../frame/planKey';
 import TakeOffRow from './TakeOffRow.vue';
 
@@ -71,6 +73,7 @@ const late = computed(
       <FileLink class="csv" :href="api.file(commission.id, 'takeoff.csv', commission.optionId)">CSV</FileLink>
       <router-link class="act" :to="`/c/${commission.id}/order`">Order {{ packCount }} packs →</router-link>
     </header>
+    <PendingWords v-if="!plan" says="Measuring what is drawn…" />
     <table v-if="plan">
       <thead>
         <tr>
@@ -105,7 +108,7 @@ const late = computed(
         <tr>
           <td colspan="6" class="right">material, without labour</td>
           <td class="right">
-            <b class="fig">{{ money(plan.takeOff.totalMinor, doc.currency) }}</b>
+            <b class="fig">{{ f.words(materialCost(plan.takeOff, doc.currency)) }}</b>
           </td>
         </tr>
       </tfoot>

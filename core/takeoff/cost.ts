@@ -1,0 +1,14 @@
+import { say, type Text } from '../words/text';
+import type { TakeOff } from './takeOff';
+
+/** Lines of which something is needed that the catalogue has no price for. */
+export function withoutPrice({ lines }: Pick<TakeOff, 'lines'>): TakeOff['lines'] {
+  return lines.filter((l) => !l.priced && l.needed.value > 0);
+}
+
+/** What the material costs, and how many lines are not in that sum: a total never stands for what nobody has priced. */
+export function materialCost(takeOff: TakeOff, currency: string): Text {
+  const cost = { minor: takeOff.totalMinor, currency };
+  const count = withoutPrice(takeOff).length;
+  return count === 0 ? say('cost.material', { cost }) : say('cost.material.more', { cost, count });
+}

@@ -1,0 +1,21 @@
+<script setup lang="ts">
+/** What stands where nothing is known yet: nothing for a moment, then what is being done. */
+defineProps<{ says: string }>();
+</script>
+
+<template>
+  <p class="pending quiet" role="status">{{ says }}</p>
+</template>
+
+<style scoped>
+.pending {
+  padding: 18px 0;
+  /* Shorter waits are over before anybody could read it. */
+  animation: come 0.2s 0.3s both;
+}
+@keyframes come {
+  from {
+    opacity: 0;
+  }
+}
+</style>
