@@ -21,7 +21,8 @@ interface Edge {
 /** Tasks by what they do; every other word of a rule is the id of one task. */
 const GROUPS = {
   /** Hands or water in the tank, or anything that is carried to it. */
-  'in-tank': (id) => !['protect', 'unpack', 'holding', 'drain', 'strip', 'wash', 'rinse'].includes(id),
+  'in-tank': (id) =>
+    !['protect', 'unpack', 'leaving', 'holding', 'drain', 'strip', 'wash', 'rinse'].includes(id),
   hardscape: (id) => ['floor-stones', 'stones', 'wood', 'wiggle'].includes(id),
   poured: (id, of) => of.pours.has(id) || ['filler', 'soil'].includes(id),
   /** Everything that is planted in or stood on: what is only looked at is not of it. */
@@ -53,7 +54,8 @@ interface Habits {
 
 const RULES: readonly Rule[] = [
   // The room, what lives in the tank, the old scape.
-  [['protect'], ['in-tank', 'holding', 'drain', 'strip'], say('why.protect')],
+  [['protect'], ['in-tank', 'leaving', 'holding', 'drain', 'strip'], say('why.protect')],
+  [['leaving'], ['holding', 'drain', 'strip'], say('why.leaving')],
   [['holding'], ['drain', 'strip'], say('why.holding')],
   [['drain'], ['strip', 'in-tank'], say('why.drain')],
   [['strip'], ['in-tank'], say('why.strip')],

@@ -56,6 +56,8 @@ export const RATES = {
   floater: 0.2,
   /** Rescape: tubs set up, each animal caught, the tank emptied and each litre siphoned. */
   holding: 20,
+  /** Boxes and bags made ready for those that leave. */
+  leaving: 10,
   perAnimal: 1.5,
   drain: 8,
   strip: 30,

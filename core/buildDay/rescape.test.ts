@@ -31,6 +31,28 @@ describe('a rescape', () => {
     expect(of('holding').detail).toMatch(/not cleaned today/);
   });
 
+  it('has those that leave caught first, for good: they neither wait nor come back nor are judged', () => {
+    const leaver = { species: 'pterophyllum-scalare', count: 3, present: true, leaves: true };
+    const { tasks, lanes } = planned({ brief: { rescape: { stays: ['plants', 'water'], filterKept: true, animals: 'tubs' }, livestock: [...livestock, leaver] } }); // prettier-ignore
+    const of = (id: string) => tasks.find((t) => t.id === id)!;
+    expect(of('leaving')).toMatchObject({
+      title: '3 animals leave',
+      because: { protect: 'Nothing is carried over a bare floor.' },
+    });
+    expect(of('leaving').detail).toMatch(/^3 Pterophyllum scalare: caught .* never set free$/);
+    for (const id of ['holding', 'drain', 'strip'])
+      expect(of(id).startMin).toBeGreaterThanOrEqual(of('leaving').endMin);
+    expect(of('holding').title).toMatch(/^8 animals/);
+    expect(lanes.some((l) => l.kind === 'animals')).toBe(true);
+    const alone = planned({ brief: { rescape, livestock: [leaver] } });
+    expect(alone.tasks.map((t) => t.id)).toContain('leaving');
+    for (const id of ['holding', 'return']) expect(alone.tasks.map((t) => t.id)).not.toContain(id);
+    // A tank of 600 is no tank for them: that is why they go, and nobody says it of them any more.
+    const s = scape();
+    const doc = parsed({ ...s, brief: { ...s.brief, rescape, livestock: [leaver] } });
+    expect(plan(doc).findings.filter((f) => f.id.startsWith('livestock'))).toEqual([]);
+  });
+
   it('says of the filter what was said of its media', () => {
     const holding = (more: object) => planned({ brief: { rescape: { ...rescape, ...more }, livestock } }).tasks.find((t) => t.id === 'holding')!.detail; // prettier-ignore
     expect(holding({ filterCleaned: true, filterRinsed: 'tank-water' })).toMatch(

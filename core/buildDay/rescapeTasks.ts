@@ -1,4 +1,5 @@
-import { everythingStays, STAYING_PARTS } from '../commission/usual';
+import { animalsOf, everythingStays, STAYING_PARTS } from '../commission/usual';
+import { speciesIn } from '../livestock/known';
 import { inLitres, inMm } from '../words/measure';
 import { PRACTICE, say, type Text } from '../words/text';
 import { CAUTIONS } from './cautions';
@@ -40,9 +41,34 @@ export function strippingTasks(job: Job): Step[] {
   if (!job.commission.brief.rescape) return [];
   const work = workOf(job);
   return [
+    ...leavingTasks(job),
     ...(job.waiting ? [holding(job, job.waiting)] : []),
     ...(work.drained ? [drain(job)] : []),
     ...(work.stripped ? [strip(job)] : []),
+  ];
+}
+
+/** Animals that go elsewhere for good, caught while the water is high and clear. */
+function leavingTasks({ commission, size }: Job): Step[] {
+  const { leaving } = animalsOf(commission.brief);
+  const count = leaving.reduce((sum, s) => sum + s.count, 0);
+  if (count === 0) return [];
+  const named = leaving.map((s) => say('leaving.some', { count: s.count, animal: speciesIn(commission, s.species)?.name ?? s.species })); // prettier-ignore
+  return [
+    {
+      id: 'leaving',
+      phase: 'prepare',
+      title: say('leaving.title', { count }),
+      short: say('leaving.short'),
+      detail: say('leaving.detail', { animals: named }),
+      minutes: RATES.leaving * size + count * RATES.perAnimal,
+      people: 1,
+      caution: CAUTIONS.welfare,
+      workings: [
+        step(say('step.animals'), count, 'animal'),
+        step(say('step.each'), RATES.perAnimal, 'min', PRACTICE),
+      ],
+    },
   ];
 }
 

@@ -70,6 +70,8 @@ export const stockSchema = z.looseObject({
   species: id,
   count: z.number().int().min(1).max(1_000),
   present: z.boolean().optional(),
+  /** It lives in the tank now and goes elsewhere for good when the work begins. */
+  leaves: z.boolean().optional(),
   /** Weeks or days after the build when it is wished for: animals come in stages. */
   laterDays: laterDays.optional(),
 });

@@ -36,10 +36,25 @@ export function everythingStays({ rescape }: Pick<Brief, 'rescape'>): boolean {
   return rescape !== undefined && STAYING_PARTS.every((part) => rescape.stays.includes(part));
 }
 
+type Stock = NonNullable<Brief['livestock']>;
+
+/** The animals of a brief: those that live in it and stay, those that are to come, those that leave for good. */
+export function animalsOf({ livestock = [] }: Pick<Brief, 'livestock'>): {
+  here: Stock;
+  coming: Stock;
+  leaving: Stock;
+} {
+  const there = livestock.filter((s) => s.present);
+  return {
+    here: there.filter((s) => !s.leaves),
+    coming: livestock.filter((s) => !s.present),
+    leaving: there.filter((s) => s.leaves),
+  };
+}
+
 /** True where animals live through work that takes something of their tank away. */
 export function livesThrough(brief: Pick<Brief, 'rescape' | 'livestock'>): boolean {
-  const lived = (brief.livestock ?? []).some((s) => s.present);
-  return brief.rescape !== undefined && !everythingStays(brief) && lived;
+  return brief.rescape !== undefined && !everythingStays(brief) && animalsOf(brief).here.length > 0;
 }
 
 /** Where animals of a running tank are while it is worked on. */
@@ -49,11 +64,9 @@ export type WaitWhere = 'stay' | 'tubs' | 'elsewhere';
  * As it was said; otherwise in tubs where the bed under them goes, and in what water is left where it stays. Undefined for
  * a tank that does not run, or in which none lives.
  */
-export function waitingOf({
-  rescape,
-  livestock = [],
-}: Pick<Brief, 'rescape' | 'livestock'>): WaitWhere | undefined {
-  if (!rescape || !livestock.some((s) => s.present)) return undefined;
+export function waitingOf(brief: Pick<Brief, 'rescape' | 'livestock'>): WaitWhere | undefined {
+  const { rescape } = brief;
+  if (!rescape || animalsOf(brief).here.length === 0) return undefined;
   return rescape.animals ?? (rescape.stays.includes('substrate') ? 'stay' : 'tubs');
 }
 

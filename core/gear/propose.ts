@@ -1,6 +1,6 @@
 import { plantOf } from '../catalogue/entries';
 import { CO2_PARTS } from '../commission/primitives';
-import { filterStateOf } from '../commission/usual';
+import { animalsOf, filterStateOf } from '../commission/usual';
 import type { Commission, Material, Origin } from '../commission/schema';
 import { speciesIn } from '../livestock/known';
 import { rounded } from '../units/quantity';
@@ -124,7 +124,7 @@ function gasWishes({ co2, co2CostMinor, rescape }: Commission['brief']): Wish[] 
 /** What belongs to the vessel: under it, behind it, on it. A tank that stands has its own. */
 function vesselWishes(commission: Asked, { freeWaterL }: Need): Wish[] {
   const { brief, vessel } = commission;
-  const jumps = (brief.livestock ?? []).some((s) => speciesIn(commission, s.species)?.jumps);
+  const jumps = keptAnimals(brief).some((s) => speciesIn(commission, s.species)?.jumps);
   const lid: Wish[] = jumps && !vessel.lid ? [{ id: 'lid', kind: 'lid', watts: 0 }] : [];
   if (brief.rescape) return lid;
   return [
@@ -138,11 +138,17 @@ function vesselWishes(commission: Asked, { freeWaterL }: Need): Wish[] {
   ];
 }
 
+/** Animals that live in it afterwards. */
+function keptAnimals(brief: Commission['brief']) {
+  const { here, coming } = animalsOf(brief);
+  return [...here, ...coming];
+}
+
 /** What the client keeps it with. */
 function keepersWishes({ brief }: Asked): Wish[] {
   return [
     { id: 'test-kit', kind: 'test-kit', watts: 0 },
-    ...((brief.livestock ?? []).length > 0 ? [{ id: 'food', kind: 'food' as const, watts: 0 }] : []),
+    ...(keptAnimals(brief).length > 0 ? [{ id: 'food', kind: 'food' as const, watts: 0 }] : []),
   ];
 }
 

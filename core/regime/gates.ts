@@ -1,5 +1,5 @@
 import { dayPlus, type Day } from '../calendar/day';
-import { filterStateOf, waterSchoolOf } from '../commission/usual';
+import { animalsOf, filterStateOf, waterSchoolOf } from '../commission/usual';
 import type { Commission } from '../commission/schema';
 import { speciesIn } from '../livestock/known';
 import { say, type Text } from '../words/text';
@@ -34,8 +34,9 @@ export function gatesOf(
   read: NitrogenRead,
 ): Gates | undefined {
   const { brief } = commission;
+  const { coming } = animalsOf(brief);
+  // Of whom nobody has said anything it is said when they could come; those that leave say that somebody did.
   const stock = brief.livestock ?? [];
-  const coming = stock.filter((s) => !s.present);
   if (stock.length > 0 && coming.length === 0) return undefined;
   const kinds = coming.map((s) => speciesIn(commission, s.species)?.kind ?? 'fish');
   const wanted = {

@@ -87,6 +87,7 @@ const animal = fc.record({
   species: fc.constantFrom('nematobrycon-palmeri', 'neocaridina-davidi', 'paracheirodon-axelrodi'),
   count: fc.integer({ min: 6, max: 20 }),
   present: fc.boolean(),
+  leaves: fc.boolean(),
   laterDays: later,
 });
 
@@ -188,7 +189,7 @@ export function jobDocument(job: DrawnJob, named: Naming = PLAIN): Commission {
       schools: job.schools,
       rescape: job.rescape,
       filter: job.filter && here(job.filter as object),
-      livestock: job.livestock.map((a) => ({ ...a, present: running && a.present })),
+      livestock: job.livestock.map((a) => ({ ...a, present: running && a.present, leaves: running && a.present && a.leaves })),
       care: job.co2FromDay === undefined ? undefined : { co2FromDay: job.co2FromDay },
     },
     site: { devices, roomC: [18, 25] },

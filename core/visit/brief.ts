@@ -1,3 +1,4 @@
+import { animalsOf } from '../commission/usual';
 import { daysFrom } from '../calendar/day';
 import type { Commission } from '../commission/schema';
 import type { Finding } from '../words/finding';
@@ -74,9 +75,9 @@ function sunFindings({ brief }: Commission): Finding[] {
 const MOST_LOST = 0.3;
 
 function rescapeFindings(commission: Commission, survey: Survey): Finding[] {
-  const { rescape, livestock = [] } = commission.brief;
+  const { rescape } = commission.brief;
   if (!rescape) return [];
-  const present = livestock.filter((s) => s.present);
+  const present = animalsOf(commission.brief).here;
   const at = { field: 'brief.rescape' };
   const found: Finding[] = [];
   const gone = biofilterOf(commission, survey).filter((p) => p.lost);

@@ -1,3 +1,4 @@
+import { animalsOf } from '../commission/usual';
 import { plantOf } from '../catalogue/entries';
 import { materialOf, optionOf } from '../commission/lookup';
 import type { Commission } from '../commission/schema';
@@ -18,7 +19,8 @@ export interface LivestockPlan {
 
 /** Animals of which nothing, or not everything, is known: what is not judged is said. */
 function unknownFindings(commission: Commission): Finding[] {
-  return (commission.brief.livestock ?? []).flatMap(({ species, count }): Finding[] => {
+  const { here, coming } = animalsOf(commission.brief);
+  return [...here, ...coming].flatMap(({ species, count }): Finding[] => {
     const base = { severity: 'note' as const, at: { field: 'brief.livestock', animals: [species] } };
     const known = speciesIn(commission, species);
     const missing = unknownOf(commission, species);

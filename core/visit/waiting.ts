@@ -1,5 +1,5 @@
 import type { Commission } from '../commission/schema';
-import { everythingStays, roomOf, waitingOf, type WaitWhere } from '../commission/usual';
+import { animalsOf, everythingStays, roomOf, waitingOf, type WaitWhere } from '../commission/usual';
 import { firstFill } from '../filling/firstFill';
 import { waterTarget } from '../filling/filling';
 import { gearThere, isBought } from '../gear/gear';
@@ -49,7 +49,7 @@ export function waitingAnimals(commission: Commission, survey: Survey): Waiting 
   if (!rescape || !where) return undefined;
   const fill = firstFill(commission, survey);
   if (everythingStays(brief) && fill.drainedL < 0.5) return undefined;
-  const present = (brief.livestock ?? []).filter((s) => s.present);
+  const present = animalsOf(brief).here;
   const fishCm = grownFishMm(keptOf(commission, (s) => s.present === true)) / 10;
   const wantedL = Math.max(LEAST_TUB_L, fishCm * HOLDING_L_PER_CM);
   const litres = where === 'tubs' ? (rescape.holdingL ?? wantedL) : where === 'stay' ? fill.remainsL : 0;

@@ -1,6 +1,7 @@
 import { whyNotEarlier } from '../../buildDay/whyNot';
 import { daysFrom, dayPlus } from '../../calendar/day';
 import { optionOf } from '../../commission/lookup';
+import { animalsOf } from '../../commission/usual';
 import { pieceOrigin } from '../../commission/origin';
 import { gasFromDay, gearOf, lateDevices, unpackedDevices } from '../../gear/gear';
 import { bacteriaDays } from '../../regime/bacteria';
@@ -23,6 +24,16 @@ export const DAY: Agreements = {
       ...first.filter((t) => !out || t.startMin < out.endMin),
       ...(Boolean(back) === (waiting.where === 'tubs') && comesBack === (waiting.where === 'elsewhere') ? [] : [[waiting.where, back, comesBack]]), // prettier-ignore
       ...(waiting.where !== 'elsewhere' && task(c, 'fill') && c.p.build.lanes.filter((l) => l.kind === 'animals').length !== 1 ? ['no clock'] : []), // prettier-ignore
+    ];
+  },
+  'who leaves is caught before anything is stirred, and is neither waited for nor in the guide': (c) => {
+    const { leaving, here } = animalsOf(c.doc.brief);
+    const [out, back] = [task(c, 'leaving'), task(c, 'holding')];
+    const first = ['holding', 'drain', 'strip'].flatMap((id) => task(c, id) ?? []);
+    return [
+      ...(Boolean(out) === leaving.length > 0 ? [] : [[out, leaving]]),
+      ...first.filter((t) => out && t.startMin < out.endMin),
+      ...(back && here.length === 0 ? [back] : []),
     ];
   },
   'every task starts when what it needs is done and has cured': (c) =>

@@ -1,3 +1,4 @@
+import { animalsOf } from '../../commission/usual';
 import { daysFrom } from '../../calendar/day';
 import { plan, type Plan } from '../../pipeline/plan';
 import { jobDocument } from '../anyJob';
@@ -6,7 +7,7 @@ import { words, careDays, events, TODAY, type Agreements } from './planned';
 /** What the guide and the findings say. */
 export const GUIDE: Agreements = {
   'animals that live in it are not told to come, and those that come come when they may': (c) => {
-    const coming = (c.doc.brief.livestock ?? []).filter((s) => !s.present);
+    const { coming } = animalsOf(c.doc.brief);
     const { stock } = c.p.care;
     const all = c.doc.brief.livestock ?? [];
     if (all.length > 0 && coming.length === 0) return stock || events(c).some(([, e]) => /may come/.test(e)) ? ['told to come'] : []; // prettier-ignore

@@ -187,6 +187,11 @@ export const BUILD = {
   'drain.detail.partly.kept':
     'to {height} on the glass; {litres} into {count, plural, one {one tub} other {# tubs}} of {tub}, covered',
   'strip.title.parts': 'Take out: {goes}',
+  'leaving.title': '{count, plural, one {# animal leaves} other {# animals leave}}',
+  'leaving.short': 'Animals that leave',
+  'leaving.some': '{count} {animal}',
+  'leaving.detail':
+    '{animals}: caught while the water is high, in their own water, boxes full of air, dark and warm, to whoever takes them; never set free',
   'holding.tubs.title': '{count, plural, one {# animal} other {# animals}} into their own water',
   'holding.tubs.short': 'Animals into tubs',
   'holding.tubs.detail':
@@ -235,6 +240,7 @@ export const BUILD = {
   'why.hands': 'No hands are free before: {tasks}.',
   'why.protect': 'Nothing is carried over a bare floor.',
   'why.unpack': 'What is not laid out is looked for with wet hands.',
+  'why.leaving': 'Whoever leaves is caught while the water is high and clear.',
   'why.holding': 'Nothing is stirred while animals are in it.',
   'why.drain': 'It is done where the water has gone down.',
   'why.strip': 'What goes is out of the way first.',

@@ -147,6 +147,15 @@ function remove(i: number): void {
               />
               lives in it</label
             >
+            <label v-if="rescape && r.entry.present" class="there"
+              ><input
+                type="checkbox"
+                :checked="r.entry.leaves"
+                :aria-label="`${r.s.name} leaves`"
+                @change="set(r.i, { leaves: !r.entry.leaves || undefined })"
+              />
+              leaves</label
+            >
           </td>
           <td>
             <svg :width="W" height="26" role="img" :aria-label="`${r.s.tempC.join(' to ')} °C`">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { filterStateOf } from '../../../core/commission/usual';
+import { animalsOf, filterStateOf } from '../../../core/commission/usual';
 import type { Brief } from '../../../core/commission/schema';
 import { useCommission } from '../../document/commissionStore';
 import { useDocEdit } from '../../document/docEdit';
@@ -56,7 +56,7 @@ const ANIMALS = [
 ] as const;
 type FilterState = (typeof FILTERS)[number]['value'];
 const brief = computed(() => commission.document!.brief);
-const anyThere = computed(() => (brief.value.livestock ?? []).some((s) => s.present));
+const anyThere = computed(() => animalsOf(brief.value).here.length > 0);
 const setFilter = ([state]: FilterState[]) =>
   edit.brief('filter', state ? { ...brief.value.filter, state } : undefined);
 const setKept = (percent: number | undefined) =>
