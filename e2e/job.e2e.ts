@@ -86,7 +86,10 @@ describe('a second-hand tank', () => {
     // What stands there is listed; the media, the gas and what else is missing are proposed and can be had.
     for (let n = 0; n < 4; n++) {
       await hand().touch('[data-test="device"]');
+      const there = await b.page.$$eval('[data-test="device"]', (all) => all.length);
       await b.at.clickText('.device', 'Take away');
+      // What is pressed next is of the list as it is then.
+      await b.page.waitForFunction((was) => document.querySelectorAll('[data-test="device"]').length < was, {}, there); // prettier-ignore
     }
     await hand().touch('[data-test="usual-devices"]');
     await b.at.until('main', (w) => /plugs?, \d+ W/.test(w));
