@@ -7,7 +7,7 @@ import { lineOf, type TakeOffLine } from './line';
 /** A line for each article of gear that is bought; a device that is no article has a line without a price. */
 export function gearLines(commission: Commission): TakeOffLine[] {
   const bought = gearOf(commission).filter(isBought);
-  const maturing = new Set(mediaToMature(commission));
+  const maturing = new Set(mediaToMature(commission).map((g) => g.id));
   const ids = [...new Set(bought.map((d) => d.article?.id ?? `gear-${d.id}`))];
   return ids.map((id) => {
     const own = bought.filter((d) => (d.article?.id ?? `gear-${d.id}`) === id);
@@ -19,7 +19,7 @@ export function gearLines(commission: Commission): TakeOffLine[] {
       measured: { value: own.length, unit: 'piece' },
       needed: { value: own.length, unit: 'piece' },
       packs: article?.packs,
-      ...(own.some((d) => maturing.has(d)) ? { ahead: 'matures' as const, aheadDays: MATURE_DAYS } : {}),
+      ...(own.some((d) => maturing.has(d.id)) ? { ahead: 'matures' as const, aheadDays: MATURE_DAYS } : {}),
       workings: [
         { step: say('gear.listed'), value: own.length, unit: 'piece', note: say('gear.listed.note') },
       ],

@@ -32,6 +32,7 @@ const SMALL_THINGS = [
   { id: 'cond', kind: 'conditioner', name: 'Conditioner', dosePer100L: 25 },
   { id: 'bac', kind: 'bacteria', name: 'Bacteria', bacteriaPer100L: 10 },
   { id: 'liquid', kind: 'glue', name: 'Liquid glue' },
+  { id: 'rings', kind: 'equipment', gear: 'media', name: 'Ceramic rings', packs: [{ id: 'rings-1', size: 1, unit: 'piece', priceMinor: 1_200, supplier: 'yard', leadDays: 4 }] }, // prettier-ignore
   { id: 'gravel', kind: 'gravel', name: 'Gravel', bulkKgPerL: 1.5, packs: [{ id: 'gravel-5', size: 5, unit: 'kg', priceMinor: 600, supplier: 'yard', leadDays: 4 }] }, // prettier-ignore
 ];
 
@@ -175,6 +176,7 @@ export function jobDocument(job: DrawnJob, named: Naming = PLAIN): Commission {
     kind,
     id: `D-${i}`,
     name: named(`device ${kind}`, i),
+    ...(kind === 'media' ? { material: 'rings' } : {}),
     ...(kind === 'co2' && part ? { part } : {}),
     ...(late ? { arrives: '2027-01-20' } : {}),
   }));

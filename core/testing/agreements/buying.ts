@@ -56,7 +56,7 @@ export const BUYING: Agreements = {
     const listed = gearOf(c.doc);
     const media = listed.filter((g) => g.kind === 'media' && g.origin !== 'here' && !g.late);
     const isNew = filterStateOf(c.doc.brief) === 'new';
-    const late = c.p.order.suppliers.flatMap((s) => s.lines).filter((l) => l.ahead === 'matures' && l.neededOn > (begins[0]?.day ?? '')); // prettier-ignore
+    const late = c.p.order.suppliers.flatMap((s) => s.lines).filter((l) => l.line === 'rings' && isNew && media.some((g) => g.origin === 'bought') && begins.length > 0 && l.neededOn > begins[0].day); // prettier-ignore
     const aside = c.p.build.beforehand.filter((b) => b.kind === 'client' || b.kind === 'reserve');
     const own = media.filter((g) => g.origin === 'stock' || g.origin === 'client');
     const asked = own.filter(

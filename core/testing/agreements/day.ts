@@ -36,6 +36,22 @@ export const DAY: Agreements = {
       ...(back && here.length === 0 ? [back] : []),
     ];
   },
+  'plants are set before the water comes, or through all of it where the school has that': (c) => {
+    const [fill, isFlooded] = [task(c, 'fill'), c.doc.brief.schools?.moisture === 'flooded'];
+    const rooted = c.p.build.tasks.filter((t) => t.id.startsWith('plant-'));
+    return fill && !isFlooded ? rooted.filter((t) => t.endMin > fill.startMin) : [];
+  },
+  'sand that is only looked at lies before or after the plants, as the school has it': (c) => {
+    const { sand = 'last', moisture } = c.doc.brief.schools ?? {};
+    const looked = poursOf(c.doc, c.p.survey).flatMap((q) =>
+      q.role === 'cosmetic' ? (task(c, q.task) ?? []) : [],
+    );
+    const rooted = c.p.build.tasks.filter((t) => t.id.startsWith('plant-'));
+    if (moisture === 'flooded') return [];
+    return looked.flatMap((l) =>
+      rooted.filter((t) => (sand === 'before' ? t.startMin < l.endMin : t.endMin > l.startMin)),
+    );
+  },
   'every task starts when what it needs is done and has cured': (c) =>
     c.p.build.tasks.flatMap((t) =>
       t.needs.filter((id) => {
