@@ -22,7 +22,7 @@ export const rescape: Visit = {
     await hand.animal('Mikrogeophagus ramirezi', '2');
     await hand.animal('Corydoras panda', '8');
     await hand.animal('Paracheirodon innesi', '20');
-    for (const i of [0, 1, 2]) await hand.touch('.there input', i);
+    for (const i of [0, 1, 2]) await hand.touch('[data-test="present"]', i);
     await hand.fill('Who will keep it', 'the eldest');
     await hand.fill('Time they really have', '15');
     await hand.touch('[data-tick="no"]');

@@ -143,6 +143,7 @@ function remove(i: number): void {
               ><input
                 type="checkbox"
                 :checked="r.entry.present"
+                data-test="present"
                 @change="set(r.i, { present: !r.entry.present })"
               />
               lives in it</label
