@@ -233,6 +233,7 @@ describe('a commission, from the list to the care guide', () => {
     await b.at.until('form', (w) => w.includes('is of a day ahead'));
     await b.page.click('[data-test="add-note"]');
     expect(await b.at.until('ol', (w) => w.includes('pH 6.8'))).toMatch(/19 January 2030.*water 24 °C/s);
+    await into('Note', 'half a thought');
     await b.page.click('[data-test="change-note"]');
     await into('water', '25.5');
     await b.page.click('[data-test="add-note"]');
@@ -240,6 +241,8 @@ describe('a commission, from the list to the care guide', () => {
       /19 January 2030.*pH 6.8, water 25.5 °C/s,
     );
     expect((await b.page.$$('[data-test="reading"]')).length).toBe(1);
+    // What was begun before an entry came into the form is there again.
+    expect(await b.page.$eval('[data-test="note"] textarea', (t) => (t as HTMLTextAreaElement).value)).toBe('half a thought'); // prettier-ignore
     await b.page.click('[aria-label="Undo"]');
     await b.at.until('ol', (w) => w.includes('24 °C'));
     await b.page.click('[aria-label="Undo"]');

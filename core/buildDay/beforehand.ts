@@ -1,8 +1,8 @@
 import { dayPlus } from '../calendar/day';
 import { plantOf } from '../catalogue/entries';
 import { optionOf } from '../commission/lookup';
-import { layerOrigin, namesOf, pieceOrigin, plantingOrigin } from '../commission/origin';
-import type { Commission, Joint, Option } from '../commission/schema';
+import { layerOrigin, namesOf, pieceOrigin, pieceState, plantingOrigin } from '../commission/origin';
+import type { Commission, Joint, Option, Origin } from '../commission/schema';
 import { gearOf } from '../gear/gear';
 import { gripOf } from '../hardscape/carrying';
 import { middleInTank } from '../hardscape/stability';
@@ -154,37 +154,30 @@ function ownBeforehand(commission: Commission, survey: Survey, option: Option): 
   const { brief } = commission;
   // What soaks or matures is there before it does.
   const soaking = soakingOf(commission, survey);
-  const maturing = new Set(mediaToMature(commission).map((g) => g.name));
-  const daysAhead = (id: string) =>
-    soaking.has(id)
-      ? soaking.get(id)! + ASIDE_BEFORE_SOAK
-      : maturing.has(id)
-        ? MATURE_DAYS + ASIDE_BEFORE_SOAK
-        : 0;
-  const ahead = (ids: readonly string[]) => Math.max(ASIDE_DAYS, ...ids.map((id) => daysAhead(id)));
-  const things = [
-    ...option.pieces.map((p) => ({
-      name: p.id,
-      origin: pieceOrigin(commission, p),
-    })),
+  const maturing = new Set(mediaToMature(commission).map((g) => g.id));
+  const before = (days: number | undefined) => (days === undefined ? ASIDE_DAYS : days + ASIDE_BEFORE_SOAK);
+  const things: { name: string; origin: Origin; aheadDays: number }[] = [
+    ...option.pieces.map((p) => ({ name: p.id, origin: pieceOrigin(commission, p), aheadDays: before(soaking.get(p.id)) })), // prettier-ignore
     ...option.bed.flatMap((l) =>
-      namesOf(commission, l).map((name) => ({ name, origin: layerOrigin(brief, l) })),
+      namesOf(commission, l).map((name) => ({ name, origin: layerOrigin(brief, l), aheadDays: ASIDE_DAYS })),
     ),
     ...option.plants.map((p) => ({
       name: plantOf(commission, p.plant).name,
       origin: plantingOrigin(brief, p),
+      aheadDays: ASIDE_DAYS,
     })),
     // Media that have run stay wet where they are until the day.
-    ...gearOf(commission).flatMap(({ device, kind, name }) => (device.origin && (kind !== 'media' || maturing.has(name)) ? [{ name, origin: device.origin }] : [])), // prettier-ignore
+    ...gearOf(commission).flatMap(({ id, origin, kind, name }) => {
+      if (!origin || (kind === 'media' && !maturing.has(id))) return [];
+      return [{ name, origin, aheadDays: before(maturing.has(id) ? MATURE_DAYS : undefined) }];
+    }),
   ];
-  const lives = option.plants.some((p) => plantingOrigin(brief, p) === 'client') || option.pieces.some((p) => pieceOrigin(commission, p) === 'client' && p.state === 'living'); // prettier-ignore
-  const from = (origin: 'stock' | 'client') => [
-    ...new Set(things.filter((t) => t.origin === origin).map((t) => t.name)),
-  ];
+  const lives = option.plants.some((p) => plantingOrigin(brief, p) === 'client') || option.pieces.some((p) => pieceOrigin(commission, p) === 'client' && pieceState(p, 'client') === 'living'); // prettier-ignore
   return (['stock', 'client'] as const).flatMap((origin): Beforehand[] => {
-    const own = from(origin);
-    if (own.length === 0) return [];
-    const day = dayPlus(brief.buildDay, -ahead(own));
+    const these = things.filter((t) => t.origin === origin);
+    if (these.length === 0) return [];
+    const own = [...new Set(these.map((t) => t.name))];
+    const day = dayPlus(brief.buildDay, -Math.max(ASIDE_DAYS, ...these.map((t) => t.aheadDays)));
     return origin === 'stock'
       ? [
           {

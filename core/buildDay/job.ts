@@ -10,7 +10,7 @@ import { jointsToMake } from '../takeoff/gluing';
 import { say, type Said, type Text } from '../words/text';
 import type { Working } from '../words/working';
 import { laterLayers } from '../takeoff/later';
-import { poursOf, type Pour } from '../takeoff/pours';
+import { beforeAndAfter, poursOf, type Pour } from '../takeoff/pours';
 import { waitingAnimals, type Waiting } from '../visit/waiting';
 
 /** A scape as the build sees it: what has to be poured, set and planted, and by how many. What is there is not in it. */
@@ -97,6 +97,11 @@ export function sizeFactor(brimL: number): number {
 /** Lowest spot of the bed's surface, mm; 0 where there is no bed. */
 function lowestBedMm({ field }: Survey): number {
   return field.surfaceMm.reduce((least, mm) => Math.min(least, mm), Infinity);
+}
+
+/** Layers that lie before anything is set, and those that come in around what stands. */
+export function bedHalves({ pours, stones, wood, floorStones }: Job): [Pour[], Pour[]] {
+  return beforeAndAfter(pours, stones.length + wood.length + floorStones.length > 0);
 }
 
 /** Litres of a material's kinds among what is poured. */

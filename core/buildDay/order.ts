@@ -1,7 +1,7 @@
 import type { Brief } from '../commission/schema';
-import { beforeAndAfter, type Pour } from '../takeoff/pours';
+import type { Pour } from '../takeoff/pours';
 import { say, type Text } from '../words/text';
-import type { Job } from './job';
+import { bedHalves, type Job } from './job';
 import { plantingOrder } from './plantTasks';
 import type { Step, Task } from './task';
 
@@ -143,7 +143,7 @@ function habitsOf(job: Job): Habits {
 
 /** The tasks that pour, by where they lie. */
 function layersIn(job: Job) {
-  const [before, after] = beforeAndAfter(job.pours, job.stones.length + job.wood.length + job.floorStones.length > 0); // prettier-ignore
+  const [before, after] = bedHalves(job);
   const ids = (pours: readonly Pour[]) => new Set(pours.map((p) => p.task));
   return {
     pours: ids(job.pours),
@@ -157,7 +157,7 @@ function layersIn(job: Job) {
 /** A layer lies on what is below it: each of those that come together after the one before, filler too. */
 function layerEdges(job: Job): Edge[] {
   const because = say('why.bed');
-  const [before, after] = beforeAndAfter(job.pours, job.stones.length + job.wood.length + job.floorStones.length > 0); // prettier-ignore
+  const [before, after] = bedHalves(job);
   const at = (role: Pour['role']) => job.pours.findIndex((p) => p.role === role);
   const chain = (pours: readonly Pour[]) => pours.slice(1).map((p, i): Edge => ({ first: pours[i].task, then: p.task, because })); // prettier-ignore
   const [filler, soil] = [at('filler'), at('soil')];

@@ -7,8 +7,8 @@ import { say, type Text } from '../words/text';
 import type { PieceSurvey } from '../survey/pieces';
 import { holdsBedBack } from '../survey/retains';
 import { CAUTIONS } from './cautions';
-import { each, litresOf, perLitre, step, type Job } from './job';
-import { beforeAndAfter, type Pour } from '../takeoff/pours';
+import { bedHalves, each, litresOf, perLitre, step, type Job } from './job';
+import type { Pour } from '../takeoff/pours';
 import { FIRST_SOIL_SHARE, RATES } from './rates';
 import type { Step } from './task';
 
@@ -47,13 +47,9 @@ export function bedTasks(job: Job): Step[] {
   return job.pours.filter((p) => p.role === 'bed').map((pour) => layerTask(job, pour));
 }
 
-function hasPieces({ stones, wood, floorStones }: Job): boolean {
-  return stones.length + wood.length + floorStones.length > 0;
-}
-
 /** True where part of the soil is kept back: pieces follow that stand in it and nothing lies over it before them. */
 function isSplit(job: Job): boolean {
-  const [before] = beforeAndAfter(job.pours, hasPieces(job));
+  const [before] = bedHalves(job);
   const soil = job.pours.findIndex((p) => p.role === 'soil');
   return job.stones.length + job.wood.length > 0 && !before.some((p) => job.pours.indexOf(p) > soil);
 }

@@ -1,6 +1,6 @@
 import { materialOf } from './lookup';
 import { say, type Said } from '../words/text';
-import type { Brief, Commission, Layer, Origin, Piece, Planting } from './schema';
+import type { Brief, Commission, Layer, Material, Origin, Piece, Planting } from './schema';
 
 /*
  * Where the things of a scape come from, and what follows from it. Stated once: what is bought, washed, soaked,
@@ -69,8 +69,13 @@ export function layerName(commission: Pick<Commission, 'catalogue'>, layer: Laye
 }
 
 /** True for filler in mesh bags, as it is laid unless it is poured loose. */
-export function isBagged(commission: Pick<Commission, 'catalogue'>, { material, bagged }: Layer): boolean {
-  return bagged !== false && materialOf(commission, material).kind === 'filler';
+export function isBagged(commission: Pick<Commission, 'catalogue'>, layer: Layer): boolean {
+  return liesInBags(layer, materialOf(commission, layer.material));
+}
+
+/** The same where the material is at hand. */
+export function liesInBags({ bagged }: Layer, material: Pick<Material, 'kind'> | undefined): boolean {
+  return bagged !== false && material?.kind === 'filler';
 }
 
 /** Litres of a layer that are brought: all that is poured, less what is there of it already. */

@@ -6,10 +6,9 @@ export function freshId(base: string, list: readonly { id: string }[]): string {
   return id;
 }
 
-/** A number in a row of its own: `N-1`, `N-2`, … for what is not of the yard, `J-1`, … for joints. */
-export function nextNumber(list: readonly { id: string }[], letter = 'N'): string {
+/** A number in a row of its own: `N-1`, `N-2`, … for what is not of the yard, `J-1`, … for joints; the first free from `n` on. */
+export function nextNumber(list: readonly { id: string }[], letter = 'N', n = 1): string {
   const taken = new Set(list.map((p) => p.id));
-  let n = 1;
   while (taken.has(`${letter}-${n}`)) n++;
   return `${letter}-${n}`;
 }

@@ -1,3 +1,4 @@
+import { liesInBags } from '../commission/origin';
 import { USUAL_REPOSE_DEG } from '../commission/limits';
 import type { Layer, Material, Vessel } from '../commission/schema';
 import { floorShare, type BedField } from '../substrate/bedField';
@@ -24,8 +25,8 @@ const STAYS_DEG = 89;
 export const BETWEEN = 0.85;
 
 /** Slope at which a layer stays, degrees. */
-function reposeOf({ bagged }: Layer, material: Material | undefined): number {
-  if (material?.kind === 'filler' && bagged !== false) return STAYS_DEG;
+function reposeOf(layer: Layer, material: Material | undefined): number {
+  if (liesInBags(layer, material)) return STAYS_DEG;
   return material?.reposeDeg ?? USUAL_REPOSE_DEG;
 }
 

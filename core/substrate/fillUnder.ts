@@ -1,10 +1,11 @@
+import { USUAL_ROOT_DEPTH_MM } from '../commission/limits';
 import type { Layer, Vessel } from '../commission/schema';
 import { floorShare, type BedField } from './bedField';
 import { OFF_GLASS_MM } from './filler';
 import { gridFrom, type GridTop } from './sculpt';
 
 /** Soil that has to lie over filler where anything is planted, mm (common practice). */
-export const SOIL_OVER_MM = 50;
+export const SOIL_OVER_MM = USUAL_ROOT_DEPTH_MM;
 /** Thinner than a bag no filler is laid, mm (common practice). */
 const LEAST_MM = 15;
 const MM3_PER_L = 1e6;

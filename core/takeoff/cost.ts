@@ -9,6 +9,12 @@ export function withoutPrice({ lines }: Pick<TakeOff, 'lines'>): TakeOff['lines'
 /** What the material costs, and how many lines are not in that sum: a total never stands for what nobody has priced. */
 export function materialCost(takeOff: TakeOff, currency: string): Text {
   const cost = { minor: takeOff.totalMinor, currency };
+  const open = unpricedWords(takeOff);
+  return open ? say('cost.material.more', { cost, open }) : say('cost.material', { cost });
+}
+
+/** How many lines nobody has priced, in words; undefined where there are none. */
+export function unpricedWords(takeOff: Pick<TakeOff, 'lines'>): Text | undefined {
   const count = withoutPrice(takeOff).length;
-  return count === 0 ? say('cost.material', { cost }) : say('cost.material.more', { cost, count });
+  return count > 0 ? say('cost.unpriced', { count }) : undefined;
 }

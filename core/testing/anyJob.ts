@@ -111,6 +111,7 @@ export const anyJob = fc.record({
   fillerMm: fc.constantFrom(0, 30),
   loose: fc.boolean(),
   mixed: fc.boolean(),
+  clearSand: fc.boolean(),
   soilOrigin: origin,
   pieces: fc.array(pieceOf, { maxLength: 4 }),
   joined: fc.boolean(),
@@ -150,7 +151,9 @@ export function jobDocument(job: DrawnJob, named: Naming = PLAIN): Commission {
     ],
     pieces,
     joints: job.joined && first && second ? [{ id: 'J-1', pieces: [first.id, second.id], method: 'gel-glue' }] : [], // prettier-ignore
-    plants: job.plantings.map(({ x, y, w, d, count, spacingMm, halved, ...p }, i) => {
+    plants: job.plantings.map(({ x, y: at, w, d, count, spacingMm, halved, ...p }, i) => {
+      // Sand that nobody plants in is only looked at.
+      const y = job.sandMm && job.clearSand ? Math.max(at, 90) : at;
       const entry = s.catalogue.plants.find((e: any) => e.id === p.plant);
       const counted = entry.roots !== 'bed';
       const on = entry.roots === 'epiphyte' && pieces[0] ? { on: pieces[0].id } : {};

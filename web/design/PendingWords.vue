@@ -10,12 +10,5 @@ defineProps<{ says: string }>();
 <style scoped>
 .pending {
   padding: 18px 0;
-  /* Shorter waits are over before anybody could read it. */
-  animation: come 0.2s 0.3s both;
-}
-@keyframes come {
-  from {
-    opacity: 0;
-  }
 }
 </style>

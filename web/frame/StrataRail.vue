@@ -145,12 +145,4 @@ const layers = computed(() =>
     display: none;
   }
 }
-.pending {
-  animation: come 0.2s 0.3s both;
-}
-@keyframes come {
-  from {
-    opacity: 0;
-  }
-}
 </style>

@@ -5,7 +5,7 @@ import { computed } from 'vue';
 import { useRouter } from 'vue-router';
 import { bySeverity, type Finding } from '../../core/words/finding';
 import { waterLineL } from '../../core/vessel/litres';
-import { withoutPrice } from '../../core/takeoff/cost';
+import { unpricedWords } from '../../core/takeoff/cost';
 import type { TakeOffLine } from '../../core/takeoff/line';
 import type { ShownPlan } from '../workers/planWorker';
 import { useCommission } from '../document/commissionStore';
@@ -69,7 +69,7 @@ const rows = computed<Row[]>(() => {
   const plugs = plants.reduce((sum, l) => sum + l.needed.value, 0);
   const packs = plants.reduce((sum, l) => sum + l.packs.reduce((n, p) => n + p.count, 0), 0);
   const s = plan.survey;
-  const open = withoutPrice(plan.takeOff).length;
+  const open = unpricedWords(plan.takeOff);
   const budget = doc.brief.budgetMinor;
   const gas = gasCostOf(doc);
   return [
@@ -107,7 +107,7 @@ const rows = computed<Row[]>(() => {
       name: 'Material',
       text: money(plan.takeOff.totalMinor, doc.currency, true),
       unit: budget ? `of ${money(budget, doc.currency, true)}` : '',
-      below: [gas ? `and ${money(gas, doc.currency, true)} for the CO2 set` : '', open ? `${open} ${open === 1 ? 'line' : 'lines'} without a price` : ''].filter(Boolean).join('; ') || undefined, // prettier-ignore
+      below: [gas ? `and ${money(gas, doc.currency, true)} for the CO2 set` : '', open ? f.words(open) : ''].filter(Boolean).join('; ') || undefined, // prettier-ignore
     },
   ];
 });

@@ -1,3 +1,4 @@
+import { withoutPrice } from '../../core/takeoff/cost';
 import type { Commission } from '../../core/commission/schema';
 import type { ShownPlan } from '../workers/planWorker';
 import { daysAway, shortDay } from '../units/days';
@@ -50,9 +51,7 @@ export function strataOf(
   const noted = facts.filter((x) => x !== undefined).length / facts.length;
   const stops =
     plan?.findings.filter((f) => f.at.piece !== undefined || f.at.layer !== undefined).length ?? 0;
-  const priced = plan
-    ? plan.takeOff.lines.filter((l) => l.priced).length / Math.max(1, plan.takeOff.lines.length)
-    : 0;
+  const priced = plan ? 1 - withoutPrice(plan.takeOff).length / Math.max(1, plan.takeOff.lines.length) : 0;
   const plugs = plan?.survey.plantings.reduce((sum, p) => sum + p.plugs, 0) ?? 0;
   /** Nothing is said of what is not worked out yet. */
   const known = (saying: Saying): Saying => (plan ? saying : { says: '', filled: 0, isPending: true });

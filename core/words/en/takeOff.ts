@@ -92,5 +92,6 @@ export const TAKE_OFF = {
   'conditioner.dose': '{dose} mL for each {litres}',
   'label.decides': 'the label decides',
   'cost.material': '{cost}',
-  'cost.material.more': '{cost} and {count, plural, one {# line} other {# lines}} without a price',
+  'cost.material.more': '{cost} and {open}',
+  'cost.unpriced': '{count, plural, one {# line} other {# lines}} without a price',
 } as const;

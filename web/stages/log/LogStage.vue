@@ -77,27 +77,31 @@ function refused(): string | undefined {
 function add(): void {
   fault.value = refused() ?? '';
   if (fault.value) return;
-  const id = changing.value ?? nextNumber(notes.value, 'l');
+  const id = changing.value ?? nextNumber(notes.value, 'l', notes.value.length + 1);
   const entry: LogEntry = { id, date: day.value, text: text.value.trim(), ...(hasRead(reading.value) ? { reading: reading.value } : {}) }; // prettier-ignore
   commission.endStep();
   fault.value = commission.tryEdit(`note ${id}`, (d) => ({ ...d, log: [...(d.log ?? []).filter((n) => n.id !== id), entry] })) ?? ''; // prettier-ignore
   if (!fault.value) leave();
 }
+/** What was begun in the form when an entry came into it. */
+let begun: { date: string; text: string; reading: Reading } | undefined;
 /** An entry as it stands comes into the form; one that was begun there is put away first. */
 function change(entry: LogEntry): void {
   fault.value = '';
+  if (isFresh()) begun = { date: day.value, text: text.value, reading: reading.value };
   changing.value = entry.id;
   aheadAsked.value = entry.date;
   day.value = entry.date;
   text.value = entry.text;
   reading.value = entry.reading ?? {};
 }
-/** The form as it is at first. */
+/** The form as it was before an entry came into it, otherwise as it is at first. */
 function leave(): void {
+  const before = changing.value === undefined ? undefined : begun;
   changing.value = undefined;
-  day.value = today();
-  text.value = '';
-  reading.value = {};
+  day.value = before?.date ?? today();
+  text.value = before?.text ?? '';
+  reading.value = before?.reading ?? {};
   fault.value = '';
 }
 function remove(id: string): void {
