@@ -38,7 +38,7 @@ const CORE = [
   'pipeline',
 ];
 /** Folders of the interface in the same way; stages come after all of them and know no other stage. */
-const WEB = ['units', 'design', 'workers', 'document', 'drawing', 'frame'];
+const WEB = ['words', 'units', 'design', 'workers', 'document', 'drawing', 'frame'];
 const STAGES = [
   'brief',
   'vessel',

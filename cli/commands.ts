@@ -6,6 +6,9 @@ import { unknownFields } from '../core/commission/unknown';
 import { optionOf } from '../core/commission/lookup';
 import { readCommission, RefusedError } from './read';
 import { table, type Part } from './tables';
+import { inEnglish } from '../core/words/english';
+import { fault } from '../core/commission/fault';
+import { faultLine } from '../core/commission/faultLine';
 
 interface Asked {
   option?: string;
@@ -32,10 +35,10 @@ export interface Output {
 async function run(part: Part | 'validate', file: string, asked: Asked, { out, say }: Output): Promise<void> {
   const commission = await readCommission(file);
   if (asked.today !== undefined && !isDay(asked.today))
-    throw new RefusedError([{ path: '--today', says: `is "${asked.today}", must be a day, YYYY-MM-DD` }]);
+    throw new RefusedError([fault('--today', 'fault.day', { value: asked.today })]);
   if (asked.option !== undefined) checkOption(() => optionOf(commission, asked.option));
   // Beside the answer, not in it: programs read what stands on standard output.
-  for (const { path, says } of unknownFields(commission)) say(`note: ${path} ${says}\n`);
+  for (const { path, says } of unknownFields(commission)) say(`note: ${path} ${inEnglish(says)}\n`);
   const today = asked.today ?? localDay(new Date());
   const result = plan(commission, { optionId: asked.option, today });
   const shown = part === 'validate' ? 'takeoff' : part;
@@ -51,7 +54,9 @@ function checkOption(look: () => unknown): void {
     look();
   } catch (error) {
     if (!(error instanceof RangeError)) throw error;
-    throw new RefusedError([{ path: '--option', says: error.message.replace(/^option: /, '') }]);
+    throw new RefusedError([
+      fault('--option', 'must.other', { says: error.message.replace(/^option: /, '') }),
+    ]);
   }
 }
 
@@ -71,7 +76,7 @@ export async function utsuwa(words: readonly string[], output: Output): Promise<
       output.say(`(program): ${error instanceof Error ? error.message : String(error)}\n`);
       return 1;
     }
-    for (const { path, says } of error.faults) output.say(`${path}: ${says}\n`);
+    for (const f of error.faults) output.say(`${faultLine(f)}\n`);
     return 2;
   }
 }

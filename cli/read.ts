@@ -1,5 +1,6 @@
 import { readFileSync, statSync } from 'node:fs';
-import type { Fault } from '../core/commission/fault';
+import { fault, type Fault } from '../core/commission/fault';
+import { faultLine } from '../core/commission/faultLine';
 import { tooLarge } from '../core/commission/parse';
 import type { Commission } from '../core/commission/schema';
 import { MAX_FILE_BYTES } from '../core/commission/budgets';
@@ -8,7 +9,7 @@ import { opened } from '../core/exchange/bundle';
 /** A file that is refused, with each reason. */
 export class RefusedError extends Error {
   constructor(readonly faults: Fault[]) {
-    super(faults.map((f) => `${f.path}: ${f.says}`).join('\n'));
+    super(faults.map(faultLine).join('\n'));
   }
 }
 
@@ -30,7 +31,7 @@ function bytesOf(file: string): Buffer<ArrayBuffer> {
   } catch (error) {
     if (error instanceof RefusedError) throw error;
     const code = (error as NodeJS.ErrnoException).code ?? 'unreadable';
-    throw new RefusedError([{ path: file, says: `cannot be read (${code}), must be a commission document` }]);
+    throw new RefusedError([fault(file, 'fault.unreadable', { why: code })]);
   }
 }
 

@@ -92,7 +92,7 @@ describe('utsuwa in a terminal', () => {
     const cases: [string, RegExp][] = [
       [
         spoilt('negative.json', '"height": 300', '"height": -300'),
-        /^vessel\.innerMm\.height: is -300, must be at least 20\n$/,
+        /^vessel\.innerMm\.height: is -300 mm, must be at least 20 mm\n$/,
       ],
       [
         spoilt('future.json', '"version": 1', '"version": 2'),
@@ -159,7 +159,7 @@ describe('utsuwa in a terminal', () => {
     const { status, stdout, stderr } = await utsuwa('brief', file);
     expect([status, stdout]).toEqual([2, '']);
     expect(stderr.trim().split('\n')).toEqual([
-      'vessel.bowMm: is 400, must be less than half the length, 150: a bow cannot be deeper',
+      'vessel.bowMm: is 400 mm, must be less than half the length, 150 mm: a bow cannot be deeper',
       'brief.seats[0].at: sets chair inside the tank, must be somewhere around it',
     ]);
   });

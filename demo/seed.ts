@@ -13,6 +13,7 @@ import { suppliers } from './catalogue/suppliers';
 import { YARD } from './catalogue/yard';
 import { demoCommissions } from './commissions';
 import { STUDIO } from './commissions/parts';
+import { faultLine } from '../core/commission/faultLine';
 
 /** Puts the made-up studio and its commissions into a database that has none. */
 export async function seedDemo(store: Store, today: Day = localToday()): Promise<void> {
@@ -44,10 +45,7 @@ export async function seedDemo(store: Store, today: Day = localToday()): Promise
   ];
   for (const [i, draft] of demoCommissions(today).entries()) {
     const parsed = parseCommission(draft);
-    if (!parsed.ok)
-      throw new Error(
-        `the demo's own document is refused: ${parsed.faults[0].path}: ${parsed.faults[0].says}`,
-      );
+    if (!parsed.ok) throw new Error(`the demo's own document is refused: ${faultLine(parsed.faults[0])}`);
     const { commission, meshes } = apart(parsed.commission);
     await kept.keepAll(meshes, figuresIn(scansOf(commission).map((shape) => ({ shape }))));
     await createCommission(store, columnsOf(commission), ids[i]);

@@ -6,7 +6,7 @@ import { figure } from './page';
 
 /* Composing on the bench with a real pointer: from an empty vessel to a scape, and what it does by itself. */
 
-const b = withDemo({ width: 1280, height: 800, hasTouch: true });
+const b = withDemo({ width: 1280, height: 800, hasTouch: true }, { seat: true });
 const row = (name: string) => `[data-row="${name}"]`;
 const hand = () => new Finger(b.page);
 const tab = (name: string) => b.at.clickText('[role="tablist"]', name);

@@ -20,8 +20,18 @@ const SHORT_LIVED = ['--js-flags=--no-turbofan', '--force-prefers-reduced-motion
 /** What tests look at is drawn by software: with half the pixels each way a tenth less of all that two cores do; sizes stay. */
 export const COARSE = 0.5;
 
-/** Debian's Chromium without a window, kept from looking for anything outside this machine; `measured` with all compilers. */
-export async function openBrowser(more: LaunchOptions = {}, { measured = false } = {}): Promise<Browser> {
+/** An emulated card takes as much as a third of all that a page takes to open: only where the view from a seat is looked at. */
+const CARD = ['--use-angle=swiftshader', '--enable-unsafe-swiftshader', '--disable-gpu-rasterization'];
+const NO_CARD = ['--disable-gpu', '--disable-3d-apis'];
+
+/**
+ * Debian's Chromium without a window, kept from looking for anything outside this machine; `measured` with all compilers,
+ * `seat` with a card that draws perspectives.
+ */
+export async function openBrowser(
+  more: LaunchOptions = {},
+  { measured = false, seat = false } = {},
+): Promise<Browser> {
   const executablePath = process.env.CHROMIUM ?? CHROMIUM.find((path) => existsSync(path));
   if (!executablePath)
     throw new Error(
@@ -36,11 +46,9 @@ export async function openBrowser(more: LaunchOptions = {}, { measured = false }
       '--disable-background-networking',
       '--disable-component-update',
       '--disable-sync',
-      '--use-angle=swiftshader',
-      '--enable-unsafe-swiftshader',
-      // Only the view from a seat needs the emulated card; pages are drawn faster without it.
-      '--disable-gpu-rasterization',
+      // Pages are drawn faster without the card, be it there or not.
       '--disable-gpu-compositing',
+      ...(seat || measured ? CARD : NO_CARD),
       ...(measured ? [] : SHORT_LIVED),
       '--font-render-hinting=none',
       '--lang=en-GB',

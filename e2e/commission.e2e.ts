@@ -127,7 +127,7 @@ describe('a commission, from the list to the care guide', () => {
       figure(await b.at.until('[data-test="planting-count"]', (w) => w.includes('plug'))),
     ).toBeGreaterThan(0);
     // Moss is counted, not painted.
-    await b.page.click('[data-test="all-plants"]');
+    await b.at.press('[data-test="all-plants"]');
     await b.page.waitForSelector('[data-plant="taxiphyllum-barbieri"]');
     await b.page.click('[data-plant="taxiphyllum-barbieri"]');
     await b.at.until('[data-test="planting-card"]', (w) => w.includes('6 plugs'));
@@ -296,7 +296,7 @@ describe('a commission, from the list to the care guide', () => {
       uploadFile(path: string): Promise<void>;
     };
     await input.uploadFile(join(folder, 'bad.json'));
-    expect(await b.at.words('.fault')).toMatch(/vessel\.innerMm\.height: is -300, must be at least 20/);
+    expect(await b.at.words('.fault')).toMatch(/vessel\.innerMm\.height: is -300 mm, must be at least 20 mm/);
     await input.uploadFile(new URL('../demo/level-cube.json', import.meta.url).pathname);
     await b.at.until(tally('soil-granules'), (w) => w.includes('3.6 L'));
     await b.at.open('/');
@@ -307,7 +307,7 @@ describe('a commission, from the list to the care guide', () => {
     // One whose order is with a supplier is not removed unasked, and a bin with nothing in it begins nothing.
     await b.page.click('[aria-label="Remove Orchard Lane practice"]');
     expect(await b.at.words('[data-test="remove-ordered"]')).toMatch(
-      /An order of Orchard Lane practice is with suppliers/,
+      /An order of Orchard Lane practice is with its supplier/,
     );
     await b.at.clickText('[data-test="remove-ordered"]', 'Leave it');
     await b.page.waitForSelector('[aria-label="Remove Orchard Lane practice"]');

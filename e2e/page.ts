@@ -7,8 +7,12 @@ export function onPage(page: Page, url: string) {
     page.$eval(selector, (el) => ((el as HTMLElement).innerText ?? el.textContent ?? '').trim());
 
   return {
+    /** Goes there as a person does: by the way that the page shows, otherwise by the address. */
     open: async (path: string) => {
-      await page.goto(`${url}${path}`, { waitUntil: 'load' });
+      const way = page.url().startsWith(url) ? await page.$(`a[href="${path}"]`) : null;
+      if (!way) return void (await page.goto(`${url}${path}`, { waitUntil: 'load' }));
+      await way.evaluate((link) => (link as HTMLAnchorElement).click());
+      await page.waitForFunction((to) => window.location.pathname === to, {}, path);
     },
     /** Waits for something to be there and returns its words. */
     words: async (selector: string) => {

@@ -8,7 +8,7 @@ import { onPlanting } from './plantingPage';
 
 /* What is planted, with a real pointer: too few cups and a way out, one selection, weeks, light, the studio’s list, the printed plan. */
 
-const b = withDemo({ width: 1280, height: 800 }, { shared: true });
+const b = withDemo({ width: 1280, height: 800 }, { shared: true, seat: true });
 const { planting, count, week } = onPlanting(b);
 const ink = () => b.page.$eval('[data-test="planting-front"]', (e) => [...e.querySelectorAll('[data-grown] path')].reduce((n, p) => n + p.getAttribute('d')!.length, 0)); // prettier-ignore
 

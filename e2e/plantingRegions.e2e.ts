@@ -4,7 +4,7 @@ import { onPlanting } from './plantingPage';
 
 /* Where it is planted, with a real pointer and by keys: corners, drifts, belts, ground that is shared, cuts, spots on stone and wood. */
 
-const b = withDemo({ width: 1280, height: 800 }, { shared: true });
+const b = withDemo({ width: 1280, height: 800 }, { shared: true, seat: true });
 const { planting, count } = onPlanting(b);
 
 describe('regions', () => {

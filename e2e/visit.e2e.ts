@@ -58,7 +58,7 @@ describe('what cannot be is said beside its field, and what was typed stays', ()
     const before = figure(await b.at.until('[data-row="water"] .below', (w) => figure(w) > 10));
     await fill('bow stands out', '400');
     expect(await faultOf('bow stands out')).toMatch(
-      /must be less than half the length, 300: a bow cannot be deeper/,
+      /must be less than half the length, 300 mm: a bow cannot be deeper/,
     );
     expect(await valueOf('bow stands out')).toBe('400');
     await fill('bow stands out', '100');

@@ -8,6 +8,7 @@ import { packer } from '../web/workers/parcel';
 import { scanned } from '../core/testing/scanned';
 import { largeScape, moved } from './scape';
 import { timed, type Row } from './timed';
+import { inEnglish } from '../core/words/english';
 
 const PIECES = 80;
 const TRIANGLES = 2_000;
@@ -23,7 +24,7 @@ export function scannedScape(pieces = PIECES, triangles = TRIANGLES): Commission
     at: [60 + (i % 12) * 95, 60 + Math.floor(i / 12) * 60] as [number, number],
   }));
   const parsed = parseCommission({ ...scape, options: [{ ...option, pieces: stones }] });
-  if (!parsed.ok) throw new Error(parsed.faults[0].says);
+  if (!parsed.ok) throw new Error(inEnglish(parsed.faults[0].says));
   return parsed.commission;
 }
 

@@ -14,6 +14,7 @@ import { scanned } from '../core/testing/scanned';
 import { bytesOf } from '../web/document/stepSize';
 import { largeScape, moved } from './scape';
 import { timed, type Row } from './timed';
+import { inEnglish } from '../core/words/english';
 
 const PIECES = 80;
 const TRIANGLES = 20_000;
@@ -32,7 +33,7 @@ export function scansScape(pieces: number, triangles: number) {
     at: [60 + (i % 12) * 95, 60 + Math.floor(i / 12) * 60] as [number, number],
   }));
   const parsed = parseCommission({ ...scape, options: [{ ...option, pieces: stones }] });
-  if (!parsed.ok) throw new Error(parsed.faults[0].says);
+  if (!parsed.ok) throw new Error(inEnglish(parsed.faults[0].says));
   return { commission: parsed.commission, meshes };
 }
 

@@ -2,6 +2,7 @@ import { parseCommission } from '../core/commission/parse';
 import type { Commission, Piece } from '../core/commission/schema';
 import { ring } from '../demo/commissions/parts';
 import { stone } from '../demo/catalogue/solids';
+import { inEnglish } from '../core/words/english';
 
 /** A made-up 1200 × 500 × 450 vessel with 25 stones, hills and a path: what the benchmark moves about in. */
 export function largeScape(): Commission {
@@ -102,7 +103,7 @@ export function largeScape(): Commission {
       suppliers: [{ id: 'yard', name: 'Marl & Timber Yard' }],
     },
   });
-  if (!parsed.ok) throw new Error(parsed.faults[0].says);
+  if (!parsed.ok) throw new Error(inEnglish(parsed.faults[0].says));
   return parsed.commission;
 }
 

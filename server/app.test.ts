@@ -177,7 +177,7 @@ describe('commissions over the network', () => {
       .send({ revision: 1, document: spoilt })
       .expect(422);
     expect(answer.body.faults).toEqual([
-      { path: 'vessel.innerMm.height', says: 'is -1, must be at least 20' },
+      { path: 'vessel.innerMm.height', says: 'is -1 mm, must be at least 20 mm' },
     ]);
     expect(JSON.stringify(answer.body)).not.toMatch(/ at .*\.ts/);
     await api().post('/api/commissions').send({ format: 'utsuwa.commission', version: 7 }).expect(422);

@@ -1,6 +1,7 @@
 import type { NextFunction, Request, Response } from 'express';
 import { ZodError } from 'zod';
 import type { Fault } from '../core/commission/fault';
+import { inEnglish, spoken } from '../core/words/english';
 import { StoreTrouble } from './store/trouble';
 
 /** An answer that is not the one asked for, as a problem document (RFC 9457). */
@@ -21,7 +22,7 @@ export function notFound(what: string): Problem {
 /** A document that was refused: every fault with the path of its field. Nothing has been changed. */
 export function refused(faults: Fault[]): Problem {
   const [first] = faults;
-  return new Problem(422, `${first.path}: ${first.says}`, { faults });
+  return new Problem(422, `${first.path}: ${inEnglish(first.says)}`, { faults: spoken(faults) });
 }
 
 /** Turns whatever went wrong into a problem document; never a stack. */

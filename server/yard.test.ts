@@ -92,7 +92,7 @@ describe('the yard', () => {
       .post('/api/studio/yard')
       .send({ ...ask, id: 'S-91', massKg: -1 })
       .expect(400);
-    expect(bad.body.title).toMatch(/massKg is -1, must be at least 0\.001/);
+    expect(bad.body.title).toMatch(/massKg is -1 kg, must be at least 0\.001 kg/);
     // What is found out about it in the hand is kept with it.
     await api().patch('/api/studio/yard/S-90').send({ faceDeg: 140 }).expect(204);
     await api().patch('/api/studio/yard/S-90').send({ grainDeg: 20 }).expect(204);

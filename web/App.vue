@@ -5,8 +5,14 @@ import { onOpeningKey, overlaysWanted } from './design/commands';
 import { newerHere, watchForNewer } from './design/newerHere';
 import { keepSending } from './document/outbox';
 import { usePreferences } from './units/preferences';
+import { wording } from './words/wording';
 
-const AppOverlays = defineAsyncComponent(() => import('./frame/AppOverlays.vue'));
+/** A server that is away for a moment when they are fetched is asked again. */
+const AGAIN_AFTER_MS = 2_000;
+const AppOverlays = defineAsyncComponent({
+  loader: () => import('./frame/AppOverlays.vue'),
+  onError: (_error, retry) => void setTimeout(retry, AGAIN_AFTER_MS),
+});
 /** Long enough for the first rows to be drawn before anything else is fetched. */
 const OVERLAYS_AFTER_MS = 1_500;
 const preferences = usePreferences();
@@ -22,7 +28,7 @@ onMounted(() => setTimeout(() => (idle.value = true), OVERLAYS_AFTER_MS));
 
 <template>
   <p v-if="newerHere" class="newer screen-only" role="alert" data-test="newer">
-    A newer version of Utsuwa is here, and this page is of the one before. What you typed is kept.
+    {{ wording('app.newer') }}
     <button class="solid" @click="reload">Load the newer one</button>
   </p>
   <router-view />

@@ -3,11 +3,13 @@ import { plan } from '../pipeline/plan';
 import { example } from '../testing/scape';
 import { BUDGETS, budgetFaults } from './budgets';
 import { parseCommission } from './parse';
+import { inEnglish } from '../words/english';
+import { faultLine } from './faultLine';
 
 const base = () => structuredClone(example('held-root')) as any;
 const spoken = (document: unknown) => {
   const parsed = parseCommission(document);
-  return parsed.ok ? 'accepted' : parsed.faults.map((f) => `${f.path} ${f.says}`).join('\n');
+  return parsed.ok ? 'accepted' : parsed.faults.map((f) => `${f.path} ${inEnglish(f.says)}`).join('\n');
 };
 const ring = (corners: number) =>
   Array.from({ length: corners }, (_, k) => {
@@ -106,7 +108,7 @@ describe('what one document may have in all', () => {
   it('is counted on anything, nested a hundred thousand deep too, and lets what is usual pass', () => {
     let deep: unknown = 1;
     for (let i = 0; i < 100_000; i++) deep = [deep];
-    expect(budgetFaults({ deep })[0].says).toContain(`deeper than ${BUDGETS.depth}`);
+    expect(faultLine(budgetFaults({ deep })[0])).toContain(`deeper than ${BUDGETS.depth}`);
     for (const odd of [null, 4, 'x', [], { options: 3, vessel: [] }, { options: [null, 7, { bed: {} }] }])
       expect(budgetFaults(odd)).toEqual([]);
     expect(budgetFaults(example('held-root'))).toEqual([]);

@@ -1,4 +1,5 @@
-import type { Fault } from './fault';
+import { say, type Text } from '../words/text';
+import { fault, type Fault } from './fault';
 
 /*
  * How much of a thing one document may have in all, whatever each of its parts is allowed. Each figure is far
@@ -39,32 +40,34 @@ export function budgetFaults(document: unknown): Fault[] {
   const size = sizeOf(document);
   if (size.depth > BUDGETS.depth) return [tooDeep(size.depthAt, BUDGETS.depth)];
   if (size.values > BUDGETS.values)
-    return [over('(document)', `has more than ${BUDGETS.values} values`, 'values', BUDGETS.values)];
+    return [
+      over('(document)', say('over.values', { count: BUDGETS.values }), say('things.values'), BUDGETS.values),
+    ];
   const { options, shelved, vessel } = fields(document);
   const all = [...list(options), ...list(shelved)].map(fields);
   const corners = all.map(cornersOf);
   const faults = [
     atMost(
       '(document)',
-      'pieces in its options',
+      say('things.pieces'),
       BUDGETS.pieces,
       sum(all, (o) => list(o.pieces).length),
     ),
-    atMost('(document)', 'triangles in its pieces', BUDGETS.triangles, sum(all, trianglesOf)),
-    atMost('(document)', 'heights in its sculpted layers', BUDGETS.heights, sum(all, heightsOf)),
-    atMost('(document)', 'corners in its regions', BUDGETS.corners,
+    atMost('(document)', say('things.triangles'), BUDGETS.triangles, sum(all, trianglesOf)),
+    atMost('(document)', say('things.heights'), BUDGETS.heights, sum(all, heightsOf)),
+    atMost('(document)', say('things.corners'), BUDGETS.corners,
       corners.reduce((n, c) => n + c.layers + c.plants, list(fields(vessel).corners).length)), // prettier-ignore
     ...all.map((o, i) =>
-      atMost(place(i, options), 'triangles in its scans', BUDGETS.scanned, sum(list(o.pieces), scannedOf)),
+      atMost(place(i, options), say('things.scanned'), BUDGETS.scanned, sum(list(o.pieces), scannedOf)),
     ),
     ...corners.map((c, i) =>
-      atMost(place(i, options), 'corners in the regions of its layers', BUDGETS.layerCorners, c.layers),
+      atMost(place(i, options), say('things.layer.corners'), BUDGETS.layerCorners, c.layers),
     ),
     ...all.map((o, i) =>
-      atMost(place(i, options), 'layers times planted regions', BUDGETS.layersTimesPlantings,
+      atMost(place(i, options), say('things.layers.times.regions'), BUDGETS.layersTimesPlantings,
         list(o.bed).length * list(o.plants).filter((p) => fields(p).region !== undefined).length)), // prettier-ignore
   ];
-  return faults.flatMap((fault) => fault ?? []).slice(0, 1);
+  return faults.flatMap((f) => f ?? []).slice(0, 1);
 }
 
 /** How much deeper than a document changes of it may be: their list, each of them, and where it is. */
@@ -78,15 +81,15 @@ export function depthFault(value: unknown): Fault | undefined {
 }
 
 function tooDeep(at: string, most: number): Fault {
-  return over(at || '(document)', `is nested deeper than ${most}`, 'lists and objects within each other', most); // prettier-ignore
+  return over(at || '(document)', say('over.depth', { count: most }), say('things.depth'), most);
 }
 
-function over(path: string, is: string, what: string, most: number): Fault {
-  return { path, says: `${is}, must have at most ${most} ${what}` };
+function over(path: string, is: Text, things: Text, most: number): Fault {
+  return fault(path, 'fault.over', { is, most, things });
 }
 
-function atMost(path: string, what: string, most: number, has: number): Fault | undefined {
-  return has > most ? { path, says: `has ${has} ${what}, must have at most ${most}` } : undefined;
+function atMost(path: string, things: Text, most: number, has: number): Fault | undefined {
+  return has > most ? fault(path, 'fault.has', { has, things, most }) : undefined;
 }
 
 function place(i: number, options: unknown): string {

@@ -12,6 +12,7 @@ import {
   minor,
   weekday,
 } from './primitives';
+import { MUST } from './must';
 
 /* What can be bought and kept: packs, materials, plants, suppliers, animals; part of the document (`schema.ts`). */
 
@@ -140,9 +141,7 @@ export const supplierSchema = z.looseObject({
 });
 
 const span = (least: number, most: number) =>
-  z
-    .tuple([figure(least, most), figure(least, most)])
-    .refine(([from, to]) => from <= to, 'must have the lower figure first');
+  z.tuple([figure(least, most), figure(least, most)]).refine(([from, to]) => from <= to, MUST['must.rise']);
 
 /** An animal that the list does not have, with what is known of it: nothing is judged by what is left out. */
 export const animalSchema = z.looseObject({

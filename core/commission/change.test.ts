@@ -4,6 +4,8 @@ import { example } from '../testing/scape';
 import { faultsOfChange } from './change';
 import { parseCommission } from './parse';
 import type { Commission } from './schema';
+import { inEnglish } from '../words/english';
+import type { Fault } from './fault';
 
 type Key = string | number;
 
@@ -21,7 +23,7 @@ function replaced<T>(whole: T, [key, ...rest]: Key[], value: unknown): T {
   return copy as T;
 }
 
-const says = (faults: { path: string; says: string }[]) => faults.map((f) => `${f.path}: ${f.says}`);
+const says = (faults: Fault[]) => faults.map((f) => `${f.path}: ${inEnglish(f.says)}`);
 
 function bothWays(before: Commission, after: Commission): [string[], string[]] {
   const whole = parseCommission(after);

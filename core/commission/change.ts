@@ -56,7 +56,7 @@ function entryFaults(schema: z.ZodArray, was: unknown[], is: unknown[], path: st
 
 function readFaults(schema: z.ZodType, value: unknown, path: string): Fault[] {
   const result = schema.safeParse(value);
-  return result.success ? [] : result.error.issues.map((issue) => within(path, issue, value));
+  return result.success ? [] : result.error.issues.map((issue) => faultOf(issue, value, path));
 }
 
 /** What an optional field holds when it holds something. */
@@ -78,11 +78,4 @@ function shallow(schema: z.ZodArray): z.ZodType {
   const known = lists.get(schema) ?? new z.ZodArray({ ...schema.def, element: z.unknown() });
   lists.set(schema, known);
   return known;
-}
-
-/** A fault found inside a value, with the path from the top of the document. */
-function within(path: string, issue: z.core.$ZodIssue, value: unknown): Fault {
-  const fault = faultOf(issue, value);
-  if (fault.path === '(document)') return { ...fault, path };
-  return { ...fault, path: `${path}${fault.path.startsWith('[') ? '' : '.'}${fault.path}` };
 }

@@ -1,10 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { z } from 'zod';
 import { faultOf, pathOf, shown } from './fault';
+import { spoken } from '../words/english';
+import { ENGLISH } from '../words/english';
+import { inWords } from '../words/render';
+import { METRIC, readerIn } from '../words/readers';
 
 const says = (schema: z.ZodType, value: unknown) => {
   const result = schema.safeParse(value);
-  return result.success ? [] : result.error.issues.map((issue) => faultOf(issue, value));
+  return result.success ? [] : result.error.issues.map((issue) => spoken(faultOf(issue, value)));
 };
 
 describe('faults', () => {
@@ -15,10 +19,10 @@ describe('faults', () => {
   });
 
   it('show values briefly, and text apart from numbers', () => {
-    expect(shown(12)).toBe('12');
-    expect(shown('12')).toBe('"12" (text)');
-    expect(shown('x'.repeat(99))).toBe(`"${'x'.repeat(40)}…" (text)`);
-    expect([shown(undefined), shown(null), shown([1, 2]), shown({})]).toEqual([
+    expect(shown(12)).toBe(12);
+    expect(spoken(shown('12'))).toBe('"12" (text)');
+    expect(spoken(shown('x'.repeat(99)))).toBe(`"${'x'.repeat(40)}…" (text)`);
+    expect([shown(undefined), shown(null), shown([1, 2]), shown({})].map((v) => spoken(v))).toEqual([
       'missing',
       'null',
       'a list of 2',
@@ -51,6 +55,40 @@ describe('faults', () => {
     ]);
     expect(says(z.object({ shape }), { shape: { kind: 'egg' } })).toEqual([
       { path: 'shape.kind', says: 'is "egg" (text), must have a kind of "box", "ball"' },
+    ]);
+  });
+
+  it('say figures of a field with its unit, in the units of whoever reads them', () => {
+    const us = readerIn({ ...METRIC, units: 'us' });
+    const schema = z.object({
+      innerMm: z.object({ length: z.number().max(3_000) }),
+      at: z.array(z.number().min(0)),
+      hotC: z.number().max(60),
+      standKg: z.number().min(1),
+      feet: z.number().max(12),
+    });
+    const { error } = schema.safeParse({
+      innerMm: { length: 10_160 },
+      at: [4, -25.4],
+      hotC: 80,
+      standKg: 0.5,
+      feet: 13,
+    });
+    const faults = error!.issues.map((issue) => faultOf(issue, { innerMm: { length: 10_160 }, at: [4, -25.4], hotC: 80, standKg: 0.5, feet: 13 })); // prettier-ignore
+    expect(faults.map((f) => inWords(f.says, ENGLISH))).toEqual([
+      'is 10160 mm, must be at most 3000 mm',
+      'is -25.4 mm, must be at least 0 mm',
+      'is 80 °C, must be at most 60 °C',
+      'is 0.5 kg, must be at least 1 kg',
+      'is 13, must be at most 12',
+    ]);
+    // 10 160 / 25.4 = 400; 60 °C = 140 °F; 1 kg / 0.4536 = 2.20 lb (NIST SP 811, appendix B).
+    expect(faults.map((f) => inWords(f.says, us))).toEqual([
+      'is 400 in, must be at most 118.11 in',
+      'is -1 in, must be at least 0 in',
+      'is 176 °F, must be at most 140 °F',
+      'is 1.1 lb, must be at least 2.2 lb',
+      'is 13, must be at most 12',
     ]);
   });
 });

@@ -1,10 +1,18 @@
 import type { z } from 'zod';
+import { measure, type Measure } from '../words/measure';
+import { say, type MessageKey, type Text, type Value } from '../words/text';
+import { MUST } from './must';
 
 /** One thing wrong with a document: where, and what is allowed there instead. */
 export interface Fault {
   /** E.g. `options[0].bed[1].top.mm`; `(document)` for the whole. */
   path: string;
-  says: string;
+  says: Text;
+}
+
+/** A fault at a path, by the key of its message. */
+export function fault<K extends MessageKey>(path: string, ...said: Parameters<typeof say<K>>): Fault {
+  return { path, says: say(...said) };
 }
 
 type Issue = z.core.$ZodIssue;
@@ -19,57 +27,110 @@ export function pathOf(keys: readonly PropertyKey[]): string {
   return path || '(document)';
 }
 
+/** Decimals of a figure as somebody wrote it. */
+const MOST_PLACES = 3;
+/** Lists whose figures are places, mm. */
+const PLACES = new Set(['at', 'wasAt', 'region', 'corners']);
+/** What the end of a field's name says of its figures. */
+const UNITS: readonly [RegExp, string][] = [
+  [/Mm$|^mm$/, 'mm'],
+  [/Kg$/, 'kg'],
+  [/[a-z]L$/, 'L'],
+  [/[a-z]C$|^celsius$/, '°C'],
+  [/^(?:tapM|drainM)$/, 'm'],
+  [/^[gk]h$/, '°d'],
+];
+
+/** The unit of the figures at a path, by the name of the field they are in: `sizeMm[0]` and `innerMm.length` are mm. */
+function unitAt(path: string): string | undefined {
+  for (const name of (path.match(/[a-z]\w*/gi) ?? []).reverse()) {
+    const unit = PLACES.has(name) ? 'mm' : UNITS.find(([pattern]) => pattern.test(name))?.[1];
+    if (unit || !['length', 'width', 'height'].includes(name)) return unit;
+  }
+  return undefined;
+}
+
+/** A figure of a field, as a quantity where the field has a unit. */
+function inUnit(value: number, unit: string | undefined): number | Measure {
+  const isSeen = value === 0 || Math.abs(value) >= 10 ** -MOST_PLACES;
+  return unit && Number.isFinite(value) && isSeen ? measure(unit, MOST_PLACES)(value) : value;
+}
+
+/** A length as somebody wrote it. */
+export const asWritten = measure('mm', MOST_PLACES);
+
 /** A value as it is shown in a message: short, and told apart from a number of the same spelling. */
-export function shown(value: unknown): string {
-  if (value === undefined) return 'missing';
-  if (value === null) return 'null';
-  if (typeof value === 'string') return `"${value.length > 40 ? `${value.slice(0, 40)}…` : value}" (text)`;
-  if (Array.isArray(value)) return `a list of ${value.length}`;
-  if (typeof value === 'object') return 'an object';
+export function shown(value: unknown, unit?: string): Value {
+  if (value === undefined) return say('value.missing');
+  if (value === null) return say('value.null');
+  if (typeof value === 'string')
+    return say('value.text', { text: value.length > 40 ? `${value.slice(0, 40)}…` : value });
+  if (typeof value === 'number') return inUnit(value, unit);
+  if (Array.isArray(value)) return say('value.list', { count: value.length });
+  if (typeof value === 'object') return say('value.object');
   return String(value);
 }
 
-const WANTED: Record<string, string> = {
-  number: 'a number',
-  int: 'a whole number',
-  string: 'text',
-  boolean: 'true or false',
-  array: 'a list',
-  tuple: 'a list',
-  object: 'an object',
+const WANTED: Record<string, MessageKey> = {
+  number: 'type.number',
+  int: 'type.whole',
+  string: 'type.text',
+  boolean: 'type.boolean',
+  array: 'type.list',
+  tuple: 'type.list',
+  object: 'type.object',
 };
 
-/** What Zod found, in one sentence with what is there and what is allowed. */
-export function faultOf(issue: Issue, document: unknown): Fault {
-  return { path: pathOf(issue.path), says: `is ${shown(valueAt(document, issue.path))}, ${allowed(issue)}` };
+/** What Zod found in a value, with what is there and what is allowed; the value may itself be at a path. */
+export function faultOf(issue: Issue, value: unknown, at = ''): Fault {
+  const path = joined(at, pathOf(issue.path));
+  const unit = unitAt(path);
+  const is = shown(valueAt(value, issue.path), unit);
+  return fault(path, 'fault.is', { value: is, allowed: allowed(issue, unit) });
 }
 
-function allowed(issue: Issue): string {
+/** A path within what is at another. */
+function joined(at: string, path: string): string {
+  if (at === '' || path === '(document)') return at || path;
+  return `${at}${path.startsWith('[') ? '' : '.'}${path}`;
+}
+
+function allowed(issue: Issue, unit: string | undefined): Text {
   switch (issue.code) {
-    case 'invalid_type':
-      return `must be ${WANTED[issue.expected] ?? issue.expected}`;
+    case 'invalid_type': {
+      const wanted = WANTED[issue.expected];
+      return say('must.be.type', { type: wanted ? { say: wanted } : issue.expected });
+    }
     case 'invalid_value':
-      return `must be ${issue.values.map((v) => JSON.stringify(v)).join(' or ')}`;
+      return say('must.be.one', { values: issue.values.map((v) => JSON.stringify(v)).join(' or ') });
     case 'too_small':
-      return `must ${bound(issue.origin, issue.inclusive ? 'at least' : 'more than', issue.minimum)}`;
+      return bound(issue.origin, issue.inclusive ? 'atLeast' : 'more', issue.minimum, unit);
     case 'too_big':
-      return `must ${bound(issue.origin, issue.inclusive === false ? 'less than' : 'at most', issue.maximum)}`;
+      return bound(issue.origin, issue.inclusive === false ? 'less' : 'atMost', issue.maximum, unit);
     case 'invalid_union': {
       const kinds = unionKinds(issue);
-      return kinds ? `must have a kind of ${kinds}` : 'must be one of the forms that the format allows';
+      return kinds ? say('must.have.kind', { kinds }) : say('must.have.form');
     }
     case 'custom':
     case 'invalid_format':
-      return issue.message.startsWith('must') ? issue.message : 'must be written as the format says';
+      if (issue.message in MUST) return say(issue.message as keyof typeof MUST);
+      return issue.message.startsWith('must')
+        ? say('must.other', { says: issue.message })
+        : say('must.be.written');
     default:
-      return issue.message;
+      return say('must.other', { says: issue.message });
   }
 }
 
-function bound(origin: string, relation: string, limit: number | bigint): string {
-  if (origin === 'array' || origin === 'tuple') return `have ${relation} ${limit} entries`;
-  if (origin === 'string') return `have ${relation} ${limit} characters`;
-  return `be ${relation} ${limit}`;
+type Relation = 'atLeast' | 'more' | 'atMost' | 'less';
+
+function bound(origin: string, relation: Relation, limit: number | bigint, unit: string | undefined): Text {
+  const most = Number(limit);
+  if (origin === 'array' || origin === 'tuple')
+    return say(`must.have.${relation}`, { limit: most, things: say('things.entries') });
+  if (origin === 'string')
+    return say(`must.have.${relation}`, { limit: most, things: say('things.characters') });
+  return say(`must.be.${relation}`, { limit: inUnit(most, unit) });
 }
 
 function unionKinds(issue: Issue): string | undefined {

@@ -16,7 +16,7 @@ export function fitting(document: Commission, changes: readonly Change[]): Merge
   for (const change of changes) {
     const one = merged(current, [change]);
     const [fault] = faultsOfChange(current, one.document);
-    if (fault) clashes.push({ change, theirs: undefined, unfit: `${fault.path} ${fault.says}` });
+    if (fault) clashes.push({ change, theirs: undefined, unfit: fault });
     else {
       current = one.document;
       clashes.push(...one.clashes);

@@ -2,7 +2,8 @@ import { areCorners, firstCrossing, polygonBounds, type Polygon } from '../geome
 import { solidFault } from '../geometry/mesh';
 import { briefFaults } from './briefFaults';
 import { BUDGETS } from './budgets';
-import type { Fault } from './fault';
+import type { Text } from '../words/text';
+import { fault, type Fault } from './fault';
 import { facesOf, verticesOf } from './meshArrays';
 import type { Commission, Option, Shape } from './schema';
 import { vesselFaults } from './vesselFaults';
@@ -29,11 +30,8 @@ function optionFaults(option: Option, path: string): Fault[] {
       ...regionFaults(planting.region, `${path}.plants[${i}].region`),
       ...plantingFaults(planting, `${path}.plants[${i}]`),
     ]),
-    ...(option.underlays ?? []).flatMap(
-      ({ corners }, i) =>
-      areCorners(corners)
-        ? []
-        : [{ path: `${path}.underlays[${i}].corners`, says: 'cross or bend inwards, must be those of a rectangle, in turn' }], // prettier-ignore
+    ...(option.underlays ?? []).flatMap(({ corners }, i) =>
+      areCorners(corners) ? [] : [fault(`${path}.underlays[${i}].corners`, 'fault.no.rectangle')],
     ),
     ...option.pieces.flatMap((piece, i) => shapeFaults(piece.shape, `${path}.pieces[${i}].shape`)),
   ];
@@ -48,7 +46,7 @@ function regionFaults(region: Polygon | undefined, path: string): Fault[] {
   rings.set(region, crossing);
   if (!crossing) return [];
   const [a, b] = crossing;
-  return [{ path, says: `crosses itself: edge ${a} meets edge ${b}, must be a ring that does not` }];
+  return [fault(path, 'fault.crosses', { a, b })];
 }
 
 /** Regions are asked for at every cell of the floor that they may cover: many over each other take long, and are no plan. */
@@ -57,27 +55,22 @@ function floorsFaults({ plants }: Option, { length, width }: { length: number; w
   const boxes = plants.flatMap(({ region }) => (region ? [polygonBounds(region)] : []));
   const floors = boxes.reduce((n, [left, front, right, back]) => n + (within(left, right, length) / length) * (within(front, back, width) / width), 0);
   if (floors <= BUDGETS.plantedFloors) return [];
-  return [{ path, says: `cover the floor ${Math.round(floors)} times over together, must be at most ${BUDGETS.plantedFloors} times: draw regions that lie beside each other` }];
+  return [fault(path, 'fault.floors', { count: Math.round(floors), most: BUDGETS.plantedFloors })];
 } // prettier-ignore
 
 function gridFaults(top: Option['bed'][number]['top'], path: string): Fault[] {
   if (top.kind !== 'grid' || top.mm.length === top.columns * top.rows) return [];
-  return [
-    {
-      path,
-      says: `has ${top.mm.length} heights, must have columns × rows = ${top.columns * top.rows}`,
-    },
-  ];
+  return [fault(path, 'fault.grid', { has: top.mm.length, wanted: top.columns * top.rows })];
 }
 
 function plantingFaults(planting: Option['plants'][number], path: string): Fault[] {
   // How far apart is as usual for the plant and by the studio's school where nobody says.
   if (planting.count !== undefined || planting.region) return [];
-  return [{ path: `${path}.region`, says: 'is missing, must be a ring of points, or give a count instead' }];
+  return [fault(`${path}.region`, 'fault.no.region')];
 }
 
 /** Surfaces that have been looked at. Shapes are replaced, never changed in place. */
-const surfaces = new WeakMap<Shape, string>();
+const surfaces = new WeakMap<Shape, Text | false>();
 
 function shapeFaults(shape: Shape, path: string): Fault[] {
   const says = surfaces.get(shape) ?? surfaceFault(shape);
@@ -85,7 +78,7 @@ function shapeFaults(shape: Shape, path: string): Fault[] {
   return says ? [{ path: `${path}.faces`, says }] : [];
 }
 
-function surfaceFault(shape: Shape): string {
-  if (shape.kind !== 'mesh') return '';
-  return solidFault({ vertices: verticesOf(shape), faces: facesOf(shape) }) ?? '';
+function surfaceFault(shape: Shape): Text | false {
+  if (shape.kind !== 'mesh') return false;
+  return solidFault({ vertices: verticesOf(shape), faces: facesOf(shape) }) ?? false;
 }

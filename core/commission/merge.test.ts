@@ -5,6 +5,7 @@ import { changesBetween, inverse, placeOf, waitingChanges, type Change } from '.
 import { fitting } from './fitting';
 import { merged } from './merge';
 import type { Commission } from './schema';
+import { faultLine } from './faultLine';
 
 const base = (): Commission => structuredClone(example('held-root'));
 const edited = (change: (d: Commission) => void): Commission => {
@@ -164,7 +165,9 @@ describe('changes that do not go together', () => {
     const { document, clashes } = fitting(theirs, changesBetween(base(), mine));
     expect(document).toEqual({ ...theirs, title: 'mine' });
     expect(clashes).toHaveLength(1);
-    expect(clashes[0].unfit).toMatch(/joints\[0\]\.pieces\[0\] is ".+", must be the id of a piece/);
+    expect(faultLine(clashes[0].unfit!)).toMatch(
+      /joints\[0\]\.pieces\[0\]: is ".+", must be the id of a piece/,
+    );
   });
 });
 

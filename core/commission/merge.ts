@@ -1,5 +1,6 @@
 import equal from 'fast-deep-equal';
 import { areEntries, isFields, type Change, type Step } from './changes';
+import type { Fault } from './fault';
 
 /** The same thing was changed in two places: what it was for both, what either made of it. */
 export interface Clash {
@@ -7,7 +8,7 @@ export interface Clash {
   /** What stands there now; undefined when it is gone. */
   theirs: unknown;
   /** Why the change cannot be made any more at all: the document would not be one. */
-  unfit?: string;
+  unfit?: Fault;
 }
 
 export interface Merged<T> {

@@ -1,4 +1,5 @@
 import { FORMAT, VERSION } from './schema';
+import { say, type Text } from '../words/text';
 import { shown, type Fault } from './fault';
 
 /**
@@ -13,22 +14,18 @@ export type Migrated = { ok: true; document: unknown } | { ok: false; faults: Fa
 /** Brings a document of any known version to the present one; refuses what it cannot know. */
 export function migrated(input: unknown, steps = MIGRATIONS, newest: number = VERSION): Migrated {
   if (input === null || typeof input !== 'object' || Array.isArray(input))
-    return refused('(document)', `is ${shown(input)}, must be an object`);
+    return refused('(document)', say('fault.no.object', { value: shown(input) }));
   let document = input as Record<string, unknown>;
   if (document.format !== FORMAT)
-    return refused('format', `is ${shown(document.format)}, must be "${FORMAT}"`);
+    return refused('format', say('fault.no.format', { value: shown(document.format), format: FORMAT }));
   const version = document.version;
   if (typeof version !== 'number' || !Number.isInteger(version) || version < 1)
-    return refused('version', `is ${shown(version)}, must be a whole number from 1 to ${newest}`);
-  if (version > newest)
-    return refused(
-      'version',
-      `is ${version}, made by a newer Utsuwa; must be at most ${newest}: bring this one up to date and open it again`,
-    );
+    return refused('version', say('fault.no.version', { value: shown(version), newest }));
+  if (version > newest) return refused('version', say('fault.newer', { version, newest }));
   for (let v = version; v < newest; v++) document = { ...steps[v](document), version: v + 1 };
   return { ok: true, document };
 }
 
-function refused(path: string, says: string): Migrated {
+function refused(path: string, says: Text): Migrated {
   return { ok: false, faults: [{ path, says }] };
 }

@@ -5,6 +5,7 @@ import { example, scape } from '../testing/scape';
 import { commissionJsonSchema } from './jsonSchema';
 import { migrated } from './migrate';
 import { MAX_DOCUMENT_BYTES, parseCommission, parseCommissionText, tooLarge } from './parse';
+import { inEnglish } from '../words/english';
 
 type Doc = ReturnType<typeof example>;
 
@@ -13,7 +14,7 @@ function spoilt(spoil: (doc: any) => void, name: 'level-cube' | 'held-root' = 'h
   const doc = structuredClone(example(name));
   spoil(doc);
   const result = parseCommission(doc);
-  return result.ok ? [] : result.faults.map((f) => `${f.path}: ${f.says}`);
+  return result.ok ? [] : result.faults.map((f) => `${f.path}: ${inEnglish(f.says)}`);
 }
 
 describe('reading a commission', () => {
@@ -28,7 +29,7 @@ describe('reading a commission', () => {
     [
       'a negative size',
       (d) => (d.vessel.innerMm.width = -1),
-      /^vessel\.innerMm\.width: is -1, must be at least 20$/,
+      /^vessel\.innerMm\.width: is -1 mm, must be at least 20 mm$/,
     ],
     ['NaN', (d) => (d.vessel.glassMm = NaN), /^vessel\.glassMm: is NaN, must be a number$/],
     ['infinity', (d) => (d.vessel.waterLineMm = Infinity), /^vessel\.waterLineMm: is Infinity, must be/],
@@ -77,7 +78,7 @@ describe('reading a commission', () => {
     [
       'water above the rim',
       (d) => (d.vessel.waterLineMm = 401),
-      /^vessel\.waterLineMm: is 401, must be at most the inner height, 400$/,
+      /^vessel\.waterLineMm: is 401 mm, must be at most the inner height, 400 mm$/,
     ],
     [
       'a self-crossing region',
@@ -149,8 +150,10 @@ describe('reading a commission', () => {
   it('refuses text that is not JSON, and files that are too large, in one line', () => {
     const broken = parseCommissionText('{ "format": ');
     expect(broken.ok).toBe(false);
-    expect(!broken.ok && broken.faults[0].says).toMatch(/^is not JSON .*must be a commission document$/);
-    expect(tooLarge(200 * 1024 * 1024).says).toBe('has 200 MB, must have at most 20 MB');
+    expect(!broken.ok && inEnglish(broken.faults[0].says)).toMatch(
+      /^is not JSON .*must be a commission document$/,
+    );
+    expect(inEnglish(tooLarge(200 * 1024 * 1024).says)).toBe('has 200 MB, must have at most 20 MB');
     expect(parseCommissionText(' '.repeat(MAX_DOCUMENT_BYTES + 1)).ok).toBe(false);
     expect(parseCommission(null).ok).toBe(false);
     expect(parseCommission([]).ok).toBe(false);

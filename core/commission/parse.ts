@@ -1,5 +1,5 @@
 import { budgetFaults } from './budgets';
-import { faultOf, type Fault } from './fault';
+import { fault, faultOf, type Fault } from './fault';
 import { geometryFaults } from './geometryFaults';
 import { migrated } from './migrate';
 import { referenceFaults } from './references';
@@ -35,19 +35,19 @@ export function parseCommissionText(text: string): Parsed {
     return parseCommission(JSON.parse(text));
   } catch (error) {
     const reason = error instanceof SyntaxError ? error.message.split('\n')[0] : 'cannot be read';
-    return refused([{ path: '(document)', says: `is not JSON (${reason}), must be a commission document` }]);
+    return refused([fault('(document)', 'fault.no.json', { why: reason })]);
   }
 }
 
 /** The fault for a file that is refused unread. */
 export function tooLarge(bytes: number, most = MAX_DOCUMENT_BYTES): Fault {
-  const mb = (n: number) => `${Math.ceil((n / 1024 / 1024) * 10) / 10} MB`;
-  return { path: '(document)', says: `has ${mb(bytes)}, must have at most ${mb(most)}` };
+  const mb = (n: number) => Math.ceil((n / 1024 / 1024) * 10) / 10;
+  return fault('(document)', 'fault.too.large', { has: mb(bytes), most: mb(most) });
 }
 
 function refused(faults: Fault[]): Parsed {
   const more = faults.length - MOST_FAULTS;
   const list = faults.slice(0, MOST_FAULTS);
-  if (more > 0) list.push({ path: '(document)', says: `has ${more} more faults like these` });
+  if (more > 0) list.push(fault('(document)', 'fault.more', { count: more }));
   return { ok: false, faults: list };
 }

@@ -1,5 +1,7 @@
 import { z } from 'zod';
 import { isDay } from '../calendar/day';
+import { MUST } from './must';
+import { CO2_PARTS } from './co2Parts';
 
 /*
  * The sizes, names and figures that the schemas of the document are made of, with what is allowed of each.
@@ -7,16 +9,13 @@ import { isDay } from '../calendar/day';
 
 /** Half a character (a surrogate alone) is kept as another one than was sent: nothing would be found by it again. */
 export const isWhole = (text: string) => !/\p{Surrogate}/u.test(text);
-export const id = z.string().min(1).max(80).refine(isWhole, 'must be of whole characters');
+export const id = z.string().min(1).max(80).refine(isWhole, MUST['must.be.whole']);
 export const words = z.string().max(200);
 export const text = z.string().max(20_000);
 /** Far enough back for a tank that runs, far enough ahead for any plan; date arithmetic holds in between. */
 export const day = z
   .string()
-  .refine(
-    (text) => isDay(text) && text >= '2000' && text < '2200',
-    'must be a day that exists, from 2000 to 2199, written YYYY-MM-DD',
-  );
+  .refine((text) => isDay(text) && text >= '2000' && text < '2200', MUST['must.be.day']);
 /** Nothing here is measured more finely; what is not 0 and below it only makes other figures overflow. */
 const FINEST = 1e-4;
 /** A figure that is 0 or can be told from it. */
@@ -25,7 +24,7 @@ export const figure = (least: number, most: number) =>
     .number()
     .min(least)
     .max(most)
-    .refine((v) => v === 0 || Math.abs(v) >= FINEST, `must be 0 or at least ${FINEST}`);
+    .refine((v) => v === 0 || Math.abs(v) >= FINEST, MUST['must.be.fine']);
 /** Positions and lengths may be a rounding away from 0: what turns and drags leaves such figures behind. */
 export const lengthMm = z.number().min(0).max(10_000);
 export const sizeMm = z.number().min(0.1).max(10_000);
@@ -36,9 +35,7 @@ export const region = z.array(point).min(3).max(2_000);
 export const degrees = z.number().min(-3_600).max(3_600);
 export const share = z.number().min(0).max(0.9);
 export const minor = z.number().int().min(0).max(1e12);
-export const clock = z
-  .string()
-  .regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'must be a clock time from 00:00 to 23:59');
+export const clock = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, MUST['must.be.clock']);
 /** Kinds of gear, in the order in which a tank is equipped. */
 export const GEAR_KINDS = [
   'filter',
@@ -57,15 +54,6 @@ export const GEAR_KINDS = [
   'food',
 ] as const;
 export const gearKind = z.enum(GEAR_KINDS);
-/** What a CO2 set is put together from, on the way of the gas. */
-export const CO2_PARTS = [
-  'cylinder',
-  'regulator',
-  'check-valve',
-  'bubble-counter',
-  'diffuser',
-  'drop-checker',
-] as const;
 /** One of them, or the whole set in one device. */
 export const co2Part = z.enum([...CO2_PARTS, 'set']);
 /** Where a thing comes from: bought for this job, the studio's own, the client's, or in this tank now. */

@@ -1,4 +1,5 @@
-import type { Fault } from './fault';
+import { say, type Text } from '../words/text';
+import { fault, type Fault } from './fault';
 import type { Commission, Option } from './schema';
 
 /** Names that refer to nothing, names given twice, and pieces that stand on each other in a ring. */
@@ -16,13 +17,18 @@ export function referenceFaults(commission: Commission): Fault[] {
     ...outsideFaults(commission),
     ...(commission.options.some((o) => o.id === commission.chosen)
       ? []
-      : [unknown('chosen', commission.chosen, 'the id of one of the options')]),
+      : [unknown('chosen', commission.chosen, say('id.of.option'))]),
     ...commission.options.flatMap((option, i) => optionFaults(commission, option, `options[${i}]`)),
   ];
 }
 
-function unknown(path: string, id: string, allowed: string): Fault {
-  return { path, says: `is "${id}", must be ${allowed}` };
+function unknown(path: string, id: string, allowed: Text): Fault {
+  return fault(path, 'fault.unknown.id', { id, allowed });
+}
+
+/** What an id has to be: that of an entry in a list. */
+function idOf(thing: 'material' | 'plant' | 'supplier' | 'piece', where: string): Text {
+  return say('id.of.entry', { thing: say(`id.thing.${thing}`), where });
 }
 
 type Named = readonly { id: string }[];
@@ -32,10 +38,8 @@ function twice(path: string, list: Named = [], where = '', others: Named = []): 
   const elsewhere = new Set(others.map((o) => o.id));
   const seen = new Set<string>();
   return list.flatMap(({ id }, i) => {
-    if (elsewhere.has(id))
-      return [{ path: `${path}[${i}].id`, says: `is "${id}", which is in ${where} too, must be its own` }];
-    if (seen.has(id))
-      return [{ path: `${path}[${i}].id`, says: `is "${id}" a second time, must be its own` }];
+    if (elsewhere.has(id)) return [fault(`${path}[${i}].id`, 'fault.id.elsewhere', { id, where })];
+    if (seen.has(id)) return [fault(`${path}[${i}].id`, 'fault.id.twice', { id })];
     seen.add(id);
     return [];
   });
@@ -47,9 +51,7 @@ function alreadyMaterial({ catalogue: { plants, materials } }: Commission): Faul
   const taken = new Set(materials.map((m) => m.id));
   return own
     .filter((p) => taken.has(p.id))
-    .map((p) =>
-      unknown(`catalogue.plants[${plants.indexOf(p)}].id`, p.id, 'its own: a material has it, too'),
-    );
+    .map((p) => unknown(`catalogue.plants[${plants.indexOf(p)}].id`, p.id, say('id.own')));
 }
 
 /** Lists outside the options: everything in them that has an id has one of its own. */
@@ -73,7 +75,7 @@ function gearFaults({ site, catalogue }: Commission): Fault[] {
   return (site?.devices ?? []).flatMap(({ material }, i) =>
     material === undefined || known.has(material)
       ? []
-      : [unknown(`site.devices[${i}].material`, material, 'the id of a material in catalogue.materials')],
+      : [unknown(`site.devices[${i}].material`, material, idOf('material', 'catalogue.materials'))],
   );
 }
 
@@ -86,7 +88,7 @@ function packFaults({ catalogue }: Commission): Fault[] {
       const strange = (entry.packs ?? []).flatMap(({ supplier }, p) =>
         known.has(supplier)
           ? []
-          : [unknown(`${path}[${p}].supplier`, supplier, 'the id of a supplier in catalogue.suppliers')],
+          : [unknown(`${path}[${p}].supplier`, supplier, idOf('supplier', 'catalogue.suppliers'))],
       );
       return [...twice(path, entry.packs), ...strange];
     }),
@@ -104,11 +106,11 @@ function optionFaults({ catalogue }: Commission, option: Option, path: string): 
     ...twice(`${path}.plants`, option.plants),
     ...twice(`${path}.pockets`, option.pockets ?? []),
   ];
-  const want = (set: Set<string>, at: string, id: string, allowed: string) => {
+  const want = (set: Set<string>, at: string, id: string, allowed: Text) => {
     if (!set.has(id)) faults.push(unknown(at, id, allowed));
   };
-  const material = 'the id of a material in catalogue.materials';
-  const piece = `the id of a piece in ${path}.pieces`;
+  const material = idOf('material', 'catalogue.materials');
+  const piece = idOf('piece', `${path}.pieces`);
   option.bed.forEach((l, i) => {
     want(materials, `${path}.bed[${i}].material`, l.material, material);
     l.mix?.forEach((m, k) => want(materials, `${path}.bed[${i}].mix[${k}].material`, m.material, material));
@@ -125,7 +127,7 @@ function optionFaults({ catalogue }: Commission, option: Option, path: string): 
     want(pieces, `${path}.pockets[${i}].on`, p.on, piece);
   });
   option.plants.forEach((p, i) => {
-    want(plants, `${path}.plants[${i}].plant`, p.plant, 'the id of a plant in catalogue.plants');
+    want(plants, `${path}.plants[${i}].plant`, p.plant, idOf('plant', 'catalogue.plants'));
     if (p.on !== undefined) want(pieces, `${path}.plants[${i}].on`, p.on, piece);
   });
   return [...faults, ...ringFaults(option, path)];
@@ -141,11 +143,6 @@ function ringFaults(option: Option, path: string): Fault[] {
       id = below.get(id);
     }
     if (id !== piece.id) return [];
-    return [
-      {
-        path: `${path}.pieces[${i}].stand.piece`,
-        says: `brings "${piece.id}" back to stand on itself, must end on the bed, the floor or a height`,
-      },
-    ];
+    return [fault(`${path}.pieces[${i}].stand.piece`, 'fault.on.itself', { id: piece.id })];
   });
 }

@@ -12,6 +12,7 @@ import {
   point,
   sizeMm,
 } from './primitives';
+import { MUST } from './must';
 
 /* The place: floor, way in, power, water, warmth. */
 
@@ -56,7 +57,7 @@ const lightSchema = z.looseObject({
       belowMm: sizeMm,
       ppfd: z.array(figure(0, 4_000)).max(40_000),
     })
-    .refine((g) => g.ppfd.length === g.columns * g.rows, 'must have as many figures as columns times rows')
+    .refine((g) => g.ppfd.length === g.columns * g.rows, MUST['must.fill.grid'])
     .optional(),
 });
 
@@ -128,6 +129,6 @@ export const siteSchema = z.looseObject({
   /** Hours in which the house lets somebody work, whole or half hours: `["08:00", "18:00"]`. */
   hours: z
     .tuple([clock, clock])
-    .refine(([from, to]) => from < to, 'must have the earlier time first')
+    .refine(([from, to]) => from < to, MUST['must.begin.first'])
     .optional(),
 });

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { example } from '../testing/scape';
 import { unknownFields } from './unknown';
+import { spoken } from '../words/english';
 
 describe('fields that are not known', () => {
   it('are named with their path and the nearest name', () => {
@@ -9,7 +10,7 @@ describe('fields that are not known', () => {
     doc.options[0].bed[0].top.frontmm = 3;
     doc.options[0].pieces[0].zebra = true;
     doc.catalogue.materials[0].settels = 0.1;
-    expect(unknownFields(doc)).toEqual([
+    expect(spoken(unknownFields(doc))).toEqual([
       {
         path: 'vessel.waterlineMm',
         says: 'is not known here and was kept as it is; was "waterLineMm" meant?',

@@ -1,4 +1,5 @@
 import { distance } from 'fastest-levenshtein';
+import { say, type Text } from '../words/text';
 import { pathOf, type Fault } from './fault';
 import { commissionSchema, type Commission } from './schema';
 
@@ -71,8 +72,8 @@ function fits({ def }: SchemaOf, value: Record<string, unknown>): boolean {
   );
 }
 
-function unknownSays(key: string, shape: Record<string, SchemaOf>): string {
+function unknownSays(key: string, shape: Record<string, SchemaOf>): Text {
   const known = Object.keys(shape).filter((name) => distance(name.toLowerCase(), key.toLowerCase()) <= NEAR);
   const nearest = known.sort((a, b) => distance(a, key) - distance(b, key))[0];
-  return `is not known here and was kept as it is${nearest ? `; was "${nearest}" meant?` : ''}`;
+  return nearest ? say('fault.misspelt.field', { meant: nearest }) : say('fault.unknown.field');
 }

@@ -2,13 +2,15 @@ import { describe, expect, it } from 'vitest';
 import { vesselOf } from '../testing/vessel';
 import type { Vessel } from './schema';
 import { vesselFaults } from './vesselFaults';
+import { inEnglish } from '../words/english';
 
-const said = (part: Partial<Vessel>) => vesselFaults(vesselOf(part)).map((f) => `${f.path}: ${f.says}`);
+const said = (part: Partial<Vessel>) =>
+  vesselFaults(vesselOf(part)).map((f) => `${f.path}: ${inEnglish(f.says)}`);
 
 describe('a vessel that cannot be', () => {
   it('has a bow deeper than itself', () => {
     expect(said({ kind: 'bow', bowMm: 360 })).toEqual([
-      'vessel.bowMm: is 360, must be less than half the length, 300: a bow cannot be deeper',
+      'vessel.bowMm: is 360 mm, must be less than half the length, 300 mm: a bow cannot be deeper',
     ]);
     expect(said({ kind: 'bow' })[0]).toMatch(/is missing/);
     expect(said({ kind: 'bow', bowMm: 60 })).toEqual([]);

@@ -1,6 +1,7 @@
 import { USUAL_WALL_MM } from './usual';
 import { firstCrossing, polygonArea } from '../geometry/polygon';
-import type { Fault } from './fault';
+import type { MessageKey, say } from '../words/text';
+import { asWritten as mm, fault as faultAt, type Fault } from './fault';
 import type { Vessel } from './schema';
 
 /** Least clear width of an opening that a hand passes through, mm (common practice). */
@@ -17,13 +18,13 @@ export function vesselFaults(vessel: Vessel): Fault[] {
   ];
 }
 
-function fault(field: string, says: string): Fault {
-  return { path: `vessel.${field}`, says };
+function fault<K extends MessageKey>(field: string, ...said: Parameters<typeof say<K>>): Fault {
+  return faultAt(`vessel.${field}`, ...said);
 }
 
 function lineFaults({ waterLineMm, innerMm }: Vessel): Fault[] {
   if (waterLineMm <= innerMm.height) return [];
-  return [fault('waterLineMm', `is ${waterLineMm}, must be at most the inner height, ${innerMm.height}`)];
+  return [fault('waterLineMm', 'fault.above.height', { is: mm(waterLineMm), most: mm(innerMm.height) })];
 }
 
 function shapeFaults({ kind, innerMm, bowMm, corners }: Vessel): Fault[] {
@@ -34,19 +35,19 @@ function shapeFaults({ kind, innerMm, bowMm, corners }: Vessel): Fault[] {
       return [];
     case 'bow': {
       const most = Math.min(width, length / 2);
-      if (bowMm === undefined) return [fault('bowMm', 'is missing, must be how far the front stands out')];
+      if (bowMm === undefined) return [fault('bowMm', 'fault.no.bow')];
       if (bowMm < most) return [];
-      const limit = width <= length / 2 ? `the width, ${width}` : `half the length, ${length / 2}`;
-      return [fault('bowMm', `is ${bowMm}, must be less than ${limit}: a bow cannot be deeper`)];
+      const limit = width <= length / 2 ? 'fault.bow.width' : 'fault.bow.length';
+      return [fault('bowMm', limit, { is: mm(bowMm), most: mm(most) })];
     }
     case 'cylinder':
       return width === length
         ? []
-        : [fault('innerMm.width', `is ${width}, must be the diameter of the cylinder, ${length}`)];
+        : [fault('innerMm.width', 'fault.cylinder', { is: mm(width), wanted: mm(length) })];
     case 'half-cylinder':
       return Math.abs(width - length / 2) < 0.01
         ? []
-        : [fault('innerMm.width', `is ${width}, must be half the diameter, ${length / 2}`)];
+        : [fault('innerMm.width', 'fault.half.cylinder', { is: mm(width), wanted: mm(length / 2) })];
     case 'polygon':
       return cornerFaults(corners, length, width);
     default:
@@ -55,41 +56,41 @@ function shapeFaults({ kind, innerMm, bowMm, corners }: Vessel): Fault[] {
 }
 
 function cornerFaults(corners: Vessel['corners'], length: number, width: number): Fault[] {
-  if (!corners) return [fault('corners', 'are missing, must be at least three points around the floor')];
+  if (!corners) return [fault('corners', 'fault.no.corners')];
   const crossing = firstCrossing(corners);
-  if (crossing)
-    return [
-      fault(
-        'corners',
-        `cross: side ${crossing[0] + 1} meets side ${crossing[1] + 1}, must run around the floor once`,
-      ),
-    ];
-  if (polygonArea(corners) < 400) return [fault('corners', 'enclose nothing, must go around the floor')];
+  if (crossing) return [fault('corners', 'fault.corners.cross', { a: crossing[0] + 1, b: crossing[1] + 1 })];
+  if (polygonArea(corners) < 400) return [fault('corners', 'fault.corners.nothing')];
   const out = corners.findIndex(([x, y]) => x < -1e-6 || y < -1e-6 || x > length + 1e-6 || y > width + 1e-6);
   if (out < 0) return [];
-  return [fault(`corners[${out}]`, `is at ${corners[out].join(', ')}, must lie within ${length} × ${width}`)];
+  return [
+    fault(`corners[${out}]`, 'fault.corner.outside', {
+      at: mm(corners[out], 3, '×'),
+      within: mm([length, width], 3, '×'),
+    }),
+  ];
 }
 
 function openingFaults({ innerMm, rimMm = 0, braces = [] }: Vessel): Fault[] {
   const narrowest = Math.min(innerMm.length, innerMm.width);
   if (rimMm > 0 && 2 * rimMm > narrowest - HAND_MM)
     return [
-      fault(
-        'rimMm',
-        `is ${rimMm}, must leave an opening of ${HAND_MM} mm: at most ${(narrowest - HAND_MM) / 2}`,
-      ),
+      fault('rimMm', 'fault.rim', {
+        is: mm(rimMm),
+        hand: mm(HAND_MM),
+        most: mm((narrowest - HAND_MM) / 2),
+      }),
     ];
   const faults = braces.flatMap(({ fromMm, toMm }, i) => {
     if (toMm <= fromMm)
-      return [fault(`braces[${i}].toMm`, `is ${toMm}, must be to the right of where it starts, ${fromMm}`)];
+      return [fault(`braces[${i}].toMm`, 'fault.brace.turned', { is: mm(toMm), from: mm(fromMm) })];
     return toMm > innerMm.length
-      ? [fault(`braces[${i}].toMm`, `is ${toMm}, must be at most the inner length, ${innerMm.length}`)]
+      ? [fault(`braces[${i}].toMm`, 'fault.brace.long', { is: mm(toMm), most: mm(innerMm.length) })]
       : [];
   });
   if (faults.length > 0 || braces.length === 0) return faults;
   return widestGap(innerMm.length, rimMm, braces) >= HAND_MM
     ? []
-    : [fault('braces', `leave no opening of ${HAND_MM} mm, must leave one that a hand passes through`)];
+    : [fault('braces', 'fault.braces', { hand: mm(HAND_MM) })];
 }
 
 function widestGap(length: number, rim: number, braces: NonNullable<Vessel['braces']>): number {
@@ -107,23 +108,26 @@ const DISPLAY_MM = 20;
 
 function chamberFaults({ innerMm, chambers = [] }: Vessel): Fault[] {
   const taken = { x: 0, y: 0 };
-  return chambers.flatMap(({ side, mm, wallMm = USUAL_WALL_MM, waterLineMm }, i) => {
+  return chambers.flatMap(({ side, mm: deep, wallMm = USUAL_WALL_MM, waterLineMm }, i) => {
     const axis = side === 'back' ? 'y' : 'x';
     const most = axis === 'y' ? innerMm.width : innerMm.length;
-    taken[axis] += mm + wallMm;
+    taken[axis] += deep + wallMm;
     const path = `chambers[${i}]`;
     if (taken[axis] > most - DISPLAY_MM)
-      return [fault(`${path}.mm`, `is ${mm}, must leave room for the display within ${most}`)];
+      return [fault(`${path}.mm`, 'fault.chamber', { is: mm(deep), most: mm(most) })];
     return waterLineMm !== undefined && waterLineMm > innerMm.height
       ? [
-          fault(
-            `${path}.waterLineMm`,
-            `is ${waterLineMm}, must be at most the inner height, ${innerMm.height}`,
-          ),
+          fault(`${path}.waterLineMm`, 'fault.above.height', {
+            is: mm(waterLineMm),
+            most: mm(innerMm.height),
+          }),
         ]
       : [];
   });
 }
+
+/** What is said of a fixed part that is too long, too wide or too high. */
+const FIXED = ['fault.fixed.length', 'fault.fixed.width', 'fault.fixed.height'] as const;
 
 function fixedFaults({ innerMm, fixed = [] }: Vessel): Fault[] {
   return fixed.flatMap(({ at, sizeMm, zMm = 0 }, i) => {
@@ -133,10 +137,7 @@ function fixedFaults({ innerMm, fixed = [] }: Vessel): Fault[] {
     if (over < 0 && at[0] >= 0 && at[1] >= 0) return [];
     const axis = Math.max(0, over);
     return [
-      fault(
-        `fixed[${i}].sizeMm[${axis}]`,
-        `reaches ${ends[axis]}, must stay within the inner ${['length', 'width', 'height'][axis]}, ${most[axis]}`,
-      ),
+      fault(`fixed[${i}].sizeMm[${axis}]`, FIXED[axis], { reach: mm(ends[axis]), most: mm(most[axis]) }),
     ];
   });
 }

@@ -1,5 +1,6 @@
 import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
-import type { Fault } from '../commission/fault';
+import { fault, type Fault } from '../commission/fault';
+import { say, type Text } from '../words/text';
 import { MAX_DOCUMENT_BYTES, parseCommissionText, tooLarge } from '../commission/parse';
 import type { Commission } from '../commission/schema';
 import { apart, scansOf } from './apart';
@@ -53,7 +54,7 @@ export async function opened(
   const names = zip ? listed(bytes) : new Set([DOCUMENT]);
   if (Array.isArray(names)) return { ok: false, faults: names };
   if (!names.has(DOCUMENT))
-    return refused('(file)', `has no ${DOCUMENT}, must be a commission as it was exported`);
+    return { ok: false, faults: [fault('(file)', 'fault.no.document', { name: DOCUMENT })] };
   const text = zip ? unpacked(bytes, DOCUMENT) : bytes;
   if (!text) return { ok: false, faults: [CANNOT] };
   const parsed = parseCommissionText(strFromU8(text));
@@ -78,40 +79,44 @@ export async function opened(
   return { ok: true, commission };
 }
 
-const refused = (path: string, says: string): Opened => ({ ok: false, faults: [{ path, says }] });
-
 /** Whether a file begins as a zip does. */
 export function isZip(bytes: Uint8Array): boolean {
   return bytes[0] === 0x50 && bytes[1] === 0x4b;
 }
 
-const CANNOT: Fault = { path: '(file)', says: 'cannot be unpacked, must be a commission as it was exported' };
+const CANNOT = fault('(file)', 'fault.no.unpacking');
 
 /** The names in a zip that are of use; or why it is not unpacked. Sizes are looked at before anything is. */
 function listed(bytes: Uint8Array<ArrayBuffer>): Set<string> | Fault[] {
   const names = new Set<string>();
   let [total, entries] = [0, 0];
-  const much = (says: string) => new RangeError(`${says}, must have fewer or smaller scans`);
   try {
     unzipSync(bytes, {
       filter: ({ name, originalSize }) => {
-        if (++entries > MOST_ENTRIES) throw much(`has more than ${MOST_ENTRIES} files in it`);
+        if (++entries > MOST_ENTRIES) throw new TooMuch(say('fault.zip.files', { most: MOST_ENTRIES }));
         if (name !== DOCUMENT && !MESH.test(name)) return false;
         const most = name === DOCUMENT ? MAX_DOCUMENT_BYTES : MOST_MESH;
-        if (originalSize > most) throw much(`has ${name} with more than ${inMb(most)}`);
+        if (originalSize > most) throw new TooMuch(say('fault.zip.file', { name, most: inMb(most) }));
         total += originalSize;
-        if (total > MOST_UNPACKED) throw much(`unpacks to more than ${inMb(MOST_UNPACKED)}`);
+        if (total > MOST_UNPACKED) throw new TooMuch(say('fault.zip.size', { most: inMb(MOST_UNPACKED) }));
         names.add(name);
         return false;
       },
     });
     return names;
   } catch (error) {
-    return [error instanceof RangeError ? { path: '(file)', says: error.message } : CANNOT];
+    return [error instanceof TooMuch ? { path: '(file)', says: error.says } : CANNOT];
   }
 }
 
-const inMb = (bytes: number) => `${bytes / 1024 / 1024} MB`;
+const inMb = (bytes: number) => bytes / 1024 / 1024;
+
+/** More in a file than is unpacked. */
+class TooMuch extends Error {
+  constructor(readonly says: Text) {
+    super(says.say);
+  }
+}
 
 /** One file out of the zip, of the size that it is listed with. */
 function unpacked(bytes: Uint8Array<ArrayBuffer>, wanted: string): Uint8Array | undefined {
@@ -131,11 +136,10 @@ async function meshBeside(zip: Uint8Array<ArrayBuffer>, path: string, name: stri
   try {
     const bytes = meshBytes(await meshOfGlb(glb));
     const scan = takenIn(bytes);
-    if (scan.mesh !== name)
-      throw new NotAMesh('is not the mesh that it is named after, must be as it was exported');
+    if (scan.mesh !== name) throw new NotAMesh(say('mesh.other'));
     return { ok: true, bytes, scan };
   } catch (error) {
     if (!(error instanceof NotAMesh)) throw error;
-    return { ok: false, fault: { path, says: error.message } };
+    return { ok: false, fault: { path, says: error.says } };
   }
 }

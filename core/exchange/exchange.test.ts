@@ -17,6 +17,7 @@ import { glbOf, meshOfGlb } from './glb';
 import { scanFaults } from './known';
 import { meshBytes, meshName, meshOfBytes } from './meshBlob';
 import { takenIn, type ScanFigures } from './scan';
+import { inEnglish } from '../words/english';
 
 /** In tenths of a millimetre, as the demo has it: what is kept are thousandths. */
 function inTenths(shape: Shape): Shape {
@@ -125,7 +126,7 @@ describe('one file for a commission and its scans', () => {
       figures.set(name, measured);
     };
     const back = await opened(file.slice(), undefined, keep);
-    if (!back.ok) throw new Error(back.faults[0].says);
+    if (!back.ok) throw new Error(inEnglish(back.faults[0].says));
     expect(back.commission).toEqual(light);
     expect([...kept]).toEqual([...meshes]);
     // Digits that got lost in the document are not lost in what is kept of the mesh.
@@ -143,14 +144,14 @@ describe('one file for a commission and its scans', () => {
   it('reads a plain document with its meshes inside', async () => {
     const whole = commission(STONE);
     const back = await opened(json(whole).slice());
-    if (!back.ok) throw new Error(back.faults[0].says);
+    if (!back.ok) throw new Error(inEnglish(back.faults[0].says));
     expect(scansOf(back.commission)).toHaveLength(1);
     expect(isHeld(scansOf(back.commission)[0].mesh)).toBe(true);
   });
 
   const says = async (bytes: Uint8Array<ArrayBuffer>) => {
     const back = await opened(bytes);
-    return back.ok ? 'read' : `${back.faults[0].path} ${back.faults[0].says}`;
+    return back.ok ? 'read' : `${back.faults[0].path} ${inEnglish(back.faults[0].says)}`;
   };
 
   it('says what is wrong with a file that was tampered with', async () => {
@@ -173,7 +174,7 @@ describe('one file for a commission and its scans', () => {
     );
     const heavier = JSON.stringify(light).replace(/"volumeL":[\d.]+/, '"volumeL":99');
     expect(await says(repacked((p) => (p['commission.json'] = new TextEncoder().encode(heavier))))).toMatch(
-      /volumeL is 99, must be the mesh’s/,
+      /volumeL is 99 L, must be the mesh’s/,
     );
   });
 

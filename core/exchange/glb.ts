@@ -1,6 +1,7 @@
 import { Document, Primitive, WebIO } from '@gltf-transform/core';
 import type { Mesh } from '../geometry/mesh';
 import { guardGlb } from './glbGuard';
+import { say } from '../words/text';
 import { NotAMesh } from './meshBlob';
 
 /*
@@ -64,16 +65,14 @@ function linear(colour: string): [number, number, number, number] {
 export async function meshOfGlb(bytes: Uint8Array): Promise<Mesh> {
   guardGlb(bytes, MOST_CORNERS);
   const document = await new WebIO().readBinary(bytes).catch((error: unknown) => {
-    throw new NotAMesh(
-      `cannot be read (${error instanceof Error ? error.message : 'unknown'}), must be a GLB`,
-    );
+    throw new NotAMesh(say('glb.unreadable.because', { why: String(error) }));
   });
   const primitives = document.getRoot().listMeshes().flatMap((mesh) => mesh.listPrimitives()); // prettier-ignore
   const [one] = primitives;
   const position = one?.getAttribute('POSITION')?.getArray();
   const indices = one?.getIndices()?.getArray();
   if (primitives.length !== 1 || one.getMode() !== Primitive.Mode.TRIANGLES || !position || !indices)
-    throw new NotAMesh('has something else than triangles, must be one surface of them');
+    throw new NotAMesh(say('glb.no.surface'));
   return { vertices: new Float64Array(position), faces: new Uint32Array(indices) };
 }
 
@@ -85,7 +84,7 @@ export async function meshOfGlb(bytes: Uint8Array): Promise<Mesh> {
 export async function meshesOfGlb(bytes: Uint8Array): Promise<Mesh[]> {
   guardGlb(bytes, MOST_CORNERS);
   const document = await new WebIO().readBinary(bytes).catch(() => {
-    throw new NotAMesh('cannot be read, must be a GLB');
+    throw new NotAMesh(say('glb.unreadable'));
   });
   const meshes = document
     .getRoot()
@@ -98,7 +97,7 @@ export async function meshesOfGlb(bytes: Uint8Array): Promise<Mesh[]> {
         const count = position.length / 3;
         const indices =
           primitive.getIndices()?.getArray() ?? Uint32Array.from({ length: count }, (_, i) => i);
-        if ((indices as Uint32Array).some((i) => i >= count)) throw new NotAMesh('names corners that it does not have, must be exported anew'); // prettier-ignore
+        if ((indices as Uint32Array).some((i) => i >= count)) throw new NotAMesh(say('glb.no.corner')); // prettier-ignore
         const vertices = new Float64Array(position.length);
         for (let i = 0; i < position.length; i += 3) {
           const [x, y, z] = [0, 1, 2].map((k) => m[k] * position[i] + m[4 + k] * position[i + 1] + m[8 + k] * position[i + 2] + m[12 + k]); // prettier-ignore
@@ -108,6 +107,6 @@ export async function meshesOfGlb(bytes: Uint8Array): Promise<Mesh[]> {
         return [{ vertices, faces: Uint32Array.from(indices) }];
       });
     });
-  if (meshes.length === 0) throw new NotAMesh('has no triangles, must be a surface of them');
+  if (meshes.length === 0) throw new NotAMesh(say('glb.no.triangles'));
   return meshes;
 }

@@ -1,4 +1,5 @@
 import { strFromU8 } from 'fflate';
+import { say } from '../words/text';
 import { NotAMesh } from './meshBlob';
 
 /*
@@ -44,36 +45,35 @@ export function guardGlb(bytes: Uint8Array, mostCorners: number): void {
   const { json, binBytes } = chunksOf(bytes);
   const needed = json.extensionsRequired;
   if (Array.isArray(needed) && needed.length > 0)
-    throw new NotAMesh(`needs ${String(needed[0]).slice(0, 60)}, must be exported without compression`);
+    throw new NotAMesh(say('glb.needs', { what: String(needed[0]).slice(0, 60) }));
   const views = list(json.bufferViews);
   for (const buffer of list(json.buffers))
-    if (buffer.uri !== undefined) throw new NotAMesh('names another file, must have everything in it');
+    if (buffer.uri !== undefined) throw new NotAMesh(say('glb.another.file'));
   for (const view of views)
-    if (whole(view.byteOffset) + whole(view.byteLength) > binBytes) throw new NotAMesh('declares more bytes than it has, must be a whole file'); // prettier-ignore
+    if (whole(view.byteOffset) + whole(view.byteLength) > binBytes) throw new NotAMesh(say('glb.more.bytes')); // prettier-ignore
   const read = list(json.accessors).reduce((sum, accessor) => sum + guardAccessor(accessor, views), 0);
   // Each is read into memory of its own: the same bytes may not be declared over and over.
-  if (read > 2 * binBytes) throw new NotAMesh('declares the same bytes over and over, must be exported anew');
+  if (read > 2 * binBytes) throw new NotAMesh(say('glb.same.bytes'));
   guardScene(json, mostCorners);
 }
 
 function chunksOf(bytes: Uint8Array): { json: Fields; binBytes: number } {
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
   if (bytes.byteLength < HEAD + CHUNK_HEAD || view.getUint32(0, true) !== GLTF || view.getUint32(HEAD + 4, true) !== JSON_CHUNK)
-    throw new NotAMesh('cannot be read, must be a GLB'); // prettier-ignore
+    throw new NotAMesh(say('glb.unreadable')); // prettier-ignore
   const jsonBytes = view.getUint32(HEAD, true);
-  if (jsonBytes > MOST_JSON) throw new NotAMesh(`describes itself in more than ${MOST_JSON / 1024 / 1024} MB, must be one stone or wood`); // prettier-ignore
+  if (jsonBytes > MOST_JSON) throw new NotAMesh(say('glb.long', { most: MOST_JSON / 1024 / 1024 })); // prettier-ignore
   const from = HEAD + CHUNK_HEAD;
-  if (from + jsonBytes > bytes.byteLength) throw new NotAMesh('is cut off, must be a whole file');
+  if (from + jsonBytes > bytes.byteLength) throw new NotAMesh(say('glb.cut.off'));
   const binAt = from + jsonBytes;
   const hasBin = binAt + CHUNK_HEAD <= bytes.byteLength && view.getUint32(binAt + 4, true) === BIN_CHUNK;
   const binBytes = hasBin ? view.getUint32(binAt, true) : 0;
-  if (hasBin && binAt + CHUNK_HEAD + binBytes > bytes.byteLength)
-    throw new NotAMesh('is cut off, must be a whole file');
+  if (hasBin && binAt + CHUNK_HEAD + binBytes > bytes.byteLength) throw new NotAMesh(say('glb.cut.off'));
   try {
     const json = JSON.parse(strFromU8(bytes.subarray(from, from + jsonBytes))) as Fields;
     return { json: json !== null && typeof json === 'object' ? json : {}, binBytes };
   } catch {
-    throw new NotAMesh('cannot be read, must be a GLB');
+    throw new NotAMesh(say('glb.unreadable'));
   }
 }
 
@@ -82,7 +82,7 @@ function guardAccessor(accessor: Fields, views: readonly Fields[]): number {
   const count = whole(accessor.count);
   const bytes = (COMPONENT_BYTES[whole(accessor.componentType)] ?? 4) * (COMPONENTS[String(accessor.type)] ?? 16); // prettier-ignore
   const refuse = (): never => {
-    throw new NotAMesh(`declares ${count} entries where it has fewer, must be a whole file`);
+    throw new NotAMesh(say('glb.entries', { count }));
   };
   const view = views[whole(accessor.bufferView, -1)];
   if (!view) return refuse();
@@ -98,7 +98,7 @@ function guardAccessor(accessor: Fields, views: readonly Fields[]): number {
 function guardScene(json: Fields, mostCorners: number): void {
   const nodes = list(json.nodes);
   if (nodes.length > MOST_NODES)
-    throw new NotAMesh(`has ${nodes.length} parts, must have at most ${MOST_NODES}: join them before exporting it`); // prettier-ignore
+    throw new NotAMesh(say('glb.parts', { count: nodes.length, most: MOST_NODES })); // prettier-ignore
   const accessors = list(json.accessors);
   const corners = list(json.meshes).map((mesh) =>
     list(mesh.primitives).reduce((n, { attributes, indices }) => {
@@ -108,8 +108,7 @@ function guardScene(json: Fields, mostCorners: number): void {
   );
   let total = 0;
   for (const { mesh } of nodes) total += corners[whole(mesh, -1)] ?? 0;
-  if (total > mostCorners)
-    throw new NotAMesh(`comes to ${total} corners, must have at most ${mostCorners}: export it with fewer`);
+  if (total > mostCorners) throw new NotAMesh(say('glb.corners', { count: total, most: mostCorners }));
   guardDepth(nodes);
 }
 
@@ -123,7 +122,7 @@ function guardDepth(nodes: readonly Fields[]): void {
     level = level.flatMap((i) => children[i] ?? []).filter((i) => i >= 0 && i < nodes.length);
     reached += level.length;
     if (deep > MOST_DEEP || reached > nodes.length)
-      throw new NotAMesh(`has parts within parts, more than ${MOST_DEEP} deep or twice in each other, must be joined before it is exported`); // prettier-ignore
+      throw new NotAMesh(say('glb.deep', { most: MOST_DEEP })); // prettier-ignore
   }
-  if (reached < nodes.length) throw new NotAMesh('has a part that lies in itself, must be exported anew');
+  if (reached < nodes.length) throw new NotAMesh(say('glb.ring'));
 }

@@ -1,9 +1,11 @@
-import type { Fault } from '../commission/fault';
+import { asWritten, fault, type Fault } from '../commission/fault';
+import { measure } from '../words/measure';
 import type { Commission, Option, Scan } from '../commission/schema';
 import type { ScanFigures } from './scan';
 
 /** How far what a document says of a mesh may be from what was measured: what digits get lost on the way. */
 const TOLERANCE = 1e-3;
+const inL = measure('L', 4);
 
 /**
  * Scans whose mesh is not there, or is not what the document says of it: masses and packs would be worked
@@ -23,21 +25,17 @@ export function scanFaults(
 }
 
 function faultOf(scan: Scan, path: string, is: ScanFigures | undefined): Fault[] {
-  if (!is)
-    return [
-      {
-        path: `${path}.mesh`,
-        says: 'is not kept here, must come with the commission: export it again as one file with its scans',
-      },
-    ];
+  if (!is) return [fault(`${path}.mesh`, 'fault.mesh.away')];
   if (scan.triangles !== is.triangles)
-    return [{ path: `${path}.triangles`, says: `is ${scan.triangles}, must be the mesh’s ${is.triangles}` }];
+    return [fault(`${path}.triangles`, 'fault.mesh.differs', { is: scan.triangles, measured: is.triangles })];
   if (off(scan.volumeL, is.volumeL))
-    return [{ path: `${path}.volumeL`, says: `is ${scan.volumeL}, must be the mesh’s ${is.volumeL}` }];
+    return [
+      fault(`${path}.volumeL`, 'fault.mesh.differs', { is: inL(scan.volumeL), measured: inL(is.volumeL) }),
+    ];
   const axis = scan.sizeMm.findIndex((mm, i) => off(mm, is.sizeMm[i]));
   if (axis < 0) return [];
-  const says = `is ${scan.sizeMm[axis]}, must be the mesh’s ${is.sizeMm[axis]}`;
-  return [{ path: `${path}.sizeMm[${axis}]`, says }];
+  const differs = { is: asWritten(scan.sizeMm[axis]), measured: asWritten(is.sizeMm[axis]) };
+  return [fault(`${path}.sizeMm[${axis}]`, 'fault.mesh.differs', differs)];
 }
 
 function off(said: number, is: number): boolean {

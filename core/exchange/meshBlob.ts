@@ -1,6 +1,7 @@
 import { sha256 } from '@noble/hashes/sha2.js';
 import { bytesToHex } from '@noble/hashes/utils.js';
 import type { Mesh } from '../geometry/mesh';
+import { say, type Text } from '../words/text';
 
 /*
  * A mesh as bytes, little-endian: the letters "UTSM", how many corners, how many triangles (uint32 each), then
@@ -15,8 +16,12 @@ const PER_MM = 1_000;
 /** Whether this machine keeps the lowest byte of a figure first, as nearly all do. */
 const LITTLE = new Uint8Array(new Uint32Array([1]).buffer)[0] === 1;
 
-/** Bytes of a file that is not what it says it is. */
-export class NotAMesh extends Error {}
+/** Bytes of a file that is not what it says it is; what is wrong with it follows "the file". */
+export class NotAMesh extends Error {
+  constructor(readonly says: Text) {
+    super(says.say);
+  }
+}
 
 export function meshBytes({ vertices, faces }: Mesh): Uint8Array<ArrayBuffer> {
   const bytes = new Uint8Array(HEAD + vertices.length * 4 + faces.length * 4);
@@ -34,11 +39,9 @@ export function meshBytes({ vertices, faces }: Mesh): Uint8Array<ArrayBuffer> {
 /** @throws NotAMesh when the bytes are not exactly one mesh */
 export function meshOfBytes(bytes: Uint8Array): Mesh {
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
-  if (bytes.byteLength < HEAD || view.getUint32(0, true) !== LETTERS)
-    throw new NotAMesh('is something else, must be a mesh as it is kept');
+  if (bytes.byteLength < HEAD || view.getUint32(0, true) !== LETTERS) throw new NotAMesh(say('blob.other'));
   const [corners, triangles] = [view.getUint32(4, true), view.getUint32(8, true)];
-  if (bytes.byteLength !== HEAD + corners * 12 + triangles * 12)
-    throw new NotAMesh('is cut off, must be a whole mesh');
+  if (bytes.byteLength !== HEAD + corners * 12 + triangles * 12) throw new NotAMesh(say('blob.cut.off'));
   const vertices = new Float64Array(corners * 3);
   if (LITTLE && bytes.byteOffset % 4 === 0) {
     // As this machine has its figures: read where they lie.

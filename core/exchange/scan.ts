@@ -6,6 +6,8 @@ import { extentOf } from '../hardscape/extent';
 import { exactVolumeMm3 } from '../hardscape/solid';
 import { holdMesh } from '../hardscape/heldMeshes';
 import { MM3_PER_L } from '../units/volume';
+import { inMm } from '../words/measure';
+import { say, type Text } from '../words/text';
 import { meshName, meshOfBytes, NotAMesh } from './meshBlob';
 
 /** Triangles of one scan at most, and how far a corner may lie from its middle; as in the document's schema. */
@@ -29,11 +31,11 @@ export function takenIn(bytes: Uint8Array): Scan {
   return { kind: 'scan', mesh: name, ...figuresOf(name, mesh) };
 }
 
-function faultOf(mesh: Mesh): string | undefined {
+function faultOf(mesh: Mesh): Text | undefined {
   const triangles = mesh.faces.length / 3;
-  if (triangles > MOST_TRIANGLES) return `has ${triangles} triangles, must have at most ${MOST_TRIANGLES}`;
+  if (triangles > MOST_TRIANGLES) return say('mesh.many', { count: triangles, most: MOST_TRIANGLES });
   if (mesh.vertices.some((mm) => !(Math.abs(mm) <= FARTHEST_MM)))
-    return `has corners beyond ${FARTHEST_MM} mm, must be in millimetres around its own middle`;
+    return say('mesh.far', { most: inMm(FARTHEST_MM) });
   return solidFault(mesh);
 }
 

@@ -3,6 +3,7 @@ import { parsed, piece, scape, soil } from '../testing/scape';
 import { job, type Job } from '../testing/job';
 import { gearKindOf, warmsOf, type Device } from './gear';
 import { proposedGear } from './propose';
+import { inEnglish } from '../words/english';
 
 const ARTICLES = [
   { id: 'f-350', kind: 'equipment', gear: 'filter', name: 'Filter 350', watts: 8, litresPerHour: 350 },
@@ -27,7 +28,7 @@ const filter = { id: 'f', name: 'filter', watts: 14, litresPerHour: 700 };
 describe('gear', () => {
   it('is proposed from litres, heat and light, with the smallest article that serves', () => {
     const doc = equipped();
-    const list = proposedGear(doc, { freeWaterL: 80, heatersW: [75], plants: ['grass'] });
+    const list = proposedGear(doc, { freeWaterL: 80, heatersW: [75], plants: ['grass'] }, inEnglish);
     // Five times 80 L are 400 L an hour: the one of 350 does not do.
     expect(list.filter((d) => d.watts > 0).map((d) => [d.name, d.watts, d.origin])).toEqual([
       ['Filter 700', 14, 'bought'],
@@ -36,7 +37,7 @@ describe('gear', () => {
       ['CO2 regulator', 5, 'bought'],
       ['surface skimmer', 5, 'bought'],
     ]);
-    const bare = proposedGear({ ...doc, catalogue: { ...doc.catalogue, materials: [] } }, { freeWaterL: 80, heatersW: [50, 50], plants: [] }); // prettier-ignore
+    const bare = proposedGear({ ...doc, catalogue: { ...doc.catalogue, materials: [] } }, { freeWaterL: 80, heatersW: [50, 50], plants: [] }, inEnglish); // prettier-ignore
     expect(bare.slice(0, 6).map((d) => [d.id, d.watts, d.litresPerHour])).toEqual([
       ['filter', 8, 400],
       ['media', 0, undefined],
@@ -51,7 +52,7 @@ describe('gear', () => {
     const need = { freeWaterL: 50, heatersW: [50], plants: [] };
     const kinds = (brief: object, vessel: object = {}, devices: object[] = []) => {
       const doc = parsed({ ...scape(), brief: { ...scape().brief, co2: false, ...brief }, vessel: { ...scape().vessel, ...vessel }, site: { devices } }); // prettier-ignore
-      return proposedGear(doc, need).map((d) => d.part ?? d.kind);
+      return proposedGear(doc, need, inEnglish).map((d) => d.part ?? d.kind);
     };
     const plain = ['filter', 'media', 'pipes', 'heater', 'lamp', 'timer', 'stand', 'mat', 'test-kit'];
     const gas = ['cylinder', 'regulator', 'check-valve', 'bubble-counter', 'diffuser', 'drop-checker'];

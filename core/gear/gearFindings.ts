@@ -6,7 +6,7 @@ import { rounded } from '../units/quantity';
 import type { Finding } from '../words/finding';
 import { inLitres, inMm } from '../words/measure';
 import { PRACTICE, say, type Text } from '../words/text';
-import { CO2_PARTS } from '../commission/primitives';
+import { CO2_PARTS } from '../commission/co2Parts';
 import { gearOf, hasGasSource, isWholeSet, type Device, type Gear, type GearKind } from './gear';
 import { TURNOVER } from './propose';
 

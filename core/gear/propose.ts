@@ -1,10 +1,9 @@
 import { plantOf } from '../catalogue/entries';
-import { CO2_PARTS } from '../commission/primitives';
+import { CO2_PARTS } from '../commission/co2Parts';
 import { animalsOf, filterStateOf } from '../commission/usual';
 import type { Commission, Material, Origin } from '../commission/schema';
 import { speciesIn } from '../livestock/known';
 import { rounded } from '../units/quantity';
-import { inEnglish } from '../words/english';
 import { say, type Text } from '../words/text';
 import { gearOf, isWholeSet, type Device, type GearKind } from './gear';
 
@@ -36,15 +35,16 @@ type Wish = Pick<Device, 'id' | 'watts' | 'litresPerHour' | 'part'> & {
 /**
  * Gear that a vessel still lacks: heaters by the heat balance, a filter by turnover with its media and pipes, a lamp
  * by the plant that wants most light, gas in all its parts where the brief has it, a lid where something jumps, and
- * what stands under and around a new vessel. Where an article of the list serves, it is that one and it is bought.
+ * what stands under and around a new vessel. Where an article of the list serves, it is that one and it is bought;
+ * until then it is called as `words` has it.
  * Valid for planted tanks. Leaves out: head of the pump, how a lamp spreads, noise.
  * Test: gear.test.ts, "is proposed from litres, heat and light, with the smallest article that serves".
  */
 export function proposedGear(
   commission: Asked,
   need: Need,
+  words: (said: Text) => string,
   articles: readonly Material[] = commission.catalogue.materials,
-  words: (said: Text) => string = inEnglish,
 ): Device[] {
   return wishes(commission, need)
     .filter((wish) => !isListed(commission, wish))

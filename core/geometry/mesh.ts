@@ -1,3 +1,5 @@
+import { say, type Text } from '../words/text';
+
 /** A closed surface of triangles, wound anticlockwise seen from outside. */
 export interface Mesh {
   /** x, y, z of each corner, mm. */
@@ -7,22 +9,21 @@ export interface Mesh {
 }
 
 /** What is wrong with a surface that should enclose a solid, or undefined. */
-export function meshFault(vertexCount: number, faces: ArrayLike<number>): string | undefined {
-  if (faces.length < 12) return 'has fewer than four triangles, must enclose a solid';
+export function meshFault(vertexCount: number, faces: ArrayLike<number>): Text | undefined {
+  if (faces.length < 12) return say('mesh.few');
   const edges = edgeTable(faces.length);
   for (let f = 0; f < faces.length; f += 3) {
     for (let k = 0; k < 3; k++) {
       const a = faces[f + k];
       const b = faces[f + (k === 2 ? 0 : k + 1)];
       if (a >= vertexCount || b >= vertexCount)
-        return `triangle ${f / 3} names corner ${Math.max(a, b)}, must be below ${vertexCount}`;
-      if (a === b) return `triangle ${f / 3} names corner ${a} twice, must have three corners`;
-      if (!edges.add(a, b))
-        return `two triangles run the same way along the edge ${a}-${b}, must be wound alike all over`;
+        return say('mesh.corner', { triangle: f / 3, corner: Math.max(a, b), count: vertexCount });
+      if (a === b) return say('mesh.corner.twice', { triangle: f / 3, corner: a });
+      if (!edges.add(a, b)) return say('mesh.wound', { a, b });
     }
   }
   const open = edges.open();
-  return open && `is open along the edge ${open[0]}-${open[1]}, must be a closed surface`;
+  return open && say('mesh.open', { a: open[0], b: open[1] });
 }
 
 /** Ways in which an edge is run along: from its lower corner to the higher, and back. */
@@ -67,12 +68,12 @@ function edgeTable(most: number) {
 const LEAST_MM3 = 1;
 
 /** What keeps a surface from being the outside of a piece, or undefined; with what it must be. */
-export function solidFault(mesh: Mesh): string | undefined {
+export function solidFault(mesh: Mesh): Text | undefined {
   const open = meshFault(mesh.vertices.length / 3, mesh.faces);
   if (open) return open;
   const mm3 = meshVolume(mesh);
-  if (mm3 < 0) return 'face inwards, must be wound anticlockwise seen from outside';
-  return mm3 < LEAST_MM3 ? `enclose nothing, must enclose at least ${LEAST_MM3} mm³` : undefined;
+  if (mm3 < 0) return say('mesh.inwards');
+  return mm3 < LEAST_MM3 ? say('mesh.nothing', { least: LEAST_MM3 }) : undefined;
 }
 
 /**

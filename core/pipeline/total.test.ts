@@ -10,6 +10,7 @@ import { unfinished } from './finite';
 import { plan } from './plan';
 import { plantedPlan } from '../planted/planted';
 import { report } from './report';
+import { inEnglish } from '../words/english';
 
 /** Shapes, beds and stones that are tried; more by `UTSUWA_ROUNDS`. */
 const ROUNDS = Number(process.env.UTSUWA_ROUNDS ?? 60);
@@ -177,7 +178,7 @@ describe('whatever is accepted', () => {
     ],
   ])('refuses %s', (_, change, says) => {
     const parsed = held(change);
-    const faults = parsed.ok ? [] : parsed.faults.map((f) => `${f.path}: ${f.says}`);
+    const faults = parsed.ok ? [] : parsed.faults.map((f) => `${f.path}: ${inEnglish(f.says)}`);
     expect(faults.join('\n')).toMatch(says);
   });
 });

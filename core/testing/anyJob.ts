@@ -1,10 +1,11 @@
 import fc from 'fast-check';
 import { DOSING_SCHOOLS, MOISTURE_SCHOOLS, PLANTING_SCHOOLS, GEAR_SCHOOLS,
   SAND_SCHOOLS, SPACING_SCHOOLS, WATER_SCHOOLS } from '../commission/briefSchema'; // prettier-ignore
-import { CO2_PARTS } from '../commission/primitives';
+import { CO2_PARTS } from '../commission/co2Parts';
 import { parseCommission } from '../commission/parse';
 import type { Commission } from '../commission/schema';
 import { scape } from './scape';
+import { faultLine } from '../commission/faultLine';
 
 /*
  * Any job of the trade: schools, origins, states, stages, gear, animals, from nothing or in a tank that runs. In a tank of
@@ -200,6 +201,6 @@ export function jobDocument(job: DrawnJob, named: Naming = PLAIN): Commission {
     },
     site: { devices, roomC: [18, 25] },
   }))); // prettier-ignore
-  if (!result.ok) throw new Error(result.faults.map((f) => `${f.path}: ${f.says}`).join('\n'));
+  if (!result.ok) throw new Error(result.faults.map(faultLine).join('\n'));
   return result.commission;
 }

@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { parseCommission } from '../commission/parse';
 import type { Commission, Layer, Option, Piece } from '../commission/schema';
+import { faultLine } from '../commission/faultLine';
 
 /** One of the two example documents, parsed. */
 export function example(name: 'level-cube' | 'held-root'): Commission {
@@ -11,7 +12,7 @@ export function example(name: 'level-cube' | 'held-root'): Commission {
 /** The document, or an error that lists its faults. */
 export function parsed(input: unknown): Commission {
   const result = parseCommission(input);
-  if (!result.ok) throw new Error(result.faults.map((f) => `${f.path}: ${f.says}`).join('\n'));
+  if (!result.ok) throw new Error(result.faults.map(faultLine).join('\n'));
   return result.commission;
 }
 

@@ -2,12 +2,16 @@ import { IntlMessageFormat, type PrimitiveType } from 'intl-messageformat';
 import { isText, type DayValue, type Money, type Said, type Text, type Value } from './text';
 import type { Measure } from './measure';
 
-/** Everything that a reader's language, units and habits decide. */
-export interface Reader {
+/** Messages of one language. */
+export interface Catalogue {
   /** A language tag (BCP 47), for plurals. */
   locale: string;
   /** Messages in ICU message syntax, by key. */
   messages: Readonly<Record<string, string>>;
+}
+
+/** Everything that a reader's language, units and habits decide. */
+export interface Reader extends Catalogue {
   /** One figure in the reader's unit, and that unit's name. */
   figure(value: number, unit: string, places: number): { text: string; unit: string };
   number(value: number): string;
@@ -26,7 +30,7 @@ const parsed = new WeakMap<Reader['messages'], Map<string, Parsed>>();
 /** A plural is type 6 in the parser's tree. */
 const PLURAL = 6;
 
-function messageOf({ messages, locale }: Reader, key: string): Parsed {
+function messageOf({ messages, locale }: Catalogue, key: string): Parsed {
   const known = parsed.get(messages) ?? new Map<string, Parsed>();
   parsed.set(messages, known);
   const old = known.get(key);
@@ -46,11 +50,24 @@ function messageOf({ messages, locale }: Reader, key: string): Parsed {
  */
 export function inWords(said: Said, reader: Reader): string {
   if (typeof said === 'string') return said;
-  const { format, counts } = messageOf(reader, said.say);
+  const { counts } = messageOf(reader, said.say);
   const values: Record<string, PrimitiveType> = {};
   for (const [name, value] of Object.entries(said.with ?? {}))
     values[name] = typeof value === 'number' && counts.has(name) ? value : valueInWords(value, reader);
-  return String(format.format(values));
+  return formatted(reader, said.say, values);
+}
+
+/**
+ * A message filled in with what is in words already, or a count.
+ *
+ * @throws RangeError when the catalogue has no such message, or a value that it names is missing
+ */
+export function formatted(
+  catalogue: Catalogue,
+  key: string,
+  values: Readonly<Record<string, PrimitiveType>>,
+): string {
+  return String(messageOf(catalogue, key).format.format({ ...values }));
 }
 
 function valueInWords(value: Value, reader: Reader): string {

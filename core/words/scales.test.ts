@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { otherScale, scaleOf, type FigureKind, type Habits } from './scales';
+import { inEnglish } from './english';
 
 const METRIC: Habits = { units: 'metric', gallons: 'as-units', hardness: 'degree' };
 const US: Habits = { ...METRIC, units: 'us' };
@@ -45,8 +46,8 @@ describe('scales of typed figures', () => {
   });
 
   it('ask when a temperature belongs to the other one', () => {
-    expect(otherScale(75, false)).toBe('is 75 °C: is that °F? Then it is 23.9 °C');
-    expect(otherScale(24, true)).toBe('is 24 °F: is that °C? Then it is 75.2 °F');
+    expect(inEnglish(otherScale(75, false)!)).toBe('is 75 °C: is that °F? Then it is 23.9 °C');
+    expect(inEnglish(otherScale(24, true)!)).toBe('is 24 °F: is that °C? Then it is 75.2 °F');
     expect([otherScale(28, false), otherScale(78, true), otherScale(212, false)]).toEqual([
       undefined,
       undefined,

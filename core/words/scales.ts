@@ -5,6 +5,7 @@ import { rounded } from '../units/quantity';
 import { celsiusFromFahrenheit, fahrenheitFromCelsius } from '../units/temperature';
 import { L_PER_IMPERIAL_GALLON, L_PER_US_GALLON } from '../units/volume';
 import { MG_CACO3_PER_DEGREE, MMOL_PER_DEGREE } from '../units/hardness';
+import { say, type Text } from './text';
 
 /** What a reader prefers; what the document keeps is metric. */
 export interface Habits {
@@ -81,10 +82,10 @@ export function scaleOf(kind: FigureKind, reader: Habits, currency = ''): Scale 
 }
 
 /** Water and rooms are between freezing and 45 °C: beyond that somebody read the other scale. */
-export function otherScale(number: number, us: boolean): string | undefined {
+export function otherScale(number: number, us: boolean): Text | undefined {
   if (!us && number > 45 && number <= 113)
-    return `is ${number} °C: is that °F? Then it is ${rounded(celsiusFromFahrenheit(number), 1)} °C`;
+    return say('scale.fahrenheit', { typed: number, meant: rounded(celsiusFromFahrenheit(number), 1) });
   if (us && number >= 0 && number < 40)
-    return `is ${number} °F: is that °C? Then it is ${rounded(fahrenheitFromCelsius(number), 1)} °F`;
+    return say('scale.celsius', { typed: number, meant: rounded(fahrenheitFromCelsius(number), 1) });
   return undefined;
 }

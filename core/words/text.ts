@@ -29,7 +29,9 @@ export interface Text {
 export type Said = string | Text;
 
 /** The names that stand in a message: `{litres}`, `{count, plural, …}`; what has a space in it is a branch. */
-type Names<S extends string> = S extends `${string}{${infer Rest}` ? Name<Head<Rest>> | Names<Rest> : never;
+export type Names<S extends string> = S extends `${string}{${infer Rest}`
+  ? Name<Head<Rest>> | Names<Rest>
+  : never;
 type Head<S extends string> = S extends `${infer A},${string}`
   ? A extends `${infer B}}${string}` ? B : A
   : S extends `${infer B}}${string}` ? B : never; // prettier-ignore

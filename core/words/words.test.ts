@@ -71,7 +71,7 @@ function namesIn(value: unknown, found = new Set<string>()): Set<string> {
 
 const COMMISSIONS = demoCommissions('2026-11-25').map((draft) => {
   const parsed = parseCommission(draft);
-  if (!parsed.ok) throw new Error(parsed.faults[0].says);
+  if (!parsed.ok) throw new Error(inEnglish(parsed.faults[0].says));
   return parsed.commission;
 });
 

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { meshFault, meshVolume, shellCount } from '../geometry/mesh';
 import { solids } from '../geometry/solids';
 import { branchFault, branchSolid, limbsOf, type Branch } from './branches';
+import { inEnglish } from '../words/english';
 
 const trunk: Branch = { longMm: 400, thickMm: [60, 30], bearingDeg: 0, riseDeg: 30 };
 
@@ -40,9 +41,11 @@ describe('wood of branches', () => {
   });
 
   it('says which branch leaves what is not there', () => {
-    expect(branchFault([])).toMatch(/trunk is missing/);
-    expect(branchFault([trunk, { ...trunk, from: 1 }])).toMatch(/must leave one before it/);
-    expect(branchFault([trunk, { ...trunk, from: 0, alongMm: 500 }])).toMatch(/must be within the 400 mm/);
+    expect(inEnglish(branchFault([])!)).toMatch(/trunk is missing/);
+    expect(inEnglish(branchFault([trunk, { ...trunk, from: 1 }])!)).toMatch(/must leave one before it/);
+    expect(inEnglish(branchFault([trunk, { ...trunk, from: 0, alongMm: 500 }])!)).toMatch(
+      /must be within the 400 mm/,
+    );
     expect(branchFault([trunk, { ...trunk, from: 0, alongMm: 400 }])).toBeUndefined();
   });
 });

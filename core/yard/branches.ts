@@ -1,5 +1,7 @@
 import { centred, type Mesh } from '../geometry/mesh';
 import type { Solids } from '../geometry/solids';
+import { inMm } from '../words/measure';
+import { say, type Text } from '../words/text';
 
 type Spot = readonly [x: number, y: number, z: number];
 
@@ -30,15 +32,15 @@ export const SIDES = 16;
 const EVEN = Math.sqrt((2 * Math.PI) / (SIDES * Math.sin((2 * Math.PI) / SIDES)));
 
 /** What a skeleton says that cannot be, by branch, or undefined. */
-export function branchFault(branches: readonly Branch[]): string | undefined {
-  if (branches.length === 0) return 'A trunk is missing.';
+export function branchFault(branches: readonly Branch[]): Text | undefined {
+  if (branches.length === 0) return say('branch.no.trunk');
   for (const [i, b] of branches.entries()) {
-    if (i === 0 && b.from !== undefined) return 'The trunk leaves a branch, must leave none.';
+    if (i === 0 && b.from !== undefined) return say('branch.trunk.leaves');
     if (i === 0) continue;
     const parent = branches[b.from ?? 0];
-    if ((b.from ?? 0) >= i) return `Branch ${i} leaves branch ${b.from}, must leave one before it.`;
+    if ((b.from ?? 0) >= i) return say('branch.later', { branch: i, from: b.from ?? 0 });
     if ((b.alongMm ?? 0) > parent.longMm)
-      return `Branch ${i} leaves at ${b.alongMm} mm, must be within the ${parent.longMm} mm of the one it leaves.`;
+      return say('branch.beyond', { branch: i, at: inMm(b.alongMm ?? 0), long: inMm(parent.longMm) });
   }
   return undefined;
 }

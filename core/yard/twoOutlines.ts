@@ -31,11 +31,11 @@ const FORKED = 0.12;
 const LEAST_MM = 1;
 
 /** What keeps two outlines from being those of a piece, or undefined: one of a single point encloses nothing. */
-export function outlineFault(outlines: TwoOutlines): string | undefined {
+export function outlineFault(outlines: TwoOutlines): Text | undefined {
   for (const view of ['front', 'side'] as const) {
     const [x0, y0, x1, y1] = polygonBounds(outlines[view]);
     if (x1 - x0 < LEAST_MM || y1 - y0 < LEAST_MM || Math.abs(polygonArea(outlines[view])) < LEAST_MM ** 2)
-      return `The outline from the ${view} encloses nothing: trace it again around the whole piece.`;
+      return say(`outline.${view}.nothing`);
   }
   return undefined;
 }

@@ -77,7 +77,11 @@ export function firstVisits(by: string, Kind: new (page: Page) => Hand, jobs: re
       const hand = new Kind(b.page);
       await visited(hand, desk);
       await hand.go('Bench');
-      await b.page.waitForSelector('canvas[aria-label*="from desk chair"]');
+      await b.page.waitForFunction(
+        () =>
+          document.querySelector<HTMLSelectElement>('[data-test="seat"]')?.selectedOptions[0].text ===
+          'desk chair',
+      );
       await hand.go('Build day');
       await b.at.until('.workbench', (w) => /film/i.test(w));
     });

@@ -4,6 +4,7 @@ import { faultOf } from '../../core/commission/fault';
 import { plantSchema, type Plant } from '../../core/commission/schema';
 import { FORMULA } from './takeOffCsv';
 import { NoText, textOf } from './textOf';
+import { inEnglish } from '../../core/words/english';
 
 /** Columns of a list of plants, each with how a plant's field is written and read. */
 const COLUMNS = [
@@ -142,5 +143,5 @@ function plantOf(row: Partial<Cells>): Plant | string {
   const parsed = plantSchema.safeParse(entry);
   if (parsed.success) return parsed.data;
   const { path, says } = faultOf(parsed.error.issues[0], entry);
-  return `${path} ${says}.`;
+  return `${path} ${inEnglish(says)}.`;
 }

@@ -4,6 +4,7 @@ import { OBJLoader } from 'three/addons/loaders/OBJLoader.js';
 import { STLLoader } from 'three/addons/loaders/STLLoader.js';
 import { meshesOfGlb } from '../../core/exchange/glb';
 import { NotAMesh } from '../../core/exchange/meshBlob';
+import { inEnglish } from '../../core/words/english';
 import { meshVolume, type Mesh } from '../../core/geometry/mesh';
 import { NoScan } from './noScan';
 import { guardObj, guardStl, isBinaryStl, MOST_TRIANGLES } from './scanGuard';
@@ -51,7 +52,9 @@ export async function scanFile(
   // Before it is thinned: what is no surface takes without end to be made one of fewer triangles.
   const { mesh, fault } = raw.fault ? raw : await thinned(centred(raw.mesh, mm), notes);
   if (fault)
-    throw new NoScan(`The surface ${fault}. Close its holes where it was scanned, then export it again.`);
+    throw new NoScan(
+      `The surface ${inEnglish(fault)}. Close its holes where it was scanned, then export it again.`,
+    );
   if (meshVolume(mesh) < 0) {
     for (let f = 0; f < mesh.faces.length; f += 3) mesh.faces.subarray(f + 1, f + 3).reverse();
     notes.push('faced inwards and was turned round');
@@ -76,7 +79,7 @@ async function read(bytes: Uint8Array<ArrayBuffer>, name: string): Promise<Welde
     }
   } catch (error) {
     if (error instanceof NoScan) throw error;
-    if (error instanceof NotAMesh) throw new NoScan(`The file ${error.message}.`);
+    if (error instanceof NotAMesh) throw new NoScan(`The file ${inEnglish(error.says)}.`);
     throw new NoScan(`It could not be read as ${ending?.toUpperCase()}: is it whole?`);
   }
 }

@@ -1,10 +1,11 @@
 import { MeshoptSimplifier } from 'meshoptimizer';
 import { meshFault, type Mesh } from '../../core/geometry/mesh';
+import type { Text } from '../../core/words/text';
 
 /** A surface, and what keeps it from being closed. */
 export interface Welded {
   mesh: Mesh;
-  fault: string | undefined;
+  fault: Text | undefined;
 }
 
 /** Corners nearer than this are one, in units of the file’s own size. */

@@ -5,6 +5,7 @@ import { buffersIn } from '../store/largeText';
 import type { Begun } from './thread';
 import { TooMuchWaiting, turns, type Turns } from './turns';
 import type * as work from './work';
+import { fault } from '../../core/commission/fault';
 
 /** How long one job may take once a thread works on it, ms, and how much memory that thread may have, MB. */
 const PATIENCE_MS = 20_000;
@@ -138,6 +139,6 @@ function asProblem(error: Error & { code?: string }, name: Name): Error {
   if (error.name === 'AbortError' || error.code === 'ERR_WORKER_OUT_OF_MEMORY')
     return name === 'takeScan'
       ? new Problem(422, 'The file takes too much to work out here, must have fewer triangles.')
-      : refused([{ path: '(document)', says: 'takes too much to work out here, must have less in it: fewer pieces, layers or corners' }]); // prettier-ignore
+      : refused([fault('(document)', 'fault.too.long')]); // prettier-ignore
   return error;
 }

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { depthFault } from '../../core/commission/budgets';
 import type { Change } from '../../core/commission/changes';
-import type { Fault } from '../../core/commission/fault';
+import { fault, type Fault } from '../../core/commission/fault';
 import { supplierOf } from '../../core/commission/lookup';
 import { merged } from '../../core/commission/merge';
 import { parseCommission, tooLarge, MAX_DOCUMENT_BYTES } from '../../core/commission/parse';
@@ -56,7 +56,7 @@ export async function drawMesh({ name }: { name: string }, meshes: Meshes): Prom
 /** A new document as a page sends it, not as a file that has its scans beside it. */
 export async function readNew(body: Body, meshes: Meshes): Promise<Read> {
   const bytes = bytesOfBody(body);
-  if (isZip(bytes)) return { ok: false, faults: [{ path: '(document)', says: 'is a zip, must be imported as a file' }] }; // prettier-ignore
+  if (isZip(bytes)) return { ok: false, faults: [fault('(document)', 'fault.zip.here')] }; // prettier-ignore
   return readFile(bytes, meshes);
 }
 
@@ -95,8 +95,7 @@ export function readChanges(
   const changes = ask.data.changes as Change[];
   if (changes.length === 0) return 'nothing to do';
   const { document, clashes } = merged(JSON.parse(unpacked(text)) as object, changes);
-  if (clashes.length > 0)
-    return { ok: false, faults: [{ path: '(changes)', says: 'do not fit the document' }] };
+  if (clashes.length > 0) return { ok: false, faults: [fault('(changes)', 'fault.changes')] };
   const parsed = parseCommission(document);
   return parsed.ok ? kept(parsed.commission, meshes) : parsed;
 }

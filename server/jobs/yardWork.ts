@@ -47,13 +47,13 @@ export async function yardPiece(
   }
   if (branches) {
     const fault = branchFault(branches);
-    if (fault) return { ok: false, says: fault };
+    if (fault) return { ok: false, says: inEnglish(fault) };
     const shape = await keptShape(branchSolid(branches, await solids()), meshes);
     return whole(shape, against(shape));
   }
   if (outlines) {
     const fault = outlineFault(outlines);
-    if (fault) return { ok: false, says: fault };
+    if (fault) return { ok: false, says: inEnglish(fault) };
     const wantedL = litres ?? (massKg === undefined ? undefined : massKg / densityOf(material));
     const { mesh, doubts } = solidOfOutlines(outlines, wantedL);
     return whole(await keptShape(mesh, meshes), doubts);
@@ -125,7 +125,8 @@ export async function takeScan(
     const { mesh, notes } = await scanFile(bytesOfBody(body), name, unit);
     return { ok: true, value: { scan: await keptShape(mesh, meshes), notes } };
   } catch (error) {
-    if (error instanceof NoScan || error instanceof NotAMesh) return { ok: false, says: error.message };
+    if (error instanceof NoScan) return { ok: false, says: error.message };
+    if (error instanceof NotAMesh) return { ok: false, says: inEnglish(error.says) };
     throw error;
   }
 }

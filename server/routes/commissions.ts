@@ -26,6 +26,7 @@ import type { CommissionRow } from '../store/schema';
 import type { Store } from '../store/store';
 import { alsoUsed } from '../store/studio';
 import { saver } from './saver';
+import { spoken } from '../../core/words/english';
 
 /** What a save has around its document. */
 const AROUND = 64 * 1024;
@@ -165,7 +166,7 @@ async function found<T extends Head>(
 
 export function keptOf(read: Read): { kept: Kept; notes: unknown[] } {
   if (!read.ok) throw refused(read.faults);
-  return read;
+  return { kept: read.kept, notes: spoken(read.notes) };
 }
 
 async function save(store: Store, res: Response, id: string, basedOn: number, kept: Kept): Promise<void> {

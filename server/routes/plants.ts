@@ -1,5 +1,6 @@
 import { Router, type Request } from 'express';
 import { faultOf } from '../../core/commission/fault';
+import { inEnglish } from '../../core/words/english';
 import { plantSchema } from '../../core/commission/schema';
 import { smallJson, taking } from '../body';
 import type { Jobs } from '../jobs/jobs';
@@ -32,7 +33,7 @@ export function plantRoutes(store: Store, jobs: Jobs): Router {
     const parsed = plantSchema.safeParse({ ...(req.body as object), id: req.params.id });
     if (!parsed.success) {
       const fault = faultOf(parsed.error.issues[0], req.body);
-      throw new Problem(400, `${fault.path} ${fault.says}.`);
+      throw new Problem(400, `${fault.path} ${inEnglish(fault.says)}.`);
     }
     await keepPlant(store, parsed.data);
     res.status(204).end();

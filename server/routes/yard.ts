@@ -1,6 +1,7 @@
 import { Router, type Request } from 'express';
 import { z, type ZodType } from 'zod';
 import { faultOf } from '../../core/commission/fault';
+import { inEnglish } from '../../core/words/english';
 import { smallJson, taking, whileWaitedFor } from '../body';
 import type { Jobs } from '../jobs/jobs';
 import { MAX_PICTURE_BYTES, NoPictureError } from '../pictures/picture';
@@ -121,7 +122,7 @@ function read<T>(schema: ZodType<T>, body: unknown): T {
   const parsed = schema.safeParse(body);
   if (parsed.success) return parsed.data;
   const fault = faultOf(parsed.error.issues[0], body);
-  throw new Problem(400, `${fault.path} ${fault.says}.`);
+  throw new Problem(400, `${fault.path} ${inEnglish(fault.says)}.`);
 }
 
 /** Numbers of two parts: `S-14a` and `S-14b`, or the next letters that are free. */

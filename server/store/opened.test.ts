@@ -8,6 +8,7 @@ import { getCommission, listCommissions, saveCommission } from './commissions';
 import { columnsOf } from './columns';
 import { unpacked } from './largeText';
 import { openStore } from './store';
+import { inEnglish } from '../../core/words/english';
 
 /*
  * Databases as earlier versions left them, one a file: each opens, lists what it had, and its documents are read
@@ -32,7 +33,8 @@ it.each(Object.entries(KEPT))('%s opens as it is, and its figures are what they 
       commissions.map(async ({ id }) => {
         const row = (await getCommission(store, id))!;
         const parsed = parseCommissionText(unpacked(row.document));
-        if (!parsed.ok) throw new Error(`${row.title}: ${parsed.faults[0].path} ${parsed.faults[0].says}`);
+        if (!parsed.ok)
+          throw new Error(`${row.title}: ${parsed.faults[0].path} ${inEnglish(parsed.faults[0].says)}`);
         const { survey, takeOff } = plan(parsed.commission, { today: '2026-11-26' });
         // What is opened can be saved again.
         const saved = await saveCommission(store, id, row.revision, columnsOf(parsed.commission));

@@ -5,6 +5,7 @@ import type { Day } from '../../core/calendar/day';
 import { dayExample, dayShown, dayTyped, firstWeekday } from '../units/dayInput';
 import { useStudio } from './studioStore';
 import WordsField from './WordsField.vue';
+import { wording } from '../words/wording';
 
 /** A day, typed or picked, as days are written where the studio works. */
 const props = defineProps<{
@@ -21,7 +22,7 @@ const open = ref(false);
 function typed(text: string): string | undefined {
   if (text.trim() === '') return props.apply('');
   const day = dayTyped(text, locale.value);
-  return day ? props.apply(day) : `is no day here, must be one like ${dayExample(locale.value)}`;
+  return day ? props.apply(day) : wording('dayField.noDay', { example: dayExample(locale.value) });
 }
 /** The picker gives a date of this place at midnight. */
 function picked(date: unknown): void {

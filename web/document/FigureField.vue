@@ -5,6 +5,7 @@ import { useCommission } from './commissionStore';
 import { useFormField } from './localForm';
 import { useFigures } from '../units/figures';
 import { otherScale, type FigureKind } from '../../core/words/scales';
+import { wording } from '../words/wording';
 
 /**
  * One typed figure with its unit. `apply` is given the value in the document's unit and answers with what is
@@ -54,10 +55,10 @@ function taken(): string | undefined {
   const text = typed.value.trim().replace(',', '.');
   if (text === '') return emptied();
   const number = Number(text);
-  if (!Number.isFinite(number)) return `is "${text}" (text), must be a number`;
+  if (!Number.isFinite(number)) return wording('figureField.text', { text });
   if (props.value !== undefined && number === scale.value.out(props.value)) return undefined;
   const asked = props.kind === 'temperature' && !props.hot && otherScale(number, f.us.value);
-  return asked || props.apply(scale.value.in(number));
+  return asked ? f.words(asked) : props.apply(scale.value.in(number));
 }
 
 const inForm = useFormField({ commit, fault: () => fault.value });
@@ -83,7 +84,7 @@ function mark(event: MouseEvent): void {
 
 /** An answer is taken back only where there was one: passing by an empty field is no answer. */
 function emptied(): string | undefined {
-  if (!props.optional) return 'is missing, must be a number';
+  if (!props.optional) return wording('figureField.missing');
   return props.value === undefined ? undefined : props.apply(undefined);
 }
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue';
 import { ApiProblem, fetchFile } from './api';
+import { wording } from '../words/wording';
 
 /*
  * A file to take away. It is fetched by the page and not by the browser's own link: what the server has no room for at
@@ -26,7 +27,7 @@ async function take(event: MouseEvent): Promise<void> {
     // Taken up by the browser in this turn; kept a moment for those that begin with the next.
     setTimeout(() => URL.revokeObjectURL(link.href), 10_000);
   } catch (error) {
-    trouble.value = error instanceof ApiProblem ? error.message : 'The file could not be written.';
+    trouble.value = error instanceof ApiProblem ? error.message : wording('fileLink.failed');
   } finally {
     working.value = false;
   }

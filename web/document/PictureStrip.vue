@@ -5,6 +5,7 @@ import type { Picture } from '../../core/commission/schema';
 import { api } from './api';
 import { useCommission } from './commissionStore';
 import { refusedFile, uploadPicture } from './upload';
+import { wording } from '../words/wording';
 
 /** Pictures of some subjects: added by hand, kept small, each with what it shows. */
 const props = defineProps<{ title: string; subjects: readonly Picture['shows'][]; hint?: string }>();
@@ -90,7 +91,7 @@ const typedCaption = (event: Event) => (event.target as HTMLInputElement).value;
     <p v-if="hint && !shown.length" class="quiet">{{ hint }}</p>
     <ul v-if="shown.length">
       <li v-for="p in shown" :key="p.id">
-        <p v-if="missing.has(p.id)" class="quiet gone">This picture is kept on another machine.</p>
+        <p v-if="missing.has(p.id)" class="quiet gone">{{ wording('pictureStrip.elsewhere') }}</p>
         <img
           v-else
           :src="api.pictureUrl(commission.id, p.id)"

@@ -1,6 +1,7 @@
 import type { Habits } from '../../core/words/scales';
 import { changesBetween, type Change } from '../../core/commission/changes';
 import type { Fault } from '../../core/commission/fault';
+import type { Spoken } from '../../core/words/english';
 import type { Branch } from '../../core/yard/branches';
 import type { Parting } from '../../core/yard/split';
 import type { TwoOutlines } from '../../core/yard/twoOutlines';
@@ -8,13 +9,14 @@ import type { Recorded } from '../../core/catalogue/recorded';
 import type { Studio, YardPiece } from '../../core/catalogue/studio';
 import type { Commission, Scan, Plant } from '../../core/commission/schema';
 import type { Confirmation } from '../../core/ordering/confirmation';
+import { wording } from '../words/wording';
 
 /** An answer that was not the one asked for, or none at all (`status` 0). */
 export class ApiProblem extends Error {
   constructor(
     readonly status: number,
     message: string,
-    readonly body: { faults?: Fault[]; theirs?: Stored; gone?: Gone } = {},
+    readonly body: { faults?: Spoken<Fault>[]; theirs?: Stored; gone?: Gone } = {},
   ) {
     super(message);
   }
@@ -123,12 +125,16 @@ async function call<T>(
   });
   const answer = (await response.json().catch(() => ({}))) as {
     title?: string;
-    faults?: Fault[];
+    faults?: Spoken<Fault>[];
     theirs?: Stored;
     gone?: Gone;
   };
   if (!response.ok)
-    throw new ApiProblem(response.status, answer.title ?? `The server answered ${response.status}.`, answer);
+    throw new ApiProblem(
+      response.status,
+      answer.title ?? wording('api.answered', { status: response.status }),
+      answer,
+    );
   return answer as T;
 }
 
@@ -137,7 +143,7 @@ export async function fetchFile(url: string): Promise<{ name: string; blob: Blob
   const response = await asked(url, {}, FILE_PATIENCE_MS);
   if (!response.ok) {
     const { title } = (await response.json().catch(() => ({}))) as { title?: string };
-    throw new ApiProblem(response.status, title ?? `The server answered ${response.status}.`, {});
+    throw new ApiProblem(response.status, title ?? wording('api.answered', { status: response.status }), {});
   }
   return { name: nameIn(response.headers.get('Content-Disposition') ?? ''), blob: await response.blob() };
 }
@@ -163,7 +169,7 @@ async function asked(
     try {
       response = await fetch(url, { ...request, signal: AbortSignal.timeout(patience) });
     } catch {
-      throw new ApiProblem(0, 'The server does not answer. What you typed is kept in this browser.');
+      throw new ApiProblem(0, wording('api.away'));
     }
     if (response.status !== 503 || attempt === TRIES || (await ails(response))) return response;
     const seconds = Number(response.headers.get('Retry-After'));
@@ -219,7 +225,12 @@ export const api = {
   remove: (id: string) => call('DELETE', at(id)),
   restore: (id: string) => call('POST', `${at(id)}/restore`),
   importFile: (file: Blob) =>
-    call<{ id: string; notes: Fault[] }>('POST', '/commissions/import', file, 'application/octet-stream'),
+    call<{ id: string; notes: Spoken<Fault>[] }>(
+      'POST',
+      '/commissions/import',
+      file,
+      'application/octet-stream',
+    ),
   studio: () => call<Studio & { used?: UsedPieces; recorded?: Record<string, Recorded> }>('GET', '/studio'),
   addToYard: (piece: YardAsk) => call<{ doubts: string[] }>('POST', '/studio/yard', json(piece)),
   changeInYard: (id: string, facts: YardFacts) =>

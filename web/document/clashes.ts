@@ -1,5 +1,6 @@
 import type { Change, Step } from '../../core/commission/changes';
 import type { Clash } from '../../core/commission/merge';
+import type { Text } from '../../core/words/text';
 
 /** What was changed in two places, in words. */
 export interface ClashRow {
@@ -11,12 +12,13 @@ export interface ClashRow {
 
 const LONGEST = 160;
 
-export function clashRows(clashes: readonly Clash[]): ClashRow[] {
+/** Each with what is to be said of it; `words` puts a fault into the reader's units. */
+export function clashRows(clashes: readonly Clash[], words: (said: Text) => string): ClashRow[] {
   return clashes.map(({ change, theirs, unfit }) => ({
     place: placeWords(change.path),
     mine: change.order ? 'in the order set here' : valueWords(change.is, isEntry(change)),
     theirs: change.order ? 'in the order set elsewhere' : valueWords(theirs, isEntry(change)),
-    ...(unfit ? { unfit } : {}),
+    ...(unfit ? { unfit: `${unfit.path} ${words(unfit.says)}` } : {}),
   }));
 }
 

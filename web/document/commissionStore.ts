@@ -5,6 +5,7 @@ import { merged } from '../../core/commission/merge';
 import type { Commission, Option } from '../../core/commission/schema';
 import { api, ApiProblem, type Stored } from './api';
 import { today } from '../units/days';
+import { useFigures } from '../units/figures';
 import { draftsFor, useDrafts } from './drafts';
 import { onErased } from './erased';
 import { dropDraft, forget, lastHistory, readHistory } from './journal';
@@ -21,6 +22,7 @@ export type { SaveState } from './openState';
  * confirmed document (`drafts.ts`), which are laid over whatever the server has by then (`saving.ts`).
  */
 export const useCommission = defineStore('commission', () => {
+  const { words } = useFigures();
   const s = openState();
   const { id, document, optionId, steps, state, quiet } = s;
   const { past, future } = steps;
@@ -124,7 +126,7 @@ export const useCommission = defineStore('commission', () => {
     if (!document.value) return undefined;
     const next = change(document.value);
     const [fault] = faultsOfChange(document.value, next);
-    if (fault) return fault.says;
+    if (fault) return words(fault.says);
     edit(key, () => next);
     return undefined;
   }

@@ -1,5 +1,6 @@
 import { computed, ref, shallowRef } from 'vue';
 import type { Fault } from '../../core/commission/fault';
+import type { Spoken } from '../../core/words/english';
 import type { Clash } from '../../core/commission/merge';
 import type { Commission } from '../../core/commission/schema';
 import type { Gone, Stored } from './api';
@@ -23,7 +24,7 @@ export function openState() {
     message: ref(''),
     /** Whether the server gave no answer at all, as against one that it could not save. */
     unreached: ref(false),
-    faults: shallowRef<Fault[]>([]),
+    faults: shallowRef<Spoken<Fault>[]>([]),
     /** What was changed here and elsewhere alike, while it waits for somebody to choose. */
     clashes: shallowRef<Clash[]>([]),
     theirs: shallowRef<Stored>(),

@@ -1,4 +1,5 @@
 import { ApiProblem } from './api';
+import { wording } from '../words/wording';
 
 /** Largest picture that is sent, bytes; the server has the same limit. */
 export const MAX_PICTURE_BYTES = 40 * 1024 * 1024;
@@ -12,10 +13,11 @@ export interface Uploaded {
 /** What is wrong with a file before it is sent, if anything. */
 export function refusedFile(file: { name: string; size: number; type: string }): string | undefined {
   const mb = Math.ceil(file.size / 1024 / 1024);
-  if (file.size > MAX_PICTURE_BYTES) return `${file.name} has ${mb} MB, must have at most 40 MB.`;
-  if (file.size === 0) return `${file.name} is empty.`;
+  if (file.size > MAX_PICTURE_BYTES)
+    return wording('upload.tooLarge', { name: file.name, mb, most: MAX_PICTURE_BYTES / 1024 ** 2 });
+  if (file.size === 0) return wording('upload.empty', { name: file.name });
   if (file.type !== '' && !file.type.startsWith('image/'))
-    return `${file.name} is no picture (${file.type}), must be a JPEG, PNG or the like.`;
+    return wording('upload.noPicture', { name: file.name, type: file.type });
   return undefined;
 }
 
@@ -37,10 +39,9 @@ export function uploadPicture(
     request.onload = () => {
       const answer = JSON.parse(request.responseText || '{}') as Uploaded & { title?: string };
       if (request.status === 201) resolve(answer);
-      else reject(new ApiProblem(request.status, answer.title ?? 'The picture was refused.'));
+      else reject(new ApiProblem(request.status, answer.title ?? wording('upload.refused')));
     };
-    request.onerror = () =>
-      reject(new ApiProblem(0, 'The server does not answer. The picture was not kept.'));
+    request.onerror = () => reject(new ApiProblem(0, wording('upload.away')));
     request.onabort = () => reject(new DOMException('Cancelled', 'AbortError'));
     signal.addEventListener('abort', () => request.abort());
     request.send(file);

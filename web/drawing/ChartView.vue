@@ -2,6 +2,7 @@
 import { useResizeObserver } from '@vueuse/core';
 import type { EChartsCoreOption, EChartsType } from 'echarts/core';
 import { onBeforeUnmount, onMounted, ref, watch } from 'vue';
+import { wording } from '../words/wording';
 
 /**
  * A chart with axes that can be zoomed and asked at any place. The library comes when the first one is opened;
@@ -35,6 +36,6 @@ onBeforeUnmount(() => {
 </script>
 
 <template>
-  <p v-if="failed" class="quiet">The chart could not be loaded. Its figures stand beside it.</p>
+  <p v-if="failed" class="quiet">{{ wording('chartView.failed') }}</p>
   <div v-else ref="box" role="img" :aria-label="label" :style="{ height: `${height}px` }" />
 </template>

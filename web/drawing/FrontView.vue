@@ -10,6 +10,7 @@ import { displaySpan } from './outline';
 import { facetsOf } from './facets';
 import PieceDrawing from './PieceDrawing.vue';
 import PlantsFront from './PlantsFront.vue';
+import { wording } from '../words/wording';
 
 /** The scape from the front: bed and pieces from back to front, the bed cut at the front glass. */
 const props = defineProps<
@@ -30,7 +31,7 @@ const emit = defineEmits<{
   turn: [event: WheelEvent, piece: Piece];
   choose: [id: string];
 }>();
-const { length } = useFigures();
+const { length, mass } = useFigures();
 
 const H = computed(() => props.vessel.innerMm.height);
 const W = computed(() => props.vessel.innerMm.width);
@@ -105,7 +106,13 @@ const surveyed = computed(() => new Map(props.survey.pieces.map((p) => [p.id, p]
 const colour = (piece: Piece) => colourOf(materialFor(props.materials, piece.material));
 const label = (piece: Piece) => {
   const s = surveyed.value.get(piece.id);
-  return `${piece.id}, ${materialFor(props.materials, piece.material)?.name}, ${s ? `${s.massKg.toFixed(1)} kg, ` : ''}at ${length(piece.at[0])} from the left, ${length(piece.at[1])} from the front`;
+  return wording(s ? 'frontView.pieceWeighed' : 'frontView.pieceAt', {
+    id: piece.id,
+    material: materialFor(props.materials, piece.material)?.name ?? '',
+    mass: s ? mass(s.massKg) : '',
+    left: length(piece.at[0]),
+    front: length(piece.at[1]),
+  });
 };
 
 /** Corner marks, name and height of the selected piece. */

@@ -6,6 +6,7 @@ import type { Drawing } from './drawing';
 import { keeper } from './seat/kept';
 import { plantUnder } from './seat/plantUnder';
 import { seatScene, type SeatLook } from './seat/seatScene';
+import { wording } from '../words/wording';
 
 /** The scape in perspective, from a seat in front of it or from above. */
 const props = defineProps<
@@ -118,12 +119,12 @@ async function picture(): Promise<Blob | null> {
 defineExpose({ picture });
 
 onMounted(() => {
+  const asked = { antialias: true, preserveDrawingBuffer: true };
+  // Asked for first: without a card the library complains, and nothing is wrong.
+  const context = canvas.value!.getContext('webgl2', asked) as WebGL2RenderingContext | null;
+  if (!context) return void (failed.value = true);
   try {
-    renderer = new WebGLRenderer({
-      canvas: canvas.value!,
-      antialias: true,
-      preserveDrawingBuffer: true,
-    });
+    renderer = new WebGLRenderer({ canvas: canvas.value!, context, ...asked });
     renderer.toneMapping = NeutralToneMapping;
     renderer.toneMappingExposure = 0.82;
     renderer.shadowMap.enabled = true;
@@ -147,10 +148,11 @@ onBeforeUnmount(() => {
 </script>
 
 <template>
-  <p v-if="failed" class="quiet">This browser draws no perspective. The other three views have everything.</p>
-  <div v-else class="frame" :style="{ width: `${width}px`, height: `${height}px` }">
-    <p v-if="!drawn" class="quiet">Drawing it from the seat…</p>
+  <div class="frame" :style="{ width: `${width}px`, height: `${height}px` }">
+    <p v-if="failed" class="quiet">{{ wording('seatView.none') }}</p>
+    <p v-else-if="!drawn" class="quiet">{{ wording('seatView.drawing') }}</p>
     <canvas
+      v-if="!failed"
       ref="canvas"
       role="img"
       :aria-label="`The scape in perspective, from ${fromAbove ? 'above' : (seatName ?? 'in front and a little left')}`"

@@ -6,6 +6,7 @@ import { api, type Listed } from '../document/api';
 import { allCommands, paletteOpen, shortcutsOpen, type Command } from '../design/commands';
 import { today } from '../units/days';
 import { usePreferences } from '../units/preferences';
+import { wording } from '../words/wording';
 
 /** Entries that are shown at most. */
 const MOST = 14;
@@ -92,7 +93,7 @@ function onKey(event: KeyboardEvent): void {
           </button>
         </li>
         <li v-if="found.length === 0" class="none">
-          Nothing of that name. Try a commission, a stage or a command.
+          {{ wording('commandPalette.noneFound') }}
         </li>
       </ul>
     </div>

@@ -22,6 +22,7 @@ import StageStrip from './StageStrip.vue';
 import StrataRail from './StrataRail.vue';
 import { useStudio } from '../document/studioStore';
 import TallyColumn from './TallyColumn.vue';
+import { wording } from '../words/wording';
 
 const props = defineProps<{ id: string }>();
 useLibrary();
@@ -72,7 +73,7 @@ watch(
       await commission.open(id);
       await reloadOrders();
     } catch (error) {
-      failure.value = error instanceof ApiProblem ? error.message : 'This commission could not be opened.';
+      failure.value = error instanceof ApiProblem ? error.message : wording('commissionFrame.notOpened');
     }
   },
   { immediate: true },
@@ -144,7 +145,7 @@ onBeforeUnmount(() => void commission.flush());
             </p>
             <template v-else-if="commission.document && commission.id === id">
               <p v-if="trouble" class="trouble" role="alert" data-test="trouble">
-                {{ trouble }} What is shown was worked out before it.
+                {{ wording('commissionFrame.before', { trouble }) }}
               </p>
               <router-view />
             </template>

@@ -2,16 +2,19 @@
 import { computed, ref, shallowRef, watch } from 'vue';
 import { clashRows, type ClashRow } from '../document/clashes';
 import { useCommission } from '../document/commissionStore';
+import { useFigures } from '../units/figures';
+import { wording } from '../words/wording';
 
 /** The same thing was changed in two places: both values, side by side, and which is to stand. */
 const commission = useCommission();
+const { words } = useFigures();
 const open = computed(() => commission.state === 'conflict');
 /** As it was asked: it stands unchanged while the sheet fades away. */
 const rows = shallowRef<ClashRow[]>([]);
 watch(
   () => commission.clashes,
   (clashes) => {
-    if (clashes.length > 0) rows.value = clashRows(clashes);
+    if (clashes.length > 0) rows.value = clashRows(clashes, words);
   },
   { immediate: true },
 );
@@ -31,8 +34,7 @@ const settle = (choice: (i: number) => boolean) =>
     <div class="sheet" role="alertdialog" aria-label="Two versions">
       <h2>{{ asked.length > 0 ? 'Changed in two places' : 'Does not fit any more' }}</h2>
       <p>
-        This commission was saved from another place at {{ when }}. Everything else of both is kept; only what
-        was changed in both is asked about. What is not chosen can be brought back by undo.
+        {{ wording('conflictSheet.what', { when }) }}
       </p>
       <table>
         <thead>

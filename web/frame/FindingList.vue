@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import type { Finding } from '../../core/words/finding';
 import { grouped, type SettleBy } from '../../core/words/settleBy';
 import { useFigures } from '../units/figures';
+import { wording } from '../words/wording';
 
 const props = defineProps<{ findings: Finding[] }>();
 defineEmits<{ show: [finding: Finding] }>();
@@ -60,7 +61,7 @@ const groups = computed(() =>
         </li>
       </ol>
     </component>
-    <p v-if="findings.length === 0" class="quiet">Nothing measured lies outside its limit.</p>
+    <p v-if="findings.length === 0" class="quiet">{{ wording('findingList.none') }}</p>
   </section>
 </template>
 

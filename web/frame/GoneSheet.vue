@@ -2,20 +2,18 @@
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { useCommission } from '../document/commissionStore';
+import { wording } from '../words/wording';
 
 /** The commission that is open was removed somewhere else. */
 const commission = useCommission();
 const router = useRouter();
 const fault = ref('');
 const open = computed(() => commission.state === 'gone');
-const title = computed(() =>
-  commission.gone === 'removed' ? 'Removed elsewhere: bring it back?' : 'No longer kept',
-);
+const title = computed(() => (commission.gone === 'removed' ? wording('goneSheet.asks') : 'No longer kept'));
 const SAYS = {
-  removed:
-    'It is kept for 30 days and can be brought back as it was, with what was typed here since. Otherwise what was typed here is forgotten.',
-  erased: 'Its client was erased. Nothing of it is kept in this browser any more.',
-  deleted: 'It was removed more than 30 days ago and is gone for good, from this browser too.',
+  removed: wording('goneSheet.removed'),
+  erased: wording('goneSheet.erased'),
+  deleted: wording('goneSheet.deleted'),
 };
 
 async function bringBack(): Promise<void> {

@@ -12,6 +12,7 @@ import { useCommission } from '../document/commissionStore';
 import { money, useFigures } from '../units/figures';
 import FindingList from './FindingList.vue';
 import { openLine } from './openLine';
+import { wording } from '../words/wording';
 
 const props = defineProps<{
   plan: ShownPlan | undefined;
@@ -99,7 +100,7 @@ const rows = computed<Row[]>(() => {
       ...f.shown(s.floorKg, 'kg', 0),
       // As a whole no more than people and furniture bring: nothing to ask, and still nothing that is called safe.
       below: isUsualPointLoad(s.floorKg)
-        ? `${f.said(s.floorKnPerM2, 'kN/m²', 1)}, as furniture of that mass`
+        ? wording('tallyColumn.asFurniture', { pressure: f.said(s.floorKnPerM2, 'kN/m²', 1) })
         : `${f.said(s.floorKnPerM2, 'kN/m²', 1)}: ask a structural engineer`,
     },
     {
@@ -107,7 +108,7 @@ const rows = computed<Row[]>(() => {
       name: 'Material',
       text: money(plan.takeOff.totalMinor, doc.currency, true),
       unit: budget ? `of ${money(budget, doc.currency, true)}` : '',
-      below: [gas ? `and ${money(gas, doc.currency, true)} for the CO2 set` : '', open ? f.words(open) : ''].filter(Boolean).join('; ') || undefined, // prettier-ignore
+      below: [gas ? wording('tallyColumn.gasSet', { gas: money(gas, doc.currency, true) }) : '', open ? f.words(open) : ''].filter(Boolean).join('; ') || undefined, // prettier-ignore
     },
   ];
 });

@@ -7,6 +7,8 @@ import type { FieldView, PlanWorker, ShownPlan, ShownPlanted } from '../workers/
 import { planThread } from '../workers/planThread';
 import type { Elsewhere } from '../../core/yard/reserved';
 import { today } from '../units/days';
+import { wording } from '../words/wording';
+import { useFigures } from '../units/figures';
 
 /** A vessel that has not changed for so long is at rest. */
 const REST_MS = 150;
@@ -28,6 +30,7 @@ export function useLivePlan(
   /** Whether what is planted is looked at, wanted for its findings, or not wanted: nobody waits for its light then. */
   wantsPlanted: Readonly<Ref<'now' | 'later' | 'never'>>,
 ) {
+  const { words } = useFigures();
   const worker = planThread();
   const remote = wrap<PlanWorker>(worker);
   const pack = packer();
@@ -69,9 +72,11 @@ export function useLivePlan(
       clearTimeout(planting);
       clearTimeout(following);
       if (answer.plan && !rough) soonPlanted();
-      trouble.value = answer.trouble;
+      trouble.value = answer.trouble && words(answer.trouble);
     } catch (error) {
-      trouble.value = `The figures could not be worked out (${error instanceof Error ? error.message : String(error)}).`;
+      trouble.value = wording('livePlan.failed', {
+        message: error instanceof Error ? error.message : String(error),
+      });
     }
     busy = false;
     if (again) await renew();

@@ -1,10 +1,8 @@
-import './withoutEval';
 import { expose } from 'comlink';
 import type { Day } from '../../core/calendar/day';
 import { plan, type Plan, type PlanAsk } from '../../core/pipeline/plan';
 import type { Elsewhere } from '../../core/yard/reserved';
 import { newMemo } from '../../core/survey/memo';
-import { parseCommission } from '../../core/commission/parse';
 import { materialOf, optionOf } from '../../core/commission/lookup';
 import type { Commission, Layer, Piece } from '../../core/commission/schema';
 import { clearancesOf, type Clearance } from '../../core/hardscape/clearances';
@@ -32,6 +30,7 @@ import type { BedField } from '../../core/substrate/bedField';
 import { usualCellMm } from '../../core/substrate/cells';
 import { unpacker, type Parcel } from './parcel';
 import { scansAtHand } from './scans';
+import { say, type Text } from '../../core/words/text';
 
 /** The height field as the drawing views need it. */
 export type FieldView = Pick<
@@ -46,7 +45,7 @@ export type ShownPlan = Omit<Plan, 'survey' | 'planted'> & { survey: Omit<Survey
 export interface Computed {
   /** Left out where a figure could not be worked out; `trouble` then says which value is to blame. */
   plan?: ShownPlan;
-  trouble?: string;
+  trouble?: Text;
   /** Only when the bed has changed since the last answer. */
   field?: FieldView;
 }
@@ -76,13 +75,13 @@ async function compute(
   try {
     whole = plan(commission, { ...ask, planted: plantedSoFar(id, commission) });
   } catch (error) {
-    return { trouble: troubleIn(commission, error instanceof Error ? error.message : String(error)) };
+    return { trouble: await troubleIn(commission, error instanceof Error ? error.message : String(error)) };
   }
   const { survey } = whole;
   if (!rough) last = { survey, commission, id, ask };
   const shown = shownOf(whole);
   const where = unfinished(shown);
-  if (where) return { trouble: troubleIn(commission, where) };
+  if (where) return { trouble: await troubleIn(commission, where) };
   const answer: Computed = { plan: shown };
   const { field } = survey;
   if (field !== sent) {
@@ -114,12 +113,17 @@ function plantedSoFar(id: string, { options: [option] }: Commission): PlantedPla
   return known && lastPlanted!.order.length === option.plants.length ? lastPlanted! : 'later';
 }
 
-/** Which value keeps a figure from being worked out, as far as reading the document again can tell. */
-function troubleIn(commission: Commission, what: string): string {
+/**
+ * Which value keeps a figure from being worked out, as far as reading the document again can tell. What reads documents
+ * comes only then: the page has read this one.
+ */
+async function troubleIn(commission: Commission, what: string): Promise<Text> {
+  await import('./withoutEval');
+  const { parseCommission } = await import('../../core/commission/parse');
   const parsed = parseCommission(commission);
-  if (parsed.ok) return `Not every figure could be worked out (${what}).`;
+  if (parsed.ok) return say('plan.failed', { what });
   const { path, says } = parsed.faults[0];
-  return `Not every figure could be worked out: ${path.replace('options[0]', 'this option')} ${says}.`;
+  return say('plan.failed.at', { where: path.replace('options[0]', 'this option'), says });
 }
 
 /** Heights at which the water is read. */

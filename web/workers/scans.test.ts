@@ -2,6 +2,7 @@ import { afterEach, expect, it, vi } from 'vitest';
 import { apart } from '../../core/exchange/apart';
 import { scanned } from '../../core/testing/scanned';
 import { piece, scape } from '../../core/testing/scape';
+import { inEnglish } from '../../core/words/english';
 
 afterEach(() => vi.unstubAllGlobals());
 
@@ -21,7 +22,7 @@ it('scans are fetched once each; one that cannot be is named by its piece, and a
   vi.resetModules();
   const { scansAtHand } = await import('./scans');
   const { isHeld } = await import('../../core/hardscape/heldMeshes');
-  expect(await scansAtHand('c 1', commission)).toMatch(/^The scan of S-1 could not be fetched/);
+  expect(inEnglish((await scansAtHand('c 1', commission))!)).toMatch(/^The scan of S-1 could not be fetched/);
   there = true;
   expect(await scansAtHand('c 1', commission)).toBeUndefined();
   expect(isHeld(mesh)).toBe(true);

@@ -1,6 +1,7 @@
 import { BUILD } from './build';
 import { CALENDAR } from './calendar';
 import { CARE } from './care';
+import { FAULTS } from './faults';
 import { LIVESTOCK } from './livestock';
 import { ORDERING } from './ordering';
 import { PLANTING } from './planting';
@@ -28,4 +29,5 @@ export const EN = {
   ...BUILD,
   ...CARE,
   ...CALENDAR,
+  ...FAULTS,
 } as const;

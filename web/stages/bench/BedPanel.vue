@@ -9,6 +9,7 @@ import LayerList from './LayerList.vue';
 import LayerValues from './LayerValues.vue';
 import { brush } from './bedTool';
 import { chosenLayer } from './chosenLayer';
+import { wording } from '../../words/wording';
 
 /** The bed: its layers, the tools it is worked with, and the typed values of the layer that is chosen. */
 const props = defineProps<{ option: Option; materials: Material[]; survey?: ShownPlan['survey'] }>();
@@ -23,7 +24,7 @@ const filler = computed(() => atHand.value.find((m) => m.kind === 'filler')?.id)
     <div class="side">
       <BedTools :bed="option.bed" :filler="filler" />
       <LayerValues v-if="layer && !brush" :key="layer.id" :layer="layer" :materials="materials" />
-      <p v-else-if="!layer" class="quiet">No bed yet: lay something on.</p>
+      <p v-else-if="!layer" class="quiet">{{ wording('bedPanel.empty') }}</p>
     </div>
   </div>
 </template>

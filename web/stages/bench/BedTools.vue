@@ -7,6 +7,7 @@ import FigureField from '../../document/FigureField.vue';
 import { useFrame } from '../../frame/planKey';
 import { useFigures } from '../../units/figures';
 import { bedTool, brush, brushMm, settledBed, strengthMm, TOOLS } from './bedTool';
+import { wording } from '../../words/wording';
 
 /** What the bed is worked with: brushes, the path, and what it does by itself. */
 const props = defineProps<{ bed: readonly Layer[]; filler?: string }>();
@@ -31,7 +32,7 @@ async function settle(): Promise<void> {
   settledBed.value = found;
   if (found && found.movedL < 0.005) {
     settledBed.value = undefined;
-    said.value = 'Nothing moves: it lies at what it holds.';
+    said.value = wording('bedTools.atRest');
   }
 }
 function keep(): void {
@@ -43,11 +44,11 @@ function keep(): void {
 async function fill(): Promise<void> {
   const found = await scapeWork.fill();
   const material = props.filler;
-  if (!found || !material) return void (said.value = 'No filler is in the catalogue.');
-  if (found.litres < 0.3) return void (said.value = 'Nowhere is the bed deep enough for filler under it.');
+  if (!found || !material) return void (said.value = wording('bedTools.noFiller'));
+  if (found.litres < 0.3) return void (said.value = wording('bedTools.notDeepEnough'));
   const id = freshId('filler', props.bed);
   edit.bed('fill under', (b) => [{ id, material, top: found.top }, ...b], [material]);
-  said.value = `${f.volume(found.litres)} of filler: so much less soil.`;
+  said.value = wording('bedTools.filled', { litres: f.volume(found.litres) });
 }
 </script>
 
@@ -88,16 +89,17 @@ async function fill(): Promise<void> {
     <p v-else-if="bedTool === 'path'" class="quiet">{{ tool.says }}.</p>
     <div v-if="settledBed" class="row settled" data-test="settled">
       <span
-        >{{ f.volume(settledBed.movedL, 2) }} comes down in some weeks<template
-          v-if="settledBed.onPathsL >= 0.005"
-          >, {{ f.volume(settledBed.onPathsL, 2) }} of it onto the path</template
+        >{{ wording('bedTools.comesDown', { litres: f.volume(settledBed.movedL, 2) })
+        }}<template v-if="settledBed.onPathsL >= 0.005">{{
+          wording('bedTools.ontoPath', { litres: f.volume(settledBed.onPathsL, 2) })
+        }}</template
         >.</span
       >
       <button class="act" data-test="keep-settled" @click="keep">Keep it so</button>
       <button class="act" @click="settledBed = undefined">Put it back</button>
     </div>
     <div v-else-if="rounds !== undefined" class="row">
-      <span class="quiet">Grains creep, {{ rounds }} rounds…</span>
+      <span class="quiet">{{ wording('bedTools.creeping', { rounds }) }}</span>
       <button class="act" @click="scapeWork.stop()">Stop</button>
     </div>
     <div v-else class="row">

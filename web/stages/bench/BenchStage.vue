@@ -38,6 +38,7 @@ import { useCut } from './useCut';
 import UnderlaySheet from './UnderlaySheet.vue';
 import { useUnderlays } from './useUnderlays';
 import ViewBar from './ViewBar.vue';
+import { wording } from '../../words/wording';
 
 /** The projection sheet: front, plan, section and seat, what is taken hold of on them, and the tray below. */
 const commission = useCommission();
@@ -130,7 +131,12 @@ function announce(): void {
   const p = piece.value;
   if (!p) return;
   const findings = plan.value?.findings.filter((n) => n.at.piece === p.id).length ?? 0;
-  said.value = `${p.id} at ${f.length(p.at[0])} from the left, ${f.length(p.at[1])} from the front${findings ? `, ${findings} findings` : ''}`;
+  said.value = wording(findings ? 'benchStage.pieceFound' : 'benchStage.pieceAt', {
+    id: p.id,
+    left: f.length(p.at[0]),
+    front: f.length(p.at[1]),
+    findings,
+  });
 }
 
 /** Comes down where it is: upon what stands there, otherwise into the bed. */
@@ -210,7 +216,7 @@ const doc = toRef(commission, 'document');
 <template>
   <div class="bench">
     <div ref="area" class="area" @pointerdown="pan">
-      <p v-if="!ready" class="wait quiet">Measuring the bed…</p>
+      <p v-if="!ready" class="wait quiet">{{ wording('benchStage.measuring') }}</p>
       <template v-else>
         <svg
           v-if="shown.some((v) => v !== 'seat')"

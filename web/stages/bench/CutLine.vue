@@ -5,6 +5,7 @@ import type { Polygon } from '../../../core/geometry/polygon';
 import { arrowStep } from '../../drawing/arrowStep';
 import { usePointerDrag } from '../../drawing/usePointerDrag';
 import { useFigures } from '../../units/figures';
+import { wording } from '../../words/wording';
 
 /** The line of the section on the plan: its letter moves it, its foot turns it, arrows do either. */
 const props = defineProps<{
@@ -66,7 +67,7 @@ function key(event: KeyboardEvent): void {
     role="slider"
     aria-label="Section line, from the left; up and down turn it"
     :aria-valuenow="Math.round(cut.at[0])"
-    :aria-valuetext="`${f.length(cut.at[0])} from the left, turned by ${cut.turnDeg}°`"
+    :aria-valuetext="wording('cutLine.at', { left: f.length(cut.at[0]), turn: cut.turnDeg })"
     aria-valuemin="0"
     :aria-valuemax="Math.max(...display.map(([x]) => x))"
     data-test="cutline"

@@ -11,6 +11,7 @@ import OriginField from '../../document/OriginField.vue';
 import { useScapeEdit } from '../../document/scapeEdit';
 import { useMaterials } from '../../document/materials';
 import { useFigures } from '../../units/figures';
+import { wording } from '../../words/wording';
 
 /** The typed values of one layer: its surface, its hills or its path, what it is of and where it comes from. */
 const props = defineProps<{ layer: Layer; materials: Material[] }>();
@@ -41,7 +42,11 @@ const dropHill = (i: number) => change('drop hill', (l) => ({ mounds: l.mounds!.
 const [NARROW_MM, WIDE_MM] = [10, 3_000];
 const setWidth = (end: 0 | 1) => (mm: number | undefined) => {
   if (mm === undefined || mm < NARROW_MM || mm > WIDE_MM)
-    return `is ${mm === undefined ? 'missing' : f.length(mm)}, must be ${f.length(NARROW_MM)} to ${f.length(WIDE_MM)}`;
+    return wording('layerValues.outOfRange', {
+      width: mm === undefined ? wording('layerValues.missing') : f.length(mm),
+      narrow: f.length(NARROW_MM),
+      wide: f.length(WIDE_MM),
+    });
   const { line, widthMm } = props.layer.path!;
   const next: [number, number] = [...widthMm];
   next[end] = mm!;

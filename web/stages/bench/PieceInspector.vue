@@ -13,6 +13,7 @@ import OriginField from '../../document/OriginField.vue';
 import PocketFields from './PocketFields.vue';
 import SplitPiece from './SplitPiece.vue';
 import type { Around, ShownPlan } from '../../workers/planWorker';
+import { wording } from '../../words/wording';
 
 /** Typed values of the selected piece, in the tray below the plan, where they hide nothing. */
 const props = defineProps<{
@@ -100,7 +101,7 @@ const borne = computed(() => {
   );
   const grip = props.survey.groups.find((g) => g.pieces.includes(props.piece.id))?.grip;
   const carried = grip
-    ? [`glued group of ${f.mass(grip.massKg)}: carried under ${grip.by.join(' and ')}`]
+    ? [wording('pieceInspector.carriedUnder', { mass: f.mass(grip.massKg), by: grip.by.join(' and ') })]
     : [];
   return [...loads, ...carried].join('; ');
 });

@@ -7,6 +7,7 @@ import type { ShownPlan } from '../../workers/planWorker';
 import { pieceOrigin } from '../../../core/commission/origin';
 import { useCommission } from '../../document/commissionStore';
 import OriginMark from '../../drawing/OriginMark.vue';
+import { wording } from '../../words/wording';
 
 /** The pieces as a list: everything that can be done on the sheet can be done from here by key. */
 const props = defineProps<{ option: Option; materials: Material[]; survey?: ShownPlan['survey'] }>();
@@ -27,11 +28,11 @@ const noticed = computed(() => {
     c.stones === 1
       ? 'one stone'
       : `${c.stones} stones${c.stones > 0 && c.stones % 2 === 0 ? ', an even number' : ''}`;
-  const sides = c.evenness >= ALIKE ? `left and right within ${percent(1 - c.evenness)}: mirrored?` : `the lighter side has ${percent(c.evenness)} of the heavier`; // prettier-ignore
+  const sides = c.evenness >= ALIKE ? wording('pieceList.mirrored', { share: percent(1 - c.evenness) }) : wording('pieceList.balance', { share: percent(c.evenness) }); // prettier-ignore
   return [
     count,
-    ...(c.stones > 0 ? [`the tallest ${percent(c.tallestShare)} of the height`] : []),
-    `${percent(c.openShare)} of the floor open`,
+    ...(c.stones > 0 ? [wording('pieceList.tallest', { share: percent(c.tallestShare) })] : []),
+    wording('pieceList.open', { share: percent(c.openShare) }),
     sides,
   ].join('; ');
 });

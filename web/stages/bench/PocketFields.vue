@@ -5,6 +5,7 @@ import FigureField from '../../document/FigureField.vue';
 import { usePocketEdit } from '../../document/pocketEdit';
 import { useFigures } from '../../units/figures';
 import type { ShownPlan } from '../../workers/planWorker';
+import { wording } from '../../words/wording';
 
 /** Soil heaped on top of one piece: how wide, how high and where; what it holds is measured. */
 const props = defineProps<{ piece: string; option: Option; survey: ShownPlan['survey'] }>();
@@ -13,7 +14,7 @@ const f = useFigures();
 const pockets = computed(() => (props.option.pockets ?? []).filter((p) => p.on === props.piece));
 const litres = (id: string) => props.survey.pockets.find((p) => p.id === id)?.litres;
 const set = (p: Pocket, key: string, part: (mm: number) => Partial<Pocket>) => (mm: number | undefined) =>
-  mm === undefined ? 'is missing, must be a length' : edit.change(p.id, key, part(mm));
+  mm === undefined ? wording('pocketFields.missing') : edit.change(p.id, key, part(mm));
 </script>
 
 <template>

@@ -14,6 +14,7 @@ import PlanView from '../../drawing/PlanView.vue';
 import { useFrame } from '../../frame/planKey';
 import { useFigures } from '../../units/figures';
 import PieceNumbers from './PieceNumbers.vue';
+import { wording } from '../../words/wording';
 
 /** To print: every piece numbered in the order of placing, with where it goes; and the floor in its own size. */
 const commission = useCommission();
@@ -35,7 +36,7 @@ function stands({ stand }: Piece): string {
     case 'bed':
       return `buried ${f.length(stand.buryMm)}`;
     case 'floor':
-      return `on the glass, pad ${f.length(stand.pad ?? 0)}`;
+      return wording('settingOut.onPad', { pad: f.length(stand.pad ?? 0) });
     case 'on':
       return `on ${stand.piece}`;
     default:
@@ -95,14 +96,11 @@ const print = () => window.print();
         >As SVG, 1 : 1</FileLink
       >
     </p>
-    <p v-if="!ready" class="quiet">Measuring the bed…</p>
+    <p v-if="!ready" class="quiet">{{ wording('settingOut.measuring') }}</p>
     <template v-else-if="what === 'sheet'">
       <header>
         <h1>Setting out</h1>
-        <p>
-          {{ doc.title }} · {{ option.title }} · all figures from the inner front left corner, to the middle
-          of a piece
-        </p>
+        <p>{{ doc.title }} · {{ option.title }} · {{ wording('settingOut.measuredFrom') }}</p>
       </header>
       <svg :width="PAGE_PX" :height="H * k" class="view">
         <FrontView v-bind="drawing" />
@@ -139,18 +137,22 @@ const print = () => window.print();
         </tbody>
       </table>
       <p v-for="g in grips" :key="g.by.join()" data-test="set-grip">
-        Glued group of {{ f.mass(g.massKg) }}: carried under {{ g.by.join(' and ') }}, never by what hangs on
-        a joint.
+        {{ wording('settingOut.carriedUnder', { mass: f.mass(g.massKg), by: g.by.join(' and ') }) }}
       </p>
       <footer>
-        Large stones are lifted by as many as the run sheet says; eye protection where stone is split.
+        {{ wording('settingOut.lifting') }}
       </footer>
     </template>
     <template v-else>
       <p class="screen-only quiet" data-test="tiles">
-        {{ tiling.tiles.length }} sheets of {{ paper }}, {{ tiling.columns }} across and
-        {{ tiling.rows }} deep, A1 in the front left corner. Print without scaling; the line on each sheet is
-        100 mm long. Lap them by the dashed line and tape.
+        {{
+          wording('settingOut.sheets', {
+            sheets: tiling.tiles.length,
+            paper,
+            across: tiling.columns,
+            deep: tiling.rows,
+          })
+        }}
       </p>
       <section
         v-for="t in tiling.tiles"

@@ -22,6 +22,7 @@ import type { Underlaid } from './useUnderlays';
 import PathOverlay from './PathOverlay.vue';
 import SettledMarks from './SettledMarks.vue';
 import TurnHandles from './TurnHandles.vue';
+import { wording } from '../../words/wording';
 
 /** The plan: what stands where, with brushes, the path that is drawn, clear distances, findings and the line of the cut. */
 const props = defineProps<{
@@ -56,7 +57,9 @@ const piece = computed(() => props.drawing.option.pieces.find((p) => p.id === se
   <g :transform="`translate(${box.x} ${box.y})`">
     <text class="caption" y="-26">From above</text>
     <text x="84" y="-26" class="note">{{
-      overlay === 'slope' ? 'slope of the bed in degrees' : `depth of bed in ${f.lengthUnit.value}`
+      overlay === 'slope'
+        ? 'slope of the bed in degrees'
+        : wording('sheetPlan.depth', { unit: f.lengthUnit.value })
     }}</text>
     <PlanView
       v-bind="drawing"

@@ -10,6 +10,7 @@ import { colourOf } from '../../drawing/colour';
 import PieceDrawing from '../../drawing/PieceDrawing.vue';
 import { selectPiece } from '../../frame/selection';
 import { partingDrawn } from './partingDrawn';
+import { wording } from '../../words/wording';
 
 /** A stone split, or a twig broken off: the cut seen from the front and from above; the yard has two pieces then. */
 const props = defineProps<{ piece: Piece; material: Material | undefined }>();
@@ -54,12 +55,12 @@ async function part(): Promise<void> {
     said.value = doubts.join(' ');
     open.value = doubts.length > 0;
   } catch (error) {
-    said.value = error instanceof ApiProblem ? error.message : 'It could not be parted.';
+    said.value = error instanceof ApiProblem ? error.message : wording('splitPiece.failed');
   }
   busy.value = false;
 }
 const setPercent = (v: number | undefined) => {
-  if (!v || v < 1 || v > 99) return 'must be from 1 to 99';
+  if (!v || v < 1 || v > 99) return wording('splitPiece.outOfRange');
   percent.value = v;
   return undefined;
 };
@@ -120,8 +121,7 @@ const setMass = (i: 0 | 1) => (v: number | undefined) => {
         <FigureField label="smaller" kind="mass" optional :value="masses[1]" :apply="setMass(1)" />
       </div>
       <p class="quiet">
-        Stone splinters: goggles and gloves, and a cloth over it. The larger part stays in its place on the
-        bench, the other goes to the yard; {{ piece.id }} stays in the yard’s records with what it weighed.
+        {{ wording('splitPiece.caution', { id: piece.id }) }}
       </p>
       <p v-if="said" class="late" role="status" data-test="split-said">{{ said }}</p>
       <footer>

@@ -15,6 +15,7 @@ import { facetsOf } from '../../drawing/facets';
 import PieceDrawing from '../../drawing/PieceDrawing.vue';
 import { useFigures } from '../../units/figures';
 import type { ShownPlan } from '../../workers/planWorker';
+import { wording } from '../../words/wording';
 
 /** First arrangements from the pieces that are free, by style: each with how it keeps the rules; one is taken and changed. */
 const props = defineProps<{ option: Option; materials: Material[]; survey?: ShownPlan['survey'] }>();
@@ -102,7 +103,7 @@ const massKg = ({ pieces }: Start) =>
         <p class="quiet rules">{{ s.rules.map((r) => f.words(r)).join('; ') }}.</p>
       </li>
     </ul>
-    <p v-else class="quiet empty">The free pieces of the yard do not suffice for a start here.</p>
+    <p v-else class="quiet empty">{{ wording('startsPanel.tooFewPieces') }}</p>
   </div>
 </template>
 

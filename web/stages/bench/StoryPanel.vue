@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import { api } from '../../document/api';
 import { useCommission } from '../../document/commissionStore';
+import { wording } from '../../words/wording';
 
 /** The client's words and the reference pictures, beside the drawing while it is made. */
 const commission = useCommission();
@@ -12,7 +13,7 @@ const pictures = computed(() => (commission.document?.pictures ?? []).filter((p)
   <div class="story">
     <p v-if="commission.document?.brief.story">{{ commission.document.brief.story }}</p>
     <p v-else class="quiet">
-      No story noted yet.
+      {{ wording('storyPanel.empty') }}
       <router-link class="act" :to="`/c/${commission.id}/brief`">Ask for it in the brief</router-link>
     </p>
     <img

@@ -8,6 +8,7 @@ import { refusedFile, uploadPicture } from '../../document/upload';
 import { arrowStep } from '../../drawing/arrowStep';
 import { usePointerDrag } from '../../drawing/usePointerDrag';
 import { USUAL_OPACITY } from './useUnderlays';
+import { wording } from '../../words/wording';
 
 /** A photograph of the mock-up under a view: its four corners are drawn to those of the taped floor or the glass. */
 const props = defineProps<{ option: Option }>();
@@ -121,10 +122,7 @@ const points = computed(() =>
         </g>
       </svg>
       <p class="quiet">
-        Draw the four rings onto the corners of
-        {{ view === 'front' ? 'the opening, at the face of the front glass' : 'the taped footprint' }}; the
-        photograph is squared up by them. What stands up from that plane leans away from the camera: take it
-        from far off.
+        {{ wording(view === 'front' ? 'underlaySheet.howFront' : 'underlaySheet.howPlan') }}
       </p>
       <p v-if="said" class="late" role="status">{{ said }}</p>
       <footer>

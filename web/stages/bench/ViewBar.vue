@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { View, Zoom } from '../../drawing/sheet';
 import { VIEWS } from '../../drawing/sheet';
+import { wording } from '../../words/wording';
 
 /** Which views are on the sheet, how near one of them is, and what is drawn over them. */
 const shown = defineModel<readonly View[]>('shown', { required: true });
@@ -44,7 +45,7 @@ const by = (times: number) =>
     <template v-if="shown.length === 1 && shown[0] !== 'seat'">
       <button class="plain" aria-label="Nearer" data-test="nearer" @click="by(1.5)">+</button>
       <button class="plain" aria-label="Further" @click="by(1 / 1.5)">−</button>
-      <span class="quiet">{{ Math.round(zoom.times * 100) }} %; draw the paper to move it</span>
+      <span class="quiet">{{ wording('viewBar.movePaper', { percent: Math.round(zoom.times * 100) }) }}</span>
     </template>
     <i />
     <router-link class="act" :to="`/c/${$route.params.id}/setting-out`" data-test="setting-out"

@@ -116,7 +116,7 @@ describe('on the bench', () => {
 
   it('refuses a typed value that the format does not allow, and changes nothing', () => {
     const says = edit.tryLayer('soil', 'top', (l) => ({ ...l, top: { kind: 'level', mm: -4 } }));
-    expect(says).toBe('is -4, must be at least 0');
+    expect(says).toBe('is -4 mm, must be at least 0 mm');
     expect(commission.option!.bed[0].top.kind).toBe('ramp');
     expect(edit.tryPiece('S-1', 'rest', (p) => ({ ...p, stand: { kind: 'on', piece: 'R-1' } }))).toMatch(
       /stand on itself/,

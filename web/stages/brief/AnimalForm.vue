@@ -5,6 +5,7 @@ import type { NewAnimal } from './newAnimal';
 import FigureField from '../../document/FigureField.vue';
 import { useLocalForm } from '../../document/localForm';
 import TickButtons from './TickButtons.vue';
+import { wording } from '../../words/wording';
 
 /** An animal that the list does not have: its name is enough, the rest as far as it is known. */
 const props = defineProps<{ name: string }>();
@@ -25,7 +26,7 @@ function add(): void {
   const { adultMm, group, from, to } = known;
   const both = from !== undefined && to !== undefined;
   if (both && from > to) {
-    fault.value = 'must have the lower temperature first';
+    fault.value = wording('animalForm.temperaturesTurned');
     return;
   }
   emit('add', {
@@ -46,7 +47,7 @@ const into = (key: keyof typeof known) => (value: number | undefined) => {
 <template>
   <section class="form" :aria-label="`Add ${name}`" data-test="animal-form">
     <p>
-      <b>{{ name }}</b> is not on the list. Say what is known; what is left out is not judged.
+      <b>{{ name }}</b> {{ wording('animalForm.unknown') }}
     </p>
     <TickButtons label="What it is" :choices="KINDS" :chosen="[kind]" @change="([k]) => (kind = k ?? kind)" />
     <div class="fields">

@@ -9,12 +9,22 @@ import { useCommission } from '../../document/commissionStore';
 import { daysAway, longDay, shortDay } from '../../units/days';
 import { money, useFigures } from '../../units/figures';
 import FindingList from '../../frame/FindingList.vue';
+import type { ShownPlan } from '../../workers/planWorker';
 import { useFrame } from '../../frame/planKey';
+import { wording } from '../../words/wording';
 
 /** Sentences that say what follows from the answers, and what does not fit them. */
 const commission = useCommission();
 const { plan } = useFrame();
 const f = useFigures();
+
+/** When the gas comes on and goes off, and from which day. */
+function co2Words({ co2On, co2From, on }: ShownPlan['care']['light']): string {
+  if (!co2On) return '';
+  return co2From
+    ? wording('briefFollows.co2Later', { co2On, on, day: shortDay(co2From) })
+    : wording('briefFollows.co2', { co2On, on });
+}
 
 const follows = computed(() => {
   const p = plan.value;
@@ -28,8 +38,12 @@ const follows = computed(() => {
     {
       about: 'Order',
       says: first
-        ? `${first.name} must have the order by ${longDay(first.orderBy)}, ${daysAway(first.orderBy)}.`
-        : 'Nothing to order yet: the bench is empty.',
+        ? wording('briefFollows.orderBy', {
+            supplier: first.name,
+            day: longDay(first.orderBy),
+            away: daysAway(first.orderBy),
+          })
+        : wording('briefFollows.nothingToOrder'),
     },
     { about: 'Before', says: soak ? `${f.words(soak.title)}: ${shortDay(soak.day)}.` : '' },
     {
@@ -38,21 +52,31 @@ const follows = computed(() => {
     },
     {
       about: 'Light',
-      says: `${week.hours} h at ${Math.round(week.outputShare * 100)} % in week 1${daylightOf(doc.brief) === 'window' && !doc.brief.care?.lightHours ? ', an hour less for the window' : ''}; never more than ${MOST_LIGHT_HOURS} h in the first months.`,
+      says: wording(
+        daylightOf(doc.brief) === 'window' && !doc.brief.care?.lightHours
+          ? 'briefFollows.lightByWindow'
+          : 'briefFollows.light',
+        { hours: week.hours, percent: Math.round(week.outputShare * 100), most: MOST_LIGHT_HOURS },
+      ),
     },
     {
       about: 'Gas',
-      says: doc.brief.co2
-        ? `On at ${p.care.light.co2On}, before the light at ${p.care.light.on}, off with it${p.care.light.co2From ? `; from ${shortDay(p.care.light.co2From)} on` : ''}.`
-        : 'None. Plants that need it are found on the Planting stage.',
+      says: doc.brief.co2 ? co2Words(p.care.light) : wording('briefFollows.noCo2'),
     },
     {
       about: 'Keeper',
-      says: `${week.minutes} min of work in week 1, ${p.care.weeks[7].minutes} in week 8: ${f.volume(week.days[0].change?.litres ?? p.care.water.litres, 0)} a change.`,
+      says: wording('briefFollows.upkeep', {
+        first: week.minutes,
+        last: p.care.weeks[7].minutes,
+        litres: f.volume(week.days[0].change?.litres ?? p.care.water.litres, 0),
+      }),
     },
     {
       about: 'Material',
-      says: `${f.words(materialCost(p.takeOff, doc.currency))}${budgetMinor ? `, ${money(budgetMinor, doc.currency)} agreed` : ''}, from the bench as it is now.`,
+      says: wording(budgetMinor ? 'briefFollows.costAndBudget' : 'briefFollows.cost', {
+        cost: f.words(materialCost(p.takeOff, doc.currency)),
+        budget: money(budgetMinor ?? 0, doc.currency),
+      }),
     },
   ].filter((s) => s.says);
 });

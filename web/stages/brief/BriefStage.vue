@@ -21,6 +21,7 @@ import RoomPlan from './RoomPlan.vue';
 import SchoolsAnswer from './SchoolsAnswer.vue';
 import TickButtons from './TickButtons.vue';
 import UpkeepBar from './UpkeepBar.vue';
+import { wording } from '../../words/wording';
 
 /** The first visit, in the order in which one talks; what follows stands beside it. */
 const commission = useCommission();
@@ -69,7 +70,7 @@ const DAYLIGHT = [
   <div class="brief">
     <header>
       <h1>Brief</h1>
-      <p class="quiet">asked in the order of a first visit; every answer can wait</p>
+      <p class="quiet">{{ wording('briefStage.how') }}</p>
       <router-link class="act" :to="`/c/${commission.id}/visit-sheet`" data-test="visit-sheet"
         >Visit sheet on paper</router-link
       >
@@ -173,7 +174,7 @@ const DAYLIGHT = [
           <PictureStrip
             title="Reference pictures"
             :subjects="['story', 'owned']"
-            hint="Kept on this machine, made small, without where they were taken."
+            :hint="wording('briefStage.picturesKept')"
           />
         </section>
         <section id="seats">

@@ -7,6 +7,7 @@ import FileLink from '../../document/FileLink.vue';
 import { useCommission } from '../../document/commissionStore';
 import { lastErasure, tellErased } from '../../document/erased';
 import { forget } from '../../document/journal';
+import { wording } from '../../words/wording';
 
 /** Everything about one client: handed over in one act, erased in one act. */
 const commission = useCommission();
@@ -18,7 +19,7 @@ const fault = ref('');
 
 async function erase(): Promise<void> {
   if (typed.value.trim() !== client.value)
-    return void (fault.value = `Type ${client.value} to erase everything.`);
+    return void (fault.value = wording('clientData.typeName', { client: client.value }));
   try {
     await commission.flush();
     const { erased, left } = await api.eraseClient(client.value);
@@ -37,9 +38,7 @@ async function erase(): Promise<void> {
   <section v-if="client">
     <h2>What is kept about {{ client }}</h2>
     <p class="quiet">
-      A commission that is removed can be brought back for 30 days. Erasing is for good: name, place, words,
-      pictures, notes, answers and log go, from every backup too, and all files are searched for the name
-      afterwards; sizes, materials, orders and prices stay for the books, without the name.
+      {{ wording('clientData.whatErasingDoes') }}
     </p>
     <p class="acts">
       <FileLink :href="api.clientExport(client)" data-test="client-export"

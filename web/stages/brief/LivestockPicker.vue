@@ -13,6 +13,7 @@ import FigureField from '../../document/FigureField.vue';
 import { useFigures } from '../../units/figures';
 import AnimalForm from './AnimalForm.vue';
 import type { ShownPlan } from '../../workers/planWorker';
+import { wording } from '../../words/wording';
 
 /** Animals wished for, each as its band of temperature beside the tank's own, and what speaks against it. */
 const props = defineProps<{ visit?: ShownPlan['visit'] }>();
@@ -184,11 +185,15 @@ function remove(i: number): void {
       </tbody>
     </table>
     <p v-if="rows.length && targetC" class="quiet">
-      The line is the tank at {{ f.temperature(targetC)
-      }}<template v-if="shared"
-        >; the wash is what all share, {{ f.temperature(shared[0], 0) }} to
-        {{ f.temperature(shared[1], 0) }}</template
-      ><template v-else>; nothing is shared by all</template>.
+      {{ wording('livestockPicker.lineTank', { target: f.temperature(targetC) })
+      }}<template v-if="shared">{{
+        wording('livestockPicker.shared', {
+          from: f.temperature(shared[0], 0),
+          to: f.temperature(shared[1], 0),
+        })
+      }}</template
+      ><template v-else>{{ wording('livestockPicker.nothingShared') }}</template
+      >.
     </p>
   </div>
 </template>

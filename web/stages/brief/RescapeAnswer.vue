@@ -6,6 +6,7 @@ import { useCommission } from '../../document/commissionStore';
 import { useDocEdit } from '../../document/docEdit';
 import FigureField from '../../document/FigureField.vue';
 import TickButtons from './TickButtons.vue';
+import { wording } from '../../words/wording';
 
 /** New build, or a running tank: what of it stays, and where its animals wait. */
 type Rescape = NonNullable<Brief['rescape']>;
@@ -146,7 +147,7 @@ const set = (part: Partial<Rescape>) => edit.brief('rescape', { ...rescape.value
         :apply="(l) => set({ tubL: l })"
       />
     </div>
-    <p class="quiet">Mark what lives in it under Animals. Local animal-welfare law applies.</p>
+    <p class="quiet">{{ wording('rescapeAnswer.animals') }}</p>
   </template>
 </template>
 

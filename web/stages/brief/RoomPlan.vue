@@ -12,6 +12,7 @@ import { useDocEdit } from '../../document/docEdit';
 import FigureField from '../../document/FigureField.vue';
 import { useFigures } from '../../units/figures';
 import WordsField from '../../document/WordsField.vue';
+import { wording } from '../../words/wording';
 
 /** A small plan of the room: the tank, the seats from which it is looked at, the window. */
 const commission = useCommission();
@@ -147,10 +148,13 @@ const setWindow = (part: object) =>
         <button class="act" @click="remove(s.id)">Take away</button>
       </div>
       <button class="act big" data-test="add-seat" @click="add">Add a seat</button>
-      <span class="quiet"
-        >{{ f.length(1_200) }} sitting, {{ f.length(1_600) }} standing; the tank stands
-        {{ f.length(commission.document!.site?.baseHeightMm ?? USUAL_BASE_MM) }} up</span
-      >
+      <span class="quiet">{{
+        wording('roomPlan.heights', {
+          sitting: f.length(1_200),
+          standing: f.length(1_600),
+          base: f.length(commission.document!.site?.baseHeightMm ?? USUAL_BASE_MM),
+        })
+      }}</span>
     </div>
     <slot />
     <div class="row">

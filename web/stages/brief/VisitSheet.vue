@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import { useCommission } from '../../document/commissionStore';
 import { MEASURES, TOPICS } from './questions';
+import { wording } from '../../words/wording';
 
 /** The first visit on paper: the same questions in the same order, with lines to write on. */
 const commission = useCommission();
@@ -36,19 +37,18 @@ const print = () => window.print();
             <rect x="0.5" y="0.5" width="399" height="119" />
             <rect x="150" y="8" width="100" height="24" />
             <text x="200" y="24" text-anchor="middle">tank</text>
-            <text x="8" y="112">mark seats, window; metres and eye height beside each</text>
+            <text x="8" y="112">{{ wording('visitSheet.room') }}</text>
           </svg>
           <div v-for="n in q.lines ?? 1" v-else :key="n" class="line" />
         </div>
       </section>
       <section>
         <h2>Photographs</h2>
-        <p>place from each seat · floor and stand · sockets · tap and drain · way in · label on the tank</p>
+        <p>{{ wording('visitSheet.pictures') }}</p>
       </section>
     </div>
     <footer>
-      Whether a floor carries it is for a structural engineer; fixed wiring is for an electrician; lifting by
-      local rules.
+      {{ wording('visitSheet.caution') }}
     </footer>
   </article>
 </template>

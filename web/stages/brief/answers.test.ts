@@ -103,7 +103,7 @@ describe('what is theirs', () => {
     expect(piece).toMatchObject({ name: 'root from the hall', sizeMm: [410, 150, 150], massKg: 2.5 });
     expect(useCommission().document!.catalogue.materials.map((m) => m.id)).toContain(piece.material);
     await shown.fill('high', '-5');
-    expect(shown.shown('high').fault).toMatch(/is -5, must be/);
+    expect(shown.shown('high').fault).toMatch(/is -5 mm, must be/);
     await press('Take away');
     expect(brief().owned).toBeUndefined();
   });

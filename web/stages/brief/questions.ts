@@ -1,3 +1,4 @@
+import { wording } from '../../words/wording';
 /**
  * The first visit in the order in which one talks, with the reason for every question. The screen shows the
  * reason beside the answer; the visit sheet prints the same questions for those who go without a device.
@@ -24,8 +25,8 @@ export const TOPICS: readonly Topic[] = [
     questions: [
       {
         id: 'client',
-        asks: 'Who is it for, and where will it stand?',
-        why: 'The order, the run sheet and the care guide are addressed by it.',
+        asks: wording('questions.client'),
+        why: wording('questions.clientWhy'),
         lines: 2,
       },
     ],
@@ -36,15 +37,15 @@ export const TOPICS: readonly Topic[] = [
     questions: [
       {
         id: 'occasion',
-        asks: 'Is there a day it must be ready for?',
-        why: 'A photograph or a show wants eight weeks of growth, an opening one quiet night.',
+        asks: wording('questions.occasion'),
+        why: wording('questions.occasionWhy'),
         lines: 1,
         ticks: ['opening', 'show', 'photograph', 'birthday', 'none'],
       },
       {
         id: 'build',
-        asks: 'Which day, with how many hands?',
-        why: 'Every order-by day and the run sheet count back from it.',
+        asks: wording('questions.day'),
+        why: wording('questions.dayWhy'),
         lines: 1,
       },
     ],
@@ -55,8 +56,8 @@ export const TOPICS: readonly Topic[] = [
     questions: [
       {
         id: 'rescape',
-        asks: 'Does it run already? What stays, what goes, how far is the filter, where are the animals meanwhile?',
-        why: 'What stays is not bought, poured or planted again; what is taken out was biofilter.',
+        asks: wording('questions.rescape'),
+        why: wording('questions.rescapeWhy'),
         lines: 2,
         ticks: [
           'new build',
@@ -77,8 +78,8 @@ export const TOPICS: readonly Topic[] = [
     questions: [
       {
         id: 'story',
-        asks: 'What should it remind them of?',
-        why: 'It stands with its pictures in the tray of the bench while you draw.',
+        asks: wording('questions.story'),
+        why: wording('questions.storyWhy'),
         lines: 3,
       },
     ],
@@ -89,14 +90,14 @@ export const TOPICS: readonly Topic[] = [
     questions: [
       {
         id: 'seats',
-        asks: 'From where is it looked at?',
-        why: 'Decides which way the wood points; each seat becomes a view of the bench.',
+        asks: wording('questions.seats'),
+        why: wording('questions.seatsWhy'),
         lines: 3,
       },
       {
         id: 'window',
-        asks: 'Which side is the window, how far, how much sun?',
-        why: 'Beside a window the light starts an hour shorter; sun warms the water and feeds algae.',
+        asks: wording('questions.window'),
+        why: wording('questions.windowWhy'),
         lines: 1,
       },
     ],
@@ -107,8 +108,8 @@ export const TOPICS: readonly Topic[] = [
     questions: [
       {
         id: 'livestock',
-        asks: 'What do they wish to see swim?',
-        why: 'Held against water, stone, temperature, tank and each other before a stone is chosen.',
+        asks: wording('questions.animals'),
+        why: wording('questions.animalsWhy'),
         lines: 3,
       },
     ],
@@ -119,21 +120,21 @@ export const TOPICS: readonly Topic[] = [
     questions: [
       {
         id: 'keeper',
-        asks: 'Who keeps it, and how many minutes a week have they really?',
-        why: 'Set against the minutes that this scape asks.',
+        asks: wording('questions.keeper'),
+        why: wording('questions.keeperWhy'),
         lines: 1,
       },
       {
         id: 'co2',
-        asks: 'Injected CO2, and what may it cost?',
-        why: 'A set can cost more than a small build; without one the plant list shrinks.',
+        asks: wording('questions.co2'),
+        why: wording('questions.co2Why'),
         lines: 1,
         ticks: ['yes', 'no'],
       },
       {
         id: 'schools',
-        asks: 'Which schools of water change, plant food and planting?',
-        why: 'Makes the dates, litres and doses of the first eight weeks, and the order of the build day.',
+        asks: wording('questions.schools'),
+        why: wording('questions.schoolsWhy'),
         lines: 1,
       },
     ],
@@ -144,14 +145,14 @@ export const TOPICS: readonly Topic[] = [
     questions: [
       {
         id: 'budget',
-        asks: 'What may the material cost?',
-        why: 'The Tally holds every stone and cup against it.',
+        asks: wording('questions.budget'),
+        why: wording('questions.budgetWhy'),
         lines: 1,
       },
       {
         id: 'owned',
-        asks: 'What do they own that goes in again?',
-        why: 'It joins the yard, marked as theirs, and is not bought.',
+        asks: wording('questions.owned'),
+        why: wording('questions.ownedWhy'),
         lines: 2,
       },
     ],
@@ -166,35 +167,35 @@ export const MEASURES: readonly Topic[] = [
     questions: [
       {
         id: 'size',
-        asks: 'Inner length × width × height, bow, glass, water line, label (mm, L)',
+        asks: wording('questions.tank'),
         why: '',
         lines: 2,
         ticks: ['box', 'bow', 'cylinder', 'half', 'hexagon', 'corners'],
       },
-      { id: 'top', asks: 'Rim, braces, chambers, anything fixed; lid, mat, film', why: '', lines: 2 },
+      { id: 'top', asks: wording('questions.top'), why: '', lines: 2 },
     ],
   },
   {
     id: 'site',
     title: 'Site',
     questions: [
-      { id: 'route', asks: 'Doors, lift (size, load), stairs, turns from the van', why: '', lines: 3 },
-      { id: 'floor', asks: 'Storey, stand (kg, feet, base); what is below', why: '', lines: 1 },
+      { id: 'route', asks: wording('questions.route'), why: '', lines: 3 },
+      { id: 'floor', asks: wording('questions.floor'), why: '', lines: 1 },
       {
         id: 'power',
-        asks: 'Sockets, circuit (A), what else is on it',
+        asks: wording('questions.sockets'),
         why: '',
         lines: 1,
         ticks: ['residual-current device', 'room for drip loops'],
       },
       {
         id: 'water',
-        asks: 'Tap GH, KH, pH, nitrate; winter and summer °C; metres to tap and drain',
+        asks: wording('questions.tap'),
         why: '',
         lines: 2,
         ticks: ['chlorine', 'chloramine', 'hose', 'cans', 'RO'],
       },
-      { id: 'room', asks: 'Room at its coldest and warmest (°C)', why: '', lines: 1 },
+      { id: 'room', asks: wording('questions.room'), why: '', lines: 1 },
     ],
   },
 ];

@@ -7,6 +7,7 @@ import { HOSE_L_PER_MIN } from '../../../core/filling/filling';
 import { weekDay } from '../../units/days';
 import { useFigures } from '../../units/figures';
 import FindingList from '../../frame/FindingList.vue';
+import { wording } from '../../words/wording';
 
 const props = defineProps<{ build: BuildPlan }>();
 const f = useFigures();
@@ -30,7 +31,7 @@ const cautions = computed(() => {
 });
 const rates = computed(() => [
   ['Plug', `${Math.round(RATES.plug * 60)}`, 's'],
-  ['Piece set', `${RATES.setPerPiece}`, `min and ${RATES.setPerKg} min a kg`],
+  ['Piece set', `${RATES.setPerPiece}`, wording('dayNotes.perKg', { setPerKg: RATES.setPerKg })],
   ['Soil', `${RATES.pourPerL}`, 'min a litre'],
   ['Joint', `${RATES.jointFibre}`, 'min'],
   ['Fill', f.shown(HOSE_L_PER_MIN, 'L/min', 0).text, f.shown(HOSE_L_PER_MIN, 'L/min', 0).unit],
@@ -45,7 +46,7 @@ const rates = computed(() => [
       <span class="quiet">{{ hours }}</span>
     </header>
     <p class="chain">
-      <b>{{ chain.join(' → ') }}</b> Minutes saved here are minutes saved on the day.
+      <b>{{ chain.join(' → ') }}</b> {{ wording('dayNotes.saved') }}
     </p>
     <FindingList v-if="build.findings.length" :findings="build.findings" />
     <section v-for="v in build.visits" :key="v.day" class="visit" data-test="visit">

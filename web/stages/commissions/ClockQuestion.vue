@@ -2,6 +2,7 @@
 import { onMounted, shallowRef } from 'vue';
 import { api } from '../../document/api';
 import { longDate } from '../../units/days';
+import { wording } from '../../words/wording';
 
 /** Asked where the machine's clock has leapt since the server last ran: nothing is deleted for good meanwhile. */
 const leap = shallowRef<{ seen: string; now: string } | null>(null);
@@ -16,11 +17,9 @@ async function accept(): Promise<void> {
 
 <template>
   <div v-if="leap" class="noted" role="alert" data-test="clock">
-    <b>Is today {{ dayOf(leap.now) }}?</b>
+    <b>{{ wording('clockQuestion.asks', { now: dayOf(leap.now) }) }}</b>
     <p>
-      This machine’s clock says so, and Utsuwa last ran on {{ dayOf(leap.seen) }}. Until somebody says that it
-      is right, nothing that was removed is deleted for good, and no older backup makes way for a new one. If
-      it is wrong, set the clock of the machine and start Utsuwa again.
+      {{ wording('clockQuestion.why', { seen: dayOf(leap.seen) }) }}
     </p>
     <button class="act" data-test="clock-right" @click="accept">It is right</button>
   </div>

@@ -11,6 +11,7 @@ import { lastErasure, onErased } from '../../document/erased';
 import ClockQuestion from './ClockQuestion.vue';
 import CommissionRow from './CommissionRow.vue';
 import { newCommission } from './newCommission';
+import { wording } from '../../words/wording';
 
 const router = useRouter();
 const search = ref('');
@@ -192,30 +193,26 @@ useCommands([
     <div v-if="fault" class="fault" role="alert">
       <b>{{ fault.says }}</b>
       <p v-for="line in fault.more" :key="line">{{ line }}</p>
-      <p class="quiet">Nothing was changed.</p>
+      <p class="quiet">{{ wording('commissionList.unchanged') }}</p>
     </div>
     <ClockQuestion class="noted" />
     <div v-if="erasure" class="noted" role="status" data-test="erased">
       <template v-if="erasure.left.length === 0">
-        The client was erased from
-        {{ erasure.count === 1 ? 'one commission' : `${erasure.count} commissions` }} and from the backups.
-        All files were searched afterwards: the name stands nowhere any more.
+        {{ wording('commissionList.erased', { count: erasure.count }) }}
       </template>
       <template v-else>
-        <b>The client was erased, but something is left:</b>
+        <b>{{ wording('commissionList.notAllErased') }}</b>
         <p v-for="line in erasure.left" :key="line">{{ line }}</p>
       </template>
       <button class="act" @click="lastErasure = undefined">Close</button>
     </div>
     <div v-if="imported" class="noted" role="status" data-test="imported">
-      <b>The commission was taken over. Some of its fields are not known here:</b>
+      <b>{{ wording('commissionList.unknownFields') }}</b>
       <p v-for="line in imported.notes" :key="line">{{ line }}</p>
       <router-link class="act" :to="`/c/${imported.id}/bench`">Open it</router-link>
     </div>
     <p v-if="waitingHere.length" class="noted" role="status" data-test="waiting">
-      Changes of
-      {{ waitingHere.length === 1 ? 'one commission wait' : `${waitingHere.length} commissions wait` }}
-      in this browser:
+      {{ wording('commissionList.waiting', { count: waitingHere.length }) }}
       <router-link v-for="id in waitingHere" :key="id" class="act" :to="`/c/${id}/brief`">{{
         nameOf(id)
       }}</router-link>
@@ -227,12 +224,11 @@ useCommands([
       }}</router-link>
     </p>
     <p v-if="justRemoved" class="removed" role="status">
-      {{ justRemoved.title }} is removed.
+      {{ wording('commissionList.removed', { title: justRemoved.title }) }}
       <button class="act" @click="bringBack(justRemoved)">Bring it back</button>
     </p>
     <p v-if="asking" class="removed" role="alert" data-test="remove-ordered">
-      {{ asking.orders === 1 ? 'An order' : `${asking.orders} orders` }} of {{ asking.row.title }}
-      {{ asking.orders === 1 ? 'is' : 'are' }} with suppliers. Removing it withdraws none of them.
+      {{ wording('commissionList.ordersStay', { count: asking.orders, title: asking.row.title }) }}
       <button class="act" @click="remove(asking.row, true)">Remove it all the same</button>
       <button class="act" @click="asking = undefined">Leave it</button>
     </p>
@@ -250,10 +246,10 @@ useCommands([
     <p v-if="list?.length === 0" class="empty">
       {{
         search
-          ? 'No commission has all of these words.'
+          ? wording('commissionList.noneFound')
           : removedToo
-            ? 'Nothing was removed in the last 30 days.'
-            : 'No commission yet.'
+            ? wording('commissionList.binEmpty')
+            : wording('commissionList.empty')
       }}
       <button v-if="!search && !removedToo" class="act" @click="create">Begin one with the brief</button>
     </p>

@@ -9,6 +9,7 @@ import { fahrenheitFromCelsius } from '../../../core/units/temperature';
 import { decimal, useFigures } from '../../units/figures';
 import type { FieldView, ShownPlan } from '../../workers/planWorker';
 import CareCalendar from './CareCalendar.vue';
+import { wording } from '../../words/wording';
 
 /** What the client is left with: a page that somebody with no training can follow. */
 const props = defineProps<{
@@ -57,6 +58,33 @@ const events = computed(() =>
     .flatMap((w) => w.days)
     .flatMap((d) => d.events.map((what) => ({ day: d.day, what: f.words(what) }))),
 );
+/** For whom, and on which day. */
+const planted = computed(() => {
+  const day = longDay(props.care.buildDay);
+  const { keeper } = props.commission.brief;
+  return keeper ? wording('careGuide.plantedFor', { day, keeper }) : wording('careGuide.planted', { day });
+});
+const dose = computed(() => {
+  const { mlADose, forLitres } = props.care.dosing;
+  const litres = f.volume(forLitres, 0);
+  return mlADose
+    ? wording('careGuide.dose', { dose: f.said(mlADose, 'mL', 1), litres })
+    : wording('careGuide.doseByLabel', { litres });
+});
+const timer = computed(() => {
+  const { on, off, co2On, co2From } = props.care.light;
+  if (!co2On) return wording('careGuide.light', { on, off });
+  return co2From
+    ? wording('careGuide.lightAndGasLater', { on, off, co2On, day: shortDay(co2From) })
+    : wording('careGuide.lightAndGas', { on, off, co2On });
+});
+const madeFor = computed(() => {
+  const { client } = props.commission.brief;
+  const name = client?.name ?? props.commission.title;
+  return client?.place
+    ? wording('careGuide.madeForAt', { client: name, place: client.place })
+    : wording('careGuide.madeFor', { client: name });
+});
 const phone = computed(() => props.commission.studio?.phone);
 /** Where nothing is planted nothing is fed. */
 const fed = computed(() => props.care.weeks.some((w) => w.days.some((d) => d.doses > 0)));
@@ -68,10 +96,8 @@ const fed = computed(() => props.care.weeks.some((w) => w.days.some((d) => d.dos
       <div>
         <h1>Your tank, the first eight weeks</h1>
         <p>
-          Planted for you on {{ longDay(care.buildDay)
-          }}<template v-if="commission.brief.keeper">, in the care of {{ commission.brief.keeper }}</template
-          >. {{ f.words(care.says) }} Each little tank below is a day; the blue is the water to take out and
-          replace.
+          {{ planted }}
+          {{ f.words(care.says) }} {{ wording('careGuide.howToRead') }}
         </p>
       </div>
       <svg :width="PICTURE_W + 4" :height="commission.vessel.innerMm.height * k + 4" aria-hidden="true">
@@ -102,37 +128,22 @@ const fed = computed(() => props.care.weeks.some((w) => w.days.some((d) => d.dos
           <path d="M1 0 V13 H19 V0" fill="none" stroke="#23211e" /></svg
         >take out {{ percent(care.water.share) }}: {{ litres }}{{ first }}</span
       >
-      <span><b class="t">T</b>test, write it down</span>
-      <span v-if="fed"
-        ><i class="dot" />feed the plants: one dose<template v-if="care.dosing.mlADose">
-          of {{ f.said(care.dosing.mlADose, 'mL', 1) }}</template
-        >
-        for {{ f.volume(care.dosing.forLitres, 0) }}, as its label says</span
-      >
+      <span><b class="t">T</b>{{ wording('careGuide.test') }}</span>
+      <span v-if="fed"><i class="dot" />{{ dose }}</span>
       <span v-if="care.stock" class="gate">{{ f.words(care.stock.says) }}</span>
     </p>
     <div class="texts">
       <section>
         <h2>Changing {{ litres }}</h2>
         <p>
-          Pull the plugs of heater and pump first. Siphon into buckets; start it without swallowing. Refill
-          slowly over the large stone, as warm as the tank: {{ warmth }}.{{ mix }} Put {{ conditioner }} of
-          conditioner in first, or what its label says. Then plug in again, with dry hands.
+          {{ wording('careGuide.change', { warmth, mix, conditioner }) }}
         </p>
       </section>
       <section>
         <h2>Light{{ care.light.co2On ? ' and gas' : '' }}</h2>
         <p>
-          The timer does it: light from {{ care.light.on }} to {{ care.light.off
-          }}<template v-if="care.light.co2On"
-            >, gas from {{ care.light.co2On
-            }}<template v-if="care.light.co2From"> from {{ shortDay(care.light.co2From) }} on</template>, off
-            with the light</template
-          >. Do not lengthen it; the weeks beside the calendar say when it grows.
-          <template v-if="care.light.co2On"
-            >The bottle stands upright and fixed in an aired room. If it hisses, open a window, leave the room
-            and ring us.</template
-          >
+          {{ timer }} {{ wording('careGuide.lightStays') }}
+          <template v-if="care.light.co2On">{{ wording('careGuide.bottle') }}</template>
         </p>
       </section>
       <section>
@@ -154,25 +165,19 @@ const fed = computed(() => props.care.weeks.some((w) => w.days.some((d) => d.dos
       <section>
         <h2>Do not worry about</h2>
         <p>
-          White slime on new wood for two or three weeks, a few melting leaves, a little brown dust on the
-          stones. Wipe the panes once a week, keep the blade clear of the sand.
+          {{ wording('careGuide.doNotWorry') }}
         </p>
       </section>
       <section>
         <h2>Ring us when</h2>
         <p>
-          the water smells, fish gasp, ammonia or nitrite is above zero with animals inside, or a lamp, pump
-          or wire is wet: then switch off at the socket first. Never release plants or animals outdoors.
+          {{ wording('careGuide.ringUs') }}
           <b v-if="phone">{{ phone }}</b>
         </p>
       </section>
       <section>
         <h2>{{ commission.studio?.name ?? 'The studio' }}</h2>
-        <p>
-          made this for {{ commission.brief.client?.name ?? commission.title }},
-          {{ commission.brief.client?.place }}. A filled tank is heavy and stays where it is: moving it is
-          work for us.
-        </p>
+        <p>{{ madeFor }} {{ wording('careGuide.heavy') }}</p>
       </section>
     </div>
   </article>

@@ -10,6 +10,7 @@ import { useFigures } from '../../units/figures';
 import { usePreferences } from '../../units/preferences';
 import { useFrame } from '../../frame/planKey';
 import CareGuide from './CareGuide.vue';
+import { wording } from '../../words/wording';
 
 const commission = useCommission();
 const { plan, field } = useFrame();
@@ -34,7 +35,12 @@ const asked = computed(() =>
 const findings = computed(() => plan.value?.findings.filter((f) => f.id.startsWith('care.')) ?? []);
 const lean = computed(() => {
   const [first, last] = [care.value!.weeks[0], care.value!.weeks[7]];
-  return `${first.hours} h at ${Math.round(first.outputShare * 100)} %, up to ${last.hours} h at ${Math.round(last.outputShare * 100)} %`;
+  return wording('handoverStage.light', {
+    hours: first.hours,
+    percent: Math.round(first.outputShare * 100),
+    lastHours: last.hours,
+    lastPercent: Math.round(last.outputShare * 100),
+  });
 });
 const print = () => window.print();
 </script>

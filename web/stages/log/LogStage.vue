@@ -11,6 +11,7 @@ import type { Commission, Reading } from '../../../core/commission/schema';
 import { useLocalForm } from '../../document/localForm';
 import ReadingFields from './ReadingFields.vue';
 import { readingFrom, READINGS } from './readings';
+import { wording } from '../../words/wording';
 
 type LogEntry = NonNullable<Commission['log']>[number];
 const commission = useCommission();
@@ -59,18 +60,17 @@ const notes = computed(() =>
 );
 
 const setDay = (typed: string) => {
-  if (!typed) return 'is missing, must be the day of the note';
+  if (!typed) return wording('logStage.dayMissing');
   day.value = typed;
   return undefined;
 };
 /** What is in the way of taking the entry, if anything: said once where it may be meant. */
 function refused(): string | undefined {
-  if (!form.settled()) return 'is not taken: settle what is marked first';
-  if (text.value.trim() === '' && !hasRead(reading.value))
-    return 'is empty, must have some words or a reading';
+  if (!form.settled()) return wording('logStage.refused');
+  if (text.value.trim() === '' && !hasRead(reading.value)) return wording('logStage.noWords');
   if (day.value > today() && aheadAsked.value !== day.value) {
     aheadAsked.value = day.value;
-    return `is of a day ahead, ${longDate(day.value)}: press again if that is meant`;
+    return wording('logStage.dayAhead', { day: longDate(day.value) });
   }
   return undefined;
 }
@@ -115,7 +115,7 @@ function remove(id: string): void {
   <div class="log">
     <header>
       <h1>Log</h1>
-      <p class="quiet">readings, doses, trims, losses, what was said</p>
+      <p class="quiet">{{ wording('logStage.what') }}</p>
     </header>
     <form @submit.prevent="add">
       <DayField label="Day" :value="day" :apply="setDay" class="day" />
@@ -161,7 +161,7 @@ function remove(id: string): void {
         </div>
       </li>
     </ol>
-    <p v-if="notes.length === 0" class="quiet">No note yet. The first visit is a good beginning.</p>
+    <p v-if="notes.length === 0" class="quiet">{{ wording('logStage.empty') }}</p>
   </div>
 </template>
 

@@ -1,18 +1,20 @@
 <script setup lang="ts">
 import type { Reading } from '../../../core/commission/schema';
 import FigureField from '../../document/FigureField.vue';
+import { useFigures } from '../../units/figures';
 import { readingFault, READINGS } from './readings';
 
 /** What was read off: each figure by itself, none of them asked for. */
 const props = defineProps<{ reading: Reading }>();
 const emit = defineEmits<{ change: [Reading] }>();
+const f = useFigures();
 
 function set(key: keyof Reading, value: number | undefined): string | undefined {
   const next = { ...props.reading, [key]: value };
   if (value === undefined) delete next[key];
   const fault = readingFault(next);
   if (!fault) emit('change', next);
-  return fault;
+  return fault && f.words(fault);
 }
 </script>
 

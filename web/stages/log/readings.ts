@@ -1,5 +1,6 @@
 import { faultOf } from '../../../core/commission/fault';
 import { readingSchema, type Reading } from '../../../core/commission/schema';
+import type { Text } from '../../../core/words/text';
 import type { FigureKind } from '../../../core/words/scales';
 
 type ReadingKey = 'ammoniaMgL' | 'nitriteMgL' | 'nitrateMgL' | 'ph' | 'gh' | 'kh' | 'celsius';
@@ -16,7 +17,7 @@ export const READINGS: readonly { key: ReadingKey; label: string; kind: FigureKi
 ];
 
 /** What is wrong with a reading, if anything: one sentence that says what is allowed. */
-export function readingFault(reading: Reading): string | undefined {
+export function readingFault(reading: Reading): Text | undefined {
   const { error } = readingSchema.safeParse(reading);
   return error && faultOf(error.issues[0], reading).says;
 }

@@ -11,6 +11,7 @@ import BetweenOptions from './BetweenOptions.vue';
 import { figuresOf } from './optionFigures';
 import { useOptionPlans } from './useOptionPlans';
 import { useSteadySize } from '../../drawing/steadySize';
+import { wording } from '../../words/wording';
 
 /** Two options, one choice: the same figures of each, side by side, to be decided over or printed. */
 const commission = useCommission();
@@ -76,7 +77,7 @@ const print = () => window.print();
   <div ref="area" class="options">
     <header>
       <h1>Options</h1>
-      <p class="quiet">the chosen one drives order and build; the others stay</p>
+      <p class="quiet">{{ wording('optionsSheet.chosen') }}</p>
       <button class="act screen-only print" @click="print">Print</button>
     </header>
     <div class="table" :style="{ '--options': columns.length }">

@@ -8,6 +8,7 @@ import { clockOf } from '../../../core/buildDay/buildPlan';
 import { daysFrom } from '../../../core/calendar/day';
 import { isUsualPointLoad } from '../../../core/site/floorLoad';
 import type { ShownPlan } from '../../workers/planWorker';
+import { wording } from '../../words/wording';
 
 /** One row of the side-by-side sheet for one option. */
 export interface OptionFigure {
@@ -53,7 +54,7 @@ export function figuresOf(plan: ShownPlan, option: Option, doc: Commission, says
     {
       name: 'Order by',
       text: first ? says.day(first) : 'nothing to order',
-      below: first ? `${daysFrom(first, doc.brief.buildDay)} days before the build` : '',
+      below: first ? wording('optionFigures.daysBefore', { days: daysFrom(first, doc.brief.buildDay) }) : '',
     },
     {
       name: 'Build day',
@@ -65,7 +66,7 @@ export function figuresOf(plan: ShownPlan, option: Option, doc: Commission, says
       text: `${care.weeks[0].minutes} min in week 1`,
       below: `${care.weeks[7].minutes} min in week 8`,
     },
-    { name: 'On the floor', text: says.mass(survey.floorKg), below: isUsualPointLoad(survey.floorKg) ? 'as furniture of that mass' : 'ask a structural engineer' }, // prettier-ignore
+    { name: 'On the floor', text: says.mass(survey.floorKg), below: isUsualPointLoad(survey.floorKg) ? wording('optionFigures.asFurniture') : 'ask a structural engineer' }, // prettier-ignore
     {
       name: 'To settle',
       text: settle.length === 0 ? 'nothing' : String(settle.length),

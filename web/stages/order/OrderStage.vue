@@ -12,6 +12,7 @@ import { useFrame } from '../../frame/planKey';
 import OrderTimeline from './OrderTimeline.vue';
 import SupplierOrderCard from './SupplierOrderCard.vue';
 import { usePreferences } from '../../units/preferences';
+import { wording } from '../../words/wording';
 
 const commission = useCommission();
 const preferences = usePreferences();
@@ -58,7 +59,7 @@ async function send(supplier: string): Promise<void> {
       >
     </header>
     <p v-if="fault" class="late" role="alert">{{ fault }}</p>
-    <PendingWords v-if="!order" says="Working out what is needed, and by when…" />
+    <PendingWords v-if="!order" :says="wording('orderStage.working')" />
     <template v-if="order">
       <OrderTimeline :order="order" :beforehand="plan!.build.beforehand" />
       <SupplierOrderCard
@@ -71,7 +72,7 @@ async function send(supplier: string): Promise<void> {
         @send="send(s.supplier)"
       />
       <p v-if="order.unpriced.length" class="quiet">
-        Not in the catalogue, to be had otherwise: {{ order.unpriced.map((u) => words(u.name)).join('; ') }}.
+        {{ wording('orderStage.unpriced', { names: order.unpriced.map((u) => words(u.name)).join('; ') }) }}
       </p>
       <p class="total">
         Material <b class="fig">{{ words(materialCost(plan!.takeOff, commission.document!.currency)) }}</b>

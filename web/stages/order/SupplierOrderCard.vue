@@ -5,6 +5,7 @@ import type { Finding } from '../../../core/words/finding';
 import type { SentOrder } from '../../document/api';
 import { daysAway, shortDay, weekDay } from '../../units/days';
 import { money, useFigures } from '../../units/figures';
+import { wording } from '../../words/wording';
 
 const props = defineProps<{
   group: SupplierOrder;
@@ -33,11 +34,11 @@ const state = computed(() => {
   const c = s.confirmation;
   switch (s.state) {
     case 'sending':
-      return { says: 'On its way, waiting for the answer…', can: false, act: 'Sending' };
+      return { says: wording('supplierOrderCard.sent'), can: false, act: 'Sending' };
     case 'confirmed':
     case 'partly':
       return {
-        says: `${s.state === 'partly' ? 'Confirmed in part' : 'Confirmed'} as ${c!.supplierReference}, ${c!.deliveryDay ? `delivered ${weekDay(c!.deliveryDay)}` : 'no delivery day'}, ${money(c!.totalMinor, props.currency)}.${asSent.value ? '' : ' The scape has changed since.'}`,
+        says: `${s.state === 'partly' ? 'Confirmed in part' : 'Confirmed'} as ${c!.supplierReference}, ${c!.deliveryDay ? `delivered ${weekDay(c!.deliveryDay)}` : 'no delivery day'}, ${money(c!.totalMinor, props.currency)}.${asSent.value ? '' : ` ${wording('supplierOrderCard.changed')}`}`,
         can: !asSent.value,
         act: asSent.value ? 'Sent' : 'Send what it is now',
       };

@@ -8,6 +8,7 @@ import { displayOutline } from '../../../core/vessel/display';
 import FigureField from '../../document/FigureField.vue';
 import { useLocalForm } from '../../document/localForm';
 import { meshForDrawing } from '../../drawing/drawnMeshes';
+import { wording } from '../../words/wording';
 
 /** Instead of corners: a belt at the foot of a stone, or along both edges of a path. */
 const props = defineProps<{ plant: Plant; option: Option; vessel: Vessel }>();
@@ -52,7 +53,7 @@ function patch(): void {
   emit('belt', [[[l, f], [r, f], [r, b], [l, b]]]); // prettier-ignore
 }
 const setWide = (mm: number | undefined) => {
-  if (!mm || mm < 5) return 'must be at least 5 mm';
+  if (!mm || mm < 5) return wording('beltFields.tooNarrow');
   wideMm.value = mm;
   return undefined;
 };

@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import type { Plant } from '../../../core/commission/schema';
 import type { ShownPlanted } from '../../workers/planWorker';
 import type { Overlay } from './overlays';
+import { wording } from '../../words/wording';
 
 /** A line below the views: what to do with the brush, or what the light and the flow were worked out from and leave out. */
 const props = defineProps<{
@@ -25,28 +26,24 @@ const turnover = computed(() =>
 
 <template>
   <p v-if="brush" class="tell alive">
-    Click the corners of {{ brush.name }} on the plan, or draw round its drift in one stroke; Enter or the
-    first corner closes it, Esc leaves it. By keys: arrows move the cross, Space sets a corner.
+    {{ wording('overlayWords.draw', { plant: brush.name }) }}
   </p>
   <p v-else-if="tool === 'cut'" class="tell alive">
-    Draw a line across the region: there it is cut in two. Enter cuts it across the middle, Esc leaves it
-    whole.
+    {{ wording('overlayWords.cut') }}
   </p>
   <p v-else-if="tool === 'pick'" class="tell alive">
-    Touch stone or wood from above, from the front or in the picture from the seat: a portion goes there. Esc
-    ends it.
+    {{ wording('overlayWords.pick') }}
   </p>
   <p v-else-if="overlay === 'light' && living && !living.lit" class="tell late">
-    No lamp is listed under Vessel and site: there is no light to map.
+    {{ wording('overlayWords.noLamp') }}
   </p>
   <p v-else-if="overlay === 'light' && living" class="tell quiet">
-    {{ guessed ? 'By the watts of the lamp alone. ' : '' }}{{ living.hours }} h a day at full output<template
-      v-if="living.tinted"
-      >, tinted by fresh wood</template
-    >; {{ litWeek === 0 ? 'as planted' : `week ${litWeek}, under what has grown` }}.
+    {{ wording(guessed ? 'overlayWords.hoursByWatts' : 'overlayWords.hours', { hours: living.hours })
+    }}<template v-if="living.tinted">{{ wording('overlayWords.tinted') }}</template
+    >; {{ litWeek === 0 ? 'as planted' : wording('overlayWords.inWeek', { week: litWeek }) }}.
   </p>
   <p v-else-if="overlay === 'flow' && living?.flow.length" class="tell quiet">
-    {{ Math.round(living.litresPerHour) }} L an hour, {{ turnover }} times the free water.
+    {{ wording('overlayWords.flow', { litres: Math.round(living.litresPerHour), turnover }) }}
     <label
       ><select v-model="flowAt" aria-label="Height">
         <option v-for="(l, i) in living.flow" :key="i" :value="i">
@@ -54,15 +51,15 @@ const turnover = computed(() =>
         </option>
       </select></label
     >
-    A coarse picture: without friction, eddies, the jet and plants<template v-if="living.portsGuessed"
-      >; outflow and intake taken at the two ends of the back</template
+    {{ wording('overlayWords.coarse')
+    }}<template v-if="living.portsGuessed">{{ wording('overlayWords.portsGuessed') }}</template
     >.
   </p>
   <p v-else-if="overlay === 'flow'" class="tell quiet">
-    No filter with its litres an hour is listed under Vessel and site.
+    {{ wording('overlayWords.noFilter') }}
   </p>
   <p v-else-if="section && overlay === 'plants'" class="tell quiet">
-    From front to back through the spot last touched on the plan.
+    {{ wording('overlayWords.section') }}
   </p>
 </template>
 

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue';
 import { packOfPlant, SOLD_AS, type SoldAs } from '../../../core/planting/plantPack';
 import type { Pack, Plant, Supplier } from '../../../core/commission/schema';
 import FigureField from '../../document/FigureField.vue';
+import { wording } from '../../words/wording';
 
 /** What a plant is bought as, what that costs and who has it. */
 const props = defineProps<{ plant: Plant; suppliers: readonly Supplier[]; currency: string }>();
@@ -17,7 +18,7 @@ const supplier = computed(() => draft.value.supplier ?? known.value?.supplier ??
 function change(part: { name?: SoldAs; supplier?: string; priceMinor?: number }): string | undefined {
   draft.value = { ...draft.value, name: part.name ?? draft.value.name, supplier: part.supplier ?? draft.value.supplier }; // prettier-ignore
   const priceMinor = part.priceMinor ?? known.value?.priceMinor;
-  if (!supplier.value) return 'needs a supplier in the catalogue first';
+  if (!supplier.value) return wording('packFields.noSupplier');
   if (priceMinor === undefined) return undefined;
   emit('change', [
     packOfPlant(props.plant, { name: name.value, supplier: supplier.value, priceMinor }),

@@ -16,6 +16,7 @@ import { livesWords } from './livesWords';
 import PackFields from './PackFields.vue';
 import type { SettleGround } from './usePlantings';
 import WaysOut from './WaysOut.vue';
+import { wording } from '../../words/wording';
 
 /** One planting: what is typed of it, what it has where it stands, and why it is happy there or not. */
 const props = defineProps<{
@@ -84,7 +85,7 @@ const change = (key: string, to: Partial<Planting>) =>
   }));
 function setSpacing(mm: number | undefined): string | undefined {
   const most = mostSpacingMm(props.planting.region!);
-  if (mm !== undefined && mm > most) return `is farther than the region is long, ${f.length(most)}`;
+  if (mm !== undefined && mm > most) return wording('plantCard.tooFar', { most: f.length(most) });
   return change('spacing', { spacingMm: mm });
 }
 const surfaceMm2 = computed(() => doc.value.vessel.innerMm.length * doc.value.vessel.innerMm.width);
@@ -94,20 +95,23 @@ const floating = computed(() =>
 );
 /** So many portions as cover a share of the surface once grown. */
 function setFloating(percent: number | undefined): string | undefined {
-  if (!percent || percent < 1 || percent > 100) return 'must be from 1 to 100';
+  if (!percent || percent < 1 || percent > 100) return wording('plantCard.outOfRange');
   return change('count', { count: floatingCount(part.value!.plant, percent / 100, surfaceMm2.value) });
 }
 /** What all its packs together gave when they were split. */
 function setGave(plugs: number | undefined): string | undefined {
   const packs = props.planting.packs ?? part.value?.packsNeeded ?? 0;
-  if (plugs !== undefined && packs < 1) return 'has no packs that could give any';
+  if (plugs !== undefined && packs < 1) return wording('plantCard.noPacks');
   return change('gave', { gave: plugs === undefined ? undefined : { packs, plugs } });
 }
 /** Why it would not live at the spot last touched, or that it does. */
 const atSpot = computed(() => {
   if (!props.here?.spot || !part.value) return '';
   const against = reasonsAgainst(part.value.plant, props.here).map((t) => f.words(t));
-  return `At the spot last touched, ${props.here.dli.toFixed(1)} mol/m²/d: ${against.join(', ') || 'it lives there'}`;
+  return wording('plantCard.atSpot', {
+    dli: props.here.dli.toFixed(1),
+    says: against.join(', ') || wording('plantCard.lives'),
+  });
 });
 const shadedBy = computed(() => props.parts.find((p) => p.id === part.value?.shadedBy)?.plant.name);
 const lives = computed(() => (part.value ? livesWords(part.value, props.lit, floating.value, shadedBy.value) : [])); // prettier-ignore
@@ -140,7 +144,7 @@ const lives = computed(() => (part.value ? livesWords(part.value, props.lit, flo
     </p>
     <p v-if="part" data-test="planting-count">
       <b class="fig">{{ f.said(part.count, 'plug') }}</b><template v-if="planting.region">
-        on {{ f.said(part.netM2, 'm²', 3) }} along the slope</template
+        {{ ' ' + wording('plantCard.alongSlope', { area: f.said(part.netM2, 'm²', 3) }) }}</template
       ><template v-if="part.ownPlugs">, {{ part.ownPlugs }} of your own</template>,
       {{ f.said(planting.packs ?? part.packsNeeded, 'pack') }}
     </p>
@@ -165,7 +169,7 @@ const lives = computed(() => (part.value ? livesWords(part.value, props.lit, flo
       @forget="$emit('forget')"
     />
     <div v-if="part && part.packsNeeded > 0 && !part.plant.packs?.length" class="fields" data-test="no-pack">
-      <p class="late whole">No pack of it is known: it is in no price and on no order.</p>
+      <p class="late whole">{{ wording('plantCard.noPack') }}</p>
       <PackFields
         :plant="part.plant"
         :suppliers="doc.catalogue.suppliers"

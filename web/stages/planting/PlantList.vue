@@ -6,6 +6,7 @@ import { reasonsAgainst, type Spot } from '../../../core/planted/livesHere';
 import { useFigures } from '../../units/figures';
 import OriginMark from '../../drawing/OriginMark.vue';
 import type { ShownPlan } from '../../workers/planWorker';
+import { wording } from '../../words/wording';
 
 /** What is planted, then every plant of the studio to paint with. */
 const props = defineProps<{
@@ -77,8 +78,10 @@ const traits = (p: Plant) =>
       @click:clear="search = ''"
     />
     <label v-if="here" class="only quiet"
-      ><input v-model="only" type="checkbox" data-test="lives-here" /> only what lives
-      {{ here.spot ? 'at the spot last touched' : 'here' }}, {{ here.dli.toFixed(1) }} mol/m²/d</label
+      ><input v-model="only" type="checkbox" data-test="lives-here" />
+      {{
+        wording(here.spot ? 'plantList.livesAtSpot' : 'plantList.livesHere', { dli: here.dli.toFixed(1) })
+      }}</label
     >
     <ul>
       <li v-for="{ plant: p, against } in listed" :key="p.id">

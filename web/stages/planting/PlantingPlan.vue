@@ -8,6 +8,7 @@ import { useCommission } from '../../document/commissionStore';
 import { useFrame } from '../../frame/planKey';
 import { longDay } from '../../units/days';
 import { useFigures } from '../../units/figures';
+import { wording } from '../../words/wording';
 
 /** To print: every plug where it goes, numbered in planting order, with what is prepared first. */
 const commission = useCommission();
@@ -61,15 +62,13 @@ const print = () => window.print();
       <router-link class="act" :to="`/c/${commission.id}/planting`">Back to planting</router-link>
       <button class="solid" @click="print">Print</button>
     </p>
-    <p v-if="!shown || !plan || !field" class="quiet">Setting out the plugs…</p>
+    <p v-if="!shown || !plan || !field" class="quiet">{{ wording('plantingPlan.working') }}</p>
     <template v-else>
       <header>
         <h1>Planting plan</h1>
         <p>
-          {{ doc.title }} · {{ option.title }} · {{ longDay(doc.brief.buildDay) }} · numbers in the order of
-          planting,
-          {{ school === 'front' ? 'from the front' : 'transition plants first, then from the front' }}; mist
-          every few minutes
+          {{ doc.title }} · {{ option.title }} · {{ longDay(doc.brief.buildDay) }} ·
+          {{ wording(school === 'front' ? 'plantingPlan.fromFront' : 'plantingPlan.transitionFirst') }}
         </p>
       </header>
       <svg :width="PAGE_PX" :height="W * k + 4" data-test="plan-plugs">
@@ -133,8 +132,12 @@ const print = () => window.print();
         </tbody>
       </table>
       <p>
-        Tools: {{ preparation.tools.map((t) => f.words(t)).join(', ') }}. About
-        {{ Math.round(preparation.minutes) }} minutes to prepare.
+        {{
+          wording('plantingPlan.tools', {
+            tools: preparation.tools.map((t) => f.words(t)).join(', '),
+            minutes: Math.round(preparation.minutes),
+          })
+        }}
       </p>
     </template>
   </article>

@@ -3,6 +3,7 @@ import type { Vessel } from '../../../core/commission/schema';
 import { useCommission } from '../../document/commissionStore';
 import { arrowStep } from '../../drawing/arrowStep';
 import { usePointerDrag } from '../../drawing/usePointerDrag';
+import { wording } from '../../words/wording';
 
 /** The corners of the region that is looked at: drawn to another place, moved by arrows, taken away, and set between two. */
 type Corner = [number, number];
@@ -15,7 +16,7 @@ function become(region: Corner[]): void {
     ...o,
     plants: o.plants.map((p) => (p.id === props.id ? { ...p, region } : p)),
   }));
-  emit('fault', says ? `The region ${says}.` : '');
+  emit('fault', says ? wording('usePainting.region', { fault: says }) : '');
 }
 const within = (mm: number, most: number) => Math.round(Math.min(Math.max(mm, 0), most));
 function place(region: Corner[], i: number, [x, y]: Corner): void {

@@ -9,6 +9,7 @@ import FigureField from '../../document/FigureField.vue';
 import { useLocalForm } from '../../document/localForm';
 import { useStudio } from '../../document/studioStore';
 import WordsField from '../../document/WordsField.vue';
+import { wording } from '../../words/wording';
 
 /** The plants of the studio: each is changed in place, one is added in a minute, the list goes out and comes in as CSV. */
 const props = defineProps<{ plants: readonly Plant[] }>();
@@ -62,9 +63,9 @@ async function change(part: Partial<Plant>): Promise<void> {
   try {
     await api.keepPlant(next);
     await studio.again();
-    said.value = `${next.name} is kept.`;
+    said.value = wording('studioPlants.kept', { name: next.name });
   } catch (error) {
-    said.value = error instanceof ApiProblem ? error.message : 'It could not be kept.';
+    said.value = error instanceof ApiProblem ? error.message : wording('studioPlants.notKept');
   }
 }
 const set = (part: (v: number | undefined) => Partial<Plant>) => (v: number | undefined) => {
@@ -111,10 +112,12 @@ async function takeList(event: Event): Promise<void> {
   try {
     const { taken, fresh } = await api.takePlants(file);
     await studio.again();
-    said.value = `${taken} ${taken === 1 ? 'plant was' : 'plants were'} taken in, ${fresh} of them new.`;
+    said.value = wording('studioPlants.taken', { taken, fresh });
   } catch (error) {
     said.value =
-      error instanceof ApiProblem ? `Nothing was taken in. ${error.message}` : 'The file could not be read.';
+      error instanceof ApiProblem
+        ? wording('studioPlants.refused', { why: error.message })
+        : wording('studioPlants.unreadable');
   }
 }
 const fresh = ref('');
@@ -125,8 +128,7 @@ const fresh = ref('');
     <div class="dialog" role="dialog" aria-label="Plants of the studio" data-test="studio-plants">
       <h2>Plants of the studio</h2>
       <p class="quiet">
-        Figures are common practice until your own records say otherwise; what is changed here holds for new
-        plantings.
+        {{ wording('studioPlants.what') }}
       </p>
       <div class="pick">
         <v-autocomplete v-model="chosen" label="plant" :items="names" data-test="studio-plant" />
@@ -266,9 +268,14 @@ const fresh = ref('');
         />
       </div>
       <p v-if="counted" class="quiet" data-test="counted">
-        Counted on your own build days: {{ counted.plugsAPack[0] }} to {{ counted.plugsAPack[2] }} plugs a
-        pack, {{ counted.plugsAPack[1] }} as a rule, over {{ counted.packs }}
-        {{ counted.packs === 1 ? 'pack' : 'packs' }}. New plantings are worked out with that.
+        {{
+          wording('studioPlants.counted', {
+            least: counted.plugsAPack[0],
+            most: counted.plugsAPack[2],
+            usual: counted.plugsAPack[1],
+            packs: counted.packs,
+          })
+        }}
       </p>
       <p v-if="said" class="says" role="status" data-test="plants-said">{{ said }}</p>
       <footer>

@@ -3,6 +3,7 @@ import { trimmingsOf } from '../../../core/planted/grown';
 import type { Planted } from '../../../core/planted/planted';
 import { isHalved } from '../../../core/planting/packs';
 import { shortDay } from '../../units/days';
+import { wording } from '../../words/wording';
 
 /** Light counts as gone once this share of it is taken by neighbours. */
 const TAKEN = 0.9;
@@ -13,36 +14,42 @@ export function livesWords(p: Planted, lit: boolean, floatingPercent: number, sh
   const here =
     p.spots.length > 0
       ? `${p.leastDli.toFixed(1)} to ${p.mostDli.toFixed(1)}, mean ${p.meanDli.toFixed(1)}`
-      : `${p.meanDli.toFixed(1)} on the mean of the bed`;
+      : wording('livesWords.onTheMean', { dli: p.meanDli.toFixed(1) });
   const trims = trimmingsOf(p);
   const half = Math.ceil(p.count / 2);
   return [
-    lit
-      ? `Light ${here} mol/m²/d; lives from ${least}, well with ${good}`
-      : `Wants ${least} to ${good} mol/m²/d of light; no lamp is listed yet, its dates are for the right one`,
+    lit ? wording('livesWords.light', { here, least, good }) : wording('livesWords.wants', { least, good }),
     ...(p.grownDli !== undefined && p.grownDli < TAKEN * p.meanDli
       ? [
-          `Once all have grown ${p.grownDli.toFixed(1)} mol/m²/d are left${shadedBy ? `, most of it taken by ${shadedBy}` : ' under what floats'}`,
+          shadedBy
+            ? wording('livesWords.grownBeside', { dli: p.grownDli.toFixed(1), shadedBy })
+            : wording('livesWords.grownUnderFloating', { dli: p.grownDli.toFixed(1) }),
         ]
       : []),
     ...(p.movesShare === undefined
       ? []
-      : [`Water moves with ${Math.round(100 * p.movesShare)} % of the mean`]),
+      : [wording('livesWords.flow', { percent: Math.round(100 * p.movesShare) })]),
     ...(p.cover
       ? [
-          `Closes about ${shortDay(p.cover.on)} (week ${Math.ceil(p.cover.from / 7)} to ${Math.ceil(p.cover.to / 7)})`,
+          wording('livesWords.closes', {
+            day: shortDay(p.cover.on),
+            from: Math.ceil(p.cover.from / 7),
+            to: Math.ceil(p.cover.to / 7),
+          }),
         ]
       : p.spacingMm === undefined
         ? []
-        : ['Does not close here']),
+        : [wording('livesWords.staysOpen')]),
     ...(p.surfaceDays === undefined
       ? []
-      : [`Reaches the surface in week ${Math.ceil(p.surfaceDays / 7)} where it is not trimmed`]),
+      : [wording('livesWords.surface', { week: Math.ceil(p.surfaceDays / 7) })]),
     ...(isHalved(p.planting, p.plant) ? [`${half} tops and ${p.count - half} bottoms`] : []),
-    ...(p.plant.roots === 'float' ? [`Covers about ${floatingPercent} % of the surface once grown`] : []),
+    ...(p.plant.roots === 'float' ? [wording('livesWords.floats', { percent: floatingPercent })] : []),
     ...(p.trims.length > 0
       ? [
-          `First trim after ${p.trims[0]} days${trims ? `, then ${trims} ${trims === 1 ? 'plug' : 'plugs'} of its own each, for gaps or the next commission` : ''}`,
+          trims
+            ? wording('livesWords.firstTrimGives', { days: p.trims[0], plugs: trims })
+            : wording('livesWords.firstTrim', { days: p.trims[0] }),
         ]
       : []),
   ];

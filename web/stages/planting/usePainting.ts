@@ -1,6 +1,7 @@
 import { computed, ref, shallowRef } from 'vue';
 import { arrowStep } from '../../drawing/arrowStep';
 import { driftRegion } from '../../../core/planting/drift';
+import { wording } from '../../words/wording';
 
 type Corner = [number, number];
 
@@ -54,14 +55,14 @@ export function usePainting(on: {
     const ring = driftRegion(points, floor).map(([x, y]): Corner => [x, y]);
     if (ring.length < 3) return;
     const says = on.done(ring);
-    if (says) fault.value = `The drift ${says}.`;
+    if (says) fault.value = wording('usePainting.drift', { fault: says });
     else begin();
   }
 
   function close(): void {
-    if (corners.value.length < 3) return void (fault.value = 'A region needs three corners at least.');
+    if (corners.value.length < 3) return void (fault.value = wording('usePainting.threeCorners'));
     const says = on.done(corners.value);
-    if (says) fault.value = `The region ${says}.`;
+    if (says) fault.value = wording('usePainting.region', { fault: says });
     else begin();
   }
 

@@ -2,6 +2,7 @@ import { ref } from 'vue';
 import type { Planting } from '../../../core/commission/schema';
 import type { Touched } from '../../../core/planting/picked';
 import { useCommission } from '../../document/commissionStore';
+import { wording } from '../../words/wording';
 
 /** Spots on stone and wood, chosen one by one: the first says which piece it is, the others stay on it. */
 export function usePicking() {
@@ -11,9 +12,9 @@ export function usePicking() {
 
   function place({ id, on, at = [], count = 0 }: Planting, touched: Touched | undefined): void {
     fault.value = '';
-    if (!touched) return void (fault.value = 'There is no stone or wood at that spot.');
+    if (!touched) return void (fault.value = wording('usePicking.nothingThere'));
     if (on && on !== touched.piece && at.length > 0)
-      return void (fault.value = `${id} has its spots on ${on}: plant another on ${touched.piece}.`);
+      return void (fault.value = wording('usePicking.anotherPiece', { id, on, piece: touched.piece }));
     const spots = [...(on === touched.piece ? at : []), touched.at];
     commission.endStep();
     change(id, { on: touched.piece, at: spots, count: Math.max(count, spots.length) });

@@ -6,6 +6,7 @@ import { useCutting } from './useCutting';
 import { usePainting } from './usePainting';
 import { usePicking } from './usePicking';
 import type { usePlantings } from './usePlantings';
+import { wording } from '../../words/wording';
 
 /** What the pointer does on the plan: paints a plant, cuts a region, sets portions on stone and wood; one at a time. */
 export function usePlantingTools(
@@ -48,7 +49,7 @@ export function usePlantingTools(
   function layBelt(regions: [number, number][][]): void {
     const plant = brush.value!;
     const faults = regions.flatMap((r) => addRegion(plant, r) ?? []);
-    if (faults.length > 0) painting.fault.value = `The belt ${faults[0]}.`;
+    if (faults.length > 0) painting.fault.value = wording('usePlantingTools.belt', { fault: faults[0] });
     else brush.value = undefined;
   }
   /** A portion goes where a finger meets stone or wood. */

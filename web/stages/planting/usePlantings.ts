@@ -8,6 +8,7 @@ import { usualSpacingMm } from '../../../core/planting/spacing';
 import { api } from '../../document/api';
 import { useCommission } from '../../document/commissionStore';
 import { useStudio } from '../../document/studioStore';
+import { wording } from '../../words/wording';
 
 /** How plantings on the same ground settle it. */
 export type SettleGround = 'share' | 'leave' | 'take';
@@ -111,7 +112,7 @@ export function usePlantings() {
     const own = commission.option!.plants.find((p) => p.id === id);
     const parts = own?.region && splitRegion(own.region, a, b);
     const plant = plants.value.find((p) => p.id === own?.plant);
-    if (!own || !parts || !plant) return 'The line has to leave a part of the region on both of its sides.';
+    if (!own || !parts || !plant) return wording('usePlantings.cut');
     const [one, other] = parts.map((ring) => ring.map(([x, y]): [number, number] => [x, y]));
     // What was counted of the whole is not that of a half.
     const { id: _id, packs: _p, ownPlugs: _o, gave: _g, count: _c, ...rest } = own;

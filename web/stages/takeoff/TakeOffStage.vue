@@ -11,6 +11,7 @@ import { openLine } from '../../frame/openLine';
 import PendingWords from '../../design/PendingWords.vue';
 import { useFrame } from '../../frame/planKey';
 import TakeOffRow from './TakeOffRow.vue';
+import { wording } from '../../words/wording';
 
 const commission = useCommission();
 const { plan } = useFrame();
@@ -50,9 +51,9 @@ function summary(kind: LineKind, lines: TakeOffLine[]): string {
     case 'plants':
       return `${lines.length} species, ${packs} packs`;
     case 'gear':
-      return 'what the list of devices has to buy';
+      return wording('takeOffStage.gear');
     default:
-      return 'what follows from joints, filler and litres, and eight weeks of care';
+      return wording('takeOffStage.supplies');
   }
 }
 const packCount = computed(
@@ -68,12 +69,12 @@ const late = computed(
     <header>
       <h1>Take-off</h1>
       <p v-if="plan" class="quiet">
-        {{ plan.takeOff.lines.length }} lines, measured from the Bench as it is now
+        {{ wording('takeOffStage.head', { lines: plan.takeOff.lines.length }) }}
       </p>
       <FileLink class="csv" :href="api.file(commission.id, 'takeoff.csv', commission.optionId)">CSV</FileLink>
       <router-link class="act" :to="`/c/${commission.id}/order`">Order {{ packCount }} packs →</router-link>
     </header>
-    <PendingWords v-if="!plan" says="Measuring what is drawn…" />
+    <PendingWords v-if="!plan" :says="wording('takeOffStage.working')" />
     <table v-if="plan">
       <thead>
         <tr>

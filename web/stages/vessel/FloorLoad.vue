@@ -4,6 +4,7 @@ import { ENGINEER_DECIDES } from '../../../core/site/floorLoad';
 import StackedBar from '../../drawing/StackedBar.vue';
 import { useFigures } from '../../units/figures';
 import type { ShownPlan } from '../../workers/planWorker';
+import { wording } from '../../words/wording';
 
 /** What bears on the floor, part by part, beside what rooms are usually designed for. */
 const props = defineProps<{ survey: ShownPlan['survey']; floor: ShownPlan['visit']['floor'] }>();
@@ -38,8 +39,11 @@ const range = computed(() => {
 <template>
   <div>
     <p>
-      <b class="fig">{{ f.mass(survey.floorKg) }}</b>, {{ f.said(survey.floorKnPerM2, 'kN/m²', 1) }} under the
-      base of {{ f.said(survey.masses.footprintM2, 'm²', 2)
+      <b class="fig">{{ f.mass(survey.floorKg) }}</b>{{
+        wording('floorLoad.pressure', {
+          pressure: f.said(survey.floorKnPerM2, 'kN/m²', 1),
+          base: f.said(survey.masses.footprintM2, 'm²', 2),
+        })
       }}<template v-if="floor.footKn">, {{ f.said(floor.footKn, 'kN', 2) }} on each foot</template>
     </p>
     <StackedBar

@@ -6,6 +6,7 @@ import { useDocEdit } from '../../document/docEdit';
 import FigureField from '../../document/FigureField.vue';
 import { useFigures } from '../../units/figures';
 import type { ShownPlan } from '../../workers/planWorker';
+import { wording } from '../../words/wording';
 
 /** Heater and cooling from the room, with the rule of thumb beside them. */
 const props = defineProps<{ heat: ShownPlan['visit']['heat'] }>();
@@ -33,17 +34,31 @@ const w = (x: number) => `${Math.round(x)} W`;
       >
     </header>
     <p>
-      <b class="fig" data-test="heat">{{ w(heat.loss.totalW) }}</b> leave: {{ w(heat.loss.glassW) }} through
-      glass ({{ GLASS_U }} W/m²K), {{ w(heat.loss.surfaceW) }} from the surface,
-      {{ w(heat.loss.evaporationW) }} by evaporation.
+      <b class="fig" data-test="heat">{{ w(heat.loss.totalW) }}</b>
+      {{
+        wording('heatSection.loss', {
+          glass: w(heat.loss.glassW),
+          u: GLASS_U,
+          surface: w(heat.loss.surfaceW),
+          evaporation: w(heat.loss.evaporationW),
+        })
+      }}
       <template v-if="heat.heatersW.length">Heater {{ heat.heatersW.map(w).join(' and ') }}.</template>
-      <span class="quiet"> Rule of thumb {{ heat.thumbW.map(Math.round).join(' to ') }} W.</span>
+      {{ ' ' }}
+      <span class="quiet">{{
+        wording('heatSection.thumb', { watts: heat.thumbW.map(Math.round).join(' to ') })
+      }}</span>
     </p>
     <p>
-      Devices bring {{ w(heat.devicesW) }} on the average of a day. At
-      {{ f.temperature(heat.roomC[1], 0) }} it rests at {{ f.temperature(heat.warmC) }};
-      {{ f.temperature(heat.mostC, 0) }} is the most.
-      <b v-if="heat.coolW > 1">Cooling for {{ w(heat.coolW) }}.</b>
+      {{
+        wording('heatSection.warmest', {
+          devices: w(heat.devicesW),
+          room: f.temperature(heat.roomC[1], 0),
+          rests: f.temperature(heat.warmC),
+          most: f.temperature(heat.mostC, 0),
+        })
+      }}
+      <b v-if="heat.coolW > 1">{{ wording('heatSection.cooling', { watts: w(heat.coolW) }) }}</b>
     </p>
     <div class="figures">
       <FigureField

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue';
 import type { Site, Vessel } from '../../../core/commission/schema';
 import FigureField from '../../document/FigureField.vue';
 import { gridOf, gridText } from './ppfdGrid';
+import { wording } from '../../words/wording';
 
 /** What a lamp gives and where it hangs: by its photons or lumens and its beam, or by a grid of PPFD that was measured. */
 type Light = NonNullable<NonNullable<Site['devices']>[number]['light']>;
@@ -11,13 +12,12 @@ const set = (part: Partial<Light>) => props.apply({ ...props.light, ...part });
 /** More than a kilowatt of LEDs gives, µmol/s: such a figure is of another unit (common practice). */
 const MOST_UMOL_S = 2_500;
 function gives(key: 'umolPerS' | 'lumens', v: number | undefined): string | undefined {
-  if (v === 0) return 'must be more than 0; leave it empty where nobody knows';
-  if (key === 'umolPerS' && v !== undefined && v > MOST_UMOL_S)
-    return 'is more than a kilowatt of LEDs gives: are those lumens?';
+  if (v === 0) return wording('lampFields.zero');
+  if (key === 'umolPerS' && v !== undefined && v > MOST_UMOL_S) return wording('lampFields.tooMuch');
   return set({ [key]: v });
 }
 const hangs = (mm: number | undefined) =>
-  mm !== undefined && mm < 0 ? 'would hang in the tank: must be 0 or more' : set({ aboveRimMm: mm });
+  mm !== undefined && mm < 0 ? wording('lampFields.inTheTank') : set({ aboveRimMm: mm });
 const length = computed(() => props.vessel.innerMm.length);
 
 /** The grid as it was typed or pasted; what is wrong with it stands below, and it stays. */
@@ -93,8 +93,7 @@ function takeGrid(): void {
     :apply="(v) => set({ output: v === undefined ? undefined : v / 100 })"
   />
   <label class="grid quiet"
-    >PPFD as measured below it, µmol/m²/s: a line a row, from the front; first line: step and distance below,
-    mm
+    >{{ wording('lampFields.grid') }}
     <textarea
       v-model="typed"
       rows="3"

@@ -6,6 +6,7 @@ import { useCommission } from '../../document/commissionStore';
 import { decimal, useFigures } from '../../units/figures';
 import { usePreferences } from '../../units/preferences';
 import { useWaterScale } from './useWaterScale';
+import { wording } from '../../words/wording';
 
 /** Litres of the display at every height, empty and with the scape in it: for a fill, a change, a tank that is drained half-way. */
 const commission = useCommission();
@@ -74,7 +75,11 @@ const option = computed(() => {
 const label = computed(() => {
   const top = scale.value.at(-1);
   return top
-    ? `Litres by height: ${f.volume(top.litres)} with the scape in it at ${f.length(top.mm)}, ${f.volume(displayLitresTo(vessel.value, top.mm))} empty`
+    ? wording('litresChart.says', {
+        litres: f.volume(top.litres),
+        height: f.length(top.mm),
+        empty: f.volume(displayLitresTo(vessel.value, top.mm)),
+      })
     : 'Litres by height';
 });
 </script>
@@ -83,8 +88,8 @@ const label = computed(() => {
   <div data-test="litres-chart">
     <ChartView v-if="scale.length" :option="option" :label="label" :height="HEIGHT" />
     <p class="quiet">
-      The display alone<template v-if="vessel.chambers?.length">, without its chambers</template>, the bed wet
-      through. Point at a height to read both; turn the wheel to look closer.
+      The display alone<template v-if="vessel.chambers?.length">, without its chambers</template
+      >{{ wording('litresChart.how') }}
     </p>
   </div>
 </template>

@@ -12,6 +12,7 @@ import { useMaterials, withMaterials } from '../../document/materials';
 import { useFigures } from '../../units/figures';
 import DeviceRow from './DeviceRow.vue';
 import type { ShownPlan } from '../../workers/planWorker';
+import { wording } from '../../words/wording';
 
 /** What every device draws, side by side, against the sockets and the circuit. */
 const props = defineProps<{ visit: ShownPlan['visit']; freeWaterL: number }>();
@@ -62,8 +63,8 @@ const proposed = computed(() =>
       heatersW: props.visit.heat.heatersW,
       plants: (commission.option?.plants ?? []).map((p) => p.plant),
     },
-    articles.value,
     f.words,
+    articles.value,
   ),
 );
 /** What is proposed goes to the end of the list, each under an id of its own. */
@@ -93,11 +94,10 @@ const YES_NO = [
     <header class="section-head">
       <h2>Power</h2>
       <span class="quiet">
-        {{ power.plugs }} {{ power.plugs === 1 ? 'plug' : 'plugs' }}, {{ power.watts }} W<template
-          v-if="power.stayW"
-        >
-          of {{ Math.round(power.stayW) }} W that may stay on</template
-        >
+        {{ power.plugs }} {{ power.plugs === 1 ? 'plug' : 'plugs' }}, {{ power.watts }} W
+        <template v-if="power.stayW">{{
+          wording('powerBar.mayStayOn', { watts: Math.round(power.stayW) })
+        }}</template>
       </span>
     </header>
     <StackedBar v-if="bar.length" :parts="bar" :width="WIDTH" label="Watts of each device" />
@@ -123,7 +123,7 @@ const YES_NO = [
         </button>
       </p>
       <p v-if="proposed.length && devices.length" class="quiet says" data-test="lacking">
-        Not listed: {{ proposed.map((d) => d.name).join(', ') }}.
+        {{ wording('powerBar.notListed', { names: proposed.map((d) => d.name).join(', ') }) }}
       </p>
       <div class="figures">
         <FigureField
@@ -168,7 +168,7 @@ const YES_NO = [
       </div>
     </details>
     <p class="quiet says">
-      Hands out of the water while anything is powered. {{ f.words(say('power.electrician')) }}
+      {{ wording('powerBar.caution', { electrician: f.words(say('power.electrician')) }) }}
     </p>
   </section>
 </template>

@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import { decimal, useFigures } from '../../units/figures';
 import type { ShownPlan } from '../../workers/planWorker';
+import { wording } from '../../words/wording';
 
 /** RO water of the first changes: what each day asks, and what there is of it. */
 const props = defineProps<{ ro: NonNullable<ShownPlan['care']['ro']> }>();
@@ -44,9 +45,13 @@ const bars = computed(() =>
       </g>
     </svg>
     <figcaption class="quiet">
-      {{ f.volume(ro.perDayL, 0) }} a day are made; outlined is what a change asks.
-      {{ Math.round(ro.hoursBeforeFill) }} h before the first fill, {{ decimal(ro.days[0]?.hours ?? 0, 1) }} h
-      before the first change.
+      {{
+        wording('roBars.says', {
+          perDay: f.volume(ro.perDayL, 0),
+          beforeFill: Math.round(ro.hoursBeforeFill),
+          beforeChange: decimal(ro.days[0]?.hours ?? 0, 1),
+        })
+      }}
     </figcaption>
   </figure>
 </template>

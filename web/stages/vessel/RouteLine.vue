@@ -10,6 +10,7 @@ import FigureField from '../../document/FigureField.vue';
 import { useFigures } from '../../units/figures';
 import WordsField from '../../document/WordsField.vue';
 import type { ShownPlan } from '../../workers/planWorker';
+import { wording } from '../../words/wording';
 
 /** The way from the van to the place as a line of points; each is held against what is carried in. */
 const props = defineProps<{ carrying: ShownPlan['visit']['carrying'] }>();
@@ -61,7 +62,10 @@ const team = computed(() => {
     .map((m) => `${f.words(say(`lift.${m.name}`))} ${m.value.toFixed(2)}`);
   return {
     says,
-    how: `NIOSH: ${f.said(LOAD_CONSTANT_KG, 'kg', 0)} × ${shown.join(' × ')}. Advice; local rules for lifting decide.`,
+    how: wording('routeLine.lifting', {
+      constant: f.said(LOAD_CONSTANT_KG, 'kg', 0),
+      factors: shown.join(' × '),
+    }),
   };
 });
 const troubles = computed(() =>
@@ -89,7 +93,7 @@ const troubles = computed(() =>
       </li>
       <li><span class="dot" /><b>Place</b></li>
     </ol>
-    <p v-else class="quiet">No way in noted yet: add what lies between the van and the place.</p>
+    <p v-else class="quiet">{{ wording('routeLine.empty') }}</p>
     <div v-if="point" class="figures">
       <WordsField label="Name" :value="point.name" :apply="(name) => set({ name })" />
       <FigureField

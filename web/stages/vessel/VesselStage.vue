@@ -19,6 +19,7 @@ import VesselParts from './VesselParts.vue';
 import VesselSizes from './VesselSizes.vue';
 import WaterSection from './WaterSection.vue';
 import { useSteadySize } from '../../drawing/steadySize';
+import { wording } from '../../words/wording';
 
 /** The vessel and the place it goes to: drawings that are changed by hand, sentences that say what follows. */
 const commission = useCommission();
@@ -66,7 +67,7 @@ const others = (l: number) =>
   <div class="vessel">
     <header>
       <h1>Vessel</h1>
-      <p class="quiet">inner sizes; drag an edge, or type over a figure</p>
+      <p class="quiet">{{ wording('vesselStage.how') }}</p>
     </header>
     <div class="columns">
       <div ref="area" class="drawing">

@@ -8,6 +8,7 @@ import { useFigures } from '../../units/figures';
 import { usePreferences } from '../../units/preferences';
 import type { ShownPlan } from '../../workers/planWorker';
 import RoBars from './RoBars.vue';
+import { wording } from '../../words/wording';
 
 /** What the first fill and every change are mixed of, from tap, RO and hot water. */
 const props = defineProps<{ visit: ShownPlan['visit']; care: ShownPlan['care'] }>();
@@ -36,19 +37,36 @@ const parts = computed(() => {
 });
 const gives = computed(() => {
   const { first: r, target, fillMin, cans } = water.value;
+  const treated = f.volume(r.tapColdL + r.tapHotL, 0);
   const minerals = [
     r.gypsumG > 0.5 && `${f.said(r.gypsumG, 'g', 0)} gypsum`,
     r.bicarbonateG > 0.5 && `${f.said(r.bicarbonateG, 'g', 0)} bicarbonate`,
   ].filter(Boolean);
-  const change = `Each usual change: ${mixOf(props.care.water.recipe)}.`;
-  if (r.litres < 0.5)
-    return ['Nothing new goes in on the build day: the old water stays or is kept.', change];
+  const change = wording('waterSection.change', { mix: mixOf(props.care.water.recipe) });
+  if (r.litres < 0.5) return [wording('waterSection.oldWater'), change];
   return [
-    `Gives GH ${f.hardness(r.gh)}, KH ${f.hardness(r.kh)} and ${f.temperature(r.celsius)}; wanted ${f.hardness(target.gh)}, ${f.hardness(target.kh)}, ${f.temperature(target.celsius)} (${f.words(target.because)}).`,
-    minerals.length > 0 ? `Minerals: ${minerals.join(', ')}, or what their label says.` : 'No minerals.',
-    ...(r.warmRoToC ? [`Warm the RO water to ${f.temperature(r.warmRoToC, 0)} first.`] : []),
+    wording('waterSection.gives', {
+      gh: f.hardness(r.gh),
+      kh: f.hardness(r.kh),
+      warmth: f.temperature(r.celsius),
+      wantedGh: f.hardness(target.gh),
+      wantedKh: f.hardness(target.kh),
+      wantedWarmth: f.temperature(target.celsius),
+      because: f.words(target.because),
+    }),
+    minerals.length > 0
+      ? wording('waterSection.minerals', { minerals: minerals.join(', ') })
+      : wording('waterSection.noMinerals'),
+    ...(r.warmRoToC ? [wording('waterSection.warmRo', { warmth: f.temperature(r.warmRoToC, 0) })] : []),
     change,
-    `${Math.round(fillMin)} min to fill${cans ? `, ${cans} cans of 10 L` : ' by hose'}; conditioner for ${f.volume(r.tapColdL + r.tapHotL, 0)} of tap water.`,
+    cans
+      ? wording('waterSection.fillingByCans', {
+          minutes: Math.round(fillMin),
+          cans,
+          can: f.volume(10, 0),
+          tap: treated,
+        })
+      : wording('waterSection.filling', { minutes: Math.round(fillMin), tap: treated }),
   ];
 });
 /** The parts of a recipe in words. */
@@ -75,7 +93,7 @@ const setOutput = (litresPerHour: number | undefined) =>
 const setStorage = (storageL: number | undefined) =>
   site.value?.ro
     ? edit.site('ro', { ...site.value.ro, storageL: storageL ?? 0 })
-    : 'needs what the RO unit makes first: type that beside it';
+    : wording('waterSection.roUnitMissing');
 </script>
 
 <template>
@@ -221,7 +239,7 @@ const setStorage = (storageL: number | undefined) =>
         />
       </div>
       <p class="quiet">
-        Hot water from a boiler or copper pipe may carry metals: let it run, or warm RO water instead.
+        {{ wording('waterSection.hotWater') }}
       </p>
     </details>
   </section>

@@ -1,4 +1,5 @@
 import type { Site } from '../../../core/commission/schema';
+import { wording } from '../../words/wording';
 
 type Grid = NonNullable<NonNullable<NonNullable<Site['devices']>[number]['light']>['grid']>;
 
@@ -23,20 +24,18 @@ export function gridOf(text: string, before?: Grid): Grid | string {
   const headed = head.length === 2 && rest.length > 0 && rest[0].length !== 2;
   const rows = headed ? rest : lines;
   const odd = rows.flat().find((word) => !Number.isFinite(Number(word)));
-  if (odd !== undefined) return `“${odd}” is no figure: only figures with spaces between, a line a row.`;
+  if (odd !== undefined) return wording('ppfdGrid.noFigure', { odd });
   const columns = rows[0].length;
   const uneven = rows.findIndex((row) => row.length !== columns);
   if (uneven >= 0)
-    return `Row ${uneven + 1} has ${rows[uneven].length} figures, the first has ${columns}: each must have as many.`;
+    return wording('ppfdGrid.uneven', { row: uneven + 1, figures: rows[uneven].length, first: columns });
   const [stepMm, belowMm] = headed ? head.map(Number) : [before?.stepMm ?? 0, before?.belowMm ?? 0];
-  if (!(stepMm > 0 && belowMm > 0))
-    return 'The first line must be the step and the distance below the lamp, mm: for instance “100 400”.';
+  if (!(stepMm > 0 && belowMm > 0)) return wording('ppfdGrid.noHead');
   const ppfd = rows.flat().map(Number);
-  if (ppfd.every((v) => v === 0)) return 'Every figure is 0: is the lamp on?';
+  if (ppfd.every((v) => v === 0)) return wording('ppfdGrid.allZero');
   const most = Math.max(...ppfd);
-  if (most > MOST_PPFD)
-    return `${most} µmol/m²/s is more than the sun gives: is it in lux? Divide by 70 or so for a white lamp.`;
-  if (ppfd.some((v) => v < 0)) return 'A figure is below 0.';
+  if (most > MOST_PPFD) return wording('ppfdGrid.tooBright', { most });
+  if (ppfd.some((v) => v < 0)) return wording('ppfdGrid.negative');
   return { columns, rows: rows.length, stepMm, belowMm, ppfd };
 }
 

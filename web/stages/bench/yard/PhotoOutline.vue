@@ -6,6 +6,7 @@ import FigureField from '../../../document/FigureField.vue';
 import { arrowStep } from '../../../drawing/arrowStep';
 import { usePointerDrag } from '../../../drawing/usePointerDrag';
 import { photographOf, type Photograph } from './greyOf';
+import { wording } from '../../../words/wording';
 
 /** One photograph of a piece: its outline traced by brightness or by hand, and a length in it that is known. */
 defineProps<{ title: string }>();
@@ -52,9 +53,7 @@ watch([photo, threshold, brighter, byHand], () => {
   if (!photo.value) return;
   if (byHand.value) return void (ring.value = []);
   ring.value = traced(photo.value.grey, threshold.value, !brighter.value) ?? [];
-  said.value = ring.value.length
-    ? ''
-    : 'Nothing stands out from the ground: move the slider, or trace by hand.';
+  said.value = ring.value.length ? '' : wording('photoOutline.nothingFound');
 });
 watch([ring, measure, measureMm], () => {
   outline.value =
@@ -90,7 +89,7 @@ function corner(event: MouseEvent): void {
 }
 const path = (points: readonly Point[]) => points.map(([x, y]) => `${x * k.value},${y * k.value}`).join(' ');
 const setMm = (mm: number | undefined) => {
-  if (!mm || mm <= 0) return 'must be more than 0';
+  if (!mm || mm <= 0) return wording('photoOutline.notPositive');
   measureMm.value = mm;
   return undefined;
 };
@@ -178,12 +177,10 @@ const setMm = (mm: number | undefined) => {
       </div>
     </template>
     <p v-else class="quiet empty">
-      The piece on a plain ground, the camera level with its middle and two metres off; a ruler or coin beside
-      it, as far away as its middle.
+      {{ wording('photoOutline.how') }}
     </p>
     <p v-if="photo && !measureMm" class="late" role="status">
-      Without a scale: draw the two rings to the ends of the ruler or across the coin, and type how long that
-      is.
+      {{ wording('photoOutline.scale') }}
     </p>
     <p v-if="said" class="late" role="status">{{ said }}</p>
   </section>

@@ -5,6 +5,7 @@ import { FORMS, SIZE_CLASSES, type Form, type SizeClass } from '../../../../core
 import { useScapeEdit } from '../../../document/scapeEdit';
 import { selectPiece } from '../../../frame/selection';
 import { useFigures } from '../../../units/figures';
+import { wording } from '../../../words/wording';
 
 /** A piece that is not bought yet: its kind, size class and form draw a stand-in, which is in the take-off. */
 const props = defineProps<{ materials: readonly Material[] }>();
@@ -45,8 +46,7 @@ function set(): void {
     <button class="solid" type="submit" data-test="set-stand-in">Set on the bench</button>
     <button class="act" type="button" @click="$emit('done')">Close</button>
     <p class="quiet">
-      It stands in for one that is bought unseen and is in the take-off by its mass. When the real one is
-      there, swap it in the values of the piece: it keeps its place.
+      {{ wording('standInForm.what') }}
     </p>
   </form>
 </template>

@@ -4,6 +4,7 @@ import { branchFault, limbsOf, type Branch } from '../../../../core/yard/branche
 import FigureField from '../../../document/FigureField.vue';
 import { useFigures } from '../../../units/figures';
 import { limbsDrawn } from './limbsDrawn';
+import { wording } from '../../../words/wording';
 
 /** Wood by its branches, measured with tape and calliper; drawn from the front and from above while it is typed. */
 const open = defineModel<boolean>('open', { required: true });
@@ -66,13 +67,13 @@ function done(): void {
           <figcaption class="quiet">
             {{
               view === 'front'
-                ? `From the front: ${f.length(drawn.longMm)} by ${f.length(drawn.highMm)} between its ends`
+                ? wording('yardBranches.size', { long: f.length(drawn.longMm), high: f.length(drawn.highMm) })
                 : `From above: ${f.length(drawn.deepMm)} deep`
             }}
           </figcaption>
         </figure>
       </div>
-      <p v-else class="late" role="status">{{ fault }}</p>
+      <p v-else class="late" role="status">{{ f.words(fault!) }}</p>
       <div v-for="(b, i) in rows" :key="i" class="row" :data-branch="i">
         <b>{{ name(i) }}</b>
         <v-select v-if="i > 0" v-model="b.from" label="leaves" :items="parents(i)" />
@@ -119,8 +120,7 @@ function done(): void {
         <span v-else />
       </div>
       <p class="quiet">
-        Towards: 0° to the right, 90° to the back, 180° to the left, 270° to the front. A branch that bends is
-        two branches, the second from the end of the first.
+        {{ wording('yardBranches.how') }}
       </p>
       <footer>
         <button class="act" data-test="add-branch" @click="add">Add a branch</button>

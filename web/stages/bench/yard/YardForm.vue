@@ -10,6 +10,7 @@ import WordsField from '../../../document/WordsField.vue';
 import { useFigures } from '../../../units/figures';
 import YardBranches from './YardBranches.vue';
 import YardPhotos from './YardPhotos.vue';
+import { wording } from '../../../words/wording';
 
 /** A piece into the yard: by three sizes, two photographs, its branches or a scan; with what it weighs or displaces. */
 const props = defineProps<{ materials: readonly Material[]; taken: ReadonlySet<string> }>();
@@ -62,32 +63,31 @@ async function take(event: Event): Promise<void> {
       ...found.notes,
     ].join('; ');
   } catch (error) {
-    said.value = error instanceof ApiProblem ? error.message : 'The file could not be read.';
+    said.value = error instanceof ApiProblem ? error.message : wording('yardForm.unreadable');
   }
   busy.value = false;
 }
 function outlined(outlines: { front: Point[]; side: Point[] }, file: File | undefined): void {
   from.value = { outlines };
   photo.value = file;
-  said.value = 'Two outlines are taken; weigh it, and it has the litres of that.';
+  said.value = wording('yardForm.outlinesTaken');
 }
 function skeleton(branches: Branch[]): void {
   from.value = { branches };
-  said.value = `A skeleton of ${branches.length} is taken.`;
+  said.value = wording('yardForm.skeletonTaken', { branches: branches.length });
   const wood = props.materials.find((m) => m.kind === 'wood');
   if (wood && props.materials.find((m) => m.id === material.value)?.kind !== 'wood') material.value = wood.id;
 }
 /** A photograph by itself: kept to know the piece again. */
 function takePhoto(event: Event): void {
   photo.value = (event.target as HTMLInputElement).files?.[0];
-  if (photo.value) said.value = `${photo.value.name} goes with it.`;
+  if (photo.value) said.value = wording('yardForm.photoGoesWithIt', { photo: photo.value.name });
 }
 async function add(): Promise<void> {
   const [a, b, c] = size.value;
   const { scan, outlines, branches } = from.value;
   const solid = scan ?? outlines ?? branches;
-  if (!solid && (!a || !b || !c))
-    return void (said.value = 'Its three sizes are missing, or photographs, branches or a scan of it.');
+  if (!solid && (!a || !b || !c)) return void (said.value = wording('yardForm.sizesMissing'));
   busy.value = true;
   try {
     const doubts = await studio.add(
@@ -101,11 +101,11 @@ async function add(): Promise<void> {
       photo.value,
     );
     if (doubts.length === 0) return emit('done');
-    said.value = `${id.value} is in the yard. ${doubts.join(' ')}`;
+    said.value = wording('yardForm.added', { id: id.value, doubts: doubts.join(' ') });
     id.value = next(id.value.replace(/-\d+$/, ''));
     [from.value, photo.value] = [{}, undefined];
   } catch (error) {
-    said.value = error instanceof ApiProblem ? error.message : 'It could not be added.';
+    said.value = error instanceof ApiProblem ? error.message : wording('yardForm.failed');
   }
   busy.value = false;
 }

@@ -17,6 +17,7 @@ import { useStudio } from '../../../document/studioStore';
 import { today } from '../../../units/days';
 import StandInForm from './StandInForm.vue';
 import YardForm from './YardForm.vue';
+import { wording } from '../../../words/wording';
 
 /** The studio's own measured pieces: drag one on the plan, or press it. */
 const props = defineProps<{ option: Option }>();
@@ -76,7 +77,7 @@ async function giveBack(id: string): Promise<void> {
       (wrong.value =
         error instanceof ApiProblem && error.status === 409
           ? error.message
-          : `${id} could not be taken out of the yard.`),
+          : wording('yardPanel.notTakenOut', { id })),
   );
 }
 const used = computed(() => new Set(props.option.pieces.map(yardNumber)));
@@ -167,7 +168,7 @@ function pressed(piece: YardPiece): void {
     </li>
   </ul>
   <p v-else class="quiet empty">
-    The yard is empty.
+    {{ wording('yardPanel.empty') }}
     <button class="act" data-test="into-yard" @click="adding = true">
       Add a piece by its sizes and mass
     </button>

@@ -3,6 +3,7 @@ import { computed, ref, shallowRef } from 'vue';
 import { polygonBounds, type Point } from '../../../../core/geometry/polygon';
 import { useFigures } from '../../../units/figures';
 import PhotoOutline from './PhotoOutline.vue';
+import { wording } from '../../../words/wording';
 
 /** Two photographs of a piece, from its front and from its right side: their outlines, with sizes read off. */
 const open = defineModel<boolean>('open', { required: true });
@@ -19,8 +20,8 @@ const sizeOf = (ring: Point[] | undefined) => {
 const read = computed(() => {
   const [a, b] = [sizeOf(front.value), sizeOf(side.value)];
   const parts = [
-    a && `${f.length(Math.round(a[0]))} wide, ${f.length(Math.round(a[1]))} high from the front`,
-    b && `${f.length(Math.round(b[0]))} deep, ${f.length(Math.round(b[1]))} high from the side`,
+    a && wording('yardPhotos.front', { wide: f.length(Math.round(a[0])), high: f.length(Math.round(a[1])) }),
+    b && wording('yardPhotos.side', { deep: f.length(Math.round(b[0])), high: f.length(Math.round(b[1])) }),
   ];
   return parts.filter(Boolean).join('; ');
 });

@@ -1,0 +1,19 @@
+/** What the commissions says. */
+export const COMMISSIONS = {
+  'clockQuestion.asks': 'Is today {now}?',
+  'clockQuestion.why':
+    'This machine’s clock says so, and Utsuwa last ran on {seen}. Until somebody says that it is right, nothing that was removed is deleted for good, and no older backup makes way for a new one. If it is wrong, set the clock of the machine and start Utsuwa again.',
+  'commissionList.unchanged': 'Nothing was changed.',
+  'commissionList.erased':
+    'The client was erased from {count, plural, one {one commission} other {# commissions}} and from the backups. All files were searched afterwards: the name stands nowhere any more.',
+  'commissionList.notAllErased': 'The client was erased, but something is left:',
+  'commissionList.unknownFields': 'The commission was taken over. Some of its fields are not known here:',
+  'commissionList.waiting':
+    'Changes of {count, plural, one {one commission wait} other {# commissions wait}} in this browser:',
+  'commissionList.removed': '{title} is removed.',
+  'commissionList.ordersStay':
+    '{count, plural, one {An order of {title} is with its supplier} other {# orders of {title} are with suppliers}}. Removing it withdraws none of them.',
+  'commissionList.noneFound': 'No commission has all of these words.',
+  'commissionList.binEmpty': 'Nothing was removed in the last 30 days.',
+  'commissionList.empty': 'No commission yet.',
+} as const;

@@ -1,0 +1,27 @@
+/** What the handover says. */
+export const HANDOVER = {
+  'careGuide.planted': 'Planted for you on {day}.',
+  'careGuide.howToRead': 'Each little tank below is a day; the blue is the water to take out and replace.',
+  'careGuide.test': 'test, write it down',
+  'careGuide.dose': 'feed the plants: one dose of {dose} for {litres}, as its label says',
+  'careGuide.change':
+    'Pull the plugs of heater and pump first. Siphon into buckets; start it without swallowing. Refill slowly over the large stone, as warm as the tank: {warmth}.{mix} Put {conditioner} of conditioner in first, or what its label says. Then plug in again, with dry hands.',
+  'careGuide.light': 'The timer does it: light from {on} to {off}.',
+  'careGuide.lightStays': 'Do not lengthen it; the weeks beside the calendar say when it grows.',
+  'careGuide.bottle':
+    'The bottle stands upright and fixed in an aired room. If it hisses, open a window, leave the room and ring us.',
+  'careGuide.doNotWorry':
+    'White slime on new wood for two or three weeks, a few melting leaves, a little brown dust on the stones. Wipe the panes once a week, keep the blade clear of the sand.',
+  'careGuide.ringUs':
+    'the water smells, fish gasp, ammonia or nitrite is above zero with animals inside, or a lamp, pump or wire is wet: then switch off at the socket first. Never release plants or animals outdoors.',
+  'handoverStage.light': '{hours} h at {percent} %, up to {lastHours} h at {lastPercent} %',
+  'careGuide.plantedFor': 'Planted for you on {day}, in the care of {keeper}.',
+  'careGuide.doseByLabel': 'feed the plants: one dose for {litres}, as its label says',
+  'careGuide.lightAndGas':
+    'The timer does it: light from {on} to {off}, gas from {co2On}, off with the light.',
+  'careGuide.lightAndGasLater':
+    'The timer does it: light from {on} to {off}, gas from {co2On} from {day} on, off with the light.',
+  'careGuide.madeFor': 'made this for {client}.',
+  'careGuide.madeForAt': 'made this for {client}, {place}.',
+  'careGuide.heavy': 'A filled tank is heavy and stays where it is: moving it is work for us.',
+} as const;

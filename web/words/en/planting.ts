@@ -1,0 +1,66 @@
+/** What the planting says. */
+export const PLANTING = {
+  'beltFields.tooNarrow': 'must be at least 5 mm',
+  'overlayWords.draw':
+    'Click the corners of {plant} on the plan, or draw round its drift in one stroke; Enter or the first corner closes it, Esc leaves it. By keys: arrows move the cross, Space sets a corner.',
+  'overlayWords.cut':
+    'Draw a line across the region: there it is cut in two. Enter cuts it across the middle, Esc leaves it whole.',
+  'overlayWords.pick':
+    'Touch stone or wood from above, from the front or in the picture from the seat: a portion goes there. Esc ends it.',
+  'overlayWords.noLamp': 'No lamp is listed under Vessel and site: there is no light to map.',
+  'overlayWords.hours': '{hours} h a day at full output',
+  'overlayWords.inWeek': 'week {week}, under what has grown',
+  'overlayWords.tinted': ', tinted by fresh wood',
+  'overlayWords.flow': '{litres} L an hour, {turnover} times the free water.',
+  'overlayWords.coarse': 'A coarse picture: without friction, eddies, the jet and plants',
+  'overlayWords.portsGuessed': '; outflow and intake taken at the two ends of the back',
+  'overlayWords.noFilter': 'No filter with its litres an hour is listed under Vessel and site.',
+  'overlayWords.section': 'From front to back through the spot last touched on the plan.',
+  'packFields.noSupplier': 'needs a supplier in the catalogue first',
+  'plantCard.tooFar': 'is farther than the region is long, {most}',
+  'plantCard.outOfRange': 'must be from 1 to 100',
+  'plantCard.noPacks': 'has no packs that could give any',
+  'plantCard.atSpot': 'At the spot last touched, {dli} mol/m²/d: {says}',
+  'plantCard.alongSlope': 'on {area} along the slope',
+  'plantCard.noPack': 'No pack of it is known: it is in no price and on no order.',
+  'plantList.livesHere': 'only what lives here, {dli} mol/m²/d',
+  'plantingPlan.working': 'Setting out the plugs…',
+  'plantingPlan.tools': 'Tools: {tools}. About {minutes} minutes to prepare.',
+  'studioPlants.kept': '{name} is kept.',
+  'studioPlants.notKept': 'It could not be kept.',
+  'studioPlants.taken':
+    '{taken, plural, one {# plant was} other {# plants were}} taken in, {fresh} of them new.',
+  'studioPlants.refused': 'Nothing was taken in. {why}',
+  'studioPlants.unreadable': 'The file could not be read.',
+  'studioPlants.what':
+    'Figures are common practice until your own records say otherwise; what is changed here holds for new plantings.',
+  'studioPlants.counted':
+    'Counted on your own build days: {least} to {most} plugs a pack, {usual} as a rule, over {packs, plural, one {# pack} other {# packs}}. New plantings are worked out with that.',
+  'livesWords.onTheMean': '{dli} on the mean of the bed',
+  'livesWords.light': 'Light {here} mol/m²/d; lives from {least}, well with {good}',
+  'livesWords.wants':
+    'Wants {least} to {good} mol/m²/d of light; no lamp is listed yet, its dates are for the right one',
+  'livesWords.flow': 'Water moves with {percent} % of the mean',
+  'livesWords.closes': 'Closes about {day} (week {from} to {to})',
+  'livesWords.staysOpen': 'Does not close here',
+  'livesWords.surface': 'Reaches the surface in week {week} where it is not trimmed',
+  'livesWords.floats': 'Covers about {percent} % of the surface once grown',
+  'livesWords.firstTrim': 'First trim after {days} days',
+  'usePainting.drift': 'The drift {fault}.',
+  'usePainting.threeCorners': 'A region needs three corners at least.',
+  'usePainting.region': 'The region {fault}.',
+  'usePicking.nothingThere': 'There is no stone or wood at that spot.',
+  'usePicking.anotherPiece': '{id} has its spots on {on}: plant another on {piece}.',
+  'usePlantingTools.belt': 'The belt {fault}.',
+  'usePlantings.cut': 'The line has to leave a part of the region on both of its sides.',
+  'plantList.livesAtSpot': 'only what lives at the spot last touched, {dli} mol/m²/d',
+  'plantCard.lives': 'it lives there',
+  'livesWords.grownBeside': 'Once all have grown {dli} mol/m²/d are left, most of it taken by {shadedBy}',
+  'livesWords.grownUnderFloating': 'Once all have grown {dli} mol/m²/d are left under what floats',
+  'livesWords.firstTrimGives':
+    'First trim after {days} days, then {plugs, plural, one {# plug} other {# plugs}} of its own each, for gaps or the next commission',
+  'overlayWords.hoursByWatts': 'By the watts of the lamp alone. {hours} h a day at full output',
+  'plantingPlan.fromFront': 'numbers in the order of planting, from the front; mist every few minutes',
+  'plantingPlan.transitionFirst':
+    'numbers in the order of planting, transition plants first, then from the front; mist every few minutes',
+} as const;

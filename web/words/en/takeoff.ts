@@ -1,0 +1,7 @@
+/** What the takeoff says. */
+export const TAKEOFF = {
+  'takeOffStage.gear': 'what the list of devices has to buy',
+  'takeOffStage.supplies': 'what follows from joints, filler and litres, and eight weeks of care',
+  'takeOffStage.head': '{lines, plural, one {# line} other {# lines}}, measured from the Bench as it is now',
+  'takeOffStage.working': 'Measuring what is drawn…',
+} as const;
