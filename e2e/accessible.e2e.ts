@@ -48,6 +48,9 @@ async function otherTheme(): Promise<void> {
 
 const PAGES: [page: string, path: string, there: string][] = [
   ['the list', '/', 'li'],
+  ['the studio’s house', '/studio/house', '[data-test="house-name"]'],
+  ['the studio’s materials', '/studio/materials', '[data-material]'],
+  ['the studio’s suppliers', '/studio/suppliers', '[data-supplier]'],
   ['the brief', '/c/demo-valley/brief', '[data-test="title"]'],
   ['the brief of a rescape', '/c/demo-rescape/brief', '[data-test="title"]'],
   ['the vessel', '/c/demo-valley/vessel', '[data-row="floor"]'],

@@ -15,6 +15,7 @@ import { meshRoutes } from './routes/meshes';
 import { orderRoutes } from './routes/orders';
 import { pictureRoutes } from './routes/pictures';
 import { plantRoutes } from './routes/plants';
+import { studioRoutes } from './routes/studio';
 import { yardRoutes } from './routes/yard';
 import { clockIn } from './store/clock';
 import type { Store } from './store/store';
@@ -74,6 +75,7 @@ export function createApp({ store, pool, pictures, suppliers, web, care = () => 
   app.get('/api/health', (_req, res) => void res.json({ ok: true, heldMs: longestHoldMs() }));
   app.use('/api/studio', yardRoutes(store, jobs, pictures));
   app.use('/api/studio', plantRoutes(store, jobs));
+  app.use('/api/studio', studioRoutes(store));
   app.use('/api/commissions', fileRoutes(store, jobs));
   app.use('/api/commissions', orderRoutes(store, jobs, dispatch));
   app.use('/api/commissions', pictureRoutes(store, pictures));

@@ -21,7 +21,7 @@ const idle = ref(false);
 keepSending();
 watchForNewer();
 const reload = () => window.location.reload();
-watchEffect(() => (document.documentElement.dataset.theme = preferences.theme));
+watchEffect(() => (document.documentElement.dataset.theme = preferences.light));
 useEventListener(window, 'keydown', onOpeningKey);
 onMounted(() => setTimeout(() => (idle.value = true), OVERLAYS_AFTER_MS));
 </script>

@@ -7,6 +7,7 @@ export const router = createRouter({
   history: createWebHistory(),
   routes: [
     { path: '/', name: 'commissions', component: CommissionList },
+    { path: '/studio/:part?', name: 'studio', component: () => import('./stages/studio/StudioPage.vue') },
     {
       path: '/c/:id',
       component: FRAME,

@@ -17,8 +17,7 @@ const planned = (commission: ReturnType<typeof scape>) => {
 const task = (id: string, minutes: number, needs: string[] = [], rest: Partial<Task> = {}): Task => ({
   id,
   minutes,
-  needs,
-  because: {},
+  needs: Object.fromEntries(needs.map((n) => [n, say('why.dry')])),
   phase: 'prepare',
   title: id,
   detail: say('clear-up.detail'),
@@ -28,12 +27,13 @@ const task = (id: string, minutes: number, needs: string[] = [], rest: Partial<T
 });
 
 /** Every need done and cured before, nobody in two places. */
-type Timed = Pick<Scheduled, 'needs' | 'id' | 'startMin' | 'endMin' | 'crew'> & {
+type Timed = Pick<Scheduled, 'id' | 'startMin' | 'endMin' | 'crew'> & {
+  needs: object;
   cure?: { minutes: number };
 };
 function sound(list: readonly Timed[]): void {
   for (const t of list) {
-    for (const id of t.needs) {
+    for (const id of Object.keys(t.needs)) {
       const need = list.find((n) => n.id === id)!;
       expect(t.startMin).toBeGreaterThanOrEqual(need.endMin + (need.cure?.minutes ?? 0));
     }

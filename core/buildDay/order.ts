@@ -103,20 +103,47 @@ const RULES: readonly Rule[] = [
 /** The tasks with what each has to wait for, in whole minutes: what this job does not have nobody waits for. */
 export function inOrder(steps: readonly Step[], job: Job): Task[] {
   const ids = steps.map((s) => s.id);
-  const known = new Set(ids);
-  const because = new Map<string, Record<string, Text>>(ids.map((id) => [id, {}]));
-  for (const edge of [...layerEdges(job), ...plantEdges(job), ...ruleEdges(ids, job)])
-    if (known.has(edge.first) && known.has(edge.then) && edge.first !== edge.then)
-      because.get(edge.then)![edge.first] ??= edge.because;
-  return steps.map((step) => {
-    const reasons = because.get(step.id)!;
-    return { ...step, minutes: Math.max(1, Math.round(step.minutes)), needs: Object.keys(reasons), because: reasons }; // prettier-ignore
-  });
+  const edges = [...layerEdges(job), ...plantEdges(job), ...ruleEdges(ids, layersIn(job), habitsOf(job))];
+  const needs = needsOf(ids, edges);
+  return steps.map((step) => ({
+    ...step,
+    minutes: Math.max(1, Math.round(step.minutes)),
+    needs: needs.get(step.id)!,
+  }));
 }
 
-function ruleEdges(ids: readonly string[], job: Job): Edge[] {
-  const of = layersIn(job);
-  const habits = habitsOf(job);
+/**
+ * What is done on a later visit, one after the other by the same rules, otherwise as it is listed. The water is at half
+ * then, whatever the school of planting; `lookedAt` are the tasks that lay what is only looked at, `laid` all that lay.
+ */
+export function oneByOne<T extends { id: string }>(
+  steps: readonly T[],
+  job: Job,
+  laid: { lookedAt: ReadonlySet<string>; laid: ReadonlySet<string> },
+): T[] {
+  const ids = steps.map((s) => s.id);
+  const none = new Set<string>();
+  const layers: Layers = { pours: new Set(laid.laid), lookedAt: new Set(laid.lookedAt), below: none, above: none, carriers: none }; // prettier-ignore
+  const needs = needsOf(ids, ruleEdges(ids, layers, { ...habitsOf(job), flooded: false }));
+  const open = [...steps];
+  const done: T[] = [];
+  while (open.length > 0) {
+    const next = open.findIndex(({ id }) => open.every((o) => o.id === id || !(o.id in needs.get(id)!)));
+    if (next < 0) throw new RangeError('tasks need each other in a ring');
+    done.push(...open.splice(next, 1));
+  }
+  return done;
+}
+
+/** What each of some tasks waits for, of those that there are, with the first reason for it. */
+function needsOf(ids: readonly string[], edges: readonly Edge[]): Map<string, Record<string, Text>> {
+  const needs = new Map<string, Record<string, Text>>(ids.map((id) => [id, {}]));
+  for (const { first, then, because } of edges)
+    if (needs.has(first) && needs.has(then) && first !== then) needs.get(then)![first] ??= because;
+  return needs;
+}
+
+function ruleEdges(ids: readonly string[], of: Layers, habits: Habits): Edge[] {
   const tasks = (names: readonly string[]) =>
     names.flatMap((name) => (name in GROUPS ? ids.filter((id) => GROUPS[name as Group](id, of)) : [name]));
   return RULES.filter(([, , , when]) => !when || when(habits)).flatMap(([first, then, because]) =>

@@ -37,7 +37,7 @@ describe('a rescape', () => {
     const of = (id: string) => tasks.find((t) => t.id === id)!;
     expect(of('leaving')).toMatchObject({
       title: '3 animals leave',
-      because: { protect: 'Nothing is carried over a bare floor.' },
+      needs: { protect: 'Nothing is carried over a bare floor.' },
     });
     expect(of('leaving').detail).toMatch(/^3 Pterophyllum scalare: caught .* never set free$/);
     for (const id of ['holding', 'drain', 'strip'])

@@ -48,7 +48,7 @@ export function schedule(tasks: readonly Task[], crewSize: number): Scheduled[] 
 /** When everything a task needs is done and cured, and which of it came last; undefined while some is open. */
 function readyAt(task: Task, done: ReadonlyMap<string, Scheduled>): { min: number; by?: string } | undefined {
   let ready: { min: number; by?: string } = { min: 0 };
-  for (const id of task.needs) {
+  for (const id of Object.keys(task.needs)) {
     const need = done.get(id);
     if (!need) return undefined;
     const min = need.endMin + (need.cure?.minutes ?? 0);
@@ -82,7 +82,8 @@ function offerOf(
 /** Minutes from the start of each task to the end of the day if nobody were ever busy. */
 function longestWays(tasks: readonly Task[]): Map<string, number> {
   const after = new Map<string, Task[]>();
-  for (const task of tasks) for (const id of task.needs) after.set(id, [...(after.get(id) ?? []), task]);
+  for (const task of tasks)
+    for (const id of Object.keys(task.needs)) after.set(id, [...(after.get(id) ?? []), task]);
   const ways = new Map<string, number>();
   const way = (task: Task, passed: ReadonlySet<string>): number => {
     const known = ways.get(task.id);

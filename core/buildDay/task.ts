@@ -23,9 +23,8 @@ export interface Step {
 
 /** A step with its place in the order of work, before it has a time. */
 export interface Task extends Step {
-  /** Tasks that must be finished before it starts, and why, by their ids. */
-  needs: string[];
-  because: Readonly<Record<string, Text>>;
+  /** Tasks that must be finished before it starts, by their ids, each with the reason. */
+  needs: Readonly<Record<string, Text>>;
 }
 
 /** Something that has to happen on an earlier day. */

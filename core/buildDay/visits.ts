@@ -1,5 +1,6 @@
 import { layerName } from '../commission/origin';
 import { dayPlus, daysFrom, type Day } from '../calendar/day';
+import type { Plant } from '../commission/schema';
 import { preparedOf } from '../planting/preparation';
 import { plantingSequence } from '../survey/plantingSequence';
 import { bringing, canMinutes } from '../filling/filling';
@@ -8,11 +9,13 @@ import { inLitres, inMm } from '../words/measure';
 import { say, type Said, type Text } from '../words/text';
 import { CAUTIONS } from './cautions';
 import type { Job } from './job';
+import { oneByOne } from './order';
 import { halfFill, laterLayers } from '../takeoff/later';
 import { RATES } from './rates';
 
-/** One thing done on a later visit. */
+/** One thing done on a later visit; its id says what it is to the order of work (`order.ts`). */
 export interface VisitTask {
+  id: string;
   title: Said;
   detail: Text;
   minutes: number;
@@ -30,68 +33,97 @@ export interface LaterVisit {
   minutes: number;
 }
 
-/** What was put off on purpose, and gear that comes late: a visit for each day, in order. */
-export function visitsOf(job: Job): LaterVisit[] {
-  const { commission, survey } = job;
-  const byDay = new Map<number, { tasks: VisitTask[]; wet: boolean }>();
-  const add = (afterDays: number, task: VisitTask, wet: boolean) => {
-    const known = byDay.get(afterDays) ?? { tasks: [], wet: false };
-    byDay.set(afterDays, { tasks: [...known.tasks, task], wet: known.wet || wet });
-  };
-  for (const { afterDays, litres, layer } of laterLayers(commission, survey))
-    add(
-      afterDays,
-      {
-        title: say('layer.title', {
-          material: layerName(commission, layer),
-          litres: inLitres(litres),
-        }),
-        detail: say('soil.detail.wet'),
-        minutes: litres * (RATES.pourWetPerL + RATES.rinsePerL),
-      },
-      true,
-    );
-  for (const turn of plantingSequence(commission, survey)) {
-    const { plant, afterDays } = turn;
-    const { plugs, minutes, todo } = preparedOf(turn);
-    if (!afterDays || plugs === 0) continue;
-    const each =
-      plant.roots === 'epiphyte' ? RATES.epiphyte : plant.roots === 'float' ? RATES.floater : RATES.plug;
-    add(
-      afterDays,
-      {
-        title: plant.name,
-        detail: say('visit.plant', { count: plugs, todo }),
-        minutes: plugs * each + minutes,
-        caution: CAUTIONS.mist,
-      },
-      plant.roots !== 'float',
-    );
-  }
-  for (const device of lateDevices(commission))
-    add(
-      daysFrom(commission.brief.buildDay, device.device.arrives!),
-      {
-        title: device.name,
-        detail: say('visit.gear'),
-        minutes: RATES.equipment * job.size,
-        caution: CAUTIONS.power,
-      },
-      false,
-    );
-  return [...byDay]
-    .sort(([a], [b]) => a - b)
-    .map(([afterDays, { tasks, wet }]) => visitOf(job, afterDays, tasks, wet));
+/** Something to do so many days after the build; `wet` where hands or sand go in, and water out for it. */
+interface Later {
+  afterDays: number;
+  task: VisitTask;
+  wet: boolean;
 }
 
-function visitOf(
-  { commission, survey }: Job,
-  afterDays: number,
-  work: VisitTask[],
-  wet: boolean,
-): LaterVisit {
+/** What was put off on purpose, and gear that comes late: a visit for each day, in order. */
+export function visitsOf(job: Job): LaterVisit[] {
+  const later = [...laterPours(job), ...laterPlants(job), ...lateGear(job)];
+  const days = [...new Set(later.map((l) => l.afterDays))].sort((a, b) => a - b);
+  return days.map((afterDays) => {
+    const due = later.filter((l) => l.afterDays === afterDays);
+    return visitOf(
+      job,
+      afterDays,
+      due.map((l) => l.task),
+      due.some((l) => l.wet),
+    );
+  });
+}
+
+/** The task that lays a layer on a later day. */
+const pourId = (layer: string) => `later-${layer}`;
+
+function laterPours({ commission, survey }: Job): Later[] {
+  return laterLayers(commission, survey).map(({ afterDays, litres, layer }) => ({
+    afterDays,
+    wet: true,
+    task: {
+      id: pourId(layer.id),
+      title: say('layer.title', { material: layerName(commission, layer), litres: inLitres(litres) }),
+      detail: say('soil.detail.wet'),
+      minutes: litres * (RATES.pourWetPerL + RATES.rinsePerL),
+    },
+  }));
+}
+
+/** What a plant is to the order of work, and how long one of it takes, min. */
+function settingOf({ plant, id }: { plant: Plant; id: string }): { id: string; each: number } {
+  switch (plant.roots) {
+    case 'epiphyte':
+      return { id: 'epiphytes', each: RATES.epiphyte };
+    case 'float':
+      return { id: 'floaters', each: RATES.floater };
+    default:
+      return { id: `plant-${id}`, each: RATES.plug };
+  }
+}
+
+function laterPlants({ commission, survey }: Job): Later[] {
+  return plantingSequence(commission, survey).flatMap((turn): Later[] => {
+    const { plant, afterDays } = turn;
+    const { plugs, minutes, todo } = preparedOf(turn);
+    if (!afterDays || plugs === 0) return [];
+    const { id, each } = settingOf({ plant, id: turn.planting.id });
+    const task: VisitTask = {
+      id,
+      title: plant.name,
+      detail: say('visit.plant', { count: plugs, todo }),
+      minutes: plugs * each + minutes,
+      caution: CAUTIONS.mist,
+    };
+    return [{ afterDays, wet: plant.roots !== 'float', task }];
+  });
+}
+
+function lateGear({ commission, size }: Job): Later[] {
+  return lateDevices(commission).map((device) => ({
+    afterDays: daysFrom(commission.brief.buildDay, device.device.arrives!),
+    wet: false,
+    task: {
+      id: 'equipment',
+      title: device.name,
+      detail: say('visit.gear'),
+      minutes: RATES.equipment * size,
+      caution: CAUTIONS.power,
+    },
+  }));
+}
+
+function visitOf(job: Job, afterDays: number, work: VisitTask[], wet: boolean): LaterVisit {
+  const { commission, survey } = job;
   const { mm: toMm, outL: drainL } = wet ? halfFill(commission, survey) : { mm: 0, outL: 0 };
-  const tasks = wet ? [drain(drainL, toMm), ...work, refill(commission, drainL)] : work;
+  const all = wet ? [drain(drainL, toMm), ...work, refill(commission, drainL)] : work;
+  const layers = laterLayers(commission, survey).filter((l) => l.afterDays === afterDays);
+  const ids = (list: typeof layers) => new Set(list.map((l) => pourId(l.layer.id)));
+  const tasks = oneByOne(all, job, {
+    laid: ids(layers),
+    lookedAt: ids(layers.filter((l) => l.role === 'cosmetic')),
+  });
   return {
     day: dayPlus(commission.brief.buildDay, afterDays),
     afterDays,
@@ -104,6 +136,7 @@ function visitOf(
 
 function drain(litres: number, toMm: number): VisitTask {
   return {
+    id: 'drain',
     title: say('drain.title', { litres: inLitres(litres, 0) }),
     detail: say('visit.drain', { height: inMm(toMm) }),
     minutes: RATES.drain + litres * RATES.stripPerL,
@@ -114,6 +147,7 @@ function drain(litres: number, toMm: number): VisitTask {
 function refill(commission: Job['commission'], litres: number): VisitTask {
   const cans = commission.site?.carry === 'cans' ? canMinutes(litres, commission.site.tapM) : undefined;
   return {
+    id: 'fill',
     title: say('fill.title.there', { litres: inLitres(litres, 0) }),
     detail: say('fill.how'),
     minutes: cans ?? bringing(commission, litres).minutes,

@@ -15,13 +15,13 @@ export interface WhyNot {
 export function whyNotEarlier(task: Scheduled, all: readonly Scheduled[]): WhyNot {
   if (task.startMin === 0) return { says: say('why.first'), waitedFor: [] };
   const readyAt = (t: Scheduled) => t.endMin + (t.cure?.minutes ?? 0);
-  const needed = all.filter((t) => task.needs.includes(t.id) && readyAt(t) === task.startMin);
+  const needed = all.filter((t) => t.id in task.needs && readyAt(t) === task.startMin);
   if (needed.length > 0) {
     const tasks = needed.map((t) => t.short ?? t.title);
     const curing = needed.find((t) => t.cure);
     return {
       says: curing ? say('why.cures', { tasks, minutes: curing.cure!.minutes }) : say('why.needs', { tasks }),
-      because: task.because[needed[0].id],
+      because: task.needs[needed[0].id],
       waitedFor: needed.map((t) => t.id),
     };
   }

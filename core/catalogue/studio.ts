@@ -1,4 +1,5 @@
 import type { Brief, Catalogue, Piece } from '../commission/schema';
+import type { House } from './house';
 
 /** A piece of the yard: what a piece is before it has a place in a scape. */
 export type YardPiece = Pick<Piece, 'id' | 'material' | 'shape' | 'massKg' | 'faceDeg' | 'grainDeg'> & {
@@ -22,13 +23,7 @@ export function clientPiece({ id, material, sizeMm, massKg }: Owned): YardPiece 
 }
 
 /** What belongs to the studio and not to one commission. */
-export interface Studio {
-  name: string;
-  phone?: string;
-  /** How days are written where it works, a language tag (BCP 47): British when nobody said. */
-  locale?: string;
-  /** ISO 4217 code for new commissions. */
-  currency: string;
+export interface Studio extends House {
   catalogue: Catalogue;
   yard: YardPiece[];
 }

@@ -1,18 +1,19 @@
 import { z } from 'zod';
 import {
   clock,
+  crew,
+  day,
   figure,
   id,
-  words,
-  text,
-  day,
+  laterDays,
   lengthMm,
-  sizeMm,
-  point,
   minor,
   origin,
-  laterDays,
+  point,
+  sizeMm,
+  text,
   weekday,
+  words,
 } from './primitives';
 
 /* What was asked on the first visit, every answer but three optional. */
@@ -133,7 +134,7 @@ const filterSchema = z.looseObject({
 export const briefSchema = z.looseObject({
   buildDay: day,
   co2: z.boolean(),
-  crew: z.number().int().min(1).max(4),
+  crew,
   /** Clock time at which the crew starts, `08:30` unless told otherwise. */
   startTime: clock.optional(),
   crewNames: z.array(words).max(4).optional(),

@@ -11,6 +11,7 @@ export const MUST = {
   'must.be.picture': 'must.be.picture',
   'must.be.mesh': 'must.be.mesh',
   'must.be.currency': 'must.be.currency',
+  'must.be.language': 'must.be.language',
   'must.be.fine': 'must.be.fine',
   'must.rise': 'must.rise',
   'must.fill.grid': 'must.fill.grid',

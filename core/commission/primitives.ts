@@ -62,3 +62,8 @@ export const origin = z.enum(ORIGINS);
 /** Days after the build on which something is added; 0 and left out mean the build day. */
 export const laterDays = z.int().min(0).max(365);
 export const weekday = z.enum(['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun']);
+
+/** A currency by its code. */
+export const currency = z.string().regex(/^[A-Z]{3}$/, MUST['must.be.currency']);
+/** Hands on a build day. */
+export const crew = z.number().int().min(1).max(4);

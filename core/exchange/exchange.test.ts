@@ -81,11 +81,11 @@ describe('a mesh as bytes', () => {
   it('is refused when it is cut off, open or turned inside out', () => {
     const bytes = meshBytes(solidMesh(STONE));
     const { vertices, faces } = solidMesh(STONE);
-    expect(() => takenIn(bytes.slice(0, -4))).toThrow('cut off');
-    expect(() => takenIn(new Uint8Array(8))).toThrow('something else');
-    expect(() => takenIn(meshBytes({ vertices, faces: faces.slice(3) }))).toThrow('open along');
-    expect(() => takenIn(meshBytes({ vertices, faces: faces.slice().reverse() }))).toThrow('inwards');
-    expect(() => takenIn(meshBytes({ vertices: vertices.map(() => NaN), faces }))).toThrow('beyond');
+    expect(() => takenIn(bytes.slice(0, -4))).toThrow('blob.cut.off');
+    expect(() => takenIn(new Uint8Array(8))).toThrow('blob.other');
+    expect(() => takenIn(meshBytes({ vertices, faces: faces.slice(3) }))).toThrow('mesh.open');
+    expect(() => takenIn(meshBytes({ vertices, faces: faces.slice().reverse() }))).toThrow('mesh.inwards');
+    expect(() => takenIn(meshBytes({ vertices: vertices.map(() => NaN), faces }))).toThrow('mesh.far');
   });
 });
 
@@ -216,7 +216,7 @@ describe('GLB', () => {
     expect([view.getUint32(0, true), view.getUint32(4, true), view.getUint32(8, true)]).toEqual([0x46546c67, 2, glb.length]); // prettier-ignore
     const back = meshOfBytes(meshBytes(await meshOfGlb(glb)));
     expect(back).toEqual(mesh);
-    await expect(meshOfGlb(new Uint8Array(40))).rejects.toThrow('must be a GLB');
+    await expect(meshOfGlb(new Uint8Array(40))).rejects.toThrow('glb.unreadable');
   });
 });
 

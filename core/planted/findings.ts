@@ -208,7 +208,7 @@ const HIDES_FROM_MM = 100;
 function hidingFindings({ brief, vessel, site }: Commission, parts: readonly Planted[]): Finding[] {
   const [seat] = brief.seats ?? [];
   const eye = eyeFrom(vessel, seat, site?.baseHeightMm);
-  const placed = parts.filter((p) => p.plant.roots === 'bed' && p.spots.length > 0 && p.plant.heightMm);
+  const placed = parts.filter((p) => p.plant.roots === 'bed' && p.spots.length > 0);
   return placed
     .filter((p) => grownHeightMm(p.plant)[1] > HIDES_FROM_MM)
     .flatMap((front): Finding[] => {

@@ -2,7 +2,7 @@ import { materialOf, optionOf } from '../commission/lookup';
 import type { Commission, Layer } from '../commission/schema';
 import type { Survey } from '../survey/survey';
 import { litresOutTo } from '../survey/waterByHeight';
-import { poursOf } from './pours';
+import { poursOf, type Role } from './pours';
 
 /** Weeks after which a sand that a studio lays later goes in, at half fill (common practice: one to several). */
 const SAND_LATER_DAYS = 21;
@@ -11,6 +11,7 @@ const SAND_LATER_DAYS = 21;
 export interface LaterLayer {
   id: string;
   layer: Layer;
+  role: Role;
   afterDays: number;
   litres: number;
 }
@@ -23,7 +24,7 @@ export function laterLayers(commission: Commission, survey: Survey): LaterLayer[
     const layer = bed.find((l) => l.id === id)!;
     const school = sandLater && role === 'cosmetic' && materialOf(commission, layer.material).kind === 'sand';
     const afterDays = layer.laterDays ?? (school ? SAND_LATER_DAYS : 0);
-    return afterDays > 0 ? [{ id, layer, afterDays, litres }] : [];
+    return afterDays > 0 ? [{ id, layer, role, afterDays, litres }] : [];
   });
 }
 

@@ -1,14 +1,14 @@
 import { Router, type Request } from 'express';
-import { z, type ZodType } from 'zod';
-import { faultOf } from '../../core/commission/fault';
-import { inEnglish } from '../../core/words/english';
+import { z } from 'zod';
+import type { Material } from '../../core/commission/schema';
 import { smallJson, taking, whileWaitedFor } from '../body';
 import type { Jobs } from '../jobs/jobs';
 import { MAX_PICTURE_BYTES, NoPictureError } from '../pictures/picture';
 import type { Pictures } from '../pictures/pictures';
 import { notFound, Problem } from '../problem';
-import { addToYard, changeInYard, dropFromYard, isKnownInYard, partInYard, readStudio, usedPieces } from '../store/studio'; // prettier-ignore
+import { addToYard, changeInYard, dropFromYard, entryOf, isKnownInYard, partInYard, readStudio, usedPieces } from '../store/studio'; // prettier-ignore
 import { keepYardPhoto, yardPhotoOf } from '../store/yardPhotos';
+import { read } from './read';
 import { partAsk, yardAsk, yardFacts } from './yardAsks';
 import type { Store } from '../store/store';
 
@@ -29,11 +29,10 @@ export function yardRoutes(store: Store, jobs: Jobs, pictures: Pictures): Router
 
   routes.post('/yard', smallJson(), async (req, res) => {
     const ask = read(yardAsk, req.body);
-    const { catalogue } = await readStudio(store);
     const { id, material } = ask;
     const taken = () => new Problem(409, `${id} is or was a piece of the yard already, must be a number of its own.`); // prettier-ignore
     if (await isKnownInYard(store, id)) throw taken();
-    const kind = catalogue.materials.find((m) => m.id === material);
+    const kind = await entryOf<Material>(store, 'materials', material);
     if (!kind) throw new Problem(400, `material is "${material}", must be one of the studio’s catalogue.`);
     const made = await jobs.run('yardPiece', YARD, () => ({ ask, material: kind }));
     if (!made.ok) throw new Problem(422, made.says);
@@ -62,13 +61,13 @@ export function yardRoutes(store: Store, jobs: Jobs, pictures: Pictures): Router
 
   routes.post('/yard/:id/parts', smallJson(), async (req: Request<{ id: string }>, res) => {
     const ask = read(partAsk, req.body);
-    const [{ catalogue, yard, parted }, used] = await Promise.all([readStudio(store), usedPieces(store)]);
+    const [{ yard, parted }, used] = await Promise.all([readStudio(store), usedPieces(store)]);
     const piece = yard.find((p) => p.id === req.params.id);
     if (!piece) throw notFound('piece of the yard');
     const others = (used[piece.id] ?? []).filter((c) => c.id !== ask.commission);
     if (others.length > 0)
       throw new Problem(409, `${piece.id} stands in ${others[0].title}: take it out there first.`);
-    const material = catalogue.materials.find((m) => m.id === piece.material);
+    const material = await entryOf<Material>(store, 'materials', piece.material);
     if (!material) throw new Problem(409, `${piece.id} is of "${piece.material}", which the studio’s catalogue does not have.`); // prettier-ignore
     const ids = twoFree(piece.id, new Set([...yard, ...parted].map((p) => p.id)));
     const made = await jobs.run('partPiece', YARD, () => ({ piece, material, ask, ids }));
@@ -115,14 +114,6 @@ export function yardRoutes(store: Store, jobs: Jobs, pictures: Pictures): Router
     res.status(204).end();
   });
   return routes;
-}
-
-/** A body as it has to be, or the first thing that is wrong with it. */
-function read<T>(schema: ZodType<T>, body: unknown): T {
-  const parsed = schema.safeParse(body);
-  if (parsed.success) return parsed.data;
-  const fault = faultOf(parsed.error.issues[0], body);
-  throw new Problem(400, `${fault.path} ${inEnglish(fault.says)}.`);
 }
 
 /** Numbers of two parts: `S-14a` and `S-14b`, or the next letters that are free. */

@@ -1,5 +1,6 @@
 import { and, asc, count, eq, isNull, ne, sql, type SQL } from 'drizzle-orm';
-import type { Plant } from '../../core/commission/schema';
+import type { House } from '../../core/catalogue/house';
+import type { Material, Plant, Supplier } from '../../core/commission/schema';
 import { recordedOf, type Gave, type Recorded } from '../../core/catalogue/recorded';
 import type { Studio, YardPiece } from '../../core/catalogue/studio';
 import type { Text } from './largeText';
@@ -15,21 +16,149 @@ const EMPTY: Studio = {
   yard: [],
 };
 
+/** A list of the studio's catalogue, by the kind of its rows. */
+export const LISTS = { materials: 'material', plants: 'plant', suppliers: 'supplier' } as const;
+export type ListName = keyof typeof LISTS;
+
+/** Entries of one list that go with the studio to whoever opens a commission; the others are asked for by name. */
+export const AT_ONCE = 600;
+
+/** What goes to a page: the studio, how many entries its lists have in all, and what is known of its yard. */
+export type Opened = Studio & {
+  parted: YardPiece[];
+  recorded: Record<string, Recorded>;
+  counts: Record<ListName, number>;
+};
+
 /** The studio, and the pieces that were parted: their numbers and what they weighed stay known. */
-export async function readStudio({
-  db,
-}: Store): Promise<Studio & { parted: YardPiece[]; recorded: Record<string, Recorded> }> {
-  const rows = await db.select().from(entries).orderBy(asc(entries.position));
-  const of = <T>(kind: string) => rows.filter((r) => r.kind === kind).map((r) => r.value as T);
-  const self = of<Partial<Studio>>('studio')[0];
+export async function readStudio({ db }: Store): Promise<Opened> {
+  const of = async <T>(kind: string, most = -1) => {
+    const rows = await db
+      .select({ value: entries.value })
+      .from(entries)
+      .where(eq(entries.kind, kind))
+      .orderBy(asc(entries.position))
+      .limit(most);
+    return rows.map((r) => r.value as T);
+  };
+  const [self] = await of<Partial<Studio>>('studio');
+  const counted = await db.select({ kind: entries.kind, n: count() }).from(entries).groupBy(entries.kind);
+  const there = (kind: string) => counted.find((c) => c.kind === kind)?.n ?? 0;
+  const yard = await of<YardPiece>('yard');
+  const materials = await of<Material>('material', AT_ONCE);
   return {
     ...EMPTY,
     ...self,
-    catalogue: { materials: of('material'), plants: of('plant'), suppliers: of('supplier') },
-    yard: of('yard'),
-    parted: of('parted'),
+    catalogue: {
+      materials: [...materials, ...(await alsoOfYard(db, yard, materials))],
+      plants: await of<Plant>('plant', AT_ONCE),
+      suppliers: await of<Supplier>('supplier', AT_ONCE),
+    },
+    yard,
+    parted: await of('parted'),
     recorded: recordedOf(await allGave(db)),
+    counts: { materials: there('material'), plants: there('plant'), suppliers: there('supplier') },
   };
+}
+
+/** What the studio is called and works with, kept; its lists stay. */
+export async function keepHouse(store: Store, house: House): Promise<void> {
+  await putEntry(store, 'studio', { id: 'self', ...house });
+}
+
+/** Entries of one list by words of their names, in the order of the list; how many there are. */
+export async function listed(
+  { db }: Store,
+  list: ListName,
+  { q, from, limit }: { q: string; from: number; limit: number },
+): Promise<{ entries: unknown[]; total: number }> {
+  const name = sql`lower(${entries.value} ->> '$.name')`;
+  const wanted = q.toLowerCase().split(' ').filter(Boolean);
+  const which = and(eq(entries.kind, LISTS[list]), ...wanted.map((word) => sql`instr(${name}, ${word}) > 0`));
+  const [rows, [{ n }]] = await Promise.all([
+    db
+      .select({ value: entries.value })
+      .from(entries)
+      .where(which)
+      .orderBy(asc(entries.position))
+      .limit(limit)
+      .offset(from),
+    db.select({ n: count() }).from(entries).where(which),
+  ]);
+  return { entries: rows.map((r) => r.value), total: n };
+}
+
+/** One entry of a list, by its id; undefined where there is none. */
+export async function entryOf<T>({ db }: Store, list: ListName, id: string): Promise<T | undefined> {
+  const key = `${LISTS[list]}/${id}`;
+  const [row] = await db.select({ value: entries.value }).from(entries).where(eq(entries.key, key));
+  return row?.value as T | undefined;
+}
+
+/** One entry, in the place of the one of that id, else after the others. */
+export async function keepEntry(store: Store, list: ListName, entry: { id: string }): Promise<void> {
+  await putEntry(store, LISTS[list], entry);
+}
+
+/** Entries that a list does not have yet, after those that it has. Returns how many were new. */
+export async function addMissing(
+  store: Store,
+  list: ListName,
+  fresh: readonly { id: string }[],
+): Promise<number> {
+  const kind = LISTS[list];
+  const before = await countOf(store, kind);
+  await store.write((db) =>
+    db.run(
+      sql`INSERT INTO entries (key, kind, position, value)
+          SELECT ${`${kind}/`} || json_extract(value, '$.id'), ${kind}, ${before} + key, value FROM json_each(${JSON.stringify(fresh)}) WHERE true
+          ON CONFLICT (key) DO NOTHING`,
+    ),
+  );
+  return (await countOf(store, kind)) - before;
+}
+
+/** False where the list has none of that id. */
+export async function dropEntry(store: Store, list: ListName, id: string): Promise<boolean> {
+  const gone = await store.write((db) =>
+    db
+      .delete(entries)
+      .where(eq(entries.key, `${LISTS[list]}/${id}`))
+      .returning({ key: entries.key }),
+  );
+  return gone.length > 0;
+}
+
+async function putEntry(store: Store, kind: string, value: { id: string }): Promise<void> {
+  const row = { key: `${kind}/${value.id}`, kind, position: await countOf(store, kind), value };
+  await store.write((db) =>
+    db
+      .insert(entries)
+      .values(row)
+      .onConflictDoUpdate({ target: entries.key, set: { value: sql`excluded.value` } }),
+  );
+}
+
+async function countOf({ db }: Store, kind: string): Promise<number> {
+  return (await db.select({ n: count() }).from(entries).where(eq(entries.kind, kind)))[0].n;
+}
+
+/** What pieces of the yard are of, beyond the entries that come at once: a piece is placed with its material. */
+async function alsoOfYard(
+  db: Store['db'],
+  yard: readonly YardPiece[],
+  known: readonly Material[],
+): Promise<Material[]> {
+  const ids = new Set(known.map((m) => m.id));
+  const missing = [...new Set(yard.map((p) => p.material))].filter((id) => !ids.has(id));
+  if (missing.length === 0) return [];
+  const keys = JSON.stringify(missing.map((id) => `material/${id}`));
+  const rows = await db
+    .select({ value: entries.value })
+    .from(entries)
+    .where(sql`${entries.key} IN (SELECT value FROM json_each(${keys}))`)
+    .orderBy(asc(entries.position));
+  return rows.map((r) => r.value as Material);
 }
 
 /** What packs gave, over all commissions that were not removed. */
@@ -43,7 +172,7 @@ async function allGave(db: Store['db']): Promise<Gave[]> {
 
 /** Replaces the studio's catalogue, yard and settings. */
 export async function writeStudio(store: Store, studio: Studio): Promise<void> {
-  const { catalogue, yard, parted: _parted, recorded: _recorded, ...self } = studio as Studio & { parted?: unknown; recorded?: unknown }; // prettier-ignore
+  const { catalogue, yard, parted: _parted, recorded: _recorded, counts: _counts, ...self } = studio as Studio & Partial<Opened>; // prettier-ignore
   const kinds: [string, { id: string }[]][] = [
     ['material', catalogue.materials],
     ['plant', catalogue.plants],
@@ -62,7 +191,7 @@ export async function writeStudio(store: Store, studio: Studio): Promise<void> {
 
 /** One more piece in the yard, after those that are there. False where its number is, or was, another piece's. */
 export async function addToYard(store: Store, piece: YardPiece): Promise<boolean> {
-  const [{ n }] = await store.db.select({ n: count() }).from(entries).where(eq(entries.kind, 'yard'));
+  const n = await countOf(store, 'yard');
   const row = { key: `yard/${piece.id}`, kind: 'yard', position: n, value: piece };
   const added = await store.write((db) => db.insert(entries).values(row).onConflictDoNothing());
   return touched(added).rowsAffected === 1;
@@ -84,24 +213,13 @@ export async function changeInYard(store: Store, id: string, part: Partial<YardP
   return true;
 }
 
-/** One plant of the studio, in the place of the one of that id, else after the others. */
-export async function keepPlant(store: Store, plant: Plant): Promise<void> {
-  const row = { key: `plant/${plant.id}`, kind: 'plant', position: await plantCount(store), value: plant };
-  await store.write((db) =>
-    db
-      .insert(entries)
-      .values(row)
-      .onConflictDoUpdate({ target: entries.key, set: { value: sql`excluded.value` } }),
-  );
-}
-
 /**
  * Takes in a list of plants, JSON as it was read in a thread, all or nothing; SQLite takes it apart, so that the server's
  * own thread never holds thousands. What the list does not say of a plant stays: its packs above all. Returns how many
  * were not there before.
  */
 export async function takePlants(store: Store, plants: Text): Promise<number> {
-  const before = await plantCount(store);
+  const before = await countOf(store, 'plant');
   await store.write((db) =>
     db.run(
       sql`INSERT INTO entries (key, kind, position, value)
@@ -109,11 +227,7 @@ export async function takePlants(store: Store, plants: Text): Promise<number> {
           ON CONFLICT (key) DO UPDATE SET value = json_patch(entries.value, excluded.value)`,
     ),
   );
-  return (await plantCount(store)) - before;
-}
-
-async function plantCount({ db }: Store): Promise<number> {
-  return (await db.select({ n: count() }).from(entries).where(eq(entries.kind, 'plant')))[0].n;
+  return (await countOf(store, 'plant')) - before;
 }
 
 /** The studio’s plants as they are kept, JSON each, for a thread that reads them. */
@@ -126,23 +240,12 @@ export async function plantTexts({ db }: Store): Promise<string[]> {
   return kept.map((row) => row.text);
 }
 
-/** False where there is none of that id. */
-export async function dropPlant(store: Store, id: string): Promise<boolean> {
-  const gone = await store.write((db) =>
-    db
-      .delete(entries)
-      .where(eq(entries.key, `plant/${id}`))
-      .returning(),
-  );
-  return gone.length > 0;
-}
-
 /**
  * Two parts in the place of a piece; what it was stays known under its own number. False where it is not in the yard any
  * more, because somebody parted it at the same moment.
  */
 export async function partInYard(store: Store, id: string, parts: readonly YardPiece[]): Promise<boolean> {
-  const [{ n }] = await store.db.select({ n: count() }).from(entries).where(eq(entries.kind, 'yard'));
+  const n = await countOf(store, 'yard');
   const into = parts.map((p) => p.id);
   const there = sql`EXISTS (SELECT 1 FROM entries WHERE key = ${`yard/${id}`} AND kind = 'yard')`;
   const putIn = (value: YardPiece, i: number) =>

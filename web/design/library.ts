@@ -10,7 +10,7 @@ export function useLibrary(): void {
   const preferences = usePreferences();
   getCurrentInstance()!.appContext.app.use(vuetify);
   watch(
-    () => preferences.theme,
+    () => preferences.light,
     (name) => vuetify.theme.change(name),
     { immediate: true },
   );

@@ -6,8 +6,9 @@ import type { Branch } from '../../core/yard/branches';
 import type { Parting } from '../../core/yard/split';
 import type { TwoOutlines } from '../../core/yard/twoOutlines';
 import type { Recorded } from '../../core/catalogue/recorded';
+import type { House } from '../../core/catalogue/house';
 import type { Studio, YardPiece } from '../../core/catalogue/studio';
-import type { Commission, Scan, Plant } from '../../core/commission/schema';
+import type { Commission, Material, Plant, Scan, Supplier } from '../../core/commission/schema';
 import type { Confirmation } from '../../core/ordering/confirmation';
 import { wording } from '../words/wording';
 
@@ -72,6 +73,21 @@ export interface ListPage {
 
 /** In which commissions pieces of the yard stand. */
 export type UsedPieces = Record<string, { id: string; title: string; buildDay: string }[]>;
+
+/** Lists of the studio's catalogue, which are asked row by row. */
+export interface EntryOf {
+  materials: Material;
+  plants: Plant;
+  suppliers: Supplier;
+}
+export type ListName = keyof EntryOf;
+
+/** The studio as it comes to a page: the first entries of each list, and how many there are. */
+export type OpenedStudio = Studio & {
+  used?: UsedPieces;
+  recorded?: Record<string, Recorded>;
+  counts?: Record<ListName, number>;
+};
 
 /** What is found out about a piece while it is handled, degrees. */
 export interface YardFacts {
@@ -231,7 +247,7 @@ export const api = {
       file,
       'application/octet-stream',
     ),
-  studio: () => call<Studio & { used?: UsedPieces; recorded?: Record<string, Recorded> }>('GET', '/studio'),
+  studio: () => call<OpenedStudio>('GET', '/studio'),
   addToYard: (piece: YardAsk) => call<{ doubts: string[] }>('POST', '/studio/yard', json(piece)),
   changeInYard: (id: string, facts: YardFacts) =>
     call('PATCH', `/studio/yard/${encodeURIComponent(id)}`, json(facts)),
@@ -240,8 +256,14 @@ export const api = {
   keepYardPhoto: (id: string, file: Blob) =>
     call<{ photo: string }>('PUT', `/studio/yard/${encodeURIComponent(id)}/photo`, file, 'application/octet-stream'), // prettier-ignore
   yardPhotoUrl: (photo: string) => `/api/studio/yard/photos/${photo}`,
-  keepPlant: ({ id, ...plant }: Plant) =>
-    call('PUT', `/studio/plants/${encodeURIComponent(id)}`, json(plant)),
+  keepHouse: (house: House) => call('PUT', '/studio/house', json(house)),
+  addStartSet: () => call<{ added: number }>('POST', '/studio/start-set'),
+  /** Entries of a list of the studio by words of their names, from one on. */
+  entries: <L extends ListName>(list: L, { q = '', from = 0 }: { q?: string; from?: number }) =>
+    call<{ entries: EntryOf[L][]; total: number }>('GET', `/studio/${list}?${new URLSearchParams({ q, from: String(from) })}`), // prettier-ignore
+  keepEntry: <L extends ListName>(list: L, { id, ...entry }: EntryOf[L]) =>
+    call('PUT', `/studio/${list}/${encodeURIComponent(id)}`, json(entry)),
+  dropEntry: (list: ListName, id: string) => call('DELETE', `/studio/${list}/${encodeURIComponent(id)}`),
   takePlants: (file: Blob) =>
     call<{ taken: number; fresh: number }>('POST', '/studio/plants.csv', file, 'application/octet-stream'),
   plantsCsvUrl: '/api/studio/plants.csv',

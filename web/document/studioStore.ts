@@ -3,7 +3,10 @@ import { shallowRef } from 'vue';
 import type { Recorded } from '../../core/catalogue/recorded';
 import type { Studio } from '../../core/catalogue/studio';
 import type { Elsewhere } from '../../core/yard/reserved';
-import { api, type PartAsk, type UsedPieces, type YardAsk, type YardFacts } from './api';
+import { api, type ListName, type PartAsk, type UsedPieces, type YardAsk, type YardFacts } from './api';
+
+/** Lists of which more can be looked up by name than came with the studio. */
+type Searched = 'materials' | 'plants';
 
 /** The studio's catalogue and yard, fetched once; and where each piece of the yard stands. */
 export const useStudio = defineStore('studio', () => {
@@ -11,17 +14,31 @@ export const useStudio = defineStore('studio', () => {
   const used = shallowRef<UsedPieces>({});
   /** What packs of a plant gave on the studio’s own build days, by the plant. */
   const recorded = shallowRef<Record<string, Recorded>>({});
+  const counts = shallowRef<Record<ListName, number>>({ materials: 0, plants: 0, suppliers: 0 });
   let asked: Promise<void> | undefined;
   const fetched = () =>
     api.studio().then(
-      ({ used: where, recorded: gave, ...s }) => {
+      ({ used: where, recorded: gave, counts: many, ...s }) => {
         studio.value = s;
+        counts.value = many ?? counts.value;
         used.value = where ?? {};
         recorded.value = gave ?? {};
       },
       () => void (asked = undefined),
     );
   const load = () => (asked ??= fetched());
+
+  /** Entries by words of their names, taken to those that are at hand; nothing where all of them are. */
+  async function lookUp(list: Searched, q: string): Promise<void> {
+    const known = studio.value?.catalogue[list] ?? [];
+    if (q.trim() === '' || known.length >= counts.value[list]) return;
+    const { entries } = await api.entries(list, { q });
+    const s = studio.value;
+    if (!s) return;
+    const has = new Set(s.catalogue[list].map((e) => e.id));
+    const fresh = entries.filter((e) => !has.has(e.id));
+    studio.value = { ...s, catalogue: { ...s.catalogue, [list]: [...s.catalogue[list], ...fresh] } };
+  }
 
   /** Other commissions than one, by the number of the piece that they have. */
   const elsewhere = (id: string): Elsewhere => {
@@ -64,5 +81,19 @@ export const useStudio = defineStore('studio', () => {
     await api.dropFromYard(id);
     await fetched();
   }
-  return { studio, used, recorded, elsewhere, load, again: fetched, heard, add, part, note, drop };
+  return {
+    studio,
+    used,
+    recorded,
+    counts,
+    elsewhere,
+    load,
+    lookUp,
+    again: fetched,
+    heard,
+    add,
+    part,
+    note,
+    drop,
+  };
 });

@@ -1,10 +1,14 @@
-import { useLocalStorage } from '@vueuse/core';
+import { useLocalStorage, useMediaQuery } from '@vueuse/core';
 import { defineStore } from 'pinia';
+import { computed } from 'vue';
 
 /** What this person likes, kept in the browser. */
 export const usePreferences = defineStore('preferences', () => {
   const units = useLocalStorage<'metric' | 'us'>('utsuwa.units', 'metric');
-  const theme = useLocalStorage<'paper' | 'dim'>('utsuwa.theme', 'paper');
+  const theme = useLocalStorage<'system' | 'paper' | 'dim'>('utsuwa.theme', 'paper');
+  const dark = useMediaQuery('(prefers-color-scheme: dark)');
+  /** The light in which it is read: what was chosen, or what the system has. */
+  const light = computed(() => (theme.value === 'system' ? (dark.value ? 'dim' : 'paper') : theme.value));
   /** Gallons are two: what is meant is said. Litres, or the gallons of the US units, unless chosen. */
   const gallons = useLocalStorage<'as-units' | 'imperial'>('utsuwa.gallons', 'as-units');
   const hardness = useLocalStorage<'degree' | 'ppm' | 'mmol'>('utsuwa.hardness', 'degree');
@@ -13,7 +17,8 @@ export const usePreferences = defineStore('preferences', () => {
     hardness,
     units,
     theme,
+    light,
     toggleUnits: () => (units.value = units.value === 'metric' ? 'us' : 'metric'),
-    toggleTheme: () => (theme.value = theme.value === 'paper' ? 'dim' : 'paper'),
+    toggleTheme: () => (theme.value = light.value === 'paper' ? 'dim' : 'paper'),
   };
 });

@@ -142,9 +142,9 @@ describe('what the interface says', () => {
   });
 
   it('follows a count', () => {
-    expect(wording('studioPlants.taken', { taken: 1, fresh: 1 })).toBe(
+    expect(wording('plantEntries.taken', { taken: 1, fresh: 1 })).toBe(
       '1 plant was taken in, 1 of them new.',
     );
-    expect(wording('studioPlants.taken', { taken: 12, fresh: 3 })).toMatch(/^12 plants were/);
+    expect(wording('plantEntries.taken', { taken: 12, fresh: 3 })).toMatch(/^12 plants were/);
   });
 });

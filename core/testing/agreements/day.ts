@@ -54,7 +54,7 @@ export const DAY: Agreements = {
   },
   'every task starts when what it needs is done and has cured': (c) =>
     c.p.build.tasks.flatMap((t) =>
-      t.needs.filter((id) => {
+      Object.keys(t.needs).filter((id) => {
         const need = task(c, id);
         return need && need.endMin + (need.cure?.minutes ?? 0) > t.startMin + 1e-9;
       }),
@@ -70,6 +70,19 @@ export const DAY: Agreements = {
       [waterInMin, task(c, 'fill')?.endMin],
     ].filter(([a, b]) => a !== b);
   },
+  'a visit lets the water out first, fills it after what is rooted and laid, and has what floats last': (c) =>
+    c.p.build.visits.flatMap(({ tasks, drainL }) => {
+      const at = (is: (id: string) => boolean) => tasks.flatMap((t, i) => (is(t.id) ? [i] : []));
+      const [out, fill] = [at((id) => id === 'drain'), at((id) => id === 'fill')];
+      const wet = at((id) => /^(?:plant-|later-|epiphytes$)/.test(id));
+      const floating = at((id) => id === 'floaters');
+      if (wet.length === 0) return [...out, ...fill, ...(drainL > 0 ? ['drained for nothing'] : [])];
+      return [
+        ...(out[0] === 0 && out.length === 1 && fill.length === 1 ? [] : tasks.map((t) => t.id)),
+        ...wet.filter((i) => i > fill[0]),
+        ...floating.filter((i) => i < fill[0]),
+      ];
+    }),
   'a visit and a week of the guide last as long as their parts': (c) => [
     ...c.p.build.visits.filter((v) => v.minutes !== Math.round(v.tasks.reduce((n, t) => n + t.minutes, 0))),
     ...c.p.care.weeks.filter((w) => w.minutes !== Math.round(w.upkeep.reduce((n, u) => n + u.minutes, 0))),

@@ -18,6 +18,7 @@ export const FAULTS = {
   'type.object': 'an object',
   'must.be.one': 'must be {values}',
   'must.be.atLeast': 'must be at least {limit}',
+  'must.be.language': 'must be a language tag, e.g. en-GB',
   'must.be.fine': 'must be 0 or at least 0.0001',
   'must.be.more': 'must be more than {limit}',
   'must.be.atMost': 'must be at most {limit}',

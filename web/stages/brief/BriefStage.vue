@@ -22,6 +22,8 @@ import SchoolsAnswer from './SchoolsAnswer.vue';
 import TickButtons from './TickButtons.vue';
 import UpkeepBar from './UpkeepBar.vue';
 import { wording } from '../../words/wording';
+import { inCurrency } from '../../../core/edits/currency';
+import CurrencyField from '../../document/CurrencyField.vue';
 
 /** The first visit, in the order in which one talks; what follows stands beside it. */
 const commission = useCommission();
@@ -249,6 +251,12 @@ const DAYLIGHT = [
               optional
               :value="brief.budgetMinor"
               :apply="(v) => edit.brief('budgetMinor', v)"
+            />
+            <CurrencyField
+              label="in"
+              :value="doc.currency"
+              data-test="currency"
+              @change="(code) => commission.edit('currency', (d) => inCurrency(d, code))"
             />
           </AskedRow>
           <AskedRow id="owned"><OwnedList /></AskedRow>

@@ -11,6 +11,7 @@ import { lastErasure, onErased } from '../../document/erased';
 import ClockQuestion from './ClockQuestion.vue';
 import CommissionRow from './CommissionRow.vue';
 import { newCommission } from './newCommission';
+import { sampleCommission } from './sample';
 import { wording } from '../../words/wording';
 
 const router = useRouter();
@@ -101,6 +102,13 @@ const create = () =>
     await router.push(`/c/${id}/brief`);
   });
 
+/** The sample is a commission like any other: it is changed, duplicated, removed. */
+const lookAround = () =>
+  attempt(async () => {
+    const { id } = await api.create(await sampleCommission(today()));
+    await router.push(`/c/${id}/bench`);
+  });
+
 /** A file that was taken, with what is not known of it: said before it is opened. */
 const imported = ref<{ id: string; notes: string[] }>();
 const MAX_MB = MAX_FILE_BYTES / 1024 / 1024;
@@ -172,6 +180,7 @@ useCommands([
           />
         </label>
         <button class="solid" data-test="new" @click="create">New commission</button>
+        <router-link class="act" to="/studio" data-test="studio">Studio</router-link>
         <button class="act" @click="file?.click()">Import</button>
         <input
           ref="file"
@@ -251,8 +260,21 @@ useCommands([
             ? wording('commissionList.binEmpty')
             : wording('commissionList.empty')
       }}
-      <button v-if="!search && !removedToo" class="act" @click="create">Begin one with the brief</button>
     </p>
+    <ol v-if="list?.length === 0 && !search && !removedToo" class="ways" data-test="ways">
+      <li>
+        <router-link class="act" to="/studio/house">Enter your studio</router-link>
+        {{ wording('commissionList.wayStudio') }}
+      </li>
+      <li>
+        <button class="act" @click="create">Begin a commission</button>
+        {{ wording('commissionList.wayBegin') }}
+      </li>
+      <li>
+        <button class="act" data-test="sample" @click="lookAround">Look around in a sample</button>
+        {{ wording('commissionList.waySample') }}
+      </li>
+    </ol>
   </div>
 </template>
 
@@ -318,6 +340,16 @@ ul {
   padding: 10px 14px;
   background: var(--warn-wash);
   border-left: 3px solid var(--warn);
+}
+/* A way in, line by line. */
+.ways {
+  display: grid;
+  gap: 10px;
+  max-width: 620px;
+  padding: 0 0 0 22px;
+}
+.ways .act {
+  margin-right: 8px;
 }
 .removed,
 .empty {

@@ -15,9 +15,15 @@ export function newCommission(studio: Studio): Commission {
     title: 'New commission',
     currency: studio.currency,
     ...(studio.name
-      ? { studio: { name: studio.name, ...(studio.phone ? { phone: studio.phone } : {}) } }
+      ? {
+          studio: {
+            name: studio.name,
+            ...(studio.phone ? { phone: studio.phone } : {}),
+            ...(studio.address ? { address: studio.address } : {}),
+          },
+        }
       : {}),
-    brief: { buildDay: dayPlus(today(), USUAL_NOTICE), co2: false, crew: 1 },
+    brief: { buildDay: dayPlus(today(), USUAL_NOTICE), co2: false, crew: studio.crew ?? 1 },
     vessel: { kind: 'box', innerMm: { length: 600, width: 360, height: 360 }, glassMm: 8, waterLineMm: 330 },
     chosen: 'a',
     options: [

@@ -13,7 +13,8 @@ import OriginField from '../../document/OriginField.vue';
 import { useFigures } from '../../units/figures';
 import HideJoints from './HideJoints.vue';
 import { livesWords } from './livesWords';
-import PackFields from './PackFields.vue';
+import KeepForStudio from './KeepForStudio.vue';
+import PackFields from '../../document/catalogue/PackFields.vue';
 import type { SettleGround } from './usePlantings';
 import WaysOut from './WaysOut.vue';
 import { wording } from '../../words/wording';
@@ -177,6 +178,7 @@ const lives = computed(() => (part.value ? livesWords(part.value, props.lit, flo
         @change="(packs) => $emit('packed', packs)"
       />
     </div>
+    <KeepForStudio v-if="part" :plant="part.plant" />
     <div class="fields">
       <v-autocomplete
         label="plant"

@@ -5,7 +5,6 @@ import { newOrigin, plantingOrigin } from '../../../core/commission/origin';
 import { lyingOn, regionWithout } from '../../../core/planting/apart';
 import { joinedRegion, splitAcross, splitRegion } from '../../../core/planting/cutRegion';
 import { usualSpacingMm } from '../../../core/planting/spacing';
-import { api } from '../../document/api';
 import { useCommission } from '../../document/commissionStore';
 import { useStudio } from '../../document/studioStore';
 import { wording } from '../../words/wording';
@@ -161,7 +160,7 @@ export function usePlantings() {
     }));
   }
 
-  /** What a plant is bought in: in this document, and for the studio’s next one. */
+  /** What a plant is bought in, in this document. */
   function packed(plantId: string, packs: Pack[]): void {
     commission.endStep();
     commission.edit(`packs ${plantId}`, (d) => ({
@@ -171,9 +170,6 @@ export function usePlantings() {
         plants: d.catalogue.plants.map((p) => (p.id === plantId ? { ...p, packs } : p)),
       },
     }));
-    const plant = plants.value.find((p) => p.id === plantId);
-    if (plant && !studio.studio?.catalogue.plants.some((p) => p.id === plantId && p.packs?.length))
-      void api.keepPlant({ ...plant, packs }).then(() => studio.again(), () => undefined); // prettier-ignore
   }
 
   function remove(id: string): void {

@@ -7,6 +7,7 @@ import type { TakeOffLine } from '../../../core/takeoff/line';
 import { colourOf } from '../../drawing/colour';
 import { shortDay } from '../../units/days';
 import { money, useFigures } from '../../units/figures';
+import LinePrice from './LinePrice.vue';
 
 const props = defineProps<{
   line: TakeOffLine;
@@ -43,10 +44,11 @@ const from = computed(() => {
     [names.join(', '), own].filter(Boolean).join('; ') || (props.line.priced ? '' : 'not in the catalogue')
   );
 });
+const isUnpriced = computed(() => !props.line.priced && props.line.needed.value > 0);
 /** Money where packs are bought; what nobody has priced costs something, too. */
 const price = computed(() => {
   if (props.line.packs.length > 0) return money(props.line.priceMinor, props.commission.currency);
-  return !props.line.priced && props.line.needed.value > 0 ? 'no price' : '–';
+  return isUnpriced.value ? 'no price' : '–';
 });
 const figure = (value: number, unit: string) => f.shown(value, unit, unit === 'm²' ? 3 : undefined);
 const measured = computed(() => figure(props.line.measured.value, props.line.measured.unit));
@@ -96,6 +98,7 @@ const signed = (value: number, unit: string) => {
           ><small v-if="w.note" class="quiet">{{ f.words(w.note) }}</small>
         </li>
       </ol>
+      <LinePrice v-if="material && isUnpriced" :material="material" />
     </td>
   </tr>
 </template>

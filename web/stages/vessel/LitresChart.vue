@@ -18,7 +18,7 @@ const HEIGHT = 300;
 const vessel = computed(() => commission.document!.vessel);
 /** Read anew when the theme changes: the chart takes colours, not names of colours. */
 const colours = computed(() => {
-  void preferences.theme;
+  void preferences.light;
   const style = getComputedStyle(document.documentElement);
   const of = (name: string) => style.getPropertyValue(name).trim();
   return { ink: of('--ink'), ink2: of('--ink-2'), rule: of('--rule'), paper: of('--paper'), water: of('--water-line'), clay: of('--clay') }; // prettier-ignore

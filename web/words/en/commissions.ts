@@ -16,4 +16,7 @@ export const COMMISSIONS = {
   'commissionList.noneFound': 'No commission has all of these words.',
   'commissionList.binEmpty': 'Nothing was removed in the last 30 days.',
   'commissionList.empty': 'No commission yet.',
+  'commissionList.wayStudio': 'Name, currency, suppliers, materials: what you buy and what it costs.',
+  'commissionList.wayBegin': 'With the brief, in the order of a first visit.',
+  'commissionList.waySample': 'A finished cube with its order, build day and care guide.',
 } as const;

@@ -12,4 +12,19 @@ export const DOCUMENT = {
   'upload.noPicture': '{name} is no picture ({type}), must be a JPEG, PNG or the like.',
   'upload.refused': 'The picture was refused.',
   'upload.away': 'The server does not answer. The picture was not kept.',
+  'packFields.noSupplier': 'needs a supplier in the catalogue first',
+  'plantEntries.kept': '{name} is kept.',
+  'plantEntries.notKept': 'It could not be kept.',
+  'plantEntries.taken':
+    '{taken, plural, one {# plant was} other {# plants were}} taken in, {fresh} of them new.',
+  'plantEntries.refused': 'Nothing was taken in. {why}',
+  'plantEntries.unreadable': 'The file could not be read.',
+  'plantEntries.what':
+    'Figures are common practice until your own records say otherwise; what is changed here holds for new plantings.',
+  'plantEntries.counted':
+    'Counted on your own build days: {least} to {most} plugs a pack, {usual} as a rule, over {packs, plural, one {# pack} other {# packs}}. New plantings are worked out with that.',
+  'entries.kept': '{name} is kept.',
+  'entries.dropped': '{name} is taken away. Commissions that have it keep it.',
+  'entries.notKept': 'It could not be kept.',
+  'packRows.noSize': 'needs the size of the pack beside it first',
 } as const;

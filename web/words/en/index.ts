@@ -10,6 +10,7 @@ import { LOG } from './log';
 import { OPTIONS } from './options';
 import { ORDER } from './order';
 import { PLANTING } from './planting';
+import { STUDIO } from './studio';
 import { TAKEOFF } from './takeoff';
 import { VESSEL } from './vessel';
 
@@ -27,6 +28,7 @@ export const WORDING = {
   ...OPTIONS,
   ...ORDER,
   ...PLANTING,
+  ...STUDIO,
   ...TAKEOFF,
   ...VESSEL,
 } as const;

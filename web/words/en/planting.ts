@@ -16,7 +16,6 @@ export const PLANTING = {
   'overlayWords.portsGuessed': '; outflow and intake taken at the two ends of the back',
   'overlayWords.noFilter': 'No filter with its litres an hour is listed under Vessel and site.',
   'overlayWords.section': 'From front to back through the spot last touched on the plan.',
-  'packFields.noSupplier': 'needs a supplier in the catalogue first',
   'plantCard.tooFar': 'is farther than the region is long, {most}',
   'plantCard.outOfRange': 'must be from 1 to 100',
   'plantCard.noPacks': 'has no packs that could give any',
@@ -26,16 +25,6 @@ export const PLANTING = {
   'plantList.livesHere': 'only what lives here, {dli} mol/m²/d',
   'plantingPlan.working': 'Setting out the plugs…',
   'plantingPlan.tools': 'Tools: {tools}. About {minutes} minutes to prepare.',
-  'studioPlants.kept': '{name} is kept.',
-  'studioPlants.notKept': 'It could not be kept.',
-  'studioPlants.taken':
-    '{taken, plural, one {# plant was} other {# plants were}} taken in, {fresh} of them new.',
-  'studioPlants.refused': 'Nothing was taken in. {why}',
-  'studioPlants.unreadable': 'The file could not be read.',
-  'studioPlants.what':
-    'Figures are common practice until your own records say otherwise; what is changed here holds for new plantings.',
-  'studioPlants.counted':
-    'Counted on your own build days: {least} to {most} plugs a pack, {usual} as a rule, over {packs, plural, one {# pack} other {# packs}}. New plantings are worked out with that.',
   'livesWords.onTheMean': '{dli} on the mean of the bed',
   'livesWords.light': 'Light {here} mol/m²/d; lives from {least}, well with {good}',
   'livesWords.wants':

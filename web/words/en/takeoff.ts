@@ -4,4 +4,5 @@ export const TAKEOFF = {
   'takeOffStage.supplies': 'what follows from joints, filler and litres, and eight weeks of care',
   'takeOffStage.head': '{lines, plural, one {# line} other {# lines}}, measured from the Bench as it is now',
   'takeOffStage.working': 'Measuring what is drawn…',
+  'linePrice.what': 'Nobody has said yet what it is bought in.',
 } as const;

@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue';
 import { packOfPlant, SOLD_AS, type SoldAs } from '../../../core/planting/plantPack';
 import type { Pack, Plant, Supplier } from '../../../core/commission/schema';
-import FigureField from '../../document/FigureField.vue';
+import FigureField from '../FigureField.vue';
 import { wording } from '../../words/wording';
 
 /** What a plant is bought as, what that costs and who has it. */

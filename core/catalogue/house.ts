@@ -1,0 +1,20 @@
+import { z } from 'zod';
+import { MUST } from '../commission/must';
+import { crew, currency, words } from '../commission/primitives';
+
+/** What a studio is called, where it works and how: what new commissions begin with. */
+export const houseSchema = z.object({
+  name: words,
+  address: z.string().max(500).optional(),
+  phone: words.optional(),
+  /** How days are written where it works, a language tag (BCP 47): British when nobody said. */
+  locale: z
+    .string()
+    .regex(/^[a-z]{2,3}(?:-[A-Z]{2})?$/, MUST['must.be.language'])
+    .optional(),
+  /** ISO 4217 code for new commissions. */
+  currency,
+  /** Hands that usually come on a build day. */
+  crew: crew.optional(),
+});
+export type House = z.infer<typeof houseSchema>;

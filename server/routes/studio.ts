@@ -1,0 +1,56 @@
+import { Router, type Request } from 'express';
+import { z, type ZodType } from 'zod';
+import { houseSchema } from '../../core/catalogue/house';
+import { START_SET } from '../../core/catalogue/startSet';
+import { materialSchema, plantSchema, supplierSchema } from '../../core/commission/catalogueSchema';
+import { smallJson } from '../body';
+import { notFound } from '../problem';
+import { addMissing, dropEntry, keepEntry, keepHouse, listed, LISTS, type ListName } from '../store/studio';
+import type { Store } from '../store/store';
+import { read } from './read';
+
+const ENTRY: Record<ListName, ZodType<{ id: string }>> = {
+  materials: materialSchema,
+  plants: plantSchema,
+  suppliers: supplierSchema,
+};
+const THING: Record<ListName, string> = { materials: 'material', plants: 'plant', suppliers: 'supplier' };
+
+/** Rows of a list at most in one answer. */
+const MOST_ROWS = 200;
+const listAsk = z.object({
+  q: z.string().max(200).default(''),
+  from: z.coerce.number().int().min(0).max(1_000_000).default(0),
+  limit: z.coerce.number().int().min(1).max(MOST_ROWS).default(60),
+});
+
+/** The studio itself: what it is called and how it works, and its catalogue row by row. */
+export function studioRoutes(store: Store): Router {
+  const routes = Router();
+
+  routes.put('/house', smallJson(), async (req, res) => {
+    await keepHouse(store, read(houseSchema, req.body));
+    res.status(204).end();
+  });
+
+  routes.post('/start-set', async (_req, res) => {
+    res.status(201).json({ added: await addMissing(store, 'materials', START_SET) });
+  });
+
+  for (const list of Object.keys(LISTS) as ListName[]) {
+    routes.get(`/${list}`, async (req, res) => {
+      res.json(await listed(store, list, read(listAsk, req.query)));
+    });
+
+    routes.put(`/${list}/:id`, smallJson(), async (req: Request<{ id: string }>, res) => {
+      await keepEntry(store, list, read(ENTRY[list], { ...(req.body as object), id: req.params.id }));
+      res.status(204).end();
+    });
+
+    routes.delete(`/${list}/:id`, async (req: Request<{ id: string }>, res) => {
+      if (!(await dropEntry(store, list, req.params.id))) throw notFound(THING[list]);
+      res.status(204).end();
+    });
+  }
+  return routes;
+}

@@ -1,0 +1,60 @@
+import { useDebounceFn } from '@vueuse/core';
+import { ref, shallowRef, watch } from 'vue';
+import { wording } from '../../words/wording';
+import { api, ApiProblem, type EntryOf, type ListName } from '../api';
+import { useStudio } from '../studioStore';
+
+/** Long enough that a word is not asked for letter by letter, ms. */
+const TYPED_MS = 120;
+
+/** A list of the studio, searched by name on the server, of which one entry at a time is changed. */
+export function useEntries<L extends ListName>(list: L) {
+  const studio = useStudio();
+  const q = ref('');
+  const rows = shallowRef<EntryOf[L][]>();
+  const total = ref(0);
+  /** What was kept or refused last, in words. */
+  const said = ref('');
+  let turn = 0;
+
+  async function load(): Promise<void> {
+    const own = ++turn;
+    await attempt(async () => {
+      const page = await api.entries(list, { q: q.value });
+      if (own === turn) [rows.value, total.value] = [page.entries, page.total];
+    });
+  }
+  async function more(): Promise<void> {
+    const have = rows.value ?? [];
+    await attempt(async () => {
+      const page = await api.entries(list, { q: q.value, from: have.length });
+      if (rows.value === have) rows.value = [...have, ...page.entries];
+    });
+  }
+  /** What the server does not take is said; true where it was taken. */
+  async function attempt(work: () => Promise<unknown>): Promise<boolean> {
+    try {
+      await work();
+      return true;
+    } catch (error) {
+      said.value = error instanceof ApiProblem ? error.message : wording('entries.notKept');
+      return false;
+    }
+  }
+  async function keep(entry: EntryOf[L]): Promise<boolean> {
+    const kept = await attempt(() => api.keepEntry(list, entry));
+    if (!kept) return false;
+    said.value = wording('entries.kept', { name: entry.name });
+    await Promise.all([load(), studio.again()]);
+    return true;
+  }
+  async function drop(entry: EntryOf[L]): Promise<void> {
+    if (!(await attempt(() => api.dropEntry(list, entry.id)))) return;
+    said.value = wording('entries.dropped', { name: entry.name });
+    await Promise.all([load(), studio.again()]);
+  }
+
+  watch(q, useDebounceFn(load, TYPED_MS));
+  void load();
+  return { q, rows, total, said, load, more, attempt, keep, drop };
+}

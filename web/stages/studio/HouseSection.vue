@@ -1,0 +1,99 @@
+<script setup lang="ts">
+import { ref } from 'vue';
+import type { House } from '../../../core/catalogue/house';
+import type { Studio } from '../../../core/catalogue/studio';
+import { api, ApiProblem } from '../../document/api';
+import CurrencyField from '../../document/CurrencyField.vue';
+import FigureField from '../../document/FigureField.vue';
+import { useLocalForm } from '../../document/localForm';
+import { useStudio } from '../../document/studioStore';
+import WordsField from '../../document/WordsField.vue';
+import { dayExample } from '../../units/dayInput';
+import { wording } from '../../words/wording';
+
+/** What the studio is called, where it is reached, and what new commissions begin with. */
+const props = defineProps<{ house: Studio }>();
+const studio = useStudio();
+useLocalForm();
+const said = ref('');
+
+/** Places whose way of writing days is offered; the day itself shows which is which. */
+const LOCALES = ['en-GB', 'en-US', 'en-CA', 'de-DE', 'fr-FR', 'nl-NL', 'sv-SE', 'ja-JP'];
+const days = LOCALES.map((value) => ({ value, title: `${dayExample(value)} (${value})` }));
+
+/** Kept with every field that is left. */
+async function change(part: Partial<House>): Promise<void> {
+  const { name, address, phone, locale, currency, crew } = { ...props.house, ...part };
+  try {
+    await api.keepHouse({ name, address, phone, locale, currency, crew });
+    await studio.again();
+    said.value = wording('houseSection.kept');
+  } catch (error) {
+    said.value = error instanceof ApiProblem ? error.message : wording('entries.notKept');
+  }
+}
+</script>
+
+<template>
+  <section class="house">
+    <h2>House</h2>
+    <p class="quiet">{{ wording('houseSection.what') }}</p>
+    <div class="figures">
+      <WordsField
+        label="name of the studio"
+        :value="house.name"
+        :apply="(name) => void change({ name })"
+        data-test="house-name"
+      />
+      <WordsField
+        label="telephone"
+        :value="house.phone"
+        :apply="(phone) => void change({ phone: phone || undefined })"
+      />
+      <FigureField
+        label="hands on a build day"
+        kind="plain"
+        unit="people"
+        optional
+        :value="house.crew"
+        :apply="(crew) => void change({ crew })"
+        data-test="house-crew"
+      />
+      <CurrencyField
+        label="currency"
+        :value="house.currency"
+        data-test="house-currency"
+        @change="(currency) => change({ currency })"
+      />
+      <v-select
+        label="days are written"
+        :items="days"
+        :model-value="house.locale ?? 'en-GB'"
+        data-test="house-days"
+        @update:model-value="(locale: string) => change({ locale })"
+      />
+      <WordsField
+        class="address"
+        label="address"
+        :lines="2"
+        :value="house.address"
+        :apply="(address) => void change({ address: address || undefined })"
+      />
+    </div>
+    <p v-if="said" class="says" role="status" data-test="house-said">{{ said }}</p>
+  </section>
+</template>
+
+<style scoped>
+.house {
+  max-width: 900px;
+}
+.address {
+  grid-column: 1 / -1;
+}
+@media (max-width: 700px) {
+  .figures {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

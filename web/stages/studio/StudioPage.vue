@@ -1,0 +1,123 @@
+<script setup lang="ts">
+import { useTitle } from '@vueuse/core';
+import { computed } from 'vue';
+import { useRoute } from 'vue-router';
+import PlantEntries from '../../document/catalogue/PlantEntries.vue';
+import { useStudio } from '../../document/studioStore';
+import { useLibrary } from '../../design/library';
+import { KNOWN_PLANTS } from '../../../core/catalogue/knownPlants';
+import HouseSection from './HouseSection.vue';
+import LooksSection from './LooksSection.vue';
+import MaterialsSection from './MaterialsSection.vue';
+import SuppliersSection from './SuppliersSection.vue';
+
+/** The studio itself: what it is called and works with, what it buys and grows. What is entered here is known everywhere. */
+useLibrary();
+useTitle('Studio · Utsuwa');
+const studio = useStudio();
+void studio.load();
+
+const PARTS = [
+  { id: 'house', title: 'House' },
+  { id: 'suppliers', title: 'Suppliers' },
+  { id: 'materials', title: 'Materials' },
+  { id: 'plants', title: 'Plants' },
+  { id: 'looks', title: 'Units and looks' },
+] as const;
+const route = useRoute();
+const part = computed(() => PARTS.find((p) => p.id === route.params.part)?.id ?? 'house');
+const counts = computed<Partial<Record<string, number>>>(() => studio.counts);
+/** The studio's own plants first, then those that everybody has. */
+const plants = computed(() => {
+  const own = studio.studio?.catalogue.plants ?? [];
+  return [...own, ...KNOWN_PLANTS.filter((p) => !own.some((o) => o.id === p.id))];
+});
+</script>
+
+<template>
+  <v-app class="app">
+    <div class="page">
+      <header>
+        <router-link to="/" class="mark">Utsuwa</router-link>
+        <h1>{{ studio.studio?.name || 'Studio' }}</h1>
+        <nav aria-label="The studio">
+          <router-link
+            v-for="p in PARTS"
+            :key="p.id"
+            :to="`/studio/${p.id}`"
+            :class="{ on: part === p.id }"
+            :aria-current="part === p.id ? 'page' : undefined"
+            :data-part="p.id"
+            >{{ p.title }} <span v-if="counts[p.id]" class="quiet">{{ counts[p.id] }}</span></router-link
+          >
+        </nav>
+      </header>
+      <main v-if="studio.studio">
+        <HouseSection v-if="part === 'house'" :house="studio.studio" />
+        <SuppliersSection v-else-if="part === 'suppliers'" />
+        <MaterialsSection v-else-if="part === 'materials'" />
+        <section v-else-if="part === 'plants'" class="card">
+          <h2>Plants</h2>
+          <PlantEntries :plants="plants" />
+        </section>
+        <LooksSection v-else />
+      </main>
+    </div>
+  </v-app>
+</template>
+
+<style scoped>
+.page {
+  min-height: 100vh;
+  padding: 26px clamp(20px, 7vw, 110px) 60px;
+  background: var(--ash);
+}
+header {
+  display: flex;
+  align-items: baseline;
+  gap: 6px 22px;
+  flex-wrap: wrap;
+  padding-bottom: 10px;
+  border-bottom: 1px solid var(--ink);
+}
+.mark {
+  font-family: var(--display, inherit);
+  font-size: 20px;
+  color: var(--ink);
+  text-decoration: none;
+}
+h1 {
+  font-size: 30px;
+}
+nav {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 20px;
+  margin-left: auto;
+}
+nav a {
+  min-height: 36px;
+  padding: 8px 0;
+  color: var(--ink);
+  text-decoration: none;
+  border-bottom: 3px solid transparent;
+}
+nav a.on {
+  border-color: var(--clay);
+  font-weight: 600;
+}
+main {
+  padding-top: 18px;
+}
+.card {
+  max-width: 900px;
+}
+@media (max-width: 700px) {
+  .page {
+    padding: 14px 16px 40px;
+  }
+  nav {
+    margin-left: 0;
+  }
+}
+</style>

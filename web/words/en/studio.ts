@@ -1,0 +1,15 @@
+/** What the studio's own place says. */
+export const STUDIO = {
+  'houseSection.what': 'Orders, run sheets and care guides are headed by it; new commissions begin with it.',
+  'houseSection.kept': 'Kept. Commissions that are there already stay as they are.',
+  'looksSection.what': 'For whoever sits at this browser. Documents keep millimetres, litres and kilograms.',
+  'suppliersSection.what': 'Order-by days count back over the days on which they deliver.',
+  'suppliersSection.empty': 'No supplier yet: nothing can be priced or ordered without one.',
+  'materialsSection.what':
+    'Densities, slopes and packs from here are in every new commission; one that is there already keeps what it has.',
+  'materialsSection.empty':
+    'Nothing is here yet. The start set has soils, sands, stone, wood and what holds them, by their kind: densities, slopes, how far they settle. Prices are yours to enter.',
+  'materialsSection.started': '{added, plural, one {# material was} other {# materials were}} added.',
+  'materialsSection.more': 'Show more: {shown} of {total}',
+  'materialsSection.choose': 'Choose one to see what is known of it.',
+} as const;
