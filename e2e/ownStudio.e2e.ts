@@ -86,6 +86,18 @@ describe('a studio of one’s own', () => {
     await at.open('/');
     await at.press(test('new'));
     await page.waitForSelector(test('title'));
+    // A figure takes its unit, whatever the page reads in: 91.44 cm are 36 in.
+    await page.click('a[href$="/vessel"]');
+    const length = '::-p-aria([name="length, left to right"])';
+    const typed = async (text: string) => {
+      await (await page.waitForSelector(length))!.click({ count: 3 });
+      await page.keyboard.type(text);
+      await page.keyboard.press('Tab');
+      return page.$eval(length, (el) => (el as HTMLInputElement).value);
+    };
+    expect([await typed('91.44 cm'), await typed('2 ft'), await typed('47 1/2'), await typed('3 kg')]).toEqual(['36', '24', '47.5', '3 kg']); // prettier-ignore
+    await at.until('.v-input:has(.v-messages__message)', (w) => w.includes('kg is no unit of this field'));
+    expect(await typed('600 mm')).toBe('23.62');
     await page.click('a[href$="/take-off"]');
     const soil = '[data-line="soil-granules"]';
     // 60 × 36 cm under 50 to 90 mm of soil are 15.1 L, 4.0 US gal: two bags of 9 L.

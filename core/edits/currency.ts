@@ -7,7 +7,6 @@ const isAmount = (key: string) => key.endsWith('Minor');
 /**
  * The same commission in another currency: every amount keeps its figure, 12.50 stays 12.50, since nobody here knows what
  * one is worth in the other. In a currency without a minor unit it is the whole figure next to it.
- * Test: currency.test.ts, "keeps every figure in another currency".
  */
 export function inCurrency(commission: Commission, currency: string): Commission {
   if (currency === commission.currency) return commission;

@@ -2,7 +2,6 @@ import type { Commission, Pack, Supplier } from '../commission/schema';
 
 /**
  * A commission in which a material is bought in these packs; who sells them comes into its list where it is not there.
- * Test: packs.test.ts, "brings who sells it".
  *
  * @param sellers everybody who is known to sell something
  */

@@ -3,6 +3,7 @@ import { mdiChevronLeft, mdiChevronRight, mdiMenuDown } from '@mdi/js';
 import { computed, ref } from 'vue';
 import type { Day } from '../../core/calendar/day';
 import { dayExample, dayShown, dayTyped, firstWeekday } from '../units/dayInput';
+import { today } from '../units/days';
 import { useStudio } from './studioStore';
 import WordsField from './WordsField.vue';
 import { wording } from '../words/wording';
@@ -11,6 +12,8 @@ import { wording } from '../words/wording';
 const props = defineProps<{
   label: string;
   value: Day | undefined;
+  /** Without a year it is the last such day, not the next. */
+  past?: boolean;
   /** Takes a day, or '' for none; answers with what is wrong, if anything. */
   apply: (day: Day | '') => string | undefined;
 }>();
@@ -21,7 +24,7 @@ const open = ref(false);
 
 function typed(text: string): string | undefined {
   if (text.trim() === '') return props.apply('');
-  const day = dayTyped(text, locale.value);
+  const day = dayTyped(text, locale.value, { day: today(), past: props.past });
   return day ? props.apply(day) : wording('dayField.noDay', { example: dayExample(locale.value) });
 }
 /** The picker gives a date of this place at midnight. */

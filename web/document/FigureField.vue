@@ -5,6 +5,8 @@ import { useCommission } from './commissionStore';
 import { useFormField } from './localForm';
 import { useFigures } from '../units/figures';
 import { otherScale, type FigureKind } from '../../core/words/scales';
+import { typedFigure } from '../../core/words/typed';
+import { useStudio } from './studioStore';
 import { wording } from '../words/wording';
 
 /**
@@ -27,6 +29,8 @@ const props = defineProps<{
 
 const f = useFigures();
 const commission = useCommission();
+const studio = useStudio();
+const locale = computed(() => studio.studio?.locale ?? 'en-GB');
 const typed = ref('');
 const fault = ref('');
 
@@ -52,13 +56,15 @@ function commit(): void {
 
 /** Hands on what was typed; answers with what is wrong with it, if anything. */
 function taken(): string | undefined {
-  const text = typed.value.trim().replace(',', '.');
+  const text = typed.value.trim();
   if (text === '') return emptied();
-  const number = Number(text);
-  if (!Number.isFinite(number)) return wording('figureField.text', { text });
-  if (props.value !== undefined && number === scale.value.out(props.value)) return undefined;
-  const asked = props.kind === 'temperature' && !props.hot && otherScale(number, f.us.value);
-  return asked ? f.words(asked) : props.apply(scale.value.in(number));
+  // What stands there as it was shown is no answer: digits that were not shown are not lost.
+  if (props.value !== undefined && text === String(scale.value.out(props.value))) return undefined;
+  const read = typedFigure(text, props.kind, { ...f.habits.value, locale: locale.value, unit: props.unit });
+  if (!read.ok) return f.words(read.says);
+  const isBare = Number.isFinite(Number(text.replace(',', '.')));
+  const asked = props.kind === 'temperature' && isBare && !props.hot && otherScale(scale.value.out(read.value), f.us.value); // prettier-ignore
+  return asked ? f.words(asked) : props.apply(read.value);
 }
 
 const inForm = useFormField({ commit, fault: () => fault.value });
@@ -111,7 +117,7 @@ function keyed(event: KeyboardEvent): void {
     :persistent-placeholder="usual !== undefined"
     :error-messages="fault"
     :class="{ narrow }"
-    inputmode="decimal"
+    :inputmode="f.us.value && kind === 'length' ? 'text' : 'decimal'"
     @update:model-value="typing"
     @focus="arrived = true"
     @click="mark"

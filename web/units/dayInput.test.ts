@@ -5,7 +5,14 @@ import { clockTyped, dayShown, dayTyped, firstWeekday } from './dayInput';
 
 it('reads a clock time as it is typed, and leaves what is none', () => {
   expect(['9:30', '930', '9.30', ' 09:30 ', '0930'].map(clockTyped)).toEqual(Array(5).fill('09:30'));
-  expect(['nine', '9', '12:3'].map(clockTyped)).toEqual(['nine', '9', '12:3']);
+  expect(['8', '8.30', '8 am', '8:30 pm', '12 am', '12pm', '20h15'].map(clockTyped)).toEqual(['08:00', '08:30', '08:00', '20:30', '00:00', '12:00', '20:15']); // prettier-ignore
+  expect(['nine', '24', '12:3', '13 pm', '9:60'].map(clockTyped)).toEqual([
+    'nine',
+    '24',
+    '12:3',
+    '13 pm',
+    '9:60',
+  ]);
 });
 
 it('begins the week with Monday in Britain and with Sunday in the United States', () => {
@@ -32,6 +39,16 @@ describe('a day that is typed', () => {
       ])
         // prettier-ignore
         expect(dayTyped(text, locale), `${text} in ${locale}`).toBe('2027-01-14');
+  });
+
+  it('is the next such day without a year, and so far ahead as is said; the last in a log', () => {
+    const from = { day: '2026-11-30' };
+    const read = (text: string) => dayTyped(text, 'en-GB', from);
+    expect([read('15 Jan'), read('Jan 15'), read('30 November'), read('29 Feb')]).toEqual(['2027-01-15', '2027-01-15', '2026-11-30', '2028-02-29']); // prettier-ignore
+    expect([read('in 7 weeks'), read('10 days'), read('tomorrow'), read('today')]).toEqual(['2027-01-18', '2026-12-10', '2026-12-01', '2026-11-30']); // prettier-ignore
+    expect(dayTyped('15 Jan', 'en-GB', { ...from, past: true })).toBe('2026-01-15');
+    expect(dayTyped('1/15/2027', 'en-US', from)).toBe('2027-01-15');
+    expect([read('32 Jan'), read('in weeks'), read('Jan')]).toEqual([undefined, undefined, undefined]);
   });
 
   it('is none when it does not exist or is no day', () => {

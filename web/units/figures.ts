@@ -4,7 +4,7 @@ import { isCounted, rounded, unitFor } from '../../core/units/quantity';
 import { dayWords } from '../../core/calendar/day';
 import { EN } from '../../core/words/en';
 import { converted, convertedInWords, sensible } from '../../core/words/readers';
-import { scaleOf, type FigureKind } from '../../core/words/scales';
+import { scaleOf, type FigureKind, type Habits } from '../../core/words/scales';
 import { inWords, type Reader } from '../../core/words/render';
 import type { Said } from '../../core/words/text';
 import { usePreferences } from './preferences';
@@ -44,6 +44,7 @@ function plain(value: number, places: number): string {
 export function useFigures() {
   const preferences = usePreferences();
   const us = computed(() => preferences.units === 'us');
+  const habits = computed((): Habits => ({ units: preferences.units, gallons: preferences.gallons, hardness: preferences.hardness })); // prettier-ignore
   const scale = (kind: FigureKind, currency?: string) => scaleOf(kind, preferences, currency);
 
   function shown(value: number, unit: string, places?: number): Shown {
@@ -73,6 +74,7 @@ export function useFigures() {
   const words = (said: Said) => inWords(said, reader);
   return {
     us,
+    habits,
     scale,
     shown,
     words,

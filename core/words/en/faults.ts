@@ -156,6 +156,9 @@ export const FAULTS = {
   'plan.failed.at': 'Not every figure could be worked out: {where} {says}.',
   'scan.away':
     'The scan of {id} could not be fetched, and without it nothing can be measured. It is asked for again with the next change.',
+  'typed.which.gallon': 'is {text}: US or imperial? Say “US gal” or “imp gal”',
+  'typed.other.unit': 'is “{text}”: {unit} is no unit of this field',
+  'typed.no.money': 'is “{text}”: no amount of money',
   'scale.fahrenheit': 'is {typed} °C: is that °F? Then it is {meant} °C',
   'scale.celsius': 'is {typed} °F: is that °C? Then it is {meant} °F',
 } as const;

@@ -118,7 +118,7 @@ function remove(id: string): void {
       <p class="quiet">{{ wording('logStage.what') }}</p>
     </header>
     <form @submit.prevent="add">
-      <DayField label="Day" :value="day" :apply="setDay" class="day" />
+      <DayField past label="Day" :value="day" :apply="setDay" class="day" />
       <v-textarea
         v-model="text"
         label="Note"

@@ -1,7 +1,6 @@
 /** What the document says. */
 export const DOCUMENT = {
   'dayField.noDay': 'is no day here, must be one like {example}',
-  'figureField.text': 'is "{text}" (text), must be a number',
   'figureField.missing': 'is missing, must be a number',
   'fileLink.failed': 'The file could not be written.',
   'pictureStrip.elsewhere': 'This picture is kept on another machine.',
