@@ -6,11 +6,14 @@ export function onPage(page: Page, url: string) {
   const read = (selector: string) =>
     page.$eval(selector, (el) => ((el as HTMLElement).innerText ?? el.textContent ?? '').trim());
 
+  const load = async (path: string) => void (await page.goto(`${url}${path}`, { waitUntil: 'load' }));
   return {
+    /** A page that knows nothing of the one before it. */
+    load,
     /** Goes there as a person does: by the way that the page shows, otherwise by the address. */
     open: async (path: string) => {
       const way = page.url().startsWith(url) ? await page.$(`a[href="${path}"]`) : null;
-      if (!way) return void (await page.goto(`${url}${path}`, { waitUntil: 'load' }));
+      if (!way) return load(path);
       await way.evaluate((link) => (link as HTMLAnchorElement).click());
       await page.waitForFunction((to) => window.location.pathname === to, {}, path);
     },

@@ -18,7 +18,8 @@ export function onPlanting(b: Bench) {
   return {
     /** Nothing chosen, plants from above and from the front. Opened anew where another page is there. */
     planting: async ({ anew = false } = {}) => {
-      if (anew || !b.page.url().endsWith(VALLEY)) await b.at.open(VALLEY);
+      if (anew) await b.at.load(VALLEY);
+      else if (!b.page.url().endsWith(VALLEY)) await b.at.open(VALLEY);
       await b.at.press('[data-overlay="plants"]');
       await b.page.click('[data-test="front"]');
       await b.page.waitForSelector('[data-plugs]');

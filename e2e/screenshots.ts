@@ -48,7 +48,7 @@ const SHOTS: Shot[] = [
       await page.waitForSelector('[data-option="b"] svg', { timeout: 30_000 });
     },
   },
-  { name: 'visit-sheet', path: '/c/demo-desk/visit-sheet' },
+  { name: 'studio', path: '/studio/materials', before: click('[data-material="soil-granules"]') },
   {
     name: 'bench',
     path: `${valley}/bench`,

@@ -4,6 +4,8 @@ import { computed, onScopeDispose, ref, shallowReactive } from 'vue';
 export interface Command {
   id: string;
   title: string;
+  /** Other words by which people look for it. */
+  also?: string;
   /** Keys as shown, e.g. `Ctrl Z`. */
   keys?: string;
   run: () => void;
@@ -21,6 +23,27 @@ export function useCommands(list: readonly Command[]): void {
 
 export function allCommands(): Command[] {
   return [...known.values()];
+}
+
+/** Things of which there are too many to list: looked for with the words that were typed. */
+type Finder = (words: string) => Command[];
+const finders = shallowReactive(new Set<Finder>());
+
+/** Makes things findable for as long as the calling component lives. */
+export function useFinder(find: Finder): void {
+  finders.add(find);
+  onScopeDispose(() => finders.delete(find));
+}
+
+/** What the finders have for some words. */
+export function allFound(words: string): Command[] {
+  return [...finders].flatMap((find) => find(words));
+}
+
+/** Whether all words are in the title of a command, or in the other words for it. */
+export function answersTo({ title, also = '' }: Command, words: string): boolean {
+  const known = `${title} ${also}`.toLowerCase();
+  return words.toLowerCase().split(/\s+/).filter(Boolean).every((word) => known.includes(word)); // prettier-ignore
 }
 
 /** Whether the palette and the list of keys are open. */

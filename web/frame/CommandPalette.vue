@@ -3,7 +3,7 @@ import { useDebounceFn } from '@vueuse/core';
 import { computed, nextTick, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { api, type Listed } from '../document/api';
-import { allCommands, paletteOpen, shortcutsOpen, type Command } from '../design/commands';
+import { allCommands, allFound, answersTo, paletteOpen, shortcutsOpen, type Command } from '../design/commands'; // prettier-ignore
 import { today } from '../units/days';
 import { usePreferences } from '../units/preferences';
 import { wording } from '../words/wording';
@@ -19,20 +19,32 @@ const field = ref<HTMLInputElement>();
 
 const always: Command[] = [
   { id: 'list', title: 'All commissions', run: () => void router.push('/') },
-  { id: 'units', title: 'Metric or US units', run: () => preferences.toggleUnits() },
-  { id: 'theme', title: 'Paper or dim', run: () => preferences.toggleTheme() },
-  { id: 'keys', title: 'Keyboard shortcuts', keys: '?', run: () => (shortcutsOpen.value = true) },
+  { id: 'new', title: 'New commission', also: 'add begin job', run: () => void router.push('/?new') },
+  { id: 'units', title: 'Metric or US units', also: 'inches gallons litres fahrenheit mm', run: () => preferences.toggleUnits() }, // prettier-ignore
+  {
+    id: 'theme',
+    title: 'Paper or dim',
+    also: 'dark light theme night',
+    run: () => preferences.toggleTheme(),
+  },
+  { id: 'keys', title: 'Keyboard shortcuts', also: 'help keys how', keys: '?', run: () => (shortcutsOpen.value = true) }, // prettier-ignore
+  { id: 'house', title: 'Studio: name, currency, days', also: 'settings address telephone crew date format', run: () => void router.push('/studio/house') }, // prettier-ignore
+  { id: 'suppliers', title: 'Studio: suppliers', also: 'supplier add delivery shop', run: () => void router.push('/studio/suppliers') }, // prettier-ignore
+  { id: 'materials', title: 'Studio: materials and prices', also: 'price list catalogue stone wood soil sand pack', run: () => void router.push('/studio/materials') }, // prettier-ignore
+  { id: 'plants', title: 'Studio: plants', also: 'catalogue plant list price', run: () => void router.push('/studio/plants') }, // prettier-ignore
+  { id: 'looks', title: 'Studio: units and looks', also: 'settings inches gallons hardness dark', run: () => void router.push('/studio/looks') }, // prettier-ignore
 ];
 
 const found = computed((): Command[] => {
-  const words = text.value.toLowerCase().split(/\s+/).filter(Boolean);
   const open = commissions.value.map((c) => ({
     id: `open ${c.id}`,
     title: `Open ${c.title}`,
     run: () => void router.push(`/c/${c.id}/bench`),
   }));
-  const fits = (c: Command) => words.every((w) => c.title.toLowerCase().includes(w));
-  return [...[...allCommands(), ...always].filter(fits), ...open].slice(0, MOST);
+  const own = allCommands();
+  const more = always.filter((c) => !own.some((o) => o.id === c.id));
+  const fit = [...own, ...more].filter((c) => answersTo(c, text.value));
+  return [...fit, ...allFound(text.value), ...open].slice(0, MOST);
 });
 
 /** The server knows every commission; it is asked with the words that were typed. */

@@ -7,7 +7,7 @@ import { useLibrary } from '../design/library';
 import type { Finding } from '../../core/words/finding';
 import { stageOf } from './stageOf';
 import { api, ApiProblem, type SentOrder } from '../document/api';
-import { typing, useCommands } from '../design/commands';
+import { typing, useCommands, useFinder } from '../design/commands';
 import { useCommission } from '../document/commissionStore';
 import { fetchAhead } from '../drawing/drawnMeshes';
 import ConflictSheet from './ConflictSheet.vue';
@@ -23,6 +23,10 @@ import StrataRail from './StrataRail.vue';
 import { useStudio } from '../document/studioStore';
 import TallyColumn from './TallyColumn.vue';
 import { wording } from '../words/wording';
+import { isCalled } from '../../core/catalogue/commonNames';
+import { KNOWN_PLANTS } from '../../core/catalogue/knownPlants';
+import type { Piece } from '../../core/commission/schema';
+import { ALSO } from './stages';
 
 const props = defineProps<{ id: string }>();
 useLibrary();
@@ -92,29 +96,84 @@ function show(finding: Finding): void {
   void router.push(`/c/${props.id}/${stageOf(finding.at)}`);
 }
 
+async function duplicate(): Promise<void> {
+  const { id } = await api.duplicate(props.id);
+  await router.push(`/c/${id}/brief`);
+}
+/** A plant to paint with, a piece of the scape, by whatever name. */
+const LEAST_LETTERS = 3;
+useFinder((words) => {
+  const doc = commission.document;
+  if (!doc || words.trim().length < LEAST_LETTERS) return [];
+  const own = doc.catalogue.plants;
+  const plants = [...own, ...KNOWN_PLANTS.filter((p) => !own.some((o) => o.id === p.id))];
+  const pieces = commission.option?.pieces ?? [];
+  const nameOf = (p: Piece) =>
+    `${p.id}, ${doc.catalogue.materials.find((m) => m.id === p.material)?.name ?? ''}`;
+  return [
+    ...pieces
+      .filter((p) => isCalled(nameOf(p), words))
+      .map((p) => ({
+        id: `piece ${p.id}`,
+        title: nameOf(p),
+        run: () => {
+          selectedPiece.value = p.id;
+          void router.push(`/c/${props.id}/bench`);
+        },
+      })),
+    ...plants
+      .filter((p) => isCalled(p.name, words))
+      .map((p) => ({
+        id: `plant ${p.id}`,
+        title: `Plant ${p.name}`,
+        run: () => void router.push(`/c/${props.id}/planting?plant=${p.id}`),
+      })),
+  ];
+});
 useCommands([
   { id: 'undo', title: 'Undo', keys: 'Ctrl Z', run: () => commission.undo() },
   { id: 'redo', title: 'Redo', keys: 'Ctrl Shift Z', run: () => commission.redo() },
   {
     id: 'export',
     title: 'Export this commission as a document',
+    also: 'save file backup download',
     run: () => window.location.assign(api.file(props.id, 'file')),
   },
-  { id: 'options', title: 'Options side by side', run: () => void router.push(`/c/${props.id}/options`) },
+  { id: 'duplicate', title: 'Duplicate this commission', also: 'copy', run: () => void duplicate() },
+  {
+    id: 'remove',
+    title: 'Remove this commission',
+    also: 'delete bin',
+    run: () => void router.push(`/?remove=${props.id}`),
+  },
+  {
+    id: 'options',
+    title: 'Options side by side',
+    also: 'compare variants',
+    run: () => void router.push(`/c/${props.id}/options`),
+  },
   {
     id: 'setting out',
     title: 'Setting-out sheet and footprint on paper',
+    also: 'print template',
     run: () => void router.push(`/c/${props.id}/setting-out`),
   },
   {
     id: 'planting plan',
     title: 'Planting plan on paper',
+    also: 'print',
     run: () => void router.push(`/c/${props.id}/planting-plan`),
   },
-  { id: 'sheet', title: 'Visit sheet on paper', run: () => void router.push(`/c/${props.id}/visit-sheet`) },
+  {
+    id: 'sheet',
+    title: 'Visit sheet on paper',
+    also: 'print',
+    run: () => void router.push(`/c/${props.id}/visit-sheet`),
+  },
   ...STAGES.map(([name, title]) => ({
     id: `go ${name}`,
     title: `Go to ${title}`,
+    also: ALSO[name],
     run: () => void router.push(`/c/${props.id}/${name}`),
   })),
 ]);

@@ -25,6 +25,19 @@ export const STAGES: readonly [string, string][] = [
   ['log', 'Log'],
 ];
 
+/** Words by which people look for what is on a stage. */
+export const ALSO: Readonly<Record<string, string>> = {
+  brief: 'client seat window fish shrimp animal add budget currency school keeper crew date',
+  vessel: 'tank water litres how many floor power heater filter lamp light gear way in',
+  bench: 'add stone hill layer sand wood yard hardscape composition',
+  planting: 'add plant carpet stem moss light flow',
+  'take-off': 'quantities quote price cost money bags how much',
+  order: 'supplier delivery send buy calendar',
+  build: 'run sheet day tasks minutes people water',
+  handover: 'care guide water change calendar dates feed',
+  log: 'note reading test visit',
+};
+
 type Saying = Pick<Stratum, 'says' | 'filled' | 'isPending'>;
 
 /** Where a commission stands, stage by stage. `sent` is how many of its suppliers have confirmed. */

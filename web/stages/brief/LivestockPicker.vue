@@ -5,6 +5,7 @@ import type { Commission, Stock } from '../../../core/commission/schema';
 import type { Animal } from '../../../core/commission/schema';
 import type { NewAnimal } from './newAnimal';
 import { speciesIn } from '../../../core/livestock/known';
+import { commonNames, isCalled } from '../../../core/catalogue/commonNames';
 import { SPECIES, type Species } from '../../../core/livestock/species';
 import { useCommission } from '../../document/commissionStore';
 import { freshId } from '../../../core/edits/ids';
@@ -42,7 +43,8 @@ const typed = ref('');
 const chosen = ref<string | null>(null);
 const items = SPECIES.map((s) => ({ value: s.id, title: s.name, props: { subtitle: about(s) } }));
 function about(s: Species): string {
-  return `${s.kind}, ${s.adultMm} mm, ${s.tempC.join(' to ')} °C, GH ${s.gh.join(' to ')}, in ${s.group === 1 ? 'single' : `groups of ${s.group}`}`;
+  const called = commonNames(s.name);
+  return `${called ? `${called}: ` : ''}${s.kind}, ${s.adultMm} mm, ${s.tempC.join(' to ')} °C, GH ${s.gh.join(' to ')}, in ${s.group === 1 ? 'single' : `groups of ${s.group}`}`;
 }
 function add(id: string | null): void {
   chosen.value = null;
@@ -56,7 +58,7 @@ function add(id: string | null): void {
 const adding = ref('');
 const strange = computed(() => {
   const words = typed.value.trim();
-  const known = SPECIES.some((s) => s.name.toLowerCase().includes(words.toLowerCase()));
+  const known = SPECIES.some((s) => isCalled(s.name, words));
   return words.length > 2 && !known ? words : '';
 });
 function addOwn(animal: NewAnimal): void {
@@ -90,6 +92,7 @@ function remove(i: number): void {
       :model-value="chosen"
       :items="items"
       item-props="props"
+      :custom-filter="(_, words, item) => isCalled(item!.raw.title, words)"
       label="Add an animal by its name"
       hide-no-data
       clear-on-select
@@ -122,7 +125,10 @@ function remove(i: number): void {
       <tbody>
         <tr v-for="r in rows" :key="r.s.id" :data-animal="r.s.id">
           <td>
-            <i>{{ r.s.name }}</i><br /><small class="quiet">{{ r.s.adultMm }} mm, {{ r.s.zone }}</small>
+            <i>{{ r.s.name }}</i><br /><small class="quiet"
+              ><template v-if="commonNames(r.s.name)">{{ commonNames(r.s.name).split(', ')[0] }}, </template
+              >{{ r.s.adultMm }} mm, {{ r.s.zone }}</small
+            >
           </td>
           <td class="count">
             <FigureField

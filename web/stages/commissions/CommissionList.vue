@@ -152,7 +152,15 @@ const duplicate = (row: Listed) =>
 
 watch(search, useDebounceFn(load, 120));
 watch(removedToo, load);
-onMounted(load);
+/** From elsewhere: a commission is begun at once, or one is asked about as if its *Remove* were pressed. */
+async function arrived(): Promise<void> {
+  await load();
+  const { new: begun, remove: id } = router.currentRoute.value.query;
+  if (begun !== undefined) return create();
+  const row = list.value?.find((c) => c.id === id) ?? lately.value.find((c) => c.id === id);
+  if (row) await router.replace('/').then(() => remove(row));
+}
+onMounted(arrived);
 const erasure = lastErasure;
 // What was erased in another tab is not left standing in this one’s list.
 onBeforeUnmount(onErased(() => void load()));

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue';
 import { keepKeys } from '../../design/commands';
 import type { Option, Origin, Plant } from '../../../core/commission/schema';
+import { commonNames, isCalled } from '../../../core/catalogue/commonNames';
 import { reasonsAgainst, type Spot } from '../../../core/planted/livesHere';
 import { useFigures } from '../../units/figures';
 import OriginMark from '../../drawing/OriginMark.vue';
@@ -31,10 +32,8 @@ const planted = computed(() =>
   })),
 );
 const found = computed(() => {
-  const words = search.value.toLowerCase().split(/\s+/).filter(Boolean);
-  return props.plants.filter((p) =>
-    words.every((w) => `${p.name} ${p.habit} ${p.light}`.toLowerCase().includes(w)),
-  );
+  const words = search.value;
+  return props.plants.filter((p) => isCalled(`${p.name} ${p.habit} ${p.light}`, words));
 });
 /** Those that live here first; of the others why they are left out. It suggests: each can be painted all the same. */
 const only = ref(false);
@@ -45,6 +44,7 @@ const listed = computed(() =>
 );
 const traits = (p: Plant) =>
   [
+    commonNames(p.name).split(', ')[0],
     p.habit,
     p.heightMm && `${f.fromMm(p.heightMm[0])}–${f.length(p.heightMm[1])}`,
     p.light && `${p.light} light`,

@@ -32,6 +32,7 @@ import RegionCorners from './RegionCorners.vue';
 import RegionShapes from './RegionShapes.vue';
 import StudioPlants from './StudioPlants.vue';
 import { BETWEEN, LEFT, TOP, usePlantingSheet } from './usePlantingSheet';
+import { useAskedPlant } from './useAskedPlant';
 import { useDrift } from './useDrift';
 import { usePlantings } from './usePlantings';
 import { usePlantingTools } from './usePlantingTools';
@@ -76,6 +77,7 @@ const listing = ref(false);
 const tools = usePlantingTools(plantings, current, vessel, area, scapeWork.touch);
 const { brush, painting, cutting, picking, pick, take, begin, choose, layBelt, finger, keyed } = tools;
 const { drawing, fault } = tools;
+useAskedPlant(plants, (p) => (p.roots === 'bed' ? begin(p) : add(p, { count: FIRST_PORTIONS })));
 
 const overLight = computed(() => overlay.value === 'light');
 const { living, of: litWeek } = useWeekLight(shown, week, overLight, scapeWork.lightInWeek);
