@@ -35,11 +35,19 @@ export function settleBy({ id }: Pick<Finding, 'id'>): SettleBy {
   return LATER[id] ?? 'order';
 }
 
-/** A numbered list of findings in groups, each finding with the number that it has in the whole list. */
+/** Findings one by one in the order in which they are settled and counted, each with its number: list and drawing ask here. */
+export function numbered<T extends Pick<Finding, 'id'>>(findings: readonly T[]): { n: number; finding: T }[] {
+  return SETTLE_BY.flatMap((by) => findings.filter((f) => settleBy(f) === by)).map((finding, i) => ({
+    n: i + 1,
+    finding,
+  }));
+}
+
+/** The same in groups. */
 export function grouped<T extends Pick<Finding, 'id'>>(
   findings: readonly T[],
 ): { by: SettleBy; list: { n: number; finding: T }[] }[] {
-  const all = findings.map((finding, i) => ({ n: i + 1, finding }));
+  const all = numbered(findings);
   return SETTLE_BY.map((by) => ({ by, list: all.filter(({ finding }) => settleBy(finding) === by) })).filter(
     ({ list }) => list.length > 0,
   );

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Finding } from '../../core/words/finding';
-import { grouped, type SettleBy } from '../../core/words/settleBy';
+import { grouped, numbered, type SettleBy } from '../../core/words/settleBy';
 import { useFigures } from '../units/figures';
 import { wording } from '../words/wording';
 
@@ -28,7 +28,7 @@ const TITLES: Record<SettleBy, string> = {
 const groups = computed(() =>
   props.findings.length > MANY
     ? grouped(props.findings)
-    : [{ by: undefined, list: props.findings.map((finding, i) => ({ n: i + 1, finding })) }],
+    : [{ by: undefined, list: numbered(props.findings) }],
 );
 </script>
 

@@ -23,7 +23,7 @@ function isSentence(text: string): boolean {
 }
 
 /** Places of labels: they stay with what they name. */
-const LABELS = /^(?:title|label|name|act|value|id|aria-label|aria-roledescription|placeholder|items)$/;
+const LABELS = /^(?:title|label|also|name|act|value|id|aria-label|aria-roledescription|placeholder|items)$/;
 const LABELLED = /^(?:h[1-6]|button|router-link|option|th|v-btn|summary|legend)$/;
 
 /** Labels of four words, in lists of shorter ones. */
@@ -58,6 +58,8 @@ function sentencesOf(code: string): string[] {
     if (ts.isImportDeclaration(node) || ts.isTypeNode(node)) return;
     // What only a programmer reads.
     if (ts.isNewExpression(node) && node.expression.getText(source) === 'Error') return;
+    // Words by which a thing is found, one after the other.
+    if (ts.isVariableDeclaration(node) && node.name.getText(source) === 'ALSO') return;
     if (ts.isPropertyAssignment(node) && LABELS.test(node.name.getText(source))) return;
     if (ts.isArrayLiteralExpression(node) && node.elements.length > 1 && node.elements.every(ts.isStringLiteral)) return; // prettier-ignore
     if (ts.isStringLiteralLike(node) && isSentence(node.text)) found.push(node.text);

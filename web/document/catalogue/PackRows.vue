@@ -64,6 +64,7 @@ const sellers = () => props.suppliers.map((s) => ({ value: s.id, title: s.name }
       />
       <v-select
         label="from"
+        class="from"
         :items="sellers()"
         :model-value="p.supplier"
         @update:model-value="(to: string) => set(i, { supplier: to })"
@@ -111,12 +112,15 @@ const sellers = () => props.suppliers.map((s) => ({ value: s.id, title: s.name }
 .pack {
   display: flex;
   flex-wrap: wrap;
-  gap: 0 14px;
+  gap: 0 12px;
   align-items: end;
 }
 .pack > * {
-  flex: 1 1 84px;
-  min-width: 76px;
+  flex: 1 1 62px;
+  min-width: 56px;
+}
+.pack > .from {
+  flex-grow: 3;
 }
 .pack > button {
   flex: none;

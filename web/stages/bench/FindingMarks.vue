@@ -3,13 +3,14 @@ import { computed } from 'vue';
 import { useFigures } from '../../units/figures';
 import type { Option, Vessel } from '../../../core/commission/schema';
 import type { Finding } from '../../../core/words/finding';
+import { numbered } from '../../../core/words/settleBy';
 
 /** Numbers on the plan where findings are, the same as in the list. */
 const props = defineProps<{ findings: Finding[]; option: Option; vessel: Vessel; k: number }>();
 
 const { words } = useFigures();
 const spots = computed(() =>
-  props.findings.flatMap((finding, i) => {
+  numbered(props.findings).flatMap(({ n, finding }) => {
     const piece = props.option.pieces.find((p) => p.id === finding.at.piece);
     const xy = finding.at.xyMm ?? piece?.at;
     if (!xy || finding.severity === 'note') return [];
@@ -17,7 +18,7 @@ const spots = computed(() =>
     const { length, width } = props.vessel.innerMm;
     return [
       {
-        n: i + 1,
+        n,
         x: within(xy[0] * props.k, length * props.k),
         y: within((width - xy[1]) * props.k, width * props.k),
         says: words(finding.says),
