@@ -99,7 +99,7 @@ describe('the yard', () => {
     // Known already: nothing is written, and nothing is wrong.
     await api().patch('/api/studio/yard/S-90').send({ grainDeg: 20 }).expect(204);
     expect((await api().get('/api/studio')).body.yard).toMatchObject([{ id: 'S-90', massKg: 6.6, faceDeg: 140, grainDeg: 20 }]); // prettier-ignore
-    expect((await api().patch('/api/studio/yard/S-90').send({ faceDeg: 999 }).expect(400)).body.title).toMatch(/faceDeg is 999, must be at most 360/); // prettier-ignore
+    expect((await api().patch('/api/studio/yard/S-90').send({ faceDeg: 999 }).expect(400)).body.title).toMatch(/faceDeg is 999°, must be at most 360°/); // prettier-ignore
     await api().patch('/api/studio/yard/S-99').send({ faceDeg: 1 }).expect(404);
     await api().delete('/api/studio/yard/S-90').expect(204);
     await api().delete('/api/studio/yard/S-90').expect(404);

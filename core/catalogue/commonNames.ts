@@ -140,5 +140,5 @@ export function isCalled(name: string, words: string): boolean {
   return words.toLowerCase().split(/\s+/).filter(Boolean).every((word) => known.includes(word)); // prettier-ignore
 }
 
-/** The names for which none is known: held by a test against the lists. */
+/** Every species and genus that is called otherwise; a test holds them against the lists. */
 export const NAMED: readonly string[] = Object.keys(NAMES);

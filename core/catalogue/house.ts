@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { MUST } from '../commission/must';
+import { must } from '../commission/must';
 import { crew, currency, words } from '../commission/primitives';
 
 /** What a studio is called, where it works and how: what new commissions begin with. */
@@ -10,7 +10,7 @@ export const houseSchema = z.object({
   /** How days are written where it works, a language tag (BCP 47): British when nobody said. */
   locale: z
     .string()
-    .regex(/^[a-z]{2,3}(?:-[A-Z]{2})?$/, MUST['must.be.language'])
+    .regex(/^[a-z]{2,3}(?:-[A-Z]{2})?$/, must('language'))
     .optional(),
   /** ISO 4217 code for new commissions. */
   currency,

@@ -12,7 +12,7 @@ import {
   minor,
   weekday,
 } from './primitives';
-import { MUST } from './must';
+import { must } from './must';
 
 /* What can be bought and kept: packs, materials, plants, suppliers, animals; part of the document (`schema.ts`). */
 
@@ -141,7 +141,7 @@ export const supplierSchema = z.looseObject({
 });
 
 const span = (least: number, most: number) =>
-  z.tuple([figure(least, most), figure(least, most)]).refine(([from, to]) => from <= to, MUST['must.rise']);
+  z.tuple([figure(least, most), figure(least, most)]).refine(([from, to]) => from <= to, must('rising'));
 
 /** An animal that the list does not have, with what is known of it: nothing is judged by what is left out. */
 export const animalSchema = z.looseObject({

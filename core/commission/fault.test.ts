@@ -5,6 +5,8 @@ import { spoken } from '../words/english';
 import { ENGLISH } from '../words/english';
 import { inWords } from '../words/render';
 import { METRIC, readerIn } from '../words/readers';
+import { fieldUnit } from './fieldUnit';
+import { figure } from './primitives';
 
 const says = (schema: z.ZodType, value: unknown) => {
   const result = schema.safeParse(value);
@@ -90,5 +92,16 @@ describe('faults', () => {
       'is 1.1 lb, must be at least 2.2 lb',
       'is 13, must be at most 12',
     ]);
+  });
+
+  it('know which fields have which unit, and which have none', () => {
+    const units = ['waterLineMm', 'mm', 'massKg', 'presentL', 'ammoniaMgL', 'hotC', 'gh', 'tapM', 'turnDeg', 'bulkKgPerL', 'dosePer100L', 'litresPerHour', 'ph', 'crew']; // prettier-ignore
+    expect(units.map((name) => fieldUnit(name).unit)).toEqual(['mm', 'mm', 'kg', 'L', 'mg/L', '°C', '°d', 'm', '°', undefined, undefined, undefined, undefined, undefined]); // prettier-ignore
+    expect(fieldUnit('waterLineMm').stem).toBe('waterLine');
+  });
+
+  it('say what is too fine to be told from nothing as it stands', () => {
+    const [issue] = figure(0, 9).safeParse(5e-6).error!.issues;
+    expect(inWords(faultOf(issue, 5e-6).says, ENGLISH)).toBe('is 0.000005, must be 0 or at least 0.0001');
   });
 });

@@ -1,7 +1,8 @@
 import type { z } from 'zod';
-import { measure, type Measure } from '../words/measure';
+import { measure } from '../words/measure';
 import { say, type MessageKey, type Text, type Value } from '../words/text';
-import { MUST } from './must';
+import { fieldUnit } from './fieldUnit';
+import { mustText } from './must';
 
 /** One thing wrong with a document: where, and what is allowed there instead. */
 export interface Fault {
@@ -31,29 +32,22 @@ export function pathOf(keys: readonly PropertyKey[]): string {
 const MOST_PLACES = 3;
 /** Lists whose figures are places, mm. */
 const PLACES = new Set(['at', 'wasAt', 'region', 'corners']);
-/** What the end of a field's name says of its figures. */
-const UNITS: readonly [RegExp, string][] = [
-  [/Mm$|^mm$/, 'mm'],
-  [/Kg$/, 'kg'],
-  [/[a-z]L$/, 'L'],
-  [/[a-z]C$|^celsius$/, '°C'],
-  [/^(?:tapM|drainM)$/, 'm'],
-  [/^[gk]h$/, '°d'],
-];
-
 /** The unit of the figures at a path, by the name of the field they are in: `sizeMm[0]` and `innerMm.length` are mm. */
 function unitAt(path: string): string | undefined {
   for (const name of (path.match(/[a-z]\w*/gi) ?? []).reverse()) {
-    const unit = PLACES.has(name) ? 'mm' : UNITS.find(([pattern]) => pattern.test(name))?.[1];
+    const unit = PLACES.has(name) ? 'mm' : fieldUnit(name).unit;
     if (unit || !['length', 'width', 'height'].includes(name)) return unit;
   }
   return undefined;
 }
 
 /** A figure of a field, as a quantity where the field has a unit. */
-function inUnit(value: number, unit: string | undefined): number | Measure {
+function inUnit(value: number, unit: string | undefined): Value {
   const isSeen = value === 0 || Math.abs(value) >= 10 ** -MOST_PLACES;
-  return unit && Number.isFinite(value) && isSeen ? measure(unit, MOST_PLACES)(value) : value;
+  // Rounded it would be another figure; an angle has its sign beside it.
+  if (!Number.isFinite(value) || !isSeen) return String(value);
+  if (unit === '°') return `${value}°`;
+  return unit ? measure(unit, MOST_PLACES)(value) : value;
 }
 
 /** A length as somebody wrote it. */
@@ -113,13 +107,15 @@ function allowed(issue: Issue, unit: string | undefined): Text {
     }
     case 'custom':
     case 'invalid_format':
-      if (issue.message in MUST) return say(issue.message as keyof typeof MUST);
-      return issue.message.startsWith('must')
-        ? say('must.other', { says: issue.message })
-        : say('must.be.written');
+      return mustText(issue.message) ?? ownWords(issue.message);
     default:
       return say('must.other', { says: issue.message });
   }
+}
+
+/** A check that was given its own words. */
+function ownWords(message: string): Text {
+  return message.startsWith('must ') ? say('must.other', { says: message }) : say('must.be.written');
 }
 
 type Relation = 'atLeast' | 'more' | 'atMost' | 'less';

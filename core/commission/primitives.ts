@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { isDay } from '../calendar/day';
-import { MUST } from './must';
+import { FINEST, must } from './must';
 import { CO2_PARTS } from './co2Parts';
 
 /*
@@ -9,22 +9,18 @@ import { CO2_PARTS } from './co2Parts';
 
 /** Half a character (a surrogate alone) is kept as another one than was sent: nothing would be found by it again. */
 export const isWhole = (text: string) => !/\p{Surrogate}/u.test(text);
-export const id = z.string().min(1).max(80).refine(isWhole, MUST['must.be.whole']);
+export const id = z.string().min(1).max(80).refine(isWhole, must('whole'));
 export const words = z.string().max(200);
 export const text = z.string().max(20_000);
 /** Far enough back for a tank that runs, far enough ahead for any plan; date arithmetic holds in between. */
-export const day = z
-  .string()
-  .refine((text) => isDay(text) && text >= '2000' && text < '2200', MUST['must.be.day']);
-/** Nothing here is measured more finely; what is not 0 and below it only makes other figures overflow. */
-const FINEST = 1e-4;
+export const day = z.string().refine((text) => isDay(text) && text >= '2000' && text < '2200', must('day'));
 /** A figure that is 0 or can be told from it. */
 export const figure = (least: number, most: number) =>
   z
     .number()
     .min(least)
     .max(most)
-    .refine((v) => v === 0 || Math.abs(v) >= FINEST, MUST['must.be.fine']);
+    .refine((v) => v === 0 || Math.abs(v) >= FINEST, must('fine'));
 /** Positions and lengths may be a rounding away from 0: what turns and drags leaves such figures behind. */
 export const lengthMm = z.number().min(0).max(10_000);
 export const sizeMm = z.number().min(0.1).max(10_000);
@@ -35,7 +31,7 @@ export const region = z.array(point).min(3).max(2_000);
 export const degrees = z.number().min(-3_600).max(3_600);
 export const share = z.number().min(0).max(0.9);
 export const minor = z.number().int().min(0).max(1e12);
-export const clock = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, MUST['must.be.clock']);
+export const clock = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, must('clock'));
 /** Kinds of gear, in the order in which a tank is equipped. */
 export const GEAR_KINDS = [
   'filter',
@@ -64,6 +60,6 @@ export const laterDays = z.int().min(0).max(365);
 export const weekday = z.enum(['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun']);
 
 /** A currency by its code. */
-export const currency = z.string().regex(/^[A-Z]{3}$/, MUST['must.be.currency']);
+export const currency = z.string().regex(/^[A-Z]{3}$/, must('currency'));
 /** Hands on a build day. */
 export const crew = z.number().int().min(1).max(4);

@@ -35,7 +35,7 @@ import {
 } from './catalogueSchema';
 import { siteSchema, waypointSchema } from './siteSchema';
 import { vesselSchema } from './vesselSchema';
-import { MUST } from './must';
+import { must } from './must';
 
 /*
  * The commission document, version 1, as Zod schemas; the types the rest of the code uses are inferred from
@@ -52,7 +52,7 @@ export const VERSION = 1;
 
 /** A picture that the server keeps; the document has its name and what it shows. */
 const pictureSchema = z.looseObject({
-  id: z.string().regex(/^[a-f0-9]{32}$/, MUST['must.be.picture']),
+  id: z.string().regex(/^[a-f0-9]{32}$/, must('picture')),
   shows: z.enum(PICTURE_SUBJECTS),
   caption: words.optional(),
   widthPx: z.number().int().min(1).max(20_000),
@@ -119,7 +119,7 @@ const meshSchema = z.looseObject({
  */
 const scanSchema = z.looseObject({
   kind: z.literal('scan'),
-  mesh: z.string().regex(/^[a-f0-9]{32}$/, MUST['must.be.mesh']),
+  mesh: z.string().regex(/^[a-f0-9]{32}$/, must('mesh')),
   triangles: z.int().min(4).max(400_000),
   sizeMm: z.tuple([sizeMm, sizeMm, sizeMm]),
   volumeL: z.number().min(1e-6).max(1e6),
@@ -230,7 +230,7 @@ const ofPicture = z.tuple([z.number().min(-1).max(2), z.number().min(-1).max(2)]
 const underlaySchema = z.looseObject({
   view: z.enum(['above', 'front']),
   /** One of the document's pictures. */
-  picture: z.string().regex(/^[a-f0-9]{32}$/, MUST['must.be.picture']),
+  picture: z.string().regex(/^[a-f0-9]{32}$/, must('picture')),
   /** Corners of floor or front glass in it, shares of its width and height: top left, top right, bottom right, bottom left. */
   corners: z.tuple([ofPicture, ofPicture, ofPicture, ofPicture]),
   /** How strongly it is drawn. */

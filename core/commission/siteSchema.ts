@@ -12,7 +12,7 @@ import {
   point,
   sizeMm,
 } from './primitives';
-import { MUST } from './must';
+import { must } from './must';
 
 /* The place: floor, way in, power, water, warmth. */
 
@@ -57,7 +57,7 @@ const lightSchema = z.looseObject({
       belowMm: sizeMm,
       ppfd: z.array(figure(0, 4_000)).max(40_000),
     })
-    .refine((g) => g.ppfd.length === g.columns * g.rows, MUST['must.fill.grid'])
+    .refine((g) => g.ppfd.length === g.columns * g.rows, must('grid'))
     .optional(),
 });
 
@@ -129,6 +129,6 @@ export const siteSchema = z.looseObject({
   /** Hours in which the house lets somebody work, whole or half hours: `["08:00", "18:00"]`. */
   hours: z
     .tuple([clock, clock])
-    .refine(([from, to]) => from < to, MUST['must.begin.first'])
+    .refine(([from, to]) => from < to, must('timespan'))
     .optional(),
 });

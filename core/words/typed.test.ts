@@ -46,6 +46,8 @@ describe('a figure as it is typed', () => {
     ['1.250,50 EUR', 'money', { ...german, unit: 'EUR' }, 125_050],
     ['40 %', 'plain', { ...british, unit: '%' }, 40],
     ['2 weeks', 'plain', { ...british, unit: 'days' }, 14],
+    ['5 mg/L', 'plain', { ...british, unit: 'mg/L' }, 5],
+    ['0.95 kg/l', 'plain', { ...british, unit: 'kg/L' }, 0.95],
     ['30°', 'degrees', british, 30],
   ])('takes its unit: %s', (text, kind, by, value) => {
     expect(read(text, kind, by)).toBe(value);

@@ -111,6 +111,11 @@ export function typedFigure(text: string, kind: FigureKind, by: Typist): Typed {
   const [dimension, per] = MEASURES[kind] ?? [PLAIN[by.unit ?? ''], 1];
   let sum = 0;
   for (const { figure, unit } of parts) {
+    // The unit that stands beside the field is always one of it.
+    if (kind === 'plain' && unit === by.unit?.toLowerCase()) {
+      sum += figure;
+      continue;
+    }
     const named = unit === 'gal' || unit === 'gallons' || unit === 'gallon' ? gallons(by) : unit;
     if (named === undefined) return refused('typed.which.gallon', { text: plain });
     const known = UNITS[named ?? ''];

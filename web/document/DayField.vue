@@ -18,14 +18,13 @@ const props = defineProps<{
   apply: (day: Day | '') => string | undefined;
 }>();
 const studio = useStudio();
-const locale = computed(() => studio.studio?.locale ?? 'en-GB');
-const shown = computed(() => props.value && dayShown(props.value, locale.value));
+const shown = computed(() => props.value && dayShown(props.value, studio.locale));
 const open = ref(false);
 
 function typed(text: string): string | undefined {
   if (text.trim() === '') return props.apply('');
-  const day = dayTyped(text, locale.value, { day: today(), past: props.past });
-  return day ? props.apply(day) : wording('dayField.noDay', { example: dayExample(locale.value) });
+  const day = dayTyped(text, studio.locale, { day: today(), past: props.past });
+  return day ? props.apply(day) : wording('dayField.noDay', { example: dayExample(studio.locale) });
 }
 /** The picker gives a date of this place at midnight. */
 function picked(date: unknown): void {
@@ -50,7 +49,7 @@ function picked(date: unknown): void {
           :next-icon="`svg:${mdiChevronRight}`"
           :mode-icon="`svg:${mdiMenuDown}`"
           color="primary"
-          :first-day-of-week="firstWeekday(locale)"
+          :first-day-of-week="firstWeekday(studio.locale)"
           show-adjacent-months
           @update:model-value="picked"
         />

@@ -30,7 +30,6 @@ const props = defineProps<{
 const f = useFigures();
 const commission = useCommission();
 const studio = useStudio();
-const locale = computed(() => studio.studio?.locale ?? 'en-GB');
 const typed = ref('');
 const fault = ref('');
 
@@ -60,7 +59,7 @@ function taken(): string | undefined {
   if (text === '') return emptied();
   // What stands there as it was shown is no answer: digits that were not shown are not lost.
   if (props.value !== undefined && text === String(scale.value.out(props.value))) return undefined;
-  const read = typedFigure(text, props.kind, { ...f.habits.value, locale: locale.value, unit: props.unit });
+  const read = typedFigure(text, props.kind, { ...f.habits.value, locale: studio.locale, unit: props.unit });
   if (!read.ok) return f.words(read.says);
   const isBare = Number.isFinite(Number(text.replace(',', '.')));
   const asked = props.kind === 'temperature' && isBare && !props.hot && otherScale(scale.value.out(read.value), f.us.value); // prettier-ignore

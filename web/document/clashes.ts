@@ -1,4 +1,5 @@
 import type { Change, Step } from '../../core/commission/changes';
+import { fieldUnit } from '../../core/commission/fieldUnit';
 import type { Clash } from '../../core/commission/merge';
 import type { Text } from '../../core/words/text';
 
@@ -37,13 +38,11 @@ export function placeWords(path: readonly Step[]): string {
     .join(', ');
 }
 
-const UNITS: Record<string, string> = { Mm: 'mm', Kg: 'kg', Deg: '°', L: 'L', W: 'W', C: '°C', M: 'm' };
-
 /** `waterLineMm` is "water line (mm)". */
 function fieldWords(name: string): string {
-  const [, stem, unit] = /^(.+?)(Mm|Kg|Deg|L|W|C|M)?$/.exec(name)!;
+  const { stem, unit } = fieldUnit(name);
   const words = stem.replace(/([a-z])([A-Z])/g, (_, a: string, b: string) => `${a} ${b.toLowerCase()}`);
-  return unit ? `${words} (${UNITS[unit]})` : words;
+  return unit && unit !== stem ? `${words} (${unit})` : words;
 }
 
 function valueWords(value: unknown, entry: boolean): string {

@@ -19,7 +19,7 @@ export const FAULTS = {
   'must.be.one': 'must be {values}',
   'must.be.atLeast': 'must be at least {limit}',
   'must.be.language': 'must be a language tag, e.g. en-GB',
-  'must.be.fine': 'must be 0 or at least 0.0001',
+  'must.be.fine': 'must be 0 or at least {finest}',
   'must.be.more': 'must be more than {limit}',
   'must.be.atMost': 'must be at most {limit}',
   'must.be.less': 'must be less than {limit}',

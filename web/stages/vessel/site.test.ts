@@ -67,7 +67,7 @@ describe('power', () => {
     await shown.fill('draws', '22');
     expect(site().devices).toMatchObject([{ name: 'return pump', watts: 22 }]);
     await shown.fill('draws', '-1');
-    expect(shown.shown('draws')).toEqual({ value: '-1', fault: 'is -1, must be at least 0' });
+    expect(shown.shown('draws')).toEqual({ value: '-1', fault: 'is -1 W, must be at least 0 W' });
     await press('Take away');
     expect(site().devices).toBeUndefined();
   });
