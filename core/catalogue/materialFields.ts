@@ -70,32 +70,3 @@ const SOLD_BY: Partial<Record<Kind, Pack['unit']>> = {
 export function soldBy(kind: Kind): Pack['unit'] {
   return SOLD_BY[kind] ?? 'piece';
 }
-
-/** Days that a supplier needs where nobody said (common practice). */
-const USUAL_LEAD_DAYS = 4;
-
-/** A pack with what is known of it; what is not said is as usual for the kind. */
-export function packOfMaterial(
-  { id, kind, packs = [] }: Pick<Material, 'id' | 'kind' | 'packs'>,
-  said: { size: number; priceMinor: number; supplier: string } & Partial<Pack>,
-): Pack {
-  const taken = new Set(packs.map((p) => p.id));
-  let n = packs.length + 1;
-  while (taken.has(`${id}-${n}`.slice(-80))) n++;
-  return { id: `${id}-${n}`.slice(-80), unit: soldBy(kind), leadDays: USUAL_LEAD_DAYS, ...said };
-}
-
-/** The id under which a new entry is kept: its name in small letters, another where that is taken. */
-export function entryId(name: string, taken: ReadonlySet<string>): string {
-  const stem =
-    name
-      .normalize('NFD')
-      .replace(/\p{M}/gu, '')
-      .toLowerCase()
-      .replace(/[^a-z0-9]+/g, '-')
-      .replace(/^-|-$/g, '')
-      .slice(0, 60) || 'entry';
-  let [id, n] = [stem, 2];
-  while (taken.has(id)) id = `${stem}-${n++}`;
-  return id;
-}

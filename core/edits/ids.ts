@@ -12,3 +12,12 @@ export function nextNumber(list: readonly { id: string }[], letter = 'N', n = 1)
   while (taken.has(`${letter}-${n}`)) n++;
   return `${letter}-${n}`;
 }
+
+/** The longest id that is made of a name: a number behind it still fits. */
+const LONGEST = 60;
+
+/** An id out of a name, small letters and figures: `Lava, red` is `lava-red`; `other` where nothing of it is a letter. */
+export function idOfName(name: string, other = 'entry'): string {
+  const plain = name.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase(); // prettier-ignore
+  return plain.replace(/[^a-z0-9]+/g, ' ').trim().replaceAll(' ', '-').slice(0, LONGEST) || other; // prettier-ignore
+}

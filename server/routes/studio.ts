@@ -4,12 +4,12 @@ import { houseSchema } from '../../core/catalogue/house';
 import { START_SET } from '../../core/catalogue/startSet';
 import { materialSchema, plantSchema, supplierSchema } from '../../core/commission/catalogueSchema';
 import { smallJson } from '../body';
-import { notFound } from '../problem';
-import { addMissing, dropEntry, keepEntry, keepHouse, listed, LISTS, type ListName } from '../store/studio';
+import { notFound, Problem } from '../problem';
+import { addEntry, addMissing, dropEntry, keepEntry, keepHouse, listed, LISTS, soldBy, type ListName } from '../store/studio'; // prettier-ignore
 import type { Store } from '../store/store';
 import { read } from './read';
 
-const ENTRY: Record<ListName, ZodType<{ id: string }>> = {
+const ENTRY: Record<ListName, ZodType<{ id: string; name: string }>> = {
   materials: materialSchema,
   plants: plantSchema,
   suppliers: supplierSchema,
@@ -42,12 +42,21 @@ export function studioRoutes(store: Store): Router {
       res.json(await listed(store, list, read(listAsk, req.query)));
     });
 
+    routes.post(`/${list}`, smallJson(), async (req, res) => {
+      // Under whatever id: it gets one of its own.
+      const entry = read(ENTRY[list], { ...(req.body as object), id: 'new' });
+      res.status(201).json({ id: await addEntry(store, list, entry) });
+    });
+
     routes.put(`/${list}/:id`, smallJson(), async (req: Request<{ id: string }>, res) => {
       await keepEntry(store, list, read(ENTRY[list], { ...(req.body as object), id: req.params.id }));
       res.status(204).end();
     });
 
     routes.delete(`/${list}/:id`, async (req: Request<{ id: string }>, res) => {
+      const sells = list === 'suppliers' ? await soldBy(store, req.params.id) : 0;
+      if (sells > 0)
+        throw new Problem(409, `${sells} of the catalogue ${sells === 1 ? 'is' : 'are'} bought there: give that another supplier first.`); // prettier-ignore
       if (!(await dropEntry(store, list, req.params.id))) throw notFound(THING[list]);
       res.status(204).end();
     });

@@ -1,6 +1,7 @@
-import { and, asc, count, eq, isNull, ne, sql, type SQL } from 'drizzle-orm';
+import { and, asc, count, eq, inArray, isNull, ne, sql, type SQL } from 'drizzle-orm';
 import type { House } from '../../core/catalogue/house';
 import type { Material, Plant, Supplier } from '../../core/commission/schema';
+import { idOfName } from '../../core/edits/ids';
 import { recordedOf, type Gave, type Recorded } from '../../core/catalogue/recorded';
 import type { Studio, YardPiece } from '../../core/catalogue/studio';
 import type { Text } from './largeText';
@@ -37,7 +38,7 @@ export async function readStudio({ db }: Store): Promise<Opened> {
       .select({ value: entries.value })
       .from(entries)
       .where(eq(entries.kind, kind))
-      .orderBy(asc(entries.position))
+      .orderBy(asc(entries.position), asc(entries.key))
       .limit(most);
     return rows.map((r) => r.value as T);
   };
@@ -72,18 +73,30 @@ export async function listed(
   list: ListName,
   { q, from, limit }: { q: string; from: number; limit: number },
 ): Promise<{ entries: unknown[]; total: number }> {
-  const name = sql`lower(${entries.value} ->> '$.name')`;
-  const wanted = q.toLowerCase().split(' ').filter(Boolean);
-  const which = and(eq(entries.kind, LISTS[list]), ...wanted.map((word) => sql`instr(${name}, ${word}) > 0`));
+  const name = sql`${entries.value} ->> '$.name'`;
+  const wanted = q.split(' ').filter(Boolean).map(likeWord); // prettier-ignore
+  const which = and(
+    eq(entries.kind, LISTS[list]),
+    ...wanted.map((word) => sql`${name} LIKE ${word} ESCAPE '\\'`),
+  );
   // Counted in the same pass: each row's name is taken out of its JSON once.
   const rows = await db
     .select({ value: entries.value, n: sql<number>`count(*) OVER ()` })
     .from(entries)
     .where(which)
-    .orderBy(asc(entries.position))
+    .orderBy(asc(entries.position), asc(entries.key))
     .limit(limit)
     .offset(from);
   return { entries: rows.map((r) => r.value), total: rows[0]?.n ?? 0 };
+}
+
+/**
+ * A word as SQLite finds it anywhere, small letters or capitals: of letters beyond ASCII it knows only one of the two, so
+ * any character stands for those.
+ */
+function likeWord(word: string): string {
+  const plain = word.replace(/[\\%_]/g, (c) => `\\${c}`).replace(/[^\0-\x7f]/gu, '_'); // prettier-ignore
+  return `%${plain}%`;
 }
 
 /** One entry of a list, by its id; undefined where there is none. */
@@ -98,6 +111,25 @@ export async function keepEntry(store: Store, list: ListName, entry: { id: strin
   await putEntry(store, LISTS[list], entry);
 }
 
+/** A new entry under an id of its own, made of its name; two of one name in the same moment get one each. Returns the id. */
+export async function addEntry(store: Store, list: ListName, entry: { name: string }): Promise<string> {
+  const base = idOfName(entry.name);
+  for (let n = 1; ; n++) {
+    const id = n === 1 ? base : `${base}-${n}`;
+    if ((await addMissing(store, list, [{ ...entry, id }])) === 1) return id;
+  }
+}
+
+/** How many entries are bought in a pack of this supplier. */
+export async function soldBy({ db }: Store, supplier: string): Promise<number> {
+  const names = sql`EXISTS (SELECT 1 FROM json_each(${entries.value}, '$.packs') WHERE value ->> '$.supplier' = ${supplier})`;
+  const [{ n }] = await db
+    .select({ n: count() })
+    .from(entries)
+    .where(and(inArray(entries.kind, [LISTS.materials, LISTS.plants]), names));
+  return n;
+}
+
 /** Entries that a list does not have yet, after those that it has. Returns how many were new. */
 export async function addMissing(
   store: Store,
@@ -105,15 +137,16 @@ export async function addMissing(
   fresh: readonly { id: string }[],
 ): Promise<number> {
   const kind = LISTS[list];
-  const before = await countOf(store, kind);
-  await store.write((db) =>
+  const place = await nextPlace(store, kind);
+  // What was put in is counted by the database: others may put something in meanwhile.
+  const done = await store.write((db) =>
     db.run(
       sql`INSERT INTO entries (key, kind, position, value)
-          SELECT ${`${kind}/`} || json_extract(value, '$.id'), ${kind}, ${before} + key, value FROM json_each(${JSON.stringify(fresh)}) WHERE true
+          SELECT ${`${kind}/`} || json_extract(value, '$.id'), ${kind}, ${place} + key, value FROM json_each(${JSON.stringify(fresh)}) WHERE true
           ON CONFLICT (key) DO NOTHING`,
     ),
   );
-  return (await countOf(store, kind)) - before;
+  return touched(done).rowsAffected;
 }
 
 /** False where the list has none of that id. */
@@ -128,13 +161,20 @@ export async function dropEntry(store: Store, list: ListName, id: string): Promi
 }
 
 async function putEntry(store: Store, kind: string, value: { id: string }): Promise<void> {
-  const row = { key: `${kind}/${value.id}`, kind, position: await countOf(store, kind), value };
+  const row = { key: `${kind}/${value.id}`, kind, position: await nextPlace(store, kind), value };
   await store.write((db) =>
     db
       .insert(entries)
       .values(row)
       .onConflictDoUpdate({ target: entries.key, set: { value: sql`excluded.value` } }),
   );
+}
+
+/** The place behind all that a list has, be it that some were dropped. */
+async function nextPlace({ db }: Store, kind: string): Promise<number> {
+  const last = sql<number | null>`max(${entries.position})`;
+  const [{ n }] = await db.select({ n: last }).from(entries).where(eq(entries.kind, kind));
+  return (n ?? -1) + 1;
 }
 
 async function countOf({ db }: Store, kind: string): Promise<number> {
@@ -217,11 +257,11 @@ export async function changeInYard(store: Store, id: string, part: Partial<YardP
  * were not there before.
  */
 export async function takePlants(store: Store, plants: Text): Promise<number> {
-  const before = await countOf(store, 'plant');
+  const [before, place] = [await countOf(store, 'plant'), await nextPlace(store, 'plant')];
   await store.write((db) =>
     db.run(
       sql`INSERT INTO entries (key, kind, position, value)
-          SELECT 'plant/' || json_extract(value, '$.id'), 'plant', ${before} + key, value FROM json_each(${plants}) WHERE true
+          SELECT 'plant/' || json_extract(value, '$.id'), 'plant', ${place} + key, value FROM json_each(${plants}) WHERE true
           ON CONFLICT (key) DO UPDATE SET value = json_patch(entries.value, excluded.value)`,
     ),
   );

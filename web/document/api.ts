@@ -261,6 +261,9 @@ export const api = {
   /** Entries of a list of the studio by words of their names, from one on. */
   entries: <L extends ListName>(list: L, { q = '', from = 0 }: { q?: string; from?: number }) =>
     call<{ entries: EntryOf[L][]; total: number }>('GET', `/studio/${list}?${new URLSearchParams({ q, from: String(from) })}`), // prettier-ignore
+  /** A new entry; the server gives it an id of its own. */
+  addEntry: <L extends ListName>(list: L, entry: Omit<EntryOf[L], 'id'>) =>
+    call<{ id: string }>('POST', `/studio/${list}`, json(entry)),
   keepEntry: <L extends ListName>(list: L, { id, ...entry }: EntryOf[L]) =>
     call('PUT', `/studio/${list}/${encodeURIComponent(id)}`, json(entry)),
   dropEntry: (list: ListName, id: string) => call('DELETE', `/studio/${list}/${encodeURIComponent(id)}`),

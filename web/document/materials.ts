@@ -1,5 +1,6 @@
 import { computed } from 'vue';
-import type { Commission, Material, Option } from '../../core/commission/schema';
+import type { Commission, Material, Option, Plant, Supplier } from '../../core/commission/schema';
+import { withEntries } from '../../core/edits/packs';
 import { useCommission } from './commissionStore';
 import { useStudio } from './studioStore';
 
@@ -14,12 +15,17 @@ export function useMaterials() {
   });
 }
 
-/** A document with these materials too; one that it has already stays as the document has it. */
+/** Everybody who sells something: who the studio buys from. */
+const sellers = (): readonly Supplier[] => useStudio().studio?.catalogue.suppliers ?? [];
+
+/** A document with these materials too, and who sells them; one that it has already stays as the document has it. */
 export function withMaterials(d: Commission, wanted: readonly (Material | undefined)[]): Commission {
-  const has = new Set(d.catalogue.materials.map((m) => m.id));
-  const missing = new Map(wanted.flatMap((m) => (m && !has.has(m.id) ? [[m.id, m]] : [])));
-  if (missing.size === 0) return d;
-  return { ...d, catalogue: { ...d.catalogue, materials: [...d.catalogue.materials, ...missing.values()] } };
+  return withEntries(d, { materials: wanted.filter((m) => m !== undefined) }, sellers());
+}
+
+/** A document with this plant too, in the same way. */
+export function withPlant(d: Commission, plant: Plant): Commission {
+  return withEntries(d, { plants: [plant] }, sellers());
 }
 
 /** A document whose option was changed, with the materials that it names then. */

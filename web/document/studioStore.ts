@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia';
-import { shallowRef } from 'vue';
+import { computed, shallowRef } from 'vue';
 import type { Recorded } from '../../core/catalogue/recorded';
 import type { Studio } from '../../core/catalogue/studio';
 import type { Elsewhere } from '../../core/yard/reserved';
@@ -15,6 +15,8 @@ export const useStudio = defineStore('studio', () => {
   /** What packs of a plant gave on the studio’s own build days, by the plant. */
   const recorded = shallowRef<Record<string, Recorded>>({});
   const counts = shallowRef<Record<ListName, number>>({ materials: 0, plants: 0, suppliers: 0 });
+  /** How days and figures are written where the studio works: as in Britain when nobody said. */
+  const locale = computed(() => studio.value?.locale ?? 'en-GB');
   let asked: Promise<void> | undefined;
   const fetched = () =>
     api.studio().then(
@@ -28,11 +30,14 @@ export const useStudio = defineStore('studio', () => {
     );
   const load = () => (asked ??= fetched());
 
+  /** Whether a list has entries that are not at hand. */
+  const hasMore = (list: Searched) => counts.value[list] > (studio.value?.catalogue[list].length ?? Infinity);
+
   /** Entries by words of their names, taken to those that are at hand; nothing where all of them are. */
   async function lookUp(list: Searched, q: string): Promise<void> {
-    const known = studio.value?.catalogue[list] ?? [];
-    if (q.trim() === '' || known.length >= counts.value[list]) return;
-    const { entries } = await api.entries(list, { q });
+    if (q.trim() === '' || !hasMore(list)) return;
+    // Without an answer there is what there was.
+    const { entries } = await api.entries(list, { q }).catch(() => ({ entries: [] }));
     const s = studio.value;
     if (!s) return;
     const has = new Set(s.catalogue[list].map((e) => e.id));
@@ -86,8 +91,10 @@ export const useStudio = defineStore('studio', () => {
     used,
     recorded,
     counts,
+    locale,
     elsewhere,
     load,
+    hasMore,
     lookUp,
     again: fetched,
     heard,

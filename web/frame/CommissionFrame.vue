@@ -24,7 +24,8 @@ import { useStudio } from '../document/studioStore';
 import TallyColumn from './TallyColumn.vue';
 import { wording } from '../words/wording';
 import { isCalled } from '../../core/catalogue/commonNames';
-import { KNOWN_PLANTS } from '../../core/catalogue/knownPlants';
+import { materialOf } from '../../core/commission/lookup';
+import { usePlants } from '../document/plants';
 import type { Piece } from '../../core/commission/schema';
 import { ALSO } from './stages';
 
@@ -102,14 +103,12 @@ async function duplicate(): Promise<void> {
 }
 /** A plant to paint with, a piece of the scape, by whatever name. */
 const LEAST_LETTERS = 3;
+const plants = usePlants();
 useFinder((words) => {
   const doc = commission.document;
   if (!doc || words.trim().length < LEAST_LETTERS) return [];
-  const own = doc.catalogue.plants;
-  const plants = [...own, ...KNOWN_PLANTS.filter((p) => !own.some((o) => o.id === p.id))];
   const pieces = commission.option?.pieces ?? [];
-  const nameOf = (p: Piece) =>
-    `${p.id}, ${doc.catalogue.materials.find((m) => m.id === p.material)?.name ?? ''}`;
+  const nameOf = (p: Piece) => `${p.id}, ${materialOf(doc, p.material).name}`;
   return [
     ...pieces
       .filter((p) => isCalled(nameOf(p), words))
@@ -121,7 +120,7 @@ useFinder((words) => {
           void router.push(`/c/${props.id}/bench`);
         },
       })),
-    ...plants
+    ...plants.value
       .filter((p) => isCalled(p.name, words))
       .map((p) => ({
         id: `plant ${p.id}`,

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { packOfMaterial, soldBy } from '../../../core/catalogue/materialFields';
+import { soldBy } from '../../../core/catalogue/materialFields';
+import { packOfMaterial } from '../../../core/edits/packs';
 import type { Material, Pack, Supplier } from '../../../core/commission/schema';
 import { ref } from 'vue';
 import { wording } from '../../words/wording';
@@ -78,7 +79,7 @@ const sellers = () => props.suppliers.map((s) => ({ value: s.id, title: s.name }
       />
       <button class="plain quiet" aria-label="Take this pack away" @click="drop(i)">×</button>
     </div>
-    <div class="pack" data-test="new-pack">
+    <div :key="material.packs?.length ?? 0" class="pack" data-test="new-pack">
       <FigureField
         label="a pack holds"
         kind="plain"

@@ -41,20 +41,37 @@ export function useEntries<L extends ListName>(list: L) {
       return false;
     }
   }
-  async function keep(entry: EntryOf[L]): Promise<boolean> {
-    const kept = await attempt(() => api.keepEntry(list, entry));
-    if (!kept) return false;
+  /** Rows that were looked at stay where they are: only the one that was changed is another. */
+  const settle = (change: (have: EntryOf[L][]) => EntryOf[L][], words: string) => {
+    rows.value = rows.value && change(rows.value);
+    said.value = words;
+    return studio.again();
+  };
+  async function keep(entry: EntryOf[L]): Promise<void> {
+    if (!(await attempt(() => api.keepEntry(list, entry)))) return;
+    await settle(
+      (have) => have.map((e) => (e.id === entry.id ? entry : e)),
+      wording('entries.kept', { name: entry.name }),
+    );
+  }
+  /** A new entry, which then stands alone in the list; undefined where it was refused. */
+  async function add(entry: Omit<EntryOf[L], 'id'> & { name: string }): Promise<string | undefined> {
+    let id: string | undefined;
+    if (!(await attempt(async () => void ({ id } = await api.addEntry(list, entry))))) return undefined;
     said.value = wording('entries.kept', { name: entry.name });
     await Promise.all([load(), studio.again()]);
-    return true;
+    return id;
   }
   async function drop(entry: EntryOf[L]): Promise<void> {
     if (!(await attempt(() => api.dropEntry(list, entry.id)))) return;
-    said.value = wording('entries.dropped', { name: entry.name });
-    await Promise.all([load(), studio.again()]);
+    total.value--;
+    await settle(
+      (have) => have.filter((e) => e.id !== entry.id),
+      wording('entries.dropped', { name: entry.name }),
+    );
   }
 
   watch(q, useDebounceFn(load, TYPED_MS));
   void load();
-  return { q, rows, total, said, load, more, attempt, keep, drop };
+  return { q, rows, total, said, load, more, attempt, add, keep, drop };
 }

@@ -19,7 +19,7 @@ const search = ref('');
 const removedToo = ref(false);
 const list = ref<Listed[]>();
 const fault = ref<{ says: string; more: string[] }>();
-const justRemoved = ref<Listed>();
+const justRemoved = ref<Pick<Listed, 'id' | 'title'>>();
 const file = ref<HTMLInputElement>();
 useTitle('Utsuwa');
 
@@ -127,8 +127,9 @@ const take = (picked: File | undefined) =>
   });
 
 /** A commission whose orders are with suppliers, which removing it would not withdraw: it is asked once. */
-const asking = ref<{ row: Listed; orders: number }>();
-const remove = (row: Listed, isMeant = false) =>
+type Named = Pick<Listed, 'id' | 'title'>;
+const asking = ref<{ row: Named; orders: number }>();
+const remove = (row: Named, isMeant = false) =>
   attempt(async () => {
     const { orders } = isMeant ? { orders: [] } : await api.orders(row.id);
     const sent = orders.filter((o) => o.state !== 'refused' && o.state !== 'unreachable').length;
@@ -138,7 +139,7 @@ const remove = (row: Listed, isMeant = false) =>
     justRemoved.value = row;
     await load();
   });
-const bringBack = (row: Listed) =>
+const bringBack = (row: Pick<Listed, 'id'>) =>
   attempt(async () => {
     await api.restore(row.id);
     justRemoved.value = undefined;
@@ -154,11 +155,13 @@ watch(search, useDebounceFn(load, 120));
 watch(removedToo, load);
 /** From elsewhere: a commission is begun at once, or one is asked about as if its *Remove* were pressed. */
 async function arrived(): Promise<void> {
-  await load();
   const { new: begun, remove: id } = router.currentRoute.value.query;
+  // Going back must not do it again.
+  if (begun !== undefined || id !== undefined) await router.replace('/');
   if (begun !== undefined) return create();
-  const row = list.value?.find((c) => c.id === id) ?? lately.value.find((c) => c.id === id);
-  if (row) await router.replace('/').then(() => remove(row));
+  await load();
+  if (typeof id === 'string')
+    await attempt(async () => remove({ id, title: (await api.read(id)).document.title }));
 }
 onMounted(arrived);
 const erasure = lastErasure;

@@ -1,4 +1,6 @@
 import { dayPlus } from '../../../core/calendar/day';
+import { SMALL_KINDS } from '../../../core/commission/catalogueSchema';
+import { withEntries } from '../../../core/edits/packs';
 import type { Commission } from '../../../core/commission/schema';
 import type { Studio } from '../../../core/catalogue/studio';
 import { today } from '../../units/days';
@@ -9,7 +11,7 @@ const USUAL_NOTICE = 42;
 /** An empty commission: a 600 mm box with a rising bed of the studio's first soil, everything else open. */
 export function newCommission(studio: Studio): Commission {
   const soil = studio.catalogue.materials.find((m) => m.kind === 'soil');
-  return {
+  const begun: Commission = {
     format: 'utsuwa.commission',
     version: 1,
     title: 'New commission',
@@ -37,13 +39,13 @@ export function newCommission(studio: Studio): Commission {
       },
     ],
     catalogue: {
-      materials: studio.catalogue.materials.filter(
-        (m) =>
-          m.id === soil?.id || ['glue', 'fibre', 'mesh-bag', 'conditioner', 'pad', 'tie'].includes(m.kind),
-      ),
+      materials: [],
       plants: [],
       suppliers: studio.catalogue.suppliers,
     },
     log: [],
   };
+  const small: readonly string[] = SMALL_KINDS;
+  const materials = studio.catalogue.materials.filter((m) => m.id === soil?.id || small.includes(m.kind));
+  return withEntries(begun, { materials }, studio.catalogue.suppliers);
 }

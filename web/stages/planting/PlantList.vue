@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { useDebounceFn } from '@vueuse/core';
+import { computed, ref, watch } from 'vue';
 import { keepKeys } from '../../design/commands';
 import type { Option, Origin, Plant } from '../../../core/commission/schema';
 import { commonNames, isCalled } from '../../../core/catalogue/commonNames';
@@ -8,6 +9,7 @@ import { useFigures } from '../../units/figures';
 import OriginMark from '../../drawing/OriginMark.vue';
 import type { ShownPlan } from '../../workers/planWorker';
 import { wording } from '../../words/wording';
+import { useStudio } from '../../document/studioStore';
 
 /** What is planted, then every plant of the studio to paint with. */
 const props = defineProps<{
@@ -23,6 +25,13 @@ const props = defineProps<{
 defineEmits<{ paint: [plant: Plant]; count: [plant: Plant]; choose: [id: string]; studio: [] }>();
 const f = useFigures();
 const search = ref('');
+/** Of a studio with more plants than came with the page those that are typed for come. */
+const studio = useStudio();
+const TYPED_MS = 120;
+watch(
+  search,
+  useDebounceFn((words: string | null) => studio.lookUp('plants', words ?? ''), TYPED_MS),
+);
 
 const planted = computed(() =>
   props.option.plants.map((p) => ({

@@ -1,11 +1,13 @@
-import { computed, ref } from 'vue';
-import { KNOWN_PLANTS, withKnown } from '../../../core/catalogue/knownPlants';
+import { ref } from 'vue';
 import type { Pack, Plant, Planting } from '../../../core/commission/schema';
 import { newOrigin, plantingOrigin } from '../../../core/commission/origin';
 import { lyingOn, regionWithout } from '../../../core/planting/apart';
 import { joinedRegion, splitAcross, splitRegion } from '../../../core/planting/cutRegion';
 import { usualSpacingMm } from '../../../core/planting/spacing';
+import { withPacks } from '../../../core/edits/packs';
 import { useCommission } from '../../document/commissionStore';
+import { withPlant } from '../../document/materials';
+import { usePlants } from '../../document/plants';
 import { useStudio } from '../../document/studioStore';
 import { wording } from '../../words/wording';
 
@@ -18,20 +20,7 @@ export function usePlantings() {
   const studio = useStudio();
   const chosen = ref<string>();
 
-  /** The document's plants, then the studio's, then those that everybody has. */
-  const plants = computed((): Plant[] => {
-    const own = commission.document?.catalogue.plants ?? [];
-    const byId = new Map(own.map((p) => [p.id, withKnown(p)]));
-    for (const plant of [...(studio.studio?.catalogue.plants ?? []), ...KNOWN_PLANTS])
-      if (!byId.has(plant.id)) byId.set(plant.id, { ...withKnown(plant), ...plugsOf(plant.id) });
-    return [...byId.values()];
-  });
-
-  /** Plugs a pack as the studio’s own crews counted them, once they have. */
-  const plugsOf = (id: string): Partial<Plant> => {
-    const { plugsAPack } = studio.recorded[id] ?? {};
-    return plugsAPack ? { plugsAPack } : {};
-  };
+  const plants = usePlants();
 
   function add(plant: Plant, how: Partial<Planting>): string | undefined {
     const ids = new Set(commission.option!.plants.map((p) => p.id));
@@ -42,10 +31,7 @@ export function usePlantings() {
     const planting: Planting = { id: `P-${n}`, plant: plant.id, ...fresh, ...how };
     commission.endStep();
     const fault = commission.tryEdit(`plant ${planting.id}`, (d) => ({
-      ...d,
-      catalogue: d.catalogue.plants.some((p) => p.id === plant.id)
-        ? d.catalogue
-        : { ...d.catalogue, plants: [...d.catalogue.plants, plant] },
+      ...withPlant(d, plant),
       options: d.options.map((o) =>
         o.id === commission.optionId ? { ...o, plants: [...o.plants, planting] } : o,
       ),
@@ -63,10 +49,7 @@ export function usePlantings() {
     if (!plant) return;
     commission.endStep();
     commission.edit(`become ${id}`, (d) => ({
-      ...d,
-      catalogue: d.catalogue.plants.some((p) => p.id === to)
-        ? d.catalogue
-        : { ...d.catalogue, plants: [...d.catalogue.plants, plant] },
+      ...withPlant(d, plant),
       options: d.options.map((o) =>
         o.id === commission.optionId
           ? { ...o, plants: o.plants.map((p) => (p.id === id ? { ...p, plant: to, ...(p.region ? { spacingMm: spacingOf(plant) } : {}) } : p)) } // prettier-ignore
@@ -163,13 +146,8 @@ export function usePlantings() {
   /** What a plant is bought in, in this document. */
   function packed(plantId: string, packs: Pack[]): void {
     commission.endStep();
-    commission.edit(`packs ${plantId}`, (d) => ({
-      ...d,
-      catalogue: {
-        ...d.catalogue,
-        plants: d.catalogue.plants.map((p) => (p.id === plantId ? { ...p, packs } : p)),
-      },
-    }));
+    const sellers = studio.studio?.catalogue.suppliers ?? [];
+    commission.edit(`packs ${plantId}`, (d) => withPacks(d, plantId, packs, sellers));
   }
 
   function remove(id: string): void {
