@@ -11,6 +11,7 @@ import OriginMark from '../../drawing/OriginMark.vue';
 import { selectedLayer } from '../../frame/selection';
 import { useFigures } from '../../units/figures';
 import type { ShownPlan } from '../../workers/planWorker';
+import MaterialChoice from '../../document/catalogue/MaterialChoice.vue';
 
 /** The layers of the bed as they lie, the uppermost first, and what can be laid on. */
 const props = defineProps<{
@@ -63,13 +64,13 @@ const lay = (id: string | null) => id && (selectedLayer.value = edit.add(id));
         </span>
       </li>
     </ul>
-    <v-select
+    <MaterialChoice
       class="lay"
       label="lay on"
       :items="offered"
       :model-value="null"
       data-test="add-layer"
-      @update:model-value="lay"
+      @update:model-value="(id) => lay(id ?? null)"
     />
   </div>
 </template>

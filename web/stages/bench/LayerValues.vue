@@ -12,6 +12,7 @@ import { useScapeEdit } from '../../document/scapeEdit';
 import { useMaterials } from '../../document/materials';
 import { useFigures } from '../../units/figures';
 import { wording } from '../../words/wording';
+import MaterialChoice from '../../document/catalogue/MaterialChoice.vue';
 
 /** The typed values of one layer: its surface, its hills or its path, what it is of and where it comes from. */
 const props = defineProps<{ layer: Layer; materials: Material[] }>();
@@ -82,13 +83,13 @@ const setMix = (other: string | null, share = 0.5) =>
 
 <template>
   <div class="values">
-    <v-select
+    <MaterialChoice
       class="wide"
       label="of"
       :items="offered"
       :model-value="layer.material"
       data-test="layer-material"
-      @update:model-value="(id: string) => bed.setMaterial(layer.id, id)"
+      @update:model-value="(id) => id && bed.setMaterial(layer.id, id)"
     />
     <FigureField
       v-if="layer.top.kind === 'level'"

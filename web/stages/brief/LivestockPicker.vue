@@ -8,7 +8,7 @@ import { speciesIn } from '../../../core/livestock/known';
 import { commonNames, isCalled } from '../../../core/catalogue/commonNames';
 import { SPECIES, type Species } from '../../../core/livestock/species';
 import { useCommission } from '../../document/commissionStore';
-import { freshId } from '../../../core/edits/ids';
+import { freshId, idOfName } from '../../../core/edits/ids';
 import { useDocEdit } from '../../document/docEdit';
 import FigureField from '../../document/FigureField.vue';
 import { useFigures } from '../../units/figures';
@@ -64,12 +64,7 @@ const strange = computed(() => {
 function addOwn(animal: NewAnimal): void {
   edit.edit(`animal ${animal.name}`, (d): Commission => {
     const own = d.catalogue.animals ?? [];
-    const base =
-      animal.name
-        .toLowerCase()
-        .replace(/[^a-z0-9]+/g, '-')
-        .slice(0, 60) || 'animal';
-    const id = freshId(base, [...own, ...SPECIES]);
+    const id = freshId(idOfName(animal.name, 'animal'), [...own, ...SPECIES]);
     const livestock = [...(d.brief.livestock ?? []), { species: id, count: animal.group ?? 1 }];
     const animals = [...own, { ...animal, id }] as Animal[];
     return { ...d, catalogue: { ...d.catalogue, animals }, brief: { ...d.brief, livestock } };

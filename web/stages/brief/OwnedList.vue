@@ -7,6 +7,7 @@ import { useDocEdit } from '../../document/docEdit';
 import FigureField from '../../document/FigureField.vue';
 import { useMaterials } from '../../document/materials';
 import WordsField from '../../document/WordsField.vue';
+import MaterialChoice from '../../document/catalogue/MaterialChoice.vue';
 
 /** Stones and wood of the client's: measured here, they stand first in the yard and are not bought. */
 type Owned = NonNullable<Brief['owned']>[number];
@@ -40,11 +41,11 @@ const sized = (i: number, axis: number, mm: number) => {
 <template>
   <div v-for="(o, i) in owned" :key="o.id" class="figures row">
     <WordsField label="What" :value="o.name" :apply="(name) => set(i, { name })" />
-    <v-select
+    <MaterialChoice
       label="of"
       :items="materials"
       :model-value="o.material"
-      @update:model-value="(material) => set(i, { material })"
+      @update:model-value="(material) => material && set(i, { material })"
     />
     <FigureField
       v-for="(n, axis) in ['long', 'deep', 'high']"

@@ -20,6 +20,7 @@ const print = () => window.print();
       <h1>First visit</h1>
       <p>
         {{ doc.studio?.name }}<template v-if="doc.studio?.phone">, {{ doc.studio.phone }}</template
+        ><template v-if="doc.studio?.address">, {{ doc.studio.address }}</template
         ><br />{{ doc.title }} · date ____________ · by ____________
       </p>
     </header>

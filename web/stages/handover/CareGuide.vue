@@ -177,6 +177,7 @@ const fed = computed(() => props.care.weeks.some((w) => w.days.some((d) => d.dos
       </section>
       <section>
         <h2>{{ commission.studio?.name ?? 'The studio' }}</h2>
+        <p v-if="commission.studio?.address">{{ commission.studio.address }}</p>
         <p>{{ madeFor }} {{ wording('careGuide.heavy') }}</p>
       </section>
     </div>

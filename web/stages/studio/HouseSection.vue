@@ -68,7 +68,7 @@ async function change(part: Partial<House>): Promise<void> {
       <v-select
         label="days are written"
         :items="days"
-        :model-value="house.locale ?? 'en-GB'"
+        :model-value="studio.locale"
         data-test="house-days"
         @update:model-value="(locale: string) => change({ locale })"
       />

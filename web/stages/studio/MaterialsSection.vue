@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { entryId } from '../../../core/catalogue/materialFields';
 import { MATERIAL_KINDS } from '../../../core/commission/catalogueSchema';
 import type { Material } from '../../../core/commission/schema';
 import { api } from '../../document/api';
@@ -12,7 +11,7 @@ import MaterialCard from './MaterialCard.vue';
 
 /** What the studio builds with: found by name, changed in place, priced pack by pack. */
 const studio = useStudio();
-const { q, rows, total, said, load, more, attempt, keep, drop } = useEntries('materials');
+const { q, rows, total, said, load, more, attempt, add: addEntry, keep, drop } = useEntries('materials');
 const chosen = ref<string>();
 const current = computed(() => rows.value?.find((m) => m.id === chosen.value));
 const currency = computed(() => studio.studio?.currency ?? '');
@@ -23,8 +22,8 @@ const kind = ref<Material['kind']>('stone');
 async function add(): Promise<void> {
   const name = fresh.value.trim();
   if (name === '') return;
-  const id = entryId(name, new Set((rows.value ?? []).map((m) => m.id)));
-  if (!(await keep({ id, kind: kind.value, name }))) return;
+  const id = await addEntry({ kind: kind.value, name });
+  if (!id) return;
   [fresh.value, q.value, chosen.value] = ['', name, id];
 }
 const startSet = () =>

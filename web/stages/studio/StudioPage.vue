@@ -5,7 +5,7 @@ import { useRoute } from 'vue-router';
 import PlantEntries from '../../document/catalogue/PlantEntries.vue';
 import { useStudio } from '../../document/studioStore';
 import { useLibrary } from '../../design/library';
-import { KNOWN_PLANTS } from '../../../core/catalogue/knownPlants';
+import { usePlants } from '../../document/plants';
 import HouseSection from './HouseSection.vue';
 import LooksSection from './LooksSection.vue';
 import MaterialsSection from './MaterialsSection.vue';
@@ -27,11 +27,7 @@ const PARTS = [
 const route = useRoute();
 const part = computed(() => PARTS.find((p) => p.id === route.params.part)?.id ?? 'house');
 const counts = computed<Partial<Record<string, number>>>(() => studio.counts);
-/** The studio's own plants first, then those that everybody has. */
-const plants = computed(() => {
-  const own = studio.studio?.catalogue.plants ?? [];
-  return [...own, ...KNOWN_PLANTS.filter((p) => !own.some((o) => o.id === p.id))];
-});
+const plants = usePlants();
 </script>
 
 <template>
@@ -68,7 +64,8 @@ const plants = computed(() => {
 
 <style scoped>
 .page {
-  min-height: 100vh;
+  height: 100vh;
+  overflow: auto;
   padding: 26px clamp(20px, 7vw, 110px) 60px;
   background: var(--ash);
 }

@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
-import { entryId } from '../../../core/catalogue/materialFields';
+import { ref } from 'vue';
 import type { Supplier } from '../../../core/commission/schema';
 import { useEntries } from '../../document/catalogue/entries';
 import { useLocalForm } from '../../document/localForm';
@@ -9,16 +8,14 @@ import { wording } from '../../words/wording';
 
 /** Who the studio buys from, and on which days they deliver. */
 useLocalForm();
-const { rows, said, keep, drop } = useEntries('suppliers');
+const { rows, said, add: addEntry, keep, drop } = useEntries('suppliers');
 const fresh = ref('');
 const DAYS = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'] as const;
-const taken = computed(() => new Set((rows.value ?? []).map((s) => s.id)));
 
 async function add(): Promise<void> {
   const name = fresh.value.trim();
   if (name === '') return;
-  if (await keep({ id: entryId(name, taken.value), name, days: ['mon', 'tue', 'wed', 'thu', 'fri'] }))
-    fresh.value = '';
+  if (await addEntry({ name, days: ['mon', 'tue', 'wed', 'thu', 'fri'] })) fresh.value = '';
 }
 /** Without any day said, every day is one. */
 const delivers = (s: Supplier, day: (typeof DAYS)[number]) => !s.days || s.days.includes(day);

@@ -1,6 +1,7 @@
 /** What the studio's own place says. */
 export const STUDIO = {
-  'houseSection.what': 'Orders, run sheets and care guides are headed by it; new commissions begin with it.',
+  'houseSection.what':
+    'Orders go out under its name; visit sheets and care guides have address and telephone too. New commissions begin with it.',
   'houseSection.kept': 'Kept. Commissions that are there already stay as they are.',
   'looksSection.what': 'For whoever sits at this browser. Documents keep millimetres, litres and kilograms.',
   'suppliersSection.what': 'Order-by days count back over the days on which they deliver.',

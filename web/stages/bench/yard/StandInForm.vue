@@ -6,6 +6,7 @@ import { useScapeEdit } from '../../../document/scapeEdit';
 import { selectPiece } from '../../../frame/selection';
 import { useFigures } from '../../../units/figures';
 import { wording } from '../../../words/wording';
+import MaterialChoice from '../../../document/catalogue/MaterialChoice.vue';
 
 /** A piece that is not bought yet: its kind, size class and form draw a stand-in, which is in the take-off. */
 const props = defineProps<{ materials: readonly Material[] }>();
@@ -40,7 +41,7 @@ function set(): void {
 
 <template>
   <form class="stand-in" data-test="stand-in-form" @submit.prevent="set">
-    <v-select v-model="material" label="kind" :items="kinds" />
+    <MaterialChoice v-model="material" label="kind" :items="kinds" />
     <v-select v-model="size" label="longest side" :items="SIZES" />
     <v-select v-model="form" label="form" :items="FORM_NAMES" />
     <button class="solid" type="submit" data-test="set-stand-in">Set on the bench</button>

@@ -11,6 +11,7 @@ import { useFigures } from '../../../units/figures';
 import YardBranches from './YardBranches.vue';
 import YardPhotos from './YardPhotos.vue';
 import { wording } from '../../../words/wording';
+import MaterialChoice from '../../../document/catalogue/MaterialChoice.vue';
 
 /** A piece into the yard: by three sizes, two photographs, its branches or a scan; with what it weighs or displaces. */
 const props = defineProps<{ materials: readonly Material[]; taken: ReadonlySet<string> }>();
@@ -114,7 +115,7 @@ async function add(): Promise<void> {
 <template>
   <form class="into" data-test="yard-form" @submit.prevent="add">
     <WordsField label="number" :value="id" :apply="(t) => void (id = t)" data-test="yard-id" />
-    <v-select v-model="material" class="of" label="of" :items="kinds" data-test="yard-material" />
+    <MaterialChoice v-model="material" class="of" label="of" :items="kinds" data-test="yard-material" />
     <FigureField label="wide" kind="length" optional :value="size[0]" :apply="setSize(0)" />
     <FigureField label="deep" kind="length" optional :value="size[1]" :apply="setSize(1)" />
     <FigureField label="high" kind="length" optional :value="size[2]" :apply="setSize(2)" />
