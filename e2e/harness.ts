@@ -15,9 +15,10 @@ export interface Bench {
 }
 
 /**
- * The demo served for one file of tests, with a page of its own for each, or one `shared` by all where what a page takes to
- * open is more than what is done on it, in a browser that draws the view from a `seat` where that is looked at; an error
- * on a page fails its test.
+ * The demo served for one file of tests, on one page that goes back to the list between them as a person does: what a page
+ * takes to open is most of what a test takes. One that failed, or kept something beyond the commissions, has a new page
+ * after it. With `shared` nothing happens between tests. In a browser that draws the view from a `seat` where that is
+ * looked at; an error on a page fails its test.
  */
 export function withDemo(viewport?: Viewport, { shared = false, seat = false } = {}): Bench {
   const bench = {} as Bench;
@@ -30,7 +31,7 @@ export function withDemo(viewport?: Viewport, { shared = false, seat = false } =
     await bench.server?.stop();
   });
   beforeEach(async () => {
-    if (shared && bench.page && !bench.page.isClosed()) return;
+    if (bench.page && !bench.page.isClosed()) return;
     bench.page = watched(await cleanPage(bench), wrong);
     bench.watched = (page) => watched(page, wrong);
     if (viewport) await bench.page.setViewport({ deviceScaleFactor: COARSE, ...viewport });
@@ -39,7 +40,7 @@ export function withDemo(viewport?: Viewport, { shared = false, seat = false } =
   });
   afterEach(async ({ task }) => {
     if (task.result?.state === 'fail') await left(bench);
-    else if (!shared) for (const page of await kept.get(bench)!.pages()) await page.close();
+    else if (!shared && !(await backAtList(bench, viewport))) await allClosed(bench);
     expect(wrong.splice(0)).toEqual([]);
   });
   return bench;
@@ -61,6 +62,23 @@ async function cleanPage(bench: Bench): Promise<Page> {
   });
   await session.detach();
   return page;
+}
+
+/** Leaves the commission; false where the page is not what it was when it came. */
+async function backAtList(bench: Bench, viewport: Viewport | undefined): Promise<boolean> {
+  const { page, at } = bench;
+  if (page.isClosed() || (await kept.get(bench)!.pages()).length > 1) return false;
+  if (!page.url().startsWith(bench.server.url)) return true;
+  if (viewport && page.viewport()?.width !== viewport.width) return false;
+  await at.open('/');
+  return page.evaluate((usual) => Object.values(localStorage).every((v) => usual.includes(v)), USUAL_LOOKS);
+}
+
+/** What a browser keeps of somebody who has changed nothing: units, gallons, hardness and light as they come. */
+const USUAL_LOOKS = ['metric', 'as-units', 'degree', 'paper'];
+
+async function allClosed(bench: Bench): Promise<void> {
+  for (const page of await kept.get(bench)!.pages()) await page.close();
 }
 
 /** A page on which a test failed may be in any state, and so may what it kept. */

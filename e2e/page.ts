@@ -10,11 +10,15 @@ export function onPage(page: Page, url: string) {
   return {
     /** A page that knows nothing of the one before it. */
     load,
-    /** Goes there as a person does: by the way that the page shows, otherwise by the address. */
+    /** Goes there as a person does: by the page's own ways, to another commission by the list; at first by the address. */
     open: async (path: string) => {
-      const way = page.url().startsWith(url) ? await page.$(`a[href="${path}"]`) : null;
-      if (!way) return load(path);
-      await way.evaluate((link) => (link as HTMLAnchorElement).click());
+      if (!page.url().startsWith(url)) return load(path);
+      const [from, to] = [new URL(page.url()).pathname, path].map(commissionIn);
+      if (from && from !== to) {
+        await page.evaluate(goTo, '/');
+        await page.waitForSelector('[data-test="new"]');
+      }
+      await page.evaluate(goTo, path);
       await page.waitForFunction((to) => window.location.pathname === to, {}, path);
     },
     /** Waits for something to be there and returns its words. */
@@ -75,6 +79,16 @@ export function onPage(page: Page, url: string) {
       await page.click(`${within} ::-p-text(${text})`);
     },
   };
+}
+
+const commissionIn = (path: string) => /^\/c\/([^/]+)/.exec(path)?.[1];
+
+/** In the page: its own link, or the step in its history that Back and Forward make. */
+function goTo(path: string): void {
+  const way = document.querySelector<HTMLAnchorElement>(`a[href="${path}"]`);
+  if (way) return way.click();
+  history.pushState(null, '', path);
+  dispatchEvent(new PopStateEvent('popstate'));
 }
 
 /** What lies over something for longer than this is there to stay, ms. */

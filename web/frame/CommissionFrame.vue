@@ -16,7 +16,7 @@ import { useFigures } from '../units/figures';
 import HeadBar from './HeadBar.vue';
 import { useLivePlan } from './livePlan';
 import { FRAME } from './planKey';
-import { selectedLayer, selectedPiece } from './selection';
+import { nothingChosen, selectedLayer, selectedPiece } from './selection';
 import { STAGES, strataOf } from './stages';
 import StageStrip from './StageStrip.vue';
 import StrataRail from './StrataRail.vue';
@@ -38,6 +38,29 @@ const router = useRouter();
 const { volume } = useFigures();
 const failure = shallowRef('');
 const orders = shallowRef<SentOrder[]>([]);
+
+const reloadOrders = async () => {
+  const asked = props.id;
+  const answer = await api.orders(asked).catch(() => undefined);
+  if (answer && asked === props.id) orders.value = answer.orders;
+};
+// Before anything is planned: the store may still have the one that was open before.
+watch(
+  () => props.id,
+  async (id) => {
+    failure.value = '';
+    orders.value = [];
+    nothingChosen();
+    try {
+      await commission.open(id);
+      await reloadOrders();
+    } catch (error) {
+      if (id !== props.id) return;
+      failure.value = error instanceof ApiProblem ? error.message : wording('commissionFrame.notOpened');
+    }
+  },
+  { immediate: true },
+);
 
 /** How often it is asked whether the commission is still there, ms. */
 const LOOK_MS = 20_000;
@@ -62,27 +85,9 @@ watch(
   () => commission.option,
   (option) => option && fetchAhead(commission.id, option),
 );
-const reloadOrders = async () => {
-  orders.value = (await api.orders(props.id).catch(() => ({ orders: orders.value }))).orders;
-};
 provide(FRAME, { plan, field, planted, orders, reloadOrders, waterScale, scapeWork });
 useTitle(computed(() => (commission.document ? `${commission.document.title} · Utsuwa` : 'Utsuwa')));
 void studio.load();
-
-watch(
-  () => props.id,
-  async (id) => {
-    failure.value = '';
-    orders.value = [];
-    try {
-      await commission.open(id);
-      await reloadOrders();
-    } catch (error) {
-      failure.value = error instanceof ApiProblem ? error.message : wording('commissionFrame.notOpened');
-    }
-  },
-  { immediate: true },
-);
 
 const strata = computed(() => {
   if (!commission.document) return [];

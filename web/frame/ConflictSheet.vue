@@ -39,7 +39,7 @@ const settle = (choice: (i: number) => boolean) =>
       <table>
         <thead>
           <tr>
-            <th />
+            <td />
             <th>Here</th>
             <th>Elsewhere</th>
           </tr>

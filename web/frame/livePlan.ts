@@ -57,13 +57,15 @@ export function useLivePlan(
       // A vessel that has just changed is read roughly at once, and finely when it has come to rest.
       const rough = known !== undefined && vessel !== known;
       known = vessel;
+      const asked = id.value;
       const answer = await remote.compute(
-        id.value,
+        asked,
         pack(commission.value, option),
         today(),
         rough,
         elsewhere.value,
       );
+      if (asked !== id.value) return void (await next());
       clearTimeout(refining);
       if (rough) refining = setTimeout(() => void renew(), REST_MS);
       if (answer.field) field.value = answer.field;
@@ -78,13 +80,27 @@ export function useLivePlan(
         message: error instanceof Error ? error.message : String(error),
       });
     }
+    await next();
+  }
+
+  async function next(): Promise<void> {
     busy = false;
     if (again) await renew();
   }
 
+  /** Nothing of one commission is shown under another. */
+  function forget(): void {
+    [refining, planting, following].forEach(clearTimeout);
+    [plan.value, field.value, planted.value, trouble.value] = [undefined, undefined, undefined, undefined];
+    [known, plantedOf] = [undefined, undefined];
+  }
+  watch(id, forget, { flush: 'sync' });
+
   async function renewPlanted(): Promise<void> {
-    const of = plan.value;
-    planted.value = (await remote.planted().catch(() => undefined)) ?? planted.value;
+    const [of, asked] = [plan.value, id.value];
+    const found = await remote.planted().catch(() => undefined);
+    if (asked !== id.value) return;
+    planted.value = found ?? planted.value;
     plantedOf = of;
     if (plan.value === of) following = setTimeout(() => void follow(of), FOLLOW_MS);
   }
@@ -110,9 +126,7 @@ export function useLivePlan(
   });
   watch([commission, optionId, elsewhere], () => void renew(), { immediate: true });
   onScopeDispose(() => {
-    clearTimeout(refining);
-    clearTimeout(planting);
-    clearTimeout(following);
+    [refining, planting, following].forEach(clearTimeout);
     worker.terminate();
   });
   /** What is asked of the scape now and then, worked out where the plan is. */

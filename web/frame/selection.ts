@@ -1,4 +1,5 @@
 import { computed, ref } from 'vue';
+import { openLine } from './openLine';
 
 /** The piece or layer that is selected; a finding selects it from any stage. */
 export const selectedPiece = ref<string>();
@@ -12,6 +13,12 @@ export const selectedPieces = computed(() =>
     ? [selectedPiece.value, ...selectedBeside.value.filter((id) => id !== selectedPiece.value)]
     : [],
 );
+
+/** As a commission is opened: numbers of pieces and lines are its own. */
+export function nothingChosen(): void {
+  [selectedPiece.value, selectedLayer.value, openLine.value] = [undefined, undefined, undefined];
+  selectedBeside.value = [];
+}
 
 /** Selects one piece; `further` keeps those that are selected, and takes it out again where it is one of them. */
 export function selectPiece(id: string | undefined, further = false): void {

@@ -215,6 +215,7 @@ const doc = toRef(commission, 'document');
 
 <template>
   <div class="bench">
+    <h1 class="sr">Bench</h1>
     <div ref="area" class="area" @pointerdown="pan">
       <p v-if="!ready" class="wait quiet">{{ wording('benchStage.measuring') }}</p>
       <template v-else>

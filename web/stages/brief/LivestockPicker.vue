@@ -114,7 +114,7 @@ function remove(i: number): void {
               ><em>{{ f.scale('temperature').unit }}</em></span
             >
           </th>
-          <th />
+          <td />
         </tr>
       </thead>
       <tbody>

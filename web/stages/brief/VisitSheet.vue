@@ -11,7 +11,7 @@ const print = () => window.print();
 </script>
 
 <template>
-  <article class="visit">
+  <article class="visit on-paper">
     <p class="screen-only bar">
       <router-link class="act" :to="`/c/${commission.id}/brief`">Back to the brief</router-link>
       <button class="solid" @click="print">Print</button>
@@ -59,13 +59,7 @@ const print = () => window.print();
   max-width: 800px;
   margin: 0 auto;
   padding: 20px 30px 40px;
-  background: #fff;
-  color: #1c1a18;
   font-size: 12px;
-}
-/* Paper in either theme. */
-.bar .act {
-  color: #42715e;
 }
 .bar {
   display: flex;

@@ -16,7 +16,7 @@ const rows = computed(() =>
 </script>
 
 <template>
-  <article class="run" data-test="sheet-list">
+  <article class="run on-paper" data-test="sheet-list">
     <header>
       <h1>{{ commission.document?.title }}</h1>
       <p>
@@ -67,8 +67,6 @@ const rows = computed(() =>
 
 <style scoped>
 .run {
-  background: #fff;
-  color: #1d1b19;
   padding: 22px 26px;
   max-width: 820px;
   border: 1px solid var(--rule);

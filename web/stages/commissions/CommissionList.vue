@@ -174,7 +174,7 @@ useCommands([
 </script>
 
 <template>
-  <div class="page">
+  <main class="page">
     <header>
       <h1>Utsuwa</h1>
       <p class="quiet">
@@ -286,7 +286,7 @@ useCommands([
         {{ wording('commissionList.waySample') }}
       </li>
     </ol>
-  </div>
+  </main>
 </template>
 
 <style scoped>

@@ -22,7 +22,7 @@ const mostHours = computed(() => Math.max(MOST_LIGHT_HOURS, ...props.care.weeks.
   <table class="calendar">
     <thead>
       <tr>
-        <th />
+        <td />
         <th v-for="d in days" :key="d" scope="col">{{ d }}</th>
         <th class="light" scope="col">light</th>
       </tr>

@@ -91,7 +91,7 @@ const fed = computed(() => props.care.weeks.some((w) => w.days.some((d) => d.dos
 </script>
 
 <template>
-  <article class="guide" data-test="care-guide">
+  <article class="guide on-paper" data-test="care-guide">
     <header>
       <div>
         <h1>Your tank, the first eight weeks</h1>
@@ -186,8 +186,6 @@ const fed = computed(() => props.care.weeks.some((w) => w.days.some((d) => d.dos
 
 <style scoped>
 .guide {
-  background: #fff;
-  color: #23211e;
   border: 1px solid var(--rule);
   padding: 30px 34px 26px;
   max-width: 800px;

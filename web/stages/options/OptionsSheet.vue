@@ -84,7 +84,7 @@ const print = () => window.print();
       <table>
         <thead>
           <tr>
-            <th />
+            <td />
             <th
               v-for="(c, i) in columns"
               :key="c.option.id"
@@ -265,7 +265,7 @@ td {
     grid-template-columns: repeat(var(--options), minmax(0, 1fr));
   }
   tbody th,
-  thead th:first-child {
+  thead td:first-child {
     grid-column: 1 / -1;
     border-top: 1px solid var(--rule);
     padding: 5px 0 0;

@@ -57,7 +57,7 @@ const print = () => window.print();
 </script>
 
 <template>
-  <article class="out">
+  <article class="out on-paper">
     <p class="screen-only bar">
       <router-link class="act" :to="`/c/${commission.id}/planting`">Back to planting</router-link>
       <button class="solid" @click="print">Print</button>
@@ -147,8 +147,6 @@ const print = () => window.print();
 .out {
   max-width: 720px;
   padding: 18px 30px 40px;
-  background: #fff;
-  color: #23211e;
   min-height: 100%;
 }
 .bar {

@@ -90,7 +90,7 @@ const late = computed(
       <tbody v-for="g in groups" :key="g.kind">
         <tr class="group">
           <td colspan="7">
-            <h3>{{ g.title }}</h3>
+            <h2>{{ g.title }}</h2>
             <span class="quiet">{{ g.says }}</span>
           </td>
         </tr>
@@ -157,7 +157,7 @@ td.right {
 .group td {
   padding: 13px 0 5px;
 }
-.group h3 {
+.group h2 {
   display: inline;
   font-size: 17px;
   margin-right: 10px;
