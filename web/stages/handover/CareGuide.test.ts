@@ -24,7 +24,7 @@ function guide(change: (c: Commission) => void = () => {}) {
 describe('the care guide', () => {
   it('has a little tank for each of 56 days, blue where water is changed', () => {
     const { el } = guide();
-    expect(el.querySelectorAll('.calendar td:not(.light)')).toHaveLength(56);
+    expect(el.querySelectorAll('.calendar tbody td:not(.light)')).toHaveLength(56);
     expect(el.querySelectorAll('.calendar td.change')).toHaveLength(19);
     // One a week, and one just before shrimps and one before fish may come.
     expect(el.querySelectorAll('.calendar .test')).toHaveLength(10);
