@@ -125,7 +125,7 @@ export function clockFindings(
     const minutes = Math.round(toMin - fromMin);
     if (kind === 'cures' || limitMin === undefined || minutes <= limitMin) return [];
     const percent = Math.round(shareOf(pieces ?? []) * 100);
-    const values = { minutes, limit: limitMin, pieces: pieces ?? [], percent };
+    const values = { minutes, limit: limitMin, pieces: pieces ?? [], count: pieces?.length ?? 0, percent };
     return [
       {
         id: 'build.out',

@@ -137,7 +137,7 @@ function startWords({ commission }: Job): Text {
   const moved = filterStateOf(brief) !== 'new' && !brief.rescape?.filterKept;
   const steps = [
     ...(moved || mediaToMature(commission).length > 0 ? [say('start.media.wet')] : []),
-    ...(on.length > 0 ? [say('start.on', { devices: on })] : []),
+    ...(on.length > 0 ? [say('start.on', { devices: on, count: on.length })] : []),
     ...(gasFromDay(commission) === 0 && hasGasSource(commission) ? [say('start.gas')] : []),
     ...(bacteriaDays(commission).includes(0) ? [say('start.bacteria')] : []),
     ...(brief.rescape ? [say('start.temperature')] : []),

@@ -62,7 +62,11 @@ export function stoneTasks(job: Job): Step[] {
           ? say('stones.title.one', { piece: stones[0].id })
           : say('stones.title', { count: stones.length }),
       ...(stones.length > 1 ? { short: say('stones.short') } : {}),
-      detail: wetWords(job, stones, say('stones.detail', { mass: inKg(kg), piece: stones[0].id })),
+      detail: wetWords(
+        job,
+        stones,
+        say('stones.detail', { mass: inKg(kg), count: stones.length, piece: stones[0].id }),
+      ),
       minutes: helped ? minutes * RATES.setWithHelper : minutes,
       ...lifting(stones),
       ...(helped ? { people: Math.max(2, lifting(stones).people) } : {}),

@@ -2,7 +2,19 @@ import { animalsOf } from '../../commission/usual';
 import { daysFrom } from '../../calendar/day';
 import { plan, type Plan } from '../../pipeline/plan';
 import { jobDocument } from '../anyJob';
+import { spoken } from '../../words/english';
 import { words, careDays, events, TODAY, type Agreements } from './planned';
+
+const SEVERAL_OF_ONE = /(?:^|[\s(])1 (?!is\b|has\b|was\b|gas\b|less\b|across\b)[a-z]+s\b/;
+
+/** What generated jobs call their things. */
+const NUMBERED = /(?:device|material|plant|animal) [\w-]+ \d+/g;
+
+/** Every text in something, however deep. */
+function sentences(value: unknown): string[] {
+  if (typeof value === 'string') return [value];
+  return value && typeof value === 'object' ? Object.values(value).flatMap(sentences) : [];
+}
 
 /** What the guide and the findings say. */
 export const GUIDE: Agreements = {
@@ -21,6 +33,11 @@ export const GUIDE: Agreements = {
   'a finding is said once of one place, and says something': (c) => {
     const said = c.p.findings.map((f) => `${f.id} ${JSON.stringify(f.at)} ${words(f.says)}`);
     return said.filter((s, i) => said.indexOf(s) !== i || s.endsWith(' '));
+  },
+  'one of a thing is said as one, several as several': (c) => {
+    // Everything is put into words: a part of the jobs will do.
+    if (c.i % 3 !== 0) return [];
+    return sentences(spoken(c.p)).filter((text) => SEVERAL_OF_ONE.test(text.replace(NUMBERED, '')));
   },
   'the same follows whatever things are called': (c) => {
     // Planned once more: a part of the jobs will do.

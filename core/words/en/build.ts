@@ -83,7 +83,7 @@ export const BUILD = {
   'start.title.dark': 'Start it up',
   'start.title.there.dark': 'Everything on again',
   'start.media.wet': 'media in, wet',
-  'start.on': '{devices} on, one after the other',
+  'start.on': '{devices} on{count, plural, one {} other {, one after the other}}',
   'start.gas': 'CO2 slowly',
   'start.bacteria': 'bacteria',
   'start.temperature': 'temperature read before and after',
@@ -95,7 +95,7 @@ export const BUILD = {
   'photograph.short': 'Photograph',
   'photograph.detail': 'from where it will be looked at',
   'clear-up.title': 'Clear up',
-  'clear-up.detail': 'spare stone and soil to the yard, floor dry',
+  'clear-up.detail': 'what is left over to the yard, floor dry',
   'wash.title': 'Wash and lay out {count, plural, one {# piece} other {# pieces}}',
   'wash.detail': 'scrubbed, sorted by size, large to small',
   'floor-stones.title': '{pieces} on pads on the glass',
@@ -108,7 +108,7 @@ export const BUILD = {
   'stones.title.one': 'Stone {piece}',
   'stones.title': 'Stones, {count} pieces',
   'stones.short': 'Stones',
-  'stones.detail': '{mass}; {piece} first, the best face to the viewer',
+  'stones.detail': '{mass}; {count, plural, one {} other {{piece} first, }}the best face to the viewer',
   'wood.title': 'Wood: {pieces}',
   'wood.short': 'Wood',
   'wood.detail': '{mass}, wedged or joined to stone',
@@ -141,7 +141,7 @@ export const BUILD = {
   'soil.short': 'Soil',
   'soil.detail.wet': 'under water: half a litre at a time in a cup held low, never from the bag',
   'soil.detail': 'thin in front, rising to the back; brushed, not pressed',
-  'dam.title': 'Close the dam: {count} stones on the glass',
+  'dam.title': 'Close the dam: {count, plural, one {# stone} other {# stones}} on the glass',
   'dam.short': 'Close the dam',
   'dam.detail':
     'floss packed into every gap, from behind and up to the glass, before anything is poured behind it',
@@ -299,7 +299,8 @@ export const BUILD = {
   'build.out.media.says': 'Filter media are without flow for {minutes} min.',
   'build.out.media.because':
     'After {limit} min what lives on them dies. Keep them in a bucket of tank water, or the filter running on a tub.',
-  'build.out.living.says': '{pieces} from running tanks are out of water for {minutes} min.',
+  'build.out.living.says':
+    '{pieces} from {count, plural, one {a running tank is} other {running tanks are}} out of water for {minutes} min.',
   'build.out.living.because':
     'After {limit} min what lives on them dies: about {percent} % of the biofilter, by an estimate. Set them last, keep them under wet cloth, or fill in two stages.',
   'build.hands.says': '{task} takes {needs} people, {crew, plural, one {one comes} other {# come}}.',

@@ -24,7 +24,7 @@ export const TAKE_OFF = {
   'settles.note': 'measured ÷ (1 − {share})',
   'to.pour': 'to pour',
   placed: 'placed',
-  'placed.note': '{count} pieces, volume × density or weighed',
+  'placed.note': '{count, plural, one {# piece} other {# pieces}}, volume × density or weighed',
   'of.mixture': 'of the mixture',
   'less.there': 'less what need not be bought',
   'less.there.note': 'in the tank now, in stock, or the client’s',
