@@ -152,18 +152,24 @@ describe('a commission, from the list to the care guide', () => {
     await b.page.click('[data-test="units"]');
   });
 
-  it('sends an order and gets a confirmation back', async () => {
+  it('shows an order before it is sent, and what was confirmed of it at once, wherever it is asked', async () => {
     await b.at.open('/c/demo-valley/order');
-    await b.page.waitForSelector('[data-supplier="glasshouse-nine"] button');
-    await b.page.click('[data-supplier="glasshouse-nine"] button');
-    const state = await b.at.until(
-      '[data-supplier="glasshouse-nine"] [data-test="order-state"]',
-      (w) => /Confirmed|Refused|Not confirmed/.test(w),
-      30_000,
-    );
-    expect(state).toMatch(/Confirmed (in part )?as GL-\d+, delivered \w+ \d+ \w+, £\d+/);
+    const card = '[data-supplier="glasshouse-nine"]';
+    await b.page.waitForSelector(`${card} [data-test="order"]`);
+    await b.page.click(`${card} [data-test="order"]`);
+    expect(await b.at.words('[data-test="order-preview"]')).toMatch(/wanted by \w{3} \d+ \w{3}\s*£\d/);
+    await b.at.press('[data-test="not-yet"]');
+    await b.page.waitForSelector('[data-test="order-preview"]', { hidden: true });
+    await b.at.press(`${card} [data-test="order"]`);
+    await b.at.press('[data-test="send-order"]');
+    const coming = await b.at.until(`${card} [data-test="coming"]`, (w) => /^GL-\d+/.test(w), 30_000);
+    expect(coming).toMatch(/^GL-\d+\s+comes \w{3} \d+ \w{3}\s*£\d+/);
+    const number = /GL-\d+/.exec(coming)![0];
+    await b.at.open('/c/demo-valley/take-off');
+    await b.at.until('main table', (w) => /comes \d+ \w{3}/.test(w));
+    await b.at.open('/');
     await b.at.open('/c/demo-valley/order');
-    expect(await b.at.words('[data-supplier="glasshouse-nine"] [data-test="order-state"]')).toBe(state);
+    expect(await b.at.until(`${card} [data-test="coming"]`, (w) => w.includes(number))).toBe(coming);
   });
 
   it('says why a task is not earlier, and prints the run sheet as a list', async () => {

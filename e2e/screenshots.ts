@@ -97,8 +97,9 @@ const SHOTS: Shot[] = [
     name: 'order',
     path: `${valley}/order`,
     before: async (page) => {
-      await click('[data-supplier="glasshouse-nine"] button')(page);
-      await page.waitForSelector('.state.confirmed, .state.partly', { timeout: 30_000 });
+      await click('[data-supplier="glasshouse-nine"] [data-test="order"]')(page);
+      await click('[data-test="send-order"]')(page);
+      await page.waitForSelector('[data-test="coming"]', { timeout: 30_000 });
     },
   },
   { name: 'build-day', path: `${valley}/build` },

@@ -99,8 +99,29 @@ describe('sending an order', () => {
       supplier: 'marl-timber',
       confirmation: { totalMinor: 6400 + 1200 + 4200 },
     });
-    await send().expect(202);
+    // It stands: there is nothing more to ask for.
+    expect((await send().expect(404)).text).toMatch(/nothing to order/);
     expect(await list()).toEqual([order]);
+  });
+
+  it('asks for the rest where something is missing, as an order of its own, and has both in the calendar', async () => {
+    const { send, list, id } = await sent({
+      stock: { 'soil-9': 1, 'soil-3': 9, 'slate-kg': 9, 'branch-m': 1 },
+    });
+    await send().expect(202);
+    const [first] = await list();
+    expect(first.state).toBe('partly');
+    await send().expect(202);
+    const [second, ...more] = await list();
+    expect(more).toEqual([first]);
+    expect(second.reference).not.toBe(first.reference);
+    // 16.12 L are wanted, 9 come: three bags of 3 L hold the rest, of 9 L there are none left.
+    expect(second.request.lines.map((l: { pack: string; count: number }) => [l.pack, l.count])).toEqual([['soil-3', 3]]); // prettier-ignore
+    const calendar = await request(b.app).get(`/api/commissions/${id}/calendar.ics`).expect(200);
+    const unfolded = calendar.text.replace(/\r\n /g, '');
+    for (const o of [first, second]) expect(unfolded).toContain(`Delivery from Marl & Timber Yard\\, ${o.confirmation.supplierReference}`); // prettier-ignore
+    expect(unfolded).not.toContain('Order from Marl');
+    expect(unfolded).toContain('Order from Glasshouse Nine');
   });
 
   it('tries again when it got lost, and then says so and keeps the reference', async () => {

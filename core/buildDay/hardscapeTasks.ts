@@ -2,7 +2,7 @@ import type { Joint } from '../commission/schema';
 import { cureMin, HOLD_MIN, isMadeBefore } from '../hardscape/joining';
 import { peopleFor } from '../site/lifting';
 import type { PieceSurvey } from '../survey/pieces';
-import { inKg } from '../words/measure';
+import { inKg, type Measure } from '../words/measure';
 import { say, type Said, type Text } from '../words/text';
 import type { Working } from '../words/working';
 import { CAUTIONS, together } from './cautions';
@@ -62,11 +62,7 @@ export function stoneTasks(job: Job): Step[] {
           ? say('stones.title.one', { piece: stones[0].id })
           : say('stones.title', { count: stones.length }),
       ...(stones.length > 1 ? { short: say('stones.short') } : {}),
-      detail: wetWords(
-        job,
-        stones,
-        say('stones.detail', { mass: inKg(kg), count: stones.length, piece: stones[0].id }),
-      ),
+      detail: wetWords(job, stones, firstOf(stones, inKg(kg))),
       minutes: helped ? minutes * RATES.setWithHelper : minutes,
       ...lifting(stones),
       ...(helped ? { people: Math.max(2, lifting(stones).people) } : {}),
@@ -212,6 +208,13 @@ function lifting(
     caution,
   ];
   return { people: beyond.length > 0 ? Math.max(2, most) : most, caution: together(lines) };
+}
+
+/** Which stone is set first, where there are several. */
+function firstOf(stones: readonly PieceSurvey[], mass: Measure): Text {
+  return stones.length === 1
+    ? say('stones.detail.one', { mass })
+    : say('stones.detail', { mass, piece: stones[0].id });
 }
 
 /** What lives on a piece dies on the floor: it waits in tank water until its place is ready. */

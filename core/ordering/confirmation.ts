@@ -8,3 +8,11 @@ export interface Confirmation {
   /** `item` is the line of the take-off; answers from before it was sent along have none. */
   lines: { item?: string; pack: string; name: string; asked: number; given: number; remark?: string }[];
 }
+
+/** An order that a supplier has confirmed, whole or in part. It stands: what is ordered later comes besides. */
+export interface Placed {
+  /** Ours, by which it is sent; the supplier's own stands in the confirmation. */
+  reference: string;
+  supplier: string;
+  confirmation: Confirmation;
+}

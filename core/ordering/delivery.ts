@@ -1,4 +1,5 @@
-import type { Supplier } from '../commission/schema';
+import type { Commission, Supplier } from '../commission/schema';
+import type { TakeOffLine } from '../takeoff/line';
 import { dayPlus, weekdayOf, type Day } from '../calendar/day';
 
 /** How far back a delivery day is looked for before it is said that there is none. */
@@ -40,4 +41,9 @@ export function orderDay(supplier: Supplier, delivery: Day, leadDays: number): D
     while (isClosed(supplier, day));
   }
   return day;
+}
+
+/** The day before which a line of the take-off must have come: the build day, a later visit, or when it begins to soak. */
+export function neededOnDay({ brief }: Commission, line: TakeOffLine): Day {
+  return dayPlus(brief.buildDay, (line.laterDays ?? 0) - (line.aheadDays ?? 0));
 }

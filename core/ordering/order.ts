@@ -1,14 +1,18 @@
 import { withoutPrice } from '../takeoff/cost';
-import { daysFrom, dayPlus, type Day } from '../calendar/day';
+import { daysFrom, type Day } from '../calendar/day';
 import { supplierOf } from '../commission/lookup';
 import type { Commission, Material, Pack, Plant } from '../commission/schema';
 import { packWordsOf, type TakeOffLine } from '../takeoff/line';
 import type { TakeOff } from '../takeoff/takeOff';
+import type { PackCount } from '../takeoff/packs';
 import type { Finding } from '../words/finding';
 import { say, type Said, type Text } from '../words/text';
-import { lastDelivery, orderDay } from './delivery';
+import { comingLines, nameOfSupplier, toOrder, type ComingLine } from './coming';
+import type { Placed } from './confirmation';
+import { confirmedFindings } from './confirmedFindings';
+import { lastDelivery, neededOnDay, orderDay } from './delivery';
 
-/** Packs of one line from one supplier, with the days that follow. */
+/** Packs of one line that are to be ordered from one supplier, with the days that follow. */
 export interface OrderLine {
   line: string;
   name: Said;
@@ -30,15 +34,19 @@ export interface OrderLine {
 export interface SupplierOrder {
   supplier: string;
   name: string;
+  /** What is still to be ordered there, and its price. */
   lines: OrderLine[];
   totalMinor: number;
   /** The earliest of its lines' days: one order, sent once. */
   orderBy?: Day;
+  /** What it has confirmed. */
+  coming: ComingLine[];
 }
 
 export interface Order {
   buildDay: Day;
   suppliers: SupplierOrder[];
+  /** What all of it costs: as it was confirmed, and as the catalogue has it for the rest. */
   totalMinor: number;
   /** Lines for which the catalogue has no pack. */
   unpriced: { id: string; name: Said }[];
@@ -47,34 +55,60 @@ export interface Order {
 
 /**
  * The take-off by supplier, with order-by days back from the build day: delivery days, lead times, soaking
- * before the build, and not earlier than it keeps. With `today`, what can no longer be had in time is found.
+ * before the build, and not earlier than it keeps. With `today`, what can no longer be had in time is found. What is
+ * `placed` and confirmed stands: only what is missing besides is still to be ordered.
  */
-export function order(commission: Commission, takeOff: TakeOff, today?: Day): Order {
-  const lines = takeOff.lines.flatMap((line) => orderLines(commission, line));
-  const ids = [...new Set(lines.map(({ supplier }) => supplier))];
+export function order(
+  commission: Commission,
+  takeOff: TakeOff,
+  today?: Day,
+  placed: readonly Placed[] = [],
+): Order {
+  const coming = comingLines(commission, takeOff.lines, placed);
+  const lines = takeOff.lines.flatMap((line) =>
+    orderLines(commission, line, toOrder(commission, line, coming)),
+  );
+  const ids = [...new Set([...lines, ...coming].map(({ supplier }) => supplier))];
   const suppliers = ids.map((id): SupplierOrder => {
     const own = lines.filter((l) => l.supplier === id).map((l) => l.orderLine);
     return {
       supplier: id,
-      name: supplierOf(commission, id).name,
+      name: nameOfSupplier(commission, id),
       lines: own,
       totalMinor: own.reduce((sum, l) => sum + l.priceMinor, 0),
       orderBy: earliest(own),
+      coming: coming.filter((c) => c.supplier === id),
     };
   });
   return {
     buildDay: commission.brief.buildDay,
     suppliers,
-    totalMinor: takeOff.totalMinor,
+    totalMinor: costOf(takeOff, suppliers, placed),
     unpriced: withoutPrice(takeOff).map(({ id, name }) => ({ id, name })),
-    findings: suppliers.flatMap((s) => firstOfEach(s.lines).flatMap((l) => orderFindings(s, l, today))),
+    findings: [
+      ...suppliers.flatMap((s) => firstOfEach(s.lines).flatMap((l) => orderFindings(s, l, today))),
+      ...confirmedFindings(commission, takeOff, coming),
+    ],
   };
 }
 
-/** The earliest order-by day of a take-off line, or undefined when nothing of it is ordered. */
+/** Everything that is bought, orders as they were confirmed, and what is bought without a pack. */
+function costOf(takeOff: TakeOff, suppliers: readonly SupplierOrder[], placed: readonly Placed[]): number {
+  const packed = takeOff.lines.reduce((sum, l) => sum + (l.packs.length > 0 ? l.priceMinor : 0), 0);
+  const left = suppliers.reduce((sum, s) => sum + s.totalMinor, 0);
+  const confirmed = placed.reduce((sum, p) => sum + p.confirmation.totalMinor, 0);
+  return takeOff.totalMinor - packed + left + confirmed;
+}
+
+/** The earliest order-by day of a take-off line, or undefined when nothing of it is still to be ordered. */
 export function orderByOf(order: Order, line: string): Day | undefined {
   const days = order.suppliers.flatMap((s) => s.lines).filter((l) => l.line === line);
   return earliest(days);
+}
+
+/** What was confirmed of a take-off line. */
+export function comingOf({ suppliers }: Order, line: string): ComingLine[] {
+  return suppliers.flatMap((s) => s.coming).filter((c) => c.line === line);
 }
 
 /** The supplier that must have its order first, and by when; undefined where nothing is ordered. */
@@ -94,9 +128,13 @@ function earliest(lines: readonly OrderLine[]): Day | undefined {
   return lines.flatMap((l) => (l.orderBy ? [l.orderBy] : [])).sort()[0];
 }
 
-function orderLines(commission: Commission, line: TakeOffLine): { supplier: string; orderLine: OrderLine }[] {
+function orderLines(
+  commission: Commission,
+  line: TakeOffLine,
+  packs: readonly PackCount[],
+): { supplier: string; orderLine: OrderLine }[] {
   const entry = entryOf(commission, line.id);
-  return line.packs.map(({ pack: packId, count }) => {
+  return packs.map(({ pack: packId, count }) => {
     const pack = entry!.packs!.find((p) => p.id === packId)!;
     return {
       supplier: pack.supplier,
@@ -107,7 +145,7 @@ function orderLines(commission: Commission, line: TakeOffLine): { supplier: stri
 
 function orderLine(commission: Commission, line: TakeOffLine, pack: Pack, count: number): OrderLine {
   const supplier = supplierOf(commission, pack.supplier);
-  const neededOn = dayPlus(commission.brief.buildDay, (line.laterDays ?? 0) - (line.aheadDays ?? 0));
+  const neededOn = neededOnDay(commission, line);
   const arriveBy = lastDelivery(supplier, neededOn);
   return {
     line: line.id,

@@ -6,6 +6,7 @@ import { carePlan, type CarePlan } from '../care/carePlan';
 import { gasCostOf } from '../gear/gear';
 import type { Commission } from '../commission/schema';
 import { gearFindings } from '../gear/gearFindings';
+import type { Placed } from '../ordering/confirmation';
 import { order, type Order } from '../ordering/order';
 import { surveyFindings } from '../survey/findings';
 import { survey, type Survey, type SurveyAsk } from '../survey/survey';
@@ -39,6 +40,8 @@ export interface PlanAsk extends SurveyAsk {
   planted?: PlantedPlan | 'later';
   /** Where else pieces of the studio’s yard stand, as far as that is known. */
   elsewhere?: Elsewhere;
+  /** Orders that suppliers have confirmed. */
+  placed?: readonly Placed[];
 }
 
 /** The whole road from a drawn scape to its care, in one call. */
@@ -46,7 +49,7 @@ export function plan(commission: Commission, ask: PlanAsk = {}): Plan {
   const measured = survey(commission, ask);
   const visited = visit(commission, measured);
   const taken = takeOff(commission, measured);
-  const ordered = order(commission, taken, ask.today);
+  const ordered = order(commission, taken, ask.today, ask.placed);
   const planted = ask.planted ?? plantedPlan(commission, measured);
   const build = buildPlan(commission, measured);
   const care = carePlan(
@@ -72,12 +75,12 @@ export function plan(commission: Commission, ask: PlanAsk = {}): Plan {
       ...build.findings,
       ...pastFindings(build, ask.today),
       ...care.findings,
-      ...budgetFindings(commission, taken),
+      ...budgetFindings(commission, ordered),
     ]),
   };
 }
 
-function budgetFindings(commission: Commission, { totalMinor }: TakeOff): Finding[] {
+function budgetFindings(commission: Commission, { totalMinor }: Order): Finding[] {
   const { brief, currency } = commission;
   const gas = gasCostOf(commission);
   const cost = totalMinor + gas;

@@ -6,9 +6,12 @@ export function withoutPrice({ lines }: Pick<TakeOff, 'lines'>): TakeOff['lines'
   return lines.filter((l) => !l.priced && l.needed.value > 0);
 }
 
-/** What the material costs, and how many lines are not in that sum: a total never stands for what nobody has priced. */
-export function materialCost(takeOff: TakeOff, currency: string): Text {
-  const cost = { minor: takeOff.totalMinor, currency };
+/**
+ * What the material costs, and how many lines are not in that sum: a total never stands for what nobody has priced. By the
+ * catalogue, or by what was confirmed of it (`order.totalMinor`).
+ */
+export function materialCost(takeOff: TakeOff, currency: string, totalMinor = takeOff.totalMinor): Text {
+  const cost = { minor: totalMinor, currency };
   const open = unpricedWords(takeOff);
   return open ? say('cost.material.more', { cost, open }) : say('cost.material', { cost });
 }

@@ -16,7 +16,10 @@ export interface TakeOffLine {
   measured: Quantity;
   needed: Quantity;
   packs: PackCount[];
-  /** What those hold, in the unit of the need. */
+  /** What the packs have to hold, and what each that is on offer holds, in the unit of the need. */
+  held: number;
+  contents: Readonly<Record<string, number>>;
+  /** What those chosen hold, in the unit of the need. */
   bought: number;
   /** The same in words: "3 × 9 L bag"; left out where nothing is bought. */
   packWords?: Text;
@@ -86,6 +89,8 @@ export function lineOf(need: Need): TakeOffLine {
     ...rest,
     workings: steps,
     packs: counts,
+    held,
+    contents: Object.fromEntries(usable.map((p) => [p.id, p.size])),
     bought,
     ...(packWords ? { packWords } : {}),
     ...(laterDays ? { laterDays } : {}),

@@ -21,7 +21,7 @@ interface Entry {
 /** Which dates a calendar is to carry: the studio's (orders, build) or the client's (care), or all. */
 export type CalendarPart = 'all' | 'care';
 
-/** Order-by days, the build day and care dates as iCalendar (RFC 5545), whole days without a time zone. */
+/** Order-by days, deliveries once they are confirmed, the build day and care dates as iCalendar (RFC 5545), whole days without a time zone. */
 export function calendarFile(
   id: string,
   commission: Commission,
@@ -84,6 +84,17 @@ function studioEntries({ order, build }: Plan, reader: Reader): Entry[] {
         ]
       : [],
   );
+  const deliveries = order.suppliers.flatMap((s) => s.coming.filter((c) => c.day && c.given > 0));
+  const coming = [...new Set(deliveries.map((c) => c.supplierReference))].map((reference): Entry => {
+    const own = deliveries.filter((c) => c.supplierReference === reference);
+    const supplier = order.suppliers.find((s) => s.supplier === own[0].supplier)!.name;
+    return {
+      key: `delivery ${reference}`,
+      day: own[0].day!,
+      title: words(say('calendar.delivery', { supplier, reference })),
+      detail: own.map((c) => words(say('calendar.line', { packs: c.packWords, name: c.name }))).join('\n'),
+    };
+  });
   const before = build.beforehand.map((b, i) => ({
     key: `before ${i}`,
     day: b.day,
@@ -102,7 +113,7 @@ function studioEntries({ order, build }: Plan, reader: Reader): Entry[] {
     title: words(say('visit.title', { after: v.afterDays })),
     detail: v.tasks.map((t) => words(say('calendar.task', { title: t.title, detail: t.detail }))).join('\n'),
   }));
-  return [...orders, ...before, day, ...visits];
+  return [...orders, ...coming, ...before, day, ...visits];
 }
 
 function careEntries({ care }: Plan, reader: Reader): Entry[] {

@@ -12,7 +12,7 @@ import { namesIn, withoutPerson } from '../../core/commission/withoutPerson';
 import { scansOf } from '../../core/exchange/apart';
 import { bundle, isZip, opened } from '../../core/exchange/bundle';
 import { scapeFile, type ScapeEnding } from '../../core/exchange/scapeFile';
-import { order } from '../../core/ordering/order';
+import type { Placed } from '../../core/ordering/confirmation';
 import { plan, type Plan, type PlanAsk } from '../../core/pipeline/plan';
 import { inEnglish } from '../../core/words/english';
 import type { Habits } from '../../core/words/scales';
@@ -155,29 +155,31 @@ export interface Asked {
   id: string;
   text: Text;
   option?: string;
+  /** Orders that suppliers have confirmed. */
+  placed?: readonly Placed[];
 }
 
-export function takeOffFile({ text, option }: Asked, meshes: Meshes): Made<string> {
-  const document = JSON.parse(unpacked(text)) as Commission;
-  return planned(document, option, meshes, (p) => takeOffCsv(document, p));
+export function takeOffFile(asked: Asked, meshes: Meshes): Made<string> {
+  const document = JSON.parse(unpacked(asked.text)) as Commission;
+  return planned(document, asked, meshes, (p) => takeOffCsv(document, p));
 }
 
 export function calendar(
-  { id, text, option, part, habits }: Asked & { part: CalendarPart; habits: Habits },
+  { part, habits, ...asked }: Asked & { part: CalendarPart; habits: Habits },
   meshes: Meshes,
 ): Made<string> {
-  const document = JSON.parse(unpacked(text)) as Commission;
+  const document = JSON.parse(unpacked(asked.text)) as Commission;
   // The days of trims and of what closes are planting's: here alone light and growth are worked out.
-  return planned(document, option, meshes, (p) => calendarFile(id, document, p, part, habits), {});
+  return planned(document, asked, meshes, (p) => calendarFile(asked.id, document, p, part, habits), {});
 }
 
 /** The whole scape for other programs. */
 export async function scape(
-  { text, option, ending }: Asked & { ending: ScapeEnding },
+  { ending, ...asked }: Asked & { ending: ScapeEnding },
   meshes: Meshes,
 ): Promise<Made<Text>> {
-  const document = JSON.parse(unpacked(text)) as Commission;
-  const answer = planned(document, option, meshes, (p) => scapeFile(document, p.survey, ending));
+  const document = JSON.parse(unpacked(asked.text)) as Commission;
+  const answer = planned(document, asked, meshes, (p) => scapeFile(document, p.survey, ending));
   return answer.ok ? { ok: true, value: { utf8: new Uint8Array(await answer.value) } } : answer;
 }
 
@@ -187,12 +189,12 @@ export function supplierRequest(
   meshes: Meshes,
 ): Made<SupplierRequest | undefined> {
   const document = JSON.parse(unpacked(asked.text)) as Commission;
-  return planned(document, asked.option, meshes, (p) => requestOf(document, p, asked));
+  return planned(document, asked, meshes, (p) => requestOf(document, p, asked));
 }
 
 function planned<T>(
   document: Commission,
-  optionId: string | undefined,
+  { option: optionId, placed }: Pick<Asked, 'option' | 'placed'>,
   meshes: Meshes,
   make: (plan: Plan) => T,
   ask: Pick<PlanAsk, 'planted'> = { planted: 'later' },
@@ -203,20 +205,23 @@ function planned<T>(
       says: `option: is "${optionId}", must be one of ${document.options.map((o) => `"${o.id}"`).join(', ')}`,
     };
   meshes.holdFor(document, optionId ?? document.chosen);
-  return { ok: true, value: make(plan(document, { optionId, ...ask })) };
+  return { ok: true, value: make(plan(document, { optionId, placed, ...ask })) };
 }
 
 function requestOf(
   document: Commission,
-  { takeOff }: Plan,
-  { id, option, supplier, today }: { id: string; option?: string; supplier: string; today: string },
+  { order }: Plan,
+  { id, option, placed = [], supplier, today }: Asked & { supplier: string; today: string },
 ): SupplierRequest | undefined {
-  const group = order(document, takeOff).suppliers.find((s) => s.supplier === supplier);
-  if (!group) return undefined;
+  const group = order.suppliers.find((s) => s.supplier === supplier);
+  if (!group || group.lines.length === 0) return undefined;
+  const standing = placed.filter((p) => p.supplier === supplier).map((p) => p.reference);
   const content = JSON.stringify([
     id,
     option ?? document.chosen,
     group.lines.map((l) => [l.line, l.pack, l.count]),
+    // The same once more, after it has been confirmed, is another order.
+    ...(standing.length > 0 ? [standing.sort()] : []),
   ]);
   return {
     // Made from what is ordered: sent again it is recognised, changed it is a new order.

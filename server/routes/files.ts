@@ -8,6 +8,7 @@ import type { Asked, Made } from '../jobs/work';
 import { Problem } from '../problem';
 import { createCommission } from '../store/commissions';
 import { wire, type Text } from '../store/largeText';
+import { placedOf } from '../store/orders';
 import type { Store } from '../store/store';
 import { existing, keptOf, known } from './commissions';
 
@@ -72,7 +73,8 @@ export function fileRoutes(store: Store, jobs: Jobs): Router {
     const { option } = req.query;
     const ask = async (): Promise<Asked> => {
       const { document } = await existing(store, id);
-      return { id, text: document, ...(typeof option === 'string' ? { option } : {}) };
+      const placed = await placedOf(store, id);
+      return { id, text: document, placed, ...(typeof option === 'string' ? { option } : {}) };
     };
     return { title, ask, asker: planner(id, res) };
   }

@@ -4,8 +4,8 @@ import { isDay } from '../../core/calendar/day';
 import { smallJson } from '../body';
 import type { Dispatch } from '../dispatch';
 import type { Jobs } from '../jobs/jobs';
-import { notFound, Problem } from '../problem';
-import { orderByReference, ordersOf } from '../store/orders';
+import { Problem } from '../problem';
+import { orderByReference, ordersOf, placedOf } from '../store/orders';
 import type { Store } from '../store/store';
 import { known, living } from './commissions';
 import { made } from './files';
@@ -29,11 +29,14 @@ export function orderRoutes(store: Store, jobs: Jobs, dispatch: Dispatch): Route
     const ask = sendAsk.safeParse(req.body);
     if (!ask.success) throw new Problem(400, 'An order needs a supplier, and the day it is sent on.');
     const { id } = await living(store, req.params.id as string);
-    const text = async () => (await living(store, id)).document;
-    const request = made(
-      await jobs.run('supplierRequest', { who: id }, async () => ({ id, text: await text(), ...ask.data })),
-    );
-    if (!request) throw notFound('supplier in this order');
+    const asked = async () => ({
+      id,
+      text: (await living(store, id)).document,
+      placed: await placedOf(store, id),
+      ...ask.data,
+    });
+    const request = made(await jobs.run('supplierRequest', { who: id }, asked));
+    if (!request) throw new Problem(404, 'There is nothing to order from that supplier any more.');
     const before = await orderByReference(store, request.reference);
     // Sent twice by an impatient hand: the first one is on its way or answered.
     if (!before || before.state === 'unreachable' || before.state === 'refused')

@@ -1,11 +1,19 @@
 import { desc, eq } from 'drizzle-orm';
-import type { Confirmation } from '../../core/ordering/confirmation';
+import type { Confirmation, Placed } from '../../core/ordering/confirmation';
 import type { SupplierRequest } from '../supplierLink';
 import { orders, type OrderRow } from './schema';
 import type { Store } from './store';
 
 export function ordersOf({ db }: Store, commissionId: string): Promise<OrderRow[]> {
   return db.select().from(orders).where(eq(orders.commissionId, commissionId)).orderBy(desc(orders.sentAt));
+}
+
+/** Those of them that were confirmed, whole or in part. */
+export async function placedOf(store: Store, commissionId: string): Promise<Placed[]> {
+  const all = await ordersOf(store, commissionId);
+  return all.flatMap(({ reference, supplier, confirmation }) =>
+    confirmation ? [{ reference, supplier, confirmation }] : [],
+  );
 }
 
 export async function orderByReference({ db }: Store, reference: string): Promise<OrderRow | undefined> {

@@ -28,6 +28,7 @@ import { materialOf } from '../../core/commission/lookup';
 import { usePlants } from '../document/plants';
 import type { Piece } from '../../core/commission/schema';
 import { ALSO } from './stages';
+import type { Placed } from '../../core/ordering/confirmation';
 
 const props = defineProps<{ id: string }>();
 useLibrary();
@@ -69,6 +70,14 @@ const OF_CHOSEN = ['order', 'build', 'handover'];
 const planned = computed(() =>
   OF_CHOSEN.includes(String(route.name)) ? (commission.document?.chosen ?? '') : commission.optionId,
 );
+/** What suppliers have confirmed; the same list for as long as nothing new is among it. */
+const placed = computed<readonly Placed[]>((before) => {
+  const now = orders.value.flatMap(({ reference, supplier, confirmation }) =>
+    confirmation ? [{ reference, supplier, confirmation }] : [],
+  );
+  const isSame = before?.length === now.length && now.every((o, i) => o.reference === before[i].reference);
+  return isSame ? before : now;
+});
 /** Pages that show what follows from how plants live: they are worked out at once. */
 const PLANTED = ['brief', 'planting', 'planting-plan', 'build', 'handover'];
 const tallied = computed(() =>
@@ -79,6 +88,7 @@ const { plan, field, planted, trouble, waterScale, scapeWork } = useLivePlan(
   toRef(commission, 'document'),
   planned,
   computed(() => studio.elsewhere(props.id)),
+  placed,
   computed(() => (PLANTED.includes(String(route.name)) ? 'now' : tallied.value ? 'later' : 'never')),
 );
 watch(
@@ -91,10 +101,7 @@ void studio.load();
 
 const strata = computed(() => {
   if (!commission.document) return [];
-  const confirmed = new Set(
-    orders.value.filter((o) => ['confirmed', 'partly'].includes(o.state)).map((o) => o.supplier),
-  );
-  return strataOf(commission.document, plan.value, { confirmed: confirmed.size }, (l) => volume(l, 0));
+  return strataOf(commission.document, plan.value, (l) => volume(l, 0));
 });
 function show(finding: Finding): void {
   selectedPiece.value = finding.at.piece;

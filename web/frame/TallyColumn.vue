@@ -106,7 +106,7 @@ const rows = computed<Row[]>(() => {
     {
       key: 'cost',
       name: 'Material',
-      text: money(plan.takeOff.totalMinor, doc.currency, true),
+      text: money(plan.order.totalMinor, doc.currency, true),
       unit: budget ? `of ${money(budget, doc.currency, true)}` : '',
       below: [gas ? wording('tallyColumn.gasSet', { gas: money(gas, doc.currency, true) }) : '', open ? f.words(open) : ''].filter(Boolean).join('; ') || undefined, // prettier-ignore
     },

@@ -5,6 +5,7 @@ import type { Commission } from '../../core/commission/schema';
 import { packer } from '../workers/parcel';
 import type { FieldView, PlanWorker, ShownPlan, ShownPlanted } from '../workers/planWorker';
 import { planThread } from '../workers/planThread';
+import type { Placed } from '../../core/ordering/confirmation';
 import type { Elsewhere } from '../../core/yard/reserved';
 import { today } from '../units/days';
 import { wording } from '../words/wording';
@@ -27,6 +28,7 @@ export function useLivePlan(
   commission: Ref<Commission | undefined>,
   optionId: Readonly<Ref<string>>,
   elsewhere: Readonly<Ref<Elsewhere>>,
+  placed: Readonly<Ref<readonly Placed[]>>,
   /** Whether what is planted is looked at, wanted for its findings, or not wanted: nobody waits for its light then. */
   wantsPlanted: Readonly<Ref<'now' | 'later' | 'never'>>,
 ) {
@@ -64,6 +66,7 @@ export function useLivePlan(
         today(),
         rough,
         elsewhere.value,
+        placed.value,
       );
       if (asked !== id.value) return void (await next());
       clearTimeout(refining);
@@ -124,7 +127,7 @@ export function useLivePlan(
     if (wanted === 'now' && plan.value) void renewPlanted();
     else if (plan.value && plantedOf !== plan.value) soonPlanted();
   });
-  watch([commission, optionId, elsewhere], () => void renew(), { immediate: true });
+  watch([commission, optionId, elsewhere, placed], () => void renew(), { immediate: true });
   onScopeDispose(() => {
     [refining, planting, following].forEach(clearTimeout);
     worker.terminate();

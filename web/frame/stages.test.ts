@@ -1,15 +1,16 @@
 import { describe, expect, it } from 'vitest';
 import { dayPlus } from '../../core/calendar/day';
 import { plan } from '../../core/pipeline/plan';
+import type { Placed } from '../../core/ordering/confirmation';
 import { example } from '../../core/testing/scape';
 import { daysAway, longDay, shortDay, today, weekDay } from '../units/days';
 import { STAGES, strataOf } from './stages';
 
 const volume = (l: number) => `${Math.round(l)} L`;
-const strata = (change: (c: ReturnType<typeof example>) => void = () => {}, confirmed = 0) => {
+const strata = (change: (c: ReturnType<typeof example>) => void = () => {}, placed: Placed[] = []) => {
   const commission = structuredClone(example('held-root'));
   change(commission);
-  const list = strataOf(commission, plan(commission), { confirmed }, volume);
+  const list = strataOf(commission, plan(commission, { placed }), volume);
   return Object.fromEntries(list.map((s) => [s.name, s]));
 };
 
@@ -54,11 +55,15 @@ describe('the strata', () => {
     expect(open.says).toBe('6 open');
     expect(answered).toMatchObject({ says: 'complete', filled: 1 });
     expect(open.filled).toBeLessThan(answered.filled);
-    expect(strata(undefined, 1).order).toMatchObject({ says: '1 of 2 confirmed', filled: 0.5 });
+    const { suppliers } = plan(example('held-root')).order;
+    const lines = suppliers[0].lines.map((l) => ({ item: l.line, pack: l.pack, name: '', asked: l.count, given: l.count })); // prettier-ignore
+    const confirmation = { supplierReference: 'MA-1', deliveryDay: '2027-01-12', totalMinor: 1, lines };
+    const placed = [{ reference: 'r', supplier: suppliers[0].supplier, confirmation }];
+    expect(strata(undefined, placed).order).toMatchObject({ says: '1 of 2 confirmed', filled: 0.5 });
   });
 
   it('say nothing of what is not worked out yet', () => {
-    const list = strataOf(example('held-root'), undefined, { confirmed: 0 }, volume);
+    const list = strataOf(example('held-root'), undefined, volume);
     const waiting = list.filter((s) => s.isPending).map((s) => s.name);
     expect(waiting).toEqual(['vessel', 'bench', 'planting', 'take-off', 'order']);
     for (const s of list.filter((x) => x.isPending)) expect(s.says).toBe('');

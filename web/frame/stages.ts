@@ -40,11 +40,10 @@ export const ALSO: Readonly<Record<string, string>> = {
 
 type Saying = Pick<Stratum, 'says' | 'filled' | 'isPending'>;
 
-/** Where a commission stands, stage by stage. `sent` is how many of its suppliers have confirmed. */
+/** Where a commission stands, stage by stage. */
 export function strataOf(
   document: Commission,
   plan: ShownPlan | undefined,
-  sent: { confirmed: number },
   volume: (l: number) => string,
 ): Stratum[] {
   const option =
@@ -69,6 +68,7 @@ export function strataOf(
   /** Nothing is said of what is not worked out yet. */
   const known = (saying: Saying): Saying => (plan ? saying : { says: '', filled: 0, isPending: true });
   const suppliers = plan?.order.suppliers.length ?? 0;
+  const done = plan?.order.suppliers.filter((s) => s.lines.length === 0).length ?? 0;
   const orderBy = plan?.order.suppliers.flatMap((s) => (s.orderBy ? [s.orderBy] : [])).sort()[0];
   const log = document.log?.length ?? 0;
   const drawn = option.bed.length > 0 || option.pieces.length > 0;
@@ -94,12 +94,12 @@ export function strataOf(
       filled: priced,
     }),
     order: known({
-      says: sent.confirmed
-        ? `${sent.confirmed} of ${suppliers} confirmed`
+      says: done
+        ? `${done} of ${suppliers} confirmed`
         : orderBy
           ? `by ${shortDay(orderBy)}`
           : 'nothing to order',
-      filled: suppliers ? sent.confirmed / suppliers : 0,
+      filled: suppliers ? done / suppliers : 0,
     }),
     build: { says: `${shortDay(brief.buildDay)}, ${daysAway(brief.buildDay)}`, filled: drawn ? 0.5 : 0 },
     handover: { says: '8 weeks', filled: brief.schools?.water ? 0.5 : 0.2 },

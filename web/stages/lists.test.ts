@@ -137,7 +137,7 @@ describe('the load on the floor', () => {
 
 describe('the rail', () => {
   it('links every stage and shows where one is', () => {
-    const strata = strataOf(commission, undefined, { confirmed: 0 }, String);
+    const strata = strataOf(commission, undefined, String);
     const rail = mount(StrataRail, { strata, id: 'c1' }, pinia);
     const links = [...rail.el.querySelectorAll('a')].map((a) => a.getAttribute('href'));
     expect(links).toHaveLength(10);

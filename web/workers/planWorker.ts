@@ -1,6 +1,7 @@
 import { expose } from 'comlink';
 import type { Day } from '../../core/calendar/day';
 import { plan, type Plan, type PlanAsk } from '../../core/pipeline/plan';
+import type { Placed } from '../../core/ordering/confirmation';
 import type { Elsewhere } from '../../core/yard/reserved';
 import { newMemo } from '../../core/survey/memo';
 import { materialOf, optionOf } from '../../core/commission/lookup';
@@ -65,12 +66,13 @@ async function compute(
   today: Day,
   rough = false,
   elsewhere: Elsewhere = {},
+  placed: readonly Placed[] = [],
 ): Promise<Computed> {
   const commission = unpack(parcel);
   const missing = await scansAtHand(id, commission);
   if (missing) return { trouble: missing };
   const cellMm = rough ? ROUGHER * usualCellMm(commission.vessel) : undefined;
-  const ask = { today, cellMm, memo: rough ? roughMemo : memo, elsewhere };
+  const ask = { today, cellMm, memo: rough ? roughMemo : memo, elsewhere, placed };
   let whole: Plan;
   try {
     whole = plan(commission, { ...ask, planted: plantedSoFar(id, commission) });

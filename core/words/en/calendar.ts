@@ -1,6 +1,7 @@
 /** What stands in the calendar beside the sentences of the stages. */
 export const CALENDAR = {
   'calendar.order': 'Order from {supplier}',
+  'calendar.delivery': 'Delivery from {supplier}, {reference}',
   'calendar.line': '{packs} {name}',
   'calendar.build': 'Build day',
   'calendar.build.detail': '{start}, {ends}',

@@ -1,4 +1,4 @@
-/** What cannot be had in time. */
+/** What cannot be had in time, and what was confirmed otherwise than it was asked for. */
 export const ORDERING = {
   'order.never.says': '{supplier} does not deliver {name} before {day}.',
   'order.never.because': 'It is closed on every delivery day of the year before. Choose another supplier.',
@@ -7,4 +7,17 @@ export const ORDERING = {
     '{supplier} cannot bring it before {day}. Ask for it sooner, choose another supplier, or move the build day.',
   'order.keeps.says': '{name} arrives {early} days before it is needed and keeps {keeps}.',
   'order.keeps.because': 'The last delivery is too early. Choose another supplier or move the build day.',
+  'order.short.says': '{supplier} gives {given} of {asked} packs of {name}.',
+  'order.short.because': 'The rest is still to be ordered: {rest}.',
+  'order.short.because.nobody':
+    'Nobody else on the list sells it: give it another supplier, or plan with what comes.',
+  'order.rest': '{packs} from {supplier}',
+  'order.after.says': '{supplier} brings {name} on {day}.',
+  'order.after.because':
+    'It must be there before {day}. Ask for an earlier day, have it from somebody else, or move the build day.',
+  'order.noday.says': '{supplier} has confirmed {name} without a day.',
+  'order.noday.because': 'It must be there before {day}: ask when it comes.',
+  'order.keeps.because.confirmed': 'Ask for a later day, or for a place where it can wait.',
+  'order.over.says': '{name}: {packs} more than anything needs.',
+  'order.over.because': 'Ask {supplier} about {reference}, or keep it for the next job.',
 } as const;

@@ -14,6 +14,7 @@ export const SHARED = {
   'source.drawing': 'the drawing',
   'source.entry': 'the entry of {name}',
   'source.pack': 'the pack’s entry',
+  'source.confirmation': 'confirmation {reference}',
   'source.buoyancy': 'buoyancy in fresh water',
   'source.repose': 'angle of repose of {name}',
   'source.heat': 'heat balance: U·A·ΔT and evaporation',

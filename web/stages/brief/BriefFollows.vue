@@ -74,7 +74,7 @@ const follows = computed(() => {
     {
       about: 'Material',
       says: wording(budgetMinor ? 'briefFollows.costAndBudget' : 'briefFollows.cost', {
-        cost: f.words(materialCost(p.takeOff, doc.currency)),
+        cost: f.words(materialCost(p.takeOff, doc.currency, p.order.totalMinor)),
         budget: money(budgetMinor ?? 0, doc.currency),
       }),
     },

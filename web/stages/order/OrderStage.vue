@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useIntervalFn } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
+import { settleBy } from '../../../core/words/settleBy';
 import { materialCost } from '../../../core/takeoff/cost';
 import PendingWords from '../../design/PendingWords.vue';
 import { api, type SentOrder } from '../../document/api';
@@ -9,6 +10,7 @@ import { useCommission } from '../../document/commissionStore';
 import { longDay, today } from '../../units/days';
 import { useFigures } from '../../units/figures';
 import { useFrame } from '../../frame/planKey';
+import OrderPreview from './OrderPreview.vue';
 import OrderTimeline from './OrderTimeline.vue';
 import SupplierOrderCard from './SupplierOrderCard.vue';
 import { usePreferences } from '../../units/preferences';
@@ -22,8 +24,16 @@ const fault = ref('');
 const print = () => window.print();
 
 const order = computed(() => plan.value?.order);
-/** The newest order to a supplier; the server lists the newest first. */
-const sentTo = (supplier: string): SentOrder | undefined => orders.value.find((o) => o.supplier === supplier);
+/** What was sent to a supplier; the server lists the newest first. */
+const sentTo = (supplier: string): SentOrder[] => orders.value.filter((o) => o.supplier === supplier);
+
+/** The supplier to whom something is about to be sent. */
+const previewed = ref<string>();
+const preview = computed(() => order.value?.suppliers.find((s) => s.supplier === previewed.value));
+/** What ought to be settled before anything is ordered. */
+const before = computed(() =>
+  (plan.value?.findings ?? []).filter((f) => settleBy(f) === 'order' && f.severity !== 'note'),
+);
 
 /** While an answer is out, it is looked for every second. */
 const poll = useIntervalFn(reloadOrders, 1_000, { immediate: false });
@@ -33,6 +43,7 @@ watch(orders, (list) => (list.some((o) => o.state === 'sending') ? poll.resume()
 
 async function send(supplier: string): Promise<void> {
   fault.value = '';
+  previewed.value = undefined;
   try {
     // What is ordered is what the server has: the last edit goes there first.
     await commission.flush();
@@ -69,15 +80,26 @@ async function send(supplier: string): Promise<void> {
         :sent="sentTo(s.supplier)"
         :currency="commission.document!.currency"
         :findings="order.findings.filter((f) => f.at.supplier === s.supplier)"
-        @send="send(s.supplier)"
+        @order="previewed = s.supplier"
       />
       <p v-if="order.unpriced.length" class="quiet">
         {{ wording('orderStage.unpriced', { names: order.unpriced.map((u) => words(u.name)).join('; ') }) }}
       </p>
       <p class="total">
-        Material <b class="fig">{{ words(materialCost(plan!.takeOff, commission.document!.currency)) }}</b>
+        Material
+        <b class="fig">{{
+          words(materialCost(plan!.takeOff, commission.document!.currency, order.totalMinor))
+        }}</b>
       </p>
     </template>
+    <OrderPreview
+      v-if="preview"
+      :group="preview"
+      :currency="commission.document!.currency"
+      :before="before"
+      @send="send(preview.supplier)"
+      @close="previewed = undefined"
+    />
   </div>
 </template>
 

@@ -16,7 +16,24 @@ const LEFT = 150;
 const ROW = 26;
 const TOP = 24;
 
-const bars = computed(() =>
+const bars = computed(() => [...toOrder.value, ...coming.value]);
+/** Orders that were confirmed, each on its day. */
+const coming = computed(() =>
+  props.order.suppliers.flatMap((s) =>
+    [...new Map(s.coming.flatMap((c) => (c.day ? [[c.supplierReference, c.day] as const] : [])))].map(
+      ([reference, day]) => ({
+        key: reference,
+        name: s.name,
+        from: day,
+        to: day,
+        needed: props.order.buildDay,
+        soaks: false,
+        comes: true,
+      }),
+    ),
+  ),
+);
+const toOrder = computed(() =>
   props.order.suppliers.flatMap((s) =>
     // Lines of one supplier that travel together are one bar.
     [
@@ -32,9 +49,12 @@ const bars = computed(() =>
       to: l.arriveBy!,
       needed: l.neededOn,
       soaks: Boolean(l.aheadDays),
+      comes: false,
     })),
   ),
 );
+const dotOf = (b: { comes: boolean; from: string }) =>
+  b.comes ? 'var(--celadon)' : b.from < today() ? 'var(--warn)' : 'var(--ink)';
 const first = computed(() => {
   const days = [today(), ...bars.value.map((b) => b.from), ...props.beforehand.map((b) => b.day)].sort();
   return dayPlus(days[0], -2);
@@ -88,15 +108,17 @@ const height = computed(() => TOP + bars.value.length * ROW + 30);
           height="15"
           :fill="b.soaks ? 'var(--water-2)' : 'var(--celadon-wash)'"
         />
-        <circle :cx="X(b.from)" cy="10.5" r="4" :fill="b.from < today() ? 'var(--warn)' : 'var(--ink)'" />
-        <title>{{ b.name }}: order by {{ weekDay(b.from) }}, arrives {{ weekDay(b.to) }}</title>
+        <circle :cx="X(b.from)" cy="10.5" r="4" :fill="dotOf(b)" />
+        <title>
+          {{ b.name }}: {{ b.comes ? '' : `order by ${weekDay(b.from)}, ` }}arrives {{ weekDay(b.to) }}
+        </title>
         <text
           :x="X(b.from) + (atEnd(b.from) ? -8 : 8)"
           y="14.5"
           class="in"
           :text-anchor="atEnd(b.from) ? 'end' : 'start'"
         >
-          by {{ shortDay(b.from) }}
+          {{ b.comes ? 'comes' : 'by' }} {{ shortDay(b.from) }}
         </text>
       </g>
       <g>

@@ -1,91 +1,90 @@
 import { describe, expect, it, vi } from 'vitest';
-import { inEnglish } from '../../../core/words/english';
+import type { Confirmation } from '../../../core/ordering/confirmation';
 import { order } from '../../../core/ordering/order';
 import { survey } from '../../../core/survey/survey';
 import { takeOff } from '../../../core/takeoff/takeOff';
 import { example } from '../../../core/testing/scape';
+import { inEnglish } from '../../../core/words/english';
 import type { SentOrder } from '../../document/api';
 import { mount } from '../../testing/mount';
 import SupplierOrderCard from './SupplierOrderCard.vue';
 
 const commission = example('held-root');
-const whole = order(commission, takeOff(commission, survey(commission)), '2027-01-07');
-const group = whole.suppliers.find((s) => s.supplier === 'marl-timber')!;
-const asked = group.lines.map((l) => ({
-  pack: l.pack,
-  name: inEnglish(l.name),
-  asked: l.count,
-  given: l.count,
-}));
+const taken = takeOff(commission, survey(commission));
+const ordered = (confirmation?: Confirmation) =>
+  order(commission, taken, '2027-01-07', confirmation ? [{ reference: 'r', supplier: 'marl-timber', confirmation }] : []); // prettier-ignore
+const asked = ordered().suppliers.find((s) => s.supplier === 'marl-timber')!.lines;
 
-function card(sent?: Partial<SentOrder>, given = asked) {
-  const confirmation = {
-    supplierReference: 'MA-12345',
-    deliveryDay: '2027-01-12',
-    totalMinor: 11_800,
-    lines: given,
-  };
-  const whole: SentOrder = {
-    reference: 'r',
-    supplier: 'marl-timber',
-    state: 'confirmed',
-    reason: null,
-    sentAt: '',
-    answeredAt: null,
-    confirmation,
-  };
-  const send = vi.fn();
+/** What the yard answers: all of it on the 12th, unless said otherwise. */
+function answer(given: (count: number, pack: string) => number = (n) => n): Confirmation {
+  const lines = asked.map(({ line, pack, count, name }) => {
+    const there = given(count, pack);
+    const remark = there < count ? `only ${there} in stock` : undefined;
+    return { item: line, pack, name: inEnglish(name), asked: count, given: there, ...(remark ? { remark } : {}) }; // prettier-ignore
+  });
+  return { supplierReference: 'MA-12345', deliveryDay: '2027-01-12', totalMinor: 11_800, lines };
+}
+
+function card(sent?: Partial<SentOrder>) {
+  const all: SentOrder[] = sent
+    ? [
+        {
+          reference: 'r',
+          supplier: 'marl-timber',
+          state: 'confirmed',
+          reason: null,
+          sentAt: '',
+          answeredAt: null,
+          confirmation: null,
+          ...sent,
+        },
+      ]
+    : [];
+  const now = ordered(sent?.confirmation ?? undefined);
   const props = {
-    group,
+    group: now.suppliers.find((s) => s.supplier === 'marl-timber')!,
     currency: 'GBP',
-    findings: [],
-    onSend: send,
-    ...(sent ? { sent: { ...whole, ...sent } } : {}),
+    findings: now.findings.filter((f) => f.at.supplier === 'marl-timber'),
+    sent: all,
+    onOrder: vi.fn(),
   };
-  return { ...mount(SupplierOrderCard, props), send };
+  return { ...mount(SupplierOrderCard, props), order: props.onOrder };
 }
 
 describe('an order to a supplier', () => {
-  it('lists what is asked for, by when, and can be sent', async () => {
+  it('lists what is asked for, by when, and is looked over before it is sent', async () => {
     const c = card();
     expect(c.words()).toMatch(/Marl & Timber Yard order by Fri 8 Jan/);
     expect(c.words()).toMatch(/2 × 9 L Active soil, granules arrives Tue 12 Jan by 8 Jan £64\.00/);
     await c.click('button');
-    expect(c.send).toHaveBeenCalledTimes(1);
+    expect(c.order).toHaveBeenCalledTimes(1);
   });
 
   it('waits for an answer, and cannot be sent twice meanwhile', () => {
-    const c = card({ state: 'sending', confirmation: null });
+    const c = card({ state: 'sending' });
     expect(c.words()).toContain('waiting for the answer');
     expect(c.find<HTMLButtonElement>('button').disabled).toBe(true);
   });
 
-  it('shows a confirmation, and is done', () => {
-    const c = card({});
-    expect(c.words()).toContain('Confirmed as MA-12345, delivered Tue 12 Jan, £118.00.');
-    expect(c.find('button').textContent).toBe('Sent');
+  it('is done once all of it is confirmed: number, day, price, and nothing to send', () => {
+    const c = card({ confirmation: answer() });
+    expect(c.words()).toMatch(/all of it is confirmed MA-12345 comes Tue 12 Jan ?£118\.00 2 × 9 L Active soil, granules/); // prettier-ignore
+    expect(c.el.querySelector('button')).toBeNull();
   });
 
-  it('shows what came in part, beside its line', () => {
-    const c = card({ state: 'partly' }, [
-      { ...asked[0], given: 1, remark: 'only 1 in stock' } as (typeof asked)[0],
-      ...asked.slice(1),
-    ]);
-    expect(c.words()).toContain('Confirmed in part');
-    expect(c.words()).toContain('Active soil, granules only 1 in stock');
-  });
-
-  it('says when the scape has changed since, and can be sent as it is now', () => {
-    const c = card({}, [{ ...asked[0], asked: 9, given: 9 }, ...asked.slice(1)]);
-    expect(c.words()).toContain('The scape has changed since.');
-    expect(c.find<HTMLButtonElement>('button').disabled).toBe(false);
+  it('says what came in part, and asks for the rest', () => {
+    const c = card({ state: 'partly', confirmation: answer((n, pack) => (pack === 'soil-9' ? 1 : n)) });
+    expect(c.words()).toContain('1 × 9 L Active soil, granules of 2 asked for, only 1 in stock');
+    expect(c.words()).toContain('Marl & Timber Yard gives 1 of 2 packs of Active soil, granules.');
+    expect(c.words()).toMatch(/3 × 3 L Active soil, granules/);
+    expect(c.find('button').textContent!.trim()).toBe('Order the rest');
   });
 
   it('can be sent again after a refusal or when nobody answered', () => {
-    const refused = card({ state: 'refused', reason: 'Closed until spring.', confirmation: null });
+    const refused = card({ state: 'refused', reason: 'Closed until spring.' });
     expect(refused.words()).toContain('Refused: Closed until spring.');
-    expect(refused.find('button').textContent).toBe('Send again');
-    expect(card({ state: 'unreachable', reason: 'No answer.', confirmation: null }).words()).toContain(
+    expect(refused.find('button').textContent!.trim()).toBe('Send again');
+    expect(card({ state: 'unreachable', reason: 'No answer.' }).words()).toContain(
       'Not confirmed: No answer.',
     );
   });

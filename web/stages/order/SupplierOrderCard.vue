@@ -6,49 +6,41 @@ import type { SentOrder } from '../../document/api';
 import { daysAway, shortDay, weekDay } from '../../units/days';
 import { money, useFigures } from '../../units/figures';
 import { wording } from '../../words/wording';
+import ComingLines from './ComingLines.vue';
 
+/**
+ * One supplier: what is still to be ordered there, and what it has confirmed. That stands: what is ordered later comes
+ * besides.
+ */
 const props = defineProps<{
   group: SupplierOrder;
-  sent?: SentOrder;
+  /** All that was sent there, the newest first. */
+  sent: SentOrder[];
   currency: string;
   findings: Finding[];
 }>();
-defineEmits<{ send: [] }>();
+defineEmits<{ order: [] }>();
 
 const { words } = useFigures();
-const lateLines = computed(() => new Map(props.findings.map((f) => [f.at.line, f])));
-type Line = SupplierOrder['lines'][number];
-const given = ({ line, pack }: Line) =>
-  props.sent?.confirmation?.lines.find((l) => l.pack === pack && (l.item ?? line) === line);
-/** True while the order that was sent is still the one on the screen. */
-const asSent = computed(() => {
-  const lines = props.sent?.confirmation?.lines;
-  return (
-    !lines ||
-    (lines.length === props.group.lines.length && props.group.lines.every((l) => given(l)?.asked === l.count))
-  );
+const lateLines = computed(() => new Set(props.findings.map((f) => f.at.line)));
+const newest = computed(() => props.sent[0] as SentOrder | undefined);
+const isSending = computed(() => newest.value?.state === 'sending');
+const act = computed(() => {
+  if (isSending.value) return 'Sending';
+  if (newest.value && !newest.value.confirmation) return 'Send again';
+  return props.group.coming.length > 0 ? wording('supplierOrderCard.rest') : 'Order';
 });
-const state = computed(() => {
-  const s = props.sent;
-  if (!s) return { says: '', can: true, act: 'Send the order' };
-  const c = s.confirmation;
-  switch (s.state) {
-    case 'sending':
-      return { says: wording('supplierOrderCard.sent'), can: false, act: 'Sending' };
-    case 'confirmed':
-    case 'partly':
-      return {
-        says: `${s.state === 'partly' ? 'Confirmed in part' : 'Confirmed'} as ${c!.supplierReference}, ${c!.deliveryDay ? `delivered ${weekDay(c!.deliveryDay)}` : 'no delivery day'}, ${money(c!.totalMinor, props.currency)}.${asSent.value ? '' : ` ${wording('supplierOrderCard.changed')}`}`,
-        can: !asSent.value,
-        act: asSent.value ? 'Sent' : 'Send what it is now',
-      };
-    default:
-      return {
-        says: `${s.state === 'refused' ? 'Refused' : 'Not confirmed'}: ${s.reason}`,
-        can: true,
-        act: 'Send again',
-      };
-  }
+const says = computed(() => {
+  const s = newest.value;
+  if (s?.state === 'sending') return wording('supplierOrderCard.sent');
+  if (s?.state === 'refused') return wording('supplierOrderCard.refused', { reason: s.reason ?? '' });
+  if (s?.state === 'unreachable') return wording('supplierOrderCard.unreachable', { reason: s.reason ?? '' });
+  return '';
+});
+const orderBy = computed(() => {
+  const { group } = props;
+  if (group.lines.length === 0) return wording('supplierOrderCard.all');
+  return group.orderBy ? `order by ${weekDay(group.orderBy)}, ${daysAway(group.orderBy)}` : 'no delivery day';
 });
 </script>
 
@@ -56,27 +48,31 @@ const state = computed(() => {
   <section :data-supplier="group.supplier">
     <header>
       <h2>{{ group.name }}</h2>
-      <p :class="findings.length ? 'late' : 'quiet'">
-        {{
-          group.orderBy ? `order by ${weekDay(group.orderBy)}, ${daysAway(group.orderBy)}` : 'no delivery day'
-        }}
-      </p>
-      <span class="sum">{{ money(group.totalMinor, currency) }}</span>
-      <button class="solid screen-only" :disabled="!state.can" @click="$emit('send')">{{ state.act }}</button>
+      <p :class="findings.some((f) => f.severity !== 'note') ? 'late' : 'quiet'">{{ orderBy }}</p>
+      <span v-if="group.lines.length" class="sum">{{ money(group.totalMinor, currency) }}</span>
+      <button
+        v-if="group.lines.length"
+        class="solid screen-only"
+        data-test="order"
+        :disabled="isSending"
+        @click="$emit('order')"
+      >
+        {{ act }}
+      </button>
     </header>
-    <p v-if="state.says" :class="['state', sent?.state]" role="status" data-test="order-state">
-      {{ state.says }}
+    <p v-if="says" :class="['state', newest?.state]" role="status" data-test="order-state">{{ says }}</p>
+    <ComingLines v-if="group.coming.length" :coming="group.coming" :sent="sent" :currency="currency" />
+    <p v-for="f in findings" :key="`${f.id} ${f.at.line}`" class="found" data-test="order-finding">
+      <b>{{ words(f.says) }}</b> {{ words(f.because) }}
     </p>
-    <table>
+    <table v-if="group.lines.length">
       <tbody>
         <tr v-for="l in group.lines" :key="`${l.line} ${l.pack}`">
           <td class="count">
             <b>{{ words(l.packWords) }}</b>
           </td>
           <td>
-            {{ words(l.name) }}&ensp;<small v-if="given(l)?.remark" class="late">{{
-              given(l)!.remark
-            }}</small>
+            {{ words(l.name) }}
           </td>
           <td class="quiet">
             {{ l.aheadDays ? `${l.ahead} ${l.aheadDays} days from ${shortDay(l.neededOn)}` : '' }}
@@ -110,13 +106,14 @@ header {
   border-left: 3px solid var(--clay-2);
   background: var(--paper);
 }
-.state.confirmed {
-  border-color: var(--celadon);
-}
-.state.partly,
 .state.refused,
 .state.unreachable {
   border-color: var(--warn);
+}
+/* What is the matter, where it is sent from. */
+.found {
+  padding: 3px 0 3px 12px;
+  border-left: 3px solid var(--warn);
 }
 table {
   width: 100%;

@@ -3,9 +3,11 @@ import { computed } from 'vue';
 import { plantIn } from '../../../core/catalogue/entries';
 import { SMALL_KINDS } from '../../../core/commission/catalogueSchema';
 import type { Commission, Origin } from '../../../core/commission/schema';
+import type { ComingLine } from '../../../core/ordering/coming';
 import type { TakeOffLine } from '../../../core/takeoff/line';
 import { colourOf } from '../../drawing/colour';
-import { shortDay } from '../../units/days';
+import { shortDay, weekDay } from '../../units/days';
+import { wording } from '../../words/wording';
 import { money, useFigures } from '../../units/figures';
 import LinePrice from './LinePrice.vue';
 
@@ -14,6 +16,8 @@ const props = defineProps<{
   commission: Commission;
   orderBy?: string;
   late: boolean;
+  /** What suppliers have confirmed of it. */
+  coming?: readonly ComingLine[];
   open: boolean;
 }>();
 defineEmits<{ toggle: [] }>();
@@ -43,6 +47,11 @@ const from = computed(() => {
   return (
     [names.join(', '), own].filter(Boolean).join('; ') || (props.line.priced ? '' : 'not in the catalogue')
   );
+});
+/** The day on which all of it is there. */
+const comes = computed(() => {
+  const days = (props.coming ?? []).flatMap((c) => (c.given > 0 && c.day ? [c.day] : []));
+  return days.length > 0 ? `comes ${shortDay(days.sort().at(-1)!)}` : '';
 });
 const isUnpriced = computed(() => !props.line.priced && props.line.needed.value > 0);
 /** Money where packs are bought; what nobody has priced costs something, too. */
@@ -82,7 +91,7 @@ const signed = (value: number, unit: string) => {
     </td>
     <td>{{ from }}</td>
     <td class="right" :class="{ late }">
-      {{ orderBy ? shortDay(orderBy) : '' }}<template v-if="late">, too late</template>
+      {{ orderBy ? shortDay(orderBy) : comes }}<template v-if="late">, too late</template>
     </td>
     <td class="right" :class="{ quiet: !line.packs.length }">{{ price }}</td>
   </tr>
@@ -98,6 +107,14 @@ const signed = (value: number, unit: string) => {
           ><small v-if="w.note" class="quiet">{{ f.words(w.note) }}</small>
         </li>
       </ol>
+      <p v-for="(c, i) in coming" :key="i" class="comes" data-test="comes">
+        <b>{{ f.words(c.packWords) }}</b>
+        {{
+          c.day
+            ? wording('takeOffRow.comes', { reference: c.supplierReference, day: weekDay(c.day) })
+            : wording('takeOffRow.noDay', { reference: c.supplierReference })
+        }}
+      </p>
       <LinePrice v-if="material && isUnpriced" :material="material" />
     </td>
   </tr>

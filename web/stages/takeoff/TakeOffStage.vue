@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { orderByOf } from '../../../core/ordering/order';
+import { comingOf, orderByOf } from '../../../core/ordering/order';
 import { materialCost } from '../../../core/takeoff/cost';
 import type { LineKind, TakeOffLine } from '../../../core/takeoff/line';
 import { api } from '../../document/api';
@@ -56,11 +56,17 @@ function summary(kind: LineKind, lines: TakeOffLine[]): string {
       return wording('takeOffStage.supplies');
   }
 }
+/** What is still to be ordered. */
 const packCount = computed(
-  () => plan.value?.takeOff.lines.reduce((n, l) => n + l.packs.reduce((m, p) => m + p.count, 0), 0) ?? 0,
+  () => plan.value?.order.suppliers.flatMap((s) => s.lines).reduce((n, l) => n + l.count, 0) ?? 0,
 );
 const late = computed(
-  () => new Set(plan.value?.order.findings.filter((x) => x.id === 'order.late').map((x) => x.at.line)),
+  () =>
+    new Set(
+      plan.value?.order.findings
+        .filter((x) => ['order.late', 'order.after'].includes(x.id))
+        .map((x) => x.at.line),
+    ),
 );
 </script>
 
@@ -100,6 +106,7 @@ const late = computed(
           :line="l"
           :commission="doc"
           :order-by="orderByOf(plan.order, l.id)"
+          :coming="comingOf(plan.order, l.id)"
           :late="late.has(l.id)"
           :open="openLine === l.id"
           @toggle="openLine = openLine === l.id ? undefined : l.id"
@@ -109,7 +116,7 @@ const late = computed(
         <tr>
           <td colspan="6" class="right">material, without labour</td>
           <td class="right">
-            <b class="fig">{{ f.words(materialCost(plan.takeOff, doc.currency)) }}</b>
+            <b class="fig">{{ f.words(materialCost(plan.takeOff, doc.currency, plan.order.totalMinor)) }}</b>
           </td>
         </tr>
       </tfoot>

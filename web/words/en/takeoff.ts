@@ -5,4 +5,6 @@ export const TAKEOFF = {
   'takeOffStage.head': '{lines, plural, one {# line} other {# lines}}, measured from the Bench as it is now',
   'takeOffStage.working': 'Measuring what is drawn…',
   'linePrice.what': 'Nobody has said yet what it is bought in.',
+  'takeOffRow.comes': 'confirmed as {reference}, comes {day}',
+  'takeOffRow.noDay': 'confirmed as {reference}, on no day yet',
 } as const;

@@ -1,0 +1,93 @@
+import type { Day } from '../calendar/day';
+import { supplierOf } from '../commission/lookup';
+import type { Commission, Pack } from '../commission/schema';
+import { packWordsOf, type TakeOffLine } from '../takeoff/line';
+import { cheapestPacks, type PackCount } from '../takeoff/packs';
+import { say, type Said, type Text } from '../words/text';
+import type { Placed } from './confirmation';
+
+/** One line of an order that was confirmed: what comes of it, and when. */
+export interface ComingLine {
+  line: string;
+  name: Said;
+  pack: string;
+  supplier: string;
+  supplierReference: string;
+  asked: number;
+  given: number;
+  /** What is given, in packs. */
+  packWords: Text;
+  day: Day | null;
+  remark?: string;
+}
+
+/** Everything that was confirmed, line by line. What is no longer on the take-off is named as it was ordered. */
+export function comingLines(
+  commission: Commission,
+  lines: readonly TakeOffLine[],
+  placed: readonly Placed[],
+): ComingLine[] {
+  return placed.flatMap(({ supplier, confirmation }) =>
+    confirmation.lines.map(({ item, pack, name, asked, given, remark }): ComingLine => {
+      const line = lines.find((l) => (item ? l.id === item : pack in l.contents));
+      const known = packIn(commission, item ?? line?.id, pack);
+      return {
+        line: item ?? line?.id ?? pack,
+        name: line?.name ?? name,
+        pack,
+        supplier,
+        supplierReference: confirmation.supplierReference,
+        asked,
+        given,
+        packWords: known ? packWordsOf(given, known) : say('pack.named', { count: given, name }),
+        day: confirmation.deliveryDay,
+        ...(remark ? { remark } : {}),
+      };
+    }),
+  );
+}
+
+/** A pack of the document's catalogue; of the entry, where one is named. */
+export function packIn({ catalogue }: Commission, entry: string | undefined, pack: string): Pack | undefined {
+  const all = [...catalogue.materials, ...catalogue.plants].filter((e) => !entry || e.id === entry);
+  return all.flatMap((e) => e.packs ?? []).find((p) => p.id === pack);
+}
+
+/** What confirmed packs hold of a line, in the unit of its need: 2 bags of 9 L are 18. */
+export function comes({ id, contents }: TakeOffLine, coming: readonly ComingLine[]): number {
+  return coming.filter((c) => c.line === id).reduce((sum, c) => sum + c.given * (contents[c.pack] ?? 0), 0);
+}
+
+/** Contents are told apart to a thousandth of their unit, as packs are chosen. */
+const NOTHING = 1e-3;
+
+/** What is still missing of a line, in the unit of its need; 0 where what was confirmed is enough. */
+export function stillMissing(line: TakeOffLine, coming: readonly ComingLine[]): number {
+  const missing = line.held - comes(line, coming);
+  return missing > NOTHING ? missing : 0;
+}
+
+/**
+ * The packs that are still to be ordered of a line: those of the take-off as long as nothing of it is confirmed, afterwards
+ * the cheapest that hold what is missing. A pack of which somebody had too few is not asked for again.
+ * Test: confirmed.test.ts, "asks for what is missing, of somebody who has it".
+ */
+export function toOrder(
+  commission: Commission,
+  line: TakeOffLine,
+  coming: readonly ComingLine[],
+): PackCount[] {
+  const own = coming.filter((c) => c.line === line.id);
+  if (own.length === 0) return line.packs;
+  const short = new Set(own.filter((c) => c.given < c.asked).map((c) => c.pack));
+  const choices = Object.entries(line.contents).flatMap(([id, size]) => {
+    const pack = packIn(commission, line.id, id);
+    return pack && !short.has(id) ? [{ id, size, priceMinor: pack.priceMinor }] : [];
+  });
+  return cheapestPacks(stillMissing(line, coming), choices) ?? [];
+}
+
+/** A supplier's name; its id where the document does not have it any more. */
+export function nameOfSupplier(commission: Commission, id: string): string {
+  return commission.catalogue.suppliers.some((s) => s.id === id) ? supplierOf(commission, id).name : id;
+}
