@@ -28,6 +28,12 @@ export function supplierOf({ catalogue }: Catalogued, id: string): Supplier {
   return found(catalogue.suppliers, id, 'supplier');
 }
 
+/** A supplier's name; its id where the document does not have it any more, as in an order from before. */
+export function nameOfSupplier(commission: Catalogued, id: string): string {
+  const isKnown = commission.catalogue.suppliers.some((s) => s.id === id);
+  return isKnown ? supplierOf(commission, id).name : id;
+}
+
 type Catalogued = Pick<Commission, 'catalogue'>;
 
 /** Documents are never changed in place: what stands where in a list stays true of it. */

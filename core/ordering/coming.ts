@@ -1,5 +1,4 @@
 import type { Day } from '../calendar/day';
-import { supplierOf } from '../commission/lookup';
 import type { Commission, Pack } from '../commission/schema';
 import { packWordsOf, type TakeOffLine } from '../takeoff/line';
 import { cheapestPacks, type PackCount } from '../takeoff/packs';
@@ -85,9 +84,4 @@ export function toOrder(
     return pack && !short.has(id) ? [{ id, size, priceMinor: pack.priceMinor }] : [];
   });
   return cheapestPacks(stillMissing(line, coming), choices) ?? [];
-}
-
-/** A supplier's name; its id where the document does not have it any more. */
-export function nameOfSupplier(commission: Commission, id: string): string {
-  return commission.catalogue.suppliers.some((s) => s.id === id) ? supplierOf(commission, id).name : id;
 }

@@ -1,10 +1,11 @@
 import { daysFrom } from '../calendar/day';
+import { nameOfSupplier } from '../commission/lookup';
 import type { Commission } from '../commission/schema';
 import { packWordsOf, type TakeOffLine } from '../takeoff/line';
 import type { TakeOff } from '../takeoff/takeOff';
 import type { Finding } from '../words/finding';
 import { say, type Text } from '../words/text';
-import { comes, nameOfSupplier, packIn, stillMissing, toOrder, type ComingLine } from './coming';
+import { comes, packIn, stillMissing, toOrder, type ComingLine } from './coming';
 import { neededOnDay } from './delivery';
 
 /** What suppliers have confirmed that does not do: too few, too late, too early to keep, on no day, or more than is needed. */

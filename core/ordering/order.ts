@@ -1,13 +1,13 @@
 import { withoutPrice } from '../takeoff/cost';
 import { daysFrom, type Day } from '../calendar/day';
-import { supplierOf } from '../commission/lookup';
+import { nameOfSupplier, supplierOf } from '../commission/lookup';
 import type { Commission, Material, Pack, Plant } from '../commission/schema';
 import { packWordsOf, type TakeOffLine } from '../takeoff/line';
 import type { TakeOff } from '../takeoff/takeOff';
 import type { PackCount } from '../takeoff/packs';
 import type { Finding } from '../words/finding';
 import { say, type Said, type Text } from '../words/text';
-import { comingLines, nameOfSupplier, toOrder, type ComingLine } from './coming';
+import { comingLines, toOrder, type ComingLine } from './coming';
 import type { Placed } from './confirmation';
 import { confirmedFindings } from './confirmedFindings';
 import { lastDelivery, neededOnDay, orderDay } from './delivery';
