@@ -92,6 +92,7 @@ describe('a second-hand tank', () => {
       await b.page.waitForFunction((was) => document.querySelectorAll('[data-test="device"]').length < was, {}, there); // prettier-ignore
     }
     await hand().touch('[data-test="usual-devices"]');
+    await hand().touch('[data-test="take-proposed"]');
     await b.at.until('main', (w) => /plugs?, \d+ W/.test(w));
     await hand().touch('[data-device="filter"] [data-test="device"]');
     const [short, long] = await dayAfter('demo-root', 1);

@@ -60,6 +60,8 @@ describe('a stone of the studio’s', () => {
     await b.at.press('[data-test="use-outlines"]');
     await b.at.until('[data-test="yard-said"]', (w) => w.startsWith('Two outlines are taken'));
     await b.at.press('[data-test="yard-add"]');
+    await b.at.until('[data-test="yard-said"]', (w) => /is in the yard\.$/.test(w));
+    await b.at.press('[data-test="yard-close"]');
     await b.at.press('[data-yard="S-70"]');
     await b.page.waitForSelector('[data-plan-piece="S-70"]');
     await b.page.waitForSelector('[data-yard="S-70"] img');
@@ -70,6 +72,38 @@ describe('a stone of the studio’s', () => {
     const { yard, parted } = await (await fetch(`${b.server.url}/api/studio`)).json();
     expect(yard.map((p: any) => p.id)).toEqual(expect.arrayContaining(['S-70a', 'S-70b']));
     expect(parted).toMatchObject([{ id: 'S-70', into: ['S-70a', 'S-70b'] }]);
+  });
+});
+
+describe('several stones of a size', () => {
+  it('go into the yard at once, each with its number, and the form stays for the next', async () => {
+    await b.at.open('/c/demo-valley/bench');
+    await b.at.press('[data-test="into-yard"]');
+    const before = (await (await fetch(`${b.server.url}/api/studio`)).json()).yard.length;
+    const form = '[data-test="yard-form"]';
+    await typedInto('wide', '90');
+    await typedInto('deep', '70');
+    await typedInto('high', '60');
+    await b.at.type('[data-test="yard-alike"]', '3');
+    await b.at.press('[data-test="yard-add"]');
+    const said = await b.at.until('[data-test="yard-said"]', (w) => /in the yard/.test(w));
+    expect(said).toMatch(/^S-(\d+) to S-(\d+) are in the yard\./);
+    const { yard } = await (await fetch(`${b.server.url}/api/studio`)).json();
+    expect(yard).toHaveLength(before + 3);
+    // Refused is what cannot be counted, and nothing goes in for it.
+    await b.at.type('[data-test="yard-alike"]', '99');
+    await b.at.until('[data-test="yard-alike"]', (w) => w.includes('from 1 to 24'));
+    await b.at.press('[data-test="yard-close"]');
+
+    async function typedInto(label: string, mm: string): Promise<void> {
+      const fields = await b.page.$$(`${form} .v-text-field`);
+      for (const field of fields)
+        if ((await field.evaluate((e) => e.querySelector('label')?.textContent?.trim())) === label) {
+          await (await field.$('input'))!.click({ count: 3 });
+          await b.page.keyboard.type(mm);
+          await b.page.keyboard.press('Tab');
+        }
+    }
   });
 });
 
@@ -111,6 +145,62 @@ describe('gear', () => {
 });
 
 describe('by the keyboard alone', () => {
+  it('a stone comes from the yard to its place within 15 keys, and Escape leads back', async () => {
+    await b.at.open('/c/demo-valley/bench');
+    await b.page.waitForSelector('[data-yard]');
+    const keys = b.page.keyboard;
+    let pressed = 0;
+    const press = async (...names: Parameters<typeof keys.press>[0][]) => {
+      for (const name of names) await keys.press(name);
+      pressed += names.length;
+    };
+    const free = await b.page.$$eval('li:not(.used) > [data-yard^="S-"]', (l) =>
+      l[0].getAttribute('data-yard')!,
+    );
+    // A chord is one key pressed with another held.
+    await keys.down('Control');
+    await press('k');
+    await keys.up('Control');
+    await b.page.waitForSelector('input[aria-label="Find or do"]');
+    await press(...(free.toLowerCase().split('') as 's'[]));
+    await b.page.waitForFunction((id) => document.querySelector('[role="dialog"] li, [role="option"]')?.textContent?.includes(id), {}, free); // prettier-ignore
+    await press('Enter');
+    const has = `[data-plan-piece="${free}"]`;
+    await b.page.waitForFunction((s) => document.activeElement?.matches(s), {}, has);
+    await press('x', '4', '5', '0', 'Tab', '2', '2', '0', 'Enter');
+    await b.page.waitForFunction((s) => document.activeElement?.matches(s), {}, has);
+    expect(pressed).toBeLessThanOrEqual(15);
+    const at = await b.page.$$eval('[data-test="inspector"] .fields input', (l) => l.slice(0, 2).map((e) => (e as HTMLInputElement).value)); // prettier-ignore
+    expect(at).toEqual(['450', '220']);
+    // From the yard's own list: letters find it, Enter sets it, Escape leads back to the list.
+    await b.at.focus('li:not(.used) > [data-yard^="S-"]');
+    await press('End', 'Home', 'r');
+    // Those that stand already are passed by.
+    while (await b.page.evaluate(() => document.activeElement!.closest('li')!.matches('.used')))
+      await press('ArrowRight');
+    const root = await b.page.evaluate(() => document.activeElement!.getAttribute('data-yard')!);
+    expect(root).toMatch(/^R-/);
+    await press('Enter');
+    await b.page.waitForFunction(
+      (s) => document.activeElement?.matches(s),
+      {},
+      `[data-plan-piece="${root}"]`,
+    );
+    await press('Escape');
+    expect(await b.page.evaluate(() => document.activeElement!.getAttribute('data-yard'))).toBe(root);
+    for (const key of ['z', 'z', 'y'] as const) {
+      await keys.down('Control');
+      await keys.press(key);
+      await keys.up('Control');
+    }
+    await b.page.waitForFunction(
+      (id) => document.querySelector(`[data-plan-piece="${id}"]`) === null,
+      {},
+      root,
+    );
+    await b.saved();
+  });
+
   it('a root is set over two stones: taken, moved, let down, taken off and brought back', async () => {
     await b.at.open('/');
     await b.page.waitForSelector('[data-test="new"]');

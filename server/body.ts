@@ -19,7 +19,7 @@ export function taking<P>(
     try {
       await handle(req, res, body);
     } finally {
-      done();
+      await done();
     }
   };
 }

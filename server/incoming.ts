@@ -36,7 +36,7 @@ export function bytesOfBody(body: Body): Uint8Array<ArrayBuffer> {
 let underWay = 0;
 
 /**
- * Takes in the body of a request. Its file, if it has one, is deleted when `done` is called.
+ * Takes in the body of a request. Its file, if it has one, is deleted with `done`.
  *
  * @throws Problem 413 over the limit, 408 when it comes in too slowly, 415 when it is compressed, 503 when too much
  *   comes in already
@@ -50,11 +50,12 @@ export async function takenIn(req: IncomingMessage, folder: string, limit: numbe
   let size = 0;
   let file: string | undefined;
   let into: Writable | undefined;
-  const done = () => {
-    if (!file) return;
-    underWay -= size;
-    void rm(file, { force: true });
+  const done = async () => {
+    const own = file;
+    if (!own) return;
     file = undefined;
+    underWay -= size;
+    await rm(own, { force: true });
   };
   const slow = watched(req, () => size);
   try {
@@ -84,7 +85,7 @@ export async function takenIn(req: IncomingMessage, folder: string, limit: numbe
   } catch (error) {
     // Only once it is closed: a file that is still being opened would be made anew after it was deleted.
     if (into) await closed(into);
-    done();
+    await done();
     // The connection broke: nobody hears this, and it is no fault of the server's.
     if (!slow.ended && req.errored) throw new Problem(400, 'The request was cut off.');
     if (slow.ended) throw new Problem(408, 'The request came in too slowly. Nothing was changed; try again.');

@@ -69,7 +69,6 @@ export function stillMissing(line: TakeOffLine, coming: readonly ComingLine[]): 
 /**
  * The packs that are still to be ordered of a line: those of the take-off as long as nothing of it is confirmed, afterwards
  * the cheapest that hold what is missing. A pack of which somebody had too few is not asked for again.
- * Test: confirmed.test.ts, "asks for what is missing, of somebody who has it".
  */
 export function toOrder(
   commission: Commission,

@@ -49,6 +49,7 @@ export const rescape: Visit = {
     await hand.fill('storey, 0 ground', '1');
     await hand.touch('summary', 0);
     await hand.touch('[data-test="usual-devices"]');
+    await hand.touch('[data-test="take-proposed"]');
     await hand.fill('sockets there', '6');
     await hand.fill('circuit', '16');
     await hand.touch('summary', 1);

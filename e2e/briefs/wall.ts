@@ -73,6 +73,7 @@ export const wall: Visit = {
     await hand.choose('The room is', 'office');
     await hand.touch('summary', 0);
     await hand.touch('[data-test="usual-devices"]');
+    await hand.touch('[data-test="take-proposed"]');
     await hand.touch('[data-test="add-device"]');
     await hand.fill('Device', 'kettle on the same circuit');
     await hand.fill('draws', '2200');

@@ -8,6 +8,7 @@ import type { Drawing } from './drawing';
 import { colourOf, materialFor, shade } from './colour';
 import { displaySpan } from './outline';
 import { facetsOf } from './facets';
+import { useKeptFocus } from './keptFocus';
 import PieceDrawing from './PieceDrawing.vue';
 import PlantsFront from './PlantsFront.vue';
 import { wording } from '../words/wording';
@@ -131,6 +132,7 @@ const mark = computed(() => {
     says: `${piece.id} · ${s.massKg.toFixed(1)} kg${buried}`,
   };
 });
+useKeptFocus('data-piece');
 </script>
 
 <template>

@@ -6,6 +6,7 @@ import { bedContours, slopeContours } from './bedPaths';
 import type { Drawing } from './drawing';
 import { colourOf, materialFor, shade } from './colour';
 import { planPaths, ringPath } from './outline';
+import { useKeptFocus } from './keptFocus';
 import PieceDrawing from './PieceDrawing.vue';
 
 /** The scape from above: contours of the bed, cut layers, pieces; the front glass is at the bottom. */
@@ -99,6 +100,7 @@ const pieces = computed(() => {
 const before = computed(() => props.option.pieces.filter((p) => isMoved(p) && props.stays?.has(p.id)));
 const colour = (piece: Piece) => colourOf(materialFor(props.materials, piece.material));
 const clip = computed(() => `plan-${props.option.id}-${props.k.toFixed(3)}`);
+useKeptFocus('data-plan-piece');
 </script>
 
 <template>

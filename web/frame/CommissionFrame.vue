@@ -143,7 +143,7 @@ useFinder((words) => {
 });
 useCommands([
   { id: 'undo', title: 'Undo', keys: 'Ctrl Z', run: () => commission.undo() },
-  { id: 'redo', title: 'Redo', keys: 'Ctrl Shift Z', run: () => commission.redo() },
+  { id: 'redo', title: 'Redo', keys: 'Ctrl Y', run: () => commission.redo() },
   {
     id: 'export',
     title: 'Export this commission as a document',
@@ -189,9 +189,10 @@ useCommands([
   })),
 ]);
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
-  if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z' || typing(event)) return;
+  const key = event.key.toLowerCase();
+  if (!(event.ctrlKey || event.metaKey) || !['z', 'y'].includes(key) || typing(event)) return;
   event.preventDefault();
-  if (event.shiftKey) commission.redo();
+  if (event.shiftKey || key === 'y') commission.redo();
   else commission.undo();
 });
 useEventListener(window, 'pagehide', () => commission.goes());

@@ -7,7 +7,8 @@ const KEYS: [string, [string, string][]][] = [
     [
       ['Ctrl K', 'find or do'],
       ['Ctrl Z', 'undo'],
-      ['Ctrl Shift Z', 'redo'],
+      ['Ctrl Y', 'redo; Ctrl Shift Z too'],
+      ['arrows, letters', 'through a list: yard, layers'],
       ['?', 'this list'],
     ],
   ],
@@ -20,10 +21,11 @@ const KEYS: [string, [string, string][]][] = [
       ['[ and ] or wheel', 'turn by 5°, with Shift by 1°'],
       ['Alt with arrows', 'lean to a side, back or forward; so does the wheel in the front view'],
       ['Shift and press', 'select further pieces: they are moved, turned and copied together'],
+      ['X', 'type where it is; Tab for the next figure, Enter back to the piece'],
       ['D', 'let the piece down where it is'],
       ['C', 'copy beside itself'],
       ['Delete', 'take the piece off the bench'],
-      ['Esc', 'let go'],
+      ['Esc', 'let go, back to where you came from'],
     ],
   ],
   [

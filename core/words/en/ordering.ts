@@ -7,7 +7,7 @@ export const ORDERING = {
     '{supplier} cannot bring it before {day}. Ask for it sooner, choose another supplier, or move the build day.',
   'order.keeps.says': '{name} arrives {early} days before it is needed and keeps {keeps}.',
   'order.keeps.because': 'The last delivery is too early. Choose another supplier or move the build day.',
-  'order.short.says': '{supplier} gives {given} of {asked} packs of {name}.',
+  'order.short.says': '{supplier} gives {given} of {asked, plural, one {# pack} other {# packs}} of {name}.',
   'order.short.because': 'The rest is still to be ordered: {rest}.',
   'order.short.because.nobody':
     'Nobody else on the list sells it: give it another supplier, or plan with what comes.',

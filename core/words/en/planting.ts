@@ -27,7 +27,7 @@ export const PLANTING = {
   'lives.warmth': 'wants {span}',
   'lives.hardness': 'wants {span} of hardness',
   'plant.short.says':
-    '{plant}: {packs, plural, one {# pack gives} other {# packs give}} {plugs} of {count} plugs; {bare} cm² stay bare.',
+    '{plant}: {packs, plural, one {# pack gives} other {# packs give}} {plugs} of {count, plural, one {# plug} other {# plugs}}; {bare} cm² stay bare.',
   'plant.short.because':
     'Set them wider, split finer, buy more, or plant something else at the back: the ways out stand beside it.',
   'plant.dark.says':

@@ -33,6 +33,8 @@ import SheetCut from './SheetCut.vue';
 import SheetFront from './SheetFront.vue';
 import SheetPlan from './SheetPlan.vue';
 import { useAsked } from './useAsked';
+import { usePieceFocus } from './usePieceFocus';
+import { useYardFinder } from './yard/yardFinder';
 import { usePieceDrag } from './usePieceDrag';
 import { useCut } from './useCut';
 import UnderlaySheet from './UnderlaySheet.vue';
@@ -119,10 +121,17 @@ watch(
 
 const { drag, wheel } = usePieceDrag(option, sheet, announce);
 
+const focus = usePieceFocus(area);
 function onKey(event: KeyboardEvent, p: Piece, view: 'front' | 'above'): void {
-  if (event.key === 'Escape') selectPiece(undefined);
-  else if (!event.ctrlKey && !event.metaKey && event.key.toLowerCase() === 'd') void letDown(p.id);
-  else if (!event.ctrlKey && !event.metaKey && event.key.toLowerCase() === 'c') copy();
+  const { key, ctrlKey, metaKey, altKey } = event;
+  if (key === 'Escape') {
+    selectPiece(undefined);
+    focus.back();
+  } else if (key.toLowerCase() === 'x' && !ctrlKey && !metaKey && !altKey) {
+    event.preventDefault();
+    focus.values();
+  } else if (!ctrlKey && !metaKey && key.toLowerCase() === 'd') void letDown(p.id);
+  else if (!ctrlKey && !metaKey && key.toLowerCase() === 'c') copy();
   else if (pieceKey(event, p, view, edit, selectedPieces.value)) announce();
 }
 
@@ -167,6 +176,7 @@ function setClear({ to }: { to: string }): void {
 function take(source: YardPiece, at?: [number, number]): void {
   const id = edit.add(source, at);
   selectPiece(id);
+  focus.set(id);
   void letDown(id);
 }
 /** A piece of the yard dropped on the plan lies where it was dropped. */
@@ -195,6 +205,12 @@ const pan = usePointerDrag<Zoom>({
   },
   move: (from, { dx, dy }) => (zoom.value = { ...from, dx: from.dx + dx, dy: from.dy + dy }),
 });
+
+useYardFinder(option, take);
+/** Back to the piece once its figure has been typed. */
+function typedFor(id: string, event: KeyboardEvent): void {
+  if ((event.target as Element).matches('input[inputmode]')) void focus.toPiece(id);
+}
 
 const copied = shallowRef(copy);
 useCommands([
@@ -331,6 +347,7 @@ const doc = toRef(commission, 'document');
         @apart="slideApart(piece.id)"
         @copy="copy"
         @mirror="mirror"
+        @keyup.enter="typedFor(piece.id, $event)"
       />
     </BenchTray>
   </div>

@@ -11,6 +11,7 @@ import StackedBar from '../../drawing/StackedBar.vue';
 import { useMaterials, withMaterials } from '../../document/materials';
 import { useFigures } from '../../units/figures';
 import DeviceRow from './DeviceRow.vue';
+import ProposedGear from './ProposedGear.vue';
 import type { ShownPlan } from '../../workers/planWorker';
 import { wording } from '../../words/wording';
 
@@ -67,11 +68,13 @@ const proposed = computed(() =>
     articles.value,
   ),
 );
-/** What is proposed goes to the end of the list, each under an id of its own. */
-function propose(): void {
+const proposing = ref(false);
+/** What is taken of the proposal goes to the end of the list, each under an id of its own. */
+function take(taken: Device[]): void {
   const all = [...devices.value];
-  for (const d of proposed.value) all.push({ ...d, id: freshId(d.id, all) });
+  for (const d of taken) all.push({ ...d, id: freshId(d.id, all) });
   list('usual devices', all);
+  proposing.value = false;
 }
 /** An article brings its name, watts and flow; it is bought unless something else was said. */
 function setArticle(i: number, id: string | null): void {
@@ -118,11 +121,24 @@ const YES_NO = [
       />
       <p class="adds">
         <button class="act" data-test="add-device" @click="add()">Add a device</button>
-        <button v-if="proposed.length" class="act" data-test="usual-devices" @click="propose">
+        <button
+          v-if="proposed.length && !proposing"
+          class="act"
+          data-test="usual-devices"
+          @click="proposing = true"
+        >
           {{ devices.length ? 'Propose what is not listed' : 'Propose from litres, heat and light' }}
         </button>
       </p>
-      <p v-if="proposed.length && devices.length" class="quiet says" data-test="lacking">
+      <ProposedGear
+        v-if="proposing && proposed.length"
+        :devices="proposed"
+        :articles="articles"
+        :currency="commission.document!.currency"
+        @take="take"
+        @close="proposing = false"
+      />
+      <p v-else-if="proposed.length && devices.length" class="quiet says" data-test="lacking">
         {{ wording('powerBar.notListed', { names: proposed.map((d) => d.name).join(', ') }) }}
       </p>
       <div class="figures">

@@ -79,6 +79,10 @@ describe('power', () => {
       { visit: planned.desk.visit, freeWaterL: planned.desk.survey.freeWaterL },
     );
     await shown.click('[data-test="usual-devices"]');
+    // Shown first, with what it draws and costs; what is not wanted is left out.
+    expect(site().devices ?? []).toEqual([]);
+    expect(shown.find('[data-test="proposed-total"]').textContent).toMatch(/without a price|£/);
+    await shown.click('[data-test="take-proposed"]');
     expect(
       site()
         .devices!.filter((d) => d.watts > 0)

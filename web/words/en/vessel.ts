@@ -43,4 +43,6 @@ export const VESSEL = {
   'ppfdGrid.negative': 'A figure is below 0.',
   'waterSection.fillingByCans':
     '{minutes} min to fill, {cans, plural, one {# can} other {# cans}} of {can}; conditioner for {tap} of tap water.',
+  'proposedGear.total':
+    '{cost}{open, plural, =0 {} one { and one without a price} other { and # without a price}}, {watts} W together',
 } as const;

@@ -15,7 +15,7 @@ import MaterialChoice from '../../../document/catalogue/MaterialChoice.vue';
 
 /** A piece into the yard: by three sizes, two photographs, its branches or a scan; with what it weighs or displaces. */
 const props = defineProps<{ materials: readonly Material[]; taken: ReadonlySet<string> }>();
-const emit = defineEmits<{ done: [] }>();
+defineEmits<{ done: [] }>();
 const studio = useStudio();
 const f = useFigures();
 
@@ -24,13 +24,23 @@ const kinds = computed(() =>
     .filter((m) => m.kind === 'stone' || m.kind === 'wood')
     .map((m) => ({ value: m.id, title: m.name })),
 );
-/** The next number that is free. */
+/** The next number that is free, of those that begin alike. */
 function next(prefix: string): string {
   let n = 50;
   while (props.taken.has(`${prefix}-${n}`)) n++;
   return `${prefix}-${n}`;
 }
+const prefixOf = (number: string) => number.replace(/-\d+$/, '');
 const id = ref(next('S'));
+/** How many of one size go in, each with a number of its own. */
+const alike = ref(1);
+const MOST_ALIKE = 24;
+const setAlike = (n: number | undefined) => {
+  if (!n || !Number.isInteger(n) || n < 1 || n > MOST_ALIKE)
+    return wording('yardForm.alike', { most: MOST_ALIKE });
+  alike.value = n;
+  return undefined;
+};
 const material = ref(kinds.value[0]?.value ?? '');
 const size = ref<(number | undefined)[]>([undefined, undefined, undefined]);
 const massKg = ref<number>();
@@ -90,25 +100,46 @@ async function add(): Promise<void> {
   const solid = scan ?? outlines ?? branches;
   if (!solid && (!a || !b || !c)) return void (said.value = wording('yardForm.sizesMissing'));
   busy.value = true;
+  const [added, doubts]: [string[], string[]] = [[], []];
+  // What has a form of its own is there once.
+  const wanted = solid ? 1 : alike.value;
   try {
-    const doubts = await studio.add(
-      {
-        id: id.value.trim(),
-        material: material.value,
-        ...(solid ? from.value : { sizeMm: [a!, b!, c!] }),
-        ...(massKg.value ? { massKg: massKg.value } : {}),
-        ...(litres.value ? { litres: litres.value } : {}),
-      },
-      photo.value,
-    );
-    if (doubts.length === 0) return emit('done');
-    said.value = wording('yardForm.added', { id: id.value, doubts: doubts.join(' ') });
-    id.value = next(id.value.replace(/-\d+$/, ''));
+    while (added.length < wanted) {
+      const number = added.length === 0 ? id.value.trim() : next(prefixOf(id.value.trim()));
+      doubts.push(
+        ...(await studio.add(
+          {
+            id: number,
+            material: material.value,
+            ...(solid ? from.value : { sizeMm: [a!, b!, c!] }),
+            ...(massKg.value ? { massKg: massKg.value } : {}),
+            ...(litres.value ? { litres: litres.value } : {}),
+          },
+          photo.value,
+        )),
+      );
+      added.push(number);
+    }
     [from.value, photo.value] = [{}, undefined];
+    [massKg.value, litres.value] = [undefined, undefined];
+    said.value = saidOf(added, doubts);
   } catch (error) {
-    said.value = error instanceof ApiProblem ? error.message : wording('yardForm.failed');
+    const why = error instanceof ApiProblem ? error.message : wording('yardForm.failed');
+    said.value = [added.length > 0 ? saidOf(added, doubts) : '', why].filter(Boolean).join(' ');
   }
+  // What is left to do stands there: the next number, and those of a size that did not go in.
+  if (added.length > 0) id.value = next(prefixOf(id.value.trim()));
+  alike.value = Math.max(1, wanted - added.length);
   busy.value = false;
+}
+
+function saidOf(added: readonly string[], doubts: readonly string[]): string {
+  const numbers = added.length > 2 ? wording('yardForm.fromTo', { first: added[0], last: added.at(-1)! }) : added.join(', '); // prettier-ignore
+  return wording('yardForm.added', {
+    numbers,
+    count: added.length,
+    doubts: [...new Set(doubts)].join(' '),
+  }).trim();
 }
 </script>
 
@@ -121,6 +152,7 @@ async function add(): Promise<void> {
     <FigureField label="high" kind="length" optional :value="size[2]" :apply="setSize(2)" />
     <FigureField label="weighs" kind="mass" optional :value="massKg" :apply="(v) => void (massKg = v)" />
     <FigureField label="displaces" kind="volume" optional :value="litres" :apply="(v) => void (litres = v)" />
+    <FigureField label="of this size" kind="plain" :value="alike" :apply="setAlike" data-test="yard-alike" />
     <span class="ways">
       <button class="act" type="button" data-test="by-photos" @click="photographing = true">
         By two photographs
@@ -141,7 +173,7 @@ async function add(): Promise<void> {
     </span>
     <span class="ends">
       <button class="solid" type="submit" :disabled="busy" data-test="yard-add">Into the yard</button>
-      <button class="act" type="button" @click="$emit('done')">Close</button>
+      <button class="act" type="button" data-test="yard-close" @click="$emit('done')">Close</button>
       <span v-if="said" class="quiet said" aria-live="polite" data-test="yard-said">{{ said }}</span>
     </span>
     <YardPhotos v-model:open="photographing" @outlines="outlined" />
@@ -152,7 +184,7 @@ async function add(): Promise<void> {
 <style scoped>
 .into {
   display: grid;
-  grid-template-columns: 76px 170px repeat(5, 82px) auto;
+  grid-template-columns: 76px 170px repeat(6, 82px) auto;
   gap: 0 12px;
   padding: 4px 14px;
   align-items: end;

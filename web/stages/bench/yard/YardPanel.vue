@@ -18,6 +18,7 @@ import { today } from '../../../units/days';
 import StandInForm from './StandInForm.vue';
 import YardForm from './YardForm.vue';
 import { wording } from '../../../words/wording';
+import { listKey } from '../../../design/listKeys';
 
 /** The studio's own measured pieces: drag one on the plan, or press it. */
 const props = defineProps<{ option: Option }>();
@@ -54,6 +55,8 @@ const measured = computed(() =>
     };
   }),
 );
+const shelf = ref<HTMLElement>();
+const shown = () => [...(shelf.value?.querySelectorAll<HTMLElement>('[data-yard]') ?? [])];
 const adding = ref(false);
 const standing = ref(false);
 const taken = computed(() => new Set((studio.studio?.yard ?? []).map((p) => p.id)));
@@ -121,7 +124,7 @@ function pressed(piece: YardPiece): void {
     @done="standing = false"
     @set="$emit('letDown', $event)"
   />
-  <ul v-else-if="measured.length" class="yard">
+  <ul v-else-if="measured.length" ref="shelf" class="yard" @keydown="listKey($event, shown())">
     <li class="more">
       <button class="act" data-test="into-yard" @click="adding = true">Add to the yard</button>
       <button class="act" data-test="stand-in" @click="standing = true">Not bought yet</button>
