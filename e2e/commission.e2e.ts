@@ -17,6 +17,11 @@ describe('a commission, from the list to the care guide', () => {
     await b.at.open('/');
     await b.at.type('.search', 'orchard');
     await b.at.until('ul', (w) => w.includes('Orchard Lane') && !w.includes('Quillet'));
+    // The scape itself, what is due, what it costs: once the row is looked at.
+    const row = 'li:has(a[href="/c/demo-valley/bench"])';
+    await b.page.waitForSelector(`${row} [data-drawn="yes"]`);
+    expect(await b.at.words(`${row} [data-test="stands"]`)).toMatch(/0 of 3 orders confirmed\s*£\d+\.\d\d/);
+    expect(await b.at.words(`${row} [data-test="next"]`)).toMatch(/^\S.+ \d+ \w{3}, /);
     await b.at.clickText('ul', 'Orchard Lane practice');
     expect(await b.at.until(tally('soil-granules'), (w) => figure(w) > 20)).toMatch(
       /Soil\s*31\.\d L\s*4 × 9 L bag/,

@@ -35,6 +35,7 @@ const LANE_OF: Record<Name, Lane> = {
   takeOffFile: 'plans',
   calendar: 'plans',
   scape: 'plans',
+  glance: 'plans',
   supplierRequest: 'plans',
   yardPiece: 'plans',
   partPiece: 'plans',

@@ -1,4 +1,5 @@
 import { createHash } from 'node:crypto';
+import type { Day } from '../../core/calendar/day';
 import { depthFault } from '../../core/commission/budgets';
 import type { Change } from '../../core/commission/changes';
 import { fault, type Fault } from '../../core/commission/fault';
@@ -13,6 +14,7 @@ import { scansOf } from '../../core/exchange/apart';
 import { bundle, isZip, opened } from '../../core/exchange/bundle';
 import { scapeFile, type ScapeEnding } from '../../core/exchange/scapeFile';
 import type { Placed } from '../../core/ordering/confirmation';
+import { glanceOf, type Glance } from '../../core/pipeline/glance';
 import { plan, type Plan, type PlanAsk } from '../../core/pipeline/plan';
 import { inEnglish } from '../../core/words/english';
 import type { Habits } from '../../core/words/scales';
@@ -173,6 +175,13 @@ export function calendar(
   return planned(document, asked, meshes, (p) => calendarFile(asked.id, document, p, part, habits), {});
 }
 
+/** What the list shows of a commission; plants are not lived through for it. */
+export function glance({ today, ...asked }: Asked & { today: Day }, meshes: Meshes): Made<Glance> {
+  const document = JSON.parse(unpacked(asked.text)) as Commission;
+  const make = (p: Plan) => glanceOf(document, p, today);
+  return planned(document, asked, meshes, make, { planted: 'later', today });
+}
+
 /** The whole scape for other programs. */
 export async function scape(
   { ending, ...asked }: Asked & { ending: ScapeEnding },
@@ -197,7 +206,7 @@ function planned<T>(
   { option: optionId, placed }: Pick<Asked, 'option' | 'placed'>,
   meshes: Meshes,
   make: (plan: Plan) => T,
-  ask: Pick<PlanAsk, 'planted'> = { planted: 'later' },
+  ask: Pick<PlanAsk, 'planted' | 'today'> = { planted: 'later' },
 ): Made<T> {
   if (optionId !== undefined && !document.options.some((o) => o.id === optionId))
     return {

@@ -1,6 +1,8 @@
 import { Router, type Request, type Response } from 'express';
 import { z } from 'zod';
 import { MAX_FILE_BYTES } from '../../core/commission/budgets';
+import { isDay } from '../../core/calendar/day';
+import type { Glance } from '../../core/pipeline/glance';
 import { METRIC } from '../../core/words/readers';
 import { taking, whileWaitedFor } from '../body';
 import type { Asker, Jobs } from '../jobs/jobs';
@@ -11,6 +13,7 @@ import { wire, type Text } from '../store/largeText';
 import { placedOf } from '../store/orders';
 import type { Store } from '../store/store';
 import { existing, keptOf, known } from './commissions';
+import { read } from './read';
 
 /** In which units whoever asks reads: metric where nothing is said. */
 const habitsAsked = z.object({
@@ -67,6 +70,18 @@ export function fileRoutes(store: Store, jobs: Jobs): Router {
     attach(res, title, 'ics', 'text/calendar; charset=utf-8', calendar);
   });
 
+  const glances = glancesKept();
+  routes.get('/:id/glance', async (req: Request<{ id: string }>, res) => {
+    const { today } = read(glanceAsk, req.query);
+    const { id, revision } = await known(store, req.params.id);
+    const placed = await placedOf(store, id);
+    const key = [id, revision, today, ...placed.map((p) => p.reference)].join(' ');
+    const ask = async () => ({ id, text: (await existing(store, id)).document, placed, today });
+    // As a kind of work of its own: a list that is looked through takes nobody's turn.
+    const asker = { who: 'glances', signal: whileWaitedFor(res) };
+    res.json(await glances(key, async () => made(await jobs.run('glance', asker, ask))));
+  });
+
   /** What a plan is asked of: refused at once where there is none, its document fetched when it is its turn. */
   async function asked(req: Request<{ id: string }>, res: Response) {
     const { id, title } = await known(store, req.params.id);
@@ -80,6 +95,24 @@ export function fileRoutes(store: Store, jobs: Jobs): Router {
   }
 
   return routes;
+}
+
+const glanceAsk = z.object({ today: z.string().refine(isDay) });
+
+/** How many are remembered: more than a long list shows in a day. */
+const MOST_KEPT = 2_000;
+
+/** What was worked out of a commission as it stands, on this day, is not worked out again. */
+function glancesKept() {
+  const kept = new Map<string, Glance>();
+  return async (key: string, work: () => Promise<Glance>): Promise<Glance> => {
+    const known = kept.get(key);
+    if (known) return known;
+    const found = await work();
+    kept.set(key, found);
+    if (kept.size > MOST_KEPT) kept.delete(kept.keys().next().value!);
+    return found;
+  };
 }
 
 /** The turn of a commission whose plan is asked for, as long as somebody waits for it. */

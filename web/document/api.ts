@@ -2,6 +2,7 @@ import type { Habits } from '../../core/words/scales';
 import { changesBetween, type Change } from '../../core/commission/changes';
 import type { Fault } from '../../core/commission/fault';
 import type { Spoken } from '../../core/words/english';
+import type { Glance } from '../../core/pipeline/glance';
 import type { Branch } from '../../core/yard/branches';
 import type { Parting } from '../../core/yard/split';
 import type { TwoOutlines } from '../../core/yard/twoOutlines';
@@ -274,6 +275,9 @@ export const api = {
   /** A scan from a file: its sizes and litres, and what was done to it. */
   takeScan: (file: File, unit: 'mm' | 'cm' | 'm') =>
     call<{ scan: Scan; notes: string[] }>('POST', `/studio/yard/scans?${new URLSearchParams({ file: file.name, unit })}`, file, 'application/octet-stream'), // prettier-ignore
+  /** What the list shows of a commission beyond its own columns. */
+  glance: (id: string, today: string) =>
+    call<Glance>('GET', `${at(id)}/glance?${new URLSearchParams({ today })}`),
   orders: (id: string) => call<{ orders: SentOrder[] }>('GET', `${at(id)}/orders`),
   sendOrder: (id: string, supplier: string, option: string, today: string) =>
     call<{ reference: string }>('POST', `${at(id)}/orders`, json({ supplier, option, today })),

@@ -86,6 +86,8 @@ function onKey(event: KeyboardEvent): void {
     event.preventDefault();
     chosen.value = (chosen.value + step + found.value.length) % Math.max(1, found.value.length);
   } else if (event.key === 'Enter') run(found.value[chosen.value]);
+  // At once: the library listens only when its own account of what lies uppermost is up to date.
+  else if (event.key === 'Escape') paletteOpen.value = false;
 }
 </script>
 

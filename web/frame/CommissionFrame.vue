@@ -4,7 +4,7 @@ import { useEventListener, useIntervalFn, useTitle } from '@vueuse/core';
 import { computed, onBeforeUnmount, provide, shallowRef, toRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useLibrary } from '../design/library';
-import type { Finding } from '../../core/words/finding';
+import { bySeverity, type Finding } from '../../core/words/finding';
 import { stageOf } from './stageOf';
 import { api, ApiProblem, type SentOrder } from '../document/api';
 import { typing, useCommands, useFinder } from '../design/commands';
@@ -21,6 +21,7 @@ import { STAGES, strataOf } from './stages';
 import StageStrip from './StageStrip.vue';
 import StrataRail from './StrataRail.vue';
 import { useStudio } from '../document/studioStore';
+import PhoneBar from './PhoneBar.vue';
 import TallyColumn from './TallyColumn.vue';
 import { wording } from '../words/wording';
 import { isCalled } from '../../core/catalogue/commonNames';
@@ -103,6 +104,13 @@ const strata = computed(() => {
   if (!commission.document) return [];
   return strataOf(commission.document, plan.value, (l) => volume(l, 0));
 });
+/** Those of the plan, and of how plants will live where that has been worked out. */
+const findings = computed(() =>
+  bySeverity([
+    ...(plan.value?.findings ?? []),
+    ...(planted.value?.optionId === planned.value ? planted.value.findings : []),
+  ]),
+);
 function show(finding: Finding): void {
   selectedPiece.value = finding.at.piece;
   selectedLayer.value = finding.at.layer;
@@ -221,13 +229,9 @@ onBeforeUnmount(() => void commission.flush());
               <router-view />
             </template>
           </main>
-          <TallyColumn
-            v-if="tallied && commission.document"
-            :plan="plan"
-            :more="planted?.optionId === planned ? planted.findings : undefined"
-            @show="show"
-          />
+          <TallyColumn v-if="tallied && commission.document" :plan="plan" :findings="findings" @show="show" />
         </div>
+        <PhoneBar :id="id" :plan="plan" :findings="findings" @show="show" />
       </div>
       <ConflictSheet />
       <GoneSheet />

@@ -3,7 +3,7 @@ import { isUsualPointLoad } from '../../core/site/floorLoad';
 import { gasCostOf } from '../../core/gear/gear';
 import { computed } from 'vue';
 import { useRouter } from 'vue-router';
-import { bySeverity, type Finding } from '../../core/words/finding';
+import type { Finding } from '../../core/words/finding';
 import { waterLineL } from '../../core/vessel/litres';
 import { unpricedWords } from '../../core/takeoff/cost';
 import type { TakeOffLine } from '../../core/takeoff/line';
@@ -16,15 +16,14 @@ import { wording } from '../words/wording';
 
 const props = defineProps<{
   plan: ShownPlan | undefined;
-  /** Findings of what is looked at beside those of the plan. */
-  more?: readonly Finding[];
+  findings: Finding[];
+  /** In a sheet of its own, on a telephone. */
+  sheet?: boolean;
 }>();
 const emit = defineEmits<{ show: [finding: Finding] }>();
 const commission = useCommission();
 const router = useRouter();
 const f = useFigures();
-
-const findings = computed(() => bySeverity([...(props.plan?.findings ?? []), ...(props.more ?? [])]));
 
 interface Row {
   key: string;
@@ -120,7 +119,7 @@ function open(row: Row): void {
 </script>
 
 <template>
-  <aside class="tally screen-only" aria-label="Tally" data-test="tally">
+  <aside class="tally screen-only" :class="{ sheet }" aria-label="Tally" data-test="tally">
     <ul>
       <li v-for="row in rows" :key="row.key">
         <button class="plain row" :data-row="row.key" title="Show the workings" @click="open(row)">
@@ -190,6 +189,15 @@ ul {
 @media (max-width: 700px) {
   .tally {
     display: none;
+  }
+  .tally.sheet {
+    display: block;
+    width: auto;
+    border: 0;
+    padding: 14px 20px 24px;
+  }
+  .row {
+    min-height: 44px;
   }
 }
 </style>

@@ -1,52 +1,83 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { useIntersectionObserver } from '@vueuse/core';
+import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
+import type { Glance } from '../../../core/pipeline/glance';
 import { api, type Listed } from '../../document/api';
 import FileLink from '../../document/FileLink.vue';
-import { daysAway, longDay } from '../../units/days';
-import { useFigures } from '../../units/figures';
+import { daysAway, longDay, shortDay, today } from '../../units/days';
+import { money, useFigures } from '../../units/figures';
+import { useStudio } from '../../document/studioStore';
+import { wording } from '../../words/wording';
+import ScapeGlance from './ScapeGlance.vue';
 
 const props = defineProps<{ row: Listed }>();
 defineEmits<{ remove: []; restore: []; duplicate: [] }>();
-const { fromMm, lengthUnit } = useFigures();
+const { fromMm, lengthUnit, words } = useFigures();
+const studio = useStudio();
 
-/** The vessel to scale: a two-metre tank fills the drawing. */
-const PX_PER_MM = 0.085;
-const glass = computed(() => ({
-  w: Math.min(148, props.row.lengthMm * PX_PER_MM),
-  h: Math.min(60, props.row.heightMm * PX_PER_MM),
-  water: Math.min(60, props.row.waterLineMm * PX_PER_MM),
-}));
 const size = computed(() =>
   [props.row.lengthMm, props.row.widthMm, props.row.heightMm].map(fromMm).join(' × '),
 );
+
+/** Worked out by the server for a row that is looked at, not for one that is scrolled past. */
+const DWELL_MS = 350;
+const el = ref<HTMLElement>();
+const glance = shallowRef<Glance>();
+let soon: ReturnType<typeof setTimeout> | undefined;
+const { stop } = useIntersectionObserver(el, ([entry]) => {
+  clearTimeout(soon);
+  if (entry?.isIntersecting && !props.row.removedAt) soon = setTimeout(() => void fetched(), DWELL_MS);
+});
+onBeforeUnmount(() => clearTimeout(soon));
+async function fetched(): Promise<void> {
+  // Its materials have the colours; without an answer the row says what it said before.
+  void studio.load();
+  glance.value = await api.glance(props.row.id, today()).catch(() => undefined);
+  if (glance.value) stop();
+}
+
+/** Where it stands, in a line: what is open, ordered, and costs. */
+const stands = computed(() => {
+  const g = glance.value;
+  if (!g) return [];
+  return [
+    ...(g.toSettle > 0 ? [wording('commissionRow.toSettle', { count: g.toSettle })] : []),
+    ...(g.confirmed + g.toOrder > 0
+      ? [wording('commissionRow.ordered', { confirmed: g.confirmed, all: g.confirmed + g.toOrder })]
+      : []),
+  ];
+});
+const cost = computed(() => {
+  const g = glance.value;
+  if (!g) return '';
+  const open = g.unpriced > 0 ? wording('commissionRow.unpriced', { count: g.unpriced }) : '';
+  return [money(g.costMinor, g.currency), open].filter(Boolean).join(', ');
+});
+const next = computed(() => {
+  const due = glance.value?.next;
+  return due && due.day !== props.row.buildDay
+    ? { what: words(due.what), when: `${shortDay(due.day)}, ${daysAway(due.day)}` }
+    : undefined;
+});
 </script>
 
 <template>
-  <li>
+  <li ref="el">
     <router-link :to="`/c/${row.id}/bench`" class="plain main">
-      <svg width="150" height="62" aria-hidden="true">
-        <g :transform="`translate(${150 - glass.w - 1}, ${61 - glass.h})`">
-          <rect :y="glass.h - glass.water" :width="glass.w" :height="glass.water" fill="var(--water-2)" />
-          <path
-            :d="`M0 ${glass.h * 0.86} Q ${glass.w * 0.3} ${glass.h * 0.55} ${glass.w * 0.55} ${glass.h * 0.82} T ${glass.w} ${glass.h * 0.7} V ${glass.h} H 0 Z`"
-            fill="var(--soil)"
-          />
-          <path
-            :d="`M0 0 V ${glass.h} H ${glass.w} V 0`"
-            fill="none"
-            stroke="var(--ink)"
-            stroke-width="1.5"
-          />
-        </g>
-      </svg>
+      <ScapeGlance :row="row" :glance="glance" />
       <span class="words"
         ><b>{{ row.title }}</b
         ><span class="quiet">{{
           [row.client !== row.title && row.client, row.place].filter(Boolean).join(', ')
-        }}</span></span
+        }}</span
+        ><span class="quiet size">{{ size }} {{ lengthUnit }}</span
+        ><span class="next" data-test="next"
+          ><b>{{ next?.what }}</b> {{ next?.when }}</span
+        ></span
       >
-      <span class="size"
-        >{{ size }} <span class="unit">{{ lengthUnit }}</span></span
+      <span class="stands" data-test="stands"
+        ><span v-for="line in stands" :key="line">{{ line }}</span
+        ><span v-if="cost" class="quiet">{{ cost }}</span></span
       >
       <span class="day"
         ><b>{{ longDay(row.buildDay) }}</b
@@ -75,7 +106,7 @@ li {
 .main {
   flex: 1;
   display: grid;
-  grid-template-columns: 150px 1fr 170px 200px;
+  grid-template-columns: 150px 1fr 168px 176px;
   align-items: center;
   gap: 26px;
   padding: 12px 0;
@@ -85,6 +116,7 @@ li {
   color: var(--celadon);
 }
 .words,
+.stands,
 .day {
   display: flex;
   flex-direction: column;
@@ -92,8 +124,19 @@ li {
 .words b {
   font: 500 20px var(--title);
 }
+.stands {
+  font-size: 13px;
+}
+/* There before the answer is, so that nothing moves when it comes. */
+.next {
+  min-height: 1.4em;
+  font-size: 13px;
+}
+.next b {
+  font: 600 13px var(--text);
+}
 .size {
-  text-align: right;
+  font-size: 12px;
 }
 .acts {
   display: flex;
@@ -109,6 +152,7 @@ li {
     grid-template-columns: 1fr 150px;
   }
   .main svg,
+  .stands,
   .size {
     display: none;
   }

@@ -19,4 +19,7 @@ export const COMMISSIONS = {
   'commissionList.wayStudio': 'Name, currency, suppliers, materials: what you buy and what it costs.',
   'commissionList.wayBegin': 'With the brief, in the order of a first visit.',
   'commissionList.waySample': 'A finished cube with its order, build day and care guide.',
+  'commissionRow.toSettle': '{count} to settle',
+  'commissionRow.ordered': '{confirmed} of {all} orders confirmed',
+  'commissionRow.unpriced': '{count, plural, one {one line} other {# lines}} without a price',
 } as const;

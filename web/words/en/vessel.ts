@@ -44,5 +44,5 @@ export const VESSEL = {
   'waterSection.fillingByCans':
     '{minutes} min to fill, {cans, plural, one {# can} other {# cans}} of {can}; conditioner for {tap} of tap water.',
   'proposedGear.total':
-    '{cost}{open, plural, =0 {} one { and one without a price} other { and # without a price}}, {watts} W together',
+    '{cost}{open, plural, =0 {} one { and one without a price} other { and # without a price}}{watts, plural, =0 {} other {, # W together}}',
 } as const;

@@ -184,7 +184,7 @@ function saidOf(added: readonly string[], doubts: readonly string[]): string {
 <style scoped>
 .into {
   display: grid;
-  grid-template-columns: 76px 170px repeat(6, 82px) auto;
+  grid-template-columns: 70px 148px repeat(5, 74px) 84px;
   gap: 0 12px;
   padding: 4px 14px;
   align-items: end;

@@ -1,0 +1,43 @@
+import { describe, expect, it } from 'vitest';
+import { example } from '../testing/scape';
+import { inEnglish } from '../words/english';
+import { glanceOf } from './glance';
+import { plan } from './plan';
+
+const commission = example('held-root');
+const at = (today: string) => glanceOf(commission, plan(commission, { today, planted: 'later' }), today);
+
+describe('a commission at a glance', () => {
+  it('is the scape from the front, every piece within what was measured of it', () => {
+    const { survey } = plan(commission, { planted: 'later' });
+    const { ridgeMm, pieces, bed } = at('2027-01-01');
+    expect(bed).toBe('soil-granules');
+    const highest = Math.max(...survey.field.cornerMm);
+    expect(Math.max(...ridgeMm)).toBe(Math.round(highest));
+    expect(pieces).toHaveLength(commission.options[0].pieces.length);
+    // The hindmost first; each as high and as low as the survey has it.
+    const behind = [...commission.options[0].pieces].sort((a, b) => b.at[1] - a.at[1]);
+    for (const [i, p] of behind.entries()) {
+      const s = survey.pieces.find((x) => x.id === p.id)!;
+      const zs = pieces[i].rings.flat().map(([, z]) => z);
+      expect(Math.max(...zs)).toBeCloseTo(s.topMm, -0.5);
+      expect(Math.min(...zs)).toBeCloseTo(s.bottomMm, -0.5);
+    }
+  });
+
+  it('says what is open, what it costs and what is due next', () => {
+    const whole = plan(commission, { today: '2027-01-01', planted: 'later' });
+    expect(at('2027-01-01')).toMatchObject({
+      toSettle: whole.findings.filter((f) => f.severity !== 'note').length,
+      costMinor: whole.order.totalMinor,
+      plugs: 111,
+      toOrder: 2,
+      confirmed: 0,
+    });
+    const next = (today: string) => [at(today).next!.day, inEnglish(at(today).next!.what)];
+    expect(next('2027-01-01')).toEqual(['2027-01-06', 'Order from Glasshouse Nine']);
+    // Once the order's day is over the build is next, and afterwards what is later than that.
+    expect(next('2027-01-10')).toEqual(['2027-01-14', 'Build day']);
+    expect(next('2027-01-15')[0] > '2027-01-15').toBe(true);
+  });
+});
