@@ -22,7 +22,11 @@ const click = (selector: string) => async (page: Page) => {
 };
 
 const SHOTS: Shot[] = [
-  { name: 'commissions', path: '/' },
+  {
+    name: 'commissions',
+    path: '/',
+    before: async (page) => void (await page.waitForSelector('li:nth-child(7) [data-drawn="yes"]')),
+  },
   { name: 'brief', path: `${valley}/brief` },
   { name: 'vessel', path: '/c/demo-desk/vessel' },
   {
@@ -98,8 +102,14 @@ const SHOTS: Shot[] = [
     path: `${valley}/order`,
     before: async (page) => {
       await click('[data-supplier="glasshouse-nine"] [data-test="order"]')(page);
-      await click('[data-test="send-order"]')(page);
+      await page.waitForSelector('[data-test="send-order"]', { visible: true });
+      // The sheet comes up from below.
+      await new Promise((resolve) => setTimeout(resolve, 700));
+      await page.click('[data-test="send-order"]');
       await page.waitForSelector('[data-test="coming"]', { timeout: 30_000 });
+      await page.evaluate(() =>
+        document.querySelector('[data-test="coming"]')!.scrollIntoView({ block: 'center' }),
+      );
     },
   },
   { name: 'build-day', path: `${valley}/build` },
