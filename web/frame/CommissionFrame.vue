@@ -54,8 +54,8 @@ watch(
     orders.value = [];
     nothingChosen();
     try {
-      await commission.open(id);
-      await reloadOrders();
+      // Together: nothing is said to be still to order that is confirmed.
+      await Promise.all([commission.open(id), reloadOrders()]);
     } catch (error) {
       if (id !== props.id) return;
       failure.value = error instanceof ApiProblem ? error.message : wording('commissionFrame.notOpened');
