@@ -210,57 +210,6 @@ describe('a commission, from the list to the care guide', () => {
     expect(text).not.toContain('Find or do');
   });
 
-  it('finds what people type, whatever it is called here', async () => {
-    await b.at.open('/c/demo-cube/bench');
-    await b.page.waitForSelector('[data-piece]');
-    const found = async (words: string) => {
-      await b.page.keyboard.down('Control');
-      await b.page.keyboard.press('k');
-      await b.page.keyboard.up('Control');
-      await b.page.waitForSelector('input[aria-label="Find or do"]', { visible: true });
-      await b.page.keyboard.type(words);
-      const first = await b.at.until('.palette li', (w) => w !== '');
-      await b.page.keyboard.press('Escape');
-      await b.page.waitForSelector('.v-overlay--active', { hidden: true });
-      return first;
-    };
-    for (const words of [
-      'add stone',
-      'currency',
-      'price list',
-      'dark',
-      'supplier',
-      'water change',
-      'delete commission',
-      'inches',
-      'calendar',
-      'fish',
-      'new commission',
-      'help',
-      'backup',
-      'Rotala',
-      'quote',
-      'how many litres',
-      'add hill',
-      'java fern',
-      'duplicate',
-      'print',
-    ])
-      // prettier-ignore
-      expect(await found(words), words).not.toMatch(/^Open /);
-    // What is found is done: a fern goes onto the list, to be set by hand.
-    await b.page.keyboard.down('Control');
-    await b.page.keyboard.press('k');
-    await b.page.keyboard.up('Control');
-    await b.page.waitForSelector('input[aria-label="Find or do"]', { visible: true });
-    await b.page.keyboard.type('java fern');
-    await b.at.until('.palette li', (w) => w.includes('Microsorum pteropus'));
-    await b.page.keyboard.press('Enter');
-    await b.at.until('[data-test="planting-card"]', (w) => w.includes('Microsorum pteropus'));
-    await b.page.click('[aria-label="Undo"]');
-    await saved();
-  });
-
   it('takes a note, and everything is as it was left after a reload and a restart', async () => {
     await b.at.open('/c/demo-cliff/log');
     await b.at.type('[data-test="note"]', 'Client asks for shrimps in spring.');
@@ -376,19 +325,6 @@ describe('a commission, from the list to the care guide', () => {
     await b.at.clickText('header', 'Removed');
     await b.at.until('.empty', (w) => w === 'Nothing was removed in the last 30 days.');
     await rm(folder, { recursive: true });
-  });
-
-  it('finds commands and commissions in the palette', async () => {
-    await b.at.open('/c/demo-valley/brief');
-    await b.page.waitForSelector('[data-test="title"]');
-    await b.page.keyboard.down('Control');
-    await b.page.keyboard.press('k');
-    await b.page.keyboard.up('Control');
-    await b.page.waitForSelector('input[aria-label="Find or do"]');
-    await b.page.keyboard.type('take-off');
-    await b.page.keyboard.press('Enter');
-    await b.page.waitForSelector('[data-line="soil-granules"]');
-    expect(b.page.url()).toMatch(/\/c\/demo-valley\/take-off$/);
   });
 });
 

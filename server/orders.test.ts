@@ -136,6 +136,23 @@ describe('sending an order', () => {
     expect(await never.list()).toHaveLength(1);
   });
 
+  it('that got lost goes out again as it was, whatever was drawn meanwhile, and nothing besides while one is under way', async () => {
+    const never = await sent({ lostEvery: 1 });
+    await never.send();
+    const [lost] = await never.list();
+    const { document, revision } = (await request(b.app).get(`/api/commissions/${never.id}`)).body;
+    document.options[0].bed[0].top.backMm += 60;
+    await request(b.app).put(`/api/commissions/${never.id}`).send({ revision, document }).expect(200);
+    expect((await never.send().expect(202)).body.reference).toBe(lost.reference);
+    const [again, ...more] = await never.list();
+    expect(more).toEqual([]);
+    expect(again.request.lines).toEqual(lost.request.lines);
+    // One that has no answer yet: what was drawn since is not ordered beside it.
+    await orderSent(b.store, never.id, again.request);
+    await never.send().expect(409);
+    expect(await ordersOf(b.store, never.id)).toHaveLength(1);
+  });
+
   it('shows a refusal, and an order in part', async () => {
     const refused = await sent({ refusing: { 'marl-timber': 'Closed until spring.' } });
     await refused.send();

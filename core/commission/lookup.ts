@@ -1,4 +1,4 @@
-import type { Commission, Material, Option, Supplier } from './schema';
+import type { Commission, Material, Option, Pack, Supplier } from './schema';
 
 /** The option asked for, or the chosen one. Throws a RangeError that names the options there are. */
 export function optionOf(commission: Commission, optionId = commission.chosen): Option {
@@ -26,6 +26,13 @@ export function materialOfKind(
 
 export function supplierOf({ catalogue }: Catalogued, id: string): Supplier {
   return found(catalogue.suppliers, id, 'supplier');
+}
+
+/** A pack of the document's catalogue, by what it holds and its own id: two plants may both come in a `cup`. */
+export function packOf({ catalogue }: Catalogued, entry: string, pack: string): Pack | undefined {
+  const holds = ({ id }: { id: string }) => id === entry;
+  const found = catalogue.materials.find(holds) ?? catalogue.plants.find(holds);
+  return found?.packs?.find((p) => p.id === pack);
 }
 
 /** A supplier's name; its id where the document does not have it any more, as in an order from before. */

@@ -1,5 +1,6 @@
 import type { Day } from '../calendar/day';
-import type { Commission, Pack } from '../commission/schema';
+import { packOf } from '../commission/lookup';
+import type { Commission } from '../commission/schema';
 import { packWordsOf, type TakeOffLine } from '../takeoff/line';
 import { cheapestPacks, type PackCount } from '../takeoff/packs';
 import { say, type Said, type Text } from '../words/text';
@@ -29,7 +30,7 @@ export function comingLines(
   return placed.flatMap(({ supplier, confirmation }) =>
     confirmation.lines.map(({ item, pack, name, asked, given, remark }): ComingLine => {
       const line = lines.find((l) => (item ? l.id === item : pack in l.contents));
-      const known = packIn(commission, item ?? line?.id, pack);
+      const known = packOf(commission, item ?? line?.id ?? '', pack);
       return {
         line: item ?? line?.id ?? pack,
         name: line?.name ?? name,
@@ -44,12 +45,6 @@ export function comingLines(
       };
     }),
   );
-}
-
-/** A pack of the document's catalogue; of the entry, where one is named. */
-export function packIn({ catalogue }: Commission, entry: string | undefined, pack: string): Pack | undefined {
-  const all = [...catalogue.materials, ...catalogue.plants].filter((e) => !entry || e.id === entry);
-  return all.flatMap((e) => e.packs ?? []).find((p) => p.id === pack);
 }
 
 /** What confirmed packs hold of a line, in the unit of its need: 2 bags of 9 L are 18. */
@@ -79,7 +74,7 @@ export function toOrder(
   if (own.length === 0) return line.packs;
   const short = new Set(own.filter((c) => c.given < c.asked).map((c) => c.pack));
   const choices = Object.entries(line.contents).flatMap(([id, size]) => {
-    const pack = packIn(commission, line.id, id);
+    const pack = packOf(commission, line.id, id);
     return pack && !short.has(id) ? [{ id, size, priceMinor: pack.priceMinor }] : [];
   });
   return cheapestPacks(stillMissing(line, coming), choices) ?? [];

@@ -16,3 +16,12 @@ export interface Placed {
   supplier: string;
   confirmation: Confirmation;
 }
+
+/** Those of the orders sent that were confirmed. */
+export function placedAmong(
+  orders: readonly (Pick<Placed, 'reference' | 'supplier'> & { confirmation: Confirmation | null })[],
+): Placed[] {
+  return orders.flatMap(({ reference, supplier, confirmation }) =>
+    confirmation ? [{ reference, supplier, confirmation }] : [],
+  );
+}

@@ -103,6 +103,12 @@ describe('what is confirmed', () => {
     const { coming, name } = from(ordered([whole], doc));
     expect(name).toBe('marl-timber');
     expect(coming.map((c) => inEnglish(c.packWords))).toContain('2 × Active soil, granules');
+    // A layer that was taken away altogether: all that comes of it is over.
+    const bare = structuredClone(commission);
+    bare.options[0].bed = [];
+    bare.options[0].plants = [];
+    const over = ordered([whole], bare).findings.filter((f) => f.id === 'order.over');
+    expect(over.map((f) => [f.at.line, f.measured])).toContainEqual(['soil-granules', 2]);
   });
 
   it('and what is still ordered hold together what is needed, whatever is given', () => {

@@ -1,11 +1,11 @@
 import { daysFrom } from '../calendar/day';
-import { nameOfSupplier } from '../commission/lookup';
+import { nameOfSupplier, packOf } from '../commission/lookup';
 import type { Commission } from '../commission/schema';
 import { packWordsOf, type TakeOffLine } from '../takeoff/line';
 import type { TakeOff } from '../takeoff/takeOff';
 import type { Finding } from '../words/finding';
 import { say, type Text } from '../words/text';
-import { comes, packIn, stillMissing, toOrder, type ComingLine } from './coming';
+import { comes, stillMissing, toOrder, type ComingLine } from './coming';
 import { neededOnDay } from './delivery';
 
 /** What suppliers have confirmed that does not do: too few, too late, too early to keep, on no day, or more than is needed. */
@@ -14,16 +14,23 @@ export function confirmedFindings(
   { lines }: TakeOff,
   coming: readonly ComingLine[],
 ): Finding[] {
-  return lines.flatMap((line) => {
-    const own = coming.filter((c) => c.line === line.id);
-    return own.length === 0
-      ? []
-      : [
-          ...shortOf(commission, line, own),
-          ...own.filter((c) => c.given > 0).flatMap((c) => whenOf(commission, line, c)),
-          ...tooMuch(commission, line, own),
-        ];
-  });
+  const known = new Set(lines.map((l) => l.id));
+  return [
+    ...lines.flatMap((line) => {
+      const own = coming.filter((c) => c.line === line.id);
+      return own.length === 0
+        ? []
+        : [
+            ...shortOf(commission, line, own),
+            ...own.filter((c) => c.given > 0).flatMap((c) => whenOf(commission, line, c)),
+            ...tooMuch(commission, line, own),
+          ];
+    }),
+    // What the scape does not have any more at all.
+    ...coming
+      .filter((c) => c.given > 0 && !known.has(c.line))
+      .map((c) => overFinding(commission, c, c.given, c.packWords)),
+  ];
 }
 
 /** Too few came, and nobody has confirmed the rest yet. */
@@ -32,7 +39,7 @@ function shortOf(commission: Commission, line: TakeOffLine, own: readonly Coming
   const missing = stillMissing(line, own);
   if (!short || missing === 0) return [];
   const rest = toOrder(commission, line, own).map(({ pack, count }): Text => {
-    const known = packIn(commission, line.id, pack)!;
+    const known = packOf(commission, line.id, pack)!;
     return say('order.rest', {
       packs: packWordsOf(count, known),
       supplier: nameOfSupplier(commission, known.supplier),
@@ -91,7 +98,7 @@ function whenOf(commission: Commission, line: TakeOffLine, c: ComingLine): Findi
       says: say('order.after.says', { supplier, name: line.name, day: { day: c.day } }),
       because: say('order.after.because', { day: { day: neededOn } }),
     });
-  const keeps = packIn(commission, line.id, c.pack)?.keepsDays;
+  const keeps = packOf(commission, line.id, c.pack)?.keepsDays;
   if (keeps === undefined || early <= keeps) return [];
   return found({
     id: 'order.keeps',
@@ -111,23 +118,22 @@ function tooMuch(commission: Commission, line: TakeOffLine, own: readonly Coming
   if (!(over >= least)) return [];
   const from = own.find((c) => line.contents[c.pack] === least)!;
   const count = Math.min(from.given, Math.floor(over / least));
-  return [
-    {
-      id: 'order.over',
-      severity: 'note',
-      at: { line: line.id, supplier: from.supplier },
-      measured: count,
-      limit: 0,
-      unit: 'packs',
-      says: say('order.over.says', {
-        packs: packWordsOf(count, packIn(commission, line.id, from.pack)!),
-        name: line.name,
-      }),
-      because: say('order.over.because', {
-        supplier: nameOfSupplier(commission, from.supplier),
-        reference: from.supplierReference,
-      }),
-      source: say('source.confirmation', { reference: from.supplierReference }),
-    },
-  ];
+  return [overFinding(commission, from, count, packWordsOf(count, packOf(commission, line.id, from.pack)!))];
+}
+
+function overFinding(commission: Commission, from: ComingLine, count: number, packs: Text): Finding {
+  return {
+    id: 'order.over',
+    severity: 'note',
+    at: { line: from.line, supplier: from.supplier },
+    measured: count,
+    limit: 0,
+    unit: 'packs',
+    says: say('order.over.says', { packs, name: from.name }),
+    because: say('order.over.because', {
+      supplier: nameOfSupplier(commission, from.supplier),
+      reference: from.supplierReference,
+    }),
+    source: say('source.confirmation', { reference: from.supplierReference }),
+  };
 }

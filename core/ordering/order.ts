@@ -1,7 +1,7 @@
 import { withoutPrice } from '../takeoff/cost';
 import { daysFrom, type Day } from '../calendar/day';
-import { nameOfSupplier, supplierOf } from '../commission/lookup';
-import type { Commission, Material, Pack, Plant } from '../commission/schema';
+import { nameOfSupplier, packOf, supplierOf } from '../commission/lookup';
+import type { Commission, Pack } from '../commission/schema';
 import { packWordsOf, type TakeOffLine } from '../takeoff/line';
 import type { TakeOff } from '../takeoff/takeOff';
 import type { PackCount } from '../takeoff/packs';
@@ -106,6 +106,12 @@ export function orderByOf(order: Order, line: string): Day | undefined {
   return earliest(days);
 }
 
+/** Lines that do not come in time: ordered too late, or confirmed for too late a day. */
+export function tooLate({ findings }: Order): Set<string> {
+  const late = findings.filter((f) => f.id === 'order.late' || f.id === 'order.after');
+  return new Set(late.flatMap((f) => f.at.line ?? []));
+}
+
 /** What was confirmed of a take-off line. */
 export function comingOf({ suppliers }: Order, line: string): ComingLine[] {
   return suppliers.flatMap((s) => s.coming).filter((c) => c.line === line);
@@ -133,9 +139,8 @@ function orderLines(
   line: TakeOffLine,
   packs: readonly PackCount[],
 ): { supplier: string; orderLine: OrderLine }[] {
-  const entry = entryOf(commission, line.id);
   return packs.map(({ pack: packId, count }) => {
-    const pack = entry!.packs!.find((p) => p.id === packId)!;
+    const pack = packOf(commission, line.id, packId)!;
     return {
       supplier: pack.supplier,
       orderLine: orderLine(commission, line, pack, count),
@@ -161,11 +166,6 @@ function orderLine(commission: Commission, line: TakeOffLine, pack: Pack, count:
     leadDays: pack.leadDays,
     keepsDays: pack.keepsDays,
   };
-}
-
-function entryOf(commission: Commission, id: string): Material | Plant | undefined {
-  const { materials, plants } = commission.catalogue;
-  return materials.find((m) => m.id === id) ?? plants.find((p) => p.id === id);
 }
 
 function orderFindings(supplier: SupplierOrder, line: OrderLine, today: Day | undefined): Finding[] {

@@ -30,14 +30,14 @@ describe('a commission at a glance', () => {
     expect(at('2027-01-01')).toMatchObject({
       toSettle: whole.findings.filter((f) => f.severity !== 'note').length,
       costMinor: whole.order.totalMinor,
-      plugs: 111,
       toOrder: 2,
       confirmed: 0,
     });
     const next = (today: string) => [at(today).next!.day, inEnglish(at(today).next!.what)];
     expect(next('2027-01-01')).toEqual(['2027-01-06', 'Order from Glasshouse Nine']);
-    // Once the order's day is over the build is next, and afterwards what is later than that.
-    expect(next('2027-01-10')).toEqual(['2027-01-14', 'Build day']);
+    // An order that should have gone out stays first as long as there is a day to build for.
+    expect(next('2027-01-10')).toEqual(['2027-01-06', 'Order from Glasshouse Nine']);
+    expect(next('2027-01-14')[0]).toBe('2027-01-06');
     expect(next('2027-01-15')[0] > '2027-01-15').toBe(true);
   });
 });

@@ -7,10 +7,11 @@ import type { Commission, Piece } from '../commission/schema';
 import { hullOf } from '../hardscape/planHull';
 import { silhouette } from '../hardscape/silhouette';
 import { solidMesh } from '../hardscape/solid';
-import { firstToOrder } from '../ordering/order';
 import type { BedField } from '../substrate/bedField';
 import { withoutPrice } from '../takeoff/cost';
-import { say, type Text } from '../words/text';
+import { toSettle } from '../words/finding';
+import type { Said } from '../words/text';
+import { nextDue } from './due';
 import type { Plan } from './plan';
 
 /** A commission as a list shows it: the scape from the front in a few lines, what is open, what is due. */
@@ -22,7 +23,6 @@ export interface Glance {
   /** Outlines of the pieces from the front, the hindmost first, mm from the lower left corner. */
   pieces: { material: string; rings: Point[][] }[];
   toSettle: number;
-  plugs: number;
   costMinor: number;
   currency: string;
   /** Lines that nobody has priced. */
@@ -30,8 +30,8 @@ export interface Glance {
   /** Suppliers of whom something is still to be ordered, and those that have confirmed all. */
   toOrder: number;
   confirmed: number;
-  /** What has to be seen to next, from today on. */
-  next?: { day: Day; what: Text };
+  /** What has to be seen to next; an order that is late as long as it can be sent. */
+  next?: { day: Day; what: Said };
 }
 
 /** Points along the ridge, and how finely outlines are kept, mm. */
@@ -45,6 +45,7 @@ const GRAIN_MM = 1;
 export function glanceOf(commission: Commission, plan: Plan, today: Day): Glance {
   const { survey, order, takeOff } = plan;
   const option = optionOf(commission, survey.optionId);
+  const next = nextDue(plan, today);
   const top = option.bed.findLast((l) => !l.cuts);
   return {
     ridgeMm: top ? ridgeOf(survey.field) : [],
@@ -60,14 +61,13 @@ export function glanceOf(commission: Commission, plan: Plan, today: Day): Glance
           materialOf(commission, p.material).kind === 'wood',
         ),
       })),
-    toSettle: plan.findings.filter((f) => f.severity !== 'note').length,
-    plugs: survey.plantings.reduce((sum, p) => sum + p.plugs, 0),
+    toSettle: toSettle(plan.findings).length,
     costMinor: order.totalMinor + gasCostOf(commission),
     currency: commission.currency,
     unpriced: withoutPrice(takeOff).length,
     toOrder: order.suppliers.filter((s) => s.lines.length > 0).length,
     confirmed: order.suppliers.filter((s) => s.lines.length === 0).length,
-    ...nextOf(plan, today),
+    ...(next ? { next: { day: next.day, what: next.title } } : {}),
   };
 }
 
@@ -98,23 +98,3 @@ function fromFront(vertices: Float64Array): Point[] {
 }
 
 const snapped = (mm: number) => Math.round(mm / GRAIN_MM) * GRAIN_MM;
-
-/** The first of what is due from today on: an order, a delivery, something beforehand, the build, a visit, a day of care. */
-function nextOf({ order, build, care }: Plan, today: Day): Pick<Glance, 'next'> {
-  const first = firstToOrder(order);
-  const due: { day: Day; what: Text }[] = [
-    ...(first ? [{ day: first.orderBy, what: say('calendar.order', { supplier: first.name }) }] : []),
-    ...order.suppliers.flatMap((s) =>
-      s.coming.flatMap(
-        (c) =>
-        c.day && c.given > 0 ? [{ day: c.day, what: say('calendar.delivery', { supplier: s.name, reference: c.supplierReference }) }] : [], // prettier-ignore
-      ),
-    ),
-    ...build.beforehand.map((b) => ({ day: b.day, what: b.title })),
-    { day: build.buildDay, what: say('calendar.build') },
-    ...build.visits.map((v) => ({ day: v.day, what: say('visit.title', { after: v.afterDays }) })),
-    ...care.later.map((l) => ({ day: l.day, what: l.what })),
-  ];
-  const [next] = due.filter((d) => d.day >= today).sort((a, b) => a.day.localeCompare(b.day));
-  return next ? { next } : {};
-}

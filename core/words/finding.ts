@@ -37,6 +37,11 @@ export interface Finding {
   source: Said;
 }
 
+/** Findings that ask for something; notes are there to be known. */
+export function toSettle<T extends Pick<Finding, 'severity'>>(findings: readonly T[]): T[] {
+  return findings.filter((f) => f.severity !== 'note');
+}
+
 const RANK: Record<Severity, number> = { stop: 0, warn: 1, note: 2 };
 
 /** Most severe first, otherwise in the order in which they were found. */

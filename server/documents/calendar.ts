@@ -1,8 +1,8 @@
 import { createHash } from 'node:crypto';
 import ical from 'ical-generator';
 import { dayPlus, type Day } from '../../core/calendar/day';
-import { endsOf } from '../../core/buildDay/buildPlan';
 import type { Commission } from '../../core/commission/schema';
+import { dueOf } from '../../core/pipeline/due';
 import type { Plan } from '../../core/pipeline/plan';
 import { say, type Said, type Text } from '../../core/words/text';
 import { inLitres } from '../../core/words/measure';
@@ -68,52 +68,14 @@ function utc(day: Day): Date {
   return new Date(`${day}T00:00:00Z`);
 }
 
-function studioEntries({ order, build }: Plan, reader: Reader): Entry[] {
+function studioEntries(plan: Plan, reader: Reader): Entry[] {
   const words = (said: Said) => inWords(said, reader);
-  const orders = order.suppliers.flatMap((s): Entry[] =>
-    s.orderBy
-      ? [
-          {
-            key: `order ${s.supplier}`,
-            day: s.orderBy,
-            title: words(say('calendar.order', { supplier: s.name })),
-            detail: s.lines
-              .map((l) => words(say('calendar.line', { packs: l.packWords, name: l.name })))
-              .join('\n'),
-          },
-        ]
-      : [],
-  );
-  const deliveries = order.suppliers.flatMap((s) => s.coming.filter((c) => c.day && c.given > 0));
-  const coming = [...new Set(deliveries.map((c) => c.supplierReference))].map((reference): Entry => {
-    const own = deliveries.filter((c) => c.supplierReference === reference);
-    const supplier = order.suppliers.find((s) => s.supplier === own[0].supplier)!.name;
-    return {
-      key: `delivery ${reference}`,
-      day: own[0].day!,
-      title: words(say('calendar.delivery', { supplier, reference })),
-      detail: own.map((c) => words(say('calendar.line', { packs: c.packWords, name: c.name }))).join('\n'),
-    };
-  });
-  const before = build.beforehand.map((b, i) => ({
-    key: `before ${i}`,
-    day: b.day,
-    title: words(b.title),
-    detail: words(b.detail),
+  return dueOf(plan).map(({ key, day, title, detail }) => ({
+    key,
+    day,
+    title: words(title),
+    detail: detail.map(words).join('\n'),
   }));
-  const day = {
-    key: 'build',
-    day: build.buildDay,
-    title: words(say('calendar.build')),
-    detail: words(say('calendar.build.detail', { start: build.startTime, ends: endsOf(build) })),
-  };
-  const visits = build.visits.map((v) => ({
-    key: `visit ${v.afterDays}`,
-    day: v.day,
-    title: words(say('visit.title', { after: v.afterDays })),
-    detail: v.tasks.map((t) => words(say('calendar.task', { title: t.title, detail: t.detail }))).join('\n'),
-  }));
-  return [...orders, ...coming, ...before, day, ...visits];
 }
 
 function careEntries({ care }: Plan, reader: Reader): Entry[] {

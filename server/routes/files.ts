@@ -75,11 +75,11 @@ export function fileRoutes(store: Store, jobs: Jobs): Router {
     const { today } = read(glanceAsk, req.query);
     const { id, revision } = await known(store, req.params.id);
     const placed = await placedOf(store, id);
-    const key = [id, revision, today, ...placed.map((p) => p.reference)].join(' ');
+    const at = [revision, today, ...placed.map((p) => p.reference)].join(' ');
     const ask = async () => ({ id, text: (await existing(store, id)).document, placed, today });
     // As a kind of work of its own: a list that is looked through takes nobody's turn.
     const asker = { who: 'glances', signal: whileWaitedFor(res) };
-    res.json(await glances(key, async () => made(await jobs.run('glance', asker, ask))));
+    res.json(await glances(id, at, async () => made(await jobs.run('glance', asker, ask))));
   });
 
   /** What a plan is asked of: refused at once where there is none, its document fetched when it is its turn. */
@@ -102,16 +102,17 @@ const glanceAsk = z.object({ today: z.string().refine(isDay) });
 /** How many are remembered: more than a long list shows in a day. */
 const MOST_KEPT = 2_000;
 
-/** What was worked out of a commission as it stands, on this day, is not worked out again. */
+/** What was worked out of a commission as it stands, on this day, is not worked out again; of each only the last. */
 function glancesKept() {
-  const kept = new Map<string, Glance>();
-  return async (key: string, work: () => Promise<Glance>): Promise<Glance> => {
-    const known = kept.get(key);
-    if (known) return known;
-    const found = await work();
-    kept.set(key, found);
+  const kept = new Map<string, { at: string; glance: Glance }>();
+  return async (id: string, at: string, work: () => Promise<Glance>): Promise<Glance> => {
+    const known = kept.get(id);
+    if (known?.at === at) return known.glance;
+    const glance = await work();
+    kept.delete(id);
+    kept.set(id, { at, glance });
     if (kept.size > MOST_KEPT) kept.delete(kept.keys().next().value!);
-    return found;
+    return glance;
   };
 }
 

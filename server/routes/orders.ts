@@ -29,6 +29,13 @@ export function orderRoutes(store: Store, jobs: Jobs, dispatch: Dispatch): Route
     const ask = sendAsk.safeParse(req.body);
     if (!ask.success) throw new Problem(400, 'An order needs a supplier, and the day it is sent on.');
     const { id } = await living(store, req.params.id as string);
+    const sent = (await ordersOf(store, id)).filter((o) => o.supplier === ask.data.supplier);
+    // Nobody knows whether it arrived: the same goes out again, under its reference, before anything else is asked for.
+    const lost = sent.find((o) => o.state === 'unreachable');
+    if (lost) {
+      await dispatch.send(id, { ...lost.request, today: ask.data.today });
+      return void res.status(202).json({ reference: lost.reference });
+    }
     const asked = async () => ({
       id,
       text: (await living(store, id)).document,
@@ -38,6 +45,11 @@ export function orderRoutes(store: Store, jobs: Jobs, dispatch: Dispatch): Route
     const request = made(await jobs.run('supplierRequest', { who: id }, asked));
     if (!request) throw new Problem(404, 'There is nothing to order from that supplier any more.');
     const before = await orderByReference(store, request.reference);
+    if (sent.some((o) => o.state === 'sending') && !before)
+      throw new Problem(
+        409,
+        'An order is on its way there: what is missing besides can be ordered once it is answered.',
+      );
     // Sent twice by an impatient hand: the first one is on its way or answered.
     if (!before || before.state === 'unreachable' || before.state === 'refused')
       await dispatch.send(id, request);

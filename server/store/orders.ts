@@ -1,5 +1,5 @@
 import { desc, eq } from 'drizzle-orm';
-import type { Confirmation, Placed } from '../../core/ordering/confirmation';
+import { placedAmong, type Confirmation, type Placed } from '../../core/ordering/confirmation';
 import type { SupplierRequest } from '../supplierLink';
 import { orders, type OrderRow } from './schema';
 import type { Store } from './store';
@@ -10,10 +10,7 @@ export function ordersOf({ db }: Store, commissionId: string): Promise<OrderRow[
 
 /** Those of them that were confirmed, whole or in part. */
 export async function placedOf(store: Store, commissionId: string): Promise<Placed[]> {
-  const all = await ordersOf(store, commissionId);
-  return all.flatMap(({ reference, supplier, confirmation }) =>
-    confirmation ? [{ reference, supplier, confirmation }] : [],
-  );
+  return placedAmong(await ordersOf(store, commissionId));
 }
 
 export async function orderByReference({ db }: Store, reference: string): Promise<OrderRow | undefined> {

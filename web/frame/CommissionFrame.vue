@@ -29,7 +29,7 @@ import { materialOf } from '../../core/commission/lookup';
 import { usePlants } from '../document/plants';
 import type { Piece } from '../../core/commission/schema';
 import { ALSO } from './stages';
-import type { Placed } from '../../core/ordering/confirmation';
+import { placedAmong, type Placed } from '../../core/ordering/confirmation';
 
 const props = defineProps<{ id: string }>();
 useLibrary();
@@ -73,9 +73,7 @@ const planned = computed(() =>
 );
 /** What suppliers have confirmed; the same list for as long as nothing new is among it. */
 const placed = computed<readonly Placed[]>((before) => {
-  const now = orders.value.flatMap(({ reference, supplier, confirmation }) =>
-    confirmation ? [{ reference, supplier, confirmation }] : [],
-  );
+  const now = placedAmong(orders.value);
   const isSame = before?.length === now.length && now.every((o, i) => o.reference === before[i].reference);
   return isSame ? before : now;
 });

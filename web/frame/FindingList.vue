@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Finding } from '../../core/words/finding';
+import { toSettle, type Finding } from '../../core/words/finding';
 import { grouped, numbered, type SettleBy } from '../../core/words/settleBy';
 import { useFigures } from '../units/figures';
 import { wording } from '../words/wording';
@@ -10,7 +10,7 @@ defineEmits<{ show: [finding: Finding] }>();
 
 const { words } = useFigures();
 const count = computed(() => {
-  const settle = props.findings.filter((f) => f.severity !== 'note').length;
+  const settle = toSettle(props.findings).length;
   const notes = props.findings.length - settle;
   return (
     [settle && `${settle} to settle`, notes && `${notes} ${notes === 1 ? 'note' : 'notes'}`]

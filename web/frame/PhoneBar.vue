@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
-import type { Finding } from '../../core/words/finding';
+import { toSettle, type Finding } from '../../core/words/finding';
 import { useCommission } from '../document/commissionStore';
 import { paletteOpen } from '../design/commands';
 import { daysAway, shortDay, weekDay } from '../units/days';
@@ -18,7 +18,7 @@ const route = useRoute();
 
 const doc = computed(() => commission.document);
 const open = ref<'figures' | 'option'>();
-const toSettle = computed(() => props.findings.filter((f) => f.severity !== 'note').length);
+const settle = computed(() => toSettle(props.findings).length);
 // Whatever was pressed in a sheet leads elsewhere, or was seen.
 watch(
   () => route.fullPath,
@@ -37,7 +37,7 @@ function look(option: string): void {
 <template>
   <nav v-if="doc" class="bar screen-only" aria-label="At hand" data-test="phone-bar">
     <button class="plain" data-test="phone-figures" @click="open = 'figures'">
-      Figures<i v-if="plan" :class="{ some: toSettle }">{{ toSettle || '✓' }}</i>
+      Figures<i v-if="plan" :class="{ some: settle }">{{ settle }}</i>
     </button>
     <button class="plain" data-test="phone-option" @click="open = 'option'">
       <b>{{ commission.optionId.toUpperCase() }}</b>&ensp;{{ shortDay(doc.brief.buildDay) }}

@@ -56,7 +56,7 @@ const cost = computed(() => {
 const next = computed(() => {
   const due = glance.value?.next;
   return due && due.day !== props.row.buildDay
-    ? { what: words(due.what), when: `${shortDay(due.day)}, ${daysAway(due.day)}` }
+    ? { what: words(due.what), when: `${shortDay(due.day)}, ${daysAway(due.day)}`, late: due.day < today() }
     : undefined;
 });
 </script>
@@ -71,7 +71,7 @@ const next = computed(() => {
           [row.client !== row.title && row.client, row.place].filter(Boolean).join(', ')
         }}</span
         ><span class="quiet size">{{ size }} {{ lengthUnit }}</span
-        ><span class="next" data-test="next"
+        ><span class="next" :class="{ late: next?.late }" data-test="next"
           ><b>{{ next?.what }}</b> {{ next?.when }}</span
         ></span
       >

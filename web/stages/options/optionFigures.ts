@@ -1,3 +1,4 @@
+import { toSettle } from '../../../core/words/finding';
 import { withoutPrice } from '../../../core/takeoff/cost';
 import { firstToOrder } from '../../../core/ordering/order';
 import type { Said } from '../../../core/words/text';
@@ -36,7 +37,7 @@ export function figuresOf(plan: ShownPlan, option: Option, doc: Commission, says
   const species = new Set(option.plants.map((p) => p.plant)).size;
   const first = firstToOrder(order)?.orderBy;
   const gas = gasCostOf(doc);
-  const settle = findings.filter((x) => x.severity !== 'note');
+  const settle = toSettle(findings);
   const unpriced = withoutPrice(takeOff).length;
   return [
     { name: 'Free water', text: says.volume(survey.freeWaterL), below: `${says.volume(survey.bedL)} of bed` },

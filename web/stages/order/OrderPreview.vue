@@ -19,7 +19,7 @@ const more = computed(() => Math.max(0, props.before.length - FIRST));
 
 <template>
   <v-dialog :model-value="true" width="620" @update:model-value="emit('close')">
-    <div class="sheet" role="dialog" :aria-label="`Order for ${group.name}`" data-test="order-preview">
+    <div class="dialog" role="dialog" :aria-label="`Order for ${group.name}`" data-test="order-preview">
       <h2>{{ group.name }}</h2>
       <p v-if="standing" data-test="besides">{{ wording('orderPreview.besides', { standing }) }}</p>
       <div v-if="before.length > 0" class="before" data-test="before">
@@ -54,23 +54,18 @@ const more = computed(() => Math.max(0, props.before.length - FIRST));
           </tr>
         </tfoot>
       </table>
-      <div class="choices">
+      <footer>
         <button class="solid" data-test="send-order" @click="emit('send')">
           {{ before.length > 0 ? 'Send it all the same' : 'Send it' }}
         </button>
         <button class="act" data-test="not-yet" @click="emit('close')">Not yet</button>
-      </div>
+      </footer>
     </div>
   </v-dialog>
 </template>
 
 <style scoped>
-.sheet {
-  padding: 22px 26px;
-  max-height: 84vh;
-  overflow: auto;
-}
-.sheet > p {
+.dialog > p {
   margin: 6px 0 0;
 }
 .before {
@@ -99,10 +94,5 @@ tfoot td {
 td.right {
   text-align: right;
   padding-right: 0;
-}
-.choices {
-  display: flex;
-  gap: 18px;
-  align-items: center;
 }
 </style>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useIntervalFn } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
+import { toSettle } from '../../../core/words/finding';
 import { settleBy } from '../../../core/words/settleBy';
 import { materialCost } from '../../../core/takeoff/cost';
 import PendingWords from '../../design/PendingWords.vue';
@@ -31,9 +32,7 @@ const sentTo = (supplier: string): SentOrder[] => orders.value.filter((o) => o.s
 const previewed = ref<string>();
 const preview = computed(() => order.value?.suppliers.find((s) => s.supplier === previewed.value));
 /** What ought to be settled before anything is ordered. */
-const before = computed(() =>
-  (plan.value?.findings ?? []).filter((f) => settleBy(f) === 'order' && f.severity !== 'note'),
-);
+const before = computed(() => toSettle(plan.value?.findings ?? []).filter((f) => settleBy(f) === 'order'));
 
 /** While an answer is out, it is looked for every second. */
 const poll = useIntervalFn(reloadOrders, 1_000, { immediate: false });
@@ -81,6 +80,7 @@ async function send(supplier: string): Promise<void> {
         :currency="commission.document!.currency"
         :findings="order.findings.filter((f) => f.at.supplier === s.supplier)"
         @order="previewed = s.supplier"
+        @again="send(s.supplier)"
       />
       <p v-if="order.unpriced.length" class="quiet">
         {{ wording('orderStage.unpriced', { names: order.unpriced.map((u) => words(u.name)).join('; ') }) }}

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { SupplierOrder } from '../../../core/ordering/order';
-import type { Finding } from '../../../core/words/finding';
+import { toSettle, type Finding } from '../../../core/words/finding';
 import type { SentOrder } from '../../document/api';
 import { daysAway, shortDay, weekDay } from '../../units/days';
 import { money, useFigures } from '../../units/figures';
@@ -19,7 +19,7 @@ const props = defineProps<{
   currency: string;
   findings: Finding[];
 }>();
-defineEmits<{ order: [] }>();
+defineEmits<{ order: []; again: [] }>();
 
 const { words } = useFigures();
 const lateLines = computed(() => new Set(props.findings.map((f) => f.at.line)));
@@ -48,14 +48,14 @@ const orderBy = computed(() => {
   <section :data-supplier="group.supplier">
     <header>
       <h2>{{ group.name }}</h2>
-      <p :class="findings.some((f) => f.severity !== 'note') ? 'late' : 'quiet'">{{ orderBy }}</p>
+      <p :class="toSettle(findings).length ? 'late' : 'quiet'">{{ orderBy }}</p>
       <span v-if="group.lines.length" class="sum">{{ money(group.totalMinor, currency) }}</span>
       <button
         v-if="group.lines.length"
         class="solid screen-only"
         data-test="order"
         :disabled="isSending"
-        @click="$emit('order')"
+        @click="newest?.state === 'unreachable' ? $emit('again') : $emit('order')"
       >
         {{ act }}
       </button>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { comingOf, orderByOf } from '../../../core/ordering/order';
+import { comingOf, orderByOf, tooLate } from '../../../core/ordering/order';
 import { materialCost } from '../../../core/takeoff/cost';
 import type { LineKind, TakeOffLine } from '../../../core/takeoff/line';
 import { api } from '../../document/api';
@@ -60,14 +60,7 @@ function summary(kind: LineKind, lines: TakeOffLine[]): string {
 const packCount = computed(
   () => plan.value?.order.suppliers.flatMap((s) => s.lines).reduce((n, l) => n + l.count, 0) ?? 0,
 );
-const late = computed(
-  () =>
-    new Set(
-      plan.value?.order.findings
-        .filter((x) => ['order.late', 'order.after'].includes(x.id))
-        .map((x) => x.at.line),
-    ),
-);
+const late = computed(() => (plan.value ? tooLate(plan.value.order) : new Set<string>()));
 </script>
 
 <template>

@@ -12,6 +12,7 @@ import OriginMark from '../../drawing/OriginMark.vue';
 import { longDate } from '../../units/days';
 import { useFigures } from '../../units/figures';
 import DeviceBody from './DeviceBody.vue';
+import { deviceFigures } from './deviceFigures';
 import LampFields from './LampFields.vue';
 
 /** One device: a line among many, and all that is asked of it once it is opened. */
@@ -37,12 +38,10 @@ const choices = computed(() =>
 );
 const origin = computed((): Origin => props.device.origin ?? 'client');
 const figures = computed(() => {
-  const { watts, litresPerHour, arrives } = props.device;
-  return [
-    ...(watts > 0 ? [`${watts} W`] : []),
-    ...(litresPerHour ? [f.said(litresPerHour, 'L/h', 0)] : []),
-    ...(arrives ? [`comes on ${longDate(arrives)}`] : []),
-  ].join(', ');
+  const { arrives } = props.device;
+  return [...deviceFigures(f, props.device), ...(arrives ? [`comes on ${longDate(arrives)}`] : [])].join(
+    ', ',
+  );
 });
 const KINDS = GEAR_KINDS.map((value) => ({
   value,

@@ -1,40 +1,29 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import type { Material, Site } from '../../../core/commission/schema';
-import { pieceCost } from '../../../core/takeoff/pieceCost';
+import type { Material } from '../../../core/commission/schema';
+import type { Device } from '../../../core/gear/gear';
+import { deviceCost, gearCost } from '../../../core/takeoff/pieceCost';
 import { money, useFigures } from '../../units/figures';
 import { wording } from '../../words/wording';
+import { deviceFigures } from './deviceFigures';
 
 /** What is proposed, with what it draws and costs, before any of it is put on the list: each can be left out. */
-type Device = NonNullable<Site['devices']>[number];
 const props = defineProps<{ devices: readonly Device[]; articles: readonly Material[]; currency: string }>();
 const emit = defineEmits<{ take: [devices: Device[]]; close: [] }>();
 const f = useFigures();
 
 const left = ref(new Set<string>());
 const rows = computed(() =>
-  props.devices.map((device) => {
-    const article = props.articles.find((a) => a.id === device.material);
-    const isBought = (device.origin ?? 'bought') === 'bought';
-    return {
-      device,
-      draws: [
-        ...(device.watts > 0 ? [`${device.watts} W`] : []),
-        ...(device.litresPerHour ? [f.said(device.litresPerHour, 'L/h', 0)] : []),
-      ].join(', '),
-      costs: isBought ? article && pieceCost(article) : 0,
-    };
-  }),
+  props.devices.map((device) => ({
+    device,
+    draws: deviceFigures(f, device).join(', '),
+    costs: deviceCost(device, props.articles),
+  })),
 );
-const taken = computed(() => rows.value.filter((r) => !left.value.has(r.device.id)));
+const taken = computed(() => props.devices.filter((d) => !left.value.has(d.id)));
 const total = computed(() => {
-  const minor = taken.value.reduce((sum, r) => sum + (r.costs ?? 0), 0);
-  const open = taken.value.filter((r) => r.costs === undefined).length;
-  return wording('proposedGear.total', {
-    cost: money(minor, props.currency),
-    open,
-    watts: taken.value.reduce((sum, r) => sum + r.device.watts, 0),
-  });
+  const { costMinor, unpriced, watts } = gearCost(taken.value, props.articles);
+  return wording('proposedGear.total', { cost: money(costMinor, props.currency), open: unpriced, watts });
 });
 function turn(id: string): void {
   const next = new Set(left.value);
@@ -59,12 +48,7 @@ function turn(id: string): void {
         class="solid"
         data-test="take-proposed"
         :disabled="taken.length === 0"
-        @click="
-          emit(
-            'take',
-            taken.map((r) => r.device),
-          )
-        "
+        @click="emit('take', taken)"
       >
         On the list
       </button>

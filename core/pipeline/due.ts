@@ -1,0 +1,77 @@
+import type { Day } from '../calendar/day';
+import { endsOf } from '../buildDay/buildPlan';
+import { say, type Said } from '../words/text';
+import type { Plan } from './plan';
+
+/** Something that the studio has to see to on a day. */
+export interface Due {
+  /** The same for the same thing, however often it is planned. */
+  key: string;
+  day: Day;
+  title: Said;
+  /** What it is about, a line each. */
+  detail: Said[];
+  /** An order that is not sent: over its day it is not past, it is late. */
+  waits?: boolean;
+}
+
+/** Orders, deliveries once they are confirmed, what comes beforehand, the build and visits: calendar and list read this. */
+export function dueOf({ order, build }: Plan): Due[] {
+  return [
+    ...order.suppliers.flatMap((s): Due[] =>
+      s.orderBy
+        ? [
+            {
+              key: `order ${s.supplier}`,
+              day: s.orderBy,
+              title: say('calendar.order', { supplier: s.name }),
+              detail: s.lines.map((l) => say('calendar.line', { packs: l.packWords, name: l.name })),
+              waits: true,
+            },
+          ]
+        : [],
+    ),
+    ...deliveries(order),
+    ...build.beforehand.map((b, i) => ({
+      key: `before ${i}`,
+      day: b.day,
+      title: b.title,
+      detail: [b.detail],
+    })),
+    {
+      key: 'build',
+      day: build.buildDay,
+      title: say('calendar.build'),
+      detail: [say('calendar.build.detail', { start: build.startTime, ends: endsOf(build) })],
+    },
+    ...build.visits.map((v) => ({
+      key: `visit ${v.afterDays}`,
+      day: v.day,
+      title: say('visit.title', { after: v.afterDays }),
+      detail: v.tasks.map((t) => say('calendar.task', { title: t.title, detail: t.detail })),
+    })),
+  ];
+}
+
+function deliveries({ suppliers }: Plan['order']): Due[] {
+  return suppliers.flatMap((s) => {
+    const coming = s.coming.flatMap((c) => (c.day && c.given > 0 ? [{ ...c, day: c.day }] : []));
+    return [...new Set(coming.map((c) => c.supplierReference))].map((reference): Due => {
+      const own = coming.filter((c) => c.supplierReference === reference);
+      return {
+        key: `delivery ${reference}`,
+        day: own[0].day,
+        title: say('calendar.delivery', { supplier: s.name, reference }),
+        detail: own.map((c) => say('calendar.line', { packs: c.packWords, name: c.name })),
+      };
+    });
+  });
+}
+
+/** What has to be seen to next: an order that should have gone out before anything, then whatever comes first. */
+export function nextDue(plan: Plan, today: Day): Pick<Due, 'day' | 'title'> | undefined {
+  const later = plan.care.later.map((l) => ({ day: l.day, title: l.what }));
+  return [...dueOf(plan), ...later]
+    .filter((d) => d.day >= today || ('waits' in d && d.waits && today <= plan.build.buildDay))
+    .sort((a, b) => a.day.localeCompare(b.day))[0];
+}
