@@ -6,10 +6,9 @@ import type { Commission, Joint, Option, Origin } from '../commission/schema';
 import { gearOf } from '../gear/gear';
 import { gripOf } from '../hardscape/carrying';
 import { middleInTank } from '../hardscape/stability';
-import { isMadeBefore } from '../hardscape/joining';
 import { firstFill } from '../filling/firstFill';
 import { peopleFor } from '../site/lifting';
-import { jointed } from '../survey/groups';
+import { aheadOf, joinedBefore } from '../survey/ahead';
 import { MATURE_DAYS, maturesAhead, mediaToMature } from '../regime/maturing';
 import { soakingOf } from '../survey/soaking';
 import type { Survey } from '../survey/survey';
@@ -51,7 +50,7 @@ export function beforehandOf(commission: Commission, survey: Survey): Beforehand
       title: say('before.soak.title', { pieces: ids }),
       detail: say('before.soak.detail', { days }),
     });
-  list.push(...jointsBeforehand(commission, survey, option));
+  list.push(...jointsBeforehand(commission, survey));
   return list.sort((a, b) => a.day.localeCompare(b.day));
 }
 
@@ -96,48 +95,29 @@ function roBeforehand(commission: Commission, survey: Survey): Beforehand[] {
   ];
 }
 
-/** Days before the build on which joints are made that cure for one (common practice). */
-const JOINED_DAYS = 2;
-
 /** Joints that take a day to cure, and what then is carried in as one: how heavy, by which end, with how many hands. */
-function jointsBeforehand(commission: Commission, survey: Survey, option: Option): Beforehand[] {
-  const there = (id: string) => {
-    return (
-      pieceOrigin(
-        commission,
-        option.pieces.find((p) => p.id === id)!,
-      ) === 'here'
+function jointsBeforehand(commission: Commission, survey: Survey): Beforehand[] {
+  return joinedBefore(commission, survey).map(({ pieces, joints, days }) => {
+    const own = survey.pieces.filter((p) => pieces.includes(p.id));
+    const { massKg: kg, by } = gripOf(
+      own.map(({ id, massKg }) => ({
+        id,
+        massKg,
+        middle: middleInTank(survey.standing.find((s) => s.piece.id === id)!),
+      })),
     );
-  };
-  const joints = option.joints.filter((j) => isMadeBefore(j) && !j.pieces.some(there));
-  const day = dayPlus(commission.brief.buildDay, -JOINED_DAYS);
-  return joints.length === 0
-    ? []
-    : jointed(
-        [...new Set(joints.flatMap((j) => j.pieces))],
-        joints.map((j) => j.pieces),
-      ).map((group) => {
-        const own = joints.filter((j) => group.includes(j.pieces[0]));
-        const pieces = survey.pieces.filter((p) => group.includes(p.id));
-        const { massKg: kg, by } = gripOf(
-          pieces.map(({ id, massKg }) => ({
-            id,
-            massKg,
-            middle: middleInTank(survey.standing.find((s) => s.piece.id === id)!),
-          })),
-        );
-        return {
-          day,
-          kind: 'silicone' as const,
-          title: say('before.joints.title', { joints: own.map((j) => j.id), method: methodsOf(own) }),
-          detail: say('before.joints.detail', {
-            mass: inKg(kg),
-            pieces: by,
-            count: peopleFor(kg, ONE_PERSON_KG),
-            caution: CAUTIONS.silicone,
-          }),
-        };
-      });
+    return {
+      day: dayPlus(commission.brief.buildDay, -days),
+      kind: 'silicone' as const,
+      title: say('before.joints.title', { joints: joints.map((j) => j.id), method: methodsOf(joints) }),
+      detail: say('before.joints.detail', {
+        mass: inKg(kg),
+        pieces: by,
+        count: peopleFor(kg, ONE_PERSON_KG),
+        caution: CAUTIONS.silicone,
+      }),
+    };
+  });
 }
 
 /** Ways of joining, each named once. */
@@ -147,17 +127,17 @@ function methodsOf(joints: readonly Joint[]) {
 
 /** Days before the build on which what is not bought is set aside and asked for (common practice). */
 const ASIDE_DAYS = 7;
-const ASIDE_BEFORE_SOAK = 1;
+const ASIDE_BEFORE_WORK = 1;
 
 /** What comes from the studio's own stock or from the client: nobody sells it, so nobody brings it. */
 function ownBeforehand(commission: Commission, survey: Survey, option: Option): Beforehand[] {
   const { brief } = commission;
-  // What soaks or matures is there before it does.
-  const soaking = soakingOf(commission, survey);
+  // What soaks, cures or matures is there before it does.
+  const ahead = aheadOf(commission, survey);
   const maturing = new Set(mediaToMature(commission).map((g) => g.id));
-  const before = (days: number | undefined) => (days === undefined ? ASIDE_DAYS : days + ASIDE_BEFORE_SOAK);
+  const before = (days: number | undefined) => (days === undefined ? ASIDE_DAYS : days + ASIDE_BEFORE_WORK);
   const things: { name: string; origin: Origin; aheadDays: number }[] = [
-    ...option.pieces.map((p) => ({ name: p.id, origin: pieceOrigin(commission, p), aheadDays: before(soaking.get(p.id)) })), // prettier-ignore
+    ...option.pieces.map((p) => ({ name: p.id, origin: pieceOrigin(commission, p), aheadDays: before(ahead.get(p.id)?.days) })), // prettier-ignore
     ...option.bed.flatMap((l) =>
       namesOf(commission, l).map((name) => ({ name, origin: layerOrigin(brief, l), aheadDays: ASIDE_DAYS })),
     ),

@@ -24,7 +24,7 @@ export interface OrderLine {
   orderBy?: Day;
   arriveBy?: Day;
   neededOn: Day;
-  /** It is needed so many days before the build, since it soaks or matures. */
+  /** It is needed so many days before the build, since it soaks, cures in a joint or matures. */
   ahead?: TakeOffLine['ahead'];
   aheadDays?: number;
   leadDays: number;

@@ -1,7 +1,7 @@
 import { materialOf, optionOf } from '../commission/lookup';
 import { pieceOrigin } from '../commission/origin';
 import type { Commission, Material, Origin } from '../commission/schema';
-import { soakingOf } from '../survey/soaking';
+import { aheadOf } from '../survey/ahead';
 import type { Survey } from '../survey/survey';
 import { say } from '../words/text';
 import type { Working } from '../words/working';
@@ -27,6 +27,17 @@ export function hardscapeLines(commission: Commission, survey: Survey): TakeOffL
 function originsOf(commission: Commission, survey: Survey): Map<string, Origin> {
   const { pieces } = optionOf(commission, survey.optionId);
   return new Map(pieces.map((p) => [p.id, pieceOrigin(commission, p)]));
+}
+
+/** How many days before the build the first of some pieces is needed, and why. */
+function soonest(
+  commission: Commission,
+  survey: Survey,
+  pieces: readonly { id: string }[],
+): Pick<TakeOffLine, 'ahead' | 'aheadDays'> {
+  const ahead = aheadOf(commission, survey);
+  const [first] = pieces.flatMap((p) => ahead.get(p.id) ?? []).sort((a, b) => b.days - a.days);
+  return first ? { ahead: first.why, aheadDays: first.days } : {};
 }
 
 function stoneLine(commission: Commission, survey: Survey, material: Material): TakeOffLine {
@@ -58,6 +69,11 @@ function stoneLine(commission: Commission, survey: Survey, material: Material): 
     name: material.name,
     measured: { value: placed, unit: 'kg' },
     needed: { value: needed, unit: 'kg' },
+    ...soonest(
+      commission,
+      survey,
+      pieces.filter((p) => !isOwn(p)),
+    ),
     packs: material.packs,
     origins: pieces.map((p) => origins.get(p.id)!),
     workings,
@@ -70,8 +86,6 @@ function woodLine(commission: Commission, survey: Survey, material: Material): T
   const pieces = survey.pieces.filter((p) => p.material === material.id);
   const bought = pieces.filter((p) => !isOwn(p)).length;
   const massKg = pieces.reduce((sum, p) => sum + p.massKg, 0);
-  const soaking = soakingOf(commission, survey);
-  const soakDays = Math.max(0, ...pieces.filter((p) => !isOwn(p)).map((p) => soaking.get(p.id) ?? 0));
   return lineOf({
     id: material.id,
     kind: 'hardscape',
@@ -79,8 +93,11 @@ function woodLine(commission: Commission, survey: Survey, material: Material): T
     measured: { value: massKg, unit: 'kg' },
     needed: { value: bought, unit: 'piece' },
     packs: material.packs,
-    ahead: 'soaks' as const,
-    aheadDays: soakDays,
+    ...soonest(
+      commission,
+      survey,
+      pieces.filter((p) => !isOwn(p)),
+    ),
     origins: pieces.map((p) => origins.get(p.id)!),
     workings: [
       { step: say('placed'), value: massKg, unit: 'kg', note: pieces.map((p) => p.id).join(', ') },

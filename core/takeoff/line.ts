@@ -1,4 +1,5 @@
 import type { Origin, Pack } from '../commission/schema';
+import type { Ahead } from '../survey/ahead';
 import { isCounted, unitFor, type Quantity } from '../units/quantity';
 import { say, type Said, type Text, type Value } from '../words/text';
 import type { Working } from '../words/working';
@@ -29,8 +30,8 @@ export interface TakeOffLine {
   workings: Working[];
   /** Days after the build on which it is needed first; left out where it is needed for the build. */
   laterDays?: number;
-  /** It soaks or matures for so many days before the build, and is needed so much sooner. */
-  ahead?: 'soaks' | 'matures';
+  /** It soaks, cures in a joint or matures for so many days before the build, and is needed so much sooner. */
+  ahead?: Ahead['why'] | 'matures';
   aheadDays?: number;
   /** Where that comes from which is not bought, each once. */
   origins: Origin[];

@@ -117,6 +117,7 @@ export const anyJob = fc.record({
   soilOrigin: origin,
   pieces: fc.array(pieceOf, { maxLength: 4 }),
   joined: fc.boolean(),
+  glue: fc.constantFrom('gel-glue', 'silicone'),
   plantings: fc.array(plantingOf, { maxLength: 5 }),
   devices: fc.array(device, { maxLength: 6 }),
   lamp: fc.integer({ min: 0, max: 9 }).map((n) => n === 0),
@@ -152,7 +153,7 @@ export function jobDocument(job: DrawnJob, named: Naming = PLAIN): Commission {
       ...(job.sandMm ? [{ id: 'sand', material: 'sand', top: { kind: 'level', mm: job.sandMm }, cuts: true, region: [[0, 0], [600, 0], [600, 80], [0, 80]], laterDays: job.sandLater, ...(job.mixed ? { mix: [{ material: 'sand', share: 0.6 }, { material: 'gravel', share: 0.4 }] } : {}) }] : []), // prettier-ignore
     ],
     pieces,
-    joints: job.joined && first && second ? [{ id: 'J-1', pieces: [first.id, second.id], method: 'gel-glue' }] : [], // prettier-ignore
+    joints: job.joined && first && second ? [{ id: 'J-1', pieces: [first.id, second.id], method: job.glue }] : [], // prettier-ignore
     plants: job.plantings.map(({ x, y: at, w, d, count, spacingMm, halved, ...p }, i) => {
       // Sand that nobody plants in is only looked at.
       const y = job.sandMm && job.clearSand ? Math.max(at, 90) : at;

@@ -144,6 +144,23 @@ export const BUYING: Agreements = {
       return from === 'bought' ? lines.some((l) => l.neededOn > own.day) : !asked || asked.day >= own.day;
     });
   },
+  'what is joined beforehand is asked for before it is, and is joined before it soaks': (c) => {
+    const { pieces, joints } = optionOf(c.doc, c.p.survey.optionId);
+    const days = (kind: string) => c.p.build.beforehand.filter((b) => b.kind === kind).map((b) => b.day);
+    const [joined] = days('silicone');
+    if (!joined) return [];
+    const own = pieces.filter((q) => joints[0].pieces.includes(q.id));
+    const lines = c.p.order.suppliers.flatMap((s) => s.lines);
+    const soaks = soakingOf(c.doc, c.p.survey);
+    return own.flatMap((q) => {
+      const from = pieceOrigin(c.doc, q);
+      const late =
+        from === 'bought'
+          ? lines.some((l) => l.line === q.material && l.neededOn > joined)
+          : days(from === 'stock' ? 'reserve' : 'client').every((day) => day >= joined);
+      return [...(late ? [[q.id, 'comes too late to be joined']] : []), ...(soaks.has(q.id) && days('soak').some((day) => day <= joined) ? [[q.id, 'is in the tub when it is joined']] : [])]; // prettier-ignore
+    });
+  },
   'what should have begun before today is said': (c) => {
     const past = c.p.build.beforehand.filter((b) => b.day < TODAY);
     return past.length === c.p.findings.filter((f) => f.id === 'build.past').length ? [] : past;

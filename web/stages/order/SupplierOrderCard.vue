@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { SupplierOrder } from '../../../core/ordering/order';
+import type { OrderLine, SupplierOrder } from '../../../core/ordering/order';
 import { toSettle, type Finding } from '../../../core/words/finding';
 import type { SentOrder } from '../../document/api';
 import { daysAway, shortDay, weekDay } from '../../units/days';
@@ -22,6 +22,13 @@ const props = defineProps<{
 defineEmits<{ order: []; again: [] }>();
 
 const { words } = useFigures();
+/** What is done with it before the day. */
+const AHEAD: Record<NonNullable<OrderLine['ahead']>, string> = {
+  soaks: 'soaks',
+  cures: 'cures',
+  'cures-soaks': 'cures, soaks',
+  matures: 'matures',
+};
 const lateLines = computed(() => new Set(props.findings.map((f) => f.at.line)));
 const newest = computed(() => props.sent[0] as SentOrder | undefined);
 const isSending = computed(() => newest.value?.state === 'sending');
@@ -75,7 +82,7 @@ const orderBy = computed(() => {
             {{ words(l.name) }}
           </td>
           <td class="quiet">
-            {{ l.aheadDays ? `${l.ahead} ${l.aheadDays} days from ${shortDay(l.neededOn)}` : '' }}
+            {{ l.aheadDays ? `${AHEAD[l.ahead!]} ${l.aheadDays} days from ${shortDay(l.neededOn)}` : '' }}
           </td>
           <td class="quiet">{{ l.arriveBy ? `arrives ${weekDay(l.arriveBy)}` : '' }}</td>
           <td :class="{ late: lateLines.has(l.line) }">{{ l.orderBy ? `by ${shortDay(l.orderBy)}` : '' }}</td>
