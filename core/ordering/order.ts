@@ -108,8 +108,16 @@ export function orderByOf(order: Order, line: string): Day | undefined {
 
 /** Lines that do not come in time: ordered too late, or confirmed for too late a day. */
 export function tooLate({ findings }: Order): Set<string> {
-  const late = findings.filter((f) => f.id === 'order.late' || f.id === 'order.after');
-  return new Set(late.flatMap((f) => f.at.line ?? []));
+  return linesOf(findings, ['order.late', 'order.after']);
+}
+
+/** Lines whose day to order is over, or that cannot be had in time at all. */
+export function tooLateToOrder(findings: readonly Finding[]): Set<string> {
+  return linesOf(findings, ['order.late', 'order.never']);
+}
+
+function linesOf(findings: readonly Finding[], ids: readonly Finding['id'][]): Set<string> {
+  return new Set(findings.filter((f) => ids.includes(f.id)).flatMap((f) => f.at.line ?? []));
 }
 
 /** What was confirmed of a take-off line. */

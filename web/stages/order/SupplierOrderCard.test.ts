@@ -78,6 +78,8 @@ describe('an order to a supplier', () => {
     expect(c.words()).toContain('Marl & Timber Yard gives 1 of 2 packs of Active soil, granules.');
     expect(c.words()).toMatch(/3 × 3 L Active soil, granules/);
     expect(c.find('button').textContent!.trim()).toBe('Order the rest');
+    // Too few is no reason to call the day late on which the rest can still be ordered.
+    expect(c.el.querySelector('header .late, td.late')).toBeNull();
   });
 
   it('can be sent again after a refusal or when nobody answered', () => {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { OrderLine, SupplierOrder } from '../../../core/ordering/order';
-import { toSettle, type Finding } from '../../../core/words/finding';
+import { tooLateToOrder, type OrderLine, type SupplierOrder } from '../../../core/ordering/order';
+import type { Finding } from '../../../core/words/finding';
 import type { SentOrder } from '../../document/api';
 import { daysAway, shortDay, weekDay } from '../../units/days';
 import { money, useFigures } from '../../units/figures';
@@ -29,7 +29,7 @@ const AHEAD: Record<NonNullable<OrderLine['ahead']>, string> = {
   'cures-soaks': 'cures, soaks',
   matures: 'matures',
 };
-const lateLines = computed(() => new Set(props.findings.map((f) => f.at.line)));
+const lateLines = computed(() => tooLateToOrder(props.findings));
 const newest = computed(() => props.sent[0] as SentOrder | undefined);
 const isSending = computed(() => newest.value?.state === 'sending');
 const act = computed(() => {
@@ -55,7 +55,7 @@ const orderBy = computed(() => {
   <section :data-supplier="group.supplier">
     <header>
       <h2>{{ group.name }}</h2>
-      <p :class="toSettle(findings).length ? 'late' : 'quiet'">{{ orderBy }}</p>
+      <p :class="lateLines.size ? 'late' : 'quiet'">{{ orderBy }}</p>
       <span v-if="group.lines.length" class="sum">{{ money(group.totalMinor, currency) }}</span>
       <button
         v-if="group.lines.length"
