@@ -178,7 +178,10 @@ function orderRows(commission: Commission, { order }: Plan): string[] {
 function buildRows({ build }: Plan): string[] {
   const clock = (min: number) => clockOf(build.startTime, min);
   return [
-    ...build.beforehand.map((b) => `${b.day}  ${inEnglish(b.title)} (${inEnglish(b.detail)})`),
+    ...build.beforehand.map(
+      (b) =>
+        `${b.day}  ${inEnglish(b.title)} (${inEnglish(b.detail)})${b.because ? ` ${inEnglish(b.because)}` : ''}`,
+    ),
     ...aligned(
       build.tasks.map((t) => [
         `${clock(t.startMin)}–${clock(t.endMin)}`,

@@ -2,15 +2,15 @@ import { dayPlus } from '../calendar/day';
 import { plantOf } from '../catalogue/entries';
 import { optionOf } from '../commission/lookup';
 import { layerOrigin, namesOf, pieceOrigin, pieceState, plantingOrigin } from '../commission/origin';
-import type { Commission, Joint, Option, Origin } from '../commission/schema';
+import type { Commission, Joint, Origin } from '../commission/schema';
 import { gearOf } from '../gear/gear';
 import { gripOf } from '../hardscape/carrying';
 import { middleInTank } from '../hardscape/stability';
 import { firstFill } from '../filling/firstFill';
 import { peopleFor } from '../site/lifting';
-import { aheadOf, joinedBefore } from '../survey/ahead';
+import { pieceWorks } from '../survey/ahead';
+import { beginning, type EarlierWork } from '../survey/earlier';
 import { MATURE_DAYS, maturesAhead, mediaToMature } from '../regime/maturing';
-import { soakingOf } from '../survey/soaking';
 import type { Survey } from '../survey/survey';
 import { FILM_DRY_HOURS } from '../vessel/film';
 import { rounded } from '../units/quantity';
@@ -21,49 +21,42 @@ import { CAUTIONS } from './cautions';
 import { ONE_PERSON_KG } from './rates';
 import type { Beforehand } from './task';
 
-/** What has to happen on an earlier day, in order. */
+/** Work before the day, as it is said. */
+type Said = EarlierWork & Pick<Beforehand, 'title' | 'detail'>;
+
+/** What has to happen on an earlier day, in order: when each begins at the latest follows from what waits for it (`earlier.ts`). */
 export function beforehandOf(commission: Commission, survey: Survey): Beforehand[] {
   const { buildDay } = commission.brief;
-  const option = optionOf(commission, survey.optionId);
-  const list: Beforehand[] = [
+  const works: Said[] = [
     ...filmBeforehand(commission),
     ...roBeforehand(commission, survey),
-    ...ownBeforehand(commission, survey, option),
-    ...(!maturesAhead(commission)
-      ? []
-      : [
-          {
-            day: dayPlus(buildDay, -MATURE_DAYS),
-            kind: 'media' as const,
-            title: say('before.media.title'),
-            detail: say('before.media.detail'),
-          },
-        ]),
+    ...mediaBeforehand(commission),
+    ...soakBeforehand(commission, survey),
+    ...jointsBeforehand(commission, survey),
   ];
-  const soaking = new Map<number, string[]>();
-  for (const [id, days] of soakingOf(commission, survey))
-    soaking.set(days, [...(soaking.get(days) ?? []), id]);
-  for (const [days, ids] of soaking)
-    list.push({
+  const list = beginning([...ownBeforehand(commission, survey, works), ...works]).map(
+    ({ kind, title, detail, days, because }): Beforehand => ({
       day: dayPlus(buildDay, -days),
-      kind: 'soak',
-      title: say('before.soak.title', { pieces: ids }),
-      detail: say('before.soak.detail', { days }),
-    });
-  list.push(...jointsBeforehand(commission, survey));
+      kind,
+      title,
+      detail,
+      ...(because ? { because } : {}),
+    }),
+  );
   return list.sort((a, b) => a.day.localeCompare(b.day));
 }
 
 /** Film is applied wet, squeezed out, trimmed, and dry before the scape goes in. */
-function filmBeforehand({ brief, vessel }: Commission): Beforehand[] {
+function filmBeforehand({ vessel }: Commission): Said[] {
   const { background, innerMm } = vessel;
   if (!background) return [];
   const dry = background.dryHours ?? FILM_DRY_HOURS;
   const size = (side: string) => inMm([side === 'back' ? innerMm.length : innerMm.width, innerMm.height], 1);
   return [
     {
-      day: dayPlus(brief.buildDay, -Math.max(1, Math.ceil(dry / 24))),
       kind: 'film',
+      things: [],
+      takesDays: wholeDays(dry),
       title: say('before.film.title', { colour: background.colour }),
       detail: say('before.film.detail', {
         sides: background.sides.map((side) =>
@@ -75,8 +68,11 @@ function filmBeforehand({ brief, vessel }: Commission): Beforehand[] {
   ];
 }
 
+/** Hours as the days that they take, at least one. */
+const wholeDays = (hours: number) => Math.max(1, Math.ceil(hours / 24));
+
 /** Reverse-osmosis water for the first fill is made ahead. */
-function roBeforehand(commission: Commission, survey: Survey): Beforehand[] {
+function roBeforehand(commission: Commission, survey: Survey): Said[] {
   const { ro } = commission.site ?? {};
   if (!ro) return [];
   const { roL } = recipeFor(commission, firstFill(commission, survey).newL);
@@ -84,21 +80,48 @@ function roBeforehand(commission: Commission, survey: Survey): Beforehand[] {
   const hours = roL / ro.litresPerHour;
   return [
     {
-      day: dayPlus(commission.brief.buildDay, -Math.max(1, Math.ceil(hours / 24))),
       kind: 'ro',
+      things: [],
+      takesDays: wholeDays(hours),
       title: say('before.ro.title', { litres: inLitres(roL, 0) }),
-      detail: say('before.ro.detail', {
-        hours: rounded(hours, 0),
-        rate: inLitresAnHour(ro.litresPerHour),
-      }),
+      detail: say('before.ro.detail', { hours: rounded(hours, 0), rate: inLitresAnHour(ro.litresPerHour) }),
     },
   ];
 }
 
+function mediaBeforehand(commission: Commission): Said[] {
+  if (!maturesAhead(commission)) return [];
+  return [
+    {
+      kind: 'media',
+      things: mediaToMature(commission).map((g) => g.id),
+      takesDays: MATURE_DAYS,
+      title: say('before.media.title'),
+      detail: say('before.media.detail'),
+    },
+  ];
+}
+
+/** Into the tub, those that soak equally long together. */
+function soakBeforehand(commission: Commission, survey: Survey): Said[] {
+  const soaks = pieceWorks(commission, survey).filter((w) => w.kind === 'soak');
+  return [...new Set(soaks.map((w) => w.takesDays))].map((days) => {
+    const things = soaks.filter((w) => w.takesDays === days).flatMap((w) => w.things);
+    return {
+      kind: 'soak',
+      things,
+      takesDays: days,
+      title: say('before.soak.title', { pieces: things }),
+      detail: say('before.soak.detail', { days }),
+    };
+  });
+}
+
 /** Joints that take a day to cure, and what then is carried in as one: how heavy, by which end, with how many hands. */
-function jointsBeforehand(commission: Commission, survey: Survey): Beforehand[] {
-  return joinedBefore(commission, survey).map(({ pieces, joints, days }) => {
-    const own = survey.pieces.filter((p) => pieces.includes(p.id));
+function jointsBeforehand(commission: Commission, survey: Survey): Said[] {
+  const joined = pieceWorks(commission, survey).filter((w) => w.kind === 'silicone');
+  return joined.map(({ things, joints, takesDays }) => {
+    const own = survey.pieces.filter((p) => things.includes(p.id));
     const { massKg: kg, by } = gripOf(
       own.map(({ id, massKg }) => ({
         id,
@@ -107,8 +130,9 @@ function jointsBeforehand(commission: Commission, survey: Survey): Beforehand[] 
       })),
     );
     return {
-      day: dayPlus(commission.brief.buildDay, -days),
-      kind: 'silicone' as const,
+      kind: 'silicone',
+      things,
+      takesDays,
       title: say('before.joints.title', { joints: joints.map((j) => j.id), method: methodsOf(joints) }),
       detail: say('before.joints.detail', {
         mass: inKg(kg),
@@ -125,55 +149,48 @@ function methodsOf(joints: readonly Joint[]) {
   return [...new Set(joints.map((j) => j.method))].map((m) => say(`method.${m}`));
 }
 
-/** Days before the build on which what is not bought is set aside and asked for (common practice). */
+/** Days before the build on which what is not bought is set aside and asked for, and before it is worked on (common practice). */
 const ASIDE_DAYS = 7;
 const ASIDE_BEFORE_WORK = 1;
 
 /** What comes from the studio's own stock or from the client: nobody sells it, so nobody brings it. */
-function ownBeforehand(commission: Commission, survey: Survey, option: Option): Beforehand[] {
+function ownBeforehand(commission: Commission, survey: Survey, works: readonly EarlierWork[]): Said[] {
   const { brief } = commission;
-  // What soaks, cures or matures is there before it does.
-  const ahead = aheadOf(commission, survey);
+  const option = optionOf(commission, survey.optionId);
   const maturing = new Set(mediaToMature(commission).map((g) => g.id));
-  const before = (days: number | undefined) => (days === undefined ? ASIDE_DAYS : days + ASIDE_BEFORE_WORK);
-  const things: { name: string; origin: Origin; aheadDays: number }[] = [
-    ...option.pieces.map((p) => ({ name: p.id, origin: pieceOrigin(commission, p), aheadDays: before(ahead.get(p.id)?.days) })), // prettier-ignore
+  const things: { id?: string; name: string; origin: Origin }[] = [
+    ...option.pieces.map((p) => ({ id: p.id, name: p.id, origin: pieceOrigin(commission, p) })),
     ...option.bed.flatMap((l) =>
-      namesOf(commission, l).map((name) => ({ name, origin: layerOrigin(brief, l), aheadDays: ASIDE_DAYS })),
+      namesOf(commission, l).map((name) => ({ name, origin: layerOrigin(brief, l) })),
     ),
-    ...option.plants.map((p) => ({
-      name: plantOf(commission, p.plant).name,
-      origin: plantingOrigin(brief, p),
-      aheadDays: ASIDE_DAYS,
-    })),
+    ...option.plants.map((p) => ({ name: plantOf(commission, p.plant).name, origin: plantingOrigin(brief, p) })), // prettier-ignore
     // Media that have run stay wet where they are until the day.
-    ...gearOf(commission).flatMap(({ id, origin, kind, name }) => {
-      if (!origin || (kind === 'media' && !maturing.has(id))) return [];
-      return [{ name, origin, aheadDays: before(maturing.has(id) ? MATURE_DAYS : undefined) }];
-    }),
+    ...gearOf(commission).flatMap(({ id, origin, kind, name }) =>
+      !origin || (kind === 'media' && !maturing.has(id)) ? [] : [{ id, name, origin }],
+    ),
   ];
-  const lives = option.plants.some((p) => plantingOrigin(brief, p) === 'client') || option.pieces.some((p) => pieceOrigin(commission, p) === 'client' && pieceState(p, 'client') === 'living'); // prettier-ignore
-  return (['stock', 'client'] as const).flatMap((origin): Beforehand[] => {
+  const worked = new Set(works.flatMap((w) => w.things));
+  const living = option.plants.some((p) => plantingOrigin(brief, p) === 'client') || option.pieces.some((p) => pieceOrigin(commission, p) === 'client' && pieceState(p, 'client') === 'living'); // prettier-ignore
+  return (['stock', 'client'] as const).flatMap((origin): Said[] => {
     const these = things.filter((t) => t.origin === origin);
     if (these.length === 0) return [];
-    const own = [...new Set(these.map((t) => t.name))];
-    const day = dayPlus(brief.buildDay, -Math.max(ASIDE_DAYS, ...these.map((t) => t.aheadDays)));
-    return origin === 'stock'
-      ? [
-          {
-            day,
-            kind: 'reserve',
-            title: say('before.reserve.title', { things: own }),
-            detail: say('before.reserve.detail'),
-          },
-        ]
-      : [
-          {
-            day,
-            kind: 'client',
-            title: say('before.client.title', { things: own }),
-            detail: say(lives ? 'before.client.detail.living' : 'before.client.detail'),
-          },
-        ];
+    const own = these.flatMap((t) => t.id ?? []);
+    const names = [...new Set(these.map((t) => t.name))];
+    const byStock = origin === 'stock';
+    const ready = say(own.some((id) => worked.has(id)) ? 'before.client.worked' : 'before.client.ready');
+    return [
+      {
+        kind: byStock ? 'reserve' : 'client',
+        things: own,
+        takesDays: ASIDE_BEFORE_WORK,
+        usualDays: ASIDE_DAYS,
+        title: say(byStock ? 'before.reserve.title' : 'before.client.title', { things: names }),
+        detail: byStock
+          ? say('before.reserve.detail')
+          : living
+            ? say('before.client.living', { ready })
+            : ready,
+      },
+    ];
   });
 }

@@ -1,3 +1,4 @@
+import type { EarlierKind } from '../survey/earlier';
 import type { Said, Text } from '../words/text';
 import type { Working } from '../words/working';
 
@@ -30,7 +31,9 @@ export interface Task extends Step {
 /** Something that has to happen on an earlier day. */
 export interface Beforehand {
   day: string;
-  kind: 'film' | 'ro' | 'media' | 'soak' | 'silicone' | 'reserve' | 'client';
+  kind: EarlierKind;
   title: Text;
   detail: Text;
+  /** Why not later, where other work waits for it. */
+  because?: Text;
 }

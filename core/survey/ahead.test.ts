@@ -4,7 +4,9 @@ import { order } from '../ordering/order';
 import { beforehandOf } from '../buildDay/beforehand';
 import { takeOff } from '../takeoff/takeOff';
 import { example } from '../testing/scape';
-import { aheadOf, joinedBefore } from './ahead';
+import { aheadOf, pieceWorks } from './ahead';
+import { inEnglish } from '../words/english';
+import { say } from '../words/text';
 import { survey } from './survey';
 
 /** The held root, joined with silicone: a stone holds it, a day goes by until it may be loaded. Built on 14 January. */
@@ -39,7 +41,10 @@ describe('pieces that are worked on before the day', () => {
 
   it('are joined before they soak, since glue cures on what is dry', () => {
     const measured = survey(twoRoots);
-    expect(joinedBefore(twoRoots, measured)).toMatchObject([{ days: 23 }]);
+    expect(pieceWorks(twoRoots, measured)).toMatchObject([
+      { kind: 'silicone', days: 23, because: say('why.earlier.joined') },
+      { kind: 'soak', days: 21 },
+    ]);
     expect([...aheadOf(twoRoots, measured).values()]).toEqual([
       { why: 'cures-soaks', days: 23 },
       { why: 'cures-soaks', days: 23 },
@@ -49,6 +54,27 @@ describe('pieces that are worked on before the day', () => {
       '2026-12-24',
     ]);
     expect(needed(twoRoots, 'branch')).toBe('2026-12-22');
+  });
+
+  it('soak as one where they are joined, as long as the slowest of them', () => {
+    const c = structuredClone(twoRoots);
+    c.catalogue.materials.push({ ...c.catalogue.materials.find((m) => m.id === 'branch')!, id: 'light-branch', soakDays: 7 }); // prettier-ignore
+    c.options[0].pieces[1].material = 'light-branch';
+    expect(beforehandOf(c, survey(c)).filter((b) => b.kind === 'soak')).toEqual([
+      expect.objectContaining({
+        day: '2026-12-24',
+        title: say('before.soak.title', { pieces: c.options[0].pieces.map((p) => p.id) }),
+      }),
+    ]);
+    expect(needed(c, 'light-branch')).toBe('2026-12-22');
+  });
+
+  it('are asked for a day before that, and it is said why so early', () => {
+    const c = structuredClone(twoRoots);
+    for (const p of c.options[0].pieces) p.origin = 'client';
+    const asked = beforehandOf(c, survey(c)).find((b) => b.kind === 'client')!;
+    expect(asked).toMatchObject({ day: '2026-12-21', because: say('why.earlier.aside') });
+    expect(inEnglish(asked.detail)).toBe('what is worked on beforehand is here by then, the rest on the day');
   });
 
   it('are worked on on the day itself where the glue sets at once', () => {

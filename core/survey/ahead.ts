@@ -2,6 +2,7 @@ import { pieceOrigin } from '../commission/origin';
 import { optionOf } from '../commission/lookup';
 import type { Commission, Joint } from '../commission/schema';
 import { isMadeBefore } from '../hardscape/joining';
+import { beginning, type Begins, type EarlierWork } from './earlier';
 import { jointed } from './groups';
 import { soakingOf } from './soaking';
 import type { Survey } from './survey';
@@ -9,30 +10,39 @@ import type { Survey } from './survey';
 /** Days before the build on which joints are made that cure for one (common practice). */
 const JOINED_DAYS = 2;
 
-/** Pieces that are joined outside and carried in as one, their joints, and how many days before the build that is. */
+/** Pieces that are joined outside and carried in as one, and their joints. */
 export interface JoinedBefore {
   pieces: string[];
   joints: Joint[];
-  days: number;
 }
 
-/**
- * What is joined beforehand: glue and silicone cure on dry pieces, so that a group that has to soak is joined before it does.
- */
-export function joinedBefore(commission: Commission, survey: Survey): JoinedBefore[] {
-  const option = optionOf(commission, survey.optionId);
+/** What is joined beforehand. Joints with what stands in the tank now are made in it. */
+export function joinedBefore(commission: Commission, optionId: string): JoinedBefore[] {
+  const option = optionOf(commission, optionId);
   const here = new Set(option.pieces.filter((p) => pieceOrigin(commission, p) === 'here').map((p) => p.id));
   const joints = option.joints.filter((j) => isMadeBefore(j) && !j.pieces.some((id) => here.has(id)));
-  if (joints.length === 0) return [];
-  const soaking = soakingOf(commission, survey);
   return jointed(
     [...new Set(joints.flatMap((j) => j.pieces))],
     joints.map((j) => j.pieces),
-  ).map((pieces) => ({
-    pieces,
-    joints: joints.filter((j) => pieces.includes(j.pieces[0])),
-    days: JOINED_DAYS + Math.max(0, ...pieces.map((id) => soaking.get(id) ?? 0)),
-  }));
+  ).map((pieces) => ({ pieces, joints: joints.filter((j) => pieces.includes(j.pieces[0])) }));
+}
+
+/** Joining or soaking of pieces, with its joints where it is joining. */
+export type PieceWork = EarlierWork & Begins & { kind: 'silicone' | 'soak'; joints: Joint[] };
+
+/** What is done with pieces before the day, and when it begins. What is joined beforehand soaks as one, as long as its slowest. */
+export function pieceWorks(commission: Commission, survey: Survey): PieceWork[] {
+  const soaking = soakingOf(commission, survey);
+  const joined = joinedBefore(commission, survey.optionId);
+  const alone = [...soaking.keys()].filter((id) => !joined.some((j) => j.pieces.includes(id)));
+  const tubs = [...joined.map((j) => j.pieces), ...alone.map((id) => [id])].flatMap((pieces) => {
+    const days = pieces.flatMap((id) => soaking.get(id) ?? []);
+    return days.length === 0 ? [] : [{ pieces, days: Math.max(...days) }];
+  });
+  return beginning([
+    ...joined.map(({ pieces, joints }) => ({ kind: 'silicone' as const, things: pieces, joints, takesDays: JOINED_DAYS })), // prettier-ignore
+    ...tubs.map(({ pieces, days }) => ({ kind: 'soak' as const, things: pieces, joints: [], takesDays: days })), // prettier-ignore
+  ]);
 }
 
 /** Why a piece is needed before the day, and how many days. */
@@ -43,9 +53,13 @@ export interface Ahead {
 
 /** Pieces that are worked on before the day: whoever sells, lends or stores them is asked so much sooner. */
 export function aheadOf(commission: Commission, survey: Survey): Map<string, Ahead> {
-  const soaking = soakingOf(commission, survey);
-  const ahead = new Map([...soaking].map(([id, days]): [string, Ahead] => [id, { why: 'soaks', days }]));
-  for (const { pieces, days } of joinedBefore(commission, survey))
-    for (const id of pieces) ahead.set(id, { why: days > JOINED_DAYS ? 'cures-soaks' : 'cures', days });
-  return ahead;
+  const works = pieceWorks(commission, survey);
+  const ids = new Set(works.flatMap((w) => w.things));
+  return new Map(
+    [...ids].map((id): [string, Ahead] => {
+      const own = works.filter((w) => w.things.includes(id));
+      const why = own.length > 1 ? 'cures-soaks' : own[0].kind === 'soak' ? 'soaks' : 'cures';
+      return [id, { why, days: Math.max(...own.map((w) => w.days)) }];
+    }),
+  );
 }

@@ -5,10 +5,9 @@ import { rounded } from '../units/quantity';
 import type { Finding } from '../words/finding';
 import { inLitres, inMm, type Measure } from '../words/measure';
 import { PRACTICE, say, type Text } from '../words/text';
-import { isMadeBefore } from '../hardscape/joining';
 import { isNarrowed, openings, openingSize, passes } from '../vessel/openings';
 import type { Polygon } from '../geometry/polygon';
-import { jointed } from './groups';
+import { joinedBefore } from './ahead';
 import type { Survey } from './survey';
 
 type Size = readonly [number, number, number];
@@ -54,9 +53,11 @@ function openingFindings(commission: Commission, survey: Survey): Finding[] {
   const open = openings(vessel);
   const { pieces } = optionOf(commission, survey.optionId);
   const stuck = pieces.filter((piece) => !open.some((o) => passes(o, sizeMmOf(piece.shape))));
-  const joined = joinedBefore(commission, survey).filter(
-    (group) => !stuck.some((p) => group.ids.includes(p.id)) && !open.some((o) => passes(o, group.sizeMm)),
-  );
+  const joined = joinedBefore(commission, survey.optionId)
+    .map(({ pieces: ids }) => ({ ids, sizeMm: boxOf(survey, ids) }))
+    .filter(
+      ({ ids, sizeMm }) => !stuck.some((p) => ids.includes(p.id)) && !open.some((o) => passes(o, sizeMm)),
+    );
   return [
     ...stuck.map((piece) =>
       passFinding(open, sizeMmOf(piece.shape), {
@@ -95,22 +96,15 @@ function passFinding(open: readonly Polygon[], sizeMm: Readonly<Size>, { says, .
   };
 }
 
-/** Pieces that silicone joins beforehand, outside, and the box around each such group as it will stand, mm. */
-function joinedBefore(commission: Commission, survey: Survey): { ids: string[]; sizeMm: Size }[] {
-  const { pieces, joints } = optionOf(commission, survey.optionId);
-  const silicone = joints.filter((j) => isMadeBefore(j)).map((j) => j.pieces);
-  const groups = jointed(pieces.map((p) => p.id), silicone); // prettier-ignore
-  return groups
-    .filter((ids) => ids.length > 1)
-    .map((ids) => {
-      const standing = survey.standing.filter((s) => ids.includes(s.piece.id));
-      const along = (axis: 0 | 1 | 2) => {
-        const at = standing.map((s) => [s.xMm, s.yMm, s.zMm][axis]);
-        const highest = Math.max(...standing.map((s, i) => at[i] + s.columns.extent.hi[axis]));
-        return highest - Math.min(...standing.map((s, i) => at[i] + s.columns.extent.lo[axis]));
-      };
-      return { ids, sizeMm: [along(0), along(1), along(2)] };
-    });
+/** The box around what is joined beforehand, as it will stand, mm. */
+function boxOf(survey: Survey, ids: readonly string[]): Size {
+  const standing = survey.standing.filter((s) => ids.includes(s.piece.id));
+  const along = (axis: 0 | 1 | 2) => {
+    const at = standing.map((s) => [s.xMm, s.yMm, s.zMm][axis]);
+    const highest = Math.max(...standing.map((s, i) => at[i] + s.columns.extent.hi[axis]));
+    return highest - Math.min(...standing.map((s, i) => at[i] + s.columns.extent.lo[axis]));
+  };
+  return [along(0), along(1), along(2)];
 }
 
 function matFindings({ vessel }: Commission): Finding[] {

@@ -2,10 +2,12 @@ import { daysFrom, dayPlus } from '../../calendar/day';
 import { materialOf, materialOfKind, optionOf } from '../../commission/lookup';
 import { filterStateOf } from '../../commission/usual';
 import { layerOrigin, pieceOrigin, pieceState, plantingOrigin } from '../../commission/origin';
-import type { SupplyKind } from '../../commission/schema';
+import type { Piece, SupplyKind } from '../../commission/schema';
+import { isMadeBefore } from '../../hardscape/joining';
 import { gearOf } from '../../gear/gear';
 import { bacteriaDays } from '../../regime/bacteria';
 import { plantingSequence } from '../../survey/plantingSequence';
+import { jointed } from '../../survey/groups';
 import { soakingOf } from '../../survey/soaking';
 import { laterLayers } from '../../takeoff/later';
 import { poursOf } from '../../takeoff/pours';
@@ -112,18 +114,22 @@ export const BUYING: Agreements = {
       .flatMap((s) => s.lines)
       .filter((l) => firsts.has(l.line) && daysFrom(c.doc.brief.buildDay, l.neededOn) > firsts.get(l.line)!);
   },
-  'only dry wood that is brought and would float is soaked': (c) => {
+  'only dry wood that is brought and would float is soaked, with what is joined to it': (c) => {
     const option = optionOf(c.doc, c.p.survey.optionId);
     const soaked = c.p.build.beforehand
       .filter((b) => b.kind === 'soak')
       .map((b) => words(b.title))
       .join(' ');
-    return option.pieces.filter((q) => {
+    const curing = option.joints.filter((j) => isMadeBefore(j)).map((j) => j.pieces);
+    const carried = jointed(option.pieces.map((q) => q.id), curing); // prettier-ignore
+    const group = (id: string) => c.p.survey.groups.find((g) => g.pieces.includes(id))!;
+    const soaks = (q: Piece) => {
       const from = pieceOrigin(c.doc, q);
-      const floats = c.p.survey.groups.find((g) => g.pieces.includes(q.id))!.floats;
-      return (
-        new RegExp(`${q.id}\\b`).test(soaked) && (from === 'here' || pieceState(q, from) !== 'dry' || !floats)
-      );
+      return from !== 'here' && pieceState(q, from) === 'dry' && group(q.id).floats;
+    };
+    return option.pieces.filter((q) => {
+      const joined = option.pieces.filter((o) => carried.find((ids) => ids.includes(q.id))!.includes(o.id));
+      return new RegExp(`${q.id}\\b`).test(soaked) && !joined.some(soaks);
     });
   },
   'what would float soaks, and is ordered and set aside in time for it': (c) => {

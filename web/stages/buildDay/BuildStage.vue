@@ -40,7 +40,10 @@ const print = () => window.print();
       </header>
       <ul v-if="!sheet && build.beforehand.length" class="before screen-only">
         <li v-for="b in build.beforehand" :key="`${b.kind} ${b.day}`">
-          <b>{{ weekDay(b.day) }}</b> {{ words(b.title) }} <span class="quiet">{{ words(b.detail) }}</span>
+          <b>{{ weekDay(b.day) }}</b> {{ words(b.title) }}
+          <span class="quiet"
+            >{{ words(b.detail) }}<template v-if="b.because">. {{ words(b.because) }}</template></span
+          >
         </li>
       </ul>
       <DayChart

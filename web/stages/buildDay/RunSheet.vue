@@ -36,7 +36,8 @@ const rows = computed(() =>
       <p v-for="b in build.beforehand" :key="`${b.kind} ${b.day}`" class="row">
         <i /><b class="at">{{ weekDay(b.day) }}</b
         ><span class="what"
-          ><b>{{ words(b.title) }}</b> {{ words(b.detail) }}</span
+          ><b>{{ words(b.title) }}</b> {{ words(b.detail)
+          }}<template v-if="b.because">. {{ words(b.because) }}</template></span
         >
       </p>
     </section>
