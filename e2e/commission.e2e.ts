@@ -20,7 +20,7 @@ describe('a commission, from the list to the care guide', () => {
     // The scape itself, what is due, what it costs: once the row is looked at.
     const row = 'li:has(a[href="/c/demo-valley/bench"])';
     await b.page.waitForSelector(`${row} [data-drawn="yes"]`);
-    expect(await b.at.words(`${row} [data-test="stands"]`)).toMatch(/0 of 3 orders confirmed\s*£\d+\.\d\d/);
+    expect(await b.at.words(`${row} [data-test="stands"]`)).toMatch(/Drawn, nothing ordered\s*£\d+\.\d\d/);
     expect(await b.at.words(`${row} [data-test="next"]`)).toMatch(/^\S.+ \d+ \w{3}, /);
     await b.at.clickText('ul', 'Orchard Lane practice');
     expect(await b.at.until(tally('soil-granules'), (w) => figure(w) > 20)).toMatch(
@@ -298,6 +298,29 @@ describe('a commission, from the list to the care guide', () => {
     await saved();
   });
 
+  it('is found in the list by what it asks for, and looked at without opening it', async () => {
+    await b.at.open('/');
+    const titles = () => b.page.$$eval('li .words > b', (all) => all.map((el) => el.textContent));
+    await b.page.waitForSelector('li:nth-child(3) [data-drawn="yes"]');
+    const byDay = await titles();
+    // Sorted by what the server works out by itself; nobody has to look at each before.
+    await b.page.select('[data-test="sort"]', 'cost');
+    await b.page.waitForFunction((first) => document.querySelector('li .words > b')?.textContent !== first, {}, byDay[0]!); // prettier-ignore
+    await b.page.waitForFunction(() => !document.querySelector('[data-test="unknown"]'));
+    await b.page.waitForSelector('li:nth-child(2) [data-drawn="yes"]');
+    const costs = await b.page.$$eval('[data-test="stands"]', (all) => all.slice(0, 2).map((el) => Number(/£([\d,.]+)/.exec(el.textContent ?? '')?.[1].replace(',', '')))); // prettier-ignore
+    expect(costs[0]).toBeGreaterThan(costs[1]);
+    await b.page.click('[data-show="archive"]');
+    await b.at.until('.empty', (w) => w === 'No commission is like that today.');
+    await b.page.click('[data-show="settle"]');
+    await b.page.waitForSelector('li:nth-child(2)');
+    expect(await titles()).not.toContain('Level cube');
+    await b.page.focus('li:first-child .main');
+    await b.page.keyboard.press('Space');
+    expect(await b.at.words('[data-test="look"]')).toMatch(/Water\s+[\d.]+ L.*To settle.*Next/s);
+    expect(new URL(b.page.url()).pathname).toBe('/');
+  });
+
   it('imports a file, refuses a bad one with the field, and removes and brings back', async () => {
     const folder = await mkdtemp(join(tmpdir(), 'utsuwa-import-'));
     const good = await readFile(new URL('../demo/level-cube.json', import.meta.url), 'utf8');
@@ -322,7 +345,7 @@ describe('a commission, from the list to the care guide', () => {
     );
     await b.at.clickText('[data-test="remove-ordered"]', 'Leave it');
     await b.page.waitForSelector('[aria-label="Remove Orchard Lane practice"]');
-    await b.at.clickText('header', 'Removed');
+    await b.page.click('[data-show="removed"]');
     await b.at.until('.empty', (w) => w === 'Nothing was removed in the last 30 days.');
     await rm(folder, { recursive: true });
   });

@@ -9,12 +9,13 @@ import { longestHoldMs } from './eventLoop';
 import { notFound, Problem, problemHandler } from './problem';
 import { clientRoutes } from './routes/clients';
 import { clockRoutes } from './routes/clock';
+import { openGlances, type Glances } from './glances';
 import { commissionRoutes } from './routes/commissions';
 import { fileRoutes } from './routes/files';
 import { meshRoutes } from './routes/meshes';
 import { orderRoutes } from './routes/orders';
 import { pictureRoutes } from './routes/pictures';
-import { plantRoutes } from './routes/plants';
+import { listRoutes } from './routes/lists';
 import { studioRoutes } from './routes/studio';
 import { yardRoutes } from './routes/yard';
 import { clockIn } from './store/clock';
@@ -63,9 +64,11 @@ const HEADERS: Parameters<typeof helmet>[0] = {
 export function createApp({ store, pool, pictures, suppliers, web, care = () => {} }: AppParts): {
   app: Express;
   dispatch: Dispatch;
+  glances: Glances;
 } {
   const jobs = pool.in(store.folder);
   const dispatch = dispatchOf(store, suppliers);
+  const glances = openGlances(store, jobs);
   const app = express();
   app.disable('x-powered-by');
   // A digest of every answer costs more than it saves: what is large is asked for once.
@@ -74,12 +77,12 @@ export function createApp({ store, pool, pictures, suppliers, web, care = () => 
   app.use(ownPagesOnly);
   app.get('/api/health', (_req, res) => void res.json({ ok: true, heldMs: longestHoldMs() }));
   app.use('/api/studio', yardRoutes(store, jobs, pictures));
-  app.use('/api/studio', plantRoutes(store, jobs));
+  app.use('/api/studio', listRoutes(store, jobs));
   app.use('/api/studio', studioRoutes(store));
-  app.use('/api/commissions', fileRoutes(store, jobs));
+  app.use('/api/commissions', fileRoutes(store, jobs, glances));
   app.use('/api/commissions', orderRoutes(store, jobs, dispatch));
   app.use('/api/commissions', pictureRoutes(store, pictures));
-  app.use('/api/commissions', commissionRoutes(store, jobs));
+  app.use('/api/commissions', commissionRoutes(store, jobs, glances));
   app.use('/api/meshes', meshRoutes(store, jobs));
   app.use('/api/clients', clientRoutes(store, jobs));
   app.use('/api/clock', clockRoutes(clockIn(store.folder), care));
@@ -92,7 +95,7 @@ export function createApp({ store, pool, pictures, suppliers, web, care = () => 
     throw notFound('page');
   });
   app.use(problemHandler);
-  return { app, dispatch };
+  return { app, dispatch, glances };
 }
 
 /**

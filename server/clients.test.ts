@@ -85,8 +85,8 @@ describe('what is kept about a client', () => {
     const id = await commissionOf('Ms Elm');
     await api().post('/api/clients/erase').send({ name: 'Ms Elm' }).expect(200);
     await api().post(`/api/commissions/${id}/restore`).expect(410);
-    for (const removed of ['0', '1']) {
-      const { body } = await api().get(`/api/commissions?removed=${removed}`);
+    for (const show of ['current', 'removed']) {
+      const { body } = await api().get(`/api/commissions?show=${show}`);
       expect(body.commissions.map((c: { id: string }) => c.id)).not.toContain(id);
     }
   });

@@ -5,6 +5,7 @@ import type { Express } from 'express';
 import type { Response } from 'supertest';
 import { createApp } from './app';
 import type { Dispatch } from './dispatch';
+import type { Glances } from './glances';
 import { openJobs, type Jobs, type Pool } from './jobs/jobs';
 import { openPictures, type Pictures } from './pictures/pictures';
 import { SimulatedSuppliers, type Behaviour } from './stand-ins/supplier';
@@ -17,6 +18,7 @@ export interface TestServer {
   /** Where its database is. */
   folder: string;
   dispatch: Dispatch;
+  glances: Glances;
   close(): Promise<void>;
 }
 
@@ -40,6 +42,7 @@ export async function testServer(there?: string): Promise<TestServer> {
     folder,
     close: async () => {
       await supplied.dispatch.settled();
+      await supplied.glances.settled();
       await store.close();
       await rm(folder, { recursive: true, force: true });
     },
@@ -50,7 +53,7 @@ export async function testServer(there?: string): Promise<TestServer> {
 export function suppliedBy(
   store: Store,
   behaviour: Partial<Behaviour>,
-): { app: Express; dispatch: Dispatch } {
+): { app: Express; dispatch: Dispatch; glances: Glances } {
   const suppliers = new SimulatedSuppliers({ ...PROMPT, ...behaviour });
   pictures ??= openPictures();
   return createApp({ store, pool: sharedPool(), pictures, suppliers });

@@ -56,6 +56,9 @@ export const MATERIAL_KINDS = [
   ...SMALL_KINDS,
 ] as const;
 
+/** Kinds of glue. */
+export const GLUES = ['liquid', 'gel', 'silicone', 'impact'] as const;
+
 export const materialSchema = z.looseObject({
   id,
   kind: z.enum(MATERIAL_KINDS),
@@ -72,7 +75,7 @@ export const materialSchema = z.looseObject({
   watts: figure(0, 10_000).optional(),
   litresPerHour: figure(0, 100_000).optional(),
   /** What kind of glue a glue is; liquid when left out. */
-  glue: z.enum(['liquid', 'gel', 'silicone', 'impact']).optional(),
+  glue: z.enum(GLUES).optional(),
   /** Bacteria: millilitres a day for each 100 L. */
   bacteriaPer100L: z.number().min(0.001).max(10_000).optional(),
   settles: share.optional(),

@@ -68,10 +68,10 @@ function deliveries({ suppliers }: Plan['order']): Due[] {
   });
 }
 
-/** What has to be seen to next: an order that should have gone out before anything, then whatever comes first. */
-export function nextDue(plan: Plan, today: Day): Pick<Due, 'day' | 'title'> | undefined {
+/** What has to be seen to from a day on, soonest first; an order that should have gone out stays until the build day. */
+export function comingUp(plan: Plan, today: Day): Pick<Due, 'day' | 'title'>[] {
   const later = plan.care.later.map((l) => ({ day: l.day, title: l.what }));
   return [...dueOf(plan), ...later]
     .filter((d) => d.day >= today || ('waits' in d && d.waits && today <= plan.build.buildDay))
-    .sort((a, b) => a.day.localeCompare(b.day))[0];
+    .sort((a, b) => a.day.localeCompare(b.day));
 }

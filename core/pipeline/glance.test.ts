@@ -33,6 +33,24 @@ describe('a commission at a glance', () => {
       toOrder: 2,
       confirmed: 0,
     });
+    expect(at('2027-01-01')).toMatchObject({ standing: 'drawn', next: at('2027-01-01').upcoming[0] });
+    expect(at('2027-01-01').amounts).toEqual([
+      { what: 'water', value: whole.survey.freeWaterL, unit: 'L' },
+      {
+        what: 'bed',
+        value: whole.takeOff.lines.find((l) => l.id === 'soil-granules')!.measured.value,
+        unit: 'L',
+      },
+      { what: 'stone', value: whole.takeOff.lines.find((l) => l.id === 'slate')!.measured.value, unit: 'kg' },
+      { what: 'wood', value: whole.takeOff.lines.find((l) => l.id === 'branch')!.measured.value, unit: 'kg' },
+      { what: 'plugs', value: whole.survey.plantings.reduce((n, p) => n + p.plugs, 0), unit: 'plug' },
+    ]);
+    expect(['2027-01-14', '2027-01-15', '2027-03-11', '2027-03-12'].map((day) => at(day).standing)).toEqual([
+      'drawn',
+      'in-care',
+      'in-care',
+      'done',
+    ]);
     const next = (today: string) => [at(today).next!.day, inEnglish(at(today).next!.what)];
     expect(next('2027-01-01')).toEqual(['2027-01-06', 'Order from Glasshouse Nine']);
     // An order that should have gone out stays first as long as there is a day to build for.

@@ -1,6 +1,6 @@
 import { rotation, turned } from '../geometry/rotation';
 import type { Point } from '../geometry/polygon';
-import type { Day } from '../calendar/day';
+import { dayPlus, type Day } from '../calendar/day';
 import { gasCostOf } from '../gear/gear';
 import { materialOf, optionOf } from '../commission/lookup';
 import type { Commission, Piece } from '../commission/schema';
@@ -9,10 +9,12 @@ import { silhouette } from '../hardscape/silhouette';
 import { solidMesh } from '../hardscape/solid';
 import type { BedField } from '../substrate/bedField';
 import { withoutPrice } from '../takeoff/cost';
-import { toSettle } from '../words/finding';
-import type { Said } from '../words/text';
-import { nextDue } from './due';
+import { CARE_DAYS } from '../regime/waterSchools';
+import { bySeverity, toSettle } from '../words/finding';
+import type { Said, Text } from '../words/text';
+import { comingUp } from './due';
 import type { Plan } from './plan';
+import type { Standing } from './listed';
 
 /** A commission as a list shows it: the scape from the front in a few lines, what is open, what is due. */
 export interface Glance {
@@ -30,9 +32,23 @@ export interface Glance {
   /** Suppliers of whom something is still to be ordered, and those that have confirmed all. */
   toOrder: number;
   confirmed: number;
+  /** Where it stands, from the first line drawn to the last week of care. */
+  standing: Standing;
   /** What has to be seen to next; an order that is late as long as it can be sent. */
-  next?: { day: Day; what: Said };
+  next?: Upcoming;
+  /** For a closer look: the worst of what is to settle, what comes next, and how much of everything goes in. */
+  worst: Text[];
+  upcoming: Upcoming[];
+  amounts: { what: 'water' | 'bed' | 'stone' | 'wood' | 'plugs'; value: number; unit: string }[];
 }
+
+export interface Upcoming {
+  day: Day;
+  what: Said;
+}
+
+/** How much a closer look shows of each. */
+const LOOK = 5;
 
 /** Points along the ridge, and how finely outlines are kept, mm. */
 const RIDGE_POINTS = 48;
@@ -45,7 +61,8 @@ const GRAIN_MM = 1;
 export function glanceOf(commission: Commission, plan: Plan, today: Day): Glance {
   const { survey, order, takeOff } = plan;
   const option = optionOf(commission, survey.optionId);
-  const next = nextDue(plan, today);
+  const upcoming = comingUp(plan, today).slice(0, LOOK).map(({ day, title }) => ({ day, what: title })); // prettier-ignore
+  const open = bySeverity(toSettle(plan.findings));
   const top = option.bed.findLast((l) => !l.cuts);
   return {
     ridgeMm: top ? ridgeOf(survey.field) : [],
@@ -61,14 +78,42 @@ export function glanceOf(commission: Commission, plan: Plan, today: Day): Glance
           materialOf(commission, p.material).kind === 'wood',
         ),
       })),
-    toSettle: toSettle(plan.findings).length,
+    toSettle: open.length,
     costMinor: order.totalMinor + gasCostOf(commission),
     currency: commission.currency,
     unpriced: withoutPrice(takeOff).length,
     toOrder: order.suppliers.filter((s) => s.lines.length > 0).length,
     confirmed: order.suppliers.filter((s) => s.lines.length === 0).length,
-    ...(next ? { next: { day: next.day, what: next.title } } : {}),
+    standing: standingOf(commission, plan, today),
+    ...(upcoming.length > 0 ? { next: upcoming[0] } : {}),
+    worst: open.slice(0, LOOK).map((f) => f.says),
+    upcoming,
+    amounts: amountsOf(commission, plan),
   };
+}
+
+function standingOf({ brief }: Commission, { survey, order }: Plan, today: Day): Standing {
+  const drawn = survey.pieces.length + survey.layers.length + survey.plantings.length > 0;
+  if (!drawn) return 'begun';
+  if (today > dayPlus(brief.buildDay, CARE_DAYS)) return 'done';
+  if (today > brief.buildDay) return 'in-care';
+  const confirmed = order.suppliers.filter((s) => s.coming.length > 0).length;
+  if (confirmed === 0) return 'drawn';
+  return order.suppliers.some((s) => s.lines.length > 0) ? 'ordering' : 'ordered';
+}
+
+/** What goes in, of each kind in its unit; what there is none of is left out. */
+function amountsOf(commission: Commission, { survey }: Plan): Glance['amounts'] {
+  const isWood = (p: { material: string }) => materialOf(commission, p.material).kind === 'wood';
+  const kg = (wood: boolean) => survey.pieces.filter((p) => isWood(p) === wood).reduce((sum, p) => sum + p.massKg, 0); // prettier-ignore
+  const amounts: Glance['amounts'] = [
+    { what: 'water', value: survey.freeWaterL, unit: 'L' },
+    { what: 'bed', value: survey.layers.reduce((sum, l) => sum + l.volumeL, 0), unit: 'L' },
+    { what: 'stone', value: kg(false), unit: 'kg' },
+    { what: 'wood', value: kg(true), unit: 'kg' },
+    { what: 'plugs', value: survey.plantings.reduce((sum, p) => sum + p.plugs, 0), unit: 'plug' },
+  ];
+  return amounts.filter((a) => a.value > 0);
 }
 
 /** The highest of the bed at so many places across, over so many rows from the front. */

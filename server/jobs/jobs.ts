@@ -40,10 +40,12 @@ const LANE_OF: Record<Name, Lane> = {
   yardPiece: 'plans',
   partPiece: 'plans',
   plantsFile: 'plans',
+  materialsFile: 'plans',
   search: 'plans',
   drawMesh: 'plans',
   readFile: 'files',
   readPlants: 'files',
+  readMaterials: 'files',
   takeScan: 'files',
 };
 

@@ -7,7 +7,7 @@ import { supplierOf } from '../../core/commission/lookup';
 import { merged } from '../../core/commission/merge';
 import { parseCommission, tooLarge, MAX_DOCUMENT_BYTES } from '../../core/commission/parse';
 import { withKnown } from '../../core/catalogue/knownPlants';
-import type { Commission, Plant } from '../../core/commission/schema';
+import type { Commission, Material, Plant } from '../../core/commission/schema';
 import { unknownFields } from '../../core/commission/unknown';
 import { namesIn, withoutPerson } from '../../core/commission/withoutPerson';
 import { scansOf } from '../../core/exchange/apart';
@@ -19,6 +19,7 @@ import { plan, type Plan, type PlanAsk } from '../../core/pipeline/plan';
 import { inEnglish } from '../../core/words/english';
 import type { Habits } from '../../core/words/scales';
 import { calendarFile, type CalendarPart } from '../documents/calendar';
+import { materialsCsv, materialsOfCsv, type Selling } from '../documents/materialsCsv';
 import { plantsCsv, plantsOfCsv } from '../documents/plantsCsv';
 import { takeOffCsv } from '../documents/takeOffCsv';
 import { bytesOfBody, type Body } from '../incoming';
@@ -107,6 +108,24 @@ export function readPlants(body: Body): Made<{ count: number; json: Text }> {
   const read = plantsOfCsv(bytesOfBody(body));
   if (!read.ok) return read;
   return { ok: true, value: { count: read.plants.length, json: packed(JSON.stringify(read.plants)) } };
+}
+
+/** Materials and prices out of a list, as JSON: whoever keeps them need not take them apart. */
+export function readMaterials({
+  body,
+  selling,
+}: {
+  body: Body;
+  selling: Selling;
+}): Made<{ count: number; json: Text }> {
+  const read = materialsOfCsv(bytesOfBody(body), selling);
+  if (!read.ok) return read;
+  return { ok: true, value: { count: read.materials.length, json: packed(JSON.stringify(read.materials)) } };
+}
+
+/** The studio’s materials with what they cost as CSV; each comes as JSON. */
+export function materialsFile({ materials, selling }: { materials: string[]; selling: Selling }): string {
+  return materialsCsv(materials.map((text) => JSON.parse(text) as Material), selling); // prettier-ignore
 }
 
 /** The studio’s plants as CSV, with what everybody knows of them; each as JSON. */

@@ -2,13 +2,16 @@ import { Router, type Request, type Response } from 'express';
 import { z } from 'zod';
 import { MAX_DOCUMENT_BYTES } from '../../core/commission/parse';
 import { isDay } from '../../core/calendar/day';
+import { asksGlances, SHOWN, SORTS } from '../../core/pipeline/listed';
 import { taking } from '../body';
 import type { Body } from '../incoming';
 import { revisionAsk } from '../jobs/changesAsk';
 import type { Jobs } from '../jobs/jobs';
 import type { Read } from '../jobs/work';
 import { goneProblem, notFound, Problem, refused, refusedWhole } from '../problem';
+import type { Glances } from '../glances';
 import {
+  archivedUntil,
   createCommission,
   getCommission,
   getHead,
@@ -21,6 +24,7 @@ import {
 } from '../store/commissions';
 import type { Kept } from '../store/columns';
 import { wire } from '../store/largeText';
+import { countOutdated } from '../store/glances';
 import { copyPictures } from '../store/pictures';
 import type { CommissionRow } from '../store/schema';
 import type { Store } from '../store/store';
@@ -34,13 +38,14 @@ const MOST_CHANGES_BYTES = 1024 * 1024;
 
 const listAsk = z.object({
   q: z.string().max(200, 'q').optional(),
-  removed: z.enum(['0', '1']).optional(),
+  show: z.enum(SHOWN).optional(),
+  sort: z.enum(SORTS).optional(),
   today: z.string().refine(isDay).optional(),
   from: z.coerce.number().int().min(0).max(1e9).optional(),
   limit: z.coerce.number().int().min(1).max(200).optional(),
 });
 /** Create, list, search, read, save, duplicate, remove and bring back. */
-export function commissionRoutes(store: Store, jobs: Jobs): Router {
+export function commissionRoutes(store: Store, jobs: Jobs, glances: Glances): Router {
   const routes = Router();
 
   routes.get('/', async (req, res) => {
@@ -48,13 +53,21 @@ export function commissionRoutes(store: Store, jobs: Jobs): Router {
     if (!ask.success)
       throw new Problem(
         400,
-        'A list takes q (at most 200 characters), removed (0 or 1), today, from and limit, each once.',
+        `A list takes q (at most 200 characters), show (${SHOWN.join(', ')}), sort (${SORTS.join(', ')}), today, from and limit, each once.`,
       );
-    const { q, removed, ...page } = ask.data;
-    const list = await listCommissions(store, { search: q, removed: removed === '1', ...page });
-    const first = !page.from && !q && removed !== '1';
-    res.json({ ...list, ...(first ? { lately: await lastWorkedOn(store) } : {}) });
+    const { q, ...page } = ask.data;
+    const list = await listCommissions(store, { search: q, ...page });
+    const { show = 'current', sort = 'build', today, from } = page;
+    const lately = !from && !q && show === 'current' ? { lately: await lastWorkedOn(store) } : {};
+    res.json({ ...list, ...lately, ...(today && asksGlances(show, sort) ? await unknown(today) : {}) });
   });
+
+  /** Commissions that the list cannot place yet, which begin to be worked out. */
+  async function unknown(today: string): Promise<{ unknown: number }> {
+    const count = await countOutdated(store, today, archivedUntil(today));
+    if (count > 0) glances.fill(today);
+    return { unknown: count };
+  }
 
   const large = (what: (req: Request<{ id: string }>, res: Response, body: Body) => Promise<void>) =>
     taking(store.folder, MAX_DOCUMENT_BYTES + AROUND, 'document', what);

@@ -2,9 +2,9 @@ import { Router, type Request, type Response } from 'express';
 import { z } from 'zod';
 import { MAX_FILE_BYTES } from '../../core/commission/budgets';
 import { isDay } from '../../core/calendar/day';
-import type { Glance } from '../../core/pipeline/glance';
 import { METRIC } from '../../core/words/readers';
 import { taking, whileWaitedFor } from '../body';
+import type { Glances } from '../glances';
 import type { Asker, Jobs } from '../jobs/jobs';
 import type { Asked, Made } from '../jobs/work';
 import { Problem } from '../problem';
@@ -23,7 +23,7 @@ const habitsAsked = z.object({
 });
 
 /** What goes out as a file and comes in as one. */
-export function fileRoutes(store: Store, jobs: Jobs): Router {
+export function fileRoutes(store: Store, jobs: Jobs, glances: Glances): Router {
   const routes = Router();
 
   routes.post(
@@ -70,16 +70,10 @@ export function fileRoutes(store: Store, jobs: Jobs): Router {
     attach(res, title, 'ics', 'text/calendar; charset=utf-8', calendar);
   });
 
-  const glances = glancesKept();
   routes.get('/:id/glance', async (req: Request<{ id: string }>, res) => {
     const { today } = read(glanceAsk, req.query);
     const { id, revision } = await known(store, req.params.id);
-    const placed = await placedOf(store, id);
-    const at = [revision, today, ...placed.map((p) => p.reference)].join(' ');
-    const ask = async () => ({ id, text: (await existing(store, id)).document, placed, today });
-    // As a kind of work of its own: a list that is looked through takes nobody's turn.
-    const asker = { who: 'glances', signal: whileWaitedFor(res) };
-    res.json(await glances(id, at, async () => made(await jobs.run('glance', asker, ask))));
+    res.json(await glances.of({ id, revision, today }, whileWaitedFor(res)));
   });
 
   /** What a plan is asked of: refused at once where there is none, its document fetched when it is its turn. */
@@ -98,23 +92,6 @@ export function fileRoutes(store: Store, jobs: Jobs): Router {
 }
 
 const glanceAsk = z.object({ today: z.string().refine(isDay) });
-
-/** How many are remembered: more than a long list shows in a day. */
-const MOST_KEPT = 2_000;
-
-/** What was worked out of a commission as it stands, on this day, is not worked out again; of each only the last. */
-function glancesKept() {
-  const kept = new Map<string, { at: string; glance: Glance }>();
-  return async (id: string, at: string, work: () => Promise<Glance>): Promise<Glance> => {
-    const known = kept.get(id);
-    if (known?.at === at) return known.glance;
-    const glance = await work();
-    kept.delete(id);
-    kept.set(id, { at, glance });
-    if (kept.size > MOST_KEPT) kept.delete(kept.keys().next().value!);
-    return glance;
-  };
-}
 
 /** The turn of a commission whose plan is asked for, as long as somebody waits for it. */
 function planner(id: string, res: Response): Asker {

@@ -5,19 +5,26 @@ import {
   count,
   desc,
   eq,
+  gt,
   gte,
   inArray,
   isNotNull,
   isNull,
   like,
   lt,
+  lte,
   ne,
+  not,
   sql,
   type SQL,
 } from 'drizzle-orm';
+import type { SQLiteColumn } from 'drizzle-orm/sqlite-core';
+import { dayPlus } from '../../core/calendar/day';
+import { asksGlances, type Shown, type Sort } from '../../core/pipeline/listed';
+import { CARE_DAYS } from '../../core/regime/waterSchools';
 import { inEveryBackup } from './backups';
 import type { Kept } from './columns';
-import { commissions, gone, type CommissionRow } from './schema';
+import { commissions, glances, gone, type CommissionRow } from './schema';
 import type { Store } from './store';
 
 /** A row of the list: everything but the document. */
@@ -25,8 +32,10 @@ export type Listed = Omit<CommissionRow, 'document' | 'meshes' | 'yard' | 'gave'
 
 /** One page of a list. */
 export interface ListAsk {
+  /** Words that all stand in title, client or place; a search finds what is in the archive too. */
   search?: string;
-  removed?: boolean;
+  show?: Shown;
+  sort?: Sort;
   /** The day that divides what is to be built from what was. */
   today?: string;
   /** How many rows to pass over, and how many to give. */
@@ -57,24 +66,24 @@ const LISTED = {
 };
 const PAGE = 100;
 
-/**
- * Commissions by build day: those ahead, soonest first, then those built, the last first. Removed ones by
- * when they were removed.
- */
+/** Commissions as they are asked for, a page of them. What is known only of a glance comes after what is known. */
 export async function listCommissions({ db }: Store, ask: ListAsk): Promise<ListPage> {
-  const { removed = false, from = 0, limit = PAGE } = ask;
+  const { show = 'current', sort = 'build', today = '', from = 0, limit = PAGE } = ask;
   const there = asked(ask);
-  const rows = await db
-    .select(LISTED)
-    .from(commissions)
+  // Whatever was worked out is only looked at where it is asked for: its rows are long.
+  const glance = eq(glances.commissionId, commissions.id);
+  const listing = db.select(LISTED).from(commissions).$dynamic();
+  const rows = await (asksGlances(show, sort) ? listing.leftJoin(glances, glance) : listing)
     .where(there)
     .orderBy(
-      ...(removed ? [desc(commissions.removedAt)] : byBuildDay(ask.today ?? '')),
+      ...(show === 'removed' ? [desc(commissions.removedAt)] : ORDER[sort](today)),
       asc(commissions.title),
+      asc(commissions.id),
     )
     .limit(limit)
     .offset(from);
-  const [{ total }] = await db.select({ total: count() }).from(commissions).where(there);
+  const counting = db.select({ total: count() }).from(commissions).$dynamic();
+  const [{ total }] = await (asksGlances(show, 'build') ? counting.leftJoin(glances, glance) : counting).where(there); // prettier-ignore
   return { commissions: rows, total };
 }
 
@@ -88,19 +97,30 @@ export function lastWorkedOn({ db }: Store, limit = 3): Promise<Listed[]> {
     .limit(limit);
 }
 
-function asked({ search, removed }: ListAsk): SQL | undefined {
-  const there = removed
-    ? and(isNotNull(commissions.removedAt), isNull(commissions.erasedAt))
-    : isNull(commissions.removedAt);
+/** The last build day with which a commission is in the archive: its care has ended. */
+export function archivedUntil(today: string): string {
+  return dayPlus(today, -CARE_DAYS - 1);
+}
+
+function asked({ search, show = 'current', today }: ListAsk): SQL | undefined {
   // The wildcards of LIKE stand for themselves in what a person types.
   const words = (search ?? '')
     .toLowerCase()
     .split(/\s+/)
     .filter(Boolean)
     .map((w) => w.replace(/[%_]/g, ''));
-  return and(there, ...words.map((w) => like(commissions.searched, `%${w}%`)));
+  const found = words.map((w) => like(commissions.searched, `%${w}%`));
+  if (show === 'removed') return and(isNotNull(commissions.removedAt), isNull(commissions.erasedAt), ...found); // prettier-ignore
+  const built = today ? lte(commissions.buildDay, archivedUntil(today)) : undefined;
+  const everywhere = show === 'current' && words.length > 0;
+  const when = show === 'archive' ? built : built && !everywhere ? not(built) : undefined;
+  const { toSettle, toOrder, unpriced } = glances;
+  const asks = { settle: gt(toSettle, 0), order: gt(toOrder, 0), unpriced: gt(unpriced, 0) };
+  const by = show in asks ? asks[show as keyof typeof asks] : undefined;
+  return and(isNull(commissions.removedAt), when, by, ...found);
 }
 
+/** Those ahead, soonest first, then those built, the last first. */
 function byBuildDay(today: string): SQL[] {
   const ahead = gte(commissions.buildDay, today);
   return [
@@ -109,6 +129,17 @@ function byBuildDay(today: string): SQL[] {
     sql`CASE WHEN ${ahead} THEN NULL ELSE ${commissions.buildDay} END DESC`,
   ];
 }
+
+const knownFirst = (column: SQLiteColumn, by: SQL): SQL[] => [sql`${column} IS NULL`, by];
+const ORDER: Record<Sort, (today: string) => SQL[]> = {
+  build: byBuildDay,
+  due: () => knownFirst(glances.nextDay, asc(glances.nextDay)),
+  findings: () => knownFirst(glances.toSettle, desc(glances.toSettle)),
+  cost: () => knownFirst(glances.costMinor, desc(glances.costMinor)),
+  worked: () => [desc(commissions.updatedAt)],
+  title: () => [sql`lower(${commissions.title})`],
+  client: () => [sql`${commissions.client} = ''`, sql`lower(${commissions.client})`],
+};
 
 export async function getCommission({ db }: Store, id: string): Promise<CommissionRow | undefined> {
   return (await db.select().from(commissions).where(eq(commissions.id, id)).limit(1))[0];

@@ -95,11 +95,11 @@ async function eraseRow({ reading, writing }: Connection, id: string, strip: Str
   const there = Object.entries(set).filter(([name]) => columns.has(name));
   const fields = sql.join(there.map(([name, value]) => sql`${sql.identifier(name)} = ${value}`), sql`, `); // prettier-ignore
   await writing.run(sql`UPDATE commissions SET ${fields} WHERE id = ${id}`);
-  for (const table of ['orders', 'pictures']) if ((await columnsIn(reading, table)).size > 0) await eraseOf(writing, table, id); // prettier-ignore
+  for (const table of ['orders', 'pictures', 'glances']) if ((await columnsIn(reading, table)).size > 0) await eraseOf(writing, table, id); // prettier-ignore
 }
 
-/** What belongs to a commission: pictures go; what a supplier wrote back in words may name the place it was for. */
+/** What belongs to a commission: pictures and what was worked out go; what a supplier wrote back in words may name the place it was for. */
 async function eraseOf(db: Database, table: string, id: string): Promise<void> {
-  if (table === 'pictures') await db.run(sql`DELETE FROM pictures WHERE commission_id = ${id}`);
+  if (table !== 'orders') await db.run(sql`DELETE FROM ${sql.identifier(table)} WHERE commission_id = ${id}`);
   else await db.run(sql`UPDATE orders SET reason = NULL WHERE commission_id = ${id}`);
 }

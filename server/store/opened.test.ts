@@ -43,7 +43,7 @@ it.each(Object.entries(KEPT))('%s opens as it is, and its figures are what they 
       }),
     );
     expect(found.sort()).toEqual(kept);
-    expect((await listCommissions(store, { removed: true })).commissions.map((c) => c.title)).toEqual([
+    expect((await listCommissions(store, { show: 'removed' })).commissions.map((c) => c.title)).toEqual([
       'Put away',
     ]);
   } finally {

@@ -1,5 +1,7 @@
 import { blob, index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { Gave } from '../../core/catalogue/recorded';
+import type { Glance } from '../../core/pipeline/glance';
+import { STANDINGS } from '../../core/pipeline/listed';
 import type { Confirmation } from '../../core/ordering/confirmation';
 import type { Text } from './largeText';
 import type { SupplierRequest } from '../supplierLink';
@@ -68,6 +70,32 @@ export const orders = sqliteTable(
     answeredAt: text('answered_at'),
   },
   (t) => [index('orders_commission').on(t.commissionId)],
+);
+
+/** What the list shows of a commission, as it was last worked out: sorted and chosen by its columns, drawn by the whole. */
+export const glances = sqliteTable(
+  'glances',
+  {
+    commissionId: text('commission_id')
+      .primaryKey()
+      .references(() => commissions.id, { onDelete: 'cascade' }),
+    /** What it was worked out from: the document, the day, the orders that were confirmed. */
+    revision: integer('revision').notNull(),
+    today: text('today').notNull(),
+    placed: text('placed').notNull(),
+    toSettle: integer('to_settle').notNull(),
+    costMinor: integer('cost_minor').notNull(),
+    unpriced: integer('unpriced').notNull(),
+    /** Suppliers of whom something is still to be ordered. */
+    toOrder: integer('to_order').notNull(),
+    standing: text('standing', { enum: STANDINGS }).notNull(),
+    nextDay: text('next_day'),
+    glance: text('glance', { mode: 'json' }).$type<Glance>().notNull(),
+  },
+  // A list of thousands is sorted without reading what they look like.
+  (t) => [
+    index('glances_asked').on(t.commissionId, t.toSettle, t.unpriced, t.toOrder, t.costMinor, t.nextDay),
+  ],
 );
 
 /** A picture as it is kept: small, without where and by whom it was taken. */

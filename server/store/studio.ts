@@ -4,6 +4,7 @@ import type { Material, Plant, Supplier } from '../../core/commission/schema';
 import { idOfName } from '../../core/edits/ids';
 import { recordedOf, type Gave, type Recorded } from '../../core/catalogue/recorded';
 import type { Studio, YardPiece } from '../../core/catalogue/studio';
+import type { Selling } from '../documents/materialsCsv';
 import type { Text } from './largeText';
 import { commissions, entries } from './schema';
 import type { Store } from './store';
@@ -252,30 +253,45 @@ export async function changeInYard(store: Store, id: string, part: Partial<YardP
 }
 
 /**
- * Takes in a list of plants, JSON as it was read in a thread, all or nothing; SQLite takes it apart, so that the server's
- * own thread never holds thousands. What the list does not say of a plant stays: its packs above all. Returns how many
- * were not there before.
+ * Takes in entries of a list, JSON as they were read in a thread, all or nothing; SQLite takes it apart, so that the server's
+ * own thread never holds thousands. What the list does not say of an entry stays. Returns how many were not there before.
  */
-export async function takePlants(store: Store, plants: Text): Promise<number> {
-  const [before, place] = [await countOf(store, 'plant'), await nextPlace(store, 'plant')];
+export async function takeEntries(store: Store, list: ListName, entriesJson: Text): Promise<number> {
+  const kind = LISTS[list];
+  const [before, place] = [await countOf(store, kind), await nextPlace(store, kind)];
   await store.write((db) =>
     db.run(
       sql`INSERT INTO entries (key, kind, position, value)
-          SELECT 'plant/' || json_extract(value, '$.id'), 'plant', ${place} + key, value FROM json_each(${plants}) WHERE true
+          SELECT ${`${kind}/`} || json_extract(value, '$.id'), ${kind}, ${place} + key, value FROM json_each(${entriesJson}) WHERE true
           ON CONFLICT (key) DO UPDATE SET value = json_patch(entries.value, excluded.value)`,
     ),
   );
-  return (await countOf(store, 'plant')) - before;
+  return (await countOf(store, kind)) - before;
 }
 
-/** The studio’s plants as they are kept, JSON each, for a thread that reads them. */
-export async function plantTexts({ db }: Store): Promise<string[]> {
+/** A list's entries as they are kept, JSON each, for a thread that reads them. */
+export async function entryTexts({ db }: Store, list: ListName): Promise<string[]> {
   const kept = await db
     .select({ text: sql<string>`json(${entries.value})` })
     .from(entries)
-    .where(eq(entries.kind, 'plant'))
+    .where(eq(entries.kind, LISTS[list]))
     .orderBy(asc(entries.position));
   return kept.map((row) => row.text);
+}
+
+/** What prices are read against: the currency, and the names of suppliers and materials with their ids. */
+export async function sellingOf({ db }: Store): Promise<Selling> {
+  const named = (list: ListName) =>
+    db
+      .select({
+        id: sql<string>`${entries.value} ->> '$.id'`,
+        name: sql<string>`${entries.value} ->> '$.name'`,
+      })
+      .from(entries)
+      .where(eq(entries.kind, LISTS[list]));
+  const [self] = await db.select({ value: entries.value }).from(entries).where(eq(entries.kind, 'studio'));
+  const { currency = EMPTY.currency } = (self?.value ?? {}) as Partial<Studio>;
+  return { currency, suppliers: await named('suppliers'), materials: await named('materials') };
 }
 
 /**

@@ -3,6 +3,7 @@ import { changesBetween, type Change } from '../../core/commission/changes';
 import type { Fault } from '../../core/commission/fault';
 import type { Spoken } from '../../core/words/english';
 import type { Glance } from '../../core/pipeline/glance';
+import type { Shown, Sort } from '../../core/pipeline/listed';
 import type { Branch } from '../../core/yard/branches';
 import type { Parting } from '../../core/yard/split';
 import type { TwoOutlines } from '../../core/yard/twoOutlines';
@@ -59,7 +60,8 @@ export interface Listed {
 
 export interface ListAsk {
   q?: string;
-  removed?: boolean;
+  show?: Shown;
+  sort?: Sort;
   from?: number;
   limit?: number;
   today: string;
@@ -70,6 +72,8 @@ export interface ListPage {
   commissions: Listed[];
   total: number;
   lately?: Listed[];
+  /** Commissions at work that are still being worked out: the list cannot place them yet. */
+  unknown?: number;
 }
 
 /** In which commissions pieces of the yard stand. */
@@ -207,10 +211,10 @@ const at = (id: string) => `/commissions/${encodeURIComponent(id)}`;
 
 /** The server, one function an address. */
 export const api = {
-  list: ({ q = '', removed = false, from = 0, limit = 60, today }: ListAsk) =>
+  list: ({ q = '', show = 'current', sort = 'build', from = 0, limit = 60, today }: ListAsk) =>
     call<ListPage>(
       'GET',
-      `/commissions?${new URLSearchParams({ q, removed: removed ? '1' : '0', from: String(from), limit: String(limit), today })}`,
+      `/commissions?${new URLSearchParams({ q, show, sort, from: String(from), limit: String(limit), today })}`,
     ),
   read: (id: string) => call<Stored & { removedAt: string | null }>('GET', at(id)),
   /** Whether it is still there, and at which revision. */
@@ -268,9 +272,9 @@ export const api = {
   keepEntry: <L extends ListName>(list: L, { id, ...entry }: EntryOf[L]) =>
     call('PUT', `/studio/${list}/${encodeURIComponent(id)}`, json(entry)),
   dropEntry: (list: ListName, id: string) => call('DELETE', `/studio/${list}/${encodeURIComponent(id)}`),
-  takePlants: (file: Blob) =>
-    call<{ taken: number; fresh: number }>('POST', '/studio/plants.csv', file, 'application/octet-stream'),
-  plantsCsvUrl: '/api/studio/plants.csv',
+  takeList: (list: 'plants' | 'materials', file: Blob) =>
+    call<{ taken: number; fresh: number }>('POST', `/studio/${list}.csv`, file, 'application/octet-stream'),
+  listUrl: (list: 'plants' | 'materials') => `/api/studio/${list}.csv`,
   dropFromYard: (id: string) => call('DELETE', `/studio/yard/${encodeURIComponent(id)}`),
   /** A scan from a file: its sizes and litres, and what was done to it. */
   takeScan: (file: File, unit: 'mm' | 'cm' | 'm') =>

@@ -144,9 +144,7 @@ describe('what the interface says', () => {
   });
 
   it('follows a count', () => {
-    expect(wording('plantEntries.taken', { taken: 1, fresh: 1 })).toBe(
-      '1 plant was taken in, 1 of them new.',
-    );
-    expect(wording('plantEntries.taken', { taken: 12, fresh: 3 })).toMatch(/^12 plants were/);
+    expect(wording('listFile.plants', { taken: 1, fresh: 1 })).toBe('1 plant was taken in, 1 of them new.');
+    expect(wording('listFile.plants', { taken: 12, fresh: 3 })).toMatch(/^12 plants were/);
   });
 });

@@ -3,7 +3,7 @@ import { computed, ref, shallowRef, watch } from 'vue';
 import { plantId } from '../../../core/catalogue/knownPlants';
 import { LEAVES, type Plant } from '../../../core/commission/schema';
 import { api, ApiProblem } from '../api';
-import FileLink from '../FileLink.vue';
+import ListFile from './ListFile.vue';
 import PackFields from './PackFields.vue';
 import FigureField from '../FigureField.vue';
 import { useLocalForm } from '../localForm';
@@ -102,22 +102,6 @@ async function add(name: string): Promise<void> {
   };
   await change({});
   chosen.value = entry.value.id;
-}
-async function takeList(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement;
-  const file = input.files?.[0];
-  input.value = '';
-  if (!file) return;
-  try {
-    const { taken, fresh } = await api.takePlants(file);
-    await studio.again();
-    said.value = wording('plantEntries.taken', { taken, fresh });
-  } catch (error) {
-    said.value =
-      error instanceof ApiProblem
-        ? wording('plantEntries.refused', { why: error.message })
-        : wording('plantEntries.unreadable');
-  }
 }
 const fresh = ref('');
 </script>
@@ -271,11 +255,7 @@ const fresh = ref('');
     </p>
     <p v-if="said" class="says" role="status" data-test="plants-said">{{ said }}</p>
     <footer>
-      <FileLink :href="api.plantsCsvUrl" data-test="plants-out">As CSV</FileLink>
-      <label class="take"
-        ><input type="file" accept=".csv,text/csv" class="sr" data-test="plants-in" @change="takeList" />Take
-        in a CSV</label
-      >
+      <ListFile list="plants" @says="(words) => (said = words)" />
       <slot />
     </footer>
   </div>

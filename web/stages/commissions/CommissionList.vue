@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { MAX_FILE_BYTES } from '../../../core/commission/budgets';
-import { useDebounceFn, useIntersectionObserver, useTitle } from '@vueuse/core';
-import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
+import { useIntersectionObserver, useTitle } from '@vueuse/core';
+import { onBeforeUnmount, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { api, ApiProblem, type Listed } from '../../document/api';
 import { useCommands } from '../../design/commands';
@@ -10,70 +10,21 @@ import { waitingHere } from '../../document/outbox';
 import { lastErasure, onErased } from '../../document/erased';
 import ClockQuestion from './ClockQuestion.vue';
 import CommissionRow from './CommissionRow.vue';
+import ListChoice from './ListChoice.vue';
 import { newCommission } from './newCommission';
 import { sampleCommission } from './sample';
+import { useListing } from './useListing';
 import { wording } from '../../words/wording';
 
 const router = useRouter();
-const search = ref('');
-const removedToo = ref(false);
-const list = ref<Listed[]>();
 const fault = ref<{ says: string; more: string[] }>();
 const justRemoved = ref<Pick<Listed, 'id' | 'title'>>();
 const file = ref<HTMLInputElement>();
 useTitle('Utsuwa');
 
-const total = ref(0);
-const lately = ref<Listed[]>([]);
 const end = ref<HTMLElement>();
-let asked = 0;
-
-/** Rows that fill the first screen; the next come when its end is in sight. */
-const FIRST = 16;
-
-/** The list from its beginning. */
-async function load(): Promise<void> {
-  const turn = ++asked;
-  try {
-    const page = await api.list({
-      q: search.value,
-      removed: removedToo.value,
-      today: today(),
-      limit: FIRST,
-    });
-    if (turn !== asked) return;
-    [list.value, total.value, lately.value] = [page.commissions, page.total, page.lately ?? []];
-  } catch (error) {
-    tell(error);
-  }
-}
-
-/** The next page, when the end of what is there comes in sight. */
-async function more(): Promise<void> {
-  const have = list.value;
-  if (!have || have.length >= total.value) return;
-  const turn = asked;
-  try {
-    const page = await api.list({
-      q: search.value,
-      removed: removedToo.value,
-      today: today(),
-      from: have.length,
-    });
-    if (turn !== asked || list.value !== have) return;
-    const known = new Set(have.map((c) => c.id));
-    list.value = [...have, ...page.commissions.filter((c) => !known.has(c.id))];
-    total.value = page.commissions.length > 0 ? page.total : list.value.length;
-  } catch (error) {
-    tell(error);
-  }
-}
+const { search, show, sort, list, lately, unknown, count, load, more } = useListing(tell);
 useIntersectionObserver(end, ([entry]) => void (entry?.isIntersecting && more()), { rootMargin: '400px' });
-const count = computed(() => {
-  if (!list.value) return '';
-  const shown = list.value.length;
-  return shown < total.value ? `${shown} of ${total.value.toLocaleString('en-GB')}` : '';
-});
 
 function tell(error: unknown): void {
   const faults = error instanceof ApiProblem ? (error.body.faults ?? []) : [];
@@ -151,8 +102,6 @@ const duplicate = (row: Listed) =>
     await load();
   });
 
-watch(search, useDebounceFn(load, 120));
-watch(removedToo, load);
 /** From elsewhere: a commission is begun at once, or one is asked about as if its *Remove* were pressed. */
 async function arrived(): Promise<void> {
   const { new: begun, remove: id } = router.currentRoute.value.query;
@@ -177,9 +126,7 @@ useCommands([
   <main class="page">
     <header>
       <h1>Utsuwa</h1>
-      <p class="quiet">
-        {{ removedToo ? 'Removed commissions, kept for 30 days' : 'Commissions, soonest build first' }}
-      </p>
+      <p class="quiet">Commissions</p>
       <div class="acts">
         <label class="search">
           <input
@@ -205,11 +152,9 @@ useCommands([
             ($event.target as HTMLInputElement).value = '';
           "
         />
-        <button class="act" @click="removedToo = !removedToo">
-          {{ removedToo ? 'Back to all' : 'Removed' }}
-        </button>
       </div>
     </header>
+    <ListChoice v-model:show="show" v-model:sort="sort" :unknown="unknown" />
     <div v-if="fault" class="fault" role="alert">
       <b>{{ fault.says }}</b>
       <p v-for="line in fault.more" :key="line">{{ line }}</p>
@@ -267,12 +212,14 @@ useCommands([
       {{
         search
           ? wording('commissionList.noneFound')
-          : removedToo
+          : show === 'removed'
             ? wording('commissionList.binEmpty')
-            : wording('commissionList.empty')
+            : show === 'current'
+              ? wording('commissionList.empty')
+              : wording('commissionList.noneOfThese')
       }}
     </p>
-    <ol v-if="list?.length === 0 && !search && !removedToo" class="ways" data-test="ways">
+    <ol v-if="list?.length === 0 && !search && show === 'current'" class="ways" data-test="ways">
       <li>
         <router-link class="act" to="/studio/house">Enter your studio</router-link>
         {{ wording('commissionList.wayStudio') }}

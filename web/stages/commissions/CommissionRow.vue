@@ -8,6 +8,7 @@ import { daysAway, longDay, shortDay, today } from '../../units/days';
 import { money, useFigures } from '../../units/figures';
 import { useStudio } from '../../document/studioStore';
 import { wording } from '../../words/wording';
+import CommissionLook from './CommissionLook.vue';
 import ScapeGlance from './ScapeGlance.vue';
 
 const props = defineProps<{ row: Listed }>();
@@ -36,15 +37,22 @@ async function fetched(): Promise<void> {
   if (glance.value) stop();
 }
 
-/** Where it stands, in a line: what is open, ordered, and costs. */
+const STANDING = {
+  begun: 'commissionRow.standing.begun',
+  drawn: 'commissionRow.standing.drawn',
+  ordering: 'commissionRow.standing.ordering',
+  ordered: 'commissionRow.standing.ordered',
+  'in-care': 'commissionRow.standing.in-care',
+  done: 'commissionRow.standing.done',
+} as const;
+const looked = ref(false);
+/** Where it stands, and what of it is open. */
 const stands = computed(() => {
   const g = glance.value;
   if (!g) return [];
   return [
+    wording(STANDING[g.standing], { confirmed: g.confirmed, all: g.confirmed + g.toOrder }),
     ...(g.toSettle > 0 ? [wording('commissionRow.toSettle', { count: g.toSettle })] : []),
-    ...(g.confirmed + g.toOrder > 0
-      ? [wording('commissionRow.ordered', { confirmed: g.confirmed, all: g.confirmed + g.toOrder })]
-      : []),
   ];
 });
 const cost = computed(() => {
@@ -63,7 +71,7 @@ const next = computed(() => {
 
 <template>
   <li ref="el">
-    <router-link :to="`/c/${row.id}/bench`" class="plain main">
+    <router-link :to="`/c/${row.id}/bench`" class="plain main" @keydown.space.prevent="looked = !looked">
       <ScapeGlance :row="row" :glance="glance" />
       <span class="words"
         ><b>{{ row.title }}</b
@@ -87,6 +95,15 @@ const next = computed(() => {
     <span class="acts">
       <button v-if="row.removedAt" class="act" @click="$emit('restore')">Bring back</button>
       <template v-else>
+        <button
+          class="act look"
+          :aria-label="`Look at ${row.title}`"
+          :aria-expanded="looked"
+          :disabled="!glance"
+          @click="looked = !looked"
+        >
+          {{ looked ? 'Close' : 'Look' }}
+        </button>
         <FileLink :href="api.file(row.id, 'file')" :aria-label="`Export ${row.title}`">Export</FileLink>
         <button class="act" :aria-label="`Duplicate ${row.title}`" @click="$emit('duplicate')">
           Duplicate
@@ -94,21 +111,24 @@ const next = computed(() => {
         <button class="act off" :aria-label="`Remove ${row.title}`" @click="$emit('remove')">Remove</button>
       </template>
     </span>
+    <CommissionLook v-if="looked && glance" :row="row" :glance="glance" />
   </li>
 </template>
 
 <style scoped>
 li {
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
   border-bottom: 1px solid var(--rule);
 }
 .main {
   flex: 1;
+  min-width: 0;
   display: grid;
-  grid-template-columns: 150px 1fr 168px 176px;
+  grid-template-columns: 150px 1fr 158px 152px;
   align-items: center;
-  gap: 26px;
+  gap: 20px;
   padding: 12px 0;
   color: var(--ink);
 }
@@ -140,8 +160,12 @@ li {
 }
 .acts {
   display: flex;
-  gap: 14px;
-  padding-left: 24px;
+  gap: 12px;
+  padding-left: 16px;
+}
+.act.look {
+  min-width: 42px;
+  text-align: left;
 }
 .act.off {
   color: var(--ink-2);

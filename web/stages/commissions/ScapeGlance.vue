@@ -6,12 +6,23 @@ import { colourOf, shade } from '../../drawing/colour';
 import { useStudio } from '../../document/studioStore';
 
 /** A commission's vessel, and its scape as soon as that is known: small ones to one scale, large ones as far as there is room. */
-const props = defineProps<{ row: Listed; glance?: Glance }>();
+const props = defineProps<{
+  row: Listed;
+  glance?: Glance;
+  /** Width and height to draw it in, px; then as large as there is room. */
+  box?: readonly [number, number];
+}>();
 const studio = useStudio();
-const W = 150;
-const H = 62;
+const ROW = [150, 62] as const;
 const PX_PER_MM = 0.16;
-const k = computed(() => Math.min(PX_PER_MM, (W - 2) / props.row.lengthMm, (H - 2) / props.row.heightMm));
+const size = computed(() => props.box ?? ROW);
+const k = computed(() =>
+  Math.min(
+    props.box ? Infinity : PX_PER_MM,
+    (size.value[0] - 2) / props.row.lengthMm,
+    (size.value[1] - 2) / props.row.heightMm,
+  ),
+);
 const glass = computed(() => ({
   w: props.row.lengthMm * k.value,
   h: props.row.heightMm * k.value,
@@ -43,8 +54,8 @@ const pieces = computed(() =>
 </script>
 
 <template>
-  <svg :width="W" :height="H" aria-hidden="true" :data-drawn="glance ? 'yes' : 'no'">
-    <g :transform="`translate(${W - glass.w - 1}, ${H - 1 - glass.h})`">
+  <svg :width="size[0]" :height="size[1]" aria-hidden="true" :data-drawn="glance ? 'yes' : 'no'">
+    <g :transform="`translate(${box ? 1 : size[0] - glass.w - 1}, ${size[1] - 1 - glass.h})`">
       <rect :y="glass.h - glass.water" :width="glass.w" :height="glass.water" fill="var(--water-2)" />
       <path v-if="glance" :d="band(glance.ridgeMm)" :fill="shade(soil, 0.18)" />
       <path v-for="(p, i) in pieces" :key="i" :d="p.d" :fill="p.fill" :stroke="p.edge" stroke-width="0.6" />

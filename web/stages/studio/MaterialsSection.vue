@@ -7,6 +7,7 @@ import { useEntries } from '../../document/catalogue/entries';
 import { useStudio } from '../../document/studioStore';
 import { money } from '../../units/figures';
 import { wording } from '../../words/wording';
+import ListFile from '../../document/catalogue/ListFile.vue';
 import MaterialCard from './MaterialCard.vue';
 
 /** What the studio builds with: found by name, changed in place, priced pack by pack. */
@@ -72,8 +73,9 @@ const priceOf = (m: Material) =>
       <button v-if="rows && rows.length < total" class="act" @click="more">
         {{ wording('materialsSection.more', { shown: rows.length, total }) }}
       </button>
-      <p v-if="total > 0" class="quiet">
-        <button class="act" data-test="start-set-again" @click="startSet">
+      <p class="quiet below">
+        <ListFile list="materials" @says="(words) => (said = words)" @taken="load" />
+        <button v-if="total > 0" class="act" data-test="start-set-again" @click="startSet">
           Add what is missing of the start set
         </button>
       </p>
@@ -144,6 +146,11 @@ ul {
   padding: 12px 16px;
   background: var(--paper);
   border-left: 3px solid var(--clay);
+}
+.below {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 18px;
 }
 .says {
   grid-column: 1 / -1;

@@ -14,10 +14,12 @@ export const DOCUMENT = {
   'packFields.noSupplier': 'needs a supplier in the catalogue first',
   'plantEntries.kept': '{name} is kept.',
   'plantEntries.notKept': 'It could not be kept.',
-  'plantEntries.taken':
+  'listFile.plants':
     '{taken, plural, one {# plant was} other {# plants were}} taken in, {fresh} of them new.',
-  'plantEntries.refused': 'Nothing was taken in. {why}',
-  'plantEntries.unreadable': 'The file could not be read.',
+  'listFile.materials':
+    '{taken, plural, one {# material was} other {# materials were}} taken in, {fresh} of them new.',
+  'listFile.refused': 'Nothing was taken in. {why}',
+  'listFile.unreadable': 'The file could not be read.',
   'plantEntries.what':
     'Figures are common practice until your own records say otherwise; what is changed here holds for new plantings.',
   'plantEntries.counted':

@@ -1,0 +1,58 @@
+import { Router, type Response } from 'express';
+import { taking } from '../body';
+import type { Jobs } from '../jobs/jobs';
+import type { Made } from '../jobs/work';
+import { Problem } from '../problem';
+import type { Text } from '../store/largeText';
+import { entryTexts, sellingOf, takeEntries, type ListName } from '../store/studio';
+import type { Store } from '../store/store';
+
+const MAX_PLANTS_BYTES = 1024 * 1024;
+const MAX_MATERIALS_BYTES = 16 * 1024 * 1024;
+/** Lists take turns as one commission does. */
+const PLANTS = { who: 'plants' };
+const MATERIALS = { who: 'materials' };
+
+/** The studio's own plants, and its materials with what they cost, go out and come in as CSV. */
+export function listRoutes(store: Store, jobs: Jobs): Router {
+  const routes = Router();
+
+  routes.get('/plants.csv', async (_req, res) => {
+    sendCsv(res, 'plants.csv', await jobs.run('plantsFile', PLANTS, () => entryTexts(store, 'plants')));
+  });
+
+  routes.post('/plants.csv', taking(store.folder, MAX_PLANTS_BYTES, 'document', async (_req, res, body) => {
+    await take(res, 'plants', await jobs.run('readPlants', PLANTS, () => body));
+  })); // prettier-ignore
+
+  routes.get('/materials.csv', async (_req, res) => {
+    const ask = async () => ({
+      materials: await entryTexts(store, 'materials'),
+      selling: await sellingOf(store),
+    });
+    sendCsv(res, 'materials.csv', await jobs.run('materialsFile', MATERIALS, ask));
+  });
+
+  routes.post('/materials.csv', taking(store.folder, MAX_MATERIALS_BYTES, 'document', async (_req, res, body) => {
+    const ask = async () => ({ body, selling: await sellingOf(store) });
+    await take(res, 'materials', await jobs.run('readMaterials', MATERIALS, ask));
+  })); // prettier-ignore
+
+  /** Keeps what was read, or says why nothing was taken. */
+  async function take(
+    res: Response,
+    list: ListName,
+    read: Made<{ count: number; json: Text }>,
+  ): Promise<void> {
+    if (!read.ok) throw new Problem(422, read.says);
+    const fresh = await takeEntries(store, list, read.value.json);
+    res.status(201).json({ taken: read.value.count, fresh });
+  }
+
+  return routes;
+}
+
+function sendCsv(res: Response, name: string, csv: string): void {
+  // The mark in front tells spreadsheets that the text is UTF-8.
+  res.attachment(name).type('text/csv; charset=utf-8').send(`\uFEFF${csv}`);
+}
