@@ -82,11 +82,26 @@ describe('a studio of one’s own', () => {
     expect(kept.entries.map((e) => e.densityKgPerL)).toEqual([2.6]);
   });
 
+  it('knows an animal of its own, found in every brief and judged by what is known of it', async () => {
+    await page.click('[data-part="animals"]');
+    await at.type(test('new-animal'), 'Moss crab');
+    await page.click(test('add-own-animal'));
+    await at.type(test('animal-tempC-from'), '68');
+    await at.type(test('animal-tempC-to'), '82');
+    await at.until(`${test('animal-rows')} [data-animal="moss-crab"]`, (w) => w.includes('82'));
+    const kept = (await (await fetch(`${server.url}/api/studio/animals`)).json()) as { entries: { tempC: number[] }[] }; // prettier-ignore
+    expect(kept.entries.map((e) => e.tempC.map(Math.round))).toEqual([[20, 28]]);
+  });
+
   it('has its first commission priced in its own currency; what misses a price is given one where it is missed', async () => {
     await at.open('/');
     await at.press(test('new'));
     await page.waitForSelector(test('title'));
     // A figure takes its unit, whatever the page reads in: 91.44 cm are 36 in.
+    await at.press(`${test('add-animal')} input`);
+    await page.keyboard.type('moss cr');
+    await at.press('.v-overlay--active .v-list-item ::-p-text(Moss crab)');
+    await page.waitForSelector('[data-animal="moss-crab"]');
     await page.click('a[href$="/vessel"]');
     const length = '::-p-aria([name="length, left to right"])';
     const typed = async (text: string) => {

@@ -27,6 +27,19 @@ describe('the studio over the network', () => {
     expect(crew.body.title).toBe('crew is 9, must be at most 4.');
   });
 
+  it('knows its people, and animals of its own', async () => {
+    const house = { name: 'Fenwick Row', currency: 'GBP', people: ['Ida', 'Olu'], weekBegins: 'sun' };
+    await api().put('/api/studio/house').send(house).expect(204);
+    await api().put('/api/studio/house').send({ ...house, weekBegins: 'someday' }).expect(400); // prettier-ignore
+    const crab = { name: 'Moss crab', kind: 'shrimp', tempC: [22, 26], adultMm: 25 };
+    expect((await api().post('/api/studio/animals').send(crab).expect(201)).body.id).toBe('moss-crab');
+    const turned = await api().put('/api/studio/animals/moss-crab').send({ ...crab, tempC: [26, 22] }).expect(400); // prettier-ignore
+    expect(turned.body.title).toMatch(/^tempC/);
+    const { body } = await api().get('/api/studio');
+    expect(body).toMatchObject({ ...house, catalogue: { animals: [{ id: 'moss-crab', ...crab }] }, counts: { animals: 1 } }); // prettier-ignore
+    await api().delete('/api/studio/animals/moss-crab').expect(204);
+  });
+
   it('gives a new entry an id of its own, also to two of one name at once', async () => {
     const ids = await Promise.all([1, 2, 3].map(() => api().post('/api/studio/materials').send({ ...slate, id: 'x' }).expect(201))); // prettier-ignore
     expect(ids.map((r) => r.body.id).sort()).toEqual([

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { must } from '../commission/must';
-import { crew, currency, words } from '../commission/primitives';
+import { crew, currency, weekday, words } from '../commission/primitives';
 
 /** What a studio is called, where it works and how: what new commissions begin with. */
 export const houseSchema = z.object({
@@ -16,5 +16,9 @@ export const houseSchema = z.object({
   currency,
   /** Hands that usually come on a build day. */
   crew: crew.optional(),
+  /** Who works here, those who usually come first. */
+  people: z.array(words.min(1)).max(30).optional(),
+  /** The day with which a week begins: as the place has it when nobody said. */
+  weekBegins: weekday.optional(),
 });
 export type House = z.infer<typeof houseSchema>;

@@ -13,7 +13,8 @@ export function speciesIn({ catalogue }: Pick<Commission, 'catalogue'>, id: stri
   return own ? asSpecies(own) : speciesById(id);
 }
 
-function asSpecies({ id, name, kind, ...known }: Animal): Species {
+/** An animal of somebody's own as one of the list: what is not known of it is open. */
+export function asSpecies({ id, name, kind, ...known }: Animal): Species {
   return {
     id,
     name,

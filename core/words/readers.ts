@@ -4,24 +4,24 @@ import { isCounted, rounded } from '../units/quantity';
 import { L_PER_IMPERIAL_GALLON, L_PER_US_GALLON, ML_PER_US_FLUID_OUNCE } from '../units/volume';
 import { ENGLISH } from './english';
 import type { Reader } from './render';
-import { scaleOf, type FigureKind, type Habits } from './scales';
+import { scaleOf, systemOf, type FigureKind, type Habits } from './scales';
 
 /** Who reads metric figures: files are written so unless somebody else asks for them. */
 export const METRIC: Habits = { units: 'metric', gallons: 'as-units', hardness: 'degree' };
 
 /** Each metric unit and how it is shown in US units. */
-const US: Record<string, { unit: string; per: number; places?: number }> = {
+const US: Record<string, { unit: string; per: number; places?: number; what?: 'volume' | 'mass' }> = {
   mm: { unit: 'in', per: MM_PER_INCH, places: 2 },
   m: { unit: 'ft', per: MM_PER_INCH * 12e-3 },
   'm²': { unit: 'ft²', per: (MM_PER_INCH * 12e-3) ** 2 },
-  L: { unit: 'US gal', per: L_PER_US_GALLON },
-  mL: { unit: 'fl oz', per: ML_PER_US_FLUID_OUNCE },
-  kg: { unit: 'lb', per: KG_PER_POUND },
-  g: { unit: 'oz', per: (KG_PER_POUND * 1000) / 16 },
-  kgf: { unit: 'lbf', per: KG_PER_POUND },
-  kN: { unit: 'lbf', per: (KG_PER_POUND * STANDARD_GRAVITY) / 1000, places: 0 },
-  'kN/m²': { unit: 'psf', per: 0.04788026, places: 0 },
-  'L/min': { unit: 'gal/min', per: L_PER_US_GALLON },
+  L: { unit: 'US gal', per: L_PER_US_GALLON, what: 'volume' },
+  mL: { unit: 'fl oz', per: ML_PER_US_FLUID_OUNCE, what: 'volume' },
+  kg: { unit: 'lb', per: KG_PER_POUND, what: 'mass' },
+  g: { unit: 'oz', per: (KG_PER_POUND * 1000) / 16, what: 'mass' },
+  kgf: { unit: 'lbf', per: KG_PER_POUND, what: 'mass' },
+  kN: { unit: 'lbf', per: (KG_PER_POUND * STANDARD_GRAVITY) / 1000, places: 0, what: 'mass' },
+  'kN/m²': { unit: 'psf', per: 0.04788026, places: 0, what: 'mass' },
+  'L/min': { unit: 'gal/min', per: L_PER_US_GALLON, what: 'volume' },
 };
 
 /** Units of sentences that are typed on a scale of their own, and the decimals they are spoken with. */
@@ -48,8 +48,13 @@ export function sensible(value: number): number {
 
 /** A metric figure in the unit of a reader; undefined where that is the metric one. 3.785 L are 1.00 US gal. */
 export function converted(value: number, unit: string, habits: Habits): Converted | undefined {
-  const imperial = unit === 'L' && habits.gallons === 'imperial';
-  const other = imperial ? { unit: 'imp gal', per: L_PER_IMPERIAL_GALLON } : habits.units === 'us' ? US[unit] : undefined; // prettier-ignore
+  const us = US[unit];
+  if (!us) return undefined;
+  const system = systemOf(us.what ?? 'length', habits);
+  const imperial = unit === 'L' && system === 'imperial';
+  // Imperial gallons go with metric or US units: smaller volumes are as the units have them.
+  const isUs = system === 'us' || (system === 'imperial' && habits.units === 'us');
+  const other = imperial ? { unit: 'imp gal', per: L_PER_IMPERIAL_GALLON } : isUs ? us : undefined;
   if (!other) return undefined;
   const v = value / other.per;
   const places = 'places' in other ? other.places : undefined;

@@ -7,11 +7,28 @@ import { L_PER_IMPERIAL_GALLON, L_PER_US_GALLON } from '../units/volume';
 import { MG_CACO3_PER_DEGREE, MMOL_PER_DEGREE } from '../units/hardness';
 import { say, type Text } from './text';
 
+/** Metric or US units, or whatever the units as a whole are. */
+export const SYSTEMS = ['as-units', 'metric', 'us'] as const;
+export const VOLUMES = ['as-units', 'metric', 'us', 'imperial'] as const;
+
 /** What a reader prefers; what the document keeps is metric. */
 export interface Habits {
+  /** Lengths, and all that is not said by itself. */
   units: 'metric' | 'us';
-  gallons: 'as-units' | 'imperial';
+  /** Volumes: gallons are two. */
+  gallons: (typeof VOLUMES)[number];
   hardness: 'degree' | 'ppm' | 'mmol';
+  masses?: (typeof SYSTEMS)[number];
+  temperatures?: (typeof SYSTEMS)[number];
+}
+
+/** The system in which a reader has lengths, volumes, masses or temperatures. */
+export function systemOf(
+  what: 'length' | 'volume' | 'mass' | 'temperature',
+  { units, gallons, masses = 'as-units', temperatures = 'as-units' }: Habits,
+): 'metric' | 'us' | 'imperial' {
+  const own = { length: units, volume: gallons, mass: masses, temperature: temperatures }[what];
+  return own === 'as-units' ? units : own;
 }
 
 /** How a typed figure is shown: its unit, the document's value in it, and the other way round. */
@@ -49,21 +66,24 @@ const HARDNESS: Record<Habits['hardness'], Scale> = {
 
 /** The scale on which a reader types a kind of figure. US makers give the output of RO units by the day. */
 export function scaleOf(kind: FigureKind, reader: Habits, currency = ''): Scale {
-  const us = reader.units === 'us';
+  const isUs = (what: Parameters<typeof systemOf>[0]) => systemOf(what, reader) === 'us';
   switch (kind) {
     case 'length':
-      return us ? times('in', MM_PER_INCH, 2) : times('mm', 1, 1);
+      return isUs('length') ? times('in', MM_PER_INCH, 2) : times('mm', 1, 1);
     case 'distance':
-      return us ? times('ft', MM_PER_FOOT / 1000, 1) : times('m', 1, 2);
+      return isUs('length') ? times('ft', MM_PER_FOOT / 1000, 1) : times('m', 1, 2);
     case 'volume':
-      if (reader.gallons === 'imperial') return times('imp gal', L_PER_IMPERIAL_GALLON, 2);
-      return us ? times('US gal', L_PER_US_GALLON, 2) : times('L', 1, 2);
+      if (systemOf('volume', reader) === 'imperial') return times('imp gal', L_PER_IMPERIAL_GALLON, 2);
+      return isUs('volume') ? times('US gal', L_PER_US_GALLON, 2) : times('L', 1, 2);
     case 'flow':
-      return us ? times('US gal a day', L_PER_US_GALLON / HOURS_A_DAY, 0) : times('L an hour', 1, 2);
+      // Imperial gallons say nothing of how the output of a unit is given.
+      return isUs('volume') || (systemOf('volume', reader) === 'imperial' && reader.units === 'us')
+        ? times('US gal a day', L_PER_US_GALLON / HOURS_A_DAY, 0)
+        : times('L an hour', 1, 2);
     case 'mass':
-      return us ? times('lb', KG_PER_POUND, 2) : times('kg', 1, 2);
+      return isUs('mass') ? times('lb', KG_PER_POUND, 2) : times('kg', 1, 2);
     case 'temperature':
-      return us
+      return isUs('temperature')
         ? { unit: '°F', out: (c) => rounded(fahrenheitFromCelsius(c), 1), in: celsiusFromFahrenheit }
         : times('°C', 1, 1);
     case 'hardness':

@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { MAX_FILE_BYTES } from '../../core/commission/budgets';
 import { isDay } from '../../core/calendar/day';
 import { METRIC } from '../../core/words/readers';
+import { SYSTEMS, VOLUMES } from '../../core/words/scales';
 import { taking, whileWaitedFor } from '../body';
 import type { Glances } from '../glances';
 import type { Asker, Jobs } from '../jobs/jobs';
@@ -18,7 +19,9 @@ import { read } from './read';
 /** In which units whoever asks reads: metric where nothing is said. */
 const habitsAsked = z.object({
   units: z.enum(['metric', 'us']).default(METRIC.units),
-  gallons: z.enum(['as-units', 'imperial']).default(METRIC.gallons),
+  gallons: z.enum(VOLUMES).default(METRIC.gallons),
+  masses: z.enum(SYSTEMS).optional(),
+  temperatures: z.enum(SYSTEMS).optional(),
   hardness: z.enum(['degree', 'ppm', 'mmol']).default(METRIC.hardness),
 });
 

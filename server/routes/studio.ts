@@ -2,7 +2,12 @@ import { Router, type Request } from 'express';
 import { z, type ZodType } from 'zod';
 import { houseSchema } from '../../core/catalogue/house';
 import { START_SET } from '../../core/catalogue/startSet';
-import { materialSchema, plantSchema, supplierSchema } from '../../core/commission/catalogueSchema';
+import {
+  animalSchema,
+  materialSchema,
+  plantSchema,
+  supplierSchema,
+} from '../../core/commission/catalogueSchema';
 import { smallJson } from '../body';
 import { notFound, Problem } from '../problem';
 import { addEntry, addMissing, dropEntry, keepEntry, keepHouse, listed, LISTS, soldBy, type ListName } from '../store/studio'; // prettier-ignore
@@ -13,8 +18,14 @@ const ENTRY: Record<ListName, ZodType<{ id: string; name: string }>> = {
   materials: materialSchema,
   plants: plantSchema,
   suppliers: supplierSchema,
+  animals: animalSchema,
 };
-const THING: Record<ListName, string> = { materials: 'material', plants: 'plant', suppliers: 'supplier' };
+const THING: Record<ListName, string> = {
+  materials: 'material',
+  plants: 'plant',
+  suppliers: 'supplier',
+  animals: 'animal',
+};
 
 /** Rows of a list at most in one answer. */
 const MOST_ROWS = 200;

@@ -1,6 +1,6 @@
 import { and, asc, count, eq, inArray, isNull, ne, sql, type SQL } from 'drizzle-orm';
 import type { House } from '../../core/catalogue/house';
-import type { Material, Plant, Supplier } from '../../core/commission/schema';
+import type { Animal, Material, Plant, Supplier } from '../../core/commission/schema';
 import { idOfName } from '../../core/edits/ids';
 import { recordedOf, type Gave, type Recorded } from '../../core/catalogue/recorded';
 import type { Studio, YardPiece } from '../../core/catalogue/studio';
@@ -19,7 +19,12 @@ const EMPTY: Studio = {
 };
 
 /** A list of the studio's catalogue, by the kind of its rows. */
-export const LISTS = { materials: 'material', plants: 'plant', suppliers: 'supplier' } as const;
+export const LISTS = {
+  materials: 'material',
+  plants: 'plant',
+  suppliers: 'supplier',
+  animals: 'animal',
+} as const;
 export type ListName = keyof typeof LISTS;
 
 /** Entries of one list that go with the studio to whoever opens a commission; the others are asked for by name. */
@@ -31,6 +36,11 @@ export type Opened = Studio & {
   recorded: Record<string, Recorded>;
   counts: Record<ListName, number>;
 };
+
+/** Something of every list, by the kind of its rows. */
+function mapped<T>(of: (kind: string) => T): Record<ListName, T> {
+  return Object.fromEntries(Object.entries(LISTS).map(([list, kind]) => [list, of(kind)])) as Record<ListName, T>; // prettier-ignore
+}
 
 /** The studio, and the pieces that were parted: their numbers and what they weighed stay known. */
 export async function readStudio({ db }: Store): Promise<Opened> {
@@ -55,11 +65,12 @@ export async function readStudio({ db }: Store): Promise<Opened> {
       materials: [...materials, ...(await alsoOfYard(db, yard, materials))],
       plants: await of<Plant>('plant', AT_ONCE),
       suppliers: await of<Supplier>('supplier', AT_ONCE),
+      animals: await of<Animal>('animal', AT_ONCE),
     },
     yard,
     parted: await of('parted'),
     recorded: recordedOf(await allGave(db)),
-    counts: { materials: there('material'), plants: there('plant'), suppliers: there('supplier') },
+    counts: mapped((kind) => there(kind)),
   };
 }
 
@@ -216,6 +227,7 @@ export async function writeStudio(store: Store, studio: Studio): Promise<void> {
     ['material', catalogue.materials],
     ['plant', catalogue.plants],
     ['supplier', catalogue.suppliers],
+    ['animal', catalogue.animals ?? []],
     ['yard', yard],
     ['studio', [{ id: 'self', ...self }]],
   ];

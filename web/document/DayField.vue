@@ -49,7 +49,7 @@ function picked(date: unknown): void {
           :next-icon="`svg:${mdiChevronRight}`"
           :mode-icon="`svg:${mdiMenuDown}`"
           color="primary"
-          :first-day-of-week="firstWeekday(studio.locale)"
+          :first-day-of-week="firstWeekday(studio.locale, studio.studio?.weekBegins)"
           show-adjacent-months
           @update:model-value="picked"
         />

@@ -4,7 +4,7 @@ import { keepKeys } from '../design/commands';
 import { useCommission } from './commissionStore';
 import { useFormField } from './localForm';
 import { useFigures } from '../units/figures';
-import { otherScale, type FigureKind } from '../../core/words/scales';
+import { otherScale, systemOf, type FigureKind } from '../../core/words/scales';
 import { typedFigure } from '../../core/words/typed';
 import { useStudio } from './studioStore';
 import { wording } from '../words/wording';
@@ -62,7 +62,7 @@ function taken(): string | undefined {
   const read = typedFigure(text, props.kind, { ...f.habits.value, locale: studio.locale, unit: props.unit });
   if (!read.ok) return f.words(read.says);
   const isBare = Number.isFinite(Number(text.replace(',', '.')));
-  const asked = props.kind === 'temperature' && isBare && !props.hot && otherScale(scale.value.out(read.value), f.us.value); // prettier-ignore
+  const asked = props.kind === 'temperature' && isBare && !props.hot && otherScale(scale.value.out(read.value), systemOf('temperature', f.habits.value) === 'us'); // prettier-ignore
   return asked ? f.words(asked) : props.apply(read.value);
 }
 

@@ -10,7 +10,7 @@ import type { TwoOutlines } from '../../core/yard/twoOutlines';
 import type { Recorded } from '../../core/catalogue/recorded';
 import type { House } from '../../core/catalogue/house';
 import type { Studio, YardPiece } from '../../core/catalogue/studio';
-import type { Commission, Material, Plant, Scan, Supplier } from '../../core/commission/schema';
+import type { Animal, Commission, Material, Plant, Scan, Supplier } from '../../core/commission/schema';
 import type { Confirmation } from '../../core/ordering/confirmation';
 import { wording } from '../words/wording';
 
@@ -84,6 +84,7 @@ export interface EntryOf {
   materials: Material;
   plants: Plant;
   suppliers: Supplier;
+  animals: Animal;
 }
 export type ListName = keyof EntryOf;
 
@@ -296,9 +297,9 @@ export const api = {
   calendar: (
     id: string,
     option: string,
-    { units, gallons, hardness }: Habits,
+    { masses = 'as-units', temperatures = 'as-units', ...habits }: Habits,
     part: 'all' | 'care' = 'all',
-  ) => `/api${at(id)}/calendar.ics?${new URLSearchParams({ part, option, units, gallons, hardness })}`,
+  ) => `/api${at(id)}/calendar.ics?${new URLSearchParams({ part, option, masses, temperatures, ...habits })}`,
   file: (id: string, name: string, option?: string) =>
     `/api${at(id)}/${name}${option ? `${name.includes('?') ? '&' : '?'}option=${encodeURIComponent(option)}` : ''}`,
 };

@@ -76,6 +76,12 @@ describe('a new commission', () => {
     expect(fresh.options[0].bed[0].material).toBe('soil-granules');
   });
 
+  it('has the people who usually come, as many as there are hands', () => {
+    const people = ['Ida', 'Olu', 'Fen'];
+    const at = (crew?: number) => newCommission({ name: '', currency: 'GBP', catalogue, yard: [], people, ...(crew ? { crew } : {}) }).brief; // prettier-ignore
+    expect([at().crewNames, at(2).crewNames, at(4).crewNames]).toEqual([['Ida'], ['Ida', 'Olu'], people]);
+  });
+
   it('begins with bare glass where the studio has no soil yet', () => {
     const empty = { materials: [], plants: [], suppliers: [] };
     const fresh = newCommission({ name: '', currency: 'GBP', catalogue: empty, yard: [] });

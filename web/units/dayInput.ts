@@ -1,5 +1,5 @@
 import { format, isValid, parse, parseISO } from 'date-fns';
-import { dayPlus, isDay, type Day } from '../../core/calendar/day';
+import { dayPlus, isDay, WEEKDAYS, type Day, type Weekday } from '../../core/calendar/day';
 
 /**
  * Days as they are typed where the studio works. A day is read in its locale's order of figures, with a month in
@@ -90,8 +90,9 @@ export function clockTyped(text: string): string {
   return `${String(hour).padStart(2, '0')}:${minutes}`;
 }
 
-/** The day of the week with which a calendar begins there: 0 Sunday, 1 Monday. */
-export function firstWeekday(locale: string): number {
+/** The day of the week with which a calendar begins: 0 Sunday, 1 Monday; as it was said, otherwise as the place has it. */
+export function firstWeekday(locale: string, said?: Weekday): number {
+  if (said) return WEEKDAYS.indexOf(said);
   const { weekInfo, getWeekInfo } = new Intl.Locale(locale) as Intl.Locale & {
     weekInfo?: { firstDay: number };
     getWeekInfo?: () => { firstDay: number };

@@ -72,6 +72,20 @@ describe('figures', () => {
     usePreferences().hardness = 'degree';
   });
 
+  it('are each in a unit of their own where somebody reads so: inches and litres, pounds and degrees Celsius', () => {
+    const [f, p] = [useFigures(), usePreferences()];
+    const all = () => [f.length(254), f.volume(10), f.mass(1), f.temperature(24), f.said(3, 'kgf', 1)];
+    [p.units, p.gallons, p.masses, p.temperatures] = ['us', 'metric', 'as-units', 'metric'];
+    expect(all()).toEqual(['10.00 in', '10.0 L', '2.20 lb', '24.0 °C', '6.61 lbf']);
+    [p.units, p.gallons, p.masses, p.temperatures] = ['metric', 'us', 'us', 'us'];
+    // NIST SP 811, table B.8: a US gallon has 3.785412 L, a pound 0.4535924 kg.
+    expect(all()).toEqual(['254 mm', '2.64 US gal', '2.20 lb', '75.2 °F', '6.61 lbf']);
+    // Small volumes and flows go with the gallons.
+    expect([f.said(100, 'mL'), f.scale('flow').unit]).toEqual(['3.38 fl oz', 'US gal a day']);
+    [p.gallons, p.masses, p.temperatures] = ['as-units', 'as-units', 'as-units'];
+    expect(all()).toEqual(['254 mm', '10.0 L', '1.0 kg', '24.0 °C', '3.0 kgf']);
+  });
+
   it('show temperatures on the reader’s scale', () => {
     const f = useFigures();
     usePreferences().units = 'metric';

@@ -44,7 +44,10 @@ function plain(value: number, places: number): string {
 export function useFigures() {
   const preferences = usePreferences();
   const us = computed(() => preferences.units === 'us');
-  const habits = computed((): Habits => ({ units: preferences.units, gallons: preferences.gallons, hardness: preferences.hardness })); // prettier-ignore
+  const habits = computed((): Habits => {
+    const { units, gallons, hardness, masses, temperatures } = preferences;
+    return { units, gallons, hardness, masses, temperatures };
+  });
   const scale = (kind: FigureKind, currency?: string) => scaleOf(kind, preferences, currency);
 
   function shown(value: number, unit: string, places?: number): Shown {

@@ -1,6 +1,7 @@
 import { useLocalStorage, useMediaQuery } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed } from 'vue';
+import type { Habits } from '../../core/words/scales';
 
 /** What this person likes, kept in the browser. */
 export const usePreferences = defineStore('preferences', () => {
@@ -10,10 +11,17 @@ export const usePreferences = defineStore('preferences', () => {
   /** The light in which it is read: what was chosen, or what the system has. */
   const light = computed(() => (theme.value === 'system' ? (dark.value ? 'dim' : 'paper') : theme.value));
   /** Gallons are two: what is meant is said. Litres, or the gallons of the US units, unless chosen. */
-  const gallons = useLocalStorage<'as-units' | 'imperial'>('utsuwa.gallons', 'as-units');
+  const gallons = useLocalStorage<Habits['gallons']>('utsuwa.gallons', 'as-units');
+  const masses = useLocalStorage<NonNullable<Habits['masses']>>('utsuwa.masses', 'as-units');
+  const temperatures = useLocalStorage<NonNullable<Habits['temperatures']>>(
+    'utsuwa.temperatures',
+    'as-units',
+  );
   const hardness = useLocalStorage<'degree' | 'ppm' | 'mmol'>('utsuwa.hardness', 'degree');
   return {
     gallons,
+    masses,
+    temperatures,
     hardness,
     units,
     theme,

@@ -4,6 +4,7 @@ import { startTimeOf } from '../../../core/commission/usual';
 import { OCCASIONS } from '../../../core/commission/schema';
 import { useCommission } from '../../document/commissionStore';
 import { useDocEdit } from '../../document/docEdit';
+import { useStudio } from '../../document/studioStore';
 import DayField from '../../document/DayField.vue';
 import FigureField from '../../document/FigureField.vue';
 import PictureStrip from '../../document/PictureStrip.vue';
@@ -28,6 +29,8 @@ import CurrencyField from '../../document/CurrencyField.vue';
 /** The first visit, in the order in which one talks; what follows stands beside it. */
 const commission = useCommission();
 const edit = useDocEdit();
+const studio = useStudio();
+void studio.load();
 const { plan } = useFrame();
 const doc = computed(() => commission.document!);
 const brief = computed(() => doc.value.brief);
@@ -155,7 +158,11 @@ const DAYLIGHT = [
                 :label="n === 1 ? 'Lead' : `Person ${n}`"
                 :value="brief.crewNames?.[n - 1]"
                 :apply="(name) => setName(n - 1, name)"
+                list="people"
               />
+              <datalist id="people">
+                <option v-for="p in studio.studio?.people" :key="p" :value="p" />
+              </datalist>
             </div>
           </AskedRow>
         </section>

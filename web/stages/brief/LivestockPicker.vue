@@ -1,15 +1,16 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from 'vue';
 import { keepKeys } from '../../design/commands';
-import type { Commission, Stock } from '../../../core/commission/schema';
-import type { Animal } from '../../../core/commission/schema';
+import type { Stock } from '../../../core/commission/schema';
 import type { NewAnimal } from './newAnimal';
-import { speciesIn } from '../../../core/livestock/known';
+import { withAnimal, withSpecies } from '../../../core/edits/animals';
+import { asSpecies, speciesIn } from '../../../core/livestock/known';
 import { commonNames, isCalled } from '../../../core/catalogue/commonNames';
 import { SPECIES, type Species } from '../../../core/livestock/species';
 import { useCommission } from '../../document/commissionStore';
-import { freshId, idOfName } from '../../../core/edits/ids';
 import { useDocEdit } from '../../document/docEdit';
+import { useStudio } from '../../document/studioStore';
+import KeepAnimal from './KeepAnimal.vue';
 import FigureField from '../../document/FigureField.vue';
 import { useFigures } from '../../units/figures';
 import AnimalForm from './AnimalForm.vue';
@@ -41,7 +42,13 @@ const rows = computed(() =>
 );
 const typed = ref('');
 const chosen = ref<string | null>(null);
-const items = SPECIES.map((s) => ({ value: s.id, title: s.name, props: { subtitle: about(s) } }));
+const studio = useStudio();
+void studio.load();
+/** Those that everybody has, and the studio's own. */
+const all = computed(() => [...SPECIES, ...(studio.studio?.catalogue.animals ?? []).map(asSpecies)]);
+const items = computed(() =>
+  all.value.map((s) => ({ value: s.id, title: s.name, props: { subtitle: about(s) } })),
+);
 function about(s: Species): string {
   const called = commonNames(s.name);
   return `${called ? `${called}: ` : ''}${s.kind}, ${s.adultMm} mm, ${s.tempC.join(' to ')} °C, GH ${s.gh.join(' to ')}, in ${s.group === 1 ? 'single' : `groups of ${s.group}`}`;
@@ -50,25 +57,19 @@ function add(id: string | null): void {
   chosen.value = null;
   // The field writes the name that was taken into itself, after this: the next one begins empty.
   void nextTick(() => (typed.value = ''));
-  const s = id && speciesIn(commission.document!, id);
-  if (!s || stock.value.some((x) => x.species === s.id)) return;
-  edit.brief('livestock', [...stock.value, { species: s.id, count: s.group }]);
+  if (!id) return;
+  const own = studio.studio?.catalogue.animals?.find((a) => a.id === id);
+  edit.edit(`animal ${id}`, (d) => (own ? withAnimal(d, own) : withSpecies(d, id)));
 }
 /** What was typed and is on no list: it can be added with what is known of it. */
 const adding = ref('');
 const strange = computed(() => {
   const words = typed.value.trim();
-  const known = SPECIES.some((s) => isCalled(s.name, words));
+  const known = all.value.some((s) => isCalled(s.name, words));
   return words.length > 2 && !known ? words : '';
 });
 function addOwn(animal: NewAnimal): void {
-  edit.edit(`animal ${animal.name}`, (d): Commission => {
-    const own = d.catalogue.animals ?? [];
-    const id = freshId(idOfName(animal.name, 'animal'), [...own, ...SPECIES]);
-    const livestock = [...(d.brief.livestock ?? []), { species: id, count: animal.group ?? 1 }];
-    const animals = [...own, { ...animal, id }] as Animal[];
-    return { ...d, catalogue: { ...d.catalogue, animals }, brief: { ...d.brief, livestock } };
-  });
+  edit.edit(`animal ${animal.name}`, (d) => withAnimal(d, animal));
   adding.value = '';
   typed.value = '';
 }
@@ -181,6 +182,7 @@ function remove(i: number): void {
           </td>
           <td>
             <button class="act" :aria-label="`Without ${r.s.name}`" @click="remove(r.i)">Take away</button>
+            <KeepAnimal :id="r.s.id" />
           </td>
         </tr>
       </tbody>

@@ -11,6 +11,8 @@ const USUAL_NOTICE = 42;
 /** An empty commission: a 600 mm box with a rising bed of the studio's first soil, everything else open. */
 export function newCommission(studio: Studio): Commission {
   const soil = studio.catalogue.materials.find((m) => m.kind === 'soil');
+  const crew = studio.crew ?? 1;
+  const names = (studio.people ?? []).slice(0, crew);
   const begun: Commission = {
     format: 'utsuwa.commission',
     version: 1,
@@ -25,7 +27,12 @@ export function newCommission(studio: Studio): Commission {
           },
         }
       : {}),
-    brief: { buildDay: dayPlus(today(), USUAL_NOTICE), co2: false, crew: studio.crew ?? 1 },
+    brief: {
+      buildDay: dayPlus(today(), USUAL_NOTICE),
+      co2: false,
+      crew,
+      ...(names.length > 0 ? { crewNames: names } : {}),
+    },
     vessel: { kind: 'box', innerMm: { length: 600, width: 360, height: 360 }, glassMm: 8, waterLineMm: 330 },
     chosen: 'a',
     options: [

@@ -8,7 +8,8 @@ import FigureField from '../../document/FigureField.vue';
 import { useLocalForm } from '../../document/localForm';
 import { useStudio } from '../../document/studioStore';
 import WordsField from '../../document/WordsField.vue';
-import { dayExample } from '../../units/dayInput';
+import { WEEKDAYS } from '../../../core/calendar/day';
+import { dayExample, firstWeekday } from '../../units/dayInput';
 import { wording } from '../../words/wording';
 
 /** What the studio is called, where it is reached, and what new commissions begin with. */
@@ -21,11 +22,21 @@ const said = ref('');
 const LOCALES = ['en-GB', 'en-US', 'en-CA', 'de-DE', 'fr-FR', 'nl-NL', 'sv-SE', 'ja-JP'];
 const days = LOCALES.map((value) => ({ value, title: `${dayExample(value)} (${value})` }));
 
+const WEEKS = [
+  { value: 'mon', title: 'Monday' },
+  { value: 'sun', title: 'Sunday' },
+  { value: 'sat', title: 'Saturday' },
+];
+function namesIn(typed: string): string[] | undefined {
+  const names = typed.split(/[,\n]/).map((n) => n.trim()).filter(Boolean); // prettier-ignore
+  return names.length > 0 ? names : undefined;
+}
+
 /** Kept with every field that is left. */
 async function change(part: Partial<House>): Promise<void> {
-  const { name, address, phone, locale, currency, crew } = { ...props.house, ...part };
+  const { name, address, phone, locale, currency, crew, people, weekBegins } = { ...props.house, ...part };
   try {
-    await api.keepHouse({ name, address, phone, locale, currency, crew });
+    await api.keepHouse({ name, address, phone, locale, currency, crew, people, weekBegins });
     await studio.again();
     said.value = wording('houseSection.kept');
   } catch (error) {
@@ -71,6 +82,20 @@ async function change(part: Partial<House>): Promise<void> {
         :model-value="studio.locale"
         data-test="house-days"
         @update:model-value="(locale: string) => change({ locale })"
+      />
+      <v-select
+        label="weeks begin on"
+        :items="WEEKS"
+        :model-value="WEEKDAYS[firstWeekday(studio.locale, house.weekBegins)]"
+        data-test="house-week"
+        @update:model-value="(weekBegins: House['weekBegins']) => change({ weekBegins })"
+      />
+      <WordsField
+        class="address"
+        label="people, those who usually come first"
+        :value="house.people?.join(', ')"
+        :apply="(typed) => void change({ people: namesIn(typed) })"
+        data-test="house-people"
       />
       <WordsField
         class="address"

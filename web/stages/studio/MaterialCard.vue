@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { figuresOf, type MaterialFigure } from '../../../core/catalogue/materialFields';
 import type { Material, Supplier } from '../../../core/commission/schema';
+import { GLUES } from '../../../core/commission/catalogueSchema';
+import { gearKind } from '../../../core/commission/primitives';
 import FigureField from '../../document/FigureField.vue';
 import { useLocalForm } from '../../document/localForm';
 import PackRows from '../../document/catalogue/PackRows.vue';
@@ -11,6 +13,7 @@ import { wording } from '../../words/wording';
 const props = defineProps<{ material: Material; suppliers: readonly Supplier[]; currency: string }>();
 const emit = defineEmits<{ change: [material: Material]; drop: [] }>();
 useLocalForm();
+const GEAR = gearKind.options.map((value) => ({ value, title: value.replace('-', ' ') }));
 
 const LABELS: Record<MaterialFigure['key'], string> = {
   bulkKgPerL: 'a litre weighs, poured',
@@ -56,6 +59,22 @@ const set =
         :value="typed(figure)"
         :apply="set(figure)"
         :data-test="`figure-${figure.key}`"
+      />
+      <v-select
+        v-if="material.kind === 'equipment'"
+        label="what it is"
+        :items="GEAR"
+        clearable
+        :model-value="material.gear"
+        data-test="material-gear"
+        @update:model-value="(gear: Material['gear'] | null) => change({ gear: gear ?? undefined })"
+      />
+      <v-select
+        v-if="material.kind === 'glue'"
+        label="what it is"
+        :items="[...GLUES]"
+        :model-value="material.glue ?? 'liquid'"
+        @update:model-value="(glue: Material['glue']) => change({ glue })"
       />
       <v-switch
         v-if="material.kind === 'stone' || material.kind === 'gravel'"

@@ -40,7 +40,7 @@ const priceOf = (m: Material) =>
 </script>
 
 <template>
-  <section class="materials">
+  <section class="two">
     <div>
       <h2>Materials</h2>
       <p class="quiet">{{ wording('materialsSection.what') }}</p>
@@ -94,73 +94,4 @@ const priceOf = (m: Material) =>
   </section>
 </template>
 
-<style scoped>
-.materials {
-  display: grid;
-  grid-template-columns: minmax(300px, 5fr) minmax(300px, 6fr);
-  gap: 0 40px;
-  align-items: start;
-}
-.search input {
-  width: 100%;
-}
-.add {
-  display: grid;
-  grid-template-columns: 2fr 1fr auto;
-  gap: 0 14px;
-  align-items: center;
-  margin-top: 12px;
-}
-ul {
-  list-style: none;
-  padding: 0;
-  margin: 6px 0;
-}
-.row {
-  border: 0;
-  background: none;
-  font: inherit;
-  color: inherit;
-  cursor: pointer;
-  display: flex;
-  gap: 4px 12px;
-  flex-wrap: wrap;
-  width: 100%;
-  min-height: 36px;
-  padding: 6px 8px;
-  text-align: left;
-  border-bottom: 1px solid var(--rule);
-}
-.row:hover b {
-  color: var(--celadon);
-}
-.row.on {
-  background: var(--paper);
-  border-left: 3px solid var(--clay);
-}
-.price {
-  margin-left: auto;
-}
-.empty {
-  margin: 12px 0;
-  padding: 12px 16px;
-  background: var(--paper);
-  border-left: 3px solid var(--clay);
-}
-.below {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 18px;
-}
-.says {
-  grid-column: 1 / -1;
-}
-.aside {
-  padding-top: 44px;
-}
-@media (max-width: 900px) {
-  .materials {
-    grid-template-columns: 1fr;
-  }
-}
-</style>
+<style scoped src="./section.css"></style>

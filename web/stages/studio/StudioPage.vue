@@ -6,6 +6,7 @@ import PlantEntries from '../../document/catalogue/PlantEntries.vue';
 import { useStudio } from '../../document/studioStore';
 import { useLibrary } from '../../design/library';
 import { usePlants } from '../../document/plants';
+import AnimalsSection from './AnimalsSection.vue';
 import HouseSection from './HouseSection.vue';
 import LooksSection from './LooksSection.vue';
 import MaterialsSection from './MaterialsSection.vue';
@@ -22,6 +23,7 @@ const PARTS = [
   { id: 'suppliers', title: 'Suppliers' },
   { id: 'materials', title: 'Materials' },
   { id: 'plants', title: 'Plants' },
+  { id: 'animals', title: 'Animals' },
   { id: 'looks', title: 'Units and looks' },
 ] as const;
 const route = useRoute();
@@ -56,6 +58,7 @@ const plants = usePlants();
           <h2>Plants</h2>
           <PlantEntries :plants="plants" />
         </section>
+        <AnimalsSection v-else-if="part === 'animals'" />
         <LooksSection v-else />
       </main>
     </div>

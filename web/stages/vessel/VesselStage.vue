@@ -6,6 +6,7 @@ import { useCommission } from '../../document/commissionStore';
 import { decimal, useFigures } from '../../units/figures';
 import PictureStrip from '../../document/PictureStrip.vue';
 import { useFrame } from '../../frame/planKey';
+import { VOLUMES } from '../../units/choices';
 import { usePreferences } from '../../units/preferences';
 import CornerList from './CornerList.vue';
 import FloorSection from './FloorSection.vue';
@@ -47,10 +48,6 @@ const litres = computed(() => {
     { name: 'in the pores of the bed', l: s.poreWaterL },
   ];
 });
-const gallonNames = computed(() => [
-  { value: 'as-units', title: f.us.value ? 'US gallons' : 'litres' },
-  { value: 'imperial', title: 'imperial gallons' },
-]);
 /** The same volume in the units that are not the reader's own, so that gallons are never mistaken. */
 const others = (l: number) =>
   [
@@ -78,7 +75,7 @@ const others = (l: number) =>
         <section class="litres">
           <header class="section-head">
             <h2>Volume</h2>
-            <v-select v-model="preferences.gallons" class="pick" label="Shown in" :items="gallonNames" />
+            <v-select v-model="preferences.gallons" class="pick" label="Shown in" :items="VOLUMES" />
           </header>
           <dl>
             <template v-for="row in litres" :key="row.name">
