@@ -121,6 +121,12 @@ describe('somebody who begins', () => {
     );
     expect(sheet.width).toBeLessThanOrEqual(area.width);
     expect(sheet.height).toBeLessThanOrEqual(area.height);
+    // Nor of planting: what lies over the plan stands in a row, and the list of plants is beside it.
+    await b.at.open('/c/demo-valley/planting');
+    const list = (await (await b.page.waitForSelector('[data-plant]'))!.boundingBox())!;
+    expect([list.width > 150, list.x + list.width <= 1024]).toEqual([true, true]);
+    const rows = await b.page.$$eval('[data-overlay]', (all) => new Set(all.map((e) => e.getBoundingClientRect().top)).size); // prettier-ignore
+    expect(rows).toBe(1);
   });
 
   it('opens a list of keys with ?, and dims the room', async () => {

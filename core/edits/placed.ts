@@ -3,6 +3,7 @@ import type { Commission, Material, Option, Piece } from '../commission/schema';
 import { turnToSeat } from '../yard/facing';
 import { standIn, type Form, type SizeClass } from '../yard/pieceFrom';
 import { nextNumber } from './ids';
+import { insideGlass } from './inside';
 
 /** So deep a piece is buried when it comes onto the bench, mm (common practice: its edge is under the grain). */
 const BURY_MM = 20;
@@ -13,20 +14,21 @@ function middleOf({ vessel }: Pick<Commission, 'vessel'>): [number, number] {
   return [vessel.innerMm.length / 2, vessel.innerMm.width / 2];
 }
 
+/** Where a piece is that was set down across a pane: just inside of it. */
+function broughtInside(vessel: Commission['vessel'], piece: Piece): [number, number] {
+  const middle = middleOf({ vessel });
+  const [dx, dy] = insideGlass(vessel, [{ ...piece, at: middle }], [piece.at[0] - middle[0], piece.at[1] - middle[1]]); // prettier-ignore
+  return [middle[0] + dx, middle[1] + dy];
+}
+
 /** A piece of the yard on the bench, its best face to whoever sits in front of it; `S-14.2` where `S-14` stands there already. */
 export function fromYard(doc: Commission, option: Option, source: YardPiece, at = middleOf(doc)): Piece {
   const taken = new Set(option.pieces.map((p) => p.id));
   let { id } = source;
   for (let n = 2; taken.has(id); n++) id = `${source.id}.${n}`;
-  return {
-    ...forPlacing(source),
-    id,
-    at,
-    turnDeg: source.faceDeg === undefined ? 0 : turnToSeat(source.faceDeg, at, doc.brief.seats?.[0]?.at),
-    stand,
-    owned: true,
-    ...(id === source.id ? {} : { yard: source.id }),
-  };
+  const turnDeg = source.faceDeg === undefined ? 0 : turnToSeat(source.faceDeg, at, doc.brief.seats?.[0]?.at);
+  const piece: Piece = { ...forPlacing(source), id, at, turnDeg, stand, owned: true, ...(id === source.id ? {} : { yard: source.id }) }; // prettier-ignore
+  return { ...piece, at: broughtInside(doc.vessel, piece) };
 }
 
 /** Each number of a stand-in gives another stone of its size. */

@@ -17,6 +17,7 @@ import { started } from '../../core/edits/started';
 import type { Axis } from '../../core/geometry/rotation';
 import type { Start } from '../../core/yard/starts';
 import type { Form, SizeClass } from '../../core/yard/pieceFrom';
+import { insideGlass } from '../../core/edits/inside';
 import type { YardPiece } from '../../core/catalogue/studio';
 import { useCommission } from './commissionStore';
 import { optionWith, sandAtHand, useMaterials } from './materials';
@@ -41,11 +42,12 @@ export function useScapeEdit() {
     piece(id, 'move', (p) => movedTo(p, [x, y], vessel(), isHere));
   function nudge(id: string, dx: number, dy: number): void {
     const p = commission.option?.pieces.find((q) => q.id === id);
-    if (p) place(id, p.at[0] + dx, p.at[1] + dy);
+    if (p) moveAll([p], dx, dy);
   }
   /** Moves several pieces together, from where they were when they were taken hold of. */
   function moveAll(from: readonly Piece[], dx: number, dy: number): void {
-    for (const p of from) place(p.id, p.at[0] + dx, p.at[1] + dy);
+    const [x, y] = insideGlass(vessel(), from, [dx, dy]);
+    for (const p of from) place(p.id, p.at[0] + x, p.at[1] + y);
   }
   const lift = (id: string, dz: number) => piece(id, 'lift', (p) => lifted(p, dz));
   const turn = (id: string, by: number) => piece(id, 'turn', (p) => turnedBy(p, by));

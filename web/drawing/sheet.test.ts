@@ -36,6 +36,16 @@ describe('the bench’s sheet', () => {
     expect(sheetOn(880, 590, [900, 450, 450], ['seat']).seat!.h).toBeGreaterThan(500);
   });
 
+  it('keeps a usable view from the seat of a tank of two metres on a tablet: below the plan, not beside it', () => {
+    const { seat, plan, front } = sheetOn(670, 525, [2000, 600, 600]);
+    expect(seat!.x).toBe(plan!.x);
+    expect(Math.min(seat!.w, (seat!.h * 2000) / 600)).toBeGreaterThanOrEqual(260);
+    // The measured views give way a little for it, and a cube is as it was.
+    expect(front!.w).toBeGreaterThan(330);
+    const cube = sheetOn(670, 525, [300, 300, 300]);
+    expect(cube.seat!.x).toBeGreaterThan(cube.plan!.x + cube.plan!.w);
+  });
+
   it('draws one view up close about the middle, and only one', () => {
     const whole = sheetOn(880, 590, [900, 450, 450], ['plan']);
     const near = sheetOn(880, 590, [900, 450, 450], ['plan'], { times: 3, dx: 20, dy: -10 });
@@ -53,6 +63,8 @@ describe('the bench’s sheet', () => {
     [390, 560, [300, 300, 300]],
     [390, 700, [2000, 600, 600]],
     [1400, 900, [300, 300, 300]],
+    [670, 525, [2000, 600, 600]],
+    [880, 590, [2000, 600, 600]],
   ] as const)('keeps every view inside %i × %i px', (across, down, size) => {
     const s = sheetOn(across, down, [...size]);
     for (const v of views(s)) {

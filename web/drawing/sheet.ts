@@ -30,7 +30,9 @@ export interface Zoom {
 }
 export const NO_ZOOM: Zoom = { times: 1, dx: 0, dy: 0 };
 
-const LEFT = 62;
+const LEFT_WIDE = 62;
+/** On a telephone the heights stand closer to the glass. */
+const LEFT_NARROW = 44;
 const TOP = 40;
 const BETWEEN_X = 32;
 const BETWEEN_Y = 60;
@@ -60,8 +62,40 @@ export function useSheet(
     const [across, down] = [area.width.value, area.height.value];
     const all = shown.value.length === VIEWS.length;
     if (across < NARROW && all) return narrow(vessel.value, across, down);
-    return close(wide(vessel.value, across, down, new Set(shown.value), cutMm?.value), zoom.value);
+    const sheet = wide(vessel.value, across, down, new Set(shown.value), cutMm?.value);
+    return all ? seatBelow(vessel.value, sheet) : close(sheet, zoom.value);
   });
+}
+
+/** A tank from a seat that is narrower than this, px, is a sliver; how far the other views give way for it at most. */
+const SEEN_PX = 260;
+const GIVES_WAY = [1, 0.93, 0.86, 0.8];
+/** Between the plan’s axis and the name of the view from a seat, which stands on one line there. */
+const BELOW_LINE = 66;
+
+/** A long tank leaves a sliver beside its plan: then the view from the seat lies below, as wide as the plan. */
+function seatBelow({ innerMm }: Vessel, sheet: Sheet): Sheet {
+  const { front, section, plan, seat } = sheet;
+  if (!front || !section || !plan || !seat) return sheet;
+  const seenIn = ({ w, h }: Box) => Math.min(w, (h * innerMm.length) / innerMm.height);
+  if (seenIn(seat) >= SEEN_PX) return sheet;
+  const below = GIVES_WAY.map((share): Sheet => {
+    const scaled = ({ w, h }: Box) => ({ w: w * share, h: h * share });
+    const high = front.h * share;
+    const planY = TOP + high + BETWEEN_Y;
+    const y = planY + plan.h * share + BELOW_LINE;
+    const w = sheet.width - RIGHT - front.x;
+    return {
+      ...sheet,
+      k: sheet.k * share,
+      front: { ...front, ...scaled(front) },
+      section: { ...scaled(section), x: front.x + front.w * share + BETWEEN_X, y: TOP },
+      plan: { x: front.x, y: planY, ...scaled(plan) },
+      seat: { x: front.x, y, w, h: sheet.height - y - 8 },
+    };
+  });
+  const roomy = below.find((s) => seenIn(s.seat!) >= SEEN_PX) ?? below.at(-1)!;
+  return seenIn(roomy.seat!) > seenIn(seat) ? roomy : sheet;
 }
 
 function wide(
@@ -74,8 +108,9 @@ function wide(
   const { length, width, height } = innerMm;
   // By itself the section has all the room; beside others it is as wide as the vessel is deep.
   const deep = has.size === 1 ? (cutMm ?? width) : width;
+  const margin = across < NARROW ? LEFT_NARROW : LEFT_WIDE;
   if (has.size === 1 && has.has('seat'))
-    return { k: 1, width: across, height: down, seat: { x: LEFT, y: TOP, w: across - LEFT - RIGHT, h: down - TOP - RIGHT } }; // prettier-ignore
+    return { k: 1, width: across, height: down, seat: { x: margin, y: TOP, w: across - margin - RIGHT, h: down - TOP - RIGHT } }; // prettier-ignore
   const left = has.has('front') || has.has('plan');
   const right = has.has('section') || has.has('seat');
   const top = has.has('front') || has.has('section');
@@ -85,13 +120,13 @@ function wide(
   const k = Math.max(
     0.12,
     Math.min(
-      (across - LEFT - RIGHT - (left && right ? BETWEEN_X : 0)) / wideMm,
+      (across - margin - RIGHT - (left && right ? BETWEEN_X : 0)) / wideMm,
       (down - TOP - BOTTOM - (both ? BETWEEN_Y : 0)) / highMm,
     ),
   );
   const [w, d, h] = [length * k, width * k, height * k];
   // One view by itself stands in the middle.
-  const x = has.size === 1 ? Math.max(LEFT, (across - (left ? w : deep * k)) / 2) : LEFT;
+  const x = has.size === 1 ? Math.max(margin, (across - (left ? w : deep * k)) / 2) : margin;
   const beside = left ? x + w + BETWEEN_X : x;
   const below = top ? TOP + h + BETWEEN_Y : TOP;
   const seatY = has.has('section') ? below : TOP;
@@ -134,17 +169,17 @@ function narrow({ innerMm: { length, width, height } }: Vessel, across: number, 
   const k = Math.max(
     0.05,
     Math.min(
-      (across - LEFT - RIGHT) / length,
-      (across - LEFT - BETWEEN_X - RIGHT) / (2 * width),
+      (across - LEFT_NARROW - RIGHT) / length,
+      (across - LEFT_NARROW - BETWEEN_X - RIGHT) / (2 * width),
       (down - TOP - BETWEEN_Y - BELOW_AXIS - BOTTOM) / (height + width + Math.max(height, width)),
     ),
   );
   const [w, d, h] = [length * k, width * k, height * k];
-  const front = { x: LEFT, y: TOP, w, h };
-  const plan = { x: LEFT, y: TOP + h + BETWEEN_Y, w, h: d };
+  const front = { x: LEFT_NARROW, y: TOP, w, h };
+  const plan = { x: LEFT_NARROW, y: TOP + h + BETWEEN_Y, w, h: d };
   const below = plan.y + d + BELOW_AXIS;
-  const section = { x: LEFT, y: below, w: d, h };
-  const seat = { x: LEFT + d + BETWEEN_X, y: below, w: d, h: d };
+  const section = { x: LEFT_NARROW, y: below, w: d, h };
+  const seat = { x: LEFT_NARROW + d + BETWEEN_X, y: below, w: d, h: d };
   return { k, front, plan, section, seat, width: across, height: below + Math.max(h, d) + BOTTOM };
 }
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import '../workers/withoutEval';
 import { useEventListener, useIntervalFn, useTitle } from '@vueuse/core';
-import { computed, onBeforeUnmount, provide, shallowRef, toRef, watch } from 'vue';
+import { computed, onBeforeUnmount, provide, ref, shallowRef, toRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useLibrary } from '../design/library';
 import { bySeverity, type Finding } from '../../core/words/finding';
@@ -14,6 +14,7 @@ import ConflictSheet from './ConflictSheet.vue';
 import GoneSheet from './GoneSheet.vue';
 import { useFigures } from '../units/figures';
 import HeadBar from './HeadBar.vue';
+import { useHeldStill } from './heldStill';
 import { useLivePlan } from './livePlan';
 import { FRAME } from './planKey';
 import { nothingChosen, selectedLayer, selectedPiece } from './selection';
@@ -95,6 +96,8 @@ watch(
   (option) => option && fetchAhead(commission.id, option),
 );
 provide(FRAME, { plan, field, planted, orders, reloadOrders, waterScale, scapeWork });
+const workbench = ref<HTMLElement>();
+useHeldStill(workbench, [plan, planted, trouble]);
 useTitle(computed(() => (commission.document ? `${commission.document.title} · Utsuwa` : 'Utsuwa')));
 void studio.load();
 
@@ -216,7 +219,7 @@ onBeforeUnmount(() => void commission.flush());
         <HeadBar />
         <StageStrip :id="id" :strata="strata" />
         <div class="body">
-          <main class="workbench">
+          <main ref="workbench" class="workbench">
             <p v-if="failure" class="failure">
               {{ failure }} <router-link to="/" class="act">All commissions</router-link>
             </p>
@@ -258,6 +261,8 @@ onBeforeUnmount(() => void commission.flush());
   flex: 1;
   min-width: 0;
   overflow: auto;
+  /* What is held is what is under the pointer (heldStill.ts), not what is uppermost. */
+  overflow-anchor: none;
   background: var(--ash);
   position: relative;
 }

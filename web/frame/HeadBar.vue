@@ -219,6 +219,8 @@ const saved = computed(() => {
   display: block;
 }
 .icon {
+  display: grid;
+  place-items: center;
   padding: 6px;
 }
 .icon:disabled {
@@ -248,6 +250,10 @@ const saved = computed(() => {
   }
   .head {
     gap: 12px;
+  }
+  .when {
+    align-self: center;
+    padding: 0;
   }
   .who {
     max-width: 190px;

@@ -56,7 +56,8 @@ const vessel = computed(() => commission.document!.vessel);
 const option = computed(() => commission.option!);
 const materials = computed(() => commission.document!.catalogue.materials);
 
-const shown = ref<readonly View[]>(VIEWS);
+/** On a telephone there is room for two views that are worth looking at; the others are a touch away. */
+const shown = ref<readonly View[]>(window.innerWidth < 560 ? ['front', 'plan'] : VIEWS);
 const zoom = ref<Zoom>(NO_ZOOM);
 const overlay = ref<'depth' | 'slope'>('depth');
 const thirds = ref(true);

@@ -99,6 +99,19 @@ const TABS: [Tray, string][] = [
   overflow-x: auto;
   overflow-y: hidden;
 }
+/* For fingers they stand two and two. */
+@media (pointer: coarse) {
+  .tabs {
+    display: grid;
+    grid-template-columns: auto auto;
+    width: auto;
+    padding-top: 4px;
+  }
+  .tabs button {
+    padding: 2px 6px;
+    text-align: left;
+  }
+}
 @media (max-width: 700px) {
   .panel {
     overflow: hidden auto;

@@ -144,6 +144,17 @@ async function save(): Promise<void> {
   white-space: nowrap;
   overflow: hidden;
 }
+/* For fingers it is as high as they are, and stands on the view. */
+@media (pointer: coarse) {
+  .caption {
+    bottom: -44px;
+    z-index: 2;
+    flex-wrap: nowrap;
+    align-items: center;
+    padding-left: 8px;
+    background: color-mix(in srgb, var(--paper) 80%, transparent);
+  }
+}
 .gear {
   position: absolute;
   left: 0;

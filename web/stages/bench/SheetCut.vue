@@ -30,6 +30,8 @@ const ends = computed(() => {
   return turnDeg < 0 ? ['left', 'right'] : ['right', 'left'];
 });
 const where = computed(() => {
+  // Beside a view as narrow as that there is no room for it.
+  if (props.box.w < 110) return '';
   const [x, y] = props.cut.at;
   const across = props.cut.turnDeg === -90;
   const turned = across || props.cut.turnDeg === 0 ? '' : `, turned ${props.cut.turnDeg}°`;

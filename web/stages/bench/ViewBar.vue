@@ -81,7 +81,7 @@ const by = (times: number) =>
 <style scoped>
 .views {
   flex: none;
-  height: 30px;
+  min-height: 30px;
   display: flex;
   align-items: center;
   gap: 2px;

@@ -71,7 +71,11 @@ const on = computed(() => dayPlus(doc.value.brief.buildDay, week.value * 7));
 const current = computed(() => option.value.plants.find((p) => p.id === chosen.value));
 const findings = computed(() => [...(plan.value?.findings ?? []), ...(shown.value?.findings ?? [])]);
 
-const { k, X, Y, areaWidth, sideWidth, height, toFloor, toFront } = usePlantingSheet(vessel, room, area);
+const { isNarrow, k, X, Y, areaWidth, sideWidth, height, toFloor, toFront } = usePlantingSheet(
+  vessel,
+  room,
+  area,
+);
 
 const listing = ref(false);
 const tools = usePlantingTools(plantings, current, vessel, area, scapeWork.touch);
@@ -126,7 +130,7 @@ const look = computed(() => ({
 </script>
 
 <template>
-  <div class="planting">
+  <div class="planting" :class="{ narrow: isNarrow }">
     <PlantingBar
       v-model:overlay="overlay"
       v-model:week="week"

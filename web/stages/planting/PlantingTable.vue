@@ -125,7 +125,8 @@ th {
   white-space: nowrap;
 }
 th .plain {
-  padding: 2px 0;
+  padding: 2px 8px 2px 0;
+  white-space: nowrap;
 }
 th[aria-sort='ascending'] .plain::after {
   content: ' ↑';

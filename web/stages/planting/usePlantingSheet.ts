@@ -1,14 +1,16 @@
 import { computed, type Ref } from 'vue';
 import type { Vessel } from '../../../core/commission/schema';
 
-/** Around the drawings, px: to their left, above the plan for its caption, between plan and front. */
-export const [LEFT, TOP, BETWEEN] = [14, 22, 26];
+/** Around the drawings, px: to their left, above the plan for its caption. */
+export const [LEFT, TOP] = [14, 22];
+/** Between them stand the names of the lower view, which fingers press. */
+export const BETWEEN = matchMedia('(pointer: coarse)').matches ? 46 : 26;
 /** Below the lower drawing, for two lines of words. */
 const FOOT = 34;
 /** What stands beside the drawings is never narrower than this, nor wider. */
 const [LEAST_SIDE, MOST_SIDE] = [292, 460];
-/** Where there is no room for both, they stand one above the other (as the style sheet has it). */
-const NARROW = 700;
+/** Where there is no room for both, they stand one above the other. */
+const NARROW = 600;
 
 /** The scale of plan and front, one above the other: as large as both fit, and what that leaves for the side. */
 export function usePlantingSheet(
@@ -44,5 +46,5 @@ export function usePlantingSheet(
     const [x, y] = inArea(event);
     return [x / k.value, vessel.value.innerMm.height - (y - Y(0) - BETWEEN) / k.value];
   };
-  return { k, X, Y, height, sideWidth, areaWidth, toFloor, toFront };
+  return { isNarrow, k, X, Y, height, sideWidth, areaWidth, toFloor, toFront };
 }
