@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { Finger } from './briefs/hand';
 import { withDemo } from './harness';
 import { figure } from './page';
+import { printed } from './pdf';
 
 /* Composing on the bench with a real pointer: from an empty vessel to a scape, and what it does by itself. */
 
@@ -225,5 +226,12 @@ describe('the views', () => {
     const [{ w, h }] = await b.page.$$eval('[data-test="tile"] svg', (l) => l.map((e) => ({ w: e.getBoundingClientRect().width, h: e.getBoundingClientRect().height }))); // prettier-ignore
     // 96 px an inch: a millimetre on paper is a millimetre of the floor.
     expect([w / h, Math.round((w * 25.4) / 96)]).toEqual([expect.closeTo(190 / 277, 3), 190]);
+    // Each sheet is a page of its paper, whatever the printer is set to.
+    const small = await printed(b.page);
+    expect([small.sheets, small.sizeMm]).toEqual([10, [210, 297]]);
+    await b.page.select('[data-test="paper"]', 'A3');
+    const sheets = figure(await b.at.until('[data-test="tiles"]', (t) => t.includes('A3')));
+    const large = await printed(b.page);
+    expect([large.sheets, [...large.sizeMm].sort()]).toEqual([sheets, [297, 420]]);
   });
 });

@@ -1,10 +1,9 @@
 import { mkdtemp, readFile, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
-import type { Page } from 'puppeteer-core';
 import { describe, expect, it } from 'vitest';
 import { withDemo } from './harness';
+import { printed } from './pdf';
 import { figure, onPage } from './page';
 
 const b = withDemo();
@@ -191,14 +190,21 @@ describe('a commission, from the list to the care guide', () => {
     const words = await b.at.words('[data-test="sheet-list"]');
     expect(words).toMatch(/08:30–08:50/);
     expect(words).toMatch(/residual-current device/);
-    expect(await pdfText(b.page)).toMatch(/Fill, slowly/);
+    // It has an address of its own, to be handed on, and a box before each line.
+    expect(new URL(b.page.url()).pathname).toBe('/c/demo-valley/run-sheet');
+    expect(await b.page.$$eval('[data-test="sheet-list"] .row', (rows) => rows.every((r) => r.querySelector('i')))).toBe(true); // prettier-ignore
+    const run = await printed(b.page);
+    expect(run.text).toMatch(/Fill, slowly/);
+    expect(run.sizeMm).toEqual([210, 297]);
+    await b.page.click('[data-test="run-sheet"]');
+    await b.page.waitForSelector('[data-task="fill"]');
   });
 
   it('prints the care guide with its dates', async () => {
     await b.at.open('/c/demo-valley/handover');
     await b.page.waitForSelector('[data-test="care-guide"] .calendar');
     const { document } = await (await fetch(`${b.server.url}/api/commissions/demo-valley`)).json();
-    const text = await pdfText(b.page);
+    const { text } = await printed(b.page);
     expect(text).toContain('Your tank, the first eight weeks');
     expect(text).toMatch(/Water conditioner: \d+ mL/);
     const day = new Date(`${document.brief.buildDay}T12:00:00`);
@@ -350,15 +356,3 @@ describe('a commission, from the list to the care guide', () => {
     await rm(folder, { recursive: true });
   });
 });
-
-/** All words of the page as it is printed. */
-async function pdfText(p: Page): Promise<string> {
-  const data = await p.pdf({ format: 'A4', printBackground: true });
-  const pdf = await getDocument({ data: new Uint8Array(data), verbosity: 0 }).promise;
-  let text = '';
-  for (let n = 1; n <= pdf.numPages; n++) {
-    const { items } = await (await pdf.getPage(n)).getTextContent();
-    text += items.map((i) => ('str' in i ? i.str : '')).join(' ');
-  }
-  return text.replace(/\s+/g, ' ');
-}

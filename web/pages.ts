@@ -14,6 +14,7 @@ export const PAGES = {
   'take-off': () => import('./stages/takeoff/TakeOffStage.vue'),
   order: () => import('./stages/order/OrderStage.vue'),
   build: () => import('./stages/buildDay/BuildStage.vue'),
+  'run-sheet': () => import('./stages/buildDay/BuildStage.vue'),
   handover: () => import('./stages/handover/HandoverStage.vue'),
   log: () => import('./stages/log/LogStage.vue'),
 };

@@ -1,5 +1,6 @@
 import { forPlacing, type YardPiece } from '../catalogue/studio';
-import type { Commission, Material, Option, Piece } from '../commission/schema';
+import type { Commission, Material, Option, Piece, Shape } from '../commission/schema';
+import type { Mesh } from '../geometry/mesh';
 import { turnToSeat } from '../yard/facing';
 import { standIn, type Form, type SizeClass } from '../yard/pieceFrom';
 import { nextNumber } from './ids';
@@ -15,20 +16,30 @@ function middleOf({ vessel }: Pick<Commission, 'vessel'>): [number, number] {
 }
 
 /** Where a piece is that was set down across a pane: just inside of it. */
-function broughtInside(vessel: Commission['vessel'], piece: Piece): [number, number] {
+function broughtInside(
+  vessel: Commission['vessel'],
+  piece: Piece,
+  surface?: (shape: Shape) => Mesh,
+): [number, number] {
   const middle = middleOf({ vessel });
-  const [dx, dy] = insideGlass(vessel, [{ ...piece, at: middle }], [piece.at[0] - middle[0], piece.at[1] - middle[1]]); // prettier-ignore
+  const [dx, dy] = insideGlass(vessel, [{ ...piece, at: middle }], [piece.at[0] - middle[0], piece.at[1] - middle[1]], surface); // prettier-ignore
   return [middle[0] + dx, middle[1] + dy];
 }
 
 /** A piece of the yard on the bench, its best face to whoever sits in front of it; `S-14.2` where `S-14` stands there already. */
-export function fromYard(doc: Commission, option: Option, source: YardPiece, at = middleOf(doc)): Piece {
+export function fromYard(
+  doc: Commission,
+  option: Option,
+  source: YardPiece,
+  at = middleOf(doc),
+  surface?: (shape: Shape) => Mesh,
+): Piece {
   const taken = new Set(option.pieces.map((p) => p.id));
   let { id } = source;
   for (let n = 2; taken.has(id); n++) id = `${source.id}.${n}`;
   const turnDeg = source.faceDeg === undefined ? 0 : turnToSeat(source.faceDeg, at, doc.brief.seats?.[0]?.at);
   const piece: Piece = { ...forPlacing(source), id, at, turnDeg, stand, owned: true, ...(id === source.id ? {} : { yard: source.id }) }; // prettier-ignore
-  return { ...piece, at: broughtInside(doc.vessel, piece) };
+  return { ...piece, at: broughtInside(doc.vessel, piece, surface) };
 }
 
 /** Each number of a stand-in gives another stone of its size. */

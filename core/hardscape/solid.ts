@@ -58,7 +58,8 @@ export function exactVolumeMm3(shape: Shape): number | undefined {
   }
 }
 
-function boxMesh([a, b, c]: readonly number[]): Mesh {
+/** A block of these sizes around its middle, mm. */
+export function boxMesh([a, b, c]: readonly number[]): Mesh {
   const vertices = new Float64Array(24);
   for (let i = 0; i < 8; i++)
     vertices.set([((i & 1) - 0.5) * a, (((i >> 1) & 1) - 0.5) * b, ((i >> 2) - 0.5) * c], i * 3);

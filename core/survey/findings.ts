@@ -185,7 +185,7 @@ function pieceFindings(commission: Commission, survey: Survey): Finding[] {
         limit: 0,
         says: say(through === piece.bottomMm ? 'piece.glass.says.bottom' : 'piece.glass.says.pane', {
           piece: piece.id,
-          through: inMm(-through),
+          through: inMm(-through, through > -1 ? 1 : 0),
         }),
         because: say('piece.glass.because'),
         source: say('source.vessel'),

@@ -18,6 +18,7 @@ import type { Axis } from '../../core/geometry/rotation';
 import type { Start } from '../../core/yard/starts';
 import type { Form, SizeClass } from '../../core/yard/pieceFrom';
 import { insideGlass } from '../../core/edits/inside';
+import { meshForDrawing } from '../drawing/drawnMeshes';
 import type { YardPiece } from '../../core/catalogue/studio';
 import { useCommission } from './commissionStore';
 import { optionWith, sandAtHand, useMaterials } from './materials';
@@ -46,7 +47,7 @@ export function useScapeEdit() {
   }
   /** Moves several pieces together, from where they were when they were taken hold of. */
   function moveAll(from: readonly Piece[], dx: number, dy: number): void {
-    const [x, y] = insideGlass(vessel(), from, [dx, dy]);
+    const [x, y] = insideGlass(vessel(), from, [dx, dy], meshForDrawing);
     for (const p of from) place(p.id, p.at[0] + x, p.at[1] + y);
   }
   const lift = (id: string, dz: number) => piece(id, 'lift', (p) => lifted(p, dz));
@@ -72,7 +73,10 @@ export function useScapeEdit() {
 
   /** Sets a piece of the yard in the middle of the bench, or where it was dropped. */
   function add(source: YardPiece, at?: [number, number]): string {
-    return setOnBench(fromYard(doc(), commission.option!, source, at), studioMaterial(source.material));
+    return setOnBench(
+      fromYard(doc(), commission.option!, source, at, meshForDrawing),
+      studioMaterial(source.material),
+    );
   }
   function addStandIn(material: Material, size: SizeClass, form: Form): string {
     return setOnBench(standInOnBench(doc(), commission.option!, material, size, form), material);

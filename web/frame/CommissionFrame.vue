@@ -4,6 +4,7 @@ import { useEventListener, useIntervalFn, useTitle } from '@vueuse/core';
 import { computed, onBeforeUnmount, provide, ref, shallowRef, toRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useLibrary } from '../design/library';
+import { pageOf, usePage } from '../design/paper';
 import { bySeverity, type Finding } from '../../core/words/finding';
 import { stageOf } from './stageOf';
 import { api, ApiProblem, type SentOrder } from '../document/api';
@@ -68,7 +69,7 @@ watch(
 /** How often it is asked whether the commission is still there, ms. */
 const LOOK_MS = 20_000;
 /** Order, build day and handover are of the chosen option, whichever is being looked at elsewhere. */
-const OF_CHOSEN = ['order', 'build', 'handover'];
+const OF_CHOSEN = ['order', 'build', 'run-sheet', 'handover'];
 const planned = computed(() =>
   OF_CHOSEN.includes(String(route.name)) ? (commission.document?.chosen ?? '') : commission.optionId,
 );
@@ -79,7 +80,7 @@ const placed = computed<readonly Placed[]>((before) => {
   return isSame ? before : now;
 });
 /** Pages that show what follows from how plants live: they are worked out at once. */
-const PLANTED = ['brief', 'planting', 'planting-plan', 'build', 'handover'];
+const PLANTED = ['brief', 'planting', 'planting-plan', 'build', 'run-sheet', 'handover'];
 const tallied = computed(() =>
   ['vessel', 'bench', 'planting', 'take-off', 'order'].includes(String(route.name)),
 );
@@ -97,6 +98,7 @@ watch(
 );
 provide(FRAME, { plan, field, planted, orders, reloadOrders, waterScale, scapeWork });
 const workbench = ref<HTMLElement>();
+usePage(() => pageOf(studio.locale));
 useHeldStill(workbench, [plan, planted, trouble]);
 useTitle(computed(() => (commission.document ? `${commission.document.title} · Utsuwa` : 'Utsuwa')));
 void studio.load();
@@ -183,6 +185,12 @@ useCommands([
     title: 'Planting plan on paper',
     also: 'print',
     run: () => void router.push(`/c/${props.id}/planting-plan`),
+  },
+  {
+    id: 'run sheet',
+    title: 'Run sheet of the build day on paper',
+    also: 'print tasks',
+    run: () => void router.push(`/c/${props.id}/run-sheet`),
   },
   {
     id: 'sheet',

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { useRoute } from 'vue-router';
-import type { Stratum } from './stages';
+import { stageOfPage, type Stratum } from './stages';
 
 /** On a telephone: every stage one touch away, below the head. */
 defineProps<{ strata: Stratum[]; id: string }>();
 const route = useRoute();
-const here = computed(() => String(route.name));
+const here = computed(() => stageOfPage(route.name));
 </script>
 
 <template>

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { useRoute } from 'vue-router';
-import type { Stratum } from './stages';
+import { stageOfPage, type Stratum } from './stages';
 
 const props = defineProps<{ strata: Stratum[]; id: string }>();
 const route = useRoute();
-const here = computed(() => String(route.name));
+const here = computed(() => stageOfPage(route.name));
 
 const WIDTH = 128;
 /** Top of each layer, px: the log, the deepest, goes down to the floor. */

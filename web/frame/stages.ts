@@ -25,6 +25,15 @@ export const STAGES: readonly [string, string][] = [
   ['log', 'Log'],
 ];
 
+/** The stage that a page is of: what is printed stands beside what it is printed from. */
+const PAGE_OF: Readonly<Record<string, string>> = {
+  'visit-sheet': 'brief',
+  'setting-out': 'bench',
+  'planting-plan': 'planting',
+  'run-sheet': 'build',
+};
+export const stageOfPage = (name: unknown) => PAGE_OF[String(name)] ?? String(name);
+
 /** Words by which people look for what is on a stage. */
 export const ALSO: Readonly<Record<string, string>> = {
   brief: 'client seat window fish shrimp animal add budget currency school keeper crew date',

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue';
 import type { Piece } from '../../../core/commission/schema';
 import { settingOut } from '../../../core/hardscape/settingOut';
 import { MARGIN_MM, PAPERS, tiled, type Paper } from '../../../core/view/tiles';
+import { usePage } from '../../design/paper';
 import { api } from '../../document/api';
 import FileLink from '../../document/FileLink.vue';
 import { useCommission } from '../../document/commissionStore';
@@ -65,6 +66,8 @@ const drawing = computed(() => ({
 const paper = ref<Paper>('A4');
 const what = ref<'sheet' | 'footprint'>('sheet');
 const tiling = computed(() => tiled(vessel.value.innerMm.length, vessel.value.innerMm.width, paper.value));
+/** The footprint lies on its own paper, to the edge. */
+usePage(() => (what.value === 'footprint' ? { sizeMm: tiling.value.paperMm, marginMm: 0 } : undefined));
 const outline = computed(() => planPaths(vessel.value, (mm) => mm, (mm) => vessel.value.innerMm.width - mm)); // prettier-ignore
 const regions = computed(() =>
   option.value.bed.flatMap((l) =>
@@ -272,6 +275,11 @@ footer {
   .tile {
     border: 0;
     margin: 0;
+    /* A hair less than the page, or a sheet would need two. */
+    max-height: calc(100vh - 0.1mm);
+  }
+  .tile:last-child {
+    break-after: auto;
   }
 }
 </style>

@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
+import { useRoute } from 'vue-router';
 import { endsOf } from '../../../core/buildDay/buildPlan';
 import { whyNotEarlier } from '../../../core/buildDay/whyNot';
 import { longDay, weekDay } from '../../units/days';
 import { useFigures } from '../../units/figures';
+import { useCommission } from '../../document/commissionStore';
 import { useFrame } from '../../frame/planKey';
 import DayChart from './DayChart.vue';
 import DayNotes from './DayNotes.vue';
@@ -11,8 +13,11 @@ import RunSheet from './RunSheet.vue';
 
 const { plan } = useFrame();
 const { words } = useFigures();
-/** A phone in the other hand shows the list, not the clock. */
-const sheet = ref(window.matchMedia('(max-width: 700px)').matches);
+/** The list has an address of its own, to be handed on; a phone in the other hand shows it first, and the clock when asked. */
+const route = useRoute();
+const commission = useCommission();
+const narrow = window.matchMedia('(max-width: 700px)').matches;
+const sheet = computed(() => route.name === 'run-sheet' || (narrow && route.query.day === undefined));
 
 const build = computed(() => plan.value?.build);
 /** The task of which it is asked why it is not earlier. */
@@ -33,9 +38,12 @@ const print = () => window.print();
           {{ longDay(build.buildDay) }}, {{ NUMBERS[build.crew.length] }} from {{ build.startTime }};
           {{ words(endsOf(build)) }}
         </p>
-        <button class="act" data-test="run-sheet" @click="sheet = !sheet">
-          {{ sheet ? '← The day' : 'Run sheet →' }}
-        </button>
+        <router-link
+          class="act"
+          data-test="run-sheet"
+          :to="`/c/${commission.id}/${sheet ? 'build?day' : 'run-sheet'}`"
+          >{{ sheet ? '← The day' : 'Run sheet →' }}</router-link
+        >
         <button v-if="sheet" class="act" @click="print">Print</button>
       </header>
       <ul v-if="!sheet && build.beforehand.length" class="before screen-only">

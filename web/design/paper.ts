@@ -1,0 +1,29 @@
+import { useStyleTag } from '@vueuse/core';
+import { computed, onScopeDispose, toValue, type MaybeRefOrGetter } from 'vue';
+import { PAPERS } from '../../core/view/tiles';
+
+/** Margin of an ordinary page, mm. */
+const MARGIN_MM = 13;
+/** Places whose printers hold Letter; everywhere else A4 (ISO 216). */
+const LETTER = /-(US|CA)$/;
+
+/** The page that is printed: its sides as it lies in the printer, and its margin, mm. */
+export interface Page {
+  sizeMm: readonly [number, number];
+  marginMm: number;
+}
+
+/** An ordinary upright page of the place where the studio works. */
+export function pageOf(locale: string): Page {
+  return { sizeMm: PAPERS[LETTER.test(locale) ? 'Letter' : 'A4'], marginMm: MARGIN_MM };
+}
+
+/** Sets the page for whatever is printed while this is shown; the innermost that says something counts. */
+export function usePage(page: MaybeRefOrGetter<Page | undefined>): void {
+  const css = computed(() => {
+    const said = toValue(page);
+    return said ? `@page { size: ${said.sizeMm[0]}mm ${said.sizeMm[1]}mm; margin: ${said.marginMm}mm; }` : '';
+  });
+  const { unload } = useStyleTag(css, { media: 'print' });
+  onScopeDispose(unload);
+}
