@@ -24,7 +24,7 @@ const relations = files
 const CENTRAL = [
   'bedMesh', 'beltAlong', 'beltAround', 'bicarbonateG', 'bowRadius', 'branchSolid', 'brushed', 'cellCoverage',
   'cellGradient', 'cheapestPacks', 'closesLike', 'cooledCelsius', 'coverDays', 'coverShare', 'cutRun', 'dliForFactor', 'driftRegion',
-  'evaporationKgPerH', 'facesOf', 'fillUnder', 'firstFill', 'floorLoad', 'gapMm', 'gearSeen', 'glassKg', 'gripOf',
+  'evaporationKgPerH', 'facesOf', 'fillUnder', 'firstFill', 'floorLoad', 'followed', 'gapMm', 'gearSeen', 'glassKg', 'gripOf',
   'grownArea', 'growthOf', 'gypsumG', 'heatLoss', 'hiddenShare', 'intoWaterW', 'isShaded', 'joinedRegion', 'jointsToHide',
   'kilonewtonsFromKg', 'liftKgf', 'lightMap', 'lightOnDay', 'limbsOf', 'litresToHeight', 'loadsOf', 'longestRound', 'measurePocket',
   'meshVolume', 'mirrored', 'mixedCelsius', 'moundSteepestDeg', 'netLiftKgf', 'orderDay', 'parted',

@@ -139,6 +139,32 @@ describe('a studio of one’s own', () => {
     await at.until('[data-line="conditioner"]', (w) => w.includes('$9.80'));
   });
 
+  it('has gear that follows the tank until somebody changes it, taken back with what it followed', async () => {
+    await page.click('a[href$="/vessel"]');
+    await at.press('summary.act ::-p-text(Devices, sockets, circuit)');
+    await at.press(test('usual-devices'));
+    await at.press(test('take-proposed'));
+    const watts = async (id: string) => Number(/(\d+) W/.exec(await at.words(`[data-device="${id}"]`))?.[1]);
+    await at.until('[data-device="light"]', (w) => w.includes('follows the tank'));
+    const [lamp, filter] = [await watts('light'), await watts('filter')];
+    // The filter is touched: whatever becomes of the tank, it stays.
+    await page.click(`[data-device="filter"] ${test('device')}`);
+    const draws = '[data-device="filter"] ::-p-aria([name="draws"])';
+    await (await page.waitForSelector(draws))!.click({ count: 3 });
+    await page.keyboard.type('11');
+    await page.keyboard.press('Tab');
+    await at.until('[data-device="filter"]', (w) => !w.includes('follows'));
+    const length = '::-p-aria([name="length, left to right"])';
+    await (await page.waitForSelector(length))!.click({ count: 3 });
+    await page.keyboard.type('1200 mm');
+    await page.keyboard.press('Tab');
+    await page.waitForFunction((was) => Number(/(\d+) W/.exec(document.querySelector('[data-device="light"]')!.textContent!)?.[1]) > was, {}, lamp * 1.5); // prettier-ignore
+    expect([await watts('filter'), filter]).toEqual([11, expect.any(Number)]);
+    await page.click('[aria-label="Undo"]');
+    await page.waitForFunction((was) => Number(/(\d+) W/.exec(document.querySelector('[data-device="light"]')!.textContent!)?.[1]) === was, {}, lamp); // prettier-ignore
+    expect(await page.$eval(length, (el) => (el as HTMLInputElement).value)).toBe('23.62');
+  });
+
   it('looks around in a sample', async () => {
     const list = await browser.newPage();
     const there = onPage(list, server.url);

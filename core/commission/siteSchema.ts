@@ -77,6 +77,8 @@ const deviceSchema = z.looseObject({
   litresPerHour: figure(0, 100_000).optional(),
   /** Day on which it comes, where that is known: what cannot start without it waits. */
   arrives: day.optional(),
+  /** Proposed, and touched by nobody since: it follows the tank. */
+  proposed: z.boolean().optional(),
   /** What a lamp gives, and where it hangs. */
   light: lightSchema.optional(),
   /** Its body inside the vessel: size, the corner nearest to the front and left, and the side a hand comes from. */

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia';
-import { inverse, type Change } from '../../core/commission/changes';
+import { changesBetween, inverse, type Change } from '../../core/commission/changes';
 import { faultsOfChange } from '../../core/commission/change';
 import { merged } from '../../core/commission/merge';
 import type { Commission, Option } from '../../core/commission/schema';
@@ -96,6 +96,17 @@ export const useCommission = defineStore('commission', () => {
     quiet.foreseen = undefined;
     if (next === before) return;
     steps.note(key, before, next);
+    document.value = next;
+    saving.changed();
+  }
+
+  /** Changes what follows of itself from the last edit, and is undone with it. */
+  function follow(change: (document: Commission) => Commission): void {
+    const before = document.value;
+    if (!before || foreseeing) return;
+    const next = change(before);
+    if (next === before || faultsOfChange(before, next).length > 0) return;
+    steps.more(changesBetween(before, next));
     document.value = next;
     saving.changed();
   }
@@ -216,6 +227,7 @@ export const useCommission = defineStore('commission', () => {
     edit,
     typing,
     tryEdit,
+    follow,
     editOption,
     tryEditOption,
     beginStep,

@@ -39,6 +39,12 @@ export function useSteps() {
     future.value = [];
   }
 
+  /** What follows of itself from the last step is taken back with it; what was taken back can still be made again. */
+  function more(changes: Change[]): void {
+    const last = past.value.at(-1);
+    if (last) past.value = bounded([...past.value.slice(0, -1), [...last, ...changes]]);
+  }
+
   /** A step that was made in one: choosing between two versions. */
   function add(step: Change[]): void {
     past.value = bounded([...past.value, step]);
@@ -73,5 +79,5 @@ export function useSteps() {
     end();
   }
 
-  return { past, future, note, add, shift, begin, end, clear };
+  return { past, future, note, more, add, shift, begin, end, clear };
 }

@@ -15,6 +15,7 @@ import ConflictSheet from './ConflictSheet.vue';
 import GoneSheet from './GoneSheet.vue';
 import { useFigures } from '../units/figures';
 import HeadBar from './HeadBar.vue';
+import { useFollowedGear } from './followGear';
 import { useHeldStill } from './heldStill';
 import { useLivePlan } from './livePlan';
 import { FRAME } from './planKey';
@@ -99,6 +100,7 @@ watch(
 provide(FRAME, { plan, field, planted, orders, reloadOrders, waterScale, scapeWork });
 const workbench = ref<HTMLElement>();
 usePage(() => pageOf(studio.locale));
+useFollowedGear(plan, () => placed.value.length > 0);
 useHeldStill(workbench, [plan, planted, trouble]);
 useTitle(computed(() => (commission.document ? `${commission.document.title} · Utsuwa` : 'Utsuwa')));
 void studio.load();

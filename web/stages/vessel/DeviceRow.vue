@@ -13,6 +13,7 @@ import { longDate } from '../../units/days';
 import { useFigures } from '../../units/figures';
 import DeviceBody from './DeviceBody.vue';
 import { deviceFigures } from './deviceFigures';
+import { wording } from '../../words/wording';
 import LampFields from './LampFields.vue';
 
 /** One device: a line among many, and all that is asked of it once it is opened. */
@@ -39,9 +40,11 @@ const choices = computed(() =>
 const origin = computed((): Origin => props.device.origin ?? 'client');
 const figures = computed(() => {
   const { arrives } = props.device;
-  return [...deviceFigures(f, props.device), ...(arrives ? [`comes on ${longDate(arrives)}`] : [])].join(
-    ', ',
-  );
+  return [
+    ...deviceFigures(f, props.device),
+    ...(arrives ? [`comes on ${longDate(arrives)}`] : []),
+    ...(props.device.proposed ? [wording('deviceRow.follows')] : []),
+  ].join(', ');
 });
 const KINDS = GEAR_KINDS.map((value) => ({
   value,

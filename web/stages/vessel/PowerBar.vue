@@ -38,7 +38,11 @@ const bar = computed(() =>
 );
 type Device = NonNullable<Site['devices']>[number];
 const set = (i: number, part: Partial<Device>) =>
-  edit.site('devices', devices.value.map((d, n) => (n === i ? { ...d, ...part } : d))); // prettier-ignore
+  edit.site('devices', devices.value.map((d, n) => (n === i ? touched({ ...d, ...part }) : d))); // prettier-ignore
+/** What somebody has changed stays as it is, whatever becomes of the tank. */
+function touched({ proposed: _p, ...device }: Device): Device {
+  return device;
+}
 const begun = ref<string>();
 function add(): void {
   begun.value = freshId('device', devices.value);
@@ -72,7 +76,7 @@ const proposing = ref(false);
 /** What is taken of the proposal goes to the end of the list, each under an id of its own. */
 function take(taken: Device[]): void {
   const all = [...devices.value];
-  for (const d of taken) all.push({ ...d, id: freshId(d.id, all) });
+  for (const d of taken) all.push({ ...d, id: freshId(d.id, all), proposed: true });
   list('usual devices', all);
   proposing.value = false;
 }
@@ -83,7 +87,7 @@ function setArticle(i: number, id: string | null): void {
   const next: Device = a
     ? { ...plain, material: a.id, name: a.name, watts: a.watts ?? plain.watts, litresPerHour: a.litresPerHour, origin: plain.origin ?? 'bought' } // prettier-ignore
     : plain;
-  list(`article ${devices.value[i].id}`, devices.value.map((d, n) => (n === i ? next : d))); // prettier-ignore
+  list(`article ${devices.value[i].id}`, devices.value.map((d, n) => (n === i ? touched(next) : d))); // prettier-ignore
 }
 const YES_NO = [
   { value: null, title: 'not asked' },
