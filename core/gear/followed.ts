@@ -1,7 +1,7 @@
 import type { Commission, Material } from '../commission/schema';
 import type { Text } from '../words/text';
 import { proposedGear, type Need } from './propose';
-import type { Device } from './gear';
+import { devicesOf, type Device } from './gear';
 
 /**
  * The devices of a commission with those that were proposed and that nobody has touched since as they would be proposed now:
@@ -16,7 +16,7 @@ export function followed(
   words: (said: Text) => string,
   articles: readonly Material[],
 ): Device[] | undefined {
-  const own = commission.site?.devices ?? [];
+  const own = [...devicesOf(commission)];
   if (!own.some((d) => d.proposed)) return undefined;
   const touched = own.filter((d) => !d.proposed);
   const wished = proposedGear({ ...commission, site: { ...commission.site, devices: touched } }, need, words, articles); // prettier-ignore

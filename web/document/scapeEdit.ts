@@ -18,7 +18,7 @@ import type { Axis } from '../../core/geometry/rotation';
 import type { Start } from '../../core/yard/starts';
 import type { Form, SizeClass } from '../../core/yard/pieceFrom';
 import { insideGlass } from '../../core/edits/inside';
-import { meshForDrawing } from '../drawing/drawnMeshes';
+import { meshForDrawing } from './drawnMeshes';
 import type { YardPiece } from '../../core/catalogue/studio';
 import { useCommission } from './commissionStore';
 import { optionWith, sandAtHand, useMaterials } from './materials';

@@ -2,7 +2,7 @@ import type { Shape } from '../../core/commission/schema';
 import type { Mesh } from '../../core/geometry/mesh';
 import { rotation } from '../../core/geometry/rotation';
 import { extentOf, extentOfMesh, type Extent } from '../../core/hardscape/extent';
-import { meshForDrawing } from './drawnMeshes';
+import { meshForDrawing } from '../document/drawnMeshes';
 
 /** How far each drawn surface reaches, by its turn: a surface does not change. */
 const reaches = new WeakMap<Mesh, Map<number, Extent>>();

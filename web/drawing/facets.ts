@@ -1,7 +1,7 @@
 import type { Shape } from '../../core/commission/schema';
 import { rotation, turned } from '../../core/geometry/rotation';
 import type { Mesh } from '../../core/geometry/mesh';
-import { meshForDrawing } from './drawnMeshes';
+import { meshForDrawing } from '../document/drawnMeshes';
 
 /** From where a solid is looked at. */
 export type View = 'front' | 'above';

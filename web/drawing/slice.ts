@@ -1,7 +1,7 @@
 import type { Shape } from '../../core/commission/schema';
 import { rotation, turned } from '../../core/geometry/rotation';
 import type { Mesh } from '../../core/geometry/mesh';
-import { meshForDrawing } from './drawnMeshes';
+import { meshForDrawing } from '../document/drawnMeshes';
 
 /**
  * Where an upright plane at `xMm` (from the shape's own origin) cuts a turned solid: closed rings of y, z in

@@ -10,7 +10,7 @@ import { stageOf } from './stageOf';
 import { api, ApiProblem, type SentOrder } from '../document/api';
 import { typing, useCommands, useFinder } from '../design/commands';
 import { useCommission } from '../document/commissionStore';
-import { fetchAhead } from '../drawing/drawnMeshes';
+import { fetchAhead } from '../document/drawnMeshes';
 import ConflictSheet from './ConflictSheet.vue';
 import GoneSheet from './GoneSheet.vue';
 import { useFigures } from '../units/figures';

@@ -4,7 +4,7 @@ import { turned, rotation } from '../../../core/geometry/rotation';
 import { plan } from '../../../core/pipeline/plan';
 import { example } from '../../../core/testing/scape';
 import { halfGrown } from '../halfGrown';
-import { meshForDrawing } from '../drawnMeshes';
+import { meshForDrawing } from '../../document/drawnMeshes';
 import { keeper } from './kept';
 import { straight, type Seen, type Spot } from './place';
 import { seatScene, type SeatLook } from './seatScene';

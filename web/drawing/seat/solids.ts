@@ -4,7 +4,7 @@ import { divided } from '../../../core/geometry/divide';
 import type { Mesh as Surface } from '../../../core/geometry/mesh';
 import { rotation, turned } from '../../../core/geometry/rotation';
 import { colourOf, materialFor } from '../colour';
-import { meshForDrawing } from '../drawnMeshes';
+import { meshForDrawing } from '../../document/drawnMeshes';
 import { coloured, matte, noise, tinted } from './grain';
 import type { Keeper } from './kept';
 import type { Place, Seen } from './place';

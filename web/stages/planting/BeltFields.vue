@@ -7,7 +7,7 @@ import { beltAlong, beltAround } from '../../../core/planting/belt';
 import { displayOutline } from '../../../core/vessel/display';
 import FigureField from '../../document/FigureField.vue';
 import { useLocalForm } from '../../document/localForm';
-import { meshForDrawing } from '../../drawing/drawnMeshes';
+import { meshForDrawing } from '../../document/drawnMeshes';
 import { wording } from '../../words/wording';
 
 /** Instead of corners: a belt at the foot of a stone, or along both edges of a path. */
