@@ -77,6 +77,8 @@ export const layerSchema = z.looseObject({
   id,
   material: id,
   top: topSchema,
+  /** Its top and its hills are measured over what it lies on, not over the glass: a skin of sand that follows the ground. */
+  over: z.boolean().optional(),
   mounds: z.array(mound).max(100).optional(),
   region: region.optional(),
   cuts: z.boolean().optional(),

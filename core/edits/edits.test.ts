@@ -1,12 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { parseCommission } from '../commission/parse';
-import type { Option, Piece } from '../commission/schema';
+import type { Layer, Option, Piece } from '../commission/schema';
 import type { YardPiece } from '../catalogue/studio';
 import { newOrigin } from '../commission/origin';
 import { piece, scape, soil } from '../testing/scape';
 import { copied } from './copied';
-import { edgedWith, layerMoved, mixedWith, ofMaterial, overPart, withHill, withoutLayer } from './layers';
+import { bedField } from '../substrate/bedField';
+import { edgedWith, endsOf, followingGround, layerMoved, mixedWith, ofMaterial, overPart, sloped, withHill, withoutLayer } from './layers'; // prettier-ignore
 import { joinedOrNot, lifted, mirrored, movedTo, turnedBy, turnedTogether, withoutPiece } from './pieces';
 import { fromYard, standInOnBench, swapped } from './placed';
 import { heapOn } from './pockets';
@@ -164,6 +165,27 @@ describe('a bed', () => {
     const mixed = mixedWith(sand, 'soil', 0.3);
     expect(mixed.mix).toEqual([{ material: 'sand', share: 0.7 }, { material: 'soil', share: 0.3 }]); // prettier-ignore
     expect(mixedWith(mixed, undefined, 0.3)).toEqual(sand);
+  });
+
+  it('follows the ground or keeps the surface that it has by it, and is sloped where its heights are drawn', () => {
+    const hilly = withHill(bed[0], vessel);
+    const skin: Layer = { id: 'sand', material: 'sand', top: { kind: 'level', mm: 20 }, over: true };
+    const surface = (b: Layer[]) => bedField(vessel, b).cornerMm;
+    const own = followingGround([hilly, skin], 'sand', false, vessel);
+    expect(own[1].over).toBeUndefined();
+    const [before, after] = [surface([hilly, skin]), surface(own)];
+    expect(Math.max(...before.map((z, i) => Math.abs(z - after[i])))).toBeLessThan(0.5);
+    expect(followingGround(own, 'sand', true, vessel)[1]).toEqual({
+      ...skin,
+      top: { kind: 'level', mm: 25 },
+    });
+    const { top } = own[1];
+    if (top.kind !== 'grid') throw new Error('no grid');
+    const ends = endsOf(top);
+    const up = sloped(top, 0, 30, vessel);
+    expect(endsOf(up)).toEqual({ frontMm: ends.frontMm, backMm: ends.backMm + 30 });
+    // Nothing goes under the glass.
+    expect(Math.min(...sloped(top, -500, 0, vessel).mm)).toBe(0);
   });
 
   it('has hills and parts within the vessel, and bands outside of each other along a path', () => {

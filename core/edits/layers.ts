@@ -1,6 +1,7 @@
 import type { Layer, Vessel } from '../commission/schema';
 import { withPath } from '../substrate/path';
-import { asGrid, brushed, type Dab } from '../substrate/sculpt';
+import { asGrid, brushed, gridOf, type Dab, type GridTop } from '../substrate/sculpt';
+import { groundOf } from '../substrate/stack';
 import { freshId } from './ids';
 
 type Bed = readonly Layer[];
@@ -93,4 +94,35 @@ export function edgedWith(
   // The wider comes first: what follows is cut into it.
   const at = bed.findIndex((l) => l.id === of || l.path?.edgeOf === of);
   return [...withPath([...bed.slice(0, at), fresh, ...bed.slice(at)], of, own.path, vessel)];
+}
+
+/** How thick a layer is first laid that is to follow the ground, mm (common practice: a skin of grain). */
+const SKIN_MM = 25;
+
+/**
+ * A bed in which a layer follows what it lies on, or no longer does: then it keeps the surface that it has by that, as
+ * heights of a grid, whatever becomes of the ground.
+ */
+export function followingGround(bed: Bed, id: string, follows: boolean, vessel: Vessel): Layer[] {
+  const at = bed.findIndex((l) => l.id === id);
+  return withLayerChanged(bed, id, (l) => {
+    const { over: _o, mounds: _m, ...rest } = l;
+    if (follows) return { ...rest, over: true, top: { kind: 'level', mm: SKIN_MM } };
+    return { ...rest, top: gridOf(groundOf(bed.slice(0, at + 1), vessel), vessel) };
+  });
+}
+
+/** Mean height of a surface along the front and the back glass, mm: what a slope is typed by where heights are drawn one by one. */
+export function endsOf({ mm, columns, rows }: GridTop): { frontMm: number; backMm: number } {
+  const mean = (row: number) =>
+    mm.slice(row * columns, (row + 1) * columns).reduce((s, z) => s + z, 0) / columns;
+  return { frontMm: Math.round(mean(0)), backMm: Math.round(mean(rows - 1)) };
+}
+
+/** A surface of heights with so much added at the front and at the back, between them evenly; never under the glass or over the rim. */
+export function sloped(top: GridTop, frontBy: number, backBy: number, vessel: Vessel): GridTop {
+  const { columns, rows } = top;
+  const by = (row: number) => frontBy + ((backBy - frontBy) * row) / (rows - 1);
+  const within = (z: number) => Math.min(Math.max(z, 0), vessel.innerMm.height);
+  return { ...top, mm: top.mm.map((z, i) => Math.round(within(z + by(Math.floor(i / columns))) * 10) / 10) };
 }

@@ -103,13 +103,13 @@ export function settledBed(
   const whole = gridFrom(field, settling.surfaceMm, vessel);
   const covered = bed.slice(at + 1).some((l) => !l.path);
   if (settling.onPathsL < 0.01 && !covered)
-    return bed.map((l, i) => (i === at ? { ...l, top: whole, mounds: undefined } : l));
+    return bed.map((l, i) => (i === at ? { ...l, top: whole, over: undefined, mounds: undefined } : l));
   const low = settling.surfaceMm.map((mm, c) => Math.min(mm, field.surfaceMm[c]));
   const ids = new Set(bed.map((l) => l.id));
   let id = RUN;
   for (let n = 2; ids.has(id); n++) id = `${RUN}-${n}`;
   const lowered = bed.map((l, i) =>
-    i === at ? { ...l, top: gridFrom(field, low, vessel), mounds: undefined } : l,
+    i === at ? { ...l, top: gridFrom(field, low, vessel), over: undefined, mounds: undefined } : l,
   );
   return [...lowered, { id, material: bed[at].material, top: whole }];
 }

@@ -1,6 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import type { Layer, Material } from '../commission/schema';
-import { raised, withLayer } from './freshLayer';
+import { surveyLayers } from '../survey/layers';
+import { scape } from '../testing/scape';
+import { bedField, layerTopsAt } from './bedField';
+import { withLayer } from './freshLayer';
 
 const layer = (id: string, rest: Partial<Layer> = {}): Layer => ({ id, material: id, top: { kind: 'ramp', frontMm: 30, backMm: 90 }, ...rest }); // prettier-ignore
 const kindOf = (l: Layer) => l.id.replace(/-\d/, '') as Material['kind'];
@@ -17,18 +20,35 @@ describe('a layer that is added', () => {
     expect(add([], 'sand')).toEqual([{ id: 'sand-2', material: 'sand', top: { kind: 'level', mm: 25 } }]);
   });
 
-  it('is a level band under others, and follows what it lies on', () => {
-    expect(add([layer('soil')], 'base')[0].top).toEqual({ kind: 'level', mm: 15 });
+  it('is a level band on the glass, and follows what it lies on', () => {
+    expect(add([layer('soil')], 'base')[0]).toEqual({
+      id: 'base-2',
+      material: 'base',
+      top: { kind: 'level', mm: 15 },
+    });
     const hill = { at: [100, 100] as [number, number], radiusMm: 80, heightMm: 40 };
     const [, sand] = add([layer('soil', { mounds: [hill] })], 'sand');
-    expect(sand).toMatchObject({ top: { kind: 'ramp', frontMm: 55, backMm: 115 }, mounds: [hill] });
+    expect(sand).toEqual({ id: 'sand-2', material: 'sand', top: { kind: 'level', mm: 25 }, over: true });
     // A path that is cut in is nothing to lie on.
     const path = layer('sand', { cuts: true, top: { kind: 'level', mm: 10 } });
-    expect(add([layer('soil'), path], 'gravel')[2].top).toMatchObject({ frontMm: 55 });
+    expect(add([path], 'gravel')[1].over).toBeUndefined();
   });
 
-  it('is raised whatever its surface, and never below the glass', () => {
-    expect(raised({ kind: 'level', mm: 10 }, -30)).toEqual({ kind: 'level', mm: 0 });
-    expect(raised({ kind: 'grid', stepMm: 10, columns: 2, rows: 2, mm: [0, 1, 2, 3] }, 2)).toMatchObject({ mm: [2, 3, 4, 5] }); // prettier-ignore
+  it('does not double a hill, and lies as thick on it wherever it is moved', () => {
+    const { vessel } = scape();
+    const at = (x: number) => {
+      const bed = add([layer('soil', { mounds: [{ at: [x, 180], radiusMm: 120, heightMm: 60 }] })], 'sand');
+      const field = bedField(vessel, bed);
+      const [soil, sand] = surveyLayers(field, bed);
+      return { soil, sand, tops: layerTopsAt(field, x, 180) };
+    };
+    const [one, other] = [at(200), at(400)];
+    // 25 mm on 600 × 360 mm are 5.4 L, hill or none.
+    for (const { sand, tops } of [one, other]) {
+      expect([sand.minMm, sand.maxMm]).toEqual([expect.closeTo(25, 6), expect.closeTo(25, 6)]);
+      expect(sand.volumeL).toBeCloseTo(5.4, 6);
+      expect(tops[1] - tops[0]).toBeCloseTo(25, 6);
+    }
+    expect(one.soil.volumeL).toBeCloseTo(other.soil.volumeL, 2);
   });
 });

@@ -13,8 +13,8 @@ export function isBedKind(kind: Material['kind']): kind is BedKind {
 }
 
 /**
- * A bed with one more layer, where its kind belongs: filler and base under the soil, sand and gravel over it. Under
- * others it is a level band; on top it follows the surface of the one below.
+ * A bed with one more layer, where its kind belongs: filler and base under the soil, sand and gravel over it. On the glass it
+ * is a level band; on others it follows the ground, whatever becomes of that.
  */
 export function withLayer(
   bed: readonly Layer[],
@@ -26,30 +26,8 @@ export function withLayer(
   const rank = (k: Material['kind']) => BED_KINDS.indexOf(k as BedKind);
   const above = bed.findIndex((l) => !l.cuts && rank(kindOf(l)) > rank(kind));
   const at = above < 0 ? bed.length : above;
-  const below = bed.slice(0, at).findLast((l) => !l.cuts);
-  const thick = USUAL_MM[kind];
-  const fresh: Layer = below
-    ? {
-        id,
-        material: material.id,
-        top: raised(below.top, thick),
-        ...(below.mounds ? { mounds: below.mounds } : {}),
-      }
-    : { id, material: material.id, top: { kind: 'level', mm: thick } };
+  const isOver = bed.slice(0, at).some((l) => !l.cuts);
+  const top: LayerTop = { kind: 'level', mm: USUAL_MM[kind] };
+  const fresh: Layer = { id, material: material.id, top, ...(isOver ? { over: true } : {}) };
   return [...bed.slice(0, at), fresh, ...bed.slice(at)];
-}
-
-/** A surface so many mm higher everywhere; never under the glass. */
-export function raised(top: LayerTop, mm: number): LayerTop {
-  const up = (z: number) => Math.max(0, z + mm);
-  switch (top.kind) {
-    case 'level':
-      return { ...top, mm: up(top.mm) };
-    case 'ramp':
-      return { ...top, frontMm: up(top.frontMm), backMm: up(top.backMm) };
-    case 'grid':
-      return { ...top, mm: top.mm.map(up) };
-    default:
-      return top satisfies never;
-  }
 }

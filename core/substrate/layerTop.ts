@@ -7,8 +7,8 @@ export type HeightAt = (xMm: number, yMm: number) => number;
 export type HeightsAlong = (xsMm: Float64Array, yMm: number, out: Float64Array, at: number) => void;
 
 /**
- * A layer's drawn surface, mounds included, kept between the glass and the rim. Whether the layer is there
- * at all (its region, what lies below) is the bed's business.
+ * A layer's drawn surface, mounds included, kept between the glass and the rim; of one that lies `over` others how high it
+ * stands over them. Whether the layer is there at all (its region, what lies below) is the bed's business.
  */
 export function layerTop(layer: Layer, vessel: Vessel): HeightAt {
   const along = layerTopAlong(layer, vessel);

@@ -4,7 +4,7 @@ import { polygonContains } from '../geometry/polygon';
 import { scape, soil } from '../testing/scape';
 import { bedField, cellAt, layerTopsAt, regionHas, surfaceAt } from './bedField';
 import { cellGradient, steepestOf } from './slope';
-import { DrawnAlong, layersAt, stackOf } from './stack';
+import { DrawnAlong, groundOf, layersAt, stackOf } from './stack';
 
 const { vessel } = scape({ inner: [300, 200, 200] });
 const half: [number, number][] = [
@@ -30,6 +30,18 @@ describe('layers at a spot', () => {
   it('lie on each other, and are absent where their top is lower', () => {
     const bed = [level(30), level(50, { id: 'b' }), level(40, { id: 'c' })];
     expect(topsAt(bed, 10, 10)).toEqual([30, 50, 50]);
+  });
+
+  it('lie as high over others as they are drawn, where they are to follow the ground; never over the rim', () => {
+    const over = level(20, { id: 'b', over: true });
+    expect(topsAt([level(30), over], 10, 10)).toEqual([30, 50]);
+    expect(topsAt([level(30), level(80, { id: 'c', region: half }), over], 200, 100)).toEqual([30, 80, 100]);
+    expect(topsAt([level(190), over], 10, 10)).toEqual([190, 200]);
+    // In a cut it follows the floor of the cut.
+    const cut = level(12, { id: 'c', cuts: true, floorMm: 10 });
+    expect(topsAt([level(60), cut, over], 10, 10)).toEqual([10, 12, 32]);
+    const ground = groundOf([level(30), level(80, { id: 'c', region: half })], vessel);
+    expect([ground(100, 100), ground(200, 100), groundOf([], vessel)(5, 5)]).toEqual([30, 80, 0]);
   });
 
   it('are there only in their region', () => {

@@ -63,8 +63,9 @@ export const anyScape: fc.Arbitrary<Commission | undefined> = fc
     pieces: fc.array(piece, { maxLength: 5 }),
     plants: fc.array(plant, { maxLength: 3 }),
     co2: fc.boolean(),
+    over: fc.boolean(),
   })
-  .map(({ vessel, tops, pieces, plants, co2 }) => {
+  .map(({ vessel, tops, pieces, plants, co2, over }) => {
     const sketch = scape();
     const { length, width } = vessel.innerMm;
     const known = new Set(sketch.catalogue.plants.map((p) => p.id));
@@ -75,7 +76,7 @@ export const anyScape: fc.Arbitrary<Commission | undefined> = fc
       options: [
         {
           ...sketch.options[0],
-          bed: tops.map((top, i) => ({ id: `l${i}`, material: i % 2 ? 'sand' : 'soil', top })),
+          bed: tops.map((top, i) => ({ id: `l${i}`, material: i % 2 ? 'sand' : 'soil', top, ...(over && i > 0 ? { over } : {}) })), // prettier-ignore
           pieces: pieces.map(({ x, y, ...p }, i) => ({ id: `S-${i}`, at: [x * length, y * width], ...p })),
           plants: plants.flatMap(({ plant, x, y, r, spacingMm }, i) => {
             if (!known.has(plant)) return [];

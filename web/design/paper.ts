@@ -22,7 +22,11 @@ export function pageOf(locale: string): Page {
 export function usePage(page: MaybeRefOrGetter<Page | undefined>): void {
   const css = computed(() => {
     const said = toValue(page);
-    return said ? `@page { size: ${said.sizeMm[0]}mm ${said.sizeMm[1]}mm; margin: ${said.marginMm}mm; }` : '';
+    if (!said) return '';
+    const [size, margin] = [said.sizeMm, [said.marginMm]].map((sides) =>
+      sides.map((mm) => `${mm}mm`).join(' '),
+    );
+    return `@page{size:${size};margin:${margin}}`;
   });
   const { unload } = useStyleTag(css, { media: 'print' });
   onScopeDispose(unload);

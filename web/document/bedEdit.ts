@@ -3,6 +3,7 @@ import type { Layer, Material } from '../../core/commission/schema';
 import { freshId } from '../../core/edits/ids';
 import {
   edgedWith,
+  followingGround,
   layerMoved,
   ofMaterial,
   touched,
@@ -69,6 +70,17 @@ export function useBedEdit() {
     bed(`material ${id}`, (b) => ofMaterial(b, id, material), [material]);
   }
 
+  /** A layer lies on others as they are, whatever becomes of them; or has a surface of its own from now on. */
+  function follow(id: string, follows: boolean): void {
+    commission.endStep();
+    bed(`follow ${id}`, (b) => followingGround(b, id, follows, vessel()));
+  }
+  /** True of a layer below which another lies. */
+  const isOnOthers = (id: string) => {
+    const at = layers().findIndex((l) => l.id === id);
+    return layers().slice(0, Math.max(0, at)).some((l) => !l.cuts); // prettier-ignore
+  };
+
   /** One touch of a brush on a layer. */
   function touch(id: string, dab: Dab): void {
     bed(`sculpt ${id}`, (b) => touched(b, id, dab, vessel()));
@@ -97,5 +109,18 @@ export function useBedEdit() {
     ]);
   }
 
-  return { bed, add, drop, move, setMaterial, touch, addPath, setPath, addEdge, materialOf };
+  return {
+    bed,
+    add,
+    drop,
+    move,
+    follow,
+    isOnOthers,
+    setMaterial,
+    touch,
+    addPath,
+    setPath,
+    addEdge,
+    materialOf,
+  };
 }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Layer, Option, Vessel } from '../../../core/commission/schema';
+import { groundOf } from '../../../core/substrate/stack';
 import { useBedEdit } from '../../document/bedEdit';
 import { useScapeEdit } from '../../document/scapeEdit';
 import { arrowStep } from '../../drawing/arrowStep';
@@ -25,7 +26,14 @@ const bed = useBedEdit();
 const layer = computed(() => chosenLayer(props.option.bed, selectedLayer.value));
 const W = computed(() => props.vessel.innerMm.width);
 const shown = computed(() => layer.value !== undefined && (props.view === 'section' || props.active));
-const grips = computed(() => (layer.value ? gripsOf(props.view, layer.value, props.vessel, props.k) : []));
+/** What the chosen layer lies on. */
+const ground = computed(() => {
+  const at = props.option.bed.findIndex((l) => l.id === layer.value?.id);
+  return groundOf(props.option.bed.slice(0, Math.max(0, at)), props.vessel);
+});
+const grips = computed(() =>
+  layer.value ? gripsOf(props.view, layer.value, props.vessel, props.k, ground.value) : [],
+);
 
 const drag = usePointerDrag<{ layer: Layer; grip: Grip }>({
   start: (event) => {

@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import { layerOrigin } from '../../../core/commission/origin';
 import type { Layer, Material, Origin } from '../../../core/commission/schema';
-import { mixedWith, overPart, withHill } from '../../../core/edits/layers';
+import { endsOf, mixedWith, overPart, sloped, withHill } from '../../../core/edits/layers';
 import { isBedKind } from '../../../core/substrate/freshLayer';
 import { useBedEdit } from '../../document/bedEdit';
 import { useCommission } from '../../document/commissionStore';
@@ -31,6 +31,13 @@ const change = (key: string, part: (l: Layer) => Partial<Layer>) =>
 
 const setTop = (key: 'mm' | 'frontMm' | 'backMm') => (v: number | undefined) =>
   change(`typed ${key}`, (l) => ({ top: { ...l.top, [key]: v } as Layer['top'] }));
+/** Heights that were drawn or have settled are raised or lowered at one end, the other stays. */
+const slope = (end: 'frontMm' | 'backMm') => (v: number | undefined) =>
+  change(`slope ${end}`, (l) => {
+    if (l.top.kind !== 'grid' || v === undefined) return {};
+    const by = v - endsOf(l.top)[end];
+    return { top: sloped(l.top, end === 'frontMm' ? by : 0, end === 'backMm' ? by : 0, commission.document!.vessel) }; // prettier-ignore
+  });
 const setMound = (i: number, key: 'radiusMm' | 'heightMm') => (v: number | undefined) =>
   change(`typed hill ${i} ${key}`, (l) => ({
     mounds: l.mounds!.map((m, n) => (n === i ? { ...m, [key]: v! } : m)),
@@ -93,7 +100,7 @@ const setMix = (other: string | null, share = 0.5) =>
     />
     <FigureField
       v-if="layer.top.kind === 'level'"
-      label="height"
+      :label="layer.over ? 'thick' : 'height'"
       kind="length"
       narrow
       :value="layer.top.mm"
@@ -118,7 +125,24 @@ const setMix = (other: string | null, share = 0.5) =>
         data-test="ramp-back"
       />
     </template>
-    <p v-else class="quiet">sculpted, {{ layer.top.columns }} × {{ layer.top.rows }} heights</p>
+    <template v-else>
+      <FigureField
+        label="front, mean"
+        kind="length"
+        narrow
+        :value="endsOf(layer.top).frontMm"
+        :apply="slope('frontMm')"
+        data-test="grid-front"
+      />
+      <FigureField
+        label="back, mean"
+        kind="length"
+        narrow
+        :value="endsOf(layer.top).backMm"
+        :apply="slope('backMm')"
+        data-test="grid-back"
+      />
+    </template>
     <template v-if="layer.path && !layer.path.edgeOf">
       <FigureField
         class="end"
@@ -159,9 +183,14 @@ const setMix = (other: string | null, share = 0.5) =>
       <FigureField label="foot" kind="length" narrow :value="m.radiusMm" :apply="setMound(i, 'radiusMm')" />
       <button class="plain quiet" :aria-label="`Take hill ${i + 1} away`" @click="dropHill(i)">×</button>
     </div>
-    <button v-if="!layer.path && layer.top.kind !== 'grid'" class="act" data-test="add-hill" @click="addHill">
-      + hill
-    </button>
+    <button v-if="!layer.path" class="act" data-test="add-hill" @click="addHill">+ hill</button>
+    <v-switch
+      v-if="!layer.path && !layer.cuts && bed.isOnOthers(layer.id)"
+      :model-value="layer.over ?? false"
+      label="follows the ground"
+      data-test="follows"
+      @update:model-value="(x) => bed.follow(layer.id, Boolean(x))"
+    />
     <OriginField class="wide" :origin="origin" @change="setOrigin" />
     <FigureField
       class="there"

@@ -43,6 +43,15 @@ describe('grips of the bed', () => {
     expect(grip('front', 'top 0').moved(layer, 0, 25).mounds![0].heightMm).toBe(75);
   });
 
+  it('stand on the ground where a layer follows it', () => {
+    const over: Layer = { ...layer, over: true, top: { kind: 'level', mm: 20 } };
+    const on = gripsOf('section', over, vessel, 1, () => 70).find((g) => g.key === 'level')!;
+    expect([vessel.innerMm.height - on.y, on.value]).toEqual([90, 20]);
+    expect(on.moved(over, 0, 10).top).toEqual({ kind: 'level', mm: 30 });
+    const top = (l: Layer) => gripsOf('front', l, vessel, 1, () => 70).find((g) => g.key === 'top 0')!.y;
+    expect(top({ ...over, over: undefined }) - top(over)).toBe(70);
+  });
+
   it('offer one height for a level bed, none for a sculpted one', () => {
     const level: Layer = { ...layer, top: { kind: 'level', mm: 60 }, mounds: [] };
     expect(gripsOf('section', level, vessel, 1).map((g) => g.key)).toEqual(['level']);

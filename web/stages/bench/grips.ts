@@ -1,5 +1,5 @@
 import type { Layer, Vessel } from '../../../core/commission/schema';
-import { layerTop } from '../../../core/substrate/layerTop';
+import { layerTop, type HeightAt } from '../../../core/substrate/layerTop';
 
 /** A place at which a layer is taken hold of, px in its view, and what moving it does. */
 export interface Grip {
@@ -25,25 +25,37 @@ const clamp = (v: number, most: number, least = 0) => Math.round(Math.min(Math.m
 
 /**
  * What a view offers: the section the heights at the front and the back glass, the plan each hill's middle
- * and foot, the front view its top.
+ * and foot, the front view its top. `ground` is what a layer lies on that is measured over it.
  */
-export function gripsOf(view: GripView, layer: Layer, vessel: Vessel, k: number): Grip[] {
-  return { section: heights, plan: floorGrips, front: summits }[view](layer, vessel, k);
+export function gripsOf(
+  view: GripView,
+  layer: Layer,
+  vessel: Vessel,
+  k: number,
+  ground: HeightAt = onGlass,
+): Grip[] {
+  return { section: heights, plan: floorGrips, front: summits }[view](
+    layer,
+    vessel,
+    k,
+    layer.over ? ground : onGlass,
+  );
 }
+const onGlass: HeightAt = () => 0;
 
-function heights({ top }: Layer, { innerMm }: Vessel, k: number): Grip[] {
-  const z = (mm: number) => (innerMm.height - mm) * k;
+function heights({ top }: Layer, { innerMm }: Vessel, k: number, ground: HeightAt): Grip[] {
+  const z = (mm: number, y: number) => (innerMm.height - mm - ground(innerMm.length / 2, y)) * k;
   const raised = (mm: number, up: number) => clamp(mm + up, innerMm.height);
   if (top.kind === 'level') {
     const moved: Grip['moved'] = (l, _right, up) => ({ ...l, top: { ...top, mm: raised(top.mm, up) } });
-    return [{ key: 'level', name: 'Height of the bed', x: 0, y: z(top.mm), value: top.mm, moved }];
+    return [{ key: 'level', name: 'Height of the bed', x: 0, y: z(top.mm, 0), value: top.mm, moved }];
   }
   if (top.kind !== 'ramp') return [];
   const end = (key: 'frontMm' | 'backMm', name: string, x: number): Grip => ({
     key: key === 'frontMm' ? 'front' : 'back',
     name,
     x,
-    y: z(top[key]),
+    y: z(top[key], key === 'frontMm' ? 0 : innerMm.width),
     value: top[key],
     moved: (l, _right, up) => ({ ...l, top: { ...top, [key]: raised(top[key], up) } }),
   });
@@ -144,14 +156,14 @@ function hills({ mounds = [] }: Layer, { innerMm }: Vessel, k: number): Grip[] {
   ]);
 }
 
-function summits(layer: Layer, vessel: Vessel, k: number): Grip[] {
+function summits(layer: Layer, vessel: Vessel, k: number, ground: HeightAt): Grip[] {
   const top = layerTop(layer, vessel);
   const { height } = vessel.innerMm;
   return (layer.mounds ?? []).map((m, i) => ({
     key: `top ${i}`,
     name: `Top of hill ${i + 1}`,
     x: m.at[0] * k,
-    y: (height - top(m.at[0], m.at[1])) * k,
+    y: (height - ground(m.at[0], m.at[1]) - top(m.at[0], m.at[1])) * k,
     value: m.heightMm,
     moved: changed(i, (q, _right, up) => ({ heightMm: clamp(q.heightMm + up, height) })),
   }));
