@@ -41,6 +41,29 @@ describe('a carpet on a hill', () => {
 });
 
 describe('one selection', () => {
+  it('is reached by keys from the list: arrows move the patch, Delete takes it away, Escape returns', async () => {
+    await planting();
+    await b.at.focus('[data-planted="P-1"] button');
+    await b.page.keyboard.press('Enter');
+    await b.page.waitForFunction(() => document.activeElement?.getAttribute('data-region') === 'P-1');
+    const left = () => b.page.$eval('[data-region="P-1"]', (e) => e.getBoundingClientRect().left);
+    const from = await left();
+    await b.page.keyboard.down('Shift');
+    await b.page.keyboard.press('ArrowRight');
+    await b.page.keyboard.up('Shift');
+    await b.page.waitForFunction((was) => document.querySelector('[data-region="P-1"]')!.getBoundingClientRect().left > was + 1, {}, from); // prettier-ignore
+    await b.page.keyboard.press('Delete');
+    await b.page.waitForFunction(() => !document.querySelector('[data-region="P-1"]'));
+    for (let n = 0; n < 2; n++) await b.page.click('[aria-label="Undo"]');
+    await b.page.waitForSelector('[data-region="P-1"]');
+    expect(await left()).toBe(from);
+    // Before one is chosen arrows go on to the next.
+    await b.page.evaluate(() => (document.querySelector('[data-region]') as SVGElement).focus());
+    const first = await b.page.evaluate(() => document.activeElement!.getAttribute('data-region'));
+    await b.page.keyboard.press('ArrowRight');
+    expect(await b.page.evaluate(() => document.activeElement!.getAttribute('data-region'))).not.toBe(first);
+  });
+
   it('is chosen in the table, in front or in the picture from the seat, and marked in all of them', async () => {
     await planting();
     const header = () => b.at.words('[data-test="planting-card"] header');

@@ -35,6 +35,9 @@ const KEYS: [string, [string, string][]][] = [
       ['Enter', 'close the region'],
       ['Backspace', 'take back the last corner'],
       ['Esc', 'leave it'],
+      ['Enter on a patch', 'choose it; arrows then move it, with Shift further'],
+      ['Arrows', 'go from patch to patch'],
+      ['Delete', 'take the patch away'],
     ],
   ],
 ];

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, ref } from 'vue';
+import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { grownAt, type Grown } from '../../../core/planted/grown';
 import { plantAt } from '../../../core/planted/plantAt';
 import type { Planted } from '../../../core/planted/planted';
@@ -34,6 +34,7 @@ import StudioPlants from './StudioPlants.vue';
 import { BETWEEN, LEFT, TOP, usePlantingSheet } from './usePlantingSheet';
 import { useAskedPlant } from './useAskedPlant';
 import { useDrift } from './useDrift';
+import { usePatchKeys } from './usePatchKeys';
 import { usePlantings } from './usePlantings';
 import { usePlantingTools } from './usePlantingTools';
 import { useSpot } from './useSpot';
@@ -77,6 +78,8 @@ const { isNarrow, k, X, Y, areaWidth, sideWidth, height, toFloor, toFront } = us
   area,
 );
 
+const patch = usePatchKeys(plantings, area);
+watch(chosen, patch.reach);
 const listing = ref(false);
 const tools = usePlantingTools(plantings, current, vessel, area, scapeWork.touch);
 const { brush, painting, cutting, picking, pick, take, begin, choose, layBelt, finger, keyed } = tools;
@@ -184,6 +187,7 @@ const look = computed(() => ({
                 :x="X"
                 :y="Y"
                 @choose="choose"
+                @key="patch.key"
               />
               <template v-if="overlay === 'plants'">
                 <PlugMarks

@@ -15,7 +15,7 @@ const props = defineProps<{
   x: (mm: number) => number;
   y: (mm: number) => number;
 }>();
-defineEmits<{ choose: [id: string] }>();
+defineEmits<{ choose: [id: string]; key: [event: KeyboardEvent, id: string] }>();
 const FAINT: Record<Overlay, number> = { plants: 0.28, cover: 0.1, light: 0.02, flow: 0.02, depth: 0.02 };
 
 const shapes = computed(() =>
@@ -27,6 +27,7 @@ const shapes = computed(() =>
       {
         id: p.id,
         d: `M${p.region.map(([x, y]) => `${props.x(x)} ${props.y(y)}`).join('L')}Z`,
+        name: `${props.plants.find((q) => q.id === p.plant)?.name ?? p.plant}, ${p.id}`,
         colour: props.plants.find((q) => q.id === p.plant)?.colour ?? '#4f7f6b',
         strength: FAINT[props.overlay] + (props.overlay === 'cover' ? 0.8 * cover : 0),
         says: `${Math.round(cover * 100)} %`,
@@ -35,6 +36,8 @@ const shapes = computed(() =>
     ];
   }),
 );
+/** One patch is in the order of keys: the chosen one, else the first. */
+const reached = computed(() => shapes.value.find((s) => s.id === props.chosen)?.id ?? shapes.value[0]?.id);
 </script>
 
 <template>
@@ -45,7 +48,12 @@ const shapes = computed(() =>
       class="region"
       :class="{ chosen: s.id === chosen }"
       :data-region="s.id"
+      role="button"
+      :tabindex="s.id === reached ? 0 : -1"
+      :aria-label="s.name"
+      :aria-pressed="s.id === chosen"
       @click="$emit('choose', s.id)"
+      @keydown="$emit('key', $event, s.id)"
     >
       <path :d="s.d" :fill="s.colour" :fill-opacity="s.strength" :stroke="s.colour" />
       <text v-if="overlay === 'cover'" :x="s.at[0]" :y="s.at[1] + 5" :data-cover="s.id">{{ s.says }}</text>
@@ -56,6 +64,13 @@ const shapes = computed(() =>
 <style scoped>
 .region {
   cursor: pointer;
+}
+.region:focus-visible {
+  outline: none;
+}
+.region:focus-visible path {
+  stroke: var(--celadon);
+  stroke-width: 3;
 }
 .chosen path {
   stroke: var(--ink);
