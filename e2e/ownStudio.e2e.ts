@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { counted, type Acts } from './acts';
 import { openBrowser } from './browser';
 import { onPage } from './page';
 import { serverOn, type Running } from './server';
@@ -13,6 +14,7 @@ let folder: string;
 let server: Running;
 let browser: Browser;
 let page: Page;
+let acts: Acts;
 let at: ReturnType<typeof onPage>;
 const wrong: string[] = [];
 
@@ -21,6 +23,7 @@ beforeAll(async () => {
   [server, browser] = await Promise.all([serverOn(folder), openBrowser()]);
   page = await browser.newPage();
   page.on('pageerror', (error) => wrong.push(String(error)));
+  acts = counted(page);
   at = onPage(page, server.url);
 });
 afterAll(async () => {
@@ -126,6 +129,10 @@ describe('a studio of one’s own', () => {
     await at.until(test('save-state'), (w) => w.startsWith('saved'));
     await page.reload();
     await at.until(bare, (w) => w.includes('$9.80') && w.includes('Marl & Timber Yard'));
+    // From the empty folder to here, with the animal and the figures that were refused on purpose.
+    console.log(`Studio set up and first commission priced: ${acts.presses} presses, ${acts.keys} keys, ${acts.minutes().toFixed(1)} min by the model`); // prettier-ignore
+    expect(acts.presses).toBeGreaterThan(20);
+    expect(acts.minutes()).toBeLessThan(15);
   });
 
   it('has another currency where a client pays in it, figures as they are', async () => {

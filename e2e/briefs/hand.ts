@@ -6,10 +6,10 @@ import type { ElementHandle, Page } from 'puppeteer-core';
  * average typist who is no secretary, a pointing, and the thought before an answer; a key on glass takes
  * longer (from memory).
  */
-const KEY = 0.28;
+export const KEY = 0.28;
 const KEY_ON_GLASS = 0.5;
-const POINT = 1.1;
-const THINK = 1.35;
+export const POINT = 1.1;
+export const THINK = 1.35;
 
 const FOCUSABLE = 'button, a[href], input, select, textarea, summary, [tabindex="0"]';
 
