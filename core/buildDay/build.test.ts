@@ -4,7 +4,8 @@ import { spoken } from '../words/english';
 import { say } from '../words/text';
 import type { Layer } from '../commission/schema';
 import { survey } from '../survey/survey';
-import { example, scape } from '../testing/scape';
+import { job } from '../testing/job';
+import { example, scape, soil } from '../testing/scape';
 import { buildPlan, clockOf } from './buildPlan';
 import { RATES } from './rates';
 import { longestChain, schedule, type Scheduled } from './schedule';
@@ -42,6 +43,18 @@ function sound(list: readonly Timed[]): void {
         expect(other.endMin <= t.startMin || t.endMin <= other.startMin).toBe(true);
   }
 }
+
+describe('the pace of a crew', () => {
+  it('stretches what hands do, and not what the hose does; the working says so', () => {
+    const at = (pace?: number) => job({ brief: { ...(pace ? { pace } : {}) }, option: { bed: [soil({ kind: 'level', mm: 50 })] } }).build.tasks; // prettier-ignore
+    const minutes = (tasks: ReturnType<typeof at>, id: string) => tasks.find((t) => t.id === id)!.minutes;
+    const [usual, slow] = [at(), at(1.5)];
+    expect(minutes(slow, 'fill')).toBe(minutes(usual, 'fill'));
+    expect(Math.abs(minutes(slow, 'soil') - 1.5 * minutes(usual, 'soil'))).toBeLessThanOrEqual(1);
+    expect(slow.find((t) => t.id === 'soil')!.workings.at(-1)).toMatchObject({ value: 1.5, unit: '×' });
+    expect(at(1)).toEqual(usual);
+  });
+});
 
 describe('schedule', () => {
   it('shares work between two and waits for what cures', () => {

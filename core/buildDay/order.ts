@@ -2,6 +2,7 @@ import type { Brief } from '../commission/schema';
 import type { Pour } from '../takeoff/pours';
 import { say, type Text } from '../words/text';
 import { bedHalves, type Job } from './job';
+import { paced, paceStep } from './pace';
 import { plantingOrder } from './plantTasks';
 import type { Step, Task } from './task';
 
@@ -105,9 +106,11 @@ export function inOrder(steps: readonly Step[], job: Job): Task[] {
   const ids = steps.map((s) => s.id);
   const edges = [...layerEdges(job), ...plantEdges(job), ...ruleEdges(ids, layersIn(job), habitsOf(job))];
   const needs = needsOf(ids, edges);
+  const { brief } = job.commission;
   return steps.map((step) => ({
     ...step,
-    minutes: Math.max(1, Math.round(step.minutes)),
+    minutes: Math.max(1, Math.round(paced(step, brief).minutes)),
+    workings: [...step.workings, ...paceStep(step.id, brief)],
     needs: needs.get(step.id)!,
   }));
 }

@@ -11,6 +11,7 @@ import { CAUTIONS } from './cautions';
 import type { Job } from './job';
 import { oneByOne } from './order';
 import { halfFill, laterLayers } from '../takeoff/later';
+import { paced } from './pace';
 import { RATES } from './rates';
 
 /** One thing done on a later visit; its id says what it is to the order of work (`order.ts`). */
@@ -117,7 +118,7 @@ function lateGear({ commission, size }: Job): Later[] {
 function visitOf(job: Job, afterDays: number, work: VisitTask[], wet: boolean): LaterVisit {
   const { commission, survey } = job;
   const { mm: toMm, outL: drainL } = wet ? halfFill(commission, survey) : { mm: 0, outL: 0 };
-  const all = wet ? [drain(drainL, toMm), ...work, refill(commission, drainL)] : work;
+  const all = (wet ? [drain(drainL, toMm), ...work, refill(commission, drainL)] : work).map((t) => paced(t, commission.brief)); // prettier-ignore
   const layers = laterLayers(commission, survey).filter((l) => l.afterDays === afterDays);
   const ids = (list: typeof layers) => new Set(list.map((l) => pourId(l.layer.id)));
   const tasks = oneByOne(all, job, {

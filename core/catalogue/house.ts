@@ -16,6 +16,8 @@ export const houseSchema = z.object({
   currency,
   /** Hands that usually come on a build day. */
   crew: crew.optional(),
+  /** Minutes that work here takes for each of the usual ones. */
+  pace: z.number().min(0.3).max(3).optional(),
   /** Who works here, those who usually come first. */
   people: z.array(words.min(1)).max(30).optional(),
   /** The day with which a week begins: as the place has it when nobody said. */

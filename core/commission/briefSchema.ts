@@ -138,6 +138,8 @@ export const briefSchema = z.looseObject({
   /** Clock time at which the crew starts, `08:30` unless told otherwise. */
   startTime: clock.optional(),
   crewNames: z.array(words).max(4).optional(),
+  /** Minutes that this crew takes for each of the usual ones. */
+  pace: z.number().min(0.3).max(3).optional(),
   client: z.looseObject({ name: words, contact: words.optional(), place: words.optional() }).optional(),
   handover: day.optional(),
   story: text.optional(),

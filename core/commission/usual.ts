@@ -89,3 +89,8 @@ export function roomOf({ site }: Pick<Commission, 'site'>): readonly [number, nu
 
 /** Height of a stand when it was not measured, mm (common practice). */
 export const USUAL_BASE_MM = 800;
+
+/** Minutes that a crew takes for each of the usual ones: one where nobody said. */
+export function paceOf({ pace = 1 }: Pick<Brief, 'pace'>): number {
+  return pace;
+}

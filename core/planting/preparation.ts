@@ -76,8 +76,8 @@ export function preparedOf(item: ToPrepare): Prepared {
   return { id, comesAs: as, packs, plugs, todo, minutes: packs * aPack + plugs * A_PLUG };
 }
 
-/** Plants as they come, made ready to plant: what is there already is not. */
-export function preparationOf(parts: readonly ToPrepare[]): Preparation {
+/** Plants as they come, made ready to plant, at the pace of a crew: what is there already is not. */
+export function preparationOf(parts: readonly ToPrepare[], pace = 1): Preparation {
   const going = parts.filter((p) => p.afterDays !== undefined);
   const prepared = going.map(preparedOf);
   const glued = going.some((p) => p.plant.roots === 'epiphyte');
@@ -91,6 +91,6 @@ export function preparationOf(parts: readonly ToPrepare[]): Preparation {
   return {
     rows: new Map(prepared.map((p) => [p.id, p.todo])),
     tools,
-    minutes: prepared.reduce((sum, p) => sum + p.minutes, 0),
+    minutes: pace * prepared.reduce((sum, p) => sum + p.minutes, 0),
   };
 }

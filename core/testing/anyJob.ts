@@ -101,6 +101,7 @@ const PLAIN: Naming = (what, i) => `${what} ${i}`;
 /** What a job is drawn from; `jobDocument` makes a document of it. */
 export const anyJob = fc.record({
   crew: fc.integer({ min: 1, max: 3 }),
+  pace: fc.constantFrom(undefined, undefined, 0.8, 1.5),
   co2: fc.boolean(),
   co2FromDay: maybe(fc.constantFrom(0, 14)),
   schools,
@@ -193,6 +194,7 @@ export function jobDocument(job: DrawnJob, named: Naming = PLAIN): Commission {
     brief: {
       ...s.brief,
       crew: job.crew,
+      ...(job.pace ? { pace: job.pace } : {}),
       co2: job.co2,
       schools: job.schools,
       rescape: job.rescape,

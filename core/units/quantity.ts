@@ -36,3 +36,13 @@ export function rounded(value: number, places: number): number {
   // Nudged by a billionth so that 1.005, stored as 1.00499999…, still rounds as it is written.
   return (Math.round(scaled + Math.sign(scaled) * 1e-9) + 0) / scale;
 }
+
+/** A share as it is typed, in per cent: 1.2 is 120 %; nothing where none is said. */
+export function percentOf(share: number | undefined): number | undefined {
+  return share === undefined ? undefined : rounded(share * 100, 1);
+}
+
+/** A typed per cent as a share; nothing where nothing was typed. */
+export function shareOf(percent: number | undefined): number | undefined {
+  return percent === undefined ? undefined : percent / 100;
+}

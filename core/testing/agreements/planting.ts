@@ -2,6 +2,7 @@ import { plantingOrigin } from '../../commission/origin';
 import { gearOf } from '../../gear/gear';
 import { lightOf } from '../../light/photoperiod';
 import { partsInOrder } from '../../planted/planted';
+import { paceOf } from '../../commission/usual';
 import { preparationOf, preparedOf } from '../../planting/preparation';
 import { plantingSequence } from '../../survey/plantingSequence';
 import { poursOf } from '../../takeoff/pours';
@@ -42,9 +43,10 @@ export const PLANTING: Agreements = {
   },
   'preparation takes the same minutes in plan and run sheet': (c) => {
     const today = c.p.planted.parts.filter((q) => q.afterDays === 0 && q.count > 0 && q.plugsAtHand > 0);
-    const planned = preparationOf(today).minutes;
+    const planned = preparationOf(today, paceOf(c.doc.brief)).minutes;
     const tasks = c.p.build.tasks.filter((t) => t.id.startsWith('prepare-'));
-    const day = tasks.reduce((n, t) => n + t.workings.at(-1)!.value, 0);
+    const pace = paceOf(c.doc.brief);
+    const day = tasks.reduce((n, t) => n + t.workings.findLast((w) => w.unit === 'min')!.value * pace, 0);
     return near(planned, day) ? [] : [[planned, day]];
   },
   'what is there already is not prepared': (c) =>

@@ -235,6 +235,8 @@ export const BUILD = {
   'visit.gear': 'put in, checked for leaks, switched on last',
   'visit.drain': 'to {height} on the glass, through a cloth so that nothing small goes with it',
   'visit.title': 'Visit, day {after}',
+  'step.pace': 'your pace',
+  'step.pace.note': 'of the usual minutes',
   'why.first': 'It begins the day.',
   'why.needs': 'It waits for: {tasks}.',
   'why.cures': 'It waits for: {tasks}, and {minutes} min until that has cured.',

@@ -23,6 +23,7 @@ import SchoolsAnswer from './SchoolsAnswer.vue';
 import TickButtons from './TickButtons.vue';
 import UpkeepBar from './UpkeepBar.vue';
 import { wording } from '../../words/wording';
+import { percentOf, shareOf } from '../../../core/units/quantity';
 import { inCurrency } from '../../../core/edits/currency';
 import CurrencyField from '../../document/CurrencyField.vue';
 
@@ -144,6 +145,15 @@ const DAYLIGHT = [
                 :value="brief.crew"
                 :apply="(n) => edit.brief('crew', n)"
                 data-test="crew"
+              />
+              <FigureField
+                label="Pace"
+                kind="plain"
+                unit="% of usual minutes"
+                optional
+                :value="percentOf(brief.pace)"
+                :apply="(p) => edit.brief('pace', shareOf(p))"
+                data-test="pace"
               />
               <WordsField
                 label="House open from"

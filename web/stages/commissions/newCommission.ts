@@ -32,6 +32,7 @@ export function newCommission(studio: Studio): Commission {
       co2: false,
       crew,
       ...(names.length > 0 ? { crewNames: names } : {}),
+      ...(studio.pace ? { pace: studio.pace } : {}),
     },
     vessel: { kind: 'box', innerMm: { length: 600, width: 360, height: 360 }, glassMm: 8, waterLineMm: 330 },
     chosen: 'a',

@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import { partsInOrder, type Planted } from '../../../core/planted/planted';
 import { plugsOfGroup } from '../../../core/planting/arranged';
+import { paceOf } from '../../../core/commission/usual';
 import { preparationOf } from '../../../core/planting/preparation';
 import PlanView from '../../drawing/PlanView.vue';
 import { useCommission } from '../../document/commissionStore';
@@ -20,7 +21,7 @@ const option = computed(() => commission.option!);
 const shown = computed(() => (planted.value?.optionId === option.value.id ? planted.value : undefined));
 const school = computed(() => (doc.value.brief.schools?.planting === 'transition' ? 'transition' : 'front'));
 const rows = computed(() => (shown.value ? partsInOrder(shown.value) : []).filter((p) => p.count > 0));
-const preparation = computed(() => preparationOf(rows.value));
+const preparation = computed(() => preparationOf(rows.value, paceOf(commission.document!.brief)));
 const PAGE_PX = 660;
 const k = computed(() => PAGE_PX / vessel.value.innerMm.length);
 const W = computed(() => vessel.value.innerMm.width);

@@ -8,6 +8,7 @@ import FigureField from '../../document/FigureField.vue';
 import { useLocalForm } from '../../document/localForm';
 import { useStudio } from '../../document/studioStore';
 import WordsField from '../../document/WordsField.vue';
+import { percentOf, shareOf } from '../../../core/units/quantity';
 import { WEEKDAYS } from '../../../core/calendar/day';
 import { dayExample, firstWeekday } from '../../units/dayInput';
 import { wording } from '../../words/wording';
@@ -34,9 +35,12 @@ function namesIn(typed: string): string[] | undefined {
 
 /** Kept with every field that is left. */
 async function change(part: Partial<House>): Promise<void> {
-  const { name, address, phone, locale, currency, crew, people, weekBegins } = { ...props.house, ...part };
+  const { name, address, phone, locale, currency, crew, pace, people, weekBegins } = {
+    ...props.house,
+    ...part,
+  };
   try {
-    await api.keepHouse({ name, address, phone, locale, currency, crew, people, weekBegins });
+    await api.keepHouse({ name, address, phone, locale, currency, crew, pace, people, weekBegins });
     await studio.again();
     said.value = wording('houseSection.kept');
   } catch (error) {
@@ -69,6 +73,15 @@ async function change(part: Partial<House>): Promise<void> {
         :value="house.crew"
         :apply="(crew) => void change({ crew })"
         data-test="house-crew"
+      />
+      <FigureField
+        label="usual pace, of common minutes"
+        kind="plain"
+        unit="%"
+        optional
+        :value="percentOf(house.pace)"
+        :apply="(p) => void change({ pace: shareOf(p) })"
+        data-test="house-pace"
       />
       <CurrencyField
         label="currency"
