@@ -3,6 +3,8 @@ import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Commission } from '../core/commission/schema';
 import { example } from '../core/testing/scape';
+import { openGlances } from './glances';
+import type { Jobs } from './jobs/jobs';
 import { columnsOf } from './store/columns';
 import { createCommission, saveCommission } from './store/commissions';
 import { keepGlance } from './store/glances';
@@ -49,6 +51,17 @@ describe('a list by what is worked out', () => {
     expect((await list({ sort: 'cost' })).unknown).toBe(0);
   });
 
+  it('waits for nothing that cannot be worked out, and tries it once as it stands', async () => {
+    let tries = 0;
+    const failing = { run: () => (tries++, Promise.reject(new Error('too long'))) } as unknown as Jobs;
+    const glancing = openGlances(own.store, failing);
+    expect(await glancing.missing('2027-02-02')).toBe(3);
+    await glancing.settled();
+    expect([await glancing.missing('2027-02-02'), tries]).toEqual([0, 3]);
+    await glancing.settled();
+    expect(tries).toBe(3);
+  });
+
   it('is sorted and chosen by it', async () => {
     const due = await list({ sort: 'due' });
     expect(due.titles.at(-1)).toBe('later');
@@ -89,6 +102,9 @@ describe('a commission in the list', () => {
     const { app, dispatch } = suppliedBy(b.store, { stock: { 'soil-9': 9, 'slate-kg': 99, 'branch-m': 9 } });
     await request(app).post(`/api/commissions/${id}/orders`).send({ supplier: 'marl-timber', today: '2027-01-01' }).expect(202); // prettier-ignore
     await dispatch.settled();
+    // A list that is sorted by it knows that it has to be worked out anew.
+    const [kept] = await b.store.db.select().from(glances).where(eq(glances.commissionId, id));
+    expect(kept.revision).toBe(0);
     expect((await glance('2027-01-01')).body).toMatchObject({ confirmed: 1, toOrder: 1 });
   });
 

@@ -2,7 +2,7 @@ import type { Glance } from '../core/pipeline/glance';
 import type { Jobs } from './jobs/jobs';
 import { made } from './routes/files';
 import { archivedUntil, getCommission } from './store/commissions';
-import { keepGlance, keptGlance, nextOutdated, placedKey, type GlanceOf } from './store/glances';
+import { keepGlance, keptGlance, outdatedOnes, placedKey, type GlanceOf } from './store/glances';
 import { placedOf } from './store/orders';
 import type { Store } from './store/store';
 
@@ -10,14 +10,19 @@ import type { Store } from './store/store';
 export interface Glances {
   /** Of one commission, for whoever waits until `signal`. */
   of(asked: GlanceOf, signal?: AbortSignal): Promise<Glance>;
-  /** Begins to work out what is not known of commissions at work, one after the other, unless it does so already. */
-  fill(today: string): void;
+  /**
+   * How many commissions at work are not known yet, which begin to be worked out, one after the other. What could not be
+   * is not tried again as it stands, and nobody waits for it.
+   */
+  missing(today: string): Promise<number>;
   /** Resolves when nothing is being worked out. */
   settled(): Promise<void>;
 }
 
 export function openGlances(store: Store, jobs: Jobs): Glances {
   let filling: Promise<void> | undefined;
+  const failed = new Set<string>();
+  const keyOf = ({ id, revision, today }: GlanceOf) => `${id} ${revision} ${today}`;
 
   async function of(asked: GlanceOf, signal?: AbortSignal): Promise<Glance> {
     const known = await keptGlance(store, asked);
@@ -38,21 +43,25 @@ export function openGlances(store: Store, jobs: Jobs): Glances {
   async function fillAll(today: string): Promise<void> {
     let after = '';
     for (;;) {
-      const next = await nextOutdated(store, today, archivedUntil(today), after);
+      const [next] = await outdatedOnes(store, today, archivedUntil(today), { after, limit: 1 });
       if (!next) return;
       after = next.id;
       // What cannot be worked out stays unknown and is sorted last; whoever opens it is told why.
-      await of(next).catch(() => undefined);
+      if (!failed.has(keyOf(next))) await of(next).catch(() => failed.add(keyOf(next)));
     }
   }
 
   return {
     of,
-    fill: (today) => {
+    missing: async (today) => {
+      const open = await outdatedOnes(store, today, archivedUntil(today));
+      const count = open.filter((one) => !failed.has(keyOf(one))).length;
       // A folder that is closed meanwhile ends it; nobody waits for it.
-      filling ??= fillAll(today)
-        .catch(() => undefined)
-        .finally(() => (filling = undefined));
+      if (count > 0)
+        filling ??= fillAll(today)
+          .catch(() => undefined)
+          .finally(() => (filling = undefined));
+      return count;
     },
     settled: async () => filling,
   };

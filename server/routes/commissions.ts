@@ -11,7 +11,6 @@ import type { Read } from '../jobs/work';
 import { goneProblem, notFound, Problem, refused, refusedWhole } from '../problem';
 import type { Glances } from '../glances';
 import {
-  archivedUntil,
   createCommission,
   getCommission,
   getHead,
@@ -24,7 +23,6 @@ import {
 } from '../store/commissions';
 import type { Kept } from '../store/columns';
 import { wire } from '../store/largeText';
-import { countOutdated } from '../store/glances';
 import { copyPictures } from '../store/pictures';
 import type { CommissionRow } from '../store/schema';
 import type { Store } from '../store/store';
@@ -59,15 +57,12 @@ export function commissionRoutes(store: Store, jobs: Jobs, glances: Glances): Ro
     const list = await listCommissions(store, { search: q, ...page });
     const { show = 'current', sort = 'build', today, from } = page;
     const lately = !from && !q && show === 'current' ? { lately: await lastWorkedOn(store) } : {};
-    res.json({ ...list, ...lately, ...(today && asksGlances(show, sort) ? await unknown(today) : {}) });
+    res.json({
+      ...list,
+      ...lately,
+      ...(today && asksGlances(show, sort) ? { unknown: await glances.missing(today) } : {}),
+    });
   });
-
-  /** Commissions that the list cannot place yet, which begin to be worked out. */
-  async function unknown(today: string): Promise<{ unknown: number }> {
-    const count = await countOutdated(store, today, archivedUntil(today));
-    if (count > 0) glances.fill(today);
-    return { unknown: count };
-  }
 
   const large = (what: (req: Request<{ id: string }>, res: Response, body: Body) => Promise<void>) =>
     taking(store.folder, MAX_DOCUMENT_BYTES + AROUND, 'document', what);

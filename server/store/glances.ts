@@ -1,4 +1,4 @@
-import { and, count, eq, gt, isNull, ne, or, type SQL } from 'drizzle-orm';
+import { and, eq, gt, isNull, ne, or, type SQL } from 'drizzle-orm';
 import type { Glance } from '../../core/pipeline/glance';
 import { placedOf } from './orders';
 import { commissions, glances } from './schema';
@@ -54,36 +54,21 @@ function outdated(today: string): SQL {
   )!;
 }
 
-/** How many commissions at work are not known as they stand today. */
-export async function countOutdated({ db }: Store, today: string, since: string): Promise<number> {
-  const [row] = await db
-    .select({ outdated: count() })
-    .from(commissions)
-    .leftJoin(glances, eq(glances.commissionId, commissions.id))
-    .where(and(isNull(commissions.removedAt), gt(commissions.buildDay, since), outdated(today)));
-  return row.outdated;
-}
-
-/** The next commission that is not built long ago and whose glance has to be worked out anew, by its id. */
-export async function nextOutdated(
+/** Commissions at work that are not known as they stand today, by their ids: those after an id, or all of them. */
+export async function outdatedOnes(
   { db }: Store,
   today: string,
   since: string,
-  after: string,
-): Promise<GlanceOf | undefined> {
-  const [row] = await db
+  { after = '', limit = -1 } = {},
+): Promise<GlanceOf[]> {
+  const rows = await db
     .select({ id: commissions.id, revision: commissions.revision })
     .from(commissions)
     .leftJoin(glances, eq(glances.commissionId, commissions.id))
     .where(
-      and(
-        isNull(commissions.removedAt),
-        gt(commissions.buildDay, since),
-        outdated(today),
-        gt(commissions.id, after),
-      ),
-    ) // prettier-ignore
+      and(isNull(commissions.removedAt), gt(commissions.buildDay, since), outdated(today), gt(commissions.id, after)), // prettier-ignore
+    )
     .orderBy(commissions.id)
-    .limit(1);
-  return row && { ...row, today };
+    .limit(limit);
+  return rows.map((row) => ({ ...row, today }));
 }

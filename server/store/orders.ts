@@ -1,7 +1,7 @@
-import { desc, eq } from 'drizzle-orm';
+import { desc, eq, inArray } from 'drizzle-orm';
 import { placedAmong, type Confirmation, type Placed } from '../../core/ordering/confirmation';
 import type { SupplierRequest } from '../supplierLink';
-import { orders, type OrderRow } from './schema';
+import { glances, orders, type OrderRow } from './schema';
 import type { Store } from './store';
 
 export function ordersOf({ db }: Store, commissionId: string): Promise<OrderRow[]> {
@@ -47,7 +47,14 @@ export async function orderAnswered(
     reason: answer.reason ?? null,
     answeredAt: new Date().toISOString(),
   };
-  await store.write((db) => db.update(orders).set(set).where(eq(orders.reference, reference)));
+  const whose = store.db.select({ id: orders.commissionId }).from(orders).where(eq(orders.reference, reference)); // prettier-ignore
+  await store.write((db) =>
+    db.batch([
+      db.update(orders).set(set).where(eq(orders.reference, reference)),
+      // What the list shows of it was worked out without this answer.
+      db.update(glances).set({ revision: 0 }).where(inArray(glances.commissionId, whose)),
+    ]),
+  );
 }
 
 /** Orders that were on their way when the server stopped: nobody waits for their answer any more. */

@@ -38,7 +38,10 @@ const saved = computed(() => {
   <header v-if="doc" class="head screen-only">
     <div class="who">
       <h2>{{ doc.title }}</h2>
-      <p class="quiet">{{ [doc.brief.client?.place, size].filter(Boolean).join(' · ') }}</p>
+      <p class="quiet">
+        {{ doc.brief.client?.place }}
+        <span class="size">{{ doc.brief.client?.place ? `· ${size}` : size }}</span>
+      </p>
     </div>
     <div class="options">
       <div class="tabs" role="tablist" aria-label="Options">
@@ -255,8 +258,25 @@ const saved = computed(() => {
     align-self: center;
     padding: 0;
   }
+  /* Title and place are read whole: the size stands in the vessel. */
   .who {
-    max-width: 190px;
+    max-width: 220px;
+    padding-top: 0;
+    align-self: center;
+  }
+  .who h2 {
+    display: -webkit-box;
+    -webkit-box-orient: vertical;
+    -webkit-line-clamp: 2;
+    white-space: normal;
+    font-size: 15px;
+    line-height: 1.1;
+  }
+  .who p {
+    line-height: 1.2;
+  }
+  .who .size {
+    display: none;
   }
   .options button {
     padding-left: 8px;
