@@ -62,6 +62,10 @@ export function holds(): Promise<Result> {
     await measure('eight pictures', async () => (await Promise.all([1, 2, 3, 4, 5, 6, 7, 8].map(sent)))[0]);
     for (const [name, text] of Object.entries(LISTS))
       await measure(`plants: ${name}`, () => send('POST', `${url}/api/studio/plants.csv`, text()));
+    for (const [name, text] of Object.entries({ ...LISTS, ...PRICES }))
+      await measure(`materials: ${name}`, () => send('POST', `${url}/api/studio/materials.csv`, text()));
+    await measure('20,000 prices once more', () => send('POST', `${url}/api/studio/materials.csv`, PRICES['20,000 materials']())); // prettier-ignore
+    await measure('materials as a list', () => fetch(`${url}/api/studio/materials.csv`));
     await measure('the studio with its plants', () => fetch(`${url}/api/studio`));
     await measure('plants as a list', () => fetch(`${url}/api/studio/plants.csv`));
     for (const [name, body] of Object.entries(DEEP))
@@ -76,6 +80,7 @@ export function holds(): Promise<Result> {
       );
     }
     await measure('list', () => fetch(`${url}/api/commissions`));
+    await measure('list by cost', () => fetch(`${url}/api/commissions?sort=cost&today=2027-01-01`));
     await measure('everything about a client', () => fetch(`${url}/api/clients/export?name=Large`));
     await measure('erase a client', () => send('POST', `${url}/api/clients/erase`, { name: 'Large' }));
     await server.stop();
@@ -163,6 +168,13 @@ const HEAVY: Record<string, () => unknown> = {
 };
 
 /** Lists of plants: what is looked for in each line must take time in proportion to it, and many are written at once. */
+/** Lists of materials, as large as they may be. */
+const PRICES: Record<string, () => string> = {
+  '20,000 materials': () =>
+    `name,kind,notes\n${Array.from({ length: 20_000 }, (_, i) => `Material ${i},stone,${'n'.repeat(300)}`).join('\n')}`,
+  '60,000 packs of one': () => `name,kind,size,unit,price,supplier\n${'M,soil,9,L,14,S\n'.repeat(60_000)}`,
+};
+
 const LISTS: Record<string, () => string> = {
   '40 kB of blanks': () => `name,height mm\nA,1${' '.repeat(40_000)}x\n`,
   '1 MB of blanks': () => `name,height mm\nA,1${' '.repeat(1_000_000)}x\n`,

@@ -13,7 +13,7 @@ const CATALOGUE = { materials: [...MATERIALS], plants: [], suppliers: suppliers(
 const SELLING: Selling = {
   currency: 'GBP',
   suppliers: CATALOGUE.suppliers,
-  materials: CATALOGUE.materials,
+  materials: CATALOGUE.materials.map((m) => [m.id, m.name] as const),
 };
 const says = (text: string, selling = SELLING) => {
   const read = materialsOfCsv(utf8(text), selling);
@@ -85,6 +85,17 @@ describe('the studio’s materials', () => {
     expect(now.packs).toEqual([
       { id: first.packs![0].id, size: 9, unit: 'L', priceMinor: 9990, supplier: 'marl-timber', leadDays: 4 },
     ]);
+  });
+
+  it('are taken in twice without a fault: what is as it was is no write', async () => {
+    const list = 'name,kind,solid kg/L\nTwice rock,stone,2.4\n';
+    expect([(await take(list).expect(201)).body.fresh, (await take(list).expect(201)).body.fresh]).toEqual([
+      1, 0,
+    ]);
+    const [own] = await named('Twice rock');
+    const put = () => request(b.app).put('/api/studio/materials/twice-rock').send(own).expect(204);
+    await put();
+    await put();
   });
 
   it('take in new ones, and nothing of a list with one wrong line', async () => {

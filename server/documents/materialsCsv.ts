@@ -17,19 +17,20 @@ const COLUMNS = [
 ] as const; // prettier-ignore
 type Column = (typeof COLUMNS)[number];
 
-/** What a list of prices is read against: money, and the names by which suppliers and materials are known. */
-export interface Selling {
+/** What prices are written in, and the names by which suppliers are known. */
+export interface Sellers {
   currency: string;
   suppliers: readonly Named[];
-  materials: readonly Named[];
+}
+
+/** What a list of prices is read against: those, and ids and names of the materials that are here. */
+export interface Selling extends Sellers {
+  materials: readonly (readonly [id: string, name: string])[];
 }
 type Named = Pick<Supplier, 'id' | 'name'>;
 
 /** A studio's materials and what they cost as CSV (RFC 4180), in units that are in the heading. */
-export function materialsCsv(
-  materials: readonly Material[],
-  { currency, suppliers }: Omit<Selling, 'materials'>,
-): string {
+export function materialsCsv(materials: readonly Material[], { currency, suppliers }: Sellers): string {
   const rows = materials.flatMap(
     (m) =>
     m.packs?.length ? m.packs.map((p, i) => ({ ...(i === 0 ? ofMaterial(m) : { name: m.name }), ...ofPack(p) })) : [ofMaterial(m)], // prettier-ignore
@@ -83,6 +84,8 @@ function ofMaterial(m: Material): Cells<Column> {
 
 /** What a list says of a material; of one that is here already it may be a part. */
 export type MaterialPart = Partial<Material> & Pick<Material, 'id' | 'name'>;
+/** Of what is here already not even the kind has to be said. Made once: it takes as long as reading many lines. */
+const PART = materialSchema.partial({ kind: true });
 export type ReadMaterials = { ok: true; materials: MaterialPart[] } | Unread;
 
 const MOST_LINES = 60_000;
@@ -110,7 +113,7 @@ export function materialsOfCsv(bytes: Uint8Array, selling: Selling): ReadMateria
   if (found.size === 0) return { ok: false, says: 'There is no material in it.' };
   const materials: MaterialPart[] = [];
   const ids = new Map<string, string>();
-  const known = new Map(selling.materials.map((m) => [m.name, m.id]));
+  const known = new Map(selling.materials.map(([id, name]) => [name, id]));
   for (const [name, { line, fields, packs }] of found) {
     const id = known.get(name) ?? idOfName(name);
     const other = ids.get(id);
@@ -119,7 +122,7 @@ export function materialsOfCsv(bytes: Uint8Array, selling: Selling): ReadMateria
     const entry = { id, name, ...fields, ...(packs.length > 0 ? { packs } : {}) };
     // What is here already has its kind: a list of prices need not say it.
     if (!('kind' in fields) && !known.has(name)) return { ok: false, says: `Line ${line}: kind is missing, must be ${MATERIAL_KINDS.join(', ')}.` }; // prettier-ignore
-    const parsed = materialSchema.partial({ kind: true }).safeParse(entry);
+    const parsed = PART.safeParse(entry);
     if (!parsed.success) {
       const { path, says } = faultOf(parsed.error.issues[0], entry);
       return { ok: false, says: `Line ${line}: ${path} ${inEnglish(says)}.` };

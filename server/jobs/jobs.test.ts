@@ -53,7 +53,7 @@ describe('a job', () => {
     expect(error).toBeInstanceOf(Problem);
     expect([error?.status, error?.title]).toEqual([422, expect.stringContaining('takes too much to work out here')]); // prettier-ignore
     // The same thread would have been the one: another has taken its place.
-    const again = hasty.in(folder).run('plantsFile', { who: 'c' }, () => []);
+    const again = hasty.in(folder).run('plantsFile', { who: 'c' }, () => '[]');
     expect(await again).toContain('name');
     await hasty.close();
   });

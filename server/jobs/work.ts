@@ -19,7 +19,7 @@ import { plan, type Plan, type PlanAsk } from '../../core/pipeline/plan';
 import { inEnglish } from '../../core/words/english';
 import type { Habits } from '../../core/words/scales';
 import { calendarFile, type CalendarPart } from '../documents/calendar';
-import { materialsCsv, materialsOfCsv, type Selling } from '../documents/materialsCsv';
+import { materialsCsv, materialsOfCsv, type Sellers, type Selling } from '../documents/materialsCsv';
 import { plantsCsv, plantsOfCsv } from '../documents/plantsCsv';
 import { takeOffCsv } from '../documents/takeOffCsv';
 import { bytesOfBody, type Body } from '../incoming';
@@ -110,28 +110,34 @@ export function readPlants(body: Body): Made<{ count: number; json: Text }> {
   return { ok: true, value: { count: read.plants.length, json: packed(JSON.stringify(read.plants)) } };
 }
 
-/** Materials and prices out of a list, as JSON: whoever keeps them need not take them apart. */
+/** Materials and prices out of a list, as JSON: whoever keeps them need not take them apart. `known` are ids and names, JSON. */
 export function readMaterials({
   body,
-  selling,
+  sellers,
+  known,
 }: {
   body: Body;
-  selling: Selling;
+  sellers: Sellers;
+  known: Text;
 }): Made<{ count: number; json: Text }> {
-  const read = materialsOfCsv(bytesOfBody(body), selling);
+  const materials = JSON.parse(unpacked(known)) as Selling['materials'];
+  const read = materialsOfCsv(bytesOfBody(body), { ...sellers, materials });
   if (!read.ok) return read;
   return { ok: true, value: { count: read.materials.length, json: packed(JSON.stringify(read.materials)) } };
 }
 
-/** The studio’s materials with what they cost as CSV; each comes as JSON. */
-export function materialsFile({ materials, selling }: { materials: string[]; selling: Selling }): string {
-  return materialsCsv(materials.map((text) => JSON.parse(text) as Material), selling); // prettier-ignore
+/** The studio’s materials, a JSON list, with what they cost as CSV. */
+export function materialsFile({ materials, sellers }: { materials: Text; sellers: Sellers }): Text {
+  return sheet(materialsCsv(JSON.parse(unpacked(materials)) as Material[], sellers));
 }
 
-/** The studio’s plants as CSV, with what everybody knows of them; each as JSON. */
-export function plantsFile(plants: string[]): string {
-  return plantsCsv(plants.map((text) => withKnown(JSON.parse(text) as Plant)));
+/** The studio’s plants, a JSON list, as CSV with what everybody knows of them. */
+export function plantsFile(plants: Text): Text {
+  return sheet(plantsCsv((JSON.parse(unpacked(plants)) as Plant[]).map(withKnown)));
 }
+
+/** The mark in front tells spreadsheets that the text is UTF-8. */
+const sheet = (csv: string): Text => packed(`\uFEFF${csv}`);
 
 /** What is kept must be able to come back as a file, so it obeys the same limit. */
 function kept(commission: Commission, meshes: Meshes): Read {

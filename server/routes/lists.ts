@@ -3,8 +3,8 @@ import { taking } from '../body';
 import type { Jobs } from '../jobs/jobs';
 import type { Made } from '../jobs/work';
 import { Problem } from '../problem';
-import type { Text } from '../store/largeText';
-import { entryTexts, sellingOf, takeEntries, type ListName } from '../store/studio';
+import { wire, type Text } from '../store/largeText';
+import { entriesText, namesText, sellersOf, takeEntries, type ListName } from '../store/studio';
 import type { Store } from '../store/store';
 
 const MAX_PLANTS_BYTES = 1024 * 1024;
@@ -18,7 +18,7 @@ export function listRoutes(store: Store, jobs: Jobs): Router {
   const routes = Router();
 
   routes.get('/plants.csv', async (_req, res) => {
-    sendCsv(res, 'plants.csv', await jobs.run('plantsFile', PLANTS, () => entryTexts(store, 'plants')));
+    sendCsv(res, 'plants.csv', await jobs.run('plantsFile', PLANTS, () => entriesText(store, 'plants')));
   });
 
   routes.post('/plants.csv', taking(store.folder, MAX_PLANTS_BYTES, 'document', async (_req, res, body) => {
@@ -27,14 +27,14 @@ export function listRoutes(store: Store, jobs: Jobs): Router {
 
   routes.get('/materials.csv', async (_req, res) => {
     const ask = async () => ({
-      materials: await entryTexts(store, 'materials'),
-      selling: await sellingOf(store),
+      materials: await entriesText(store, 'materials'),
+      sellers: await sellersOf(store),
     });
     sendCsv(res, 'materials.csv', await jobs.run('materialsFile', MATERIALS, ask));
   });
 
   routes.post('/materials.csv', taking(store.folder, MAX_MATERIALS_BYTES, 'document', async (_req, res, body) => {
-    const ask = async () => ({ body, selling: await sellingOf(store) });
+    const ask = async () => ({ body, sellers: await sellersOf(store), known: await namesText(store, 'materials') });
     await take(res, 'materials', await jobs.run('readMaterials', MATERIALS, ask));
   })); // prettier-ignore
 
@@ -52,7 +52,6 @@ export function listRoutes(store: Store, jobs: Jobs): Router {
   return routes;
 }
 
-function sendCsv(res: Response, name: string, csv: string): void {
-  // The mark in front tells spreadsheets that the text is UTF-8.
-  res.attachment(name).type('text/csv; charset=utf-8').send(`\uFEFF${csv}`);
+function sendCsv(res: Response, name: string, csv: Text): void {
+  res.attachment(name).type('text/csv; charset=utf-8').end(wire(csv));
 }

@@ -38,6 +38,9 @@ export async function keepGlance(
     // Of what was changed or erased meanwhile nothing is kept.
     const [there] = await db.select({ now: commissions.revision }).from(commissions).where(eq(commissions.id, id)); // prettier-ignore
     if (there?.now !== revision) return;
+    // Worked out twice at once: the same again is no write, and would be taken for one that went missing.
+    const [kept] = await db.select().from(glances).where(eq(glances.commissionId, id));
+    if (kept?.revision === revision && kept.today === today && kept.placed === placed) return;
     await db
       .insert(glances)
       .values({ commissionId: id, ...set })

@@ -4,7 +4,7 @@ import type { Animal, Material, Plant, Supplier } from '../../core/commission/sc
 import { idOfName } from '../../core/edits/ids';
 import { recordedOf, type Gave, type Recorded } from '../../core/catalogue/recorded';
 import type { Studio, YardPiece } from '../../core/catalogue/studio';
-import type { Selling } from '../documents/materialsCsv';
+import type { Sellers } from '../documents/materialsCsv';
 import type { Text } from './largeText';
 import { commissions, entries } from './schema';
 import type { Store } from './store';
@@ -178,7 +178,12 @@ async function putEntry(store: Store, kind: string, value: { id: string }): Prom
     db
       .insert(entries)
       .values(row)
-      .onConflictDoUpdate({ target: entries.key, set: { value: sql`excluded.value` } }),
+      // What is as it was is no write, and is not taken for one that went missing.
+      .onConflictDoUpdate({
+        target: entries.key,
+        set: { value: sql`excluded.value` },
+        setWhere: sql`${entries.value} IS NOT excluded.value`,
+      }),
   );
 }
 
@@ -275,35 +280,44 @@ export async function takeEntries(store: Store, list: ListName, entriesJson: Tex
     db.run(
       sql`INSERT INTO entries (key, kind, position, value)
           SELECT ${`${kind}/`} || json_extract(value, '$.id'), ${kind}, ${place} + key, value FROM json_each(${entriesJson}) WHERE true
-          ON CONFLICT (key) DO UPDATE SET value = json_patch(entries.value, excluded.value)`,
+          ON CONFLICT (key) DO UPDATE SET value = json_patch(entries.value, excluded.value)
+            WHERE entries.value IS NOT json_patch(entries.value, excluded.value)`,
     ),
   );
   return (await countOf(store, kind)) - before;
 }
 
-/** A list's entries as they are kept, JSON each, for a thread that reads them. */
-export async function entryTexts({ db }: Store, list: ListName): Promise<string[]> {
-  const kept = await db
-    .select({ text: sql<string>`json(${entries.value})` })
-    .from(entries)
-    .where(eq(entries.kind, LISTS[list]))
-    .orderBy(asc(entries.position));
-  return kept.map((row) => row.text);
+/** A list's entries as they are kept, as one JSON text: whoever passes it on takes nothing of it apart. */
+export function entriesText(store: Store, list: ListName): Promise<Text> {
+  return listText(store, list, sql`json(${entries.value})`);
 }
 
-/** What prices are read against: the currency, and the names of suppliers and materials with their ids. */
-export async function sellingOf({ db }: Store): Promise<Selling> {
-  const named = (list: ListName) =>
-    db
-      .select({
-        id: sql<string>`${entries.value} ->> '$.id'`,
-        name: sql<string>`${entries.value} ->> '$.name'`,
-      })
-      .from(entries)
-      .where(eq(entries.kind, LISTS[list]));
-  const [self] = await db.select({ value: entries.value }).from(entries).where(eq(entries.kind, 'studio'));
-  const { currency = EMPTY.currency } = (self?.value ?? {}) as Partial<Studio>;
-  return { currency, suppliers: await named('suppliers'), materials: await named('materials') };
+/** Ids and names of a list's entries, pairs in one JSON text. */
+export function namesText(store: Store, list: ListName): Promise<Text> {
+  return listText(store, list, sql`json_array(${entries.value} ->> '$.id', ${entries.value} ->> '$.name')`);
+}
+
+async function listText({ db }: Store, list: ListName, of: SQL): Promise<Text> {
+  const inOrder = db
+    .select({ one: sql<string>`${of}`.as('one') })
+    .from(entries)
+    .where(eq(entries.kind, LISTS[list]))
+    .orderBy(asc(entries.position))
+    .as('in_order');
+  const [row] = await db.select({ text: sql<Text>`json_group_array(json(one))` }).from(inOrder);
+  return row.text;
+}
+
+/** What prices are written and read in: the currency, and suppliers by their names. */
+export async function sellersOf({ db }: Store): Promise<Sellers> {
+  const rows = await db
+    .select({ value: entries.value })
+    .from(entries)
+    .where(inArray(entries.kind, [LISTS.suppliers, 'studio']));
+  const all = rows.map((r) => r.value as Partial<Supplier> & Partial<Studio>);
+  const { currency = EMPTY.currency } = all.find((v) => v.currency) ?? {};
+  const suppliers = all.flatMap(({ id, name, currency: own }) => (own || !id || !name ? [] : [{ id, name }]));
+  return { currency, suppliers };
 }
 
 /**
