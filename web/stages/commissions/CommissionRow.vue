@@ -171,6 +171,18 @@ li {
   color: var(--ink-2);
   font-weight: 400;
 }
+/* On a tablet what can be done stands below: a title is read in one line. */
+@media (max-width: 1150px) {
+  .main {
+    flex-basis: 100%;
+  }
+  .acts {
+    width: 100%;
+    justify-content: flex-end;
+    gap: 22px;
+    padding-bottom: 6px;
+  }
+}
 @media (max-width: 900px) {
   .main {
     grid-template-columns: 1fr 150px;

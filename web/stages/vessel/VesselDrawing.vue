@@ -85,11 +85,13 @@ function lineKey(event: KeyboardEvent): void {
 const scale = computed(() =>
   marks(inner.value.height, k.value).map((mm) => ({ mm, litres: litresToHeight(vessel.value, mm) })),
 );
-const lineWords = computed(() =>
-  [`water line ${f.length(vessel.value.waterLineMm)}`, props.waterLineL && f.volume(props.waterLineL)]
-    .filter(Boolean)
-    .join(', '),
-);
+/** On a telephone there is room for the figure alone: the litres stand beside the heights, and below. */
+const ROOMY_PX = 260;
+const lineWords = computed(() => {
+  const at = f.length(vessel.value.waterLineMm);
+  if (W.value < ROOMY_PX) return at;
+  return [`water line ${at}`, props.waterLineL && f.volume(props.waterLineL)].filter(Boolean).join(', ');
+});
 const plan = computed(() => planPaths(vessel.value, X, Y));
 const open = computed(() => {
   if (!isNarrowed(vessel.value)) return [];
@@ -151,7 +153,7 @@ const chambers = computed(() =>
         stroke="var(--ink)"
         :stroke-width="Math.max(2, vessel.glassMm * k)"
       />
-      <WaterChart :width="W" :height="H" :inner-mm="inner.height" />
+      <WaterChart v-if="W >= ROOMY_PX" :width="W" :height="H" :inner-mm="inner.height" />
       <g v-for="m in scale" :key="m.mm" class="axis" :transform="`translate(0 ${H - m.mm * k})`">
         <path :d="`M-12 0 h6 M${W + 8} 0 h6`" />
         <text x="-16" y="4" text-anchor="end">{{ f.fromMm(m.mm) }}</text>
