@@ -167,7 +167,6 @@ const HEAVY: Record<string, () => unknown> = {
   'nested a hundred thousand deep': () => '['.repeat(100_000),
 };
 
-/** Lists of plants: what is looked for in each line must take time in proportion to it, and many are written at once. */
 /** Lists of materials, as large as they may be. */
 const PRICES: Record<string, () => string> = {
   '20,000 materials': () =>
@@ -175,6 +174,7 @@ const PRICES: Record<string, () => string> = {
   '60,000 packs of one': () => `name,kind,size,unit,price,supplier\n${'M,soil,9,L,14,S\n'.repeat(60_000)}`,
 };
 
+/** Lists of plants: what is looked for in each line must take time in proportion to it, and many are written at once. */
 const LISTS: Record<string, () => string> = {
   '40 kB of blanks': () => `name,height mm\nA,1${' '.repeat(40_000)}x\n`,
   '1 MB of blanks': () => `name,height mm\nA,1${' '.repeat(1_000_000)}x\n`,

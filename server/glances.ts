@@ -1,7 +1,8 @@
 import type { Glance } from '../core/pipeline/glance';
+import { careEndedFor } from '../core/regime/waterSchools';
 import type { Jobs } from './jobs/jobs';
-import { made } from './routes/files';
-import { archivedUntil, getCommission } from './store/commissions';
+import { made } from './jobs/made';
+import { getCommission } from './store/commissions';
 import { keepGlance, keptGlance, outdatedOnes, placedKey, type GlanceOf } from './store/glances';
 import { placedOf } from './store/orders';
 import type { Store } from './store/store';
@@ -43,7 +44,7 @@ export function openGlances(store: Store, jobs: Jobs): Glances {
   async function fillAll(today: string): Promise<void> {
     let after = '';
     for (;;) {
-      const [next] = await outdatedOnes(store, today, archivedUntil(today), { after, limit: 1 });
+      const [next] = await outdatedOnes(store, today, careEndedFor(today), { after, limit: 1 });
       if (!next) return;
       after = next.id;
       // What cannot be worked out stays unknown and is sorted last; whoever opens it is told why.
@@ -54,7 +55,7 @@ export function openGlances(store: Store, jobs: Jobs): Glances {
   return {
     of,
     missing: async (today) => {
-      const open = await outdatedOnes(store, today, archivedUntil(today));
+      const open = await outdatedOnes(store, today, careEndedFor(today));
       const count = open.filter((one) => !failed.has(keyOf(one))).length;
       // A folder that is closed meanwhile ends it; nobody waits for it.
       if (count > 0)

@@ -1,6 +1,6 @@
 import { rotation, turned } from '../geometry/rotation';
 import type { Point } from '../geometry/polygon';
-import { dayPlus, type Day } from '../calendar/day';
+import type { Day } from '../calendar/day';
 import { gasCostOf } from '../gear/gear';
 import { materialOf, optionOf } from '../commission/lookup';
 import type { Commission, Piece } from '../commission/schema';
@@ -9,7 +9,7 @@ import { silhouette } from '../hardscape/silhouette';
 import { solidMesh } from '../hardscape/solid';
 import type { BedField } from '../substrate/bedField';
 import { withoutPrice } from '../takeoff/cost';
-import { CARE_DAYS } from '../regime/waterSchools';
+import { careEndedFor } from '../regime/waterSchools';
 import { bySeverity, toSettle } from '../words/finding';
 import type { Said, Text } from '../words/text';
 import { comingUp } from './due';
@@ -95,7 +95,7 @@ export function glanceOf(commission: Commission, plan: Plan, today: Day): Glance
 function standingOf({ brief }: Commission, { survey, order }: Plan, today: Day): Standing {
   const drawn = survey.pieces.length + survey.layers.length + survey.plantings.length > 0;
   if (!drawn) return 'begun';
-  if (today > dayPlus(brief.buildDay, CARE_DAYS)) return 'done';
+  if (brief.buildDay <= careEndedFor(today)) return 'done';
   if (today > brief.buildDay) return 'in-care';
   const confirmed = order.suppliers.filter((s) => s.coming.length > 0).length;
   if (confirmed === 0) return 'drawn';

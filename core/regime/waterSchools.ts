@@ -11,6 +11,11 @@ export interface Change {
 /** Length of the care plan: eight weeks after the build day. Week 1 is days 1 to 7. */
 export const CARE_DAYS = 56;
 
+/** The last build day of which the care has ended by a day: the list has it in the archive from then on. */
+export function careEndedFor(today: Day): Day {
+  return dayPlus(today, -CARE_DAYS - 1);
+}
+
 interface School {
   title: Text;
   /** The rule in a sentence, as the client reads it. */

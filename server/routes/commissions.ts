@@ -26,7 +26,7 @@ import { wire } from '../store/largeText';
 import { copyPictures } from '../store/pictures';
 import type { CommissionRow } from '../store/schema';
 import type { Store } from '../store/store';
-import { alsoUsed } from '../store/studio';
+import { alsoUsed } from '../store/yard';
 import { saver } from './saver';
 import { spoken } from '../../core/words/english';
 

@@ -7,8 +7,8 @@ import { SYSTEMS, VOLUMES } from '../../core/words/scales';
 import { taking, whileWaitedFor } from '../body';
 import type { Glances } from '../glances';
 import type { Asker, Jobs } from '../jobs/jobs';
-import type { Asked, Made } from '../jobs/work';
-import { Problem } from '../problem';
+import { made } from '../jobs/made';
+import type { Asked } from '../jobs/work';
 import { createCommission } from '../store/commissions';
 import { wire, type Text } from '../store/largeText';
 import { placedOf } from '../store/orders';
@@ -99,12 +99,6 @@ const glanceAsk = z.object({ today: z.string().refine(isDay) });
 /** The turn of a commission whose plan is asked for, as long as somebody waits for it. */
 function planner(id: string, res: Response): Asker {
   return { who: id, signal: whileWaitedFor(res) };
-}
-
-/** What a job made, or the 404 that says which options there are. */
-export function made<T>(answer: Made<T>): T {
-  if (!answer.ok) throw new Problem(404, answer.says);
-  return answer.value;
 }
 
 function attach(res: Response, title: string, ending: string, type: string, body: Text): void {

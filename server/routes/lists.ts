@@ -4,7 +4,8 @@ import type { Jobs } from '../jobs/jobs';
 import type { Made } from '../jobs/work';
 import { Problem } from '../problem';
 import { wire, type Text } from '../store/largeText';
-import { entriesText, namesText, sellersOf, takeEntries, type ListName } from '../store/studio';
+import { entriesText, namesText, takeEntries, type ListName } from '../store/lists';
+import { sellersOf } from '../store/studio';
 import type { Store } from '../store/store';
 
 const MAX_PLANTS_BYTES = 1024 * 1024;

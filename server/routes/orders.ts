@@ -8,7 +8,7 @@ import { Problem } from '../problem';
 import { orderByReference, ordersOf, placedOf } from '../store/orders';
 import type { Store } from '../store/store';
 import { known, living } from './commissions';
-import { made } from './files';
+import { made } from '../jobs/made';
 
 const sendAsk = z.object({
   supplier: z.string().min(1),

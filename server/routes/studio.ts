@@ -10,7 +10,17 @@ import {
 } from '../../core/commission/catalogueSchema';
 import { smallJson } from '../body';
 import { notFound, Problem } from '../problem';
-import { addEntry, addMissing, dropEntry, keepEntry, keepHouse, listed, LISTS, soldBy, type ListName } from '../store/studio'; // prettier-ignore
+import {
+  addEntry,
+  addMissing,
+  dropEntry,
+  keepEntry,
+  listed,
+  LISTS,
+  soldBy,
+  type ListName,
+} from '../store/lists';
+import { keepHouse } from '../store/studio';
 import type { Store } from '../store/store';
 import { read } from './read';
 

@@ -6,7 +6,9 @@ import type { Jobs } from '../jobs/jobs';
 import { MAX_PICTURE_BYTES, NoPictureError } from '../pictures/picture';
 import type { Pictures } from '../pictures/pictures';
 import { notFound, Problem } from '../problem';
-import { addToYard, changeInYard, dropFromYard, entryOf, isKnownInYard, partInYard, readStudio, usedPieces } from '../store/studio'; // prettier-ignore
+import { entryOf } from '../store/lists';
+import { readStudio } from '../store/studio';
+import { addToYard, changeInYard, dropFromYard, isKnownInYard, partInYard, usedPieces } from '../store/yard';
 import { keepYardPhoto, yardPhotoOf } from '../store/yardPhotos';
 import { read } from './read';
 import { partAsk, yardAsk, yardFacts } from './yardAsks';

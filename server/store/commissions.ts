@@ -19,9 +19,8 @@ import {
   type SQL,
 } from 'drizzle-orm';
 import type { SQLiteColumn } from 'drizzle-orm/sqlite-core';
-import { dayPlus } from '../../core/calendar/day';
 import { asksGlances, type Shown, type Sort } from '../../core/pipeline/listed';
-import { CARE_DAYS } from '../../core/regime/waterSchools';
+import { careEndedFor } from '../../core/regime/waterSchools';
 import { inEveryBackup } from './backups';
 import type { Kept } from './columns';
 import { commissions, glances, gone, type CommissionRow } from './schema';
@@ -97,11 +96,6 @@ export function lastWorkedOn({ db }: Store, limit = 3): Promise<Listed[]> {
     .limit(limit);
 }
 
-/** The last build day with which a commission is in the archive: its care has ended. */
-export function archivedUntil(today: string): string {
-  return dayPlus(today, -CARE_DAYS - 1);
-}
-
 function asked({ search, show = 'current', today }: ListAsk): SQL | undefined {
   // The wildcards of LIKE stand for themselves in what a person types.
   const words = (search ?? '')
@@ -111,7 +105,7 @@ function asked({ search, show = 'current', today }: ListAsk): SQL | undefined {
     .map((w) => w.replace(/[%_]/g, ''));
   const found = words.map((w) => like(commissions.searched, `%${w}%`));
   if (show === 'removed') return and(isNotNull(commissions.removedAt), isNull(commissions.erasedAt), ...found); // prettier-ignore
-  const built = today ? lte(commissions.buildDay, archivedUntil(today)) : undefined;
+  const built = today ? lte(commissions.buildDay, careEndedFor(today)) : undefined;
   const everywhere = show === 'current' && words.length > 0;
   const when = show === 'archive' ? built : built && !everywhere ? not(built) : undefined;
   const { toSettle, toOrder, unpriced } = glances;

@@ -4,7 +4,8 @@ import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import type { Material } from '../../core/commission/schema';
 import type { Studio } from '../../core/catalogue/studio';
-import { addMissing, AT_ONCE, dropEntry, entryOf, keepEntry, keepHouse, listed, readStudio, writeStudio } from './studio'; // prettier-ignore
+import { addMissing, AT_ONCE, dropEntry, entryOf, keepEntry, listed } from './lists';
+import { keepHouse, readStudio, writeStudio } from './studio';
 import { openStore, type Store } from './store';
 
 let folder: string;
