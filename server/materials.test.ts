@@ -40,9 +40,24 @@ describe('a list of materials and prices as CSV', () => {
       return read.ok ? read.materials[0].packs![0].priceMinor : read.says;
     };
     expect([price('14'), price('14.5'), price('14,50'), price('1400', 'JPY')]).toEqual([1400, 1450, 1450, 1400]); // prettier-ignore
-    expect(price('1,400')).toBe('Line 2: price is “1,400”, must be like 1450.00, without signs between thousands.'); // prettier-ignore
+    expect(price('1,400')).toBe('Line 2: price is “1,400”, must be like 1450.00, without signs before it or between thousands.'); // prettier-ignore
     expect(price('14.5', 'JPY')).toMatch(/must be like 145000,/);
     expect([price('£14'), price('-3'), price('')].map((p) => typeof p)).toEqual(['string', 'string', 'string']); // prettier-ignore
+  });
+
+  it('asks about every figure that may be two', () => {
+    const flow = (text: string) => says(`name,kind,moves L/h\nPump,equipment,"${text}"\n`);
+    expect(flow('1,400')).toBe(
+      'Line 2: moves L/h is “1,400”, which may be two figures: write 1400 or 1.400.',
+    );
+    expect([flow('1400'), flow('1400,5'), flow('1400.5')]).toEqual(['', '', '']);
+  });
+
+  it('keeps a long note of several lines as it is', () => {
+    const notes = `${'Rinse it twice, then once more.\n'.repeat(100)}Dry it.`;
+    const [soil] = CATALOGUE.materials;
+    const back = materialsOfCsv(utf8(materialsCsv([{ ...soil, notes }], SELLING)), SELLING);
+    expect(back.ok && back.materials[0].notes).toBe(notes);
   });
 
   it('is refused whole with line and reason', () => {

@@ -37,9 +37,9 @@ export function rounded(value: number, places: number): number {
   return (Math.round(scaled + Math.sign(scaled) * 1e-9) + 0) / scale;
 }
 
-/** A share as it is typed, in per cent: 1.2 is 120 %; nothing where none is said. */
+/** A share as it is typed and written, in per cent with at most four decimals: 1.2 is 120 %; nothing where none is said. */
 export function percentOf(share: number | undefined): number | undefined {
-  return share === undefined ? undefined : rounded(share * 100, 1);
+  return share === undefined ? undefined : rounded(share * 100, 4);
 }
 
 /** A typed per cent as a share; nothing where nothing was typed. */

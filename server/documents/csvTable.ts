@@ -13,10 +13,14 @@ export interface Unread {
   says: string;
 }
 
+/** One thousand four hundred in one place, one and four tenths in another. */
+const MAY_BE_TWO = /^\d{1,3},\d{3}$/;
+
 export type Cells<C extends string> = Partial<Record<C, string>>;
 
-/** Characters of one cell, notes apart: no name or figure is longer, and nothing is looked for in more. */
+/** Characters of one cell: no name or figure is longer, and nothing is looked for in more. Notes are not looked into. */
 const MOST_IN_CELL = 2_000;
+const UNREAD = 'notes';
 /** Line ends for each line of a table: notes may be of several lines. */
 const ENDS_A_LINE = 10;
 
@@ -59,7 +63,7 @@ export class Row<C extends string> {
     private readonly cells: Cells<C>,
     columns: readonly C[],
   ) {
-    const long = columns.find((c) => this.cell(c).length > MOST_IN_CELL);
+    const long = columns.find((c) => c !== UNREAD && this.cell(c).length > MOST_IN_CELL);
     const name = this.cell('name' as C);
     if (long) this.wrong = `${long} is longer than ${MOST_IN_CELL} characters.`;
     else if (name === '') this.wrong = 'the name is missing.';
@@ -77,21 +81,28 @@ export class Row<C extends string> {
   }
 
   number(c: C): number | undefined {
-    if (this.cell(c) === '') return undefined;
-    const value = Number(this.cell(c).replace(',', '.'));
+    return this.cell(c) === '' ? undefined : this.figure(c, this.cell(c));
+  }
+
+  /** A figure with point or comma. A file says nothing of its place: what may be thousands or decimals is asked about. */
+  private figure(c: C, text: string): number {
+    const plain = text.trim();
+    if (MAY_BE_TWO.test(plain))
+      this.refuse(`${c} is “${plain}”, which may be two figures: write ${plain.replace(',', '')} or ${plain.replace(',', '.')}.`); // prettier-ignore
+    // Nothing is no figure, though `Number` takes it for 0.
+    const value = plain === '' ? NaN : Number(plain.replace(',', '.'));
     if (!Number.isFinite(value))
-      this.refuse(`${c} is “${this.cell(c)}”, must be a figure in the unit of its heading.`);
+      this.refuse(`${c} is “${plain}”, must be a figure in the unit of its heading.`);
     return value;
   }
 
   /** So many figures with a dash between. */
   span(c: C, of: number): number[] | undefined {
     if (this.cell(c) === '') return undefined;
-    // Blanks around a figure are none of it for `Number`.
-    const parts = this.cell(c).split(/[-–]/).map((v) => (v.trim() === '' ? NaN : Number(v.replace(',', '.')))); // prettier-ignore
-    if (parts.length !== of || parts.some((v) => !Number.isFinite(v)))
-      this.refuse(`${c} is “${this.cell(c)}”, must be ${of} figures with a dash between.`);
-    return parts;
+    const parts = this.cell(c).split(/[-–]/);
+    const isSpan = parts.length === of && parts.every((v) => /^ *\d[\d.,]* *$/.test(v));
+    if (!isSpan) this.refuse(`${c} is “${this.cell(c)}”, must be ${of} figures with a dash between.`);
+    return parts.map((v) => this.figure(c, v));
   }
 
   /** One of some words, or nothing. */

@@ -5,6 +5,7 @@ import { gearKind, co2Part } from '../../core/commission/primitives';
 import type { Material, Pack, Supplier } from '../../core/commission/schema';
 import { idOfName } from '../../core/edits/ids';
 import { amount, minorOf, placesOf } from '../../core/units/money';
+import { percentOf, shareOf } from '../../core/units/quantity';
 import { inEnglish } from '../../core/words/english';
 import { Row, said, tableOf, type Cells, type Unread } from './csvTable';
 import { FORMULA } from './takeOffCsv';
@@ -53,10 +54,6 @@ export function materialsCsv(materials: readonly Material[], { currency, supplie
 }
 
 const figure = (value: number | undefined) => (value === undefined ? '' : String(value));
-/** Shares are written and typed in per cent. */
-const percent = (share: number | undefined) =>
-  share === undefined ? '' : String(Math.round(share * 1e6) / 1e4);
-const shareOf = (percentage: number | undefined) => percentage && percentage / 100;
 
 function ofMaterial(m: Material): Cells<Column> {
   return {
@@ -66,9 +63,9 @@ function ofMaterial(m: Material): Cells<Column> {
     'solid kg/L': figure(m.densityKgPerL),
     'soaked kg/L': figure(m.soakedKgPerL),
     'sinks after days': figure(m.soakDays),
-    'settles %': percent(m.settles),
+    'settles %': figure(percentOf(m.settles)),
     'slope deg': figure(m.reposeDeg),
-    'pores %': percent(m.pores),
+    'pores %': figure(percentOf(m.pores)),
     'dose mL/100 L': figure(m.dosePer100L),
     'bacteria mL/100 L/d': figure(m.bacteriaPer100L),
     'draws W': figure(m.watts),
@@ -186,20 +183,12 @@ function packOf(row: Row<Column>, usual: string, selling: Selling): Pack | undef
   return void row.refuse(`${path} ${inEnglish(says)}.`);
 }
 
-/**
- * A price with point or comma and as many places as its currency has at most: “1,400” may be one thousand four hundred or one
- * and four tenths, and is asked about.
- */
+/** A price with as many decimals as its currency has at most. */
 function priceOf(row: Row<Column>, currency: string): number | undefined {
   const cell = row.cell('price');
-  const places = placesOf(currency);
-  const [whole, part, ...more] = cell.split(/[.,]/);
-  const isPlain = more.length === 0 && /^\d{1,9}$/.test(whole) && (part === undefined || /^\d{1,4}$/.test(part)); // prettier-ignore
-  if (!isPlain || (part?.length ?? 0) > places) {
-    row.refuse(
-      `price is “${cell}”, must be like ${amount(145000, currency)}, without signs between thousands.`,
-    );
-    return undefined;
-  }
-  return minorOf(Number(part ? `${whole}.${part}` : whole), currency);
+  const decimals = /^\d{1,9}(?:[.,](\d{1,4}))?$/.exec(cell)?.[1]?.length ?? 0;
+  if (!/^\d/.test(cell) || decimals > placesOf(currency))
+    row.refuse(`price is “${cell}”, must be like ${amount(145000, currency)}, without signs before it or between thousands.`); // prettier-ignore
+  const price = row.number('price');
+  return price === undefined ? undefined : minorOf(price, currency);
 }

@@ -3,6 +3,7 @@ import { figuresOf, type MaterialFigure } from '../../../core/catalogue/material
 import type { Material, Supplier } from '../../../core/commission/schema';
 import { GLUES } from '../../../core/commission/catalogueSchema';
 import { gearKind } from '../../../core/commission/primitives';
+import { percentOf, shareOf } from '../../../core/units/quantity';
 import FigureField from '../../document/FigureField.vue';
 import { useLocalForm } from '../../document/localForm';
 import PackRows from '../../document/catalogue/PackRows.vue';
@@ -29,14 +30,12 @@ const LABELS: Record<MaterialFigure['key'], string> = {
   litresPerHour: 'moves',
 };
 const change = (part: Partial<Material>) => emit('change', { ...props.material, ...part });
-const typed = ({ key, unit }: MaterialFigure) => {
-  const value = props.material[key];
-  return value !== undefined && unit === '%' ? Math.round(value * 1000) / 10 : value;
-};
+const typed = ({ key, unit }: MaterialFigure) =>
+  unit === '%' ? percentOf(props.material[key]) : props.material[key];
 const set =
   ({ key, unit }: MaterialFigure) =>
   (v: number | undefined) =>
-    void change({ [key]: v !== undefined && unit === '%' ? v / 100 : v });
+    void change({ [key]: unit === '%' ? shareOf(v) : v });
 </script>
 
 <template>
