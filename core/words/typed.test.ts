@@ -32,6 +32,8 @@ describe('a figure as it is typed', () => {
     ['20 gal', 'volume', american, 75.7082],
     ['20 gal', 'volume', { ...british, gallons: 'imperial' }, 90.9218],
     ['20 imp gal', 'volume', british, 90.9218],
+    ['20 gal', 'volume', { ...british, gallons: 'us' }, 75.7082],
+    ['20 gal', 'volume', { ...american, gallons: 'metric' }, 75.7082],
     ['500 ml', 'volume', american, 0.5],
     ['12 lb', 'mass', british, 5.4431],
     ['12 lb 8 oz', 'mass', british, 5.6699],

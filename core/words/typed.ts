@@ -4,7 +4,7 @@ import { KG_PER_POUND } from '../units/mass';
 import { celsiusFromFahrenheit } from '../units/temperature';
 import { L_PER_IMPERIAL_GALLON, L_PER_US_GALLON } from '../units/volume';
 import { MG_CACO3_PER_DEGREE, MMOL_PER_DEGREE } from '../units/hardness';
-import { scaleOf, type FigureKind, type Habits } from './scales';
+import { scaleOf, systemOf, type FigureKind, type Habits } from './scales';
 import { say, type MessageKey, type Text } from './text';
 
 /*
@@ -139,9 +139,10 @@ function onScale(figure: number, kind: FigureKind, by: Typist): number {
 }
 
 /** Which gallon somebody means who reads them; undefined where nobody knows. */
-function gallons({ units, gallons: said }: Habits): string | undefined {
-  if (said === 'imperial') return 'imp gal';
-  return units === 'us' ? 'us gal' : undefined;
+function gallons(by: Habits): string | undefined {
+  const system = systemOf('volume', by);
+  if (system === 'imperial') return 'imp gal';
+  return system === 'us' || by.units === 'us' ? 'us gal' : undefined;
 }
 
 /** `78`, `78 °F`, `25,5 C`. */
