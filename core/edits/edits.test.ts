@@ -7,7 +7,7 @@ import { newOrigin } from '../commission/origin';
 import { piece, scape, soil } from '../testing/scape';
 import { copied } from './copied';
 import { bedField } from '../substrate/bedField';
-import { edgedWith, endsOf, followingGround, layerMoved, mixedWith, ofMaterial, overPart, sloped, withHill, withoutLayer } from './layers'; // prettier-ignore
+import { edgedWith, meansAtEnds, followingGround, layerMoved, mixedWith, ofMaterial, overPart, sloped, withHill, withoutLayer } from './layers'; // prettier-ignore
 import { joinedOrNot, lifted, mirrored, movedTo, turnedBy, turnedTogether, withoutPiece } from './pieces';
 import { fromYard, standInOnBench, swapped } from './placed';
 import { heapOn } from './pockets';
@@ -171,19 +171,22 @@ describe('a bed', () => {
     const hilly = withHill(bed[0], vessel);
     const skin: Layer = { id: 'sand', material: 'sand', top: { kind: 'level', mm: 20 }, over: true };
     const surface = (b: Layer[]) => bedField(vessel, b).cornerMm;
-    const own = followingGround([hilly, skin], 'sand', false, vessel);
+    const own = followingGround([hilly, skin], 'sand', false, vessel, 25);
     expect(own[1].over).toBeUndefined();
     const [before, after] = [surface([hilly, skin]), surface(own)];
     expect(Math.max(...before.map((z, i) => Math.abs(z - after[i])))).toBeLessThan(0.5);
-    expect(followingGround(own, 'sand', true, vessel)[1]).toEqual({
-      ...skin,
-      top: { kind: 'level', mm: 25 },
+    // 20 mm everywhere, and so thick again; where it is nowhere it is as thick as usual.
+    expect(followingGround(own, 'sand', true, vessel, 25)[1]).toEqual(skin);
+    const nowhere: Layer = { id: 'sand', material: 'sand', top: { kind: 'level', mm: 0 } };
+    expect(followingGround([hilly, nowhere], 'sand', true, vessel, 25)[1].top).toEqual({
+      kind: 'level',
+      mm: 25,
     });
     const { top } = own[1];
     if (top.kind !== 'grid') throw new Error('no grid');
-    const ends = endsOf(top);
+    const ends = meansAtEnds(top);
     const up = sloped(top, 0, 30, vessel);
-    expect(endsOf(up)).toEqual({ frontMm: ends.frontMm, backMm: ends.backMm + 30 });
+    expect(meansAtEnds(up)).toEqual({ frontMm: ends.frontMm, backMm: ends.backMm + 30 });
     // Nothing goes under the glass.
     expect(Math.min(...sloped(top, -500, 0, vessel).mm)).toBe(0);
   });

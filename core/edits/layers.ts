@@ -96,24 +96,30 @@ export function edgedWith(
   return [...withPath([...bed.slice(0, at), fresh, ...bed.slice(at)], of, own.path, vessel)];
 }
 
-/** How thick a layer is first laid that is to follow the ground, mm (common practice: a skin of grain). */
-const SKIN_MM = 25;
-
 /**
- * A bed in which a layer follows what it lies on, or no longer does: then it keeps the surface that it has by that, as
- * heights of a grid, whatever becomes of the ground.
+ * A bed in which a layer follows what it lies on, as thick as it is in the mean (or usually, where it is nowhere); or no longer
+ * does: then it keeps the surface that it has by that, as heights of a grid, whatever becomes of the ground.
  */
-export function followingGround(bed: Bed, id: string, follows: boolean, vessel: Vessel): Layer[] {
+export function followingGround(
+  bed: Bed,
+  id: string,
+  follows: boolean,
+  vessel: Vessel,
+  usually: number,
+): Layer[] {
   const at = bed.findIndex((l) => l.id === id);
+  const surface = gridOf(groundOf(bed.slice(0, at + 1), vessel), vessel);
+  const ground = gridOf(groundOf(bed.slice(0, at), vessel), vessel);
+  const thick = surface.mm.map((z, i) => z - ground.mm[i]).filter((mm) => mm > 0);
+  const mm = Math.round(thick.reduce((sum, t) => sum + t, 0) / Math.max(1, thick.length)) || usually;
   return withLayerChanged(bed, id, (l) => {
     const { over: _o, mounds: _m, ...rest } = l;
-    if (follows) return { ...rest, over: true, top: { kind: 'level', mm: SKIN_MM } };
-    return { ...rest, top: gridOf(groundOf(bed.slice(0, at + 1), vessel), vessel) };
+    return follows ? { ...rest, over: true, top: { kind: 'level', mm } } : { ...rest, top: surface };
   });
 }
 
 /** Mean height of a surface along the front and the back glass, mm: what a slope is typed by where heights are drawn one by one. */
-export function endsOf({ mm, columns, rows }: GridTop): { frontMm: number; backMm: number } {
+export function meansAtEnds({ mm, columns, rows }: GridTop): { frontMm: number; backMm: number } {
   const mean = (row: number) =>
     mm.slice(row * columns, (row + 1) * columns).reduce((s, z) => s + z, 0) / columns;
   return { frontMm: Math.round(mean(0)), backMm: Math.round(mean(rows - 1)) };

@@ -1,10 +1,9 @@
 import { forPlacing, type YardPiece } from '../catalogue/studio';
-import type { Commission, Material, Option, Piece, Shape } from '../commission/schema';
-import type { Mesh } from '../geometry/mesh';
+import type { Commission, Material, Option, Piece } from '../commission/schema';
 import { turnToSeat } from '../yard/facing';
 import { standIn, type Form, type SizeClass } from '../yard/pieceFrom';
 import { nextNumber } from './ids';
-import { insideGlass } from './inside';
+import { insideGlass, type SurfaceOf } from './inside';
 
 /** So deep a piece is buried when it comes onto the bench, mm (common practice: its edge is under the grain). */
 const BURY_MM = 20;
@@ -16,11 +15,7 @@ function middleOf({ vessel }: Pick<Commission, 'vessel'>): [number, number] {
 }
 
 /** Where a piece is that was set down across a pane: just inside of it. */
-function broughtInside(
-  vessel: Commission['vessel'],
-  piece: Piece,
-  surface?: (shape: Shape) => Mesh,
-): [number, number] {
+function broughtInside(vessel: Commission['vessel'], piece: Piece, surface?: SurfaceOf): [number, number] {
   const middle = middleOf({ vessel });
   const [dx, dy] = insideGlass(vessel, [{ ...piece, at: middle }], [piece.at[0] - middle[0], piece.at[1] - middle[1]], surface); // prettier-ignore
   return [middle[0] + dx, middle[1] + dy];
@@ -32,7 +27,7 @@ export function fromYard(
   option: Option,
   source: YardPiece,
   at = middleOf(doc),
-  surface?: (shape: Shape) => Mesh,
+  surface?: SurfaceOf,
 ): Piece {
   const taken = new Set(option.pieces.map((p) => p.id));
   let { id } = source;

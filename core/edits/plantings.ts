@@ -1,5 +1,6 @@
 import type { Option, Vessel } from '../commission/schema';
 import { polygonBounds } from '../geometry/polygon';
+import { wayWithin } from './inside';
 
 /**
  * An option in which the region of a planting has gone over the floor, mm to the right and back: until it meets a pane, by
@@ -14,9 +15,7 @@ export function shifted(
   const region = option.plants.find((p) => p.id === id)?.region;
   if (!region) return option;
   const [left, front, right, back] = polygonBounds(region);
-  const within = (by: number, low: number, high: number, most: number) =>
-    Math.min(Math.max(by, Math.min(0, -low)), Math.max(0, most - high));
-  const [x, y] = [within(dx, left, right, innerMm.length), within(dy, front, back, innerMm.width)];
+  const [x, y] = [wayWithin(dx, left, right, innerMm.length), wayWithin(dy, front, back, innerMm.width)];
   if (x === 0 && y === 0) return option;
   const moved = region.map(([u, v]): [number, number] => [u + x, v + y]);
   return { ...option, plants: option.plants.map((p) => (p.id === id ? { ...p, region: moved } : p)) };

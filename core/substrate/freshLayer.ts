@@ -7,6 +7,11 @@ type BedKind = (typeof BED_KINDS)[number];
 /** How thick a layer is laid to begin with, mm (common practice: a band of base, rooting depth of soil, a skin of grain). */
 const USUAL_MM: Record<BedKind, number> = { filler: 30, base: 15, soil: 50, sand: 25, gravel: 25 };
 
+/** How thick a layer of a material is laid to begin with, mm. */
+export function usualMm({ kind }: Pick<Material, 'kind'>): number {
+  return USUAL_MM[isBedKind(kind) ? kind : 'soil'];
+}
+
 /** True for a material that can be a layer. */
 export function isBedKind(kind: Material['kind']): kind is BedKind {
   return (BED_KINDS as readonly string[]).includes(kind);

@@ -10,7 +10,7 @@ import {
   withLayerChanged,
   withoutLayer,
 } from '../../core/edits/layers';
-import { withLayer } from '../../core/substrate/freshLayer';
+import { usualMm, withLayer } from '../../core/substrate/freshLayer';
 import { pathRegion, withNewPath, withPath, type PathLine } from '../../core/substrate/path';
 import type { Dab } from '../../core/substrate/sculpt';
 import { useCommission } from './commissionStore';
@@ -73,7 +73,10 @@ export function useBedEdit() {
   /** A layer lies on others as they are, whatever becomes of them; or has a surface of its own from now on. */
   function follow(id: string, follows: boolean): void {
     commission.endStep();
-    bed(`follow ${id}`, (b) => followingGround(b, id, follows, vessel()));
+    bed(`follow ${id}`, (b) => {
+      const layer = b.find((l) => l.id === id);
+      return layer ? followingGround(b, id, follows, vessel(), usualMm({ kind: kindOf(layer) })) : b;
+    });
   }
   /** True of a layer below which another lies. */
   const isOnOthers = (id: string) => {

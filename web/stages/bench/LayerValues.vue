@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import { layerOrigin } from '../../../core/commission/origin';
 import type { Layer, Material, Origin } from '../../../core/commission/schema';
-import { endsOf, mixedWith, overPart, sloped, withHill } from '../../../core/edits/layers';
+import { meansAtEnds, mixedWith, overPart, sloped, withHill } from '../../../core/edits/layers';
 import { isBedKind } from '../../../core/substrate/freshLayer';
 import { useBedEdit } from '../../document/bedEdit';
 import { useCommission } from '../../document/commissionStore';
@@ -35,7 +35,7 @@ const setTop = (key: 'mm' | 'frontMm' | 'backMm') => (v: number | undefined) =>
 const slope = (end: 'frontMm' | 'backMm') => (v: number | undefined) =>
   change(`slope ${end}`, (l) => {
     if (l.top.kind !== 'grid' || v === undefined) return {};
-    const by = v - endsOf(l.top)[end];
+    const by = v - meansAtEnds(l.top)[end];
     return { top: sloped(l.top, end === 'frontMm' ? by : 0, end === 'backMm' ? by : 0, commission.document!.vessel) }; // prettier-ignore
   });
 const setMound = (i: number, key: 'radiusMm' | 'heightMm') => (v: number | undefined) =>
@@ -130,7 +130,7 @@ const setMix = (other: string | null, share = 0.5) =>
         label="front, mean"
         kind="length"
         narrow
-        :value="endsOf(layer.top).frontMm"
+        :value="meansAtEnds(layer.top).frontMm"
         :apply="slope('frontMm')"
         data-test="grid-front"
       />
@@ -138,7 +138,7 @@ const setMix = (other: string | null, share = 0.5) =>
         label="back, mean"
         kind="length"
         narrow
-        :value="endsOf(layer.top).backMm"
+        :value="meansAtEnds(layer.top).backMm"
         :apply="slope('backMm')"
         data-test="grid-back"
       />
