@@ -1,4 +1,5 @@
 import type { Commission, Material } from '../commission/schema';
+import { freshId } from '../edits/ids';
 import type { Text } from '../words/text';
 import { proposedGear, type Need } from './propose';
 import { devicesOf, type Device } from './gear';
@@ -33,9 +34,8 @@ export function followed(
   });
   // Of a kind that was taken there may be more than before: a second heater for a larger tank.
   const kinds = new Set(own.filter((d) => d.proposed).map((d) => d.kind));
-  const ids = new Set(now.map((d) => d.id));
-  const more = left.filter((w) => w.kind === 'heater' && kinds.has('heater') && !ids.has(w.id));
-  const all = [...now, ...more.map((w): Device => ({ ...w, proposed: true }))];
+  const more = left.filter((w) => w.kind === 'heater' && kinds.has('heater'));
+  const all = more.reduce((list, w) => [...list, { ...w, id: freshId(w.id, list), proposed: true }], now);
   return JSON.stringify(all.map(figuresOf)) === JSON.stringify(own.map(figuresOf)) ? undefined : all;
 }
 

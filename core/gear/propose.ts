@@ -1,7 +1,7 @@
 import { plantOf } from '../catalogue/entries';
 import { CO2_PARTS } from '../commission/co2Parts';
 import { animalsOf, filterStateOf } from '../commission/usual';
-import type { Commission, Material, Origin } from '../commission/schema';
+import type { Commission, Material, Option, Origin } from '../commission/schema';
 import { speciesIn } from '../livestock/known';
 import { rounded } from '../units/quantity';
 import { say, type Text } from '../words/text';
@@ -12,6 +12,11 @@ export interface Need {
   freeWaterL: number;
   heatersW: readonly number[];
   plants: readonly string[];
+}
+
+/** What is needed, by the plants of an option and what was measured of it. No plants where there is no option yet. */
+export function needOf(option: Pick<Option, 'plants'> | undefined, measured: Omit<Need, 'plants'>): Need {
+  return { ...measured, plants: (option?.plants ?? []).map((p) => p.plant) };
 }
 
 /** Turnover of the free water an hour that a filter is chosen for, times (common practice: 5 to 10). */

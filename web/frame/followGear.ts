@@ -1,8 +1,10 @@
 import { watch, type Ref } from 'vue';
 import type { Commission } from '../../core/commission/schema';
+import { optionOf } from '../../core/commission/lookup';
 import { followed } from '../../core/gear/followed';
+import { needOf } from '../../core/gear/propose';
+import { useArticles } from '../document/articles';
 import { useCommission } from '../document/commissionStore';
-import { useMaterials, withMaterials } from '../document/materials';
 import { useFigures } from '../units/figures';
 import type { ShownPlan } from '../workers/planWorker';
 
@@ -16,23 +18,21 @@ const MOST_IN_A_ROW = 2;
 export function useFollowedGear(plan: Ref<ShownPlan | undefined>, isOrdered: () => boolean): void {
   const commission = useCommission();
   const { words } = useFigures();
-  const atHand = useMaterials();
+  const { articles, withDevices } = useArticles();
   let own: Commission | undefined;
   let row = 0;
 
   watch(plan, (now) => {
     const doc = commission.document;
     if (!now || !doc || isOrdered() || now.survey.optionId !== doc.chosen) return;
-    if (commission.past.length === 0 || !doc.site?.devices?.some((d) => d.proposed)) return;
+    if (commission.past.length === 0) return;
     row = doc === own ? row + 1 : 0;
     if (row >= MOST_IN_A_ROW) return;
-    const plants = doc.options.find((o) => o.id === doc.chosen)!.plants.map((p) => p.plant);
-    const need = { freeWaterL: now.survey.freeWaterL, heatersW: now.visit.heat.heatersW, plants };
-    const articles = atHand.value.filter((m) => m.kind === 'equipment');
-    const devices = followed(doc, need, words, articles);
+    const { optionId, freeWaterL } = now.survey;
+    const need = needOf(optionOf(doc, optionId), { freeWaterL, heatersW: now.visit.heat.heatersW });
+    const devices = followed(doc, need, words, articles.value);
     if (!devices) return;
-    const used = articles.filter((a) => devices.some((d) => d.material === a.id));
-    commission.follow((d) => ({ ...withMaterials(d, used), site: { ...d.site, devices } }));
+    commission.follow((d) => withDevices(d, devices));
     own = commission.document;
   });
 }

@@ -2,13 +2,13 @@
 import { computed, ref } from 'vue';
 import { say } from '../../../core/words/text';
 import type { Site } from '../../../core/commission/schema';
-import { proposedGear } from '../../../core/gear/propose';
+import { needOf, proposedGear } from '../../../core/gear/propose';
 import { useCommission } from '../../document/commissionStore';
 import { freshId } from '../../../core/edits/ids';
 import { useDocEdit } from '../../document/docEdit';
 import FigureField from '../../document/FigureField.vue';
 import StackedBar from '../../drawing/StackedBar.vue';
-import { useMaterials, withMaterials } from '../../document/materials';
+import { useArticles } from '../../document/articles';
 import { useFigures } from '../../units/figures';
 import DeviceRow from './DeviceRow.vue';
 import ProposedGear from './ProposedGear.vue';
@@ -52,22 +52,13 @@ function remove(i: number): void {
   const left = devices.value.filter((_, n) => n !== i);
   edit.site('devices', left.length > 0 ? left : undefined);
 }
-const atHand = useMaterials();
-/** Articles of the document and of the studio, each once. */
-const articles = computed(() => atHand.value.filter((m) => m.kind === 'equipment'));
+const { articles, withDevices } = useArticles();
 /** Puts devices on the list, and the articles that they are into the document. */
-function list(key: string, devices: Device[]): string | undefined {
-  const used = articles.value.filter((a) => devices.some((x) => x.material === a.id));
-  return edit.edit(key, (d) => ({ ...withMaterials(d, used), site: { ...d.site, devices } }));
-}
+const list = (key: string, devices: Device[]) => edit.edit(key, (d) => withDevices(d, devices));
 const proposed = computed(() =>
   proposedGear(
     commission.document!,
-    {
-      freeWaterL: props.freeWaterL,
-      heatersW: props.visit.heat.heatersW,
-      plants: (commission.option?.plants ?? []).map((p) => p.plant),
-    },
+    needOf(commission.option, { freeWaterL: props.freeWaterL, heatersW: props.visit.heat.heatersW }),
     f.words,
     articles.value,
   ),
