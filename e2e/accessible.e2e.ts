@@ -39,7 +39,7 @@ async function otherTheme(): Promise<void> {
 const PAGES: [page: string, path: string, there: string][] = [
   ['the list', '/', 'li'],
   ['the studio’s house', '/studio/house', '[data-test="house-name"]'],
-  ['the studio’s materials', '/studio/materials', '[data-material]'],
+  ['the studio’s materials', '/studio/materials', '[data-entry]'],
   ['the studio’s suppliers', '/studio/suppliers', '[data-supplier]'],
   ['the studio’s plants', '/studio/plants', '[data-test="studio-plant"]'],
   ['the studio’s looks', '/studio/looks', '[data-test="looks-theme"]'],

@@ -68,19 +68,19 @@ describe('a studio of one’s own', () => {
     await at.until(test('materials-said'), (w) => /^\d+ materials were added\.$/.test(w));
     await page.click(`${test('find-material')}`);
     await page.keyboard.type('granul');
-    await page.waitForFunction(() => document.querySelectorAll('[data-material]').length === 1);
-    await page.click('[data-material="soil-granules"]');
+    await page.waitForFunction(() => document.querySelectorAll('[data-entry]').length === 1);
+    await page.click('[data-entry="soil-granules"]');
     await at.type(test('pack-size'), '9');
     await at.type(test('pack-costs'), '32');
     await page.waitForSelector(`${test('material-card')} ${test('pack')}`);
     // One word of a name that nobody has finds nothing, and an own material is one at once.
     await page.click(test('find-material'), { count: 3 });
     await page.keyboard.type('zebra');
-    await page.waitForFunction(() => document.querySelectorAll('[data-material]').length === 0);
+    await page.waitForFunction(() => document.querySelectorAll('[data-entry]').length === 0);
     await at.type(test('new-material'), 'Zebra rock');
     await page.click(test('add-material'));
     await at.type(test('figure-densityKgPerL'), '2.6');
-    await page.waitForSelector('[data-material="zebra-rock"]');
+    await page.waitForSelector('[data-entry="zebra-rock"]');
     const kept = (await (await fetch(`${server.url}/api/studio/materials?q=zebra`)).json()) as { entries: { densityKgPerL: number }[] }; // prettier-ignore
     expect(kept.entries.map((e) => e.densityKgPerL)).toEqual([2.6]);
   });
@@ -88,10 +88,10 @@ describe('a studio of one’s own', () => {
   it('knows an animal of its own, found in every brief and judged by what is known of it', async () => {
     await page.click('[data-part="animals"]');
     await at.type(test('new-animal'), 'Moss crab');
-    await page.click(test('add-own-animal'));
+    await page.click(test('add-animal'));
     await at.type(test('animal-tempC-from'), '68');
     await at.type(test('animal-tempC-to'), '82');
-    await at.until(`${test('animal-rows')} [data-animal="moss-crab"]`, (w) => w.includes('82'));
+    await at.until(`${test('animal-rows')} [data-entry="moss-crab"]`, (w) => w.includes('82'));
     const kept = (await (await fetch(`${server.url}/api/studio/animals`)).json()) as { entries: { tempC: number[] }[] }; // prettier-ignore
     expect(kept.entries.map((e) => e.tempC.map(Math.round))).toEqual([[20, 28]]);
   });

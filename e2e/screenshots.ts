@@ -52,7 +52,7 @@ const SHOTS: Shot[] = [
       await page.waitForSelector('[data-option="b"] svg', { timeout: 30_000 });
     },
   },
-  { name: 'studio', path: '/studio/materials', before: click('[data-material="soil-granules"]') },
+  { name: 'studio', path: '/studio/materials', before: click('[data-entry="soil-granules"]') },
   {
     name: 'bench',
     path: `${valley}/bench`,

@@ -2,7 +2,7 @@
 import { computed, ref, shallowRef, watch } from 'vue';
 import { plantId } from '../../../core/catalogue/knownPlants';
 import { LEAVES, type Plant } from '../../../core/commission/schema';
-import { api, ApiProblem } from '../api';
+import { useKeeping } from './keeping';
 import ListFile from './ListFile.vue';
 import PackFields from './PackFields.vue';
 import FigureField from '../FigureField.vue';
@@ -16,7 +16,6 @@ const props = defineProps<{ plants: readonly Plant[] }>();
 const studio = useStudio();
 const chosen = ref<string>();
 const entry = shallowRef<Plant>();
-const said = ref('');
 const names = computed(() => props.plants.map((p) => ({ value: p.id, title: p.name })));
 /** A plant of the studio goes to the server, when its field is left. */
 useLocalForm();
@@ -56,16 +55,10 @@ const co2 = computed(() =>
 );
 
 /** Kept with every change: what the server does not take is said, and the entry stays as it was typed. */
-async function change(part: Partial<Plant>): Promise<void> {
-  const next = { ...entry.value!, ...part };
-  entry.value = next;
-  try {
-    await api.keepEntry('plants', next);
-    await studio.again();
-    said.value = wording('plantEntries.kept', { name: next.name });
-  } catch (error) {
-    said.value = error instanceof ApiProblem ? error.message : wording('plantEntries.notKept');
-  }
+const { said, keep } = useKeeping('plants');
+function change(part: Partial<Plant>): Promise<void> {
+  entry.value = { ...entry.value!, ...part };
+  return keep(entry.value);
 }
 const set = (part: (v: number | undefined) => Partial<Plant>) => (v: number | undefined) => {
   void change(part(v));

@@ -49,9 +49,10 @@ const all = computed(() => [...SPECIES, ...(studio.studio?.catalogue.animals ?? 
 const items = computed(() =>
   all.value.map((s) => ({ value: s.id, title: s.name, props: { subtitle: about(s) } })),
 );
+const warmth = (s: Species) => s.tempC.map((c) => f.temperature(c, 0)).join(' to ');
 function about(s: Species): string {
   const called = commonNames(s.name);
-  return `${called ? `${called}: ` : ''}${s.kind}, ${s.adultMm} mm, ${s.tempC.join(' to ')} °C, GH ${s.gh.join(' to ')}, in ${s.group === 1 ? 'single' : `groups of ${s.group}`}`;
+  return `${called ? `${called}: ` : ''}${s.kind}, ${f.length(s.adultMm)}, ${warmth(s)}, GH ${s.gh.map((d) => f.hardness(d)).join(' to ')}, in ${s.group === 1 ? 'single' : `groups of ${s.group}`}`;
 }
 function add(id: string | null): void {
   chosen.value = null;
@@ -123,7 +124,7 @@ function remove(i: number): void {
           <td>
             <i>{{ r.s.name }}</i><br /><small class="quiet"
               ><template v-if="commonNames(r.s.name)">{{ commonNames(r.s.name).split(', ')[0] }}, </template
-              >{{ r.s.adultMm }} mm, {{ r.s.zone }}</small
+              >{{ f.length(r.s.adultMm) }}, {{ r.s.zone }}</small
             >
           </td>
           <td class="count">
@@ -162,7 +163,7 @@ function remove(i: number): void {
             >
           </td>
           <td>
-            <svg :width="W" height="26" role="img" :aria-label="`${r.s.tempC.join(' to ')} °C`">
+            <svg :width="W" height="26" role="img" :aria-label="warmth(r.s)">
               <rect
                 v-if="shared"
                 :x="X(shared[0])"

@@ -21,14 +21,15 @@ const FAINT: Record<Overlay, number> = { plants: 0.28, cover: 0.1, light: 0.02, 
 const shapes = computed(() =>
   props.option.plants.flatMap((p) => {
     if (!p.region) return [];
+    const plant = props.plants.find((q) => q.id === p.plant);
     const cover = props.grown.find((g) => g.id === p.id)?.cover ?? 0;
     const [left, front, right, back] = polygonBounds(p.region);
     return [
       {
         id: p.id,
         d: `M${p.region.map(([x, y]) => `${props.x(x)} ${props.y(y)}`).join('L')}Z`,
-        name: `${props.plants.find((q) => q.id === p.plant)?.name ?? p.plant}, ${p.id}`,
-        colour: props.plants.find((q) => q.id === p.plant)?.colour ?? '#4f7f6b',
+        name: `${plant?.name ?? p.plant}, ${p.id}`,
+        colour: plant?.colour ?? '#4f7f6b',
         strength: FAINT[props.overlay] + (props.overlay === 'cover' ? 0.8 * cover : 0),
         says: `${Math.round(cover * 100)} %`,
         at: [props.x((left + right) / 2), props.y((front + back) / 2)],

@@ -12,8 +12,6 @@ export const DOCUMENT = {
   'upload.refused': 'The picture was refused.',
   'upload.away': 'The server does not answer. The picture was not kept.',
   'packFields.noSupplier': 'needs a supplier in the catalogue first',
-  'plantEntries.kept': '{name} is kept.',
-  'plantEntries.notKept': 'It could not be kept.',
   'listFile.plants':
     '{taken, plural, one {# plant was} other {# plants were}} taken in, {fresh} of them new.',
   'listFile.materials':

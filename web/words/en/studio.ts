@@ -16,6 +16,7 @@ export const STUDIO = {
     'Beside the {count} that everybody has. What is not known of an animal is not judged; what is, in every commission that it is asked for.',
   'animalCard.turned': 'must be at least as much as where it begins',
   'materialsSection.started': '{added, plural, one {# material was} other {# materials were}} added.',
-  'materialsSection.more': 'Show more: {shown} of {total}',
-  'materialsSection.choose': 'Choose one to see what is known of it.',
+  'entryColumn.find': 'Find: {one}',
+  'entryColumn.more': 'Show more: {shown} of {total}',
+  'entryColumn.choose': 'Choose one to see what is known of it.',
 } as const;
