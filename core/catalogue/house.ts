@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { must } from '../commission/must';
-import { crew, currency, weekday, words } from '../commission/primitives';
+import { crew, currency, pace, weekday, words } from '../commission/primitives';
 
 /** What a studio is called, where it works and how: what new commissions begin with. */
 export const houseSchema = z.object({
@@ -17,7 +17,7 @@ export const houseSchema = z.object({
   /** Hands that usually come on a build day. */
   crew: crew.optional(),
   /** Minutes that work here takes for each of the usual ones. */
-  pace: z.number().min(0.3).max(3).optional(),
+  pace: pace.optional(),
   /** Who works here, those who usually come first. */
   people: z.array(words.min(1)).max(30).optional(),
   /** The day with which a week begins: as the place has it when nobody said. */

@@ -9,6 +9,7 @@ import {
   lengthMm,
   minor,
   origin,
+  pace,
   point,
   sizeMm,
   text,
@@ -139,7 +140,7 @@ export const briefSchema = z.looseObject({
   startTime: clock.optional(),
   crewNames: z.array(words).max(4).optional(),
   /** Minutes that this crew takes for each of the usual ones. */
-  pace: z.number().min(0.3).max(3).optional(),
+  pace: pace.optional(),
   client: z.looseObject({ name: words, contact: words.optional(), place: words.optional() }).optional(),
   handover: day.optional(),
   story: text.optional(),

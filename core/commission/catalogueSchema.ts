@@ -146,11 +146,14 @@ export const supplierSchema = z.looseObject({
 const span = (least: number, most: number) =>
   z.tuple([figure(least, most), figure(least, most)]).refine(([from, to]) => from <= to, must('rising'));
 
+/** Kinds of animal. */
+export const ANIMAL_KINDS = ['fish', 'shrimp', 'snail'] as const;
+
 /** An animal that the list does not have, with what is known of it: nothing is judged by what is left out. */
 export const animalSchema = z.looseObject({
   id,
   name: words.min(1),
-  kind: z.enum(['fish', 'shrimp', 'snail']),
+  kind: z.enum(ANIMAL_KINDS),
   adultMm: z.number().min(1).max(2_000).optional(),
   group: z.int().min(1).max(200).optional(),
   leastMm: lengthMm.optional(),

@@ -61,5 +61,7 @@ export const weekday = z.enum(['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'])
 
 /** A currency by its code. */
 export const currency = z.string().regex(/^[A-Z]{3}$/, must('currency'));
+/** Minutes that somebody takes for each of the usual ones. */
+export const pace = z.number().min(0.3).max(3);
 /** Hands on a build day. */
 export const crew = z.number().int().min(1).max(4);

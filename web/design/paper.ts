@@ -1,11 +1,11 @@
 import { useStyleTag } from '@vueuse/core';
-import { computed, onScopeDispose, toValue, type MaybeRefOrGetter } from 'vue';
+import { computed, toValue, type MaybeRefOrGetter } from 'vue';
 import { PAPERS } from '../../core/view/tiles';
 
 /** Margin of an ordinary page, mm. */
 const MARGIN_MM = 13;
-/** Places whose printers hold Letter; everywhere else A4 (ISO 216). */
-const LETTER = /-(US|CA)$/;
+/** Regions whose printers hold Letter; everywhere else A4 (ISO 216). */
+const LETTER = new Set(['US', 'CA']);
 
 /** The page that is printed: its sides as it lies in the printer, and its margin, mm. */
 export interface Page {
@@ -15,7 +15,10 @@ export interface Page {
 
 /** An ordinary upright page of the place where the studio works. */
 export function pageOf(locale: string): Page {
-  return { sizeMm: PAPERS[LETTER.test(locale) ? 'Letter' : 'A4'], marginMm: MARGIN_MM };
+  return {
+    sizeMm: PAPERS[LETTER.has(new Intl.Locale(locale).region ?? '') ? 'Letter' : 'A4'],
+    marginMm: MARGIN_MM,
+  };
 }
 
 /** Sets the page for whatever is printed while this is shown; the innermost that says something counts. */
@@ -28,6 +31,5 @@ export function usePage(page: MaybeRefOrGetter<Page | undefined>): void {
     );
     return `@page{size:${size};margin:${margin}}`;
   });
-  const { unload } = useStyleTag(css, { media: 'print' });
-  onScopeDispose(unload);
+  useStyleTag(css, { media: 'print' });
 }
