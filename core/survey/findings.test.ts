@@ -116,6 +116,11 @@ describe('findings of the survey', () => {
     expect(inEnglish(surveyFindings(overlapping, survey(overlapping))[0].says)).toMatch(
       /^S-2 shares [\d.]+ L with S-1\.$/,
     );
+    // Of a heap those are named that it runs into most.
+    const heap = scape({ option: { pieces: [1, 2, 3, 4, 5, 6].map((n) => piece({ id: `S-${n}`, at: [220 + 20 * n, 180], stand: { kind: 'floor' } })) } }); // prettier-ignore
+    expect(surveyFindings(heap, survey(heap)).map((f) => inEnglish(f.says))).toContainEqual(
+      expect.stringMatching(/^S-6 shares [\d.]+ L with S-5, S-4, S-3, S-2 and with one more piece\.$/),
+    );
   });
 
   it('finds a label more than 5 % off, and plants that want CO2 where there is none', () => {

@@ -6,7 +6,8 @@ import type { Commission, Material } from '../commission/schema';
 import { stoneToHoldKg } from '../hardscape/buoyancy';
 import { rounded } from '../units/quantity';
 import type { Finding } from '../words/finding';
-import { sharedMm3 } from '../hardscape/slideApart';
+import { mayOverlap } from '../hardscape/neighbours';
+import { pairShareMm3 } from '../hardscape/pairShare';
 import { JOINABLE_MM } from '../hardscape/contact';
 import { inKg, inKgf, inLitres, inMm, type Measure } from '../words/measure';
 import { PRACTICE, say, type Said, type Text } from '../words/text';
@@ -27,6 +28,8 @@ import { vesselFindings } from './vesselFindings';
 
 /** Shared space beyond which two pieces are said to run into each other, share of the smaller. */
 const TOUCHING_SHARE = 0.03;
+/** So many of those that it runs into are named. */
+const MOST_NAMED = 4;
 /** Stone lighter than this is porous and no weight to hold anything with, kg/L (common practice). */
 const SINKS_KG_PER_L = 2;
 
@@ -258,11 +261,7 @@ function pieceFindings(commission: Commission, survey: Survey): Finding[] {
         measured: rounded(piece.overlapL, 2),
         limit: rounded(TOUCHING_SHARE * piece.volumeL, 2),
         unit: 'L',
-        says: say('piece.overlaps.says', {
-          piece: piece.id,
-          shared: inLitres(piece.overlapL, 2),
-          others: sharing(commission, survey, piece.id),
-        }),
+        says: overlapWords(piece, sharing(commission, survey, piece.id)),
         because: say('piece.overlaps.because'),
         source: say('source.drawing'),
       });
@@ -270,14 +269,22 @@ function pieceFindings(commission: Commission, survey: Survey): Finding[] {
   });
 }
 
+/** Of many others those that it runs into most are named. */
+function overlapWords({ id, overlapL }: PieceSurvey, others: readonly string[]): Text {
+  const values = { piece: id, shared: inLitres(overlapL, 2), others: others.slice(0, MOST_NAMED) };
+  const more = others.length - MOST_NAMED;
+  return more > 0 ? say('piece.overlaps.says.many', { ...values, more }) : say('piece.overlaps.says', values);
+}
+
 /** The pieces before one, and fixed things, that it runs into by more than they touch. */
-function sharing({ vessel }: Commission, { standing, field }: Survey, id: string): string[] {
+function sharing({ vessel }: Commission, { standing }: Survey, id: string): string[] {
   const all = [...fixedStanding(vessel), ...standing];
   const own = all.findIndex((s) => s.piece.id === id);
   const least = (TOUCHING_SHARE / 2) * all[own].columns.volumeMm3;
   const into = all
     .slice(0, own)
-    .map((o) => ({ id: o.piece.id, mm3: sharedMm3(all[own], [o], field, vessel) }))
+    .filter((o) => mayOverlap(o, all[own]))
+    .map((o) => ({ id: o.piece.id, mm3: pairShareMm3(all[own], o, vessel.innerMm.height) }))
     .sort((a, b) => b.mm3 - a.mm3);
   // Of many that it runs into a little each, at least the one that it runs into most.
   return into.filter((o, i) => i === 0 || o.mm3 > least).map((o) => o.id);

@@ -88,6 +88,8 @@ export const SURVEY = {
   'piece.rests.because':
     'It has been set on the bed instead. Move it over its support, or stand it on the bed.',
   'piece.overlaps.says': '{piece} shares {shared} with {others}.',
+  'piece.overlaps.says.many':
+    '{piece} shares {shared} with {others} and with {more, plural, one {one more piece} other {# more pieces}}.',
   'piece.overlaps.because': 'Two pieces cannot fill the same space: draw them apart. Volumes count it once.',
   'plant.co2.says': '{plant} does poorly without injected CO2.',
   'plant.co2.because': 'The brief has none. Choose another plant or ask about a CO2 set.',

@@ -10,6 +10,8 @@ const props = defineProps<{
   /** One of it: `material`. */
   one: string;
   kinds: readonly string[];
+  /** What a new one mostly is; the first of its kinds where nothing is said. */
+  mostly?: string;
   rows?: readonly E[];
   total: number;
   /** Answers with the id of the new one, or nothing where it was refused. */
@@ -20,7 +22,7 @@ const q = defineModel<string>('q', { required: true });
 const chosen = defineModel<string>('chosen');
 
 const fresh = ref('');
-const kind = ref(props.kinds[0]);
+const kind = ref(props.mostly ?? props.kinds[0]);
 async function put(): Promise<void> {
   const name = fresh.value.trim();
   if (name === '') return;

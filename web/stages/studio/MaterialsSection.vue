@@ -40,6 +40,7 @@ const priceOf = (m: Material) =>
       :what="wording('materialsSection.what')"
       one="material"
       :kinds="MATERIAL_KINDS"
+      mostly="stone"
       :rows="rows"
       :total="total"
       :add="(name, kind) => add({ name, kind: kind as Material['kind'] })"
