@@ -10,6 +10,8 @@ export default defineConfig({
     hookTimeout: 120_000,
     // Each file has a server and a browser of its own; two at a time keep two cores busy.
     maxWorkers: 2,
+    // Nothing here is put in the place of a module: what drives the browser is loaded once.
+    isolate: false,
     sequence: { sequencer: LongestFirst },
   },
 });
