@@ -23,11 +23,14 @@ const CORE = [
   'edits',
   'planting',
   'survey',
-  'filling',
   'gear',
+  'resolved',
+  'beforehand',
+  'filling',
   'light',
   'flow',
   'growth',
+  'findings',
   'regime',
   'visit',
   'takeoff',
@@ -55,13 +58,42 @@ const STAGES = [
 ];
 
 /** No imports from these, wherever they stand in a path. */
-function forbid(files, groups, message) {
+function forbid(files, groups, message, paths = []) {
   return {
     files,
     ignores: ['**/*.test.ts', 'core/testing/**'],
-    rules: { 'no-restricted-imports': ['error', { patterns: [{ group: groups, message }] }] },
+    rules: { 'no-restricted-imports': ['error', { patterns: [{ group: groups, message }], paths }] },
   };
 }
+
+/** What is asked of a document as it stands. Once it is resolved nobody asks it any more. */
+const RAW = Object.entries({
+  '../commission/schema': ['Commission'],
+  '../commission/lookup': ['optionOf'],
+  '../commission/origin': ['pieceOrigin', 'layerOrigin', 'plantingOrigin', 'pieceState', 'isMoved'],
+  '../commission/usual': ['roomOf'],
+  '../gear/gear': ['gearOf', 'gearKindOf', 'devicesOf'],
+  '../livestock/known': ['speciesIn'],
+  '../survey/soaking': ['soakingOf'],
+  '../survey/stateOnBuildDay': ['stateOnBuildDay'],
+}).map(([name, importNames]) => ({
+  name,
+  importNames,
+  message: 'After the survey a stage reads what `resolve` made of the document (core/resolved/resolved.ts).',
+}));
+/** Folders that are given a resolved commission and nothing raw. */
+const RESOLVED = [
+  'beforehand',
+  'filling',
+  'findings',
+  'regime',
+  'visit',
+  'takeoff',
+  'ordering',
+  'planted',
+  'buildDay',
+  'care',
+];
 
 const OUTSIDE_CORE = [
   '**/server/**',
@@ -116,6 +148,7 @@ export default tseslint.config(
       [`core/${folder}/**/*.ts`],
       [...OUTSIDE_CORE, ...CORE.slice(i + 1).map((later) => `../${later}/*`)],
       `core/${folder} imports only folders of core before it in the order of work.`,
+      RESOLVED.includes(folder) ? RAW : [],
     ),
   ),
   {

@@ -30,7 +30,7 @@ const CENTRAL = [
   'meshVolume', 'mirrored', 'mixedCelsius', 'moundSteepestDeg', 'netLiftKgf', 'orderDay', 'parted',
   'partingBrightness', 'pathRegion', 'pieceFrom', 'plugPositions', 'plugsFor', 'polygonArea', 'poreWaterL',
   'potentialFlow', 'pouredL', 'powerLoad', 'powerOf', 'ppfdFrom', 'proposedGear', 'reachFromFront', 'recommendedKg', 'recordedOf',
-  'regionWithout', 'relax', 'remainingShare', 'restingCelsius', 'roSchedule', 'roughStone', 'saturationKPa',
+  'regionWithout', 'relax', 'remainingShare', 'resolve', 'restingCelsius', 'roSchedule', 'roughStone', 'saturationKPa',
   'seenThroughPane', 'shadeOf', 'shutOff', 'silhouette', 'slopedAreaMm2', 'solidOfOutlines', 'spacingToCover', 'splitRegion',
   'squaringUp', 'stabilityOf', 'starts', 'stoneToHoldKg', 'stoppedBy', 'tankFlow', 'throughLeaves', 'throughPlates', 'tiled', 'traced',
   'turnToSeat', 'waterDensity', 'waterRecipe',

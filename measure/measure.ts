@@ -27,6 +27,7 @@ import { packedRows } from './packed';
 import { scanRows, undoRows } from './scans';
 import { largeScape, moved, vesselScape } from './scape';
 import { timed, type Row } from './timed';
+import { resolved } from '../core/testing/resolved';
 
 const MANY = 10_000;
 const AT_ONCE = 100;
@@ -43,11 +44,11 @@ async function surveyRows(): Promise<Row[]> {
     200,
     (run) => {
       const commission = moved(scape, 12, spot(run));
-      takeOff(commission, survey(commission, { memo }));
+      takeOff(resolved(commission), survey(commission, { memo }));
     },
     40,
   );
-  const whole = await timed('survey.whole', 15, () => takeOff(scape, survey(scape)));
+  const whole = await timed('survey.whole', 15, () => takeOff(resolved(scape), survey(scape)));
   const booleans = await timed(
     'exact.booleans',
     7,

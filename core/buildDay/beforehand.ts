@@ -1,15 +1,13 @@
 import { dayPlus } from '../calendar/day';
-import { plantOf } from '../catalogue/entries';
-import { optionOf } from '../commission/lookup';
-import { layerOrigin, namesOf, pieceOrigin, pieceState, plantingOrigin } from '../commission/origin';
-import type { Commission, Joint, Origin } from '../commission/schema';
-import { gearOf } from '../gear/gear';
+import { namesOf } from '../commission/origin';
+import type { Joint, Origin } from '../commission/schema';
+import type { Resolved } from '../resolved/resolved';
 import { gripOf } from '../hardscape/carrying';
 import { middleInTank } from '../hardscape/stability';
 import { firstFill } from '../filling/firstFill';
 import { peopleFor } from '../site/lifting';
-import { pieceWorks } from '../survey/ahead';
-import { beginning, type EarlierWork } from '../survey/earlier';
+import { pieceWorks } from '../beforehand/ahead';
+import { beginning, type EarlierWork } from '../beforehand/earlier';
 import { MATURE_DAYS, maturesAhead, mediaToMature } from '../regime/maturing';
 import type { Survey } from '../survey/survey';
 import { FILM_DRY_HOURS } from '../vessel/film';
@@ -25,16 +23,16 @@ import type { Beforehand } from './task';
 type Said = EarlierWork & Pick<Beforehand, 'title' | 'detail'>;
 
 /** What has to happen on an earlier day, in order: when each begins at the latest follows from what waits for it (`earlier.ts`). */
-export function beforehandOf(commission: Commission, survey: Survey): Beforehand[] {
+export function beforehandOf(commission: Resolved, survey: Survey): Beforehand[] {
   const { buildDay } = commission.brief;
   const works: Said[] = [
     ...filmBeforehand(commission),
     ...roBeforehand(commission, survey),
     ...mediaBeforehand(commission),
-    ...soakBeforehand(commission, survey),
+    ...soakBeforehand(commission),
     ...jointsBeforehand(commission, survey),
   ];
-  const list = beginning([...ownBeforehand(commission, survey, works), ...works]).map(
+  const list = beginning([...ownBeforehand(commission, works), ...works]).map(
     ({ kind, title, detail, days, because }): Beforehand => ({
       day: dayPlus(buildDay, -days),
       kind,
@@ -47,7 +45,7 @@ export function beforehandOf(commission: Commission, survey: Survey): Beforehand
 }
 
 /** Film is applied wet, squeezed out, trimmed, and dry before the scape goes in. */
-function filmBeforehand({ vessel }: Commission): Said[] {
+function filmBeforehand({ vessel }: Resolved): Said[] {
   const { background, innerMm } = vessel;
   if (!background) return [];
   const dry = background.dryHours ?? FILM_DRY_HOURS;
@@ -72,7 +70,7 @@ function filmBeforehand({ vessel }: Commission): Said[] {
 const wholeDays = (hours: number) => Math.max(1, Math.ceil(hours / 24));
 
 /** Reverse-osmosis water for the first fill is made ahead. */
-function roBeforehand(commission: Commission, survey: Survey): Said[] {
+function roBeforehand(commission: Resolved, survey: Survey): Said[] {
   const { ro } = commission.site ?? {};
   if (!ro) return [];
   const { roL } = recipeFor(commission, firstFill(commission, survey).newL);
@@ -89,7 +87,7 @@ function roBeforehand(commission: Commission, survey: Survey): Said[] {
   ];
 }
 
-function mediaBeforehand(commission: Commission): Said[] {
+function mediaBeforehand(commission: Resolved): Said[] {
   if (!maturesAhead(commission)) return [];
   return [
     {
@@ -103,8 +101,8 @@ function mediaBeforehand(commission: Commission): Said[] {
 }
 
 /** Into the tub, those that soak equally long together. */
-function soakBeforehand(commission: Commission, survey: Survey): Said[] {
-  const soaks = pieceWorks(commission, survey).filter((w) => w.kind === 'soak');
+function soakBeforehand(commission: Resolved): Said[] {
+  const soaks = pieceWorks(commission).filter((w) => w.kind === 'soak');
   return [...new Set(soaks.map((w) => w.takesDays))].map((days) => {
     const things = soaks.filter((w) => w.takesDays === days).flatMap((w) => w.things);
     return {
@@ -118,8 +116,8 @@ function soakBeforehand(commission: Commission, survey: Survey): Said[] {
 }
 
 /** Joints that take a day to cure, and what then is carried in as one: how heavy, by which end, with how many hands. */
-function jointsBeforehand(commission: Commission, survey: Survey): Said[] {
-  const joined = pieceWorks(commission, survey).filter((w) => w.kind === 'silicone');
+function jointsBeforehand(commission: Resolved, survey: Survey): Said[] {
+  const joined = pieceWorks(commission).filter((w) => w.kind === 'silicone');
   return joined.map(({ things, joints, takesDays }) => {
     const own = survey.pieces.filter((p) => things.includes(p.id));
     const { massKg: kg, by } = gripOf(
@@ -154,23 +152,23 @@ const ASIDE_DAYS = 7;
 const ASIDE_BEFORE_WORK = 1;
 
 /** What comes from the studio's own stock or from the client: nobody sells it, so nobody brings it. */
-function ownBeforehand(commission: Commission, survey: Survey, works: readonly EarlierWork[]): Said[] {
-  const { brief } = commission;
-  const option = optionOf(commission, survey.optionId);
+function ownBeforehand(commission: Resolved, works: readonly EarlierWork[]): Said[] {
   const maturing = new Set(mediaToMature(commission).map((g) => g.id));
   const things: { id?: string; name: string; origin: Origin }[] = [
-    ...option.pieces.map((p) => ({ id: p.id, name: p.id, origin: pieceOrigin(commission, p) })),
-    ...option.bed.flatMap((l) =>
-      namesOf(commission, l).map((name) => ({ name, origin: layerOrigin(brief, l) })),
+    ...[...commission.pieces].map(([id, { origin }]) => ({ id, name: id, origin })),
+    ...[...commission.layers.values()].flatMap(({ layer, origin }) =>
+      namesOf(commission, layer).map((name) => ({ name, origin })),
     ),
-    ...option.plants.map((p) => ({ name: plantOf(commission, p.plant).name, origin: plantingOrigin(brief, p) })), // prettier-ignore
+    ...[...commission.plantings.values()].map(({ plant, origin }) => ({ name: plant.name, origin })),
     // Media that have run stay wet where they are until the day.
-    ...gearOf(commission).flatMap(({ id, origin, kind, name }) =>
+    ...commission.gear.flatMap(({ id, origin, kind, name }) =>
       !origin || (kind === 'media' && !maturing.has(id)) ? [] : [{ id, name, origin }],
     ),
   ];
   const worked = new Set(works.flatMap((w) => w.things));
-  const living = option.plants.some((p) => plantingOrigin(brief, p) === 'client') || option.pieces.some((p) => pieceOrigin(commission, p) === 'client' && pieceState(p, 'client') === 'living'); // prettier-ignore
+  const living =
+    [...commission.plantings.values()].some((p) => p.origin === 'client') ||
+    [...commission.pieces.values()].some((p) => p.origin === 'client' && p.state === 'living');
   return (['stock', 'client'] as const).flatMap((origin): Said[] => {
     const these = things.filter((t) => t.origin === origin);
     if (these.length === 0) return [];

@@ -10,10 +10,11 @@ import { buildPlan, clockOf } from './buildPlan';
 import { RATES } from './rates';
 import { longestChain, schedule, type Scheduled } from './schedule';
 import type { Task } from './task';
+import { resolved } from '../testing/resolved';
 
 const planned = (commission: ReturnType<typeof scape>) => {
   const s = survey(commission);
-  return spoken(buildPlan(commission, s));
+  return spoken(buildPlan(resolved(commission, s), s));
 };
 const task = (id: string, minutes: number, needs: string[] = [], rest: Partial<Task> = {}): Task => ({
   id,

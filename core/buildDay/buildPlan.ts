@@ -1,6 +1,6 @@
 import { type Day } from '../calendar/day';
 import { startTimeOf } from '../commission/usual';
-import type { Commission } from '../commission/schema';
+import type { Resolved } from '../resolved/resolved';
 import type { Survey } from '../survey/survey';
 import type { Finding } from '../words/finding';
 import { clockOf } from '../calendar/clock';
@@ -36,7 +36,7 @@ export interface BuildPlan {
 }
 
 /** The build day of a scape: its tasks with a time for each of the crew, and what cures or dries meanwhile. */
-export function buildPlan(commission: Commission, survey: Survey): BuildPlan {
+export function buildPlan(commission: Resolved, survey: Survey): BuildPlan {
   const { brief } = commission;
   const job = jobOf(commission, survey);
   const tasks = schedule(buildTasks(job), brief.crew);

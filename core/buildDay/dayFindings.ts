@@ -1,6 +1,6 @@
 import { daysFrom, type Day } from '../calendar/day';
 import { startTimeOf } from '../commission/usual';
-import type { Commission } from '../commission/schema';
+import type { Resolved } from '../resolved/resolved';
 import type { Finding } from '../words/finding';
 import { PRACTICE, say, type Text } from '../words/text';
 import { clockOf, minuteOf } from '../calendar/clock';
@@ -16,7 +16,7 @@ const AHEAD = ['wash', 'rinse', 'unpack'];
 
 /** A day that is too long, ends after midnight or outside the house's hours, or asks for hands that do not come. */
 export function dayFindings(
-  { brief, site }: Commission,
+  { brief, site }: Resolved,
   tasks: readonly Scheduled[],
   doneMin: number,
 ): Finding[] {

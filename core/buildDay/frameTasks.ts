@@ -3,7 +3,7 @@ import { bringing, recipeFor } from '../filling/filling';
 import { filterStateOf } from '../commission/usual';
 import { bacteriaDays } from '../regime/bacteria';
 import { mediaToMature } from '../regime/maturing';
-import { gasFromDay, gearOf, gearThere, hasGasSource, lateDevices, unpackedDevices } from '../gear/gear';
+import { gasFromDay, gearThere, hasGasSource, lateDevices, unpackedDevices } from '../gear/gear';
 import { lightOf } from '../light/photoperiod';
 import { waterByHeight } from '../survey/waterByHeight';
 import { inCelsius, inLitres, inMm } from '../words/measure';
@@ -64,7 +64,7 @@ export function closingTasks(job: Job): Step[] {
   const work = workOf(job);
   const planted = job.plantings.some((p) => p.plugs > 0);
   const percent = Math.round(lightOf(job.commission, 1).outputShare * 100);
-  const listed = gearOf(job.commission).length > 0;
+  const listed = job.commission.gear.length > 0;
   const lit = !listed || gearThere(job.commission, 'lamp').length > 0;
   return [
     ...(work.gear !== 'none'

@@ -1,6 +1,5 @@
-import { materialOf, optionOf } from '../commission/lookup';
-import { isMoved, pieceOrigin, pieceState, plantingOrigin } from '../commission/origin';
-import type { Commission, Joint, Material, Option, Piece } from '../commission/schema';
+import type { Joint, Material, Option } from '../commission/schema';
+import { pieceOf, plantingOf, type Resolved } from '../resolved/resolved';
 import { firstFill, type FirstFill } from '../filling/firstFill';
 import { fillerToLay, type Hill } from '../survey/hills';
 import type { PieceSurvey } from '../survey/pieces';
@@ -15,7 +14,7 @@ import { waitingAnimals, type Waiting } from '../visit/waiting';
 
 /** A scape as the build sees it: what has to be poured, set and planted, and by how many. What is there is not in it. */
 export interface Job {
-  commission: Commission;
+  commission: Resolved;
   option: Option;
   survey: Survey;
   crew: number;
@@ -42,15 +41,13 @@ export interface Job {
   size: number;
 }
 
-export function jobOf(commission: Commission, survey: Survey): Job {
+export function jobOf(commission: Resolved, survey: Survey): Job {
   const { brief } = commission;
-  const option = optionOf(commission, survey.optionId);
-  const kindOf = (piece: { material: string }) => materialOf(commission, piece.material).kind;
-  const originOf = (piece: Piece) => pieceOrigin(commission, piece);
+  const option = commission.option;
   const drawn = new Map(option.pieces.map((p) => [p.id, p]));
-  const isThere = (id: string) => originOf(drawn.get(id)!) === 'here';
+  const isThere = (id: string) => pieceOf(commission, id).origin === 'here';
   const onFloor = (p: PieceSurvey) => drawn.get(p.id)!.stand.kind === 'floor';
-  const isWood = (p: PieceSurvey) => kindOf(p) === 'wood';
+  const isWood = (p: PieceSurvey) => pieceOf(commission, p.id).material.kind === 'wood';
   const heaviestFirst = survey.pieces.filter((p) => !isThere(p.id)).sort((a, b) => b.massKg - a.massKg);
   const later = laterLayers(commission, survey);
   const fill = firstFill(commission, survey);
@@ -66,14 +63,12 @@ export function jobOf(commission: Commission, survey: Survey): Job {
     stones: heaviestFirst.filter((p) => !isWood(p) && !onFloor(p)),
     floorStones: heaviestFirst.filter((p) => !isWood(p) && onFloor(p)),
     wood: heaviestFirst.filter(isWood),
-    moved: survey.pieces.filter((p) => isThere(p.id) && isMoved(drawn.get(p.id)!)),
-    living: heaviestFirst.filter(
-      (p) => pieceState(drawn.get(p.id)!, originOf(drawn.get(p.id)!)) === 'living',
-    ),
+    moved: survey.pieces.filter((p) => pieceOf(commission, p.id).isMoved),
+    living: heaviestFirst.filter((p) => pieceOf(commission, p.id).state === 'living'),
     joints: jointsToMake(option, isThere),
     plantings: survey.plantings.filter((p) => {
-      const entry = option.plants.find((e) => e.id === p.id)!;
-      return plantingOrigin(brief, entry) !== 'here' && !entry.laterDays;
+      const { origin, laterDays } = plantingOf(commission, p.id);
+      return origin !== 'here' && laterDays === 0;
     }),
     fill,
     ...(waiting ? { waiting } : {}),

@@ -1,5 +1,4 @@
 import { animalsOf, everythingStays, STAYING_PARTS } from '../commission/usual';
-import { speciesIn } from '../livestock/known';
 import { inLitres, inMm } from '../words/measure';
 import { PRACTICE, say, type Text } from '../words/text';
 import { CAUTIONS } from './cautions';
@@ -53,7 +52,7 @@ function leavingTasks({ commission, size }: Job): Step[] {
   const { leaving } = animalsOf(commission.brief);
   const count = leaving.reduce((sum, s) => sum + s.count, 0);
   if (count === 0) return [];
-  const named = leaving.map((s) => say('leaving.some', { count: s.count, animal: speciesIn(commission, s.species)?.name ?? s.species })); // prettier-ignore
+  const named = leaving.map((s) => say('leaving.some', { count: s.count, animal: commission.animals.get(s.species)?.name ?? s.species })); // prettier-ignore
   return [
     {
       id: 'leaving',

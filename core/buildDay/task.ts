@@ -1,4 +1,4 @@
-import type { EarlierKind } from '../survey/earlier';
+import type { EarlierKind } from '../beforehand/earlier';
 import type { Said, Text } from '../words/text';
 import type { Working } from '../words/working';
 

@@ -7,13 +7,17 @@ import { carePlan } from './carePlan';
 import { dosesOf } from '../regime/dosing';
 import { plantedPlan } from '../planted/planted';
 import { remainingShare, SCHOOLS } from '../regime/waterSchools';
+import { resolved } from '../testing/resolved';
 
 const cared = (water: WaterSchool, change: (c: ReturnType<typeof example>) => void = () => {}) => {
   const commission = structuredClone(example('held-root'));
   commission.brief.schools = { ...commission.brief.schools, water };
   change(commission);
   const s = survey(commission);
-  return { care: spoken(carePlan(commission, s, plantedPlan(commission, s).parts)), s };
+  return {
+    care: spoken(carePlan(resolved(commission, s), s, plantedPlan(resolved(commission, s), s).parts)),
+    s,
+  };
 };
 const days = (school: WaterSchool) => SCHOOLS[school].changes().map((c) => c.afterDays);
 const inWeek = (school: WaterSchool, week: number) =>

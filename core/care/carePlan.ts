@@ -2,7 +2,8 @@ import type { Planted } from '../planted/planted';
 import { dayPlus, type Day } from '../calendar/day';
 import { everythingStays } from '../commission/usual';
 import { firstFill } from '../filling/firstFill';
-import type { Commission, DosingSchool, WaterSchool } from '../commission/schema';
+import type { DosingSchool, WaterSchool } from '../commission/schema';
+import type { Resolved } from '../resolved/resolved';
 import type { Survey } from '../survey/survey';
 import { conditionerMl } from '../filling/conditioner';
 import type { Finding } from '../words/finding';
@@ -73,14 +74,14 @@ export type Growing = Pick<Planted, 'id' | 'plant' | 'planting' | 'count' | 'net
 
 /** The first eight weeks: dated water changes, light, dosing, tests, animals, trims, and what it asks. */
 export function carePlan(
-  commission: Commission,
+  commission: Resolved,
   survey: Survey,
   parts: readonly Growing[],
   /** Days after the build on which a visit drains: that is the change of the day. */
   drainedOn: readonly number[] = [],
 ): CarePlan {
   const { brief } = commission;
-  const regime = regimeOf(commission, survey);
+  const regime = regimeOf(commission);
   const { water, changes, dosing, feeding, doses: dosed, tests, gates, read } = regime;
   const doses = new Map(dosed.map((d) => [d.afterDays, d.doses]));
   const events = eventsOf(commission, survey, gates, parts);
@@ -143,13 +144,13 @@ export function carePlan(
 }
 
 /** The day from which gas is on, where it is not the first. */
-function gasFrom(commission: Commission): { co2From?: Day } {
+function gasFrom(commission: Resolved): { co2From?: Day } {
   const after = gasFromDay(commission);
   return after ? { co2From: dayPlus(commission.brief.buildDay, after) } : {};
 }
 
 /** One of the things that are used up, as the client reads it. */
-function supplyOf(commission: Commission, used: UsedUp): CarePlan['supplies'][number] {
+function supplyOf(commission: Resolved, used: UsedUp): CarePlan['supplies'][number] {
   const { kind, unit, isClients } = used;
   const value = amountOf(used);
   const what = materialOfKind(commission, kind)?.name ?? SUPPLY_NAMES[kind];
@@ -169,7 +170,7 @@ function tapOf({ tapColdL, tapHotL }: Recipe): number {
 }
 
 /** RO water of the first fill and of every change, by the water recipe. */
-function roOf(commission: Commission, survey: Survey, changes: readonly Change[]): RoSchedule | undefined {
+function roOf(commission: Resolved, survey: Survey, changes: readonly Change[]): RoSchedule | undefined {
   const { ro } = commission.site ?? {};
   if (!ro) return undefined;
   const roL = (litres: number) => recipeFor(commission, litres).roL;
@@ -180,7 +181,7 @@ function roOf(commission: Commission, survey: Survey, changes: readonly Change[]
   return roSchedule(demands, ro.litresPerHour, ro.storageL);
 }
 
-function roFindings({ site }: Commission, ro: RoSchedule | undefined): Finding[] {
+function roFindings({ site }: Resolved, ro: RoSchedule | undefined): Finding[] {
   const short = ro?.days.filter((d) => d.shortL > 0.5) ?? [];
   if (!ro || short.length === 0) return [];
   const [first] = short;
@@ -229,7 +230,7 @@ function lightFindings(weeks: readonly CareWeek[]): Finding[] {
   ];
 }
 
-function minuteFindings({ brief }: Commission, weeks: readonly CareWeek[]): Finding[] {
+function minuteFindings({ brief }: Resolved, weeks: readonly CareWeek[]): Finding[] {
   const promised = brief.minutesAWeek;
   const most = weeks.reduce((a, b) => (b.minutes > a.minutes ? b : a));
   if (promised === undefined || most.minutes <= promised) return [];

@@ -1,9 +1,7 @@
 import { layerName } from '../commission/origin';
 import { dayPlus, daysFrom, type Day } from '../calendar/day';
 import { plantOf } from '../catalogue/entries';
-import { optionOf } from '../commission/lookup';
-import { plantingOrigin } from '../commission/origin';
-import type { Commission } from '../commission/schema';
+import { plantingOf, type Resolved } from '../resolved/resolved';
 import { bacteriaDays, bacteriaMlADay } from '../regime/bacteria';
 import { gasFromDay, lateDevices } from '../gear/gear';
 import type { Survey } from '../survey/survey';
@@ -42,7 +40,7 @@ export interface LaterEvent {
 
 /** Everything that happens once, by the day after the build on which it is due. */
 export function eventsOf(
-  commission: Commission,
+  commission: Resolved,
   survey: Survey,
   gates: Gates | undefined,
   parts: readonly Growing[],
@@ -63,7 +61,7 @@ export function eventsOf(
 }
 
 /** The day for which it is all made, where it lies after the build. */
-function occasionEvents({ brief: { occasion, buildDay } }: Commission): Event[] {
+function occasionEvents({ brief: { occasion, buildDay } }: Resolved): Event[] {
   if (!occasion?.day) return [];
   const after = daysFrom(buildDay, occasion.day);
   const kind = say(`occasion.${occasion.kind}`);
@@ -83,7 +81,7 @@ function animalEvents(gates: Gates | undefined): Event[] {
 }
 
 /** Animals that were elsewhere come back the day after the early readings. */
-function backEvents(commission: Commission, survey: Survey): Event[] {
+function backEvents(commission: Resolved, survey: Survey): Event[] {
   const waiting = waitingAnimals(commission, survey);
   if (waiting?.where !== 'elsewhere') return [];
   return [
@@ -92,14 +90,14 @@ function backEvents(commission: Commission, survey: Survey): Event[] {
 }
 
 /** Bacteria on the days after the build on which they are dosed. */
-function waterEvents(commission: Commission, survey: Survey): Event[] {
+function waterEvents(commission: Resolved, survey: Survey): Event[] {
   const dose = inMl(bacteriaMlADay(commission, survey.freeWaterL));
   const days = bacteriaDays(commission).filter((after) => after > 0);
   return days.map((after) => ({ after, what: say('event.bacteria', { dose }) }));
 }
 
 /** Gas that starts later, gear that comes late, root tabs that are used up. */
-function gearEvents(commission: Commission, survey: Survey): Event[] {
+function gearEvents(commission: Resolved, survey: Survey): Event[] {
   const { brief } = commission;
   const gas = gasFromDay(commission) ?? 0;
   const tabs = rootTabs(commission, survey);
@@ -121,8 +119,8 @@ function gearEvents(commission: Commission, survey: Survey): Event[] {
  * First trims, gaps, closing and melting leaves of what is new, as planting has worked them out: what grows there already was
  * cut before and will be again.
  */
-function plantEvents({ brief }: Commission, parts: readonly Growing[]): Event[] {
-  const fresh = parts.filter((p) => p.count > 0 && plantingOrigin(brief, p.planting) !== 'here');
+function plantEvents(commission: Resolved, parts: readonly Growing[]): Event[] {
+  const fresh = parts.filter((p) => p.count > 0 && plantingOf(commission, p.id).origin !== 'here');
   const firsts = new Map<string, Event>();
   for (const { plant, trims } of fresh) {
     const [after] = trims;
@@ -165,7 +163,7 @@ function carpetEvents(fresh: readonly Growing[]): Event[] {
 }
 
 /** Layers and plants that were put off on purpose. */
-function stageEvents(commission: Commission, survey: Survey): Event[] {
+function stageEvents(commission: Resolved, survey: Survey): Event[] {
   const later = laterLayers(commission, survey);
   const { mm, outL } = later.length > 0 ? halfFill(commission, survey) : { mm: 0, outL: 0 };
   const layers = later.map(({ afterDays, litres, layer }) => ({
@@ -177,7 +175,7 @@ function stageEvents(commission: Commission, survey: Survey): Event[] {
       height: inMm(mm),
     }),
   }));
-  const { plants } = optionOf(commission, survey.optionId);
+  const { plants } = commission.option;
   const planted = plants.flatMap(({ plant, laterDays }) =>
     laterDays
       ? [{ after: laterDays, what: say('event.plant', { plant: plantOf(commission, plant).name }) }]

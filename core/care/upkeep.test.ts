@@ -4,6 +4,7 @@ import { plan } from '../pipeline/plan';
 import { parsed, scape, soil } from '../testing/scape';
 import { upkeepOf, UPKEEP } from './upkeep';
 import type { CareDay } from './careDay';
+import { resolved } from '../testing/resolved';
 
 const doc = (site = {}) =>
   parsed({
@@ -30,7 +31,7 @@ describe('upkeep', () => {
   const of = (litres: number[], n: number, site = {}) =>
     Object.fromEntries(
       upkeepOf(
-        doc(site),
+        resolved(doc(site)),
         parts,
         week(litres).map((d, i) => ({ ...d, afterDays: (n - 1) * 7 + i + 1 })),
       ).map((p) => [inEnglish(p.what), p.minutes]),

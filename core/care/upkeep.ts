@@ -1,4 +1,4 @@
-import type { Commission } from '../commission/schema';
+import type { Resolved } from '../resolved/resolved';
 import { perimeter } from '../geometry/offset';
 import { footprint } from '../vessel/footprint';
 import { bringing, canMinutes } from '../filling/filling';
@@ -32,7 +32,7 @@ export const UPKEEP = {
 
 /** Minutes that one week asks of the keeper, part by part, from this very scape. */
 export function upkeepOf(
-  commission: Commission,
+  commission: Resolved,
   parts: readonly Growing[],
   days: readonly CareDay[],
 ): UpkeepPart[] {
@@ -59,12 +59,12 @@ function part(kind: Exclude<UpkeepPart['kind'], 'changes'>, minutes: number): Up
 }
 
 /** Old water by siphon to the drain, or carried there in cans. */
-function takingOut({ site }: Commission, litres: number): number {
+function takingOut({ site }: Resolved, litres: number): number {
   const siphon = litres / UPKEEP.siphonLPerMin;
   return site?.carry === 'cans' ? siphon + canMinutes(litres, site.drainM) : siphon;
 }
 
-function panesM2({ vessel }: Commission): number {
+function panesM2({ vessel }: Resolved): number {
   return (perimeter(footprint(vessel)) * vessel.waterLineMm) / 1e6;
 }
 

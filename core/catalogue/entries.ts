@@ -28,6 +28,18 @@ export function plantIn({ catalogue: { plants } }: Catalogued, id: string): Plan
   return known.get(id);
 }
 
+/** A catalogue of which every plant is filled in. The same list gives the same, so that what was made with it stays good. */
+export function filledCatalogue(catalogue: Commission['catalogue']): Commission['catalogue'] {
+  const there = filled.get(catalogue);
+  if (there) return there;
+  const made = { ...catalogue, plants: catalogue.plants.map((p) => plantOf({ catalogue }, p.id)) };
+  resolved.set(made.plants, new Map(made.plants.map((p) => [p.id, p])));
+  filled.set(catalogue, made);
+  filled.set(made, made);
+  return made;
+}
+const filled = new WeakMap<Commission['catalogue'], Commission['catalogue']>();
+
 /** Of a pack that only says what it holds a third fewer come of coarse splitting, and half as many more of fine (common practice). */
 const [COARSE, FINE] = [2 / 3, 3 / 2];
 

@@ -1,7 +1,6 @@
-import type { Commission } from '../commission/schema';
-import { roomOf } from '../commission/usual';
+import type { Resolved } from '../resolved/resolved';
 import { sharedRange, type Kept } from '../livestock/checks';
-import { keptOf } from '../livestock/kept';
+import { keptOf } from '../resolved/kept';
 import { waterRecipe, type Recipe } from '../water/recipe';
 import { PRACTICE, say, type Text } from '../words/text';
 
@@ -37,7 +36,7 @@ const CAN_MIN = 1.5;
 const WALK_M_PER_MIN = 50;
 
 /** The water that is wanted: as noted, else what all animals share, else what is usual. */
-export function waterTarget(commission: Commission): WaterTarget {
+export function waterTarget(commission: Resolved): WaterTarget {
   const noted = commission.site?.target;
   const kept = keptOf(commission);
   const middle = (range: 'tempC' | 'gh' | 'kh', usual: number) => within(kept, range, usual);
@@ -57,7 +56,7 @@ function within(kept: readonly Kept[], range: 'tempC' | 'gh' | 'kh', usual: numb
 }
 
 /** Cold water of the build day's month: winter's, summer's, or between. */
-export function tapCelsius(commission: Commission): number {
+export function tapCelsius(commission: Resolved): number {
   const { winterC, summerC } = commission.site?.tap ?? {};
   const month = Number(commission.brief.buildDay.slice(5, 7));
   if (winterC === undefined && summerC === undefined) return USUAL_TAP.coldC;
@@ -67,7 +66,7 @@ export function tapCelsius(commission: Commission): number {
 }
 
 /** The tap as it is at the build day's time of year; what was not measured is as usual. */
-export function tapOf(commission: Commission): TapWater {
+export function tapOf(commission: Resolved): TapWater {
   const tap = commission.site?.tap;
   return {
     gh: tap?.gh ?? USUAL_TAP.gh,
@@ -79,18 +78,18 @@ export function tapOf(commission: Commission): TapWater {
 }
 
 /** The recipe for an amount of water on this site. */
-export function recipeFor(commission: Commission, litres: number): Recipe {
+export function recipeFor(commission: Resolved, litres: number): Recipe {
   return waterRecipe({
     litres,
     tap: tapOf(commission),
     // RO water stands in the room, in the coldest of it.
-    ...(commission.site?.ro ? { roC: roomOf(commission)[0] } : {}),
+    ...(commission.site?.ro ? { roC: commission.limits.roomC[0] } : {}),
     target: waterTarget(commission),
   });
 }
 
 /** How long an amount takes to bring to the tank, min, and in how many cans when there is no hose. */
-export function bringing({ site }: Commission, litres: number): { minutes: number; cans?: number } {
+export function bringing({ site }: Resolved, litres: number): { minutes: number; cans?: number } {
   if (site?.carry !== 'cans') return { minutes: litres / HOSE_L_PER_MIN };
   return { cans: Math.ceil(litres / CAN_L), minutes: canMinutes(litres, site.tapM) };
 }

@@ -3,12 +3,13 @@ import { describe, expect, it } from 'vitest';
 import { parsed, scape, soil } from '../testing/scape';
 import { survey } from '../survey/survey';
 import { firstFill } from './firstFill';
+import { resolved } from '../testing/resolved';
 
 const STAYS = ['stone', 'wood', 'substrate', 'plants', 'water'];
 function filled(rescape: object | undefined) {
   const s = scape({ option: { bed: [soil({ kind: 'level', mm: 50 })] } });
   const doc = parsed({ ...s, brief: { ...s.brief, ...(rescape ? { rescape: { stays: [], filterKept: true, ...rescape } } : {}) } }); // prettier-ignore
-  return firstFill(doc, survey(doc));
+  return firstFill(resolved(doc), survey(doc));
 }
 /** 600 × 360, line at 370, 50 of bed with two fifths pores. */
 const TOTAL = (600 * 360 * 320 + 600 * 360 * 50 * 0.4) / 1e6;

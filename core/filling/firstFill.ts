@@ -1,4 +1,4 @@
-import type { Commission } from '../commission/schema';
+import type { Resolved } from '../resolved/resolved';
 import { everythingStays, waitingOf } from '../commission/usual';
 import type { Survey } from '../survey/survey';
 import { waterByHeight } from '../survey/waterByHeight';
@@ -31,7 +31,7 @@ const HALF = 0.5;
  * Valid for one draining and one filling. Leaves out: water that sticks to what is taken out, and old pieces.
  * Test: firstFill.test.ts, "kept, staying and new water are what the tank takes, whatever is asked".
  */
-export function firstFill(commission: Commission, survey: Survey): FirstFill {
+export function firstFill(commission: Resolved, survey: Survey): FirstFill {
   const known = worked.get(survey);
   if (known && known.rescape === commission.brief.rescape) return known.fill;
   const fill = worksOut(commission, survey);
@@ -40,9 +40,9 @@ export function firstFill(commission: Commission, survey: Survey): FirstFill {
 }
 
 /** Take-off, build and care ask for the same: pieces are held against the drained height once for a survey. */
-const worked = new WeakMap<Survey, { rescape: Commission['brief']['rescape']; fill: FirstFill }>();
+const worked = new WeakMap<Survey, { rescape: Resolved['brief']['rescape']; fill: FirstFill }>();
 
-function worksOut(commission: Commission, survey: Survey): FirstFill {
+function worksOut(commission: Resolved, survey: Survey): FirstFill {
   const totalL = survey.freeWaterL + survey.poreWaterL;
   const { rescape } = commission.brief;
   const tubL = rescape?.tubL ?? USUAL_TUB_L;
@@ -58,7 +58,7 @@ function worksOut(commission: Commission, survey: Survey): FirstFill {
 }
 
 /** As said; otherwise half where the bed stays or the animals do, and to the glass where the bed goes. */
-function drainHeight({ brief, vessel }: Commission): number {
+function drainHeight({ brief, vessel }: Resolved): number {
   const { stays, drainToMm, waterKept } = brief.rescape!;
   if (drainToMm !== undefined) return Math.min(drainToMm, vessel.waterLineMm);
   if (everythingStays(brief) && stays.includes('water') && waterKept === undefined) return vessel.waterLineMm;
@@ -66,7 +66,7 @@ function drainHeight({ brief, vessel }: Commission): number {
 }
 
 /** Water that is still in the tank when it stands at a height: above the bed and, where the bed stays, in it. */
-function remaining(commission: Commission, survey: Survey, heightMm: number): number {
+function remaining(commission: Resolved, survey: Survey, heightMm: number): number {
   const { vessel } = commission;
   if (heightMm <= 0) return 0;
   if (heightMm >= vessel.waterLineMm) return survey.freeWaterL + survey.poreWaterL;

@@ -1,5 +1,6 @@
-import type { Commission, Vessel } from '../commission/schema';
-import { gearOf, type Device } from '../gear/gear';
+import type { Vessel } from '../commission/schema';
+import type { Device } from '../gear/gear';
+import type { Resolved } from '../resolved/resolved';
 
 /** A lamp as light comes from it: where it hangs, how much it gives and how wide. */
 export interface Lamp {
@@ -28,8 +29,8 @@ export const UMOL_PER_W = 1.4;
 const USUAL = { aboveRimMm: 120, lengthShare: 0.7, widthMm: 90, beamDeg: 120 } as const;
 
 /** The lamps of a commission, those that say nothing of their light by their watts. */
-export function lampsOf(commission: Pick<Commission, 'site' | 'brief' | 'catalogue' | 'vessel'>): Lamp[] {
-  return gearOf(commission)
+export function lampsOf(commission: Pick<Resolved, 'gear' | 'vessel'>): Lamp[] {
+  return commission.gear
     .filter((g) => g.device.light !== undefined || (g.kind === 'lamp' && g.watts > 0))
     .map((g) => lampOf(g.device, commission.vessel));
 }

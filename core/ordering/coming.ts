@@ -1,6 +1,6 @@
 import type { Day } from '../calendar/day';
 import { packOf } from '../commission/lookup';
-import type { Commission } from '../commission/schema';
+import type { Resolved } from '../resolved/resolved';
 import { packWordsOf, type TakeOffLine } from '../takeoff/line';
 import { cheapestPacks, type PackCount } from '../takeoff/packs';
 import { say, type Said, type Text } from '../words/text';
@@ -23,7 +23,7 @@ export interface ComingLine {
 
 /** Everything that was confirmed, line by line. What is no longer on the take-off is named as it was ordered. */
 export function comingLines(
-  commission: Commission,
+  commission: Resolved,
   lines: readonly TakeOffLine[],
   placed: readonly Placed[],
 ): ComingLine[] {
@@ -65,11 +65,7 @@ export function stillMissing(line: TakeOffLine, coming: readonly ComingLine[]): 
  * The packs that are still to be ordered of a line: those of the take-off as long as nothing of it is confirmed, afterwards
  * the cheapest that hold what is missing. A pack of which somebody had too few is not asked for again.
  */
-export function toOrder(
-  commission: Commission,
-  line: TakeOffLine,
-  coming: readonly ComingLine[],
-): PackCount[] {
+export function toOrder(commission: Resolved, line: TakeOffLine, coming: readonly ComingLine[]): PackCount[] {
   const own = coming.filter((c) => c.line === line.id);
   if (own.length === 0) return line.packs;
   const short = new Set(own.filter((c) => c.given < c.asked).map((c) => c.pack));

@@ -8,13 +8,14 @@ import { inEnglish } from '../words/english';
 import type { Placed } from './confirmation';
 import { stillMissing } from './coming';
 import { order, type Order } from './order';
+import { resolved } from '../testing/resolved';
 
 /** Soil for the held root: 2 × 9 L from the timber yard, wanted before 14 January. */
 const commission = example('held-root');
-const taken = takeOff(commission, survey(commission));
+const taken = takeOff(resolved(commission), survey(commission));
 const soil = taken.lines.find((l) => l.id === 'soil-granules')!;
 const ordered = (placed: Placed[], doc: Commission = commission, today?: string) =>
-  order(doc, doc === commission ? taken : takeOff(doc, survey(doc)), today, placed);
+  order(resolved(doc), doc === commission ? taken : takeOff(resolved(doc), survey(doc)), today, placed);
 const from = ({ suppliers }: Order, id = 'marl-timber') => suppliers.find((s) => s.supplier === id)!;
 
 /** What the yard answers to all that is wanted of it. */

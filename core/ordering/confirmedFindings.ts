@@ -1,6 +1,6 @@
 import { daysFrom } from '../calendar/day';
 import { nameOfSupplier, packOf } from '../commission/lookup';
-import type { Commission } from '../commission/schema';
+import type { Resolved } from '../resolved/resolved';
 import { packWordsOf, type TakeOffLine } from '../takeoff/line';
 import type { TakeOff } from '../takeoff/takeOff';
 import type { Finding } from '../words/finding';
@@ -10,7 +10,7 @@ import { neededOnDay } from './delivery';
 
 /** What suppliers have confirmed that does not do: too few, too late, too early to keep, on no day, or more than is needed. */
 export function confirmedFindings(
-  commission: Commission,
+  commission: Resolved,
   { lines }: TakeOff,
   coming: readonly ComingLine[],
 ): Finding[] {
@@ -34,7 +34,7 @@ export function confirmedFindings(
 }
 
 /** Too few came, and nobody has confirmed the rest yet. */
-function shortOf(commission: Commission, line: TakeOffLine, own: readonly ComingLine[]): Finding[] {
+function shortOf(commission: Resolved, line: TakeOffLine, own: readonly ComingLine[]): Finding[] {
   const short = own.find((c) => c.given < c.asked);
   const missing = stillMissing(line, own);
   if (!short || missing === 0) return [];
@@ -66,7 +66,7 @@ function shortOf(commission: Commission, line: TakeOffLine, own: readonly Coming
 }
 
 /** It does not come before it is needed, or so long before that it does not keep. */
-function whenOf(commission: Commission, line: TakeOffLine, c: ComingLine): Finding[] {
+function whenOf(commission: Resolved, line: TakeOffLine, c: ComingLine): Finding[] {
   const neededOn = neededOnDay(commission, line);
   const supplier = nameOfSupplier(commission, c.supplier);
   const found = (
@@ -111,7 +111,7 @@ function whenOf(commission: Commission, line: TakeOffLine, c: ComingLine): Findi
 }
 
 /** A whole pack more comes than is needed: the scape has changed since. */
-function tooMuch(commission: Commission, line: TakeOffLine, own: readonly ComingLine[]): Finding[] {
+function tooMuch(commission: Resolved, line: TakeOffLine, own: readonly ComingLine[]): Finding[] {
   const over = comes(line, own) - line.held;
   const sizes = own.filter((c) => c.given > 0).map((c) => line.contents[c.pack] ?? Infinity);
   const least = Math.min(...sizes);
@@ -121,7 +121,7 @@ function tooMuch(commission: Commission, line: TakeOffLine, own: readonly Coming
   return [overFinding(commission, from, count, packWordsOf(count, packOf(commission, line.id, from.pack)!))];
 }
 
-function overFinding(commission: Commission, from: ComingLine, count: number, packs: Text): Finding {
+function overFinding(commission: Resolved, from: ComingLine, count: number, packs: Text): Finding {
   return {
     id: 'order.over',
     severity: 'note',

@@ -1,4 +1,5 @@
-import type { Commission, Supplier } from '../commission/schema';
+import type { Supplier } from '../commission/schema';
+import type { Resolved } from '../resolved/resolved';
 import type { TakeOffLine } from '../takeoff/line';
 import { dayPlus, weekdayOf, type Day } from '../calendar/day';
 
@@ -44,6 +45,6 @@ export function orderDay(supplier: Supplier, delivery: Day, leadDays: number): D
 }
 
 /** The day before which a line of the take-off must have come: the build day, a later visit, or when it begins to soak. */
-export function neededOnDay({ brief }: Commission, line: TakeOffLine): Day {
+export function neededOnDay({ brief }: Resolved, line: TakeOffLine): Day {
   return dayPlus(brief.buildDay, (line.laterDays ?? 0) - (line.aheadDays ?? 0));
 }

@@ -7,10 +7,11 @@ import { takeOff } from '../takeoff/takeOff';
 import { example } from '../testing/scape';
 import { isClosed, lastDelivery, orderDay } from './delivery';
 import { order, orderByOf } from './order';
+import { resolved } from '../testing/resolved';
 
 const yard: Supplier = { id: 'yard', name: 'Marl & Timber Yard', days: ['tue', 'fri'] };
 const ordered = (commission: ReturnType<typeof example>, today?: string) =>
-  order(commission, takeOff(commission, survey(commission)), today);
+  order(resolved(commission), takeOff(resolved(commission), survey(commission)), today);
 
 describe('order-by days', () => {
   it('goes back from Thursday 14 January: delivery on Tuesday the 12th, four days before that the 8th', () => {

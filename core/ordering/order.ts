@@ -1,7 +1,8 @@
 import { withoutPrice } from '../takeoff/cost';
 import { daysFrom, type Day } from '../calendar/day';
 import { nameOfSupplier, packOf, supplierOf } from '../commission/lookup';
-import type { Commission, Pack } from '../commission/schema';
+import type { Pack } from '../commission/schema';
+import type { Resolved } from '../resolved/resolved';
 import { packWordsOf, type TakeOffLine } from '../takeoff/line';
 import type { TakeOff } from '../takeoff/takeOff';
 import type { PackCount } from '../takeoff/packs';
@@ -59,7 +60,7 @@ export interface Order {
  * `placed` and confirmed stands: only what is missing besides is still to be ordered.
  */
 export function order(
-  commission: Commission,
+  commission: Resolved,
   takeOff: TakeOff,
   today?: Day,
   placed: readonly Placed[] = [],
@@ -143,7 +144,7 @@ function earliest(lines: readonly OrderLine[]): Day | undefined {
 }
 
 function orderLines(
-  commission: Commission,
+  commission: Resolved,
   line: TakeOffLine,
   packs: readonly PackCount[],
 ): { supplier: string; orderLine: OrderLine }[] {
@@ -156,7 +157,7 @@ function orderLines(
   });
 }
 
-function orderLine(commission: Commission, line: TakeOffLine, pack: Pack, count: number): OrderLine {
+function orderLine(commission: Resolved, line: TakeOffLine, pack: Pack, count: number): OrderLine {
   const supplier = supplierOf(commission, pack.supplier);
   const neededOn = neededOnDay(commission, line);
   const arriveBy = lastDelivery(supplier, neededOn);

@@ -5,12 +5,13 @@ import { plantedPlan, type PlantedPlan } from '../planted/planted';
 import { carePlan, type CarePlan } from '../care/carePlan';
 import { gasCostOf } from '../gear/gear';
 import type { Commission } from '../commission/schema';
-import { gearFindings } from '../gear/gearFindings';
+import { gearFindings } from '../findings/gearFindings';
 import type { Placed } from '../ordering/confirmation';
 import { order, type Order } from '../ordering/order';
-import { surveyFindings } from '../survey/findings';
+import { surveyFindings } from '../findings/findings';
 import { survey, type Survey, type SurveyAsk } from '../survey/survey';
 import { takeOff, type TakeOff } from '../takeoff/takeOff';
+import { resolve, type Resolved } from '../resolved/resolved';
 import { bySeverity, type Finding } from '../words/finding';
 import { say } from '../words/text';
 import { visit, type VisitPlan } from '../visit/visit';
@@ -47,13 +48,14 @@ export interface PlanAsk extends SurveyAsk {
 /** The whole road from a drawn scape to its care, in one call. */
 export function plan(commission: Commission, ask: PlanAsk = {}): Plan {
   const measured = survey(commission, ask);
-  const visited = visit(commission, measured);
-  const taken = takeOff(commission, measured);
-  const ordered = order(commission, taken, ask.today, ask.placed);
-  const planted = ask.planted ?? plantedPlan(commission, measured);
-  const build = buildPlan(commission, measured);
+  const job = resolve(commission, measured);
+  const visited = visit(job, measured);
+  const taken = takeOff(job, measured);
+  const ordered = order(job, taken, ask.today, ask.placed);
+  const planted = ask.planted ?? plantedPlan(job, measured);
+  const build = buildPlan(job, measured);
   const care = carePlan(
-    commission,
+    job,
     measured,
     planted === 'later' ? [] : planted.parts,
     build.visits.filter((v) => v.drainL > 0).map((v) => v.afterDays),
@@ -67,20 +69,20 @@ export function plan(commission: Commission, ask: PlanAsk = {}): Plan {
     build,
     care,
     findings: bySeverity([
-      ...surveyFindings(commission, measured),
+      ...surveyFindings(job, measured),
       ...reservedFindings(commission, measured.optionId, ask.elsewhere ?? {}),
       ...visited.findings,
-      ...gearFindings(commission, measured),
+      ...gearFindings(job, measured),
       ...ordered.findings,
       ...build.findings,
       ...pastFindings(build, ask.today),
       ...care.findings,
-      ...budgetFindings(commission, ordered),
+      ...budgetFindings(job, ordered),
     ]),
   };
 }
 
-function budgetFindings(commission: Commission, { totalMinor }: Order): Finding[] {
+function budgetFindings(commission: Resolved, { totalMinor }: Order): Finding[] {
   const { brief, currency } = commission;
   const gas = gasCostOf(commission);
   const cost = totalMinor + gas;

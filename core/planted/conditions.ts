@@ -1,9 +1,8 @@
 import { lightOf, SETTLED_WEEK } from '../light/photoperiod';
-import { optionOf, materialOf } from '../commission/lookup';
-import type { Commission } from '../commission/schema';
+import { pieceOf, type Resolved } from '../resolved/resolved';
 import { tankFlow, type FlowLayer, type Ports } from '../flow/tankFlow';
 import { waterTarget } from '../filling/filling';
-import { devicesOf, gearOf } from '../gear/gear';
+import { isSunk } from '../commission/origin';
 import { platesOf } from '../light/plates';
 import { lampsOf, type Lamp } from '../light/lamps';
 import { lightMap, type LightMap, type LightMemo } from '../light/lightMap';
@@ -45,21 +44,20 @@ export interface LivingMemo {
 }
 
 /** Light, flow and water as they will be, measured on the scape as it stands. */
-export function livingOf(commission: Commission, survey: Survey, memo?: LivingMemo): Living {
+export function livingOf(commission: Resolved, survey: Survey, memo?: LivingMemo): Living {
   const { vessel, brief } = commission;
   const water = waterTarget(commission);
   const { length, width, height } = vessel.innerMm;
-  const option = optionOf(commission, survey.optionId);
   const lamps = lampsOf(commission);
-  const fresh = new Set(
-    option.pieces
-      .filter((p) => materialOf(commission, p.material).kind === 'wood' && p.state !== 'sunk')
-      .map((p) => p.id),
-  );
-  const woodL = survey.pieces.reduce((sum, p) => sum + (fresh.has(p.id) ? p.volumeL : 0), 0);
+  // What has long lain in water has given off what it had.
+  const tints = (id: string) => {
+    const { material, state } = pieceOf(commission, id);
+    return material.kind === 'wood' && !isSunk(state);
+  };
+  const woodL = survey.pieces.reduce((sum, p) => sum + (tints(p.id) ? p.volumeL : 0), 0);
   const tinted = woodL > 0;
   const bodies = [
-    ...devicesOf(commission).flatMap((d) => d.body ?? []),
+    ...commission.gear.flatMap((g) => g.device.body ?? []),
     ...(vessel.fixed ?? []).map((f) => ({ at: f.at, zMm: f.zMm ?? 0, sizeMm: f.sizeMm })),
   ];
   const sizeMm = [length, width, height] as const;
@@ -77,7 +75,7 @@ export function livingOf(commission: Commission, survey: Survey, memo?: LivingMe
     },
     memo?.light,
   );
-  const gear = gearOf(commission);
+  const gear = commission.gear;
   const pipes = gear.filter((g) => g.device.body && (g.kind === 'pipes' || g.kind === 'filter'));
   const middles = pipes.map(
     ({ device: { body } }) => [body!.at[0] + body!.sizeMm[0] / 2, body!.at[1] + body!.sizeMm[1] / 2] as const,
@@ -118,14 +116,14 @@ export function livingOf(commission: Commission, survey: Survey, memo?: LivingMe
 export const standsAs = ({ standing }: Survey): unknown[] =>
   standing.flatMap((s) => [s.columns, s.xMm, s.yMm, s.zMm]);
 
-function windowOf(window: Commission['brief']['window']): number {
+function windowOf(window: Resolved['brief']['window']): number {
   if (!window) return 0;
   const metres = Math.max(0.3, window.distanceMm / 1000);
   return Math.min(MOST_WINDOW, WINDOW_AT_1_M / metres ** 2 + SUN_HOUR * window.sunHours);
 }
 
 /** Panes of a box with air behind them; what has film on it sends back little. */
-function panesOf({ kind, innerMm: { length, width }, background }: Commission['vessel']): Pane[] {
+function panesOf({ kind, innerMm: { length, width }, background }: Resolved['vessel']): Pane[] {
   if (kind !== 'box') return [];
   const film = new Set<string>(background?.sides ?? []);
   const all: [string, Pane][] = [

@@ -2,14 +2,11 @@ import { grownHeightMm } from '../catalogue/sizes';
 import { commonArea } from '../geometry/offset';
 import { dliOf } from '../catalogue/knownPlants';
 import { daysFrom } from '../calendar/day';
-import { materialOf, optionOf } from '../commission/lookup';
-import { plantingOrigin } from '../commission/origin';
-import type { Commission } from '../commission/schema';
+import { plantingOf, type Resolved } from '../resolved/resolved';
 import { shutOff } from '../flow/passages';
 import { DEAD_SHARE } from '../flow/tankFlow';
-import { keptOf } from '../livestock/kept';
+import { keptOf } from '../resolved/kept';
 import { isClump } from '../growth/growth';
-import type { Survey } from '../survey/survey';
 import { rounded } from '../units/quantity';
 import type { Finding } from '../words/finding';
 import type { FindingId } from '../words/findingIds';
@@ -27,12 +24,7 @@ const TOO_MUCH = 2.2;
 const STRONG_DLI = 2.2;
 
 /** What is wrong with a planting where it stands, each with both figures and what would settle it. */
-export function plantedFindings(
-  commission: Commission,
-  survey: Survey,
-  living: Living,
-  parts: readonly Planted[],
-): Finding[] {
+export function plantedFindings(commission: Resolved, living: Living, parts: readonly Planted[]): Finding[] {
   return [
     ...parts.flatMap((p) => [
       ...placeFindings(p),
@@ -44,7 +36,7 @@ export function plantedFindings(
       ...coverFindings(commission, p, living),
     ]),
     ...hidingFindings(commission, parts),
-    ...stoneFindings(commission, survey, parts),
+    ...stoneFindings(commission, parts),
     ...startFindings(commission, parts, living),
     ...speciesFindings(commission, parts),
     ...passageFindings(commission, living),
@@ -116,7 +108,7 @@ function shadeFindings(part: Planted, parts: readonly Planted[]): Finding[] {
 /** Species at most, of the school that keeps to few. */
 const FEW_SPECIES = 3;
 
-function speciesFindings({ brief }: Commission, parts: readonly Planted[]): Finding[] {
+function speciesFindings({ brief }: Resolved, parts: readonly Planted[]): Finding[] {
   const species = new Set(parts.filter((p) => p.count > 0).map((p) => p.plant.id)).size;
   if (brief.schools?.species !== 'three' || species <= FEW_SPECIES) return [];
   return [finding('plants.species', 'note', undefined, [species, FEW_SPECIES, 'species'], say('plants.species.says', { count: species, most: FEW_SPECIES }), say('plants.species.because'))]; // prettier-ignore
@@ -126,7 +118,7 @@ function speciesFindings({ brief }: Commission, parts: readonly Planted[]): Find
 const [NEEDS_SHARE, LEAST_WAY_MM] = [0.5, 25];
 
 /** Water behind stones that the largest fish of the brief gets into and not out of. */
-function passageFindings(commission: Commission, { flow }: Living): Finding[] {
+function passageFindings(commission: Resolved, { flow }: Living): Finding[] {
   const fish = keptOf(commission)
     .map((k) => k.species)
     .filter((s) => s.kind === 'fish')
@@ -181,7 +173,7 @@ function flowFindings(part: Planted): Finding[] {
 const FEW_CLUMPS = 6;
 
 /** The date against the photograph or the opening of the brief. */
-function coverFindings({ brief }: Commission, part: Planted, living: Living): Finding[] {
+function coverFindings({ brief }: Resolved, part: Planted, living: Living): Finding[] {
   const day = brief.occasion?.day;
   if (!day || part.spacingMm === undefined || part.count === 0 || part.plant.roots !== 'bed') return [];
   if (isClump(part.plant) && part.count < FEW_CLUMPS) return [];
@@ -205,7 +197,7 @@ const HIDDEN_SHARE = 0.5;
 const HIDES_FROM_MM = 100;
 
 /** From the main seat, what grows so high that it hides most of what stands behind it. */
-function hidingFindings({ brief, vessel, site }: Commission, parts: readonly Planted[]): Finding[] {
+function hidingFindings({ brief, vessel, site }: Resolved, parts: readonly Planted[]): Finding[] {
   const [seat] = brief.seats ?? [];
   const eye = eyeFrom(vessel, seat, site?.baseHeightMm);
   const placed = parts.filter((p) => p.plant.roots === 'bed' && p.spots.length > 0);
@@ -233,19 +225,17 @@ function areMixed({ planting: a }: Planted, { planting: b }: Planted): boolean {
 }
 
 /** Soft-water plants in a tank with stone that gives off carbonate. */
-function stoneFindings(commission: Commission, survey: Survey, parts: readonly Planted[]): Finding[] {
-  const stones = optionOf(commission, survey.optionId).pieces.filter(
-    (p) => materialOf(commission, p.material).hardens,
-  );
+function stoneFindings(commission: Resolved, parts: readonly Planted[]): Finding[] {
+  const stones = [...commission.pieces.values()].filter((p) => p.material.hardens);
   if (stones.length === 0) return [];
   return parts
     .filter((p) => (p.plant.gh?.[1] ?? 99) <= 8)
-    .map((p) => finding('plant.carbonate', 'warn', p, [stones.length, 0, 'stone'], say('plant.carbonate.says', { plant: p.plant.name, stones: stones.map((s) => s.id) }), say('plant.carbonate.because'))); // prettier-ignore
+    .map((p) => finding('plant.carbonate', 'warn', p, [stones.length, 0, 'stone'], say('plant.carbonate.says', { plant: p.plant.name, stones: stones.map((s) => s.piece.id) }), say('plant.carbonate.because'))); // prettier-ignore
 }
 
 /** The first weeks: something that grows fast while light is strong, and leaves that were grown above water. */
 function startFindings(
-  commission: Commission,
+  commission: Resolved,
   parts: readonly Planted[],
   { light, hours, windowDli, lamps }: Living,
 ): Finding[] {
@@ -257,7 +247,7 @@ function startFindings(
   if (lamps.length > 0 && dli > STRONG_DLI && !now.some((p) => p.plant.growth === 'fast'))
     found.push(finding('plants.slow', 'note', undefined, [dli, STRONG_DLI, 'mol/m²/d'], say('plants.slow.says', { dli: rounded(dli, 1) }), say('plants.slow.because'))); // prettier-ignore
   const bought = now.filter(
-    (p) => plantingOrigin(commission.brief, p.planting) === 'bought' && p.plant.roots === 'bed',
+    (p) => plantingOf(commission, p.id).origin === 'bought' && p.plant.roots === 'bed',
   );
   const melts = bought.filter((p) => p.planting.form === 'emersed' && p.plant.emersedLeaves === 'melt');
   for (const p of melts)

@@ -4,6 +4,7 @@ import { survey } from '../survey/survey';
 import { piece, scape, soil } from '../testing/scape';
 import { ppfdOnPiece } from './lightAt';
 import { plantedPlan } from './planted';
+import { resolved } from '../testing/resolved';
 
 it('on top of a stone there is more light than on its face, and than on the bed under it', () => {
   const c = scape({
@@ -15,7 +16,7 @@ it('on top of a stone there is more light than on its face, and than on the bed 
   });
   c.site = { devices: [{ id: 'lamp', name: 'lamp', watts: 40, kind: 'lamp', light: { umolPerS: 60, at: [300, 100], aboveRimMm: 60 } }] }; // prettier-ignore
   const s = survey(c);
-  const { light } = plantedPlan(c, s).living;
+  const { light } = plantedPlan(resolved(c, s), s).living;
   const on = (from: 'above' | 'front', u: number, v: number) => ppfdOnPiece(s.standing, light, touched(s.standing, from, u, v)!)!; // prettier-ignore
   const [top, face] = [on('above', 300, 180), on('front', 300, 120)];
   // A lamp as long as the tank gives by the distance: 272 mm from the top, 410 from the bed, times the cosines 1.44.

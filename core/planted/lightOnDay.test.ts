@@ -5,6 +5,7 @@ import { survey } from '../survey/survey';
 import { scape, soil } from '../testing/scape';
 import { lightOnDay } from './lightOnDay';
 import { plantedPlan } from './planted';
+import { resolved } from '../testing/resolved';
 
 /** A level bed under a lamp over its middle. */
 function lit(plants: Partial<Planting>[]) {
@@ -14,7 +15,7 @@ function lit(plants: Partial<Planting>[]) {
   c.site = { devices: [{ id: 'lamp', name: 'lamp', watts: 40, kind: 'lamp', light: { umolPerS: 60, at: [300, 200], aboveRimMm: 60 } }] }; // prettier-ignore
   c.brief.co2 = true;
   const s = survey(c);
-  const { parts, living } = plantedPlan(c, s);
+  const { parts, living } = plantedPlan(resolved(c, s), s);
   const on = (day: number) => lightOnDay(parts, living, c.vessel, s.field, day);
   /** The mean around a spot, µmol/m²/s. */
   const around = (map: Float32Array, x: number, y: number) => {

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { dayPlus } from '../calendar/day';
 import { KNOWN_PLANTS } from '../catalogue/knownPlants';
 import type { Commission, Piece, Planting } from '../commission/schema';
-import { surveyFindings } from '../survey/findings';
+import { surveyFindings } from '../findings/findings';
 import { newMemo } from '../survey/memo';
 import { survey } from '../survey/survey';
 import { takeOff } from '../takeoff/takeOff';
@@ -12,6 +12,7 @@ import { grownAt, trimmingsOf } from './grown';
 import { preparationOf } from '../planting/preparation';
 import { reasonsAgainst } from './livesHere';
 import { newPlantedMemo, plantedPlan, type PlantedPlan } from './planted';
+import { resolved } from '../testing/resolved';
 
 const region: [number, number][] = [[50, 40], [350, 40], [350, 240], [50, 240]]; // prettier-ignore
 const known = (id: string) => ({ ...KNOWN_PLANTS.find((p) => p.id === id)!, packs: [{ id: `${id}-cup`, name: 'cup', size: 8, unit: 'plug' as const, priceMinor: 650, supplier: 'glasshouse-nine', leadDays: 5 }] }); // prettier-ignore
@@ -34,7 +35,7 @@ function with_(plants: Partial<Planting>[], change: (c: Commission) => void = ()
   change(commission);
   return commission;
 }
-const planted = (c: Commission): PlantedPlan => plantedPlan(c, survey(c));
+const planted = (c: Commission): PlantedPlan => plantedPlan(resolved(c), survey(c));
 const ids = (p: PlantedPlan) => p.findings.map((f) => f.id);
 const carpet = { plant: 'hemianthus-callitrichoides', region, spacingMm: 25 };
 
@@ -50,7 +51,7 @@ describe('a scape as it will be planted', () => {
     const c = with_([{ ...carpet, packs: 2 }]);
     const { parts } = planted(c);
     // Said wherever findings are, not on the planting stage alone.
-    const findings = surveyFindings(c, survey(c));
+    const findings = surveyFindings(resolved(c), survey(c));
     // Two cups of 35 plugs for 96: 26 are missing, 26 · 25² mm² = 162.5 cm².
     expect(parts[0]).toMatchObject({ plugsAPack: 35, packsNeeded: 3, plugsAtHand: 70, missing: 26 });
     expect(parts[0].bareM2).toBeCloseTo(0.01625, 9);
@@ -103,11 +104,14 @@ describe('a scape as it will be planted', () => {
   it('asks the light once more only for what a moved piece shades', () => {
     const memo = newPlantedMemo();
     const c = with_([carpet], (d) => (d.options[0].pieces = [piece({ at: [200, 140], stand: { kind: 'bed', buryMm: 20 } })])); // prettier-ignore
-    plantedPlan(c, survey(c), memo);
+    plantedPlan(resolved(c), survey(c), memo);
     const moved = structuredClone(c);
     moved.options[0].pieces[0].at = [450, 250];
-    const again = plantedPlan(moved, survey(moved), memo);
-    expect(again.parts[0].meanDli).toBeCloseTo(plantedPlan(moved, survey(moved)).parts[0].meanDli, 6);
+    const again = plantedPlan(resolved(moved), survey(moved), memo);
+    expect(again.parts[0].meanDli).toBeCloseTo(
+      plantedPlan(resolved(moved), survey(moved)).parts[0].meanDli,
+      6,
+    );
   });
 
   it('is the same with what was kept as anew, whatever became of a piece', () => {
@@ -123,7 +127,7 @@ describe('a scape as it will be planted', () => {
     ];
     for (const now of became) {
       const next = { ...c, options: c.options.map((o) => ({ ...o, pieces: o.pieces.map((p) => ({ ...p, ...now })) })) }; // prettier-ignore
-      const kept = plantedPlan(next, survey(next, { memo: surveyed }), memo);
+      const kept = plantedPlan(resolved(next), survey(next, { memo: surveyed }), memo);
       const anew = planted(next);
       expect([...kept.parts[0].spots]).toEqual([...anew.parts[0].spots]);
       expect([...kept.living.flow[0].speed]).toEqual([...anew.living.flow[0].speed]);
@@ -236,11 +240,11 @@ describe('packs', () => {
       d.catalogue.plants[0] = entry;
     });
     const [part] = planted(c).parts;
-    const line = takeOff(c, survey(c)).lines.find((l) => l.id === carpet.plant)!;
+    const line = takeOff(resolved(c), survey(c)).lines.find((l) => l.id === carpet.plant)!;
     expect([part.packsNeeded, ...part.splits]).toEqual([line.packs[0].count, 5, 8, 12]);
     const [split] = planted(with_([carpet])).parts;
     const own = with_([carpet]);
-    expect(split.packsNeeded).toBe(takeOff(own, survey(own)).lines.find((l) => l.id === carpet.plant)!.packs[0].count); // prettier-ignore
+    expect(split.packsNeeded).toBe(takeOff(resolved(own), survey(own)).lines.find((l) => l.id === carpet.plant)!.packs[0].count); // prettier-ignore
   });
 });
 

@@ -1,9 +1,8 @@
 import { grownSpreadMm } from '../catalogue/sizes';
 import { dayPlus, type Day } from '../calendar/day';
 import { dliOf } from '../catalogue/knownPlants';
-import { optionOf } from '../commission/lookup';
-import { plantingOrigin } from '../commission/origin';
-import type { Commission, Plant, Planting } from '../commission/schema';
+import type { Plant, Planting } from '../commission/schema';
+import { plantingOf, type Resolved } from '../resolved/resolved';
 import { meanSpeed, speedAt } from '../flow/tankFlow';
 import { coverDays, growthOf, reachDays, trimDays, type Growth } from '../growth/growth';
 import { dliOfPpfd } from '../light/ppfd';
@@ -73,9 +72,9 @@ export const newPlantedMemo = (): PlantedMemo => ({ light: {}, flow: {}, spots: 
  * Everything that is asked of a planting before it is bought: where each plug goes, whether the packs suffice, what light
  * and flow it has, when it closes, and what is wrong with it.
  */
-export function plantedPlan(commission: Commission, survey: Survey, memo = newPlantedMemo()): PlantedPlan {
+export function plantedPlan(commission: Resolved, survey: Survey, memo = newPlantedMemo()): PlantedPlan {
   const living = livingOf(commission, survey, memo);
-  const option = optionOf(commission, survey.optionId);
+  const option = commission.option;
   const taken = standsOn(survey.field, survey.standing);
   const turns = plantingSequence(commission, survey);
   const order = turns.map((turn) => turn.id);
@@ -86,11 +85,11 @@ export function plantedPlan(commission: Commission, survey: Survey, memo = newPl
     no += part.spots.length / 3;
   }
   if (living.lit) shade(commission, living, parts);
-  return { parts, order, living, findings: plantedFindings(commission, survey, living, parts) };
+  return { parts, order, living, findings: plantedFindings(commission, living, parts) };
 }
 
 /** What is left of the light of each once all have grown. */
-function shade({ vessel }: Commission, living: Living, parts: Planted[]): void {
+function shade({ vessel }: Resolved, living: Living, parts: Planted[]): void {
   const { length, width } = vessel.innerMm;
   const found = shadeOf(parts, living, [length, width], vessel.waterLineMm, floatingShare(parts, length * width)); // prettier-ignore
   for (const part of parts) {
@@ -126,7 +125,7 @@ export function partsInOrder({ parts, order }: Pick<PlantedPlan, 'parts' | 'orde
 }
 
 function partOf(
-  commission: Commission,
+  commission: Resolved,
   survey: Survey,
   living: Living,
   turn: Turn,
@@ -152,7 +151,7 @@ function partOf(
     ? dliAt(surfaceSpots(commission.vessel), undefined, living)
     : dliAt(spots, normals, living);
   const [leastDli, meanDli, mostDli] = spread(dli, living);
-  const origin = plantingOrigin(commission.brief, planting);
+  const { origin } = plantingOf(commission, planting.id);
   // What is in the tank now has its roots and its leaves already.
   const form = planting.form ?? (origin === 'here' ? 'running' : undefined);
   // Where no light is known it is taken as it should be: the date is then that of a tank with the right lamp.
@@ -236,7 +235,7 @@ function spotsOf(
 /** Spots a side at which the surface is asked for its light. */
 const SURFACE_SPOTS = 6;
 
-function surfaceSpots({ innerMm, waterLineMm }: Commission['vessel']): Spots {
+function surfaceSpots({ innerMm, waterLineMm }: Resolved['vessel']): Spots {
   const spots = new Float64Array(SURFACE_SPOTS * SURFACE_SPOTS * 3);
   for (let i = 0; i < SURFACE_SPOTS * SURFACE_SPOTS; i++) {
     const [column, row] = [i % SURFACE_SPOTS, Math.floor(i / SURFACE_SPOTS)];

@@ -5,6 +5,7 @@ import { survey } from '../survey/survey';
 import { scape, soil } from '../testing/scape';
 import { inEnglish } from '../words/english';
 import { plantedPlan } from './planted';
+import { resolved } from '../testing/resolved';
 
 const rect = (x: number, y: number, w: number, d: number): [number, number][] => [[x, y], [x + w, y], [x + w, y + d], [x, y + d]]; // prettier-ignore
 
@@ -18,7 +19,7 @@ function tank(plants: Partial<Planting>[], change: (c: Commission) => void = () 
   change(c);
   return c;
 }
-const planted = (c: Commission) => plantedPlan(c, survey(c));
+const planted = (c: Commission) => plantedPlan(resolved(c), survey(c));
 const low = { plant: 'marsilea-hirsuta', region: rect(100, 300, 400, 80) };
 const hedge = { plant: 'rotala-rotundifolia', region: rect(60, 160, 480, 120) };
 

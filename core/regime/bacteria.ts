@@ -1,5 +1,5 @@
 import { materialOfKind } from '../commission/lookup';
-import type { Commission } from '../commission/schema';
+import type { Resolved } from '../resolved/resolved';
 import { livesThrough, waterSchoolOf } from '../commission/usual';
 import { SCHOOLS } from './waterSchools';
 
@@ -16,7 +16,7 @@ const FISH_IN_DAYS = 14;
  * surface that goes took some of what lived on it; where fish are in from the first day, after each change of the first two
  * weeks. None in another new build: nothing feeds them there.
  */
-export function bacteriaDays({ brief }: Pick<Commission, 'brief'>): number[] {
+export function bacteriaDays({ brief }: Pick<Resolved, 'brief'>): number[] {
   const through = livesThrough(brief) ? Array.from({ length: DAYS }, (_, day) => day) : [];
   const school = waterSchoolOf(brief);
   const after = school === 'fish-in' ? SCHOOLS[school].changes().map((c) => c.afterDays) : [];
@@ -24,7 +24,7 @@ export function bacteriaDays({ brief }: Pick<Commission, 'brief'>): number[] {
 }
 
 /** Bacteria for one day, mL: 120 L at 10 mL for each 100 L take 12 mL. */
-export function bacteriaMlADay(commission: Pick<Commission, 'catalogue'>, volumeL: number): number {
+export function bacteriaMlADay(commission: Pick<Resolved, 'catalogue'>, volumeL: number): number {
   const entry = materialOfKind(commission, 'bacteria');
   return ((entry?.bacteriaPer100L ?? USUAL_ML_PER_100L) * volumeL) / 100;
 }

@@ -1,5 +1,6 @@
 import { materialOfKind } from '../commission/lookup';
-import type { Commission, DosingSchool } from '../commission/schema';
+import type { DosingSchool } from '../commission/schema';
+import type { Resolved } from '../resolved/resolved';
 import { say, type Text } from '../words/text';
 import type { Change } from './waterSchools';
 
@@ -13,7 +14,7 @@ export interface Dose {
 const USUAL_DOSE_ML = 10;
 
 /** Plant food of one dose for an amount of water, mL: 120 L at 10 mL for each 100 L take 12 mL. */
-export function plantFoodMl(commission: Pick<Commission, 'catalogue'>, volumeL: number): number {
+export function plantFoodMl(commission: Pick<Resolved, 'catalogue'>, volumeL: number): number {
   const dose = materialOfKind(commission, 'plant-food')?.dosePer100L ?? USUAL_DOSE_ML;
   return (dose * volumeL) / 100;
 }

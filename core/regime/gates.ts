@@ -1,7 +1,6 @@
 import { dayPlus, type Day } from '../calendar/day';
 import { animalsOf, filterStateOf, waterSchoolOf } from '../commission/usual';
-import type { Commission } from '../commission/schema';
-import { speciesIn } from '../livestock/known';
+import type { Resolved } from '../resolved/resolved';
 import { say, type Text } from '../words/text';
 import { heldUntil, type NitrogenRead } from './nitrogen';
 
@@ -21,14 +20,14 @@ const SEEDED_SHARE = 0.5;
 const MATURE_AFTER = 1;
 
 /** Zero readings that are asked for before animals come. */
-const zerosWanted = (brief: Commission['brief']) => (filterStateOf(brief) === 'mature' ? 1 : 2);
+const zerosWanted = (brief: Resolved['brief']) => (filterStateOf(brief) === 'mature' ? 1 : 2);
 
 /**
  * Nothing where every animal of the brief lives in it already. A brief without any asks for the guide's usual days.
  * A reading of the log that is not zero puts them off until as many are.
  */
 export function gatesOf(
-  commission: Commission,
+  commission: Resolved,
   tests: readonly number[],
   fishIn: boolean,
   read: NitrogenRead,
@@ -38,13 +37,14 @@ export function gatesOf(
   // Of whom nobody has said anything it is said when they could come; those that leave say that somebody did.
   const stock = brief.livestock ?? [];
   if (stock.length > 0 && coming.length === 0) return undefined;
-  const kinds = coming.map((s) => speciesIn(commission, s.species)?.kind ?? 'fish');
+  const kindOf = (species: string) => commission.animals.get(species)?.kind ?? 'fish';
+  const kinds = coming.map((s) => kindOf(s.species));
   const wanted = {
     shrimps: stock.length === 0 || kinds.some((k) => k !== 'fish'),
     fish: stock.length === 0 || kinds.includes('fish'),
   };
   const later = (kind: 'fish' | 'other') =>
-    Math.max(0, ...coming.filter((s) => ((speciesIn(commission, s.species)?.kind ?? 'fish') === 'fish') === (kind === 'fish')).map((s) => s.laterDays ?? 0)); // prettier-ignore
+    Math.max(0, ...coming.filter((s) => (kindOf(s.species) === 'fish') === (kind === 'fish')).map((s) => s.laterDays ?? 0)); // prettier-ignore
   const least = leastDays(filterStateOf(brief), tests, fishIn);
   const held = heldUntil(commission, read, tests, zerosWanted(brief));
   return {
@@ -62,7 +62,7 @@ export interface StockGate {
 }
 
 export function stockOf(
-  brief: Commission['brief'],
+  brief: Resolved['brief'],
   { shrimps, fish, wanted }: Gates,
   { zeros }: NitrogenRead,
 ): StockGate {
@@ -82,7 +82,7 @@ export function stockOf(
 }
 
 /** What has to be read first, or when it was. */
-function conditionOf(brief: Commission['brief'], zeros: readonly Day[]): Text {
+function conditionOf(brief: Resolved['brief'], zeros: readonly Day[]): Text {
   // With fish in from the first day nothing is waited for: what is read says what is done.
   if (waterSchoolOf(brief) === 'fish-in') return say('stock.condition.fish-in');
   const mature = filterStateOf(brief) === 'mature';

@@ -1,6 +1,6 @@
 import { dayPlus, daysFrom, type Day } from '../calendar/day';
 import { livesThrough } from '../commission/usual';
-import type { Commission } from '../commission/schema';
+import type { Resolved } from '../resolved/resolved';
 import type { Finding } from '../words/finding';
 import { PRACTICE, say } from '../words/text';
 
@@ -26,7 +26,7 @@ export interface NitrogenRead {
 const isZero = ({ ammoniaMgL, nitriteMgL }: Read) => Math.max(ammoniaMgL, nitriteMgL) < ZERO_MG_L;
 
 /** Readings of the build day and after; those before it were of another tank. */
-export function nitrogenRead({ brief, log = [] }: Pick<Commission, 'brief' | 'log'>): NitrogenRead {
+export function nitrogenRead({ brief, log = [] }: Pick<Resolved, 'brief' | 'log'>): NitrogenRead {
   const rows = log
     .flatMap(({ date, reading }): Read[] => {
       const { ammoniaMgL, nitriteMgL } = reading ?? {};
@@ -46,7 +46,7 @@ const TWO_WEEKS = 14;
  * after as many planned tests as have to read zero; 0 where nothing was read that stands against it.
  */
 export function heldUntil(
-  { brief }: Pick<Commission, 'brief'>,
+  { brief }: Pick<Resolved, 'brief'>,
   { last, zeros }: NitrogenRead,
   tests: readonly number[],
   wanted: number,
@@ -58,7 +58,7 @@ export function heldUntil(
 }
 
 /** The last reading, while it is not zero: what it asks for where animals live in it, and where some are to come. */
-export function readingFindings(commission: Commission, { last }: NitrogenRead): Finding[] {
+export function readingFindings(commission: Resolved, { last }: NitrogenRead): Finding[] {
   if (!last || isZero(last)) return [];
   const { ammoniaMgL, nitriteMgL } = last;
   const lived = livesThrough(commission.brief);

@@ -1,7 +1,6 @@
-import { materialOf, optionOf } from '../commission/lookup';
-import type { Commission, DosingSchool, Material, WaterSchool } from '../commission/schema';
+import type { DosingSchool, Material, WaterSchool } from '../commission/schema';
+import type { Resolved } from '../resolved/resolved';
 import { dosingSchoolOf, waterSchoolOf } from '../commission/usual';
-import type { Survey } from '../survey/survey';
 import type { Text } from '../words/text';
 import { DOSING_RULES, dosesOf, INERT_RULES, NOTHING_TO_FEED, type Dose } from './dosing';
 import { gatesOf, type Gates } from './gates';
@@ -27,12 +26,12 @@ export interface Regime {
 }
 
 /** The regime that follows from brief, bed, plants, animals and log. */
-export function regimeOf(commission: Commission, survey: Survey): Regime {
+export function regimeOf(commission: Resolved): Regime {
   const { brief } = commission;
   const water = keptSchool(brief);
   const dosing = dosingSchoolOf(brief);
-  const isPlanted = optionOf(commission, survey.optionId).plants.length > 0;
-  const isInert = hasInertBed(commission, survey);
+  const isPlanted = commission.option.plants.length > 0;
+  const isInert = hasInertBed(commission);
   const changes = changesOf(water, { buildDay: brief.buildDay, changeDay: brief.care?.changeDay });
   const usual = testDays(changes, earlyTests(commission));
   const read = nitrogenRead(commission);
@@ -51,14 +50,14 @@ export function regimeOf(commission: Commission, survey: Survey): Regime {
 }
 
 /** A daily dose in excess rests on a change every week: there weekly never becomes fortnightly. */
-function keptSchool(brief: Commission['brief']): WaterSchool {
+function keptSchool(brief: Resolved['brief']): WaterSchool {
   const school = waterSchoolOf(brief);
   return school === 'weekly' && dosingSchoolOf(brief) === 'excess' ? 'every-week' : school;
 }
 
 /** True where there is a bed, and none of it feeds plants: sand, gravel, or soil that has given what it had. */
-function hasInertBed(commission: Commission, survey: Survey): boolean {
-  const { bed } = optionOf(commission, survey.optionId);
-  const feeds = (kind: Material['kind']) => kind === 'soil' || kind === 'base';
-  return bed.length > 0 && !bed.some((l) => feeds(materialOf(commission, l.material).kind) && !l.used);
+function hasInertBed(commission: Resolved): boolean {
+  const layers = [...commission.layers.values()];
+  const feeds = ({ kind }: Material) => kind === 'soil' || kind === 'base';
+  return layers.length > 0 && !layers.some(({ layer, material }) => feeds(material) && !layer.used);
 }

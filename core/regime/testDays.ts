@@ -1,6 +1,6 @@
 import type { Gates } from './gates';
 import { filterStateOf, livesThrough, waitingOf, waterSchoolOf } from '../commission/usual';
-import type { Commission } from '../commission/schema';
+import type { Resolved } from '../resolved/resolved';
 import { CARE_DAYS, type Change } from './waterSchools';
 
 /** One test a week: the day furthest after a change, so that the reading is not that of fresh water. */
@@ -49,7 +49,7 @@ const FISH_IN_TESTS = [1, 2, 3, 4, 5, 6, 7];
  * Days on which a reading decides something at once: the first two where animals live through the work or come back from elsewhere, the first week with
  * fish in from the first day, the first day before any come on a mature filter.
  */
-export function earlyTests({ brief }: Commission): number[] {
+export function earlyTests({ brief }: Resolved): number[] {
   if (livesThrough(brief) || waitingOf(brief) === 'elsewhere') return [1, 2];
   if (waterSchoolOf(brief) === 'fish-in') return FISH_IN_TESTS;
   const coming = (brief.livestock ?? []).some((s) => !s.present);

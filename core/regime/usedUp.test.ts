@@ -3,6 +3,7 @@ import { survey } from '../survey/survey';
 import { parsed, scape } from '../testing/scape';
 import { ALL, carpet, fish, found, job, line } from '../testing/job';
 import { amountOf, lastsWeeks, usedUp, type UsedUp } from './usedUp';
+import { resolved } from '../testing/resolved';
 
 const used = (days: Record<number, number>): UsedUp => {
   const row = new Float64Array(57);
@@ -22,7 +23,7 @@ describe('what is used up', () => {
   it('is conditioner for fill and changes, food by its doses, a reading a day of test', () => {
     const commission = parsed({ ...scape({ option: { plants: [carpet] } }) });
     const s = survey(commission);
-    const by = new Map(usedUp(commission, s).map((u) => [u.kind, u]));
+    const by = new Map(usedUp(resolved(commission, s), s).map((u) => [u.kind, u]));
     // 25 mL for 100 L, as usual: the fill, then 19 changes of half of the free water.
     const fillL = s.freeWaterL + s.poreWaterL;
     expect(by.get('conditioner')!.days[0]).toBeCloseTo(0.25 * fillL, 9);

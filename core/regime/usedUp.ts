@@ -1,4 +1,5 @@
-import type { Commission, SupplyKind } from '../commission/schema';
+import type { SupplyKind } from '../commission/schema';
+import type { Resolved } from '../resolved/resolved';
 import { conditionerMl } from '../filling/conditioner';
 import { recipeFor } from '../filling/filling';
 import { firstFill } from '../filling/firstFill';
@@ -37,7 +38,7 @@ const STEADY_DAYS = 28;
  * What the build day and the eight weeks after it use up, day by day: conditioner for tap water, minerals that the recipe
  * adds, plant food and bacteria by their doses, readings of ammonia and nitrite. What none is used of is left out.
  */
-export function usedUp(commission: Commission, survey: Survey, regime = regimeOf(commission, survey)): UsedUp[] {
+export function usedUp(commission: Resolved, survey: Survey, regime = regimeOf(commission)): UsedUp[] {
   const recipes = new Map<number, Recipe>();
   const poured = (afterDays: number, litres: number) => {
     const known = recipes.get(litres) ?? recipeFor(commission, litres);

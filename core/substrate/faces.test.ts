@@ -2,8 +2,9 @@ import { describe, expect, it } from 'vitest';
 import type { Layer } from '../commission/schema';
 import { piece, scape, soil } from '../testing/scape';
 import { survey } from '../survey/survey';
-import { surveyFindings } from '../survey/findings';
+import { surveyFindings } from '../findings/findings';
 import { facesOf } from './faces';
+import { resolved } from '../testing/resolved';
 
 /** Soil 108 mm high over the back half of a floor of 600 × 360. */
 const terrace: Layer = soil({ kind: 'level', mm: 108 }, { region: [[0, 180], [600, 180], [600, 360], [0, 360]] }); // prettier-ignore
@@ -26,7 +27,7 @@ describe('steps in the bed', () => {
   it('says that it slides, unless stones stand before it', () => {
     const found = (pieces: ReturnType<typeof piece>[]) => {
       const doc = scape({ option: { bed: [terrace], pieces } });
-      return surveyFindings(doc, survey(doc)).filter((f) => f.id === 'bed.face');
+      return surveyFindings(resolved(doc), survey(doc)).filter((f) => f.id === 'bed.face');
     };
     expect(found([])).toMatchObject([{ measured: 108, unit: 'mm', at: { layer: 'soil' } }]);
     const wall = { kind: 'box' as const, sizeMm: [600, 40, 110] as [number, number, number] };

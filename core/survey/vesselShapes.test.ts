@@ -3,9 +3,10 @@ import { describe, expect, it } from 'vitest';
 import { spoken } from '../words/english';
 import type { Vessel } from '../commission/schema';
 import { scape, soil, piece, parsed } from '../testing/scape';
-import { surveyFindings } from './findings';
+import { surveyFindings } from '../findings/findings';
 import { newMemo } from './memo';
 import { survey } from './survey';
+import { resolved } from '../testing/resolved';
 
 type Size = [number, number, number];
 const innerMm = ([length, width, height]: Size) => ({ length, width, height });
@@ -127,7 +128,7 @@ describe('clearance to curved and slanted glass', () => {
     const s = survey(doc);
     expect(s.pieces[0].outsideL).toBeGreaterThan(0);
     expect(Math.min(s.pieces[0].frontGapMm, s.pieces[0].sideGapMm)).toBeLessThan(0);
-    expect(surveyFindings(doc, s).map((f) => f.id)).toContain('piece.glass');
+    expect(surveyFindings(resolved(doc, s), s).map((f) => f.id)).toContain('piece.glass');
   });
 
   it('is what it was for the same box drawn by its corners', () => {
@@ -152,7 +153,7 @@ describe('the top of the vessel', () => {
 
   it('stops a stone that does not pass between the braces', () => {
     const doc = inVessel({ braces: [{ fromMm: 200, toMm: 400 }], rimMm: 20 }, option, 370);
-    const found = spoken(surveyFindings(doc, survey(doc))).find((f) => f.id === 'piece.passes')!;
+    const found = spoken(surveyFindings(resolved(doc), survey(doc))).find((f) => f.id === 'piece.passes')!;
     expect(found).toMatchObject({ severity: 'stop', measured: 280, limit: 180 });
     expect(found.says).toMatch(/260 × 280 mm across, the widest is 180 × 320 mm/);
   });
@@ -171,7 +172,7 @@ describe('the top of the vessel', () => {
         370,
       );
     const said = (doc: ReturnType<typeof with_>) =>
-      spoken(surveyFindings(doc, survey(doc))).filter((f) => f.id.endsWith('.passes'));
+      spoken(surveyFindings(resolved(doc), survey(doc))).filter((f) => f.id.endsWith('.passes'));
     // Each of the openings is 240 × 280: a block of 150 passes; three side by side are 410 long, 150 across.
     expect(said(with_('gel-glue'))).toEqual([]);
     expect(said(with_('silicone'))).toEqual([]);
@@ -186,7 +187,7 @@ describe('the top of the vessel', () => {
 
   it('says nothing of an open top', () => {
     const doc = inVessel({}, option, 370);
-    expect(spoken(surveyFindings(doc, survey(doc))).map((f) => f.id)).not.toContain('piece.passes');
+    expect(spoken(surveyFindings(resolved(doc), survey(doc))).map((f) => f.id)).not.toContain('piece.passes');
   });
 });
 

@@ -1,8 +1,8 @@
 import { inLitres } from '../words/measure';
 import { PRACTICE, say, type Text } from '../words/text';
-import { materialOfKind, optionOf } from '../commission/lookup';
-import { pieceOrigin } from '../commission/origin';
-import type { Commission, Material, Piece } from '../commission/schema';
+import { materialOfKind } from '../commission/lookup';
+import type { Material, Piece } from '../commission/schema';
+import { pieceOf, type Resolved } from '../resolved/resolved';
 import type { Survey } from '../survey/survey';
 import type { Working } from '../words/working';
 import { BAG_L } from '../substrate/filler';
@@ -24,14 +24,13 @@ export interface Consumable {
 }
 
 /** What follows from joints, filler and pieces on bare glass: small things that stop a day if forgotten. */
-export function consumableLines(commission: Commission, survey: Survey): TakeOffLine[] {
-  const option = optionOf(commission, survey.optionId);
-  const there = (piece: Piece) => pieceOrigin(commission, piece) === 'here';
-  const isThere = (id: string) => there(option.pieces.find((p) => p.id === id)!);
+export function consumableLines(commission: Resolved, survey: Survey): TakeOffLine[] {
+  const option = commission.option;
+  const isThere = (id: string) => pieceOf(commission, id).origin === 'here';
   const wanted = [
     ...gluing(commission, survey, jointsToMake(option, isThere)),
     bags(commission, survey),
-    pads(option.pieces.filter((p) => !there(p))),
+    pads(option.pieces.filter((p) => !isThere(p.id))),
   ];
   return wanted.flatMap((c) => {
     if (c.value <= 0) return [];
@@ -54,7 +53,7 @@ export function consumableLines(commission: Commission, survey: Survey): TakeOff
   });
 }
 
-function bags(commission: Commission, survey: Survey): Consumable {
+function bags(commission: Resolved, survey: Survey): Consumable {
   const hills = fillerToLay(commission, survey).filter((h) => h.bags > 0);
   const litres = hills.reduce((sum, h) => sum + h.litres, 0);
   const count = hills.reduce((sum, h) => sum + h.bags, 0);

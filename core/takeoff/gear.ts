@@ -1,12 +1,12 @@
-import type { Commission } from '../commission/schema';
-import { gearOf, isBought } from '../gear/gear';
+import type { Resolved } from '../resolved/resolved';
+import { isBought } from '../gear/gear';
 import { MATURE_DAYS, mediaToMature } from '../regime/maturing';
 import { say } from '../words/text';
 import { lineOf, type TakeOffLine } from './line';
 
 /** A line for each article of gear that is bought; a device that is no article has a line without a price. */
-export function gearLines(commission: Commission): TakeOffLine[] {
-  const bought = gearOf(commission).filter(isBought);
+export function gearLines(commission: Resolved): TakeOffLine[] {
+  const bought = commission.gear.filter(isBought);
   const maturing = new Set(mediaToMature(commission).map((g) => g.id));
   const ids = [...new Set(bought.map((d) => d.article?.id ?? `gear-${d.id}`))];
   return ids.map((id) => {

@@ -1,7 +1,5 @@
-import { plantOf } from '../catalogue/entries';
-import { optionOf } from '../commission/lookup';
-import { plantingOrigin } from '../commission/origin';
-import type { Commission, Joint, Material, Option } from '../commission/schema';
+import type { Joint, Material, Option } from '../commission/schema';
+import { plantingOf, type ResolvedPlanting, type Resolved } from '../resolved/resolved';
 import type { Survey } from '../survey/survey';
 import { inM } from '../words/measure';
 import { PRACTICE, say } from '../words/text';
@@ -37,7 +35,7 @@ export function jointsToMake(option: Option, isThere: (piece: string) => boolean
 }
 
 /** A line for each glue of its own, fibre for wads, line for ties, gel for the dots of epiphytes. */
-export function gluing(commission: Commission, survey: Survey, joints: readonly Joint[]): Consumable[] {
+export function gluing(commission: Resolved, survey: Survey, joints: readonly Joint[]): Consumable[] {
   const glues: Glue[] = ['liquid', 'gel', 'silicone', 'impact'];
   const of = (method: Joint['method']) => contactsOf(joints.filter((j) => j.method === method));
   const count = (n: number): Working => ({ step: say('contacts'), value: n, unit: 'contact' });
@@ -88,14 +86,9 @@ export function gluing(commission: Commission, survey: Survey, joints: readonly 
 }
 
 /** Portions of plants that hold on to stone and wood and are new here. */
-function epiphytes(commission: Commission, survey: Survey): number {
-  const { plants } = optionOf(commission, survey.optionId);
-  const isNew = (id: string) =>
-    plantingOrigin(
-      commission.brief,
-      plants.find((e) => e.id === id)!,
-    ) !== 'here';
+function epiphytes(commission: Resolved, survey: Survey): number {
+  const isFresh = ({ plant, origin }: ResolvedPlanting) => plant.roots === 'epiphyte' && origin !== 'here';
   return survey.plantings
-    .filter((p) => plantOf(commission, p.plant).roots === 'epiphyte' && isNew(p.id))
+    .filter((p) => isFresh(plantingOf(commission, p.id)))
     .reduce((sum, p) => sum + p.plugs, 0);
 }

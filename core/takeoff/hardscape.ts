@@ -1,7 +1,7 @@
-import { materialOf, optionOf } from '../commission/lookup';
-import { pieceOrigin } from '../commission/origin';
-import type { Commission, Material, Origin } from '../commission/schema';
-import { aheadOf } from '../survey/ahead';
+import { materialOf } from '../commission/lookup';
+import type { Material } from '../commission/schema';
+import { pieceOf, type Resolved } from '../resolved/resolved';
+import { aheadOf } from '../beforehand/ahead';
 import type { Survey } from '../survey/survey';
 import { say } from '../words/text';
 import type { Working } from '../words/working';
@@ -11,7 +11,7 @@ import { lineOf, type TakeOffLine } from './line';
 export const USUAL_STONE_FACTOR = 1.5;
 
 /** A line for each stone, by mass with a choice to pick from, and for each wood, by piece. */
-export function hardscapeLines(commission: Commission, survey: Survey): TakeOffLine[] {
+export function hardscapeLines(commission: Resolved, survey: Survey): TakeOffLine[] {
   const ids = [...new Set(survey.pieces.map((p) => p.material))];
   return ids
     .map((id) => materialOf(commission, id))
@@ -23,27 +23,20 @@ export function hardscapeLines(commission: Commission, survey: Survey): TakeOffL
     );
 }
 
-/** Where each piece comes from. */
-function originsOf(commission: Commission, survey: Survey): Map<string, Origin> {
-  const { pieces } = optionOf(commission, survey.optionId);
-  return new Map(pieces.map((p) => [p.id, pieceOrigin(commission, p)]));
-}
-
 /** How many days before the build the first of some pieces is needed, and why. */
 function soonest(
-  commission: Commission,
-  survey: Survey,
+  commission: Resolved,
   pieces: readonly { id: string }[],
 ): Pick<TakeOffLine, 'ahead' | 'aheadDays'> {
-  const ahead = aheadOf(commission, survey);
+  const ahead = aheadOf(commission);
   const [first] = pieces.flatMap((p) => ahead.get(p.id) ?? []).sort((a, b) => b.days - a.days);
   return first ? { ahead: first.why, aheadDays: first.days } : {};
 }
 
-function stoneLine(commission: Commission, survey: Survey, material: Material): TakeOffLine {
-  const factor = optionOf(commission, survey.optionId).allowances?.stoneFactor ?? USUAL_STONE_FACTOR;
-  const origins = originsOf(commission, survey);
-  const isOwn = (p: { id: string }) => origins.get(p.id) !== 'bought';
+function stoneLine(commission: Resolved, survey: Survey, material: Material): TakeOffLine {
+  const factor = commission.option.allowances?.stoneFactor ?? USUAL_STONE_FACTOR;
+  const originOf = ({ id }: { id: string }) => pieceOf(commission, id).origin;
+  const isOwn = (p: { id: string }) => originOf(p) !== 'bought';
   const pieces = survey.pieces.filter((p) => p.material === material.id);
   const placed = pieces.reduce((sum, p) => sum + p.massKg, 0);
   const own = pieces.filter(isOwn).reduce((sum, p) => sum + p.massKg, 0);
@@ -71,18 +64,17 @@ function stoneLine(commission: Commission, survey: Survey, material: Material): 
     needed: { value: needed, unit: 'kg' },
     ...soonest(
       commission,
-      survey,
       pieces.filter((p) => !isOwn(p)),
     ),
     packs: material.packs,
-    origins: pieces.map((p) => origins.get(p.id)!),
+    origins: pieces.map(originOf),
     workings,
   });
 }
 
-function woodLine(commission: Commission, survey: Survey, material: Material): TakeOffLine {
-  const origins = originsOf(commission, survey);
-  const isOwn = (p: { id: string }) => origins.get(p.id) !== 'bought';
+function woodLine(commission: Resolved, survey: Survey, material: Material): TakeOffLine {
+  const originOf = ({ id }: { id: string }) => pieceOf(commission, id).origin;
+  const isOwn = (p: { id: string }) => originOf(p) !== 'bought';
   const pieces = survey.pieces.filter((p) => p.material === material.id);
   const bought = pieces.filter((p) => !isOwn(p)).length;
   const massKg = pieces.reduce((sum, p) => sum + p.massKg, 0);
@@ -95,10 +87,9 @@ function woodLine(commission: Commission, survey: Survey, material: Material): T
     packs: material.packs,
     ...soonest(
       commission,
-      survey,
       pieces.filter((p) => !isOwn(p)),
     ),
-    origins: pieces.map((p) => origins.get(p.id)!),
+    origins: pieces.map(originOf),
     workings: [
       { step: say('placed'), value: massKg, unit: 'kg', note: pieces.map((p) => p.id).join(', ') },
       {

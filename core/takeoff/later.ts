@@ -1,5 +1,6 @@
-import { materialOf, optionOf } from '../commission/lookup';
-import type { Commission, Layer } from '../commission/schema';
+import { materialOf } from '../commission/lookup';
+import type { Layer } from '../commission/schema';
+import type { Resolved } from '../resolved/resolved';
 import type { Survey } from '../survey/survey';
 import { litresOutTo } from '../survey/waterByHeight';
 import { poursOf, type Role } from './pours';
@@ -17,8 +18,8 @@ export interface LaterLayer {
 }
 
 /** Layers that belong to a later day: those that say so, and cosmetic sand where the school lays it later. */
-export function laterLayers(commission: Commission, survey: Survey): LaterLayer[] {
-  const { bed } = optionOf(commission, survey.optionId);
+export function laterLayers(commission: Resolved, survey: Survey): LaterLayer[] {
+  const { bed } = commission.option;
   const sandLater = commission.brief.schools?.sand === 'later';
   return poursOf(commission, survey).flatMap(({ layer: id, role, litres }): LaterLayer[] => {
     const layer = bed.find((l) => l.id === id)!;
@@ -33,7 +34,7 @@ const HALF = 0.5;
 
 /** Height to which a planted tank is drained for such work, mm, and the water that goes for it, L. */
 export function halfFill(
-  commission: Pick<Commission, 'vessel' | 'catalogue'>,
+  commission: Pick<Resolved, 'vessel' | 'catalogue'>,
   survey: Survey,
 ): { mm: number; outL: number } {
   const mm = HALF * commission.vessel.waterLineMm;

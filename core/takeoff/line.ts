@@ -1,5 +1,5 @@
 import type { Origin, Pack } from '../commission/schema';
-import type { Ahead } from '../survey/ahead';
+import type { Ahead } from '../beforehand/ahead';
 import { isCounted, unitFor, type Quantity } from '../units/quantity';
 import { say, type Said, type Text, type Value } from '../words/text';
 import type { Working } from '../words/working';

@@ -1,7 +1,6 @@
 import { plantOf } from '../catalogue/entries';
-import { optionOf } from '../commission/lookup';
-import { plantingOrigin } from '../commission/origin';
-import type { Commission, Pack, Plant } from '../commission/schema';
+import type { Pack, Plant } from '../commission/schema';
+import { plantingOf, type Resolved } from '../resolved/resolved';
 import type { Survey } from '../survey/survey';
 import { packsOf } from '../planting/packs';
 import { rounded } from '../units/quantity';
@@ -11,22 +10,21 @@ import type { Working } from '../words/working';
 import { lineOf, type TakeOffLine } from './line';
 
 /** A line for each plant, over all its plantings: surface along the slope, plugs, packs. */
-export function plantLines(commission: Commission, survey: Survey): TakeOffLine[] {
+export function plantLines(commission: Resolved, survey: Survey): TakeOffLine[] {
   const ids = [...new Set(survey.plantings.map((p) => p.plant))];
   return ids.map((id) => plantLine(commission, survey, id));
 }
 
-function plantLine(commission: Commission, survey: Survey, id: string): TakeOffLine {
+function plantLine(commission: Resolved, survey: Survey, id: string): TakeOffLine {
   const plant = plantOf(commission, id);
-  const option = optionOf(commission, survey.optionId);
+  const option = commission.option;
   const plantings = survey.plantings.filter((p) => p.plant === id);
   const area = plantings.reduce((sum, p) => sum + p.netM2, 0);
   const plugs = plantings.reduce((sum, p) => sum + p.plugs, 0);
-  const entryOf = (planting: string) => option.plants.find((entry) => entry.id === planting)!;
-  const there = plantings
-    .filter((p) => plantingOrigin(commission.brief, entryOf(p.id)) !== 'bought')
-    .reduce((sum, p) => sum + p.plugs, 0);
-  const bought = plantings.filter((p) => plantingOrigin(commission.brief, entryOf(p.id)) === 'bought');
+  const entryOf = (planting: string) => plantingOf(commission, planting).planting;
+  const originOf = (p: { id: string }) => plantingOf(commission, p.id).origin;
+  const there = plantings.filter((p) => originOf(p) !== 'bought').reduce((sum, p) => sum + p.plugs, 0);
+  const bought = plantings.filter((p) => originOf(p) === 'bought');
   const laterDays = bought.length > 0 ? Math.min(...bought.map((p) => entryOf(p.id).laterDays ?? 0)) : 0;
   const spare = option.allowances?.plantSpare ?? 0;
   const packed = bought.map(({ id, plugs }) => ({ entry: entryOf(id), plugs, ...packsOf(option, entryOf(id), plant, plugs, true) })); // prettier-ignore
@@ -99,7 +97,7 @@ function plantLine(commission: Commission, survey: Survey, id: string): TakeOffL
     packs: splitPacks(plant),
     held: Math.ceil(held - 1e-6),
     laterDays,
-    origins: plantings.map((p) => plantingOrigin(commission.brief, entryOf(p.id))),
+    origins: plantings.map(originOf),
     workings,
   });
 }

@@ -1,6 +1,7 @@
-import { materialOf, optionOf } from '../commission/lookup';
+import { materialOf } from '../commission/lookup';
 import { broughtL, layerName, partsOf } from '../commission/origin';
-import type { Commission, Material } from '../commission/schema';
+import type { Material } from '../commission/schema';
+import type { Resolved } from '../resolved/resolved';
 import { ABSENT_MM, topLayer } from '../substrate/faces';
 import { onField } from '../substrate/onField';
 import { pouredL } from '../substrate/pour';
@@ -38,8 +39,8 @@ export interface Pour {
  * What is poured, from the bottom up, each layer with its place in the order of work. A layer is cosmetic when it is
  * sand or gravel over or beside others, with nothing planted in it and nothing standing on it.
  */
-export function poursOf(commission: Commission, survey: Survey): Pour[] {
-  const { bed } = optionOf(commission, survey.optionId);
+export function poursOf(commission: Resolved, survey: Survey): Pour[] {
+  const { bed } = commission.option;
   const carrying = survey.pieces.flatMap((p) => (p.restsIn ? [p.restsIn] : []));
   const highest = Math.max(-1, ...carrying.map((id) => bed.findIndex((l) => l.id === id)));
   const planted = new Set(survey.plantings.filter((p) => p.plugs > 0).flatMap((p) => p.over));

@@ -1,7 +1,5 @@
-import { plantOf } from '../catalogue/entries';
-import { materialOf, materialOfKind, optionOf } from '../commission/lookup';
-import { plantingOrigin } from '../commission/origin';
-import type { Commission } from '../commission/schema';
+import { materialOfKind } from '../commission/lookup';
+import { plantingOf, type Resolved } from '../resolved/resolved';
 import type { Survey } from '../survey/survey';
 import { rounded } from '../units/quantity';
 import { inMm } from '../words/measure';
@@ -14,25 +12,23 @@ export const TAB_EVERY_MM = 65;
 export const TABS_LAST_DAYS = 75;
 
 /** Tabs in a bed that gives nothing itself: 0.1 m² of planted sand at one each 65 mm take 24. */
-export function rootTabs(commission: Commission, survey: Survey): number {
+export function rootTabs(commission: Resolved, survey: Survey): number {
   return Math.ceil(inertPlantedM2(commission, survey) / (TAB_EVERY_MM / 1000) ** 2 - 1e-9);
 }
 
 /** Planted surface, m², of which every layer is inert. */
-export function inertPlantedM2(commission: Commission, survey: Survey): number {
-  const option = optionOf(commission, survey.optionId);
-  const feeds = option.bed.some((l) => ['soil', 'base'].includes(materialOf(commission, l.material).kind));
+export function inertPlantedM2(commission: Resolved, survey: Survey): number {
+  const feeds = [...commission.layers.values()].some((l) => ['soil', 'base'].includes(l.material.kind));
   if (feeds) return 0;
   return survey.plantings
-    .filter((p) => plantOf(commission, p.plant).roots === 'bed')
     .filter((p) => {
-      const entry = option.plants.find((e) => e.id === p.id)!;
-      return plantingOrigin(commission.brief, entry) !== 'here';
+      const { plant, origin } = plantingOf(commission, p.id);
+      return plant.roots === 'bed' && origin !== 'here';
     })
     .reduce((m2, p) => m2 + p.netM2, 0);
 }
 
-export function rootTabLines(commission: Commission, survey: Survey): TakeOffLine[] {
+export function rootTabLines(commission: Resolved, survey: Survey): TakeOffLine[] {
   const count = rootTabs(commission, survey);
   if (count === 0) return [];
   const material = materialOfKind(commission, 'root-tab');

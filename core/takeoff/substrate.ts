@@ -1,8 +1,9 @@
-import { broughtL, layerOrigin, partsOf } from '../commission/origin';
+import { broughtL, partsOf } from '../commission/origin';
 import { inMm } from '../words/measure';
 import { say, type Said } from '../words/text';
-import { materialOf, optionOf } from '../commission/lookup';
-import type { Commission, Material, Origin } from '../commission/schema';
+import { materialOf } from '../commission/lookup';
+import type { Material, Origin } from '../commission/schema';
+import { layerOf, type Resolved } from '../resolved/resolved';
 import { pouredL } from '../substrate/pour';
 import type { Survey } from '../survey/survey';
 import { rounded } from '../units/quantity';
@@ -27,20 +28,21 @@ interface Part {
 }
 
 /** A line for each bed material, over all layers of it, in the order in which they lie. */
-export function substrateLines(commission: Commission, survey: Survey): TakeOffLine[] {
+export function substrateLines(commission: Resolved, survey: Survey): TakeOffLine[] {
   const parts = [...layerParts(commission, survey), ...pocketParts(commission, survey)];
   const ids = [...new Set(parts.map((p) => p.material))];
   return ids.map((id) => substrateLine(commission, survey, id, parts.filter((p) => p.material === id))); // prettier-ignore
 }
 
-function layerParts(commission: Commission, survey: Survey): Part[] {
-  const { bed } = optionOf(commission, survey.optionId);
+function layerParts(commission: Resolved, survey: Survey): Part[] {
+  const { bed } = commission.option;
   const later = new Map(laterLayers(commission, survey).map((l) => [l.id, l.afterDays]));
   return survey.layers.flatMap((layer, i) =>
     partsOf(bed[i]).map(({ material, share }): Part => {
       const poured = pouredL(layer.volumeL, materialOf(commission, material).settles) * share;
       const brought = broughtL(commission.brief, bed[i], poured / share) * share;
-      const boughtL = layerOrigin(commission.brief, bed[i]) === 'bought' || bed[i].presentL !== undefined ? brought : 0; // prettier-ignore
+      const { origin } = layerOf(commission, layer.id);
+      const boughtL = origin === 'bought' || bed[i].presentL !== undefined ? brought : 0; // prettier-ignore
       return {
         material,
         share,
@@ -52,14 +54,14 @@ function layerParts(commission: Commission, survey: Survey): Part[] {
         boughtL,
         laterDays: later.get(layer.id) ?? 0,
         // What is there of a layer that is topped up is in the tank.
-        origin: bed[i].presentL ? 'here' : layerOrigin(commission.brief, bed[i]),
+        origin: bed[i].presentL ? 'here' : origin,
       };
     }),
   );
 }
 
 /** Heaps on top of pieces are out of the same bags. */
-function pocketParts(commission: Commission, { pockets }: Survey): Part[] {
+function pocketParts(commission: Resolved, { pockets }: Survey): Part[] {
   return pockets.map(({ material, litres }): Part => {
     const poured = pouredL(litres, materialOf(commission, material).settles);
     return { material, share: 1, grossL: litres, takenL: 0, volumeL: litres, pouredL: poured, ownL: 0, boughtL: poured, laterDays: 0, origin: 'bought' }; // prettier-ignore
@@ -67,7 +69,7 @@ function pocketParts(commission: Commission, { pockets }: Survey): Part[] {
 }
 
 function substrateLine(
-  commission: Commission,
+  commission: Resolved,
   survey: Survey,
   id: string,
   parts: readonly Part[],

@@ -1,5 +1,5 @@
 import { materialOfKind } from '../commission/lookup';
-import type { Commission } from '../commission/schema';
+import type { Resolved } from '../resolved/resolved';
 import { conditionerDose } from '../filling/conditioner';
 import { recipeFor } from '../filling/filling';
 import { firstFill } from '../filling/firstFill';
@@ -8,21 +8,20 @@ import type { Survey } from '../survey/survey';
 import { rounded } from '../units/quantity';
 import { PRACTICE, say } from '../words/text';
 import type { Working } from '../words/working';
-import { gearOf } from '../gear/gear';
 import { lineOf, type TakeOffLine } from './line';
 
 /**
  * What is used up on the build day and in the eight weeks of the guide, each for that whole span, with how long what is
  * bought then lasts. What the client has is not bought; readings are not where a test kit is on the list of gear.
  */
-export function supplyLines(commission: Commission, survey: Survey): TakeOffLine[] {
-  const hasKit = gearOf(commission).some((g) => g.kind === 'test-kit');
+export function supplyLines(commission: Resolved, survey: Survey): TakeOffLine[] {
+  const hasKit = commission.gear.some((g) => g.kind === 'test-kit');
   return usedUp(commission, survey)
     .filter((u) => !u.isClients && !(u.kind === 'test' && hasKit))
     .map((used) => supplyLine(commission, survey, used));
 }
 
-function supplyLine(commission: Commission, survey: Survey, used: UsedUp): TakeOffLine {
+function supplyLine(commission: Resolved, survey: Survey, used: UsedUp): TakeOffLine {
   const { kind, unit } = used;
   const material = materialOfKind(commission, kind);
   const value = amountOf(used);
@@ -51,7 +50,7 @@ function spans({ days, unit }: UsedUp): Working[] {
 }
 
 /** Where the amounts come from. */
-function ahead(commission: Commission, survey: Survey, { kind, days }: UsedUp): Working[] {
+function ahead(commission: Resolved, survey: Survey, { kind, days }: UsedUp): Working[] {
   const count = days.filter((amount) => amount > 0).length;
   switch (kind) {
     case 'conditioner':
@@ -70,7 +69,7 @@ function ahead(commission: Commission, survey: Survey, { kind, days }: UsedUp): 
   }
 }
 
-function conditionerSteps(commission: Commission, survey: Survey): Working[] {
+function conditionerSteps(commission: Resolved, survey: Survey): Working[] {
   const dose = conditionerDose(commission);
   const fill = firstFill(commission, survey);
   const { tapColdL, tapHotL, roL } = recipeFor(commission, fill.newL);

@@ -6,9 +6,10 @@ import { example, scape } from '../testing/scape';
 import { plugsFor } from '../planting/plugs';
 import { SCHOOLS } from '../regime/waterSchools';
 import { takeOff } from './takeOff';
+import { resolved } from '../testing/resolved';
 
 const linesOf = (commission: ReturnType<typeof scape>) =>
-  Object.fromEntries(spoken(takeOff(commission, survey(commission)).lines).map((l) => [l.id, l]));
+  Object.fromEntries(spoken(takeOff(resolved(commission), survey(commission)).lines).map((l) => [l.id, l]));
 
 describe('take-off', () => {
   it('reads the level cube: 3.6 L, two bags of 3 L', () => {

@@ -1,4 +1,4 @@
-import type { Commission } from '../commission/schema';
+import type { Resolved } from '../resolved/resolved';
 import type { Survey } from '../survey/survey';
 import { consumableLines } from './consumables';
 import { gearLines } from './gear';
@@ -18,7 +18,7 @@ export interface TakeOff {
 export const LINE_KINDS: readonly LineKind[] = ['substrate', 'hardscape', 'plants', 'gear', 'consumables'];
 
 /** From what was measured to whole packs at the least price. */
-export function takeOff(commission: Commission, survey: Survey): TakeOff {
+export function takeOff(commission: Resolved, survey: Survey): TakeOff {
   const lines = [
     ...substrateLines(commission, survey),
     ...hardscapeLines(commission, survey),

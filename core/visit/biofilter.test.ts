@@ -3,6 +3,7 @@ import type { Brief } from '../commission/schema';
 import { survey } from '../survey/survey';
 import { piece, scape, soil } from '../testing/scape';
 import { biofilterOf } from './biofilter';
+import { resolved } from '../testing/resolved';
 
 /* The weights are an estimate of our own, for which there is no published table: what is checked is what counts at all. */
 
@@ -16,7 +17,7 @@ const parts = (rescape: Brief['rescape'], origin?: 'here' | 'bought', state?: 'd
     },
   });
   const doc = { ...commission, brief: { ...commission.brief, rescape } };
-  return biofilterOf(doc, survey(doc));
+  return biofilterOf(resolved(doc), survey(doc));
 };
 const of = (list: ReturnType<typeof parts>, part: string) =>
   list.filter((p) => p.part === part).map((p) => p.lost);

@@ -1,10 +1,8 @@
 import { filterStateOf } from '../commission/usual';
-import type { Commission, Piece } from '../commission/schema';
-import { materialOf, optionOf } from '../commission/lookup';
-import { layerOrigin, pieceOrigin, plantingOrigin } from '../commission/origin';
+import { layerOf, pieceOf, plantingOf, type ResolvedPiece, type Resolved } from '../resolved/resolved';
+import { materialOf } from '../commission/lookup';
 import { perimeter } from '../geometry/offset';
 import type { PieceSurvey } from '../survey/pieces';
-import { stateOnBuildDay } from '../survey/stateOnBuildDay';
 import type { Survey } from '../survey/survey';
 import { footprint } from '../vessel/footprint';
 
@@ -35,28 +33,22 @@ const OVER_BALL = 1.5;
  * in the tank now; of bed, stone and wood that go, which nobody drew, as much as comes in their place. Plants that are
  * only bought were not there. A stone that is here and dry has nothing on it.
  */
-export function biofilterOf(commission: Commission, survey: Survey): BiofilterPart[] {
+export function biofilterOf(commission: Resolved, survey: Survey): BiofilterPart[] {
   const { vessel, brief } = commission;
   const floor = footprint(vessel);
   const stays = new Set<string>(brief.rescape?.stays ?? []);
-  const option = optionOf(commission, survey.optionId);
-  const living = new Set(option.pieces.filter((p) => isLivedOn(commission, p)).map((p) => p.id));
+  const option = commission.option;
+  const isLived = (id: string) => isLivedOn(pieceOf(commission, id));
   const pieces = (kind: 'stone' | 'wood', here: boolean) =>
     survey.pieces
-      .filter((p) => materialOf(commission, p.material).kind === kind && living.has(p.id) === here)
+      .filter((p) => materialOf(commission, p.material).kind === kind && isLived(p.id) === here)
       .reduce((sum, p) => sum + pieceWeight(commission, p), 0);
   const bed = (here: boolean) =>
     survey.layers
-      .filter((_, i) => (layerOrigin(brief, option.bed[i]) === 'here') === here)
+      .filter((_, i) => (layerOf(commission, option.bed[i].id).origin === 'here') === here)
       .reduce((sum, l) => sum + BED_PER_MM * l.areaM2 * Math.min(BED_MOST_MM, meanMm(l)), 0);
   const planted = survey.plantings
-    .filter(
-      (p) =>
-        plantingOrigin(
-          brief,
-          option.plants.find((e) => e.id === p.id)!,
-        ) === 'here',
-    )
+    .filter((p) => plantingOf(commission, p.id).origin === 'here')
     .reduce((m2, p) => m2 + p.netM2, 0);
   const kinds = [
     { part: 'bed', stays: 'substrate', weight: bed },
@@ -79,36 +71,29 @@ export function biofilterOf(commission: Commission, survey: Survey): BiofilterPa
 }
 
 /** True where what lives on the media goes: new ones, or old ones under the tap. Rinsed in tank water they keep it. */
-function mediaGo(brief: Commission['brief']): boolean {
+function mediaGo(brief: Resolved['brief']): boolean {
   const { filterCleaned, filterRinsed } = brief.rescape ?? {};
   return filterStateOf(brief) !== 'mature' || (filterCleaned === true && filterRinsed !== 'tank-water');
 }
 
 /** True for a piece that something lives on: it stands in this tank, or in another, and has not dried. */
-function isLivedOn(commission: Commission, piece: Piece): boolean {
-  const state = stateOnBuildDay(commission, piece);
-  return state === 'living' || (state !== 'dry' && pieceOrigin(commission, piece) === 'here');
+function isLivedOn({ stateOnDay: state, origin }: ResolvedPiece): boolean {
+  return state === 'living' || (state !== 'dry' && origin === 'here');
 }
 
 /** Weight of what lives on one piece, by its surface under water. */
-function pieceWeight(commission: Commission, { material, underWaterL }: PieceSurvey): number {
+function pieceWeight(commission: Resolved, { material, underWaterL }: PieceSurvey): number {
   const kind = materialOf(commission, material).kind === 'wood' ? 'wood' : 'stone';
   return WEIGHT[kind] * ballM2(underWaterL) * OVER_BALL;
 }
 
 /** Share of the biofilter that is on some pieces: what goes with them when they dry. */
-export function shareOn(commission: Commission, survey: Survey, pieces: readonly string[]): number {
+export function shareOn(commission: Resolved, survey: Survey, pieces: readonly string[]): number {
   const all = survey.pieces;
   const weight = (list: readonly PieceSurvey[]) =>
     list.reduce((sum, p) => sum + pieceWeight(commission, p), 0);
   const hard = biofilterOf(commission, survey).filter((p) => p.part === 'stone' || p.part === 'wood');
-  const drawn = optionOf(commission, survey.optionId).pieces;
-  const here = all.filter((p) =>
-    isLivedOn(
-      commission,
-      drawn.find((d) => d.id === p.id)!,
-    ),
-  );
+  const here = all.filter((p) => isLivedOn(pieceOf(commission, p.id)));
   const whole = weight(here);
   if (whole <= 0) return 0;
   const kept = hard.filter((p) => !p.lost).reduce((sum, p) => sum + p.share, 0);

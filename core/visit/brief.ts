@@ -1,6 +1,6 @@
 import { animalsOf } from '../commission/usual';
 import { daysFrom } from '../calendar/day';
-import type { Commission } from '../commission/schema';
+import type { Resolved } from '../resolved/resolved';
 import type { Finding } from '../words/finding';
 import type { Survey } from '../survey/survey';
 import { biofilterOf } from './biofilter';
@@ -15,7 +15,7 @@ const GROWN_IN_DAYS = 56;
 const SUN_HOURS = 1;
 
 /** What the answers of the interview say against each other. */
-export function briefFindings(commission: Commission, survey: Survey): Finding[] {
+export function briefFindings(commission: Resolved, survey: Survey): Finding[] {
   return [
     ...occasionFindings(commission),
     ...sunFindings(commission),
@@ -23,7 +23,7 @@ export function briefFindings(commission: Commission, survey: Survey): Finding[]
   ];
 }
 
-function occasionFindings({ brief }: Commission): Finding[] {
+function occasionFindings({ brief }: Resolved): Finding[] {
   const { occasion, buildDay } = brief;
   if (!occasion?.day) return [];
   const days = daysFrom(buildDay, occasion.day);
@@ -49,7 +49,7 @@ function occasionFindings({ brief }: Commission): Finding[] {
   ];
 }
 
-function sunFindings({ brief }: Commission): Finding[] {
+function sunFindings({ brief }: Resolved): Finding[] {
   const { window } = brief;
   if (!window || window.sunHours <= SUN_HOURS) return [];
   return [
@@ -74,7 +74,7 @@ function sunFindings({ brief }: Commission): Finding[] {
 /** More than this share of the biofilter in one day is felt by animals (common practice: never all at once). */
 const MOST_LOST = 0.3;
 
-function rescapeFindings(commission: Commission, survey: Survey): Finding[] {
+function rescapeFindings(commission: Resolved, survey: Survey): Finding[] {
   const { rescape } = commission.brief;
   if (!rescape) return [];
   const present = animalsOf(commission.brief).here;

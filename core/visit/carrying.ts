@@ -1,6 +1,7 @@
-import { materialOf, optionOf } from '../commission/lookup';
+import { materialOf } from '../commission/lookup';
 import { USUAL_BASE_MM } from '../commission/usual';
-import type { Commission, Waypoint } from '../commission/schema';
+import type { Waypoint } from '../commission/schema';
+import type { Resolved } from '../resolved/resolved';
 import {
   GLASS_LIFT,
   liftMultipliers,
@@ -41,11 +42,11 @@ const CYLINDER_MM = [110, 110, 450] as const;
 const USUAL_CYLINDER_KG = 5;
 
 /** What is carried in: the empty tank, the heaviest stone, the stand and the cylinder. */
-export function loadsOf(commission: Commission, survey: Survey): Load[] {
+export function loadsOf(commission: Resolved, survey: Survey): Load[] {
   const { vessel, site, brief } = commission;
   const tank: Load = { what: 'tank', sizeMm: outerMm(vessel), massKg: glassKg(vessel), upright: true };
   const base = standingMm(vessel);
-  const option = optionOf(commission, survey.optionId);
+  const option = commission.option;
   const stones = survey.pieces.filter((p) => materialOf(commission, p.material).kind === 'stone');
   const heaviest = stones.sort((a, b) => b.massKg - a.massKg)[0];
   const piece = heaviest && option.pieces.find((p) => p.id === heaviest.id);
@@ -89,7 +90,7 @@ export function loadsOf(commission: Commission, survey: Survey): Load[] {
 const MOST_HANDS = 6;
 
 /** Every load against every point of the way, and how many lift the tank. */
-export function carryingPlan(commission: Commission, survey: Survey): CarryingPlan {
+export function carryingPlan(commission: Resolved, survey: Survey): CarryingPlan {
   const loads = loadsOf(commission, survey);
   const crew = commission.brief.crew;
   const route = (commission.site?.route ?? []).map((waypoint) => ({
@@ -165,7 +166,7 @@ function troubleFinding(trouble: Trouble): Finding {
   };
 }
 
-function teamFindings({ brief, site }: Commission, tank: Load, team: CarryingPlan['team']): Finding[] {
+function teamFindings({ brief, site }: Resolved, tank: Load, team: CarryingPlan['team']): Finding[] {
   if (!site?.route?.length || team.people <= brief.crew) return [];
   return [
     {

@@ -1,5 +1,4 @@
-import type { Commission } from '../commission/schema';
-import { roomOf } from '../commission/usual';
+import type { Resolved } from '../resolved/resolved';
 import { perimeter } from '../geometry/offset';
 import { polygonArea } from '../geometry/polygon';
 import {
@@ -10,7 +9,6 @@ import {
   type HeatAsk,
   type HeatLoss,
 } from '../site/heat';
-import { gearOf } from '../gear/gear';
 import { lightOf, SETTLED_WEEK } from '../light/photoperiod';
 import { intoWaterW } from '../site/warmth';
 import type { Survey } from '../survey/survey';
@@ -20,7 +18,7 @@ import { say, type Text } from '../words/text';
 import { rounded } from '../units/quantity';
 import { footprint } from '../vessel/footprint';
 import { PLANTS_MOST_C } from '../planting/warmth';
-import { keptOf } from '../livestock/kept';
+import { keptOf } from '../resolved/kept';
 import { sharedRange } from '../livestock/checks';
 import { waterTarget } from '../filling/filling';
 
@@ -42,7 +40,7 @@ export interface HeatPlan {
 }
 
 /** Panes that water touches and the open surface, m². */
-export function wetted({ vessel }: Commission): HeatAsk {
+export function wetted({ vessel }: Resolved): HeatAsk {
   const floor = footprint(vessel);
   const surfaceM2 = polygonArea(floor) / 1e6;
   return {
@@ -53,14 +51,14 @@ export function wetted({ vessel }: Commission): HeatAsk {
 }
 
 /** Heater and cooling from the room's range: U·A·ΔT, evaporation, and the rule of thumb beside it. */
-export function heatPlan(commission: Commission, survey: Survey): HeatPlan {
+export function heatPlan(commission: Resolved, survey: Survey): HeatPlan {
   const { site, vessel } = commission;
-  const roomC = roomOf(commission);
+  const { roomC } = commission.limits;
   const waterC = waterTarget(commission).celsius;
   const ask = wetted(commission);
   const loss = heatLoss(ask, waterC, roomC[0]);
   const devicesW = intoWaterW(
-    [...gearOf(commission), { watts: vessel.backlightW ?? 0, warms: 'above' }],
+    [...commission.gear, { watts: vessel.backlightW ?? 0, warms: 'above' }],
     lightOf(commission, SETTLED_WEEK).hours,
   );
   const warmC = restingCelsius(ask, roomC[1], devicesW);
@@ -106,8 +104,8 @@ function coolFindings({ warmC, mostC, coolW, roomC }: Omit<HeatPlan, 'findings'>
 }
 
 /** Heaters on the list of devices against what leaves at the room's coldest; without one, where the water then rests. */
-function heaterFindings(commission: Commission, plan: Omit<HeatPlan, 'findings'>): Finding[] {
-  const heaters = gearOf(commission).filter((g) => g.kind === 'heater');
+function heaterFindings(commission: Resolved, plan: Omit<HeatPlan, 'findings'>): Finding[] {
+  const heaters = commission.gear.filter((g) => g.kind === 'heater');
   const has = heaters.reduce((sum, g) => sum + g.watts, 0);
   if (heaters.length === 0) return coldFindings(commission, plan);
   if (has >= plan.loss.totalW) return [];
@@ -131,7 +129,7 @@ function heaterFindings(commission: Commission, plan: Omit<HeatPlan, 'findings'>
 }
 
 /** A room that was measured, no heater, and animals that bear less cold than the water then has. */
-function coldFindings(commission: Commission, plan: Omit<HeatPlan, 'findings'>): Finding[] {
+function coldFindings(commission: Resolved, plan: Omit<HeatPlan, 'findings'>): Finding[] {
   const least = sharedRange(keptOf(commission), 'tempC')?.[0];
   if (!commission.site?.roomC || least === undefined || !Number.isFinite(least)) return [];
   const rests = restingCelsius(wetted(commission), plan.roomC[0], plan.devicesW);

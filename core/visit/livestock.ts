@@ -1,13 +1,12 @@
 import { animalsOf } from '../commission/usual';
-import { plantOf } from '../catalogue/entries';
-import { materialOf, optionOf } from '../commission/lookup';
-import type { Commission } from '../commission/schema';
+import { materialOf } from '../commission/lookup';
+import type { Resolved } from '../resolved/resolved';
 import { livestockFindings, sharedRange, type Kept } from '../livestock/checks';
-import { speciesIn, unknownOf } from '../livestock/known';
+import { unknownOf } from '../livestock/known';
 import type { Survey } from '../survey/survey';
 import type { Finding } from '../words/finding';
 import { say } from '../words/text';
-import { keptOf } from '../livestock/kept';
+import { keptOf } from '../resolved/kept';
 import { recipeFor, waterTarget } from '../filling/filling';
 
 export interface LivestockPlan {
@@ -18,11 +17,11 @@ export interface LivestockPlan {
 }
 
 /** Animals of which nothing, or not everything, is known: what is not judged is said. */
-function unknownFindings(commission: Commission): Finding[] {
+function unknownFindings(commission: Resolved): Finding[] {
   const { here, coming } = animalsOf(commission.brief);
   return [...here, ...coming].flatMap(({ species, count }): Finding[] => {
     const base = { severity: 'note' as const, at: { field: 'brief.livestock', animals: [species] } };
-    const known = speciesIn(commission, species);
+    const known = commission.animals.get(species);
     const missing = unknownOf(commission, species);
     if (!known)
       return [
@@ -64,11 +63,11 @@ const MEASURE_NAMES = {
 } as const;
 
 /** The animals wished for, held against this vessel, water, stone, plants and each other. */
-export function livestockPlan(commission: Commission, survey: Survey): LivestockPlan {
+export function livestockPlan(commission: Resolved, survey: Survey): LivestockPlan {
   const kept = keptOf(commission);
-  const option = optionOf(commission, survey.optionId);
+  const option = commission.option;
   const materials = [...option.bed, ...option.pieces].map((x) => materialOf(commission, x.material));
-  const plants = option.plants.map((p) => plantOf(commission, p.plant));
+  const plants = [...commission.plantings.values()].map((p) => p.plant);
   const target = waterTarget(commission);
   const { gh: tapGh, kh: tapKh } = commission.site?.tap ?? {};
   // Without RO a hard tap stays hard: once it was measured they live in what the recipe gives.

@@ -1,5 +1,4 @@
-import type { Commission } from '../commission/schema';
-import { devicesOf } from '../gear/gear';
+import type { Resolved } from '../resolved/resolved';
 import { CONTINUOUS_SHARE, powerLoad, type Device, type PowerLoad } from '../site/power';
 import type { Finding } from '../words/finding';
 import { PRACTICE, say } from '../words/text';
@@ -11,10 +10,10 @@ export interface PowerPlan extends PowerLoad {
 }
 
 /** What all devices draw, and what is short, over or unprotected. */
-export function powerPlan(commission: Commission): PowerPlan {
+export function powerPlan(commission: Resolved): PowerPlan {
   const { site, vessel } = commission;
   const devices: Device[] = [
-    ...devicesOf(commission),
+    ...commission.gear.map((g) => g.device),
     ...(vessel.backlightW ? [{ name: 'backlight', watts: vessel.backlightW }] : []),
   ];
   const load = powerLoad(devices, site ?? {});
@@ -62,7 +61,7 @@ function loadFindings(load: PowerLoad, sockets?: number, circuitA?: number): Fin
   return found;
 }
 
-function guardFindings(site: Commission['site']): Finding[] {
+function guardFindings(site: Resolved['site']): Finding[] {
   const found: Finding[] = [];
   const base = { measured: 0, limit: 1, source: PRACTICE };
   if (site?.residualCurrent === false)

@@ -6,6 +6,7 @@ import { survey } from '../survey/survey';
 import { parsed, piece, scape, soil } from '../testing/scape';
 import { visit } from './visit';
 import { bringing, tapCelsius, waterTarget } from '../filling/filling';
+import { resolved } from '../testing/resolved';
 
 /** A sketch in a box of 600 × 360 × 400 mm with parts of brief, site or vessel of its own. */
 function sketch(part: { brief?: object; site?: object; vessel?: object }, option = {}): Commission {
@@ -19,7 +20,7 @@ function sketch(part: { brief?: object; site?: object; vessel?: object }, option
 }
 const visited = (part: Parameters<typeof sketch>[0], option = {}) => {
   const doc = sketch(part, option);
-  return spoken(visit(doc, survey(doc)));
+  return spoken(visit(resolved(doc), survey(doc)));
 };
 const found = (id: string, part: Parameters<typeof sketch>[0], option = {}) =>
   visited(part, option).findings.find((f) => f.id === id);
@@ -128,7 +129,7 @@ describe('water', () => {
   const tap = { gh: 14, kh: 11, winterC: 6, summerC: 18 };
 
   it('takes the season of the build day', () => {
-    const of = (buildDay: string) => tapCelsius(sketch({ brief: { buildDay }, site: { tap } }));
+    const of = (buildDay: string) => tapCelsius(resolved(sketch({ brief: { buildDay }, site: { tap } })));
     expect([of('2027-01-14'), of('2027-07-14'), of('2027-04-14')]).toEqual([6, 18, 12]);
   });
 
@@ -150,8 +151,11 @@ describe('water', () => {
 
   it('is set for the animals when nobody set it', () => {
     const brief = { livestock: [{ species: 'betta-splendens', count: 1 }] };
-    expect(waterTarget(sketch({ brief }))).toMatchObject({ celsius: 25, because: say('target.animals') });
-    expect(waterTarget(sketch({ brief, site: { target: { tempC: 22 } } })).celsius).toBe(22);
+    expect(waterTarget(resolved(sketch({ brief })))).toMatchObject({
+      celsius: 25,
+      because: say('target.animals'),
+    });
+    expect(waterTarget(resolved(sketch({ brief, site: { target: { tempC: 22 } } }))).celsius).toBe(22);
   });
 
   it('is what animals are held against as the recipe gives it, not as it is wished', () => {
@@ -169,9 +173,9 @@ describe('water', () => {
   });
 
   it('is carried in cans of 10 L, or let in by hose', () => {
-    expect(bringing(sketch({}), 60)).toEqual({ minutes: 20 });
+    expect(bringing(resolved(sketch({})), 60)).toEqual({ minutes: 20 });
     // Six cans, each a minute and a half and 20 m of walking at 50 m a minute.
-    expect(bringing(sketch({ site: { carry: 'cans', tapM: 10 } }), 60)).toEqual({
+    expect(bringing(resolved(sketch({ site: { carry: 'cans', tapM: 10 } })), 60)).toEqual({
       cans: 6,
       minutes: 6 * 1.9,
     });

@@ -1,4 +1,4 @@
-import type { Commission } from '../commission/schema';
+import type { Resolved } from '../resolved/resolved';
 import { floorLoad, isUsualPointLoad, USUAL_LOADS, type FloorLoad } from '../site/floorLoad';
 import type { Survey } from '../survey/survey';
 import type { Finding } from '../words/finding';
@@ -24,7 +24,7 @@ export interface VisitPlan {
 }
 
 /** Works out floor, way in, power, water, warmth and animals, each with its findings. */
-export function visit(commission: Commission, survey: Survey): VisitPlan {
+export function visit(commission: Resolved, survey: Survey): VisitPlan {
   const { vessel, site } = commission;
   const floor = {
     ...floorLoad(survey.floorKg, survey.masses.footprintM2, vessel.feet),

@@ -1,10 +1,10 @@
-import type { Commission } from '../commission/schema';
-import { animalsOf, everythingStays, roomOf, waitingOf, type WaitWhere } from '../commission/usual';
+import type { Resolved } from '../resolved/resolved';
+import { animalsOf, everythingStays, waitingOf, type WaitWhere } from '../commission/usual';
 import { firstFill } from '../filling/firstFill';
 import { waterTarget } from '../filling/filling';
 import { gearThere, isBought } from '../gear/gear';
 import { grownFishMm } from '../livestock/checks';
-import { keptOf } from '../livestock/kept';
+import { keptOf } from '../resolved/kept';
 import { hoursToLose } from '../site/cooling';
 import { GLASS_U, OPEN_U } from '../site/heat';
 import type { Survey } from '../survey/survey';
@@ -42,7 +42,7 @@ export interface Waiting {
 }
 
 /** Where the animals of a running tank are while it is worked on; undefined where there is no such tank, or nobody lives in it. */
-export function waitingAnimals(commission: Commission, survey: Survey): Waiting | undefined {
+export function waitingAnimals(commission: Resolved, survey: Survey): Waiting | undefined {
   const { brief } = commission;
   const { rescape } = brief;
   const where = waitingOf(brief);
@@ -57,7 +57,7 @@ export function waitingAnimals(commission: Commission, survey: Survey): Waiting 
   const tubL = Math.min(fill.tubL, roundTubL(litres / Math.max(1, tubs) / TUB_FILLED));
   const hasHeater = gearThere(commission, 'heater').some((g) => !isBought(g));
   const wattsPerK = where === 'stay' ? inTankWPerK(commission, fill.drainToMm) : tubs * tubWPerK(litres / Math.max(1, tubs)); // prettier-ignore
-  const [roomC] = roomOf(commission);
+  const [roomC] = commission.limits.roomC;
   const hours = litres > 0 ? hoursToLose({ litres, wattsPerK }, waterTarget(commission).celsius, roomC, BEARS_C) : Infinity; // prettier-ignore
   return {
     where,
@@ -79,7 +79,7 @@ function tubWPerK(litres: number): number {
 }
 
 /** What is left in the tank: floor and panes up to it, and the open surface. */
-function inTankWPerK({ vessel }: Commission, heightMm: number): number {
+function inTankWPerK({ vessel }: Resolved, heightMm: number): number {
   const floor = footprint(vessel);
   const floorM2 = polygonArea(floor) / 1e6;
   return GLASS_U * (floorM2 + (perimeter(floor) * heightMm) / 1e6) + OPEN_U * floorM2;

@@ -1,6 +1,6 @@
-import type { Commission } from '../commission/schema';
+import type { Resolved } from '../resolved/resolved';
 import { grownFishMm } from '../livestock/checks';
-import { keptOf } from '../livestock/kept';
+import { keptOf } from '../resolved/kept';
 import type { Survey } from '../survey/survey';
 import { rounded } from '../units/quantity';
 import type { Finding } from '../words/finding';
@@ -9,7 +9,7 @@ import { PRACTICE, say } from '../words/text';
 import { waitingAnimals, type Waiting } from './waiting';
 
 /** What is not said of animals that live through the work, and water that is too little for them. */
-export function waitingFindings(commission: Commission, survey: Survey): Finding[] {
+export function waitingFindings(commission: Resolved, survey: Survey): Finding[] {
   const waiting = waitingAnimals(commission, survey);
   if (!waiting) return [];
   const fishCm = grownFishMm(keptOf(commission, (entry) => entry.present === true)) / 10;

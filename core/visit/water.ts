@@ -1,10 +1,9 @@
-import type { Commission } from '../commission/schema';
-import { plantOf } from '../catalogue/entries';
-import { materialOfKind, optionOf } from '../commission/lookup';
+import type { Resolved } from '../resolved/resolved';
+import { materialOfKind } from '../commission/lookup';
 import { bringing, recipeFor, tapOf, waterTarget, type TapWater, type WaterTarget } from '../filling/filling';
 import { firstFill, type FirstFill } from '../filling/firstFill';
 import { sharedRange } from '../livestock/checks';
-import { keptOf } from '../livestock/kept';
+import { keptOf } from '../resolved/kept';
 import { PLANTS_MOST_C } from '../planting/warmth';
 import type { Survey } from '../survey/survey';
 import { rounded } from '../units/quantity';
@@ -27,7 +26,7 @@ export interface WaterPlan {
 }
 
 /** The first fill: what of, how warm, how long. */
-export function waterPlan(commission: Commission, survey: Survey): WaterPlan {
+export function waterPlan(commission: Resolved, survey: Survey): WaterPlan {
   const fill = firstFill(commission, survey);
   const litres = fill.newL;
   const first = recipeFor(commission, litres);
@@ -44,7 +43,7 @@ export function waterPlan(commission: Commission, survey: Survey): WaterPlan {
     findings: [
       ...hardFindings(commission, first, target, tap),
       ...tapFindings(commission),
-      ...warmFindings(commission, survey, target),
+      ...warmFindings(commission, target),
       ...storeFindings(commission, first.roL),
     ],
   };
@@ -53,7 +52,7 @@ export function waterPlan(commission: Commission, survey: Survey): WaterPlan {
 /** More than this over the target is worth saying, °d. */
 const TOLERANCE_D = 1;
 
-function hardFindings(commission: Commission, first: Recipe, target: WaterTarget, tap: TapWater): Finding[] {
+function hardFindings(commission: Resolved, first: Recipe, target: WaterTarget, tap: TapWater): Finding[] {
   if (commission.site?.ro || !tap.known) return [];
   const most = { gh: mostOf(commission, 'gh', target.gh), kh: mostOf(commission, 'kh', target.kh) };
   const over = Math.max(first.gh - most.gh, first.kh - most.kh);
@@ -79,7 +78,7 @@ function hardFindings(commission: Commission, first: Recipe, target: WaterTarget
 }
 
 /** The most that is wanted: as noted, else what all animals bear, else what is usual. */
-function mostOf(commission: Commission, measure: 'gh' | 'kh', target: number): number {
+function mostOf(commission: Resolved, measure: 'gh' | 'kh', target: number): number {
   if (commission.site?.target?.[measure] !== undefined) return target;
   const kept = keptOf(commission);
   const shared = kept.length > 0 ? sharedRange(kept, measure) : undefined;
@@ -87,8 +86,8 @@ function mostOf(commission: Commission, measure: 'gh' | 'kh', target: number): n
 }
 
 /** Warmer than plants grow well in. */
-function warmFindings(commission: Commission, survey: Survey, { celsius }: WaterTarget): Finding[] {
-  const plants = optionOf(commission, survey.optionId).plants.map((p) => plantOf(commission, p.plant));
+function warmFindings(commission: Resolved, { celsius }: WaterTarget): Finding[] {
+  const plants = [...commission.plantings.values()].map((p) => p.plant);
   const least = plants.reduce<{ name: string; most: number } | undefined>((found, { name, tempC }) => {
     const most = tempC?.[1] ?? PLANTS_MOST_C;
     return !found || most < found.most ? { name, most } : found;
@@ -114,7 +113,7 @@ function warmFindings(commission: Commission, survey: Survey, { celsius }: Water
 }
 
 /** RO water for the fill that no tank of the unit holds: it needs tubs, and hours. */
-function storeFindings({ site }: Commission, roL: number): Finding[] {
+function storeFindings({ site }: Resolved, roL: number): Finding[] {
   const { ro } = site ?? {};
   if (!ro || roL <= ro.storageL + 0.5) return [];
   return [
@@ -137,7 +136,7 @@ function storeFindings({ site }: Commission, roL: number): Finding[] {
   ];
 }
 
-function tapFindings(commission: Commission): Finding[] {
+function tapFindings(commission: Resolved): Finding[] {
   const tap = commission.site?.tap;
   const found: Finding[] = [];
   const base = { at: { field: 'site.tap' }, severity: 'warn' as const };

@@ -15,6 +15,7 @@ import { newCommission } from './commissions/newCommission';
 import PlantList from './planting/PlantList.vue';
 import FloorLoad from './vessel/FloorLoad.vue';
 import { parseCommission } from '../../core/commission/parse';
+import { resolved } from '../../core/testing/resolved';
 
 const pinia = createPinia();
 const commission = example('held-root');
@@ -132,7 +133,7 @@ describe('the list of plants', () => {
 describe('the load on the floor', () => {
   it('stands part by part beside what homes are designed for, and never judges', () => {
     const s = survey(commission);
-    const { floor } = visit(commission, s);
+    const { floor } = visit(resolved(commission, s), s);
     const words = mount(FloorLoad, { survey: s, floor }, pinia).words();
     expect(words).toMatch(/107 kg , 4\.5 kN\/m² under the base of 0\.23 m²/);
     expect(words).toMatch(/1\.5 to 2\.0 kN\/m²/);

@@ -22,6 +22,7 @@ import type { LightMap } from '../../core/light/lightMap';
 import type { Living } from '../../core/planted/conditions';
 import { ppfdOnPiece } from '../../core/planted/lightAt';
 import { lightOnDay } from '../../core/planted/lightOnDay';
+import { resolve } from '../../core/resolved/resolved';
 import { newPlantedMemo, plantedPlan, type PlantedPlan } from '../../core/planted/planted';
 import { unfinished } from '../../core/pipeline/finite';
 import { fixedStanding } from '../../core/survey/fixed';
@@ -304,7 +305,7 @@ async function lightInWeek(week: number): Promise<Float32Array | undefined> {
 async function planted(): Promise<ShownPlanted | undefined> {
   if (!last) return undefined;
   const { survey, commission, id } = last;
-  const whole = plantedPlan(commission, survey, plantedMemo);
+  const whole = plantedPlan(resolve(commission, survey), survey, plantedMemo);
   lastPlanted = { ...whole, survey, commission, id };
   const { living, ...rest } = whole;
   const { light, ...water } = living;

@@ -12,13 +12,14 @@ import { soakingOf } from '../../survey/soaking';
 import { laterLayers } from '../../takeoff/later';
 import { poursOf } from '../../takeoff/pours';
 import { words, task, careDays, events, near, TODAY, type Agreements } from './planned';
+import { resolved } from '../resolved';
 
 /** What is bought against what is poured, set, planted, used up: no more, no less, in time. */
 export const BUYING: Agreements = {
   'a layer is poured on the day or on its visit, and in all as much as the take-off brings': (c) => {
-    const late = new Set(laterLayers(c.doc, c.p.survey).map((l) => l.id));
-    return poursOf(c.doc, c.p.survey).filter(({ layer, task: id, role, litres }) => {
-      if (late.has(layer)) return task(c, id) !== undefined || !c.p.build.visits.some((v) => v.afterDays === laterLayers(c.doc, c.p.survey).find((l) => l.id === layer)!.afterDays); // prettier-ignore
+    const late = new Set(laterLayers(resolved(c.doc, c.p.survey), c.p.survey).map((l) => l.id));
+    return poursOf(resolved(c.doc, c.p.survey), c.p.survey).filter(({ layer, task: id, role, litres }) => {
+      if (late.has(layer)) return task(c, id) !== undefined || !c.p.build.visits.some((v) => v.afterDays === laterLayers(resolved(c.doc, c.p.survey), c.p.survey).find((l) => l.id === layer)!.afterDays); // prettier-ignore
       if (role === 'filler') return false;
       const said = role === 'soil' ? [task(c, 'soil'), task(c, 'gaps')] : [task(c, id)];
       return !near(
@@ -39,7 +40,7 @@ export const BUYING: Agreements = {
           words(t.title),
         );
         const rinsed = words(task(c, 'rinse')?.title ?? '');
-        const isLater = laterLayers(c.doc, c.p.survey).some((x) => x.id === l.id);
+        const isLater = laterLayers(resolved(c.doc, c.p.survey), c.p.survey).some((x) => x.id === l.id);
         return parts.filter(
           (id) =>
             !c.p.takeOff.lines.some((line) => line.id === id && line.needed.value > 0) ||
@@ -49,7 +50,7 @@ export const BUYING: Agreements = {
       });
   },
   'mesh bags are bought for filler that lies in bags, and for no other': (c) => {
-    const filler = poursOf(c.doc, c.p.survey).find((q) => q.role === 'filler');
+    const filler = poursOf(resolved(c.doc, c.p.survey), c.p.survey).find((q) => q.role === 'filler');
     const bags = c.p.takeOff.lines.filter((l) => words(l.name).startsWith('Mesh bags'));
     return Boolean(filler && !c.drawn.loose) === bags.length > 0 ? [] : [[c.drawn.loose, bags]];
   },

@@ -9,13 +9,14 @@ import { laterLayers } from '../../takeoff/later';
 import { poursOf } from '../../takeoff/pours';
 import { waitingAnimals } from '../../visit/waiting';
 import { words, task, careDays, events, type Agreements } from './planned';
+import { resolved } from '../resolved';
 
 /** The day, its clocks and its visits: what comes before what, who does it, and only with what there is. */
 export const DAY: Agreements = {
   'animals that live in it are seen to before anything is stirred, and are back where they were taken out': (
     c,
   ) => {
-    const waiting = waitingAnimals(c.doc, c.p.survey);
+    const waiting = waitingAnimals(resolved(c.doc, c.p.survey), c.p.survey);
     const [out, back] = [task(c, 'holding'), task(c, 'return')];
     if (!waiting) return [out, back].filter(Boolean);
     const first = ['drain', 'strip'].flatMap((id) => task(c, id) ?? []);
@@ -43,7 +44,7 @@ export const DAY: Agreements = {
   },
   'sand that is only looked at lies before or after the plants, as the school has it': (c) => {
     const { sand = 'last', moisture } = c.doc.brief.schools ?? {};
-    const looked = poursOf(c.doc, c.p.survey).flatMap((q) =>
+    const looked = poursOf(resolved(c.doc, c.p.survey), c.p.survey).flatMap((q) =>
       q.role === 'cosmetic' ? (task(c, q.task) ?? []) : [],
     );
     const rooted = c.p.build.tasks.filter((t) => t.id.startsWith('plant-'));
@@ -140,8 +141,10 @@ export const DAY: Agreements = {
       return (waitedFor.length === 0) !== (t.startMin === 0) || waitedFor.some((id) => !task(c, id));
     }),
   'a layer is poured after what it lies on': (c) => {
-    const later = new Set(laterLayers(c.doc, c.p.survey).map((l) => l.id));
-    const today = poursOf(c.doc, c.p.survey).filter((p) => !later.has(p.layer) && p.role !== 'cosmetic');
+    const later = new Set(laterLayers(resolved(c.doc, c.p.survey), c.p.survey).map((l) => l.id));
+    const today = poursOf(resolved(c.doc, c.p.survey), c.p.survey).filter(
+      (p) => !later.has(p.layer) && p.role !== 'cosmetic',
+    );
     const fillers = today.filter((p) => p.role === 'filler');
     return today.flatMap((p, i) =>
       today.slice(0, i).filter((below) => {

@@ -7,6 +7,7 @@ import { preparationOf, preparedOf } from '../../planting/preparation';
 import { plantingSequence } from '../../survey/plantingSequence';
 import { poursOf } from '../../takeoff/pours';
 import { words, task, events, fresh, turnsToday, near, type Agreements } from './planned';
+import { resolved } from '../resolved';
 
 /** Planting, run sheet, light and guide: what grows, in which order it goes in, when it is cut. */
 export const PLANTING: Agreements = {
@@ -96,7 +97,7 @@ export const PLANTING: Agreements = {
     ];
   },
   'sand that the school has first lies before anything is planted': (c) => {
-    const looked = c.p.build.tasks.filter((t) => poursOf(c.doc, c.p.survey).some((q) => q.role === 'cosmetic' && q.task === t.id)); // prettier-ignore
+    const looked = c.p.build.tasks.filter((t) => poursOf(resolved(c.doc, c.p.survey), c.p.survey).some((q) => q.role === 'cosmetic' && q.task === t.id)); // prettier-ignore
     const first = Math.min(
       ...c.p.build.tasks.filter((t) => t.id.startsWith('plant-')).map((t) => t.startMin),
     );
@@ -105,7 +106,7 @@ export const PLANTING: Agreements = {
     return looked.filter((t) => t.endMin > first);
   },
   'the bed under what is planted lies before it is planted': (c) => {
-    const lain = Math.max(0, ...c.p.build.tasks.filter((t) => poursOf(c.doc, c.p.survey).some((q) => q.role !== 'cosmetic' && q.task === t.id) || t.id === 'gaps').map((t) => t.endMin)); // prettier-ignore
+    const lain = Math.max(0, ...c.p.build.tasks.filter((t) => poursOf(resolved(c.doc, c.p.survey), c.p.survey).some((q) => q.role !== 'cosmetic' && q.task === t.id) || t.id === 'gaps').map((t) => t.endMin)); // prettier-ignore
     return c.p.build.tasks.filter((t) => t.id.startsWith('plant-') && t.startMin < lain);
   },
 };

@@ -8,11 +8,12 @@ import { inEnglish } from '../../../core/words/english';
 import type { SentOrder } from '../../document/api';
 import { mount } from '../../testing/mount';
 import SupplierOrderCard from './SupplierOrderCard.vue';
+import { resolved } from '../../../core/testing/resolved';
 
 const commission = example('held-root');
-const taken = takeOff(commission, survey(commission));
+const taken = takeOff(resolved(commission), survey(commission));
 const ordered = (confirmation?: Confirmation) =>
-  order(commission, taken, '2027-01-07', confirmation ? [{ reference: 'r', supplier: 'marl-timber', confirmation }] : []); // prettier-ignore
+  order(resolved(commission), taken, '2027-01-07', confirmation ? [{ reference: 'r', supplier: 'marl-timber', confirmation }] : []); // prettier-ignore
 const asked = ordered().suppliers.find((s) => s.supplier === 'marl-timber')!.lines;
 
 /** What the yard answers: all of it on the 12th, unless said otherwise. */

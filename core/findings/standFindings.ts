@@ -1,11 +1,9 @@
-import { materialOf, optionOf } from '../commission/lookup';
-import { pieceOrigin } from '../commission/origin';
-import type { Commission } from '../commission/schema';
+import { pieceOf, type Resolved } from '../resolved/resolved';
 import { rounded } from '../units/quantity';
 import type { Finding } from '../words/finding';
 import { inKg, inMm } from '../words/measure';
 import { PRACTICE, say } from '../words/text';
-import type { Survey } from './survey';
+import type { Survey } from '../survey/survey';
 
 /** A piece that goes over at less than this lean does so at the first push of a hand or a fish, ° (common practice). */
 const SURE_DEG = 5;
@@ -14,7 +12,7 @@ const HEAVY_KG = 2;
 const PAD_MM = 2;
 
 /** Pieces that do not stand by themselves, and heavy ones on bare glass. */
-export function standFindings(commission: Commission, survey: Survey): Finding[] {
+export function standFindings(commission: Resolved, survey: Survey): Finding[] {
   return [...tippingFindings(survey), ...looseFindings(survey), ...bareFindings(commission, survey)];
 }
 
@@ -66,14 +64,13 @@ function looseFindings({ stands, pieces }: Survey): Finding[] {
 }
 
 /** Stones that press on the bottom pane with nothing between; what has stood there already has shown that it holds. */
-function bareFindings(commission: Commission, { optionId, pieces }: Survey): Finding[] {
-  const drawn = optionOf(commission, optionId).pieces;
+function bareFindings(commission: Resolved, { pieces }: Survey): Finding[] {
+  const drawn = commission.option.pieces;
   return pieces.flatMap((p, i): Finding[] => {
     const { stand } = drawn[i];
     const onGlass = stand.kind === 'floor' ? (stand.pad ?? 0) < PAD_MM : stand.kind === 'bed' && Math.abs(p.bottomMm) < PAD_MM; // prettier-ignore
-    const isStone = materialOf(commission, p.material).kind === 'stone';
-    if (!onGlass || !isStone || p.massKg < HEAVY_KG || pieceOrigin(commission, drawn[i]) === 'here')
-      return [];
+    const { material, origin } = pieceOf(commission, p.id);
+    if (!onGlass || material.kind !== 'stone' || p.massKg < HEAVY_KG || origin === 'here') return [];
     return [
       {
         id: 'piece.bare',

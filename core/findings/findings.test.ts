@@ -4,16 +4,17 @@ import type { Layer } from '../commission/schema';
 import { bySeverity, type Finding } from '../words/finding';
 import { example, piece, scape, soil } from '../testing/scape';
 import { surveyFindings } from './findings';
-import { whereabouts } from './whereabouts';
-import { survey } from './survey';
+import { whereabouts } from '../survey/whereabouts';
+import { survey } from '../survey/survey';
+import { resolved } from '../testing/resolved';
 
 describe('findings of the survey', () => {
   const ids = (commission: ReturnType<typeof scape>) =>
-    spoken(surveyFindings(commission, survey(commission))).map((f) => f.id);
+    spoken(surveyFindings(resolved(commission), survey(commission))).map((f) => f.id);
 
   it('says how thin the soil is under a plant, and where', () => {
     const commission = example('held-root');
-    const [found] = spoken(surveyFindings(commission, survey(commission)));
+    const [found] = spoken(surveyFindings(resolved(commission), survey(commission)));
     expect(found).toMatchObject({ id: 'bed.shallow', at: { plant: 'P-1' }, limit: 50, unit: 'mm' });
     expect(found.measured).toBeCloseTo(30 + (80 * 20) / 360, 1);
   });
@@ -37,7 +38,7 @@ describe('findings of the survey', () => {
       soil({ kind: 'level', mm: 80 }),
     ];
     const commission = scape({ option: { bed, plants } });
-    expect(spoken(surveyFindings(commission, survey(commission)))[0]).toMatchObject({
+    expect(spoken(surveyFindings(resolved(commission), survey(commission)))[0]).toMatchObject({
       id: 'bed.shallow',
       measured: 40,
     });
@@ -73,7 +74,7 @@ describe('findings of the survey', () => {
     const stone = piece({ id: 'S-1', at: [200, 100] });
     const bed = [soil({ kind: 'level', mm: 60 })];
     const loose = scape({ option: { bed, pieces: [root, stone] } });
-    const [found] = spoken(surveyFindings(loose, survey(loose)));
+    const [found] = spoken(surveyFindings(resolved(loose), survey(loose)));
     expect(found).toMatchObject({ id: 'piece.floats', at: { piece: 'R-1' }, unit: 'kgf', limit: 0 });
     expect(found.measured).toBeCloseTo(0.3 * 1.2064, 3);
     expect(found.because).toMatch(/0\.58 kg more stone.*soak it 14 days/);
@@ -113,12 +114,12 @@ describe('findings of the survey', () => {
     ];
     expect(ids(scape({ option: { pieces: twice } }))).toEqual(['piece.overlaps']);
     const overlapping = scape({ option: { pieces: twice } });
-    expect(inEnglish(surveyFindings(overlapping, survey(overlapping))[0].says)).toMatch(
+    expect(inEnglish(surveyFindings(resolved(overlapping), survey(overlapping))[0].says)).toMatch(
       /^S-2 shares [\d.]+ L with S-1\.$/,
     );
     // Of a heap those are named that it runs into most.
     const heap = scape({ option: { pieces: [1, 2, 3, 4, 5, 6].map((n) => piece({ id: `S-${n}`, at: [220 + 20 * n, 180], stand: { kind: 'floor' } })) } }); // prettier-ignore
-    expect(surveyFindings(heap, survey(heap)).map((f) => inEnglish(f.says))).toContainEqual(
+    expect(surveyFindings(resolved(heap), survey(heap)).map((f) => inEnglish(f.says))).toContainEqual(
       expect.stringMatching(/^S-6 shares [\d.]+ L with S-5, S-4, S-3, S-2 and with one more piece\.$/),
     );
   });
@@ -173,7 +174,7 @@ describe('findings in general', () => {
         ],
       },
     });
-    const found = spoken(surveyFindings(commission, survey(commission)));
+    const found = spoken(surveyFindings(resolved(commission), survey(commission)));
     expect(new Set(found.map((f) => f.id)).size).toBeGreaterThanOrEqual(5);
     for (const f of found) {
       expect(Number.isFinite(f.measured) && Number.isFinite(f.limit)).toBe(true);

@@ -1,6 +1,6 @@
 import { materialOf } from '../commission/lookup';
 import { CANYON_MM } from '../commission/limits';
-import type { Commission } from '../commission/schema';
+import type { Resolved } from '../resolved/resolved';
 import { distanceTo, edgesOf } from '../geometry/offset';
 import { polygonBounds, polygonContains, type Polygon } from '../geometry/polygon';
 import { planHull } from '../hardscape/planHull';
@@ -9,7 +9,7 @@ import { rounded } from '../units/quantity';
 import type { Finding } from '../words/finding';
 import { inMm } from '../words/measure';
 import { PRACTICE, say } from '../words/text';
-import type { Survey } from './survey';
+import type { Survey } from '../survey/survey';
 
 /** Stones of less than this share of the heaviest are details that lean on others, and no wall of a canyon. */
 const LARGE_SHARE = 0.25;
@@ -17,7 +17,7 @@ const LARGE_SHARE = 0.25;
 const TOUCH_MM = 5;
 
 /** Large stones that stand apart, but nearer than a gap reads as one. */
-export function canyonFindings(commission: Commission, survey: Survey): Finding[] {
+export function canyonFindings(commission: Resolved, survey: Survey): Finding[] {
   const massOf = new Map(survey.pieces.map((p) => [p.id, p.massKg]));
   const stones = survey.standing.filter((s) => materialOf(commission, s.piece.material).kind === 'stone');
   const heaviest = Math.max(0, ...stones.map((s) => massOf.get(s.piece.id)!));

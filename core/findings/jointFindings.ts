@@ -1,16 +1,15 @@
-import { optionOf } from '../commission/lookup';
-import type { Commission } from '../commission/schema';
+import type { Resolved } from '../resolved/resolved';
 import { JOINABLE_MM, WIDEST_GAP_MM } from '../hardscape/contact';
 import { HANGING_KG } from '../hardscape/joining';
 import { rounded } from '../units/quantity';
 import type { Finding } from '../words/finding';
 import { inKg, inMm } from '../words/measure';
 import { PRACTICE, say } from '../words/text';
-import type { Survey } from './survey';
+import type { Survey } from '../survey/survey';
 
 /** Joints that hold nothing: across a gap, or with more hanging on them than such a joint usually bears. */
-export function jointFindings(commission: Commission, survey: Survey): Finding[] {
-  const { joints } = optionOf(commission, survey.optionId);
+export function jointFindings(commission: Resolved, survey: Survey): Finding[] {
+  const { joints } = commission.option;
   return joints.flatMap((joint, i): Finding[] => {
     const { gapMm, hangsKg } = survey.joints[i];
     const at = { piece: joint.pieces[0], pieces: joint.pieces };

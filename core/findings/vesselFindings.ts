@@ -1,5 +1,4 @@
-import type { Commission } from '../commission/schema';
-import { optionOf } from '../commission/lookup';
+import type { Resolved } from '../resolved/resolved';
 import { sizeMmOf } from '../hardscape/extent';
 import { rounded } from '../units/quantity';
 import type { Finding } from '../words/finding';
@@ -7,8 +6,8 @@ import { inLitres, inMm, type Measure } from '../words/measure';
 import { PRACTICE, say, type Text } from '../words/text';
 import { isNarrowed, openings, openingSize, passes } from '../vessel/openings';
 import type { Polygon } from '../geometry/polygon';
-import { joinedBefore } from './ahead';
-import type { Survey } from './survey';
+import { joinedBefore } from '../beforehand/ahead';
+import type { Survey } from '../survey/survey';
 
 type Size = readonly [number, number, number];
 
@@ -16,7 +15,7 @@ type Size = readonly [number, number, number];
 const LABEL_TOLERANCE = 0.05;
 
 /** What the vessel itself says: a label that lies, what does not pass its openings, a base without a mat. */
-export function vesselFindings(commission: Commission, survey: Survey): Finding[] {
+export function vesselFindings(commission: Resolved, survey: Survey): Finding[] {
   return [
     ...labelFindings(commission, survey),
     ...openingFindings(commission, survey),
@@ -24,7 +23,7 @@ export function vesselFindings(commission: Commission, survey: Survey): Finding[
   ];
 }
 
-function labelFindings({ vessel }: Commission, { brimL }: Survey): Finding[] {
+function labelFindings({ vessel }: Resolved, { brimL }: Survey): Finding[] {
   const label = vessel.labelL;
   if (label === undefined || Math.abs(label - brimL) <= LABEL_TOLERANCE * brimL) return [];
   const percent = rounded(Math.abs(label / brimL - 1) * 100, 0);
@@ -47,13 +46,13 @@ function labelFindings({ vessel }: Commission, { brimL }: Survey): Finding[] {
   ];
 }
 
-function openingFindings(commission: Commission, survey: Survey): Finding[] {
+function openingFindings(commission: Resolved, survey: Survey): Finding[] {
   const { vessel } = commission;
   if (!isNarrowed(vessel)) return [];
   const open = openings(vessel);
-  const { pieces } = optionOf(commission, survey.optionId);
+  const { pieces } = commission.option;
   const stuck = pieces.filter((piece) => !open.some((o) => passes(o, sizeMmOf(piece.shape))));
-  const joined = joinedBefore(commission, survey.optionId)
+  const joined = joinedBefore(commission)
     .map(({ pieces: ids }) => ({ ids, sizeMm: boxOf(survey, ids) }))
     .filter(
       ({ ids, sizeMm }) => !stuck.some((p) => ids.includes(p.id)) && !open.some((o) => passes(o, sizeMm)),
@@ -107,7 +106,7 @@ function boxOf(survey: Survey, ids: readonly string[]): Size {
   return [along(0), along(1), along(2)];
 }
 
-function matFindings({ vessel }: Commission): Finding[] {
+function matFindings({ vessel }: Resolved): Finding[] {
   if (vessel.mat !== false || vessel.rimMm) return [];
   return [
     {

@@ -4,13 +4,14 @@ import { CANYON_MM, OVER_BAGS_MM } from '../commission/limits';
 import { piece, scape, soil } from '../testing/scape';
 import { spoken } from '../words/english';
 import { surveyFindings } from './findings';
-import { holdsBedBack } from './retains';
-import { survey } from './survey';
+import { holdsBedBack } from '../survey/retains';
+import { survey } from '../survey/survey';
+import { resolved } from '../testing/resolved';
 
 /* Limits that are common practice, each held from both of its sides. */
 
 const found = (commission: ReturnType<typeof scape>) =>
-  spoken(surveyFindings(commission, survey(commission)));
+  spoken(surveyFindings(resolved(commission), survey(commission)));
 const ids = (commission: ReturnType<typeof scape>) => found(commission).map((f) => f.id);
 const filler = (mm: number, rest: Partial<Layer> = {}): Layer => ({
   id: 'f',

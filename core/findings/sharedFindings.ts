@@ -1,13 +1,12 @@
 import { plantOf } from '../catalogue/entries';
-import { optionOf } from '../commission/lookup';
-import type { Commission, Planting } from '../commission/schema';
+import type { Planting } from '../commission/schema';
+import type { Resolved } from '../resolved/resolved';
 import { commonArea } from '../geometry/offset';
 import { polygonArea, polygonBounds, type Polygon } from '../geometry/polygon';
 import { rounded } from '../units/quantity';
 import type { Finding } from '../words/finding';
 import { say } from '../words/text';
 import { PRACTICE } from '../words/text';
-import type { Survey } from './survey';
 
 /** Regions that have less of the smaller in common merely meet at their edges. */
 const MEETING_SHARE = 0.25;
@@ -15,8 +14,8 @@ const MEETING_SHARE = 0.25;
 type Region = Planting & { region: Polygon };
 
 /** Two plants on one surface of which each is counted for the whole: more plugs are bought than there is room for. */
-export function sharedFindings(commission: Commission, survey: Survey): Finding[] {
-  const { plants } = optionOf(commission, survey.optionId);
+export function sharedFindings(commission: Resolved): Finding[] {
+  const { plants } = commission.option;
   const known = kept.get(plants);
   if (known?.catalogue === commission.catalogue) return known.findings;
   const findings = worksOut(commission, plants);
@@ -25,9 +24,9 @@ export function sharedFindings(commission: Commission, survey: Survey): Finding[
 }
 
 /** Regions are held against each other once for as long as neither they nor the catalogue change. */
-const kept = new WeakMap<Planting[], { catalogue: Commission['catalogue']; findings: Finding[] }>();
+const kept = new WeakMap<Planting[], { catalogue: Resolved['catalogue']; findings: Finding[] }>();
 
-function worksOut(commission: Commission, plants: readonly Planting[]): Finding[] {
+function worksOut(commission: Resolved, plants: readonly Planting[]): Finding[] {
   const regions = plants.filter(
     (p): p is Region => p.region !== undefined && p.count === undefined && !p.laterDays,
   );

@@ -1,5 +1,5 @@
 import { daysFrom } from '../calendar/day';
-import type { Commission } from '../commission/schema';
+import type { Resolved } from '../resolved/resolved';
 import type { Standing } from '../hardscape/settle';
 import type { Survey } from '../survey/survey';
 import { rounded } from '../units/quantity';
@@ -7,18 +7,18 @@ import type { Finding } from '../words/finding';
 import { inLitres, inMm } from '../words/measure';
 import { PRACTICE, say, type Text } from '../words/text';
 import { CO2_PARTS } from '../commission/co2Parts';
-import { gearOf, hasGasSource, isWholeSet, type Device, type Gear, type GearKind } from './gear';
-import { TURNOVER } from './propose';
+import { hasGasSource, isWholeSet, type Device, type Gear, type GearKind } from '../gear/gear';
+import { TURNOVER } from '../gear/propose';
 
 /** Room that a hand needs to reach a device, mm (common practice). */
 const HAND_MM = 90;
 type Block = readonly [readonly [number, number, number], readonly [number, number, number]];
 
 /** What the gear says: too little flow, late, in the way of a stone, or out of a hand's reach. */
-export function gearFindings(commission: Commission, survey: Survey): Finding[] {
+export function gearFindings(commission: Resolved, survey: Survey): Finding[] {
   return [
     ...flowFindings(commission, survey),
-    ...gearOf(commission).flatMap((gear) => [
+    ...commission.gear.flatMap((gear) => [
       ...lateFindings(commission, gear),
       ...placeFindings(commission, survey, gear.device),
     ]),
@@ -28,10 +28,10 @@ export function gearFindings(commission: Commission, survey: Survey): Finding[] 
 }
 
 /** Gas that is wanted and not listed where other gear is, or a set that is listed part by part and one of them is not. */
-function gasFindings(commission: Commission): Finding[] {
+function gasFindings(commission: Resolved): Finding[] {
   const { brief } = commission;
   if (!brief.co2) return [];
-  const all = gearOf(commission);
+  const all = commission.gear;
   const gas = all.filter((g) => g.kind === 'co2');
   if (gas.length === 0) return hasGasSource(commission) ? [] : [noGas];
   if (gas.some((g) => isWholeSet(g, gas))) return [];
@@ -53,9 +53,9 @@ function gasFindings(commission: Commission): Finding[] {
 }
 
 /** What the job takes for granted and no list of gear has: film for a background that is planned, a timer for a lamp. */
-function missingFindings(commission: Commission): Finding[] {
+function missingFindings(commission: Resolved): Finding[] {
   const { brief, vessel } = commission;
-  const all = gearOf(commission);
+  const all = commission.gear;
   if (all.length === 0 || brief.rescape) return [];
   const has = (kind: GearKind) => all.some((g) => g.kind === kind);
   return [
@@ -87,8 +87,8 @@ const noGas: Finding = {
 };
 
 /** What all filters together move: two small ones are as good as a large one. */
-function flowFindings(commission: Commission, { freeWaterL }: Survey): Finding[] {
-  const filters = gearOf(commission).filter((g) => g.kind === 'filter' && g.litresPerHour !== undefined);
+function flowFindings(commission: Resolved, { freeWaterL }: Survey): Finding[] {
+  const filters = commission.gear.filter((g) => g.kind === 'filter' && g.litresPerHour !== undefined);
   if (filters.length === 0) return [];
   const turnover = filters.reduce((sum, g) => sum + g.litresPerHour!, 0) / freeWaterL;
   const [least, most] = TURNOVER;
@@ -121,7 +121,7 @@ const WAITS: Partial<Record<GearKind, 'filter' | 'heater' | 'lamp' | 'co2'>> = {
   co2: 'co2',
 };
 
-function lateFindings({ brief }: Commission, { device, kind, late }: Gear): Finding[] {
+function lateFindings({ brief }: Resolved, { device, kind, late }: Gear): Finding[] {
   if (!late) return [];
   const days = daysFrom(brief.buildDay, device.arrives!);
   const waits = kind && WAITS[kind];
@@ -141,7 +141,7 @@ function lateFindings({ brief }: Commission, { device, kind, late }: Gear): Find
 }
 
 /** A body that runs into a piece, or that no hand reaches from the side it is served from. */
-function placeFindings({ vessel }: Commission, survey: Survey, device: Device): Finding[] {
+function placeFindings({ vessel }: Resolved, survey: Survey, device: Device): Finding[] {
   const { body } = device;
   if (!body) return [];
   const { sizeMm, servedFrom } = body;

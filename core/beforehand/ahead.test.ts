@@ -7,7 +7,8 @@ import { example } from '../testing/scape';
 import { aheadOf, pieceWorks } from './ahead';
 import { inEnglish } from '../words/english';
 import { say } from '../words/text';
-import { survey } from './survey';
+import { survey } from '../survey/survey';
+import { resolved } from '../testing/resolved';
 
 /** The held root, joined with silicone: a stone holds it, a day goes by until it may be loaded. Built on 14 January. */
 function joined(change: (c: Commission) => void = () => {}): Commission {
@@ -26,9 +27,9 @@ const twoRoots = joined((c) => {
   option.pockets = [];
   option.plants = option.plants.filter((p) => !p.on || p.on === root.id);
 });
-const days = (c: Commission) => new Map(beforehandOf(c, survey(c)).map((b) => [b.kind, b.day]));
+const days = (c: Commission) => new Map(beforehandOf(resolved(c), survey(c)).map((b) => [b.kind, b.day]));
 const needed = (c: Commission, line: string) =>
-  order(c, takeOff(c, survey(c))).suppliers.flatMap((s) => s.lines).find((l) => l.line === line)!.neededOn; // prettier-ignore
+  order(resolved(c), takeOff(resolved(c), survey(c))).suppliers.flatMap((s) => s.lines).find((l) => l.line === line)!.neededOn; // prettier-ignore
 
 describe('pieces that are worked on before the day', () => {
   it('are joined two days before, and have come by then: stone and wood alike', () => {
@@ -41,11 +42,11 @@ describe('pieces that are worked on before the day', () => {
 
   it('are joined before they soak, since glue cures on what is dry', () => {
     const measured = survey(twoRoots);
-    expect(pieceWorks(twoRoots, measured)).toMatchObject([
+    expect(pieceWorks(resolved(twoRoots, measured))).toMatchObject([
       { kind: 'silicone', days: 23, because: say('why.earlier.joined') },
       { kind: 'soak', days: 21 },
     ]);
-    expect([...aheadOf(twoRoots, measured).values()]).toEqual([
+    expect([...aheadOf(resolved(twoRoots, measured)).values()]).toEqual([
       { why: 'cures-soaks', days: 23 },
       { why: 'cures-soaks', days: 23 },
     ]);
@@ -60,7 +61,7 @@ describe('pieces that are worked on before the day', () => {
     const c = structuredClone(twoRoots);
     c.catalogue.materials.push({ ...c.catalogue.materials.find((m) => m.id === 'branch')!, id: 'light-branch', soakDays: 7 }); // prettier-ignore
     c.options[0].pieces[1].material = 'light-branch';
-    expect(beforehandOf(c, survey(c)).filter((b) => b.kind === 'soak')).toEqual([
+    expect(beforehandOf(resolved(c), survey(c)).filter((b) => b.kind === 'soak')).toEqual([
       expect.objectContaining({
         day: '2026-12-24',
         title: say('before.soak.title', { pieces: c.options[0].pieces.map((p) => p.id) }),
@@ -72,14 +73,14 @@ describe('pieces that are worked on before the day', () => {
   it('are asked for a day before that, and it is said why so early', () => {
     const c = structuredClone(twoRoots);
     for (const p of c.options[0].pieces) p.origin = 'client';
-    const asked = beforehandOf(c, survey(c)).find((b) => b.kind === 'client')!;
+    const asked = beforehandOf(resolved(c), survey(c)).find((b) => b.kind === 'client')!;
     expect(asked).toMatchObject({ day: '2026-12-21', because: say('why.earlier.aside') });
     expect(inEnglish(asked.detail)).toBe('what is worked on beforehand is here by then, the rest on the day');
   });
 
   it('are worked on on the day itself where the glue sets at once', () => {
     const c = structuredClone(example('held-root'));
-    expect(aheadOf(c, survey(c)).size).toBe(0);
+    expect(aheadOf(resolved(c)).size).toBe(0);
     expect(needed(c, 'branch')).toBe('2027-01-14');
   });
 });

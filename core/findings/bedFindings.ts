@@ -1,7 +1,7 @@
 import { OVER_BAGS_MM } from '../commission/limits';
-import { materialOf, optionOf } from '../commission/lookup';
+import { materialOf } from '../commission/lookup';
 import { isBagged, layerName } from '../commission/origin';
-import type { Commission } from '../commission/schema';
+import type { Resolved } from '../resolved/resolved';
 import { distanceTo, edgesOf } from '../geometry/offset';
 import { polygonArea, type Polygon } from '../geometry/polygon';
 import { footprint } from '../vessel/footprint';
@@ -14,8 +14,8 @@ import type { Finding } from '../words/finding';
 import { inMm } from '../words/measure';
 import { PRACTICE, say } from '../words/text';
 import type { Standing } from '../hardscape/settle';
-import type { Survey } from './survey';
-import { whereabouts } from './whereabouts';
+import type { Survey } from '../survey/survey';
+import { whereabouts } from '../survey/whereabouts';
 
 /** A face lower than this stands by itself for a while, mm (common practice). */
 const FACE_MM = 25;
@@ -29,7 +29,7 @@ const CAP_SHARE = 0.85;
 const BARE_M2 = 0.002;
 
 /** What the bed does not hold, does not cover, or shows through the glass. */
-export function bedFindings(commission: Commission, survey: Survey): Finding[] {
+export function bedFindings(commission: Resolved, survey: Survey): Finding[] {
   return [
     ...faceFindings(commission, survey),
     ...bareFindings(commission, survey),
@@ -39,7 +39,7 @@ export function bedFindings(commission: Commission, survey: Survey): Finding[] {
 }
 
 /** Steps in the bed with nothing in front of them. */
-function faceFindings(commission: Commission, survey: Survey): Finding[] {
+function faceFindings(commission: Resolved, survey: Survey): Finding[] {
   const faces = onField(survey.field, 'faces', () => facesOf(survey.field, FACE_MM));
   const open = faces.filter(({ xyMm: [x, y], lowMm, heightMm }) => {
     return !survey.standing.some((s) => dams(s, x, y, lowMm, lowMm + heightMm / 2));
@@ -47,7 +47,7 @@ function faceFindings(commission: Commission, survey: Survey): Finding[] {
   const lengthMm = open.reduce((sum, f) => sum + f.lengthMm, 0);
   if (lengthMm < OPEN_MM) return [];
   const highest = open.reduce((a, b) => (b.heightMm > a.heightMm ? b : a));
-  const layer = optionOf(commission, survey.optionId).bed[highest.layer];
+  const layer = commission.option.bed[highest.layer];
   return [
     {
       id: 'bed.face',
@@ -86,8 +86,8 @@ function dams({ columns: c, xMm, yMm, zMm }: Standing, x: number, y: number, low
 } // prettier-ignore
 
 /** Bags of filler that too little grain lies over: the mesh is seen through it. */
-function bagFindings(commission: Commission, { field, optionId }: Survey): Finding[] {
-  const { bed } = optionOf(commission, optionId);
+function bagFindings(commission: Resolved, { field }: Survey): Finding[] {
+  const { bed } = commission.option;
   return bed.flatMap((layer, i): Finding[] => {
     if (!isBagged(commission, layer)) return [];
     let [least, at, cells] = [OVER_BAGS_MM, -1, 0];
@@ -118,9 +118,9 @@ function bagFindings(commission: Commission, { field, optionId }: Survey): Findi
 }
 
 /** A layer over the whole of another that leaves a part of it bare. */
-function bareFindings(commission: Commission, survey: Survey): Finding[] {
+function bareFindings(commission: Resolved, survey: Survey): Finding[] {
   const { layers, field } = survey;
-  const { bed } = optionOf(commission, survey.optionId);
+  const { bed } = commission.option;
   return layers.slice(1).flatMap((layer, k): Finding[] => {
     const below = layers[k];
     const bareM2 = below.areaM2 - layer.areaM2;
@@ -149,9 +149,9 @@ function bareFindings(commission: Commission, survey: Survey): Finding[] {
   });
 }
 
-function fillerFindings(commission: Commission, survey: Survey): Finding[] {
+function fillerFindings(commission: Resolved, survey: Survey): Finding[] {
   const { field } = survey;
-  const { bed } = optionOf(commission, survey.optionId);
+  const { bed } = commission.option;
   const floor = footprint(commission.vessel);
   if (polygonArea(floor) <= 0) return [];
   return survey.layers.flatMap((layer, i): Finding[] => {

@@ -1,16 +1,16 @@
 import { USUAL_REPOSE_DEG } from '../commission/limits';
 import { materialOf } from '../commission/lookup';
-import type { Commission } from '../commission/schema';
+import type { Resolved } from '../resolved/resolved';
 import { rounded } from '../units/quantity';
 import type { Finding } from '../words/finding';
 import { PRACTICE, say } from '../words/text';
-import type { Survey } from './survey';
+import type { Survey } from '../survey/survey';
 
 /** So much of a heap may lie over an edge before it is said, share: the columns it is read by are that coarse. */
 const EDGE_SHARE = 0.04;
 
 /** Heaps on pieces that do not stay there: over an edge, or steeper than their grain holds. */
-export function pocketFindings(commission: Commission, { pockets }: Survey): Finding[] {
+export function pocketFindings(commission: Resolved, { pockets }: Survey): Finding[] {
   return pockets.flatMap((p): Finding[] => {
     const material = materialOf(commission, p.material);
     const holds = material.reposeDeg ?? USUAL_REPOSE_DEG;

@@ -1,22 +1,18 @@
-import { plantOf } from '../catalogue/entries';
-import { optionOf } from '../commission/lookup';
-import { plantingOrigin } from '../commission/origin';
-import type { Commission } from '../commission/schema';
+import { plantingOf, type Resolved } from '../resolved/resolved';
 import { packsOf } from '../planting/packs';
 import { rounded } from '../units/quantity';
 import type { Finding } from '../words/finding';
 import { say } from '../words/text';
-import type { Survey } from './survey';
+import type { Survey } from '../survey/survey';
 
 /** Plantings for which the packs at hand do not suffice: a part of the hill stays bare, and nobody may overlook it. */
-export function shortFindings(commission: Commission, { optionId, plantings }: Survey): Finding[] {
-  const option = optionOf(commission, optionId);
+export function shortFindings(commission: Resolved, { plantings }: Survey): Finding[] {
+  const option = commission.option;
   return option.plants.flatMap((planting, i): Finding[] => {
     if (planting.packs === undefined) return [];
-    const entry = plantOf(commission, planting.plant);
+    const { plant: entry, origin } = plantingOf(commission, planting.id);
     const { plugs, spacingMm: spacing = 0 } = plantings[i];
-    const isBought = plantingOrigin(commission.brief, planting) === 'bought';
-    const { plugsAtHand, missing } = packsOf(option, planting, entry, plugs, isBought);
+    const { plugsAtHand, missing } = packsOf(option, planting, entry, plugs, origin === 'bought');
     if (missing === 0) return [];
     const bareCm2 = rounded((missing * spacing * spacing) / 100, 0);
     return [

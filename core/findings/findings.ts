@@ -1,8 +1,9 @@
 import { plantOf } from '../catalogue/entries';
-import { CLEAR_FRONT_MM, TALLEST_SHARE, USUAL_ROOT_DEPTH_MM } from '../commission/limits';
-import { materialOf, materialOfKind, optionOf } from '../commission/lookup';
+import { CLEAR_FRONT_MM, USUAL_ROOT_DEPTH_MM } from '../commission/limits';
+import { materialOf, materialOfKind } from '../commission/lookup';
 import { isBagged, layerName } from '../commission/origin';
-import type { Commission, Material } from '../commission/schema';
+import type { Material } from '../commission/schema';
+import type { Resolved } from '../resolved/resolved';
 import { stoneToHoldKg } from '../hardscape/buoyancy';
 import { rounded } from '../units/quantity';
 import type { Finding } from '../words/finding';
@@ -12,18 +13,18 @@ import { JOINABLE_MM } from '../hardscape/contact';
 import { inKg, inKgf, inLitres, inMm, type Measure } from '../words/measure';
 import { PRACTICE, say, type Said, type Text } from '../words/text';
 import { densityOf } from '../hardscape/mass';
-import { fixedStanding } from './fixed';
+import { fixedStanding } from '../survey/fixed';
 import { bedFindings } from './bedFindings';
 import { canyonFindings } from './canyonFindings';
-import type { GroupSurvey } from './groups';
+import type { GroupSurvey } from '../survey/groups';
 import { jointFindings } from './jointFindings';
-import type { PieceSurvey } from './pieces';
+import type { PieceSurvey } from '../survey/pieces';
 import { pocketFindings } from './pocketFindings';
 import { standFindings } from './standFindings';
 import { shortFindings } from './shortFindings';
 import { sharedFindings } from './sharedFindings';
-import type { Survey } from './survey';
-import { whereabouts } from './whereabouts';
+import type { Survey } from '../survey/survey';
+import { whereabouts } from '../survey/whereabouts';
 import { vesselFindings } from './vesselFindings';
 
 /** Shared space beyond which two pieces are said to run into each other, share of the smaller. */
@@ -34,7 +35,7 @@ const MOST_NAMED = 4;
 const SINKS_KG_PER_L = 2;
 
 /** Everything the survey shows to be outside a limit. */
-export function surveyFindings(commission: Commission, survey: Survey): Finding[] {
+export function surveyFindings(commission: Resolved, survey: Survey): Finding[] {
   return [
     ...vesselFindings(commission, survey),
     ...floatFindings(commission, survey),
@@ -46,13 +47,13 @@ export function surveyFindings(commission: Commission, survey: Survey): Finding[
     ...jointFindings(commission, survey),
     ...bedFindings(commission, survey),
     ...canyonFindings(commission, survey),
-    ...sharedFindings(commission, survey),
+    ...sharedFindings(commission),
     ...co2Findings(commission, survey),
     ...shortFindings(commission, survey),
   ];
 }
 
-function floatFindings(commission: Commission, { groups, pieces }: Survey): Finding[] {
+function floatFindings(commission: Resolved, { groups, pieces }: Survey): Finding[] {
   return groups.flatMap((group) => {
     if (!group.floats) return [];
     const members = pieces.filter((p) => group.pieces.includes(p.id));
@@ -99,13 +100,13 @@ function floatWords(
 }
 
 /** Density of the stone that would hold a float down: that which is joined to it or on the list, never what floats. */
-function holdingDensity(commission: Commission, members: readonly PieceSurvey[]): number {
+function holdingDensity(commission: Resolved, members: readonly PieceSurvey[]): number {
   const dense = (m: Material) => densityOf(m) >= SINKS_KG_PER_L;
   const own = (m: Material) => dense(m) && members.some((p) => p.material === m.id);
   return densityOf(materialOfKind(commission, 'stone', own) ?? materialOfKind(commission, 'stone', dense));
 }
 
-function shallowFindings(commission: Commission, survey: Survey): Finding[] {
+function shallowFindings(commission: Resolved, survey: Survey): Finding[] {
   return survey.plantings.flatMap((planting) => {
     const plant = plantOf(commission, planting.plant);
     const limit = plant.minBedMm ?? USUAL_ROOT_DEPTH_MM;
@@ -121,7 +122,7 @@ function shallowFindings(commission: Commission, survey: Survey): Finding[] {
         unit: 'mm',
         says: say('bed.shallow.says', {
           depth: inMm(thinnest.mm),
-          grain: grainOf(commission, survey, planting.over),
+          grain: grainOf(commission, planting.over),
           plant: plant.name,
           where: whereabouts(commission, thinnest.xyMm),
         }),
@@ -133,14 +134,16 @@ function shallowFindings(commission: Commission, survey: Survey): Finding[] {
 }
 
 /** What a planting roots in, in a word: soil, or the bed by its name where it is none. */
-function grainOf(commission: Commission, survey: Survey, over: readonly string[]): Said | Said[] {
-  const layers = optionOf(commission, survey.optionId).bed.filter((l) => over.includes(l.id));
-  const isSoil = layers.some((l) => materialOf(commission, l.material).kind === 'soil');
-  return isSoil || layers.length === 0 ? say('grain.soil') : layers.map((l) => layerName(commission, l));
+function grainOf(commission: Resolved, over: readonly string[]): Said | Said[] {
+  const layers = [...commission.layers].filter(([id]) => over.includes(id)).map(([, layer]) => layer);
+  const isSoil = layers.some((l) => l.material.kind === 'soil');
+  return isSoil || layers.length === 0
+    ? say('grain.soil')
+    : layers.map((l) => layerName(commission, l.layer));
 }
 
-function steepFindings(commission: Commission, { layers, optionId }: Survey): Finding[] {
-  const { bed } = optionOf(commission, optionId);
+function steepFindings(commission: Resolved, { layers }: Survey): Finding[] {
+  const { bed } = commission.option;
   return layers.flatMap((layer, i) => {
     const material = materialOf(commission, layer.material);
     // Bags stay where they are put.
@@ -170,11 +173,11 @@ function steepFindings(commission: Commission, { layers, optionId }: Survey): Fi
   });
 }
 
-function pieceFindings(commission: Commission, survey: Survey): Finding[] {
+function pieceFindings(commission: Resolved, survey: Survey): Finding[] {
   const { pieces } = survey;
   const { lid, waterLineMm } = commission.vessel;
   const { height } = commission.vessel.innerMm;
-  const tallest = TALLEST_SHARE * height;
+  const tallest = commission.limits.tallestMm;
   return pieces.flatMap((piece) => {
     const found: Finding[] = [];
     const base = { at: { piece: piece.id }, unit: 'mm' };
@@ -277,7 +280,7 @@ function overlapWords({ id, overlapL }: PieceSurvey, others: readonly string[]):
 }
 
 /** The pieces before one, and fixed things, that it runs into by more than they touch. */
-function sharing({ vessel }: Commission, { standing }: Survey, id: string): string[] {
+function sharing({ vessel }: Resolved, { standing }: Survey, id: string): string[] {
   const all = [...fixedStanding(vessel), ...standing];
   const own = all.findIndex((s) => s.piece.id === id);
   const least = (TOUCHING_SHARE / 2) * all[own].columns.volumeMm3;
@@ -290,7 +293,7 @@ function sharing({ vessel }: Commission, { standing }: Survey, id: string): stri
   return into.filter((o, i) => i === 0 || o.mm3 > least).map((o) => o.id);
 }
 
-function co2Findings(commission: Commission, { plantings }: Survey): Finding[] {
+function co2Findings(commission: Resolved, { plantings }: Survey): Finding[] {
   if (commission.brief.co2) return [];
   return plantings.flatMap((planting) => {
     const plant = plantOf(commission, planting.plant);

@@ -1,11 +1,8 @@
-import { pieceOrigin } from '../commission/origin';
-import { optionOf } from '../commission/lookup';
-import type { Commission, Joint } from '../commission/schema';
+import type { Joint } from '../commission/schema';
+import { pieceOf, type Resolved } from '../resolved/resolved';
 import { isMadeBefore } from '../hardscape/joining';
 import { beginning, type Begins, type EarlierWork } from './earlier';
-import { jointed } from './groups';
-import { soakingOf } from './soaking';
-import type { Survey } from './survey';
+import { jointed } from '../survey/groups';
 
 /** Days before the build on which joints are made that cure for one (common practice). */
 const JOINED_DAYS = 2;
@@ -17,10 +14,9 @@ export interface JoinedBefore {
 }
 
 /** What is joined beforehand. Joints with what stands in the tank now are made in it. */
-export function joinedBefore(commission: Commission, optionId: string): JoinedBefore[] {
-  const option = optionOf(commission, optionId);
-  const here = new Set(option.pieces.filter((p) => pieceOrigin(commission, p) === 'here').map((p) => p.id));
-  const joints = option.joints.filter((j) => isMadeBefore(j) && !j.pieces.some((id) => here.has(id)));
+export function joinedBefore(commission: Resolved): JoinedBefore[] {
+  const isHere = (id: string) => pieceOf(commission, id).origin === 'here';
+  const joints = commission.option.joints.filter((j) => isMadeBefore(j) && !j.pieces.some(isHere));
   return jointed(
     [...new Set(joints.flatMap((j) => j.pieces))],
     joints.map((j) => j.pieces),
@@ -31,9 +27,9 @@ export function joinedBefore(commission: Commission, optionId: string): JoinedBe
 export type PieceWork = EarlierWork & Begins & { kind: 'silicone' | 'soak'; joints: Joint[] };
 
 /** What is done with pieces before the day, and when it begins. What is joined beforehand soaks as one, as long as its slowest. */
-export function pieceWorks(commission: Commission, survey: Survey): PieceWork[] {
-  const soaking = soakingOf(commission, survey);
-  const joined = joinedBefore(commission, survey.optionId);
+export function pieceWorks(commission: Resolved): PieceWork[] {
+  const soaking = new Map([...commission.pieces].flatMap(([id, { soakDays }]) => (soakDays > 0 ? [[id, soakDays] as const] : []))); // prettier-ignore
+  const joined = joinedBefore(commission);
   const alone = [...soaking.keys()].filter((id) => !joined.some((j) => j.pieces.includes(id)));
   const tubs = [...joined.map((j) => j.pieces), ...alone.map((id) => [id])].flatMap((pieces) => {
     const days = pieces.flatMap((id) => soaking.get(id) ?? []);
@@ -52,8 +48,8 @@ export interface Ahead {
 }
 
 /** Pieces that are worked on before the day: whoever sells, lends or stores them is asked so much sooner. */
-export function aheadOf(commission: Commission, survey: Survey): Map<string, Ahead> {
-  const works = pieceWorks(commission, survey);
+export function aheadOf(commission: Resolved): Map<string, Ahead> {
+  const works = pieceWorks(commission);
   const ids = new Set(works.flatMap((w) => w.things));
   return new Map(
     [...ids].map((id): [string, Ahead] => {

@@ -1,0 +1,181 @@
+import { filledCatalogue, plantOf } from '../catalogue/entries';
+import { CLEAR_FRONT_MM, TALLEST_SHARE } from '../commission/limits';
+import { materialOf, optionOf } from '../commission/lookup';
+import { isMoved, layerOrigin, pieceOrigin, pieceState, plantingOrigin } from '../commission/origin';
+import type {
+  Commission,
+  Layer,
+  Material,
+  Option,
+  Origin,
+  Piece,
+  Plant,
+  Planting,
+} from '../commission/schema';
+import { roomOf } from '../commission/usual';
+import { gearOf, type Gear } from '../gear/gear';
+import { speciesIn } from '../livestock/known';
+import type { Species } from '../livestock/species';
+import { packsOf } from '../planting/packs';
+import { soakingOf } from '../survey/soaking';
+import { stateOnBuildDay } from '../survey/stateOnBuildDay';
+import type { Survey } from '../survey/survey';
+
+/*
+ * A commission as everything after the survey reads it: one option of it, and each of its things with what it is, where it
+ * comes from, how it is and what is at hand of it. Made once, by `resolve`; take-off, order, planting, build day, care, visit
+ * and findings are given this and no document, so that none of them knows less of a thing than another.
+ */
+
+/** A stone or a piece of wood. */
+export interface ResolvedPiece {
+  piece: Piece;
+  material: Material;
+  origin: Origin;
+  state: NonNullable<Piece['state']>;
+  /** How wet it is when it is set: what soaks since a day may have sunk by then. */
+  stateOnDay: NonNullable<Piece['state']>;
+  /** In the tank now, and to stand elsewhere in it. */
+  isMoved: boolean;
+  /** Days that it soaks before the build; 0 where it sinks, or is held down, as it is. */
+  soakDays: number;
+}
+
+/** A layer of the bed. */
+export interface ResolvedLayer {
+  layer: Layer;
+  material: Material;
+  origin: Origin;
+  /** Days after the build on which it comes in; 0 on the day. */
+  laterDays: number;
+  /** What of it is there already, L. */
+  atHandL: number;
+}
+
+/** A planting. */
+export interface ResolvedPlanting {
+  planting: Planting;
+  plant: Plant;
+  origin: Origin;
+  /** Days after the build on which it is set; 0 on the day. */
+  laterDays: number;
+  /** Plugs that are at hand without being bought. */
+  atHand: number;
+}
+
+/** What holds here, by the vessel and the room. */
+export interface Limits {
+  /** Kept clear behind the front pane, mm. */
+  clearFrontMm: number;
+  /** A main stone may reach so high, mm. */
+  tallestMm: number;
+  /** Coldest and warmest of the room, °C. */
+  roomC: readonly [number, number];
+}
+
+/** A commission, resolved for one of its options. Its catalogue has every entry filled in from what is known. */
+export interface Resolved extends Commission {
+  readonly option: Option;
+  /** Every device on the list, with its kind and figures. */
+  readonly gear: readonly Gear[];
+  /** The animals of the brief by the id of their species; what neither the document nor the list has is left out. */
+  readonly animals: ReadonlyMap<string, Species>;
+  readonly pieces: ReadonlyMap<string, ResolvedPiece>;
+  readonly layers: ReadonlyMap<string, ResolvedLayer>;
+  readonly plantings: ReadonlyMap<string, ResolvedPlanting>;
+  readonly limits: Limits;
+}
+
+/**
+ * Resolves the option that was surveyed. Pure: the document stays as it is.
+ * Valid for the survey of the same document. Leaves out: figures that somebody has to measure or ask for.
+ * Test: resolved.test.ts, "has each piece with its material, where it comes from and how it is on the day".
+ */
+export function resolve(commission: Commission, survey: Survey): Resolved {
+  const catalogue = filledCatalogue(commission.catalogue);
+  const filled: Commission = { ...commission, catalogue };
+  const option = optionOf(filled, survey.optionId);
+  const soaking = soakingOf(filled, survey);
+  const counted = new Map(survey.plantings.map((p) => [p.id, p.plugs]));
+  return {
+    ...filled,
+    option,
+    gear: gearOf(filled),
+    animals: animalsIn(filled),
+    pieces: byId(option.pieces, (piece) => pieceIn(filled, piece, soaking.get(piece.id) ?? 0)),
+    layers: byId(option.bed, (layer) => layerIn(filled, layer)),
+    plantings: byId(option.plants, (p) => plantingIn(filled, option, p, counted.get(p.id) ?? 0)),
+    limits: {
+      clearFrontMm: CLEAR_FRONT_MM.least,
+      tallestMm: TALLEST_SHARE * commission.vessel.innerMm.height,
+      roomC: roomOf(commission),
+    },
+  };
+}
+
+/** A piece of the option. Throws a RangeError where it has none of that id, as the other two do. */
+export function pieceOf({ pieces }: Pick<Resolved, 'pieces'>, id: string): ResolvedPiece {
+  return found(pieces, id, 'piece');
+}
+
+export function layerOf({ layers }: Pick<Resolved, 'layers'>, id: string): ResolvedLayer {
+  return found(layers, id, 'layer');
+}
+
+export function plantingOf({ plantings }: Pick<Resolved, 'plantings'>, id: string): ResolvedPlanting {
+  return found(plantings, id, 'planting');
+}
+
+function found<R>(all: ReadonlyMap<string, R>, id: string, what: string): R {
+  const there = all.get(id);
+  if (!there) throw new RangeError(`${what} "${id}" is not in the option that was resolved`);
+  return there;
+}
+
+function byId<T extends { id: string }, R>(list: readonly T[], of: (entry: T) => R): Map<string, R> {
+  return new Map(list.map((entry) => [entry.id, of(entry)]));
+}
+
+function animalsIn(commission: Commission): Map<string, Species> {
+  const ids = new Set((commission.brief.livestock ?? []).map((s) => s.species));
+  return new Map([...ids].flatMap((id): [string, Species][] => {
+    const known = speciesIn(commission, id);
+    return known ? [[id, known]] : [];
+  })); // prettier-ignore
+}
+
+function pieceIn(commission: Commission, piece: Piece, soakDays: number): ResolvedPiece {
+  const origin = pieceOrigin(commission, piece);
+  return {
+    piece,
+    material: materialOf(commission, piece.material),
+    origin,
+    state: pieceState(piece, origin),
+    stateOnDay: stateOnBuildDay(commission, piece),
+    isMoved: origin === 'here' && isMoved(piece),
+    soakDays,
+  };
+}
+
+function layerIn(commission: Commission, layer: Layer): ResolvedLayer {
+  return {
+    layer,
+    material: materialOf(commission, layer.material),
+    origin: layerOrigin(commission.brief, layer),
+    laterDays: layer.laterDays ?? 0,
+    atHandL: layer.presentL ?? 0,
+  };
+}
+
+function plantingIn(commission: Commission, option: Option, planting: Planting, plugs: number): ResolvedPlanting {
+  const plant = plantOf(commission, planting.plant);
+  const origin = plantingOrigin(commission.brief, planting);
+  const isBought = origin === 'bought';
+  return {
+    planting,
+    plant,
+    origin,
+    laterDays: planting.laterDays ?? 0,
+    atHand: isBought ? packsOf(option, planting, plant, plugs, true).ownPlugs : plugs,
+  };
+} // prettier-ignore
