@@ -3,7 +3,8 @@ import { bringing, recipeFor } from '../filling/filling';
 import { filterStateOf } from '../commission/usual';
 import { bacteriaDays } from '../regime/bacteria';
 import { mediaToMature } from '../regime/maturing';
-import { gasFromDay, gearThere, hasGasSource, lateDevices, unpackedDevices } from '../gear/gear';
+import { gearThere, hasGasSource, lateDevices, unpackedDevices } from '../gear/gear';
+import { gasFrom } from '../regime/gas';
 import { lightOf } from '../light/photoperiod';
 import { waterByHeight } from '../survey/waterByHeight';
 import { inCelsius, inLitres, inMm } from '../words/measure';
@@ -138,7 +139,7 @@ function startWords({ commission }: Job): Text {
   const steps = [
     ...(moved || mediaToMature(commission).length > 0 ? [say('start.media.wet')] : []),
     ...(on.length > 0 ? [say('start.on', { devices: on, count: on.length })] : []),
-    ...(gasFromDay(commission) === 0 && hasGasSource(commission) ? [say('start.gas')] : []),
+    ...(gasFrom(commission)?.day === 0 && hasGasSource(commission) ? [say('start.gas')] : []),
     ...(bacteriaDays(commission).includes(0) ? [say('start.bacteria')] : []),
     ...(brief.rescape ? [say('start.temperature')] : []),
     ...(gearThere(commission, 'timer').length > 0 ? [say('start.timer')] : []),

@@ -12,7 +12,7 @@ import { materialOfKind } from '../commission/lookup';
 import { PRACTICE, say, type Text } from '../words/text';
 import { rounded } from '../units/quantity';
 import { plantFoodMl } from '../regime/dosing';
-import { gasFromDay } from '../gear/gear';
+import { gasBegins } from '../regime/gas';
 import { recipeFor } from '../filling/filling';
 import type { Recipe } from '../water/recipe';
 import { roSchedule, type RoSchedule } from '../water/roSchedule';
@@ -105,6 +105,7 @@ export function carePlan(
   });
   const last = changes[changes.length - 1];
   const ro = roOf(commission, survey, changes);
+  const co2From = gasBegins(commission);
   const recipe = recipeFor(commission, last.share * survey.freeWaterL);
   return {
     buildDay: brief.buildDay,
@@ -128,7 +129,7 @@ export function carePlan(
       forLitres: survey.freeWaterL,
       ...(dosed.length > 0 ? { mlADose: plantFoodMl(commission, survey.freeWaterL) } : {}),
     },
-    light: { ...clocksOf(commission), ...gasFrom(commission) },
+    light: { ...clocksOf(commission), ...(co2From ? { co2From } : {}) },
     supplies: usedUp(commission, survey, regime).map((u) => supplyOf(commission, u)),
     ...(gates ? { stock: stockOf(brief, gates, read) } : {}),
     ...(ro ? { ro } : {}),
@@ -141,12 +142,6 @@ export function carePlan(
       ...roFindings(commission, ro),
     ],
   };
-}
-
-/** The day from which gas is on, where it is not the first. */
-function gasFrom(commission: Resolved): { co2From?: Day } {
-  const after = gasFromDay(commission);
-  return after ? { co2From: dayPlus(commission.brief.buildDay, after) } : {};
 }
 
 /** One of the things that are used up, as the client reads it. */

@@ -1,4 +1,3 @@
-import { daysFrom } from '../calendar/day';
 import { materialOf } from '../commission/lookup';
 import { co2CostOf } from '../commission/usual';
 import type { Commission, Material, Origin, Site } from '../commission/schema';
@@ -138,17 +137,6 @@ export function hasGasSource(commission: Asked): boolean {
   if (!brief.co2) return false;
   const all = gearOf(commission);
   return all.length === 0 || brief.rescape !== undefined || brief.co2CostMinor !== undefined || all.some((g) => g.kind === 'co2'); // prettier-ignore
-}
-
-/** Days after the build from which gas is on: as the brief has it, and not before it has come; undefined where there is none. */
-export function gasFromDay(commission: Asked): number | undefined {
-  const { brief } = commission;
-  if (!brief.co2) return undefined;
-  const come = lateDevices(commission).filter((g) => g.kind === 'co2');
-  return Math.max(
-    brief.care?.co2FromDay ?? 0,
-    ...come.map((g) => daysFrom(brief.buildDay, g.device.arrives!)),
-  );
 }
 
 /** What stands, is poured or is laid under the vessel, or lives in water until the filter starts: it is not set out with it. */

@@ -2,22 +2,24 @@ import { dayPlus, type Day } from '../calendar/day';
 import { animalsOf, filterStateOf, waterSchoolOf } from '../commission/usual';
 import type { Resolved } from '../resolved/resolved';
 import { say, type Text } from '../words/text';
+import { dated, type LaterWork } from './afterwards';
 import { heldUntil, type NitrogenRead } from './nitrogen';
 
-/** Earliest days for animals, after the build (common practice: two weeks; three or more). */
-const SHRIMPS_AFTER = 14;
-const FISH_AFTER = 21;
-/** Days from which animals may come: at once on a mature filter, sooner on a seeded one. */
-export interface Gates {
-  shrimps: number;
-  fish: number;
-  wanted: { shrimps: boolean; fish: boolean };
-}
-
+/** Days after the build from which a new filter carries them (common practice: two weeks; three or more). */
+const CARRIES_AFTER = { shrimps: 14, fish: 21 } as const;
 /** A seeded filter is as far in half the time (common practice). */
 const SEEDED_SHARE = 0.5;
 /** On a mature filter they come once a reading of the new water is zero (common practice). */
 const MATURE_AFTER = 1;
+
+type Newcomers = 'shrimps' | 'fish';
+const NEWCOMERS: readonly Newcomers[] = ['shrimps', 'fish'];
+
+/** Days from which animals may come: at once on a mature filter, sooner on a seeded one; and why not earlier. */
+export interface Gates extends Record<Newcomers, number> {
+  wanted: Record<Newcomers, boolean>;
+  why: Partial<Record<Newcomers, Text>>;
+}
 
 /** Zero readings that are asked for before animals come. */
 const zerosWanted = (brief: Resolved['brief']) => (filterStateOf(brief) === 'mature' ? 1 : 2);
@@ -37,20 +39,29 @@ export function gatesOf(
   // Of whom nobody has said anything it is said when they could come; those that leave say that somebody did.
   const stock = brief.livestock ?? [];
   if (stock.length > 0 && coming.length === 0) return undefined;
-  const kindOf = (species: string) => commission.animals.get(species)?.kind ?? 'fish';
-  const kinds = coming.map((s) => kindOf(s.species));
-  const wanted = {
-    shrimps: stock.length === 0 || kinds.some((k) => k !== 'fish'),
-    fish: stock.length === 0 || kinds.includes('fish'),
-  };
-  const later = (kind: 'fish' | 'other') =>
-    Math.max(0, ...coming.filter((s) => (kindOf(s.species) === 'fish') === (kind === 'fish')).map((s) => s.laterDays ?? 0)); // prettier-ignore
-  const least = leastDays(filterStateOf(brief), tests, fishIn);
+  const kindOf = (species: string): Newcomers =>
+    (commission.animals.get(species)?.kind ?? 'fish') === 'fish' ? 'fish' : 'shrimps';
   const held = heldUntil(commission, read, tests, zerosWanted(brief));
+  const works = dated([
+    ...filterWorks(filterStateOf(brief), tests, fishIn),
+    ...(held > 0 ? [{ kind: 'held' as const, things: NEWCOMERS, ownDay: held - 1 }] : []),
+    ...NEWCOMERS.map((kind) => ({
+      kind,
+      things: [kind],
+      ownDay: Math.max(0, ...coming.filter((s) => kindOf(s.species) === kind).map((s) => s.laterDays ?? 0)),
+    })),
+  ]);
+  const fallsOf = (kind: Newcomers) => works.find((w) => w.kind === kind)!;
+  const isWanted = (kind: Newcomers) => stock.length === 0 || coming.some((s) => kindOf(s.species) === kind);
+  const [shrimps, fish] = NEWCOMERS.map(fallsOf);
   return {
-    shrimps: Math.max(least.shrimps, held, later('other')),
-    fish: Math.max(least.fish, held, later('fish')),
-    wanted,
+    shrimps: shrimps.day,
+    fish: fish.day,
+    wanted: { shrimps: isWanted('shrimps'), fish: isWanted('fish') },
+    why: {
+      ...(shrimps.because ? { shrimps: shrimps.because } : {}),
+      ...(fish.because ? { fish: fish.because } : {}),
+    },
   };
 }
 
@@ -59,11 +70,13 @@ export interface StockGate {
   shrimpsFrom?: Day;
   fishFrom?: Day;
   says: Text;
+  /** Why not earlier, each reason once. */
+  why: Text[];
 }
 
 export function stockOf(
   brief: Resolved['brief'],
-  { shrimps, fish, wanted }: Gates,
+  { shrimps, fish, wanted, why }: Gates,
   { zeros }: NitrogenRead,
 ): StockGate {
   const [shrimpsFrom, fishFrom] = [dayPlus(brief.buildDay, shrimps), dayPlus(brief.buildDay, fish)];
@@ -72,6 +85,7 @@ export function stockOf(
   return {
     ...(wanted.shrimps ? { shrimpsFrom } : {}),
     ...(wanted.fish ? { fishFrom } : {}),
+    why: [...new Set(NEWCOMERS.flatMap((kind) => (wanted[kind] ? (why[kind] ?? []) : [])))],
     says:
       wanted.shrimps && wanted.fish
         ? say('stock.both', values)
@@ -93,20 +107,18 @@ function conditionOf(brief: Resolved['brief'], zeros: readonly Day[]): Text {
     : say('stock.condition');
 }
 
-function leastDays(
+/** What of the filter has to be there first: time to carry them, and for fish the second test from the second week on. */
+function filterWorks(
   filter: ReturnType<typeof filterStateOf>,
   tests: readonly number[],
   fishIn: boolean,
-): { shrimps: number; fish: number } {
-  if (fishIn) return { shrimps: 0, fish: 0 };
-  if (filter === 'mature') return { shrimps: MATURE_AFTER, fish: MATURE_AFTER };
-  const fish = fishGate(tests);
-  if (filter === 'new') return { shrimps: SHRIMPS_AFTER, fish };
-  return { shrimps: Math.ceil(SHRIMPS_AFTER * SEEDED_SHARE), fish: Math.ceil(fish * SEEDED_SHARE) };
-}
-
-/** The day after the second test of those from the second week on, not before three weeks. */
-function fishGate(tests: readonly number[]): number {
+): LaterWork[] {
+  if (fishIn) return [];
+  if (filter === 'mature') return [{ kind: 'matured', things: NEWCOMERS, ownDay: MATURE_AFTER }];
+  const share = filter === 'new' ? 1 : SEEDED_SHARE;
   const second = tests.filter((d) => d > 7)[1];
-  return Math.max(FISH_AFTER, second + 1);
+  return [
+    ...NEWCOMERS.map((kind) => ({ kind: 'matured' as const, things: [kind], ownDay: Math.ceil(CARRIES_AFTER[kind] * share) })), // prettier-ignore
+    { kind: 'zeros', things: ['fish'], ownDay: Math.ceil((second + 1) * share) - 1 },
+  ];
 }

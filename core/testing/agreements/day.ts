@@ -3,13 +3,14 @@ import { daysFrom, dayPlus } from '../../calendar/day';
 import { optionOf } from '../../commission/lookup';
 import { animalsOf } from '../../commission/usual';
 import { pieceOrigin } from '../../commission/origin';
-import { gasFromDay, gearOf, lateDevices, unpackedDevices } from '../../gear/gear';
+import { gearOf, lateDevices, unpackedDevices } from '../../gear/gear';
 import { bacteriaDays } from '../../regime/bacteria';
 import { laterLayers } from '../../takeoff/later';
 import { poursOf } from '../../takeoff/pours';
 import { waitingAnimals } from '../../visit/waiting';
 import { words, task, careDays, events, type Agreements } from './planned';
 import { resolved } from '../resolved';
+import { gasFrom } from '../../regime/gas';
 
 /** The day, its clocks and its visits: what comes before what, who does it, and only with what there is. */
 export const DAY: Agreements = {
@@ -127,7 +128,7 @@ export const DAY: Agreements = {
       return !visit?.tasks.some((t) => words(t.title) === name) || !events(c).some(([d, e]) => d === after && e.includes(name)); // prettier-ignore
     }),
   'gas begins when it has come, on the same day in guide and calendar': (c) => {
-    const after = gasFromDay(c.doc);
+    const after = gasFrom(resolved(c.doc, c.p.survey))?.day;
     const from = c.p.care.light.co2From;
     const said = events(c)
       .filter(([, e]) => /CO2 (on|begins|starts)|gas/i.test(e))

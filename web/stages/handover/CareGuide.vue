@@ -9,6 +9,7 @@ import { fahrenheitFromCelsius } from '../../../core/units/temperature';
 import { decimal, useFigures } from '../../units/figures';
 import type { FieldView, ShownPlan } from '../../workers/planWorker';
 import CareCalendar from './CareCalendar.vue';
+import { stockWords } from './stockWords';
 import { wording } from '../../words/wording';
 
 /** What the client is left with: a page that somebody with no training can follow. */
@@ -130,7 +131,7 @@ const fed = computed(() => props.care.weeks.some((w) => w.days.some((d) => d.dos
       >
       <span><b class="t">T</b>{{ wording('careGuide.test') }}</span>
       <span v-if="fed"><i class="dot" />{{ dose }}</span>
-      <span v-if="care.stock" class="gate">{{ f.words(care.stock.says) }}</span>
+      <span v-if="care.stock" class="gate">{{ stockWords(care.stock, f.words) }}</span>
     </p>
     <div class="texts">
       <section>

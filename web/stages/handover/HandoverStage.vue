@@ -10,6 +10,7 @@ import { useFigures } from '../../units/figures';
 import { usePreferences } from '../../units/preferences';
 import { useFrame } from '../../frame/planKey';
 import CareGuide from './CareGuide.vue';
+import { stockWords } from './stockWords';
 import { wording } from '../../words/wording';
 
 const commission = useCommission();
@@ -82,7 +83,7 @@ const print = () => window.print();
         <dd>{{ words(care.dosing.rule) }}</dd>
         <template v-if="care.stock">
           <dt>Stock</dt>
-          <dd>{{ words(care.stock.says) }}</dd>
+          <dd data-test="stock">{{ stockWords(care.stock, words) }}</dd>
         </template>
       </dl>
       <h2>What it asks of the client</h2>
