@@ -193,7 +193,15 @@ export class Finger extends Hand {
 
   async go(stage: string): Promise<void> {
     this.thought();
-    const link = await this.page.waitForSelector(`nav[aria-label="Stages"] ::-p-text(${stage})`);
+    // A telephone has another list of them than a tablet: the one that is seen is pressed.
+    const link = await this.page.waitForFunction(
+      (title) =>
+        [...document.querySelectorAll<HTMLElement>('nav[aria-label^="Stages"] a')].find(
+          (a) => a.getClientRects().length > 0 && a.textContent!.includes(title),
+        ),
+      {},
+      stage,
+    );
     await this.press(link as ElementHandle<HTMLElement>);
   }
 

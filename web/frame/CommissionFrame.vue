@@ -16,6 +16,7 @@ import GoneSheet from './GoneSheet.vue';
 import { useFigures } from '../units/figures';
 import HeadBar from './HeadBar.vue';
 import { useFollowedGear } from './followGear';
+import { useFromTheTop } from './fromTheTop';
 import { useHeldStill } from './heldStill';
 import { useLivePlan } from './livePlan';
 import { FRAME } from './planKey';
@@ -102,6 +103,7 @@ const workbench = ref<HTMLElement>();
 usePage(() => pageOf(studio.locale));
 useFollowedGear(plan, () => placed.value.length > 0);
 useHeldStill(workbench, [plan, planted, trouble]);
+useFromTheTop(workbench);
 useTitle(computed(() => (commission.document ? `${commission.document.title} · Utsuwa` : 'Utsuwa')));
 void studio.load();
 

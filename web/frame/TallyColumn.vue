@@ -88,7 +88,7 @@ const rows = computed<Row[]>(() => {
             key: 'plants',
             name: 'Plants',
             ...f.shown(plugs, 'plug'),
-            below: `${packs} packs of ${plants.length} species`,
+            below: wording('tallyColumn.plants', { packs, species: plants.length }),
             line: plants[0].id,
           },
         ]

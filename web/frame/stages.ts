@@ -2,6 +2,7 @@ import { withoutPrice } from '../../core/takeoff/cost';
 import type { Commission } from '../../core/commission/schema';
 import type { ShownPlan } from '../workers/planWorker';
 import { daysAway, shortDay } from '../units/days';
+import { wording } from '../words/wording';
 
 /** A layer of the strata: a stage, what it says of itself, and how far it is filled (0 to 1). */
 export interface Stratum {
@@ -97,7 +98,10 @@ export function strataOf(
           filled: stops ? 0.7 : 1,
         })
       : { says: 'empty', filled: 0 },
-    planting: known({ says: plugs ? `${plugs} plugs` : 'nothing planted', filled: plugs ? 1 : 0 }),
+    planting: known({
+      says: plugs ? wording('stages.plugs', { count: plugs }) : 'nothing planted',
+      filled: plugs ? 1 : 0,
+    }),
     'take-off': known({
       says: priced === 1 ? 'priced' : `${Math.round(priced * 100)} % priced`,
       filled: priced,

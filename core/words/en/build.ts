@@ -325,7 +325,7 @@ export const BUILD = {
   'before.client.ready': 'ready on the day',
   'before.client.worked': 'what is worked on beforehand is here by then, the rest on the day',
   'before.soak.title': 'Into the tub: {pieces}',
-  'before.soak.detail': '{days} days of soaking before it stays down',
+  'before.soak.detail': '{days, plural, one {# day} other {# days}} of soaking before it stays down',
   'before.joints.title': 'Join outside, {method}: {joints}',
   'before.joints.detail':
     '24 h to cure; then {mass} carried in as one by {count, plural, one {one person} other {# people}}, borne under {pieces}, never by its thin end. {caution}',

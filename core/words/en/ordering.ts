@@ -5,7 +5,8 @@ export const ORDERING = {
   'order.late.says': '{name} had to be ordered by {day}, {late, plural, one {# day ago} other {# days ago}}.',
   'order.late.because':
     '{supplier} cannot bring it before {day}. Ask for it sooner, choose another supplier, or move the build day.',
-  'order.keeps.says': '{name} arrives {early} days before it is needed and keeps {keeps}.',
+  'order.keeps.says':
+    '{name} arrives {early, plural, one {# day} other {# days}} before it is needed and keeps {keeps}.',
   'order.keeps.because': 'The last delivery is too early. Choose another supplier or move the build day.',
   'order.short.says': '{supplier} gives {given} of {asked, plural, one {# pack} other {# packs}} of {name}.',
   'order.short.because': 'The rest is still to be ordered: {rest}.',

@@ -6,8 +6,10 @@ export const SITE = {
   'occasion.birthday': 'birthday',
   'occasion.other': 'occasion',
   'occasion.noted': '{kind} ({note})',
-  'brief.occasion.says.before': 'The {occasion} is {days} days before the build day.',
-  'brief.occasion.says': '{days} days from the build to the {occasion}, {needs} are wanted.',
+  'brief.occasion.says.before':
+    'The {occasion} is {days, plural, one {# day} other {# days}} before the build day.',
+  'brief.occasion.says':
+    '{days, plural, one {# day} other {# days}} from the build to the {occasion}, {needs} are wanted.',
   'brief.occasion.because.grown':
     'A planted tank takes about eight weeks to grow in: build earlier, or plant denser and in pots.',
   'brief.occasion.because': 'Build earlier: the water clears and settles overnight at the least.',

@@ -7,7 +7,7 @@ export const SURVEY = {
   'piece.floats.because.try':
     'It needs {more} of stone of {density} kg/L joined to it or laid on it, or soaking: try in a bucket when it sinks.',
   'piece.floats.because.soak':
-    'It needs {more} more stone of {density} kg/L joined to it or laid on it, or soak it {days} days first: then it stays down.',
+    'It needs {more} more stone of {density} kg/L joined to it or laid on it, or soak it {days, plural, one {# day} other {# days}} first: then it stays down.',
   'bed.shallow.says': '{depth} of {grain} under {plant}, {where}.',
   'grain.soil': 'soil',
   'bed.shallow.because': 'It roots in the bed and needs {limit}. Raise the bed there or move the planting.',

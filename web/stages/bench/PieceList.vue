@@ -25,9 +25,8 @@ const noticed = computed(() => {
   const c = props.survey?.composition;
   if (!c || props.option.pieces.length === 0) return '';
   const count =
-    c.stones === 1
-      ? 'one stone'
-      : `${c.stones} stones${c.stones > 0 && c.stones % 2 === 0 ? ', an even number' : ''}`;
+    wording('pieceList.stones', { count: c.stones }) +
+    (c.stones > 0 && c.stones % 2 === 0 ? ', an even number' : '');
   const sides = c.evenness >= ALIKE ? wording('pieceList.mirrored', { share: percent(1 - c.evenness) }) : wording('pieceList.balance', { share: percent(c.evenness) }); // prettier-ignore
   return [
     count,

@@ -98,7 +98,9 @@ const massKg = ({ pieces }: Start) =>
             />
           </svg>
           <b>{{ NAMES[s.style] }}</b>
-          <span class="quiet">{{ s.pieces.length }} pieces, {{ f.mass(massKg(s)) }}</span>
+          <span class="quiet">{{
+            wording('startsPanel.pieces', { count: s.pieces.length, mass: f.mass(massKg(s)) })
+          }}</span>
         </button>
         <p class="quiet rules">{{ s.rules.map((r) => f.words(r)).join('; ') }}.</p>
       </li>

@@ -46,7 +46,7 @@ export function figuresOf(plan: ShownPlan, option: Option, doc: Commission, says
       text: says.mass(stoneKg),
       below: `${stones} ${stones === 1 ? 'stone' : 'stones'}${wood ? `, ${wood} of wood` : ''}`,
     },
-    { name: 'Plants', text: `${plugs} plugs`, below: `${species} species` },
+    { name: 'Plants', text: wording('stages.plugs', { count: plugs }), below: `${species} species` },
     {
       name: 'Material',
       text: says.money(takeOff.totalMinor),
@@ -60,7 +60,7 @@ export function figuresOf(plan: ShownPlan, option: Option, doc: Commission, says
     {
       name: 'Build day',
       text: `done at ${clockOf(build.startTime, build.doneMin)}`,
-      below: `${build.tasks.length} tasks, ${build.crew.length === 1 ? 'one person' : `${build.crew.length} people`}`,
+      below: wording('optionFigures.day', { tasks: build.tasks.length, people: build.crew.length }),
     },
     {
       name: 'Upkeep',

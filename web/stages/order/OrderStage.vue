@@ -59,7 +59,7 @@ async function send(supplier: string): Promise<void> {
     <header>
       <h1>Order</h1>
       <p v-if="order" class="quiet">
-        {{ order.suppliers.length }} suppliers, back from {{ longDay(order.buildDay) }}
+        {{ wording('orderStage.suppliers', { count: order.suppliers.length, day: longDay(order.buildDay) }) }}
       </p>
       <button class="act dates screen-only" @click="print">Print</button>
       <FileLink

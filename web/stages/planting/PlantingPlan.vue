@@ -72,7 +72,13 @@ const print = () => window.print();
           {{ wording(school === 'front' ? 'plantingPlan.fromFront' : 'plantingPlan.transitionFirst') }}
         </p>
       </header>
-      <svg :width="PAGE_PX" :height="W * k + 4" data-test="plan-plugs">
+      <svg
+        class="plugs"
+        :width="PAGE_PX"
+        :height="W * k + 4"
+        :viewBox="`0 0 ${PAGE_PX} ${W * k + 4}`"
+        data-test="plan-plugs"
+      >
         <PlanView
           :vessel="vessel"
           :option="option"
@@ -145,6 +151,10 @@ const print = () => window.print();
 </template>
 
 <style scoped>
+.plugs {
+  max-width: 100%;
+  height: auto;
+}
 .out {
   max-width: 720px;
   padding: 18px 30px 40px;

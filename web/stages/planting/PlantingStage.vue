@@ -5,6 +5,7 @@ import { plantAt } from '../../../core/planted/plantAt';
 import type { Planted } from '../../../core/planted/planted';
 import { FIRST_PORTIONS } from '../../../core/planting/spacing';
 import { plantingOrigin } from '../../../core/commission/origin';
+import type { Plant } from '../../../core/commission/schema';
 import { dayPlus } from '../../../core/calendar/day';
 import { eyeFrom } from '../../../core/view/eye';
 import PlanView from '../../drawing/PlanView.vue';
@@ -84,7 +85,12 @@ const listing = ref(false);
 const tools = usePlantingTools(plantings, current, vessel, area, scapeWork.touch);
 const { brush, painting, cutting, picking, pick, take, begin, choose, layBelt, finger, keyed } = tools;
 const { drawing, fault } = tools;
-useAskedPlant(plants, (p) => (p.roots === 'bed' ? begin(p) : add(p, { count: FIRST_PORTIONS })));
+/** Where the list stands below the plan, the plan is brought into sight. */
+function paint(plant: Plant): void {
+  begin(plant);
+  if (isNarrow.value) area.value?.scrollIntoView({ block: 'start' });
+}
+useAskedPlant(plants, (p) => (p.roots === 'bed' ? paint(p) : add(p, { count: FIRST_PORTIONS })));
 
 const overLight = computed(() => overlay.value === 'light');
 const { living, of: litWeek } = useWeekLight(shown, week, overLight, scapeWork.lightInWeek);
@@ -145,7 +151,7 @@ const look = computed(() => ({
         ref="area"
         class="area"
         :class="{ painting: drawing || picking }"
-        :style="{ width: `${areaWidth}px` }"
+        :style="{ width: `${areaWidth}px`, ...(isNarrow ? { height: `${height}px` } : {}) }"
         tabindex="0"
         data-test="planting-plan"
         @pointerdown="drag"
@@ -319,7 +325,7 @@ const look = computed(() => ({
           :brush="brush"
           :here="here"
           :origins="origins"
-          @paint="begin"
+          @paint="paint"
           @count="(plant) => add(plant, { count: FIRST_PORTIONS })"
           @choose="chosen = $event"
           @studio="listing = true"

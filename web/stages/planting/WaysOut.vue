@@ -3,6 +3,7 @@ import type { Planted } from '../../../core/planted/planted';
 import type { WayOut } from '../../../core/planted/waysOut';
 import { shortDay } from '../../units/days';
 import { money, useFigures } from '../../units/figures';
+import { wording } from '../../words/wording';
 
 /** Where the packs leave a part bare: what can be done, what it costs more, and when it then closes. */
 defineProps<{ part: Planted; currency: string }>();
@@ -12,7 +13,7 @@ const f = useFigures();
 
 <template>
   <section class="out" data-test="ways-out">
-    <b class="late">{{ part.missing }} plugs short</b>
+    <b class="late">{{ wording('waysOut.short', { count: part.missing }) }}</b>
     <button v-for="w in part.waysOut" :key="w.kind" class="act" :data-way="w.kind" @click="$emit('take', w)">
       {{ f.words(w.says)
       }}<small class="quiet">

@@ -7,6 +7,9 @@ export const [LEFT, TOP] = [14, 22];
 export const BETWEEN = matchMedia('(pointer: coarse)').matches ? 46 : 26;
 /** Below the lower drawing, for two lines of words. */
 const FOOT = 34;
+const AROUND = TOP + BETWEEN + FOOT;
+/** So deep is the plan at most where the page is scrolled, px: all of it is seen at once. */
+const MOST_DEEP = 420;
 /** What stands beside the drawings is never narrower than this, nor wider. */
 const [LEAST_SIDE, MOST_SIDE] = [292, 460];
 /** Where there is no room for both, they stand one above the other. */
@@ -19,11 +22,16 @@ export function usePlantingSheet(
   area: Readonly<Ref<HTMLElement | undefined>>,
 ) {
   const isNarrow = computed(() => room.width.value <= NARROW);
-  const height = computed(() => (isNarrow.value ? 420 : room.height.value));
   const k = computed(() => {
     const { length, width, height: high } = vessel.value.innerMm;
     const wide = room.width.value - (isNarrow.value ? 0 : LEAST_SIDE) - 2 * LEFT;
-    return Math.max(0.1, Math.min(wide / length, (height.value - TOP - BETWEEN - FOOT) / (width + high)));
+    // A page that is scrolled has the plan as large as it is wide: a finger paints on it.
+    const deep = isNarrow.value ? MOST_DEEP / width : (room.height.value - AROUND) / (width + high);
+    return Math.max(0.1, Math.min(wide / length, deep));
+  });
+  const height = computed(() => {
+    const { width, height: high } = vessel.value.innerMm;
+    return isNarrow.value ? AROUND + (width + high) * k.value : room.height.value;
   });
   const X = (mm: number) => mm * k.value;
   const Y = (mm: number) => (vessel.value.innerMm.width - mm) * k.value;

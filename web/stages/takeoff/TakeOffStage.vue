@@ -45,11 +45,11 @@ function summary(kind: LineKind, lines: TakeOffLine[]): string {
   const packs = lines.reduce((n, l) => n + l.packs.reduce((m, p) => m + p.count, 0), 0);
   switch (kind) {
     case 'substrate':
-      return `${lines.length} ${lines.length === 1 ? 'material' : 'materials'}, ${f.volume(s.bedL)} in place, ${f.mass(s.masses.bedKg)} dry`;
+      return wording('takeOffStage.bed', { count: lines.length, litres: f.volume(s.bedL), mass: f.mass(s.masses.bedKg) }); // prettier-ignore
     case 'hardscape':
-      return `${s.pieces.length} pieces placed, ${f.mass(s.masses.piecesKg)}`;
+      return wording('takeOffStage.pieces', { count: s.pieces.length, mass: f.mass(s.masses.piecesKg) });
     case 'plants':
-      return `${lines.length} species, ${packs} packs`;
+      return wording('takeOffStage.plants', { species: lines.length, packs });
     case 'gear':
       return wording('takeOffStage.gear');
     default:
@@ -71,7 +71,9 @@ const late = computed(() => (plan.value ? tooLate(plan.value.order) : new Set<st
         {{ wording('takeOffStage.head', { lines: plan.takeOff.lines.length }) }}
       </p>
       <FileLink class="csv" :href="api.file(commission.id, 'takeoff.csv', commission.optionId)">CSV</FileLink>
-      <router-link class="act" :to="`/c/${commission.id}/order`">Order {{ packCount }} packs →</router-link>
+      <router-link class="act" :to="`/c/${commission.id}/order`">{{
+        wording('takeOffStage.order', { count: packCount })
+      }}</router-link>
     </header>
     <PendingWords v-if="!plan" :says="wording('takeOffStage.working')" />
     <table v-if="plan">
@@ -107,7 +109,7 @@ const late = computed(() => (plan.value ? tooLate(plan.value.order) : new Set<st
       </tbody>
       <tfoot>
         <tr>
-          <td colspan="6" class="right">material, without labour</td>
+          <td colspan="6" class="right">material, without labour&ensp;</td>
           <td class="right">
             <b class="fig">{{ f.words(materialCost(plan.takeOff, doc.currency, plan.order.totalMinor)) }}</b>
           </td>

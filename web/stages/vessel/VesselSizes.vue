@@ -87,6 +87,12 @@ const LABEL = { length: 'length, left to right', width: 'width, front to back', 
   max-width: 580px;
   padding-top: 8px;
 }
+/* Three abreast would cut their names. */
+@media (max-width: 560px) {
+  .sizes {
+    grid-template-columns: 1fr 1fr;
+  }
+}
 .act {
   text-align: left;
   align-self: end;

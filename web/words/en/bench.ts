@@ -66,4 +66,6 @@ export const BENCH = {
   'underlaySheet.howPlan':
     'Draw the four rings onto the corners of the taped footprint; the photograph is squared up by them. What stands up from that plane leans away from the camera: take it from far off.',
   'layerValues.missing': 'missing',
+  'pieceList.stones': '{count, plural, one {# stone} other {# stones}}',
+  'startsPanel.pieces': '{count, plural, one {# piece} other {# pieces}}, {mass}',
 } as const;

@@ -16,4 +16,6 @@ export const FRAME = {
   'tallyColumn.asFurniture': '{pressure}, as furniture of that mass',
   'tallyColumn.gasSet': 'and {gas} for the CO2 set',
   'livePlan.failed': 'The figures could not be worked out ({message}).',
+  'stages.plugs': '{count, plural, one {# plug} other {# plugs}}',
+  'tallyColumn.plants': '{packs, plural, one {# pack} other {# packs}} of {species} species',
 } as const;

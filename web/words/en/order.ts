@@ -17,4 +17,5 @@ export const ORDER = {
   'orderPreview.more': 'and {count, plural, one {one more} other {# more}}',
   'orderPreview.wanted': 'wanted by {day}',
   'orderPreview.noDay': 'no delivery day can be had',
+  'orderStage.suppliers': '{count, plural, one {# supplier} other {# suppliers}}, back from {day}',
 } as const;

@@ -2,7 +2,7 @@
 export const PLANTING = {
   'beltFields.tooNarrow': 'must be at least 5 mm',
   'overlayWords.draw':
-    'Click the corners of {plant} on the plan, or draw round its drift in one stroke; Enter or the first corner closes it, Esc leaves it. By keys: arrows move the cross, Space sets a corner.',
+    'Press on the corners of {plant} on the plan, or draw round its drift in one stroke; Enter or the first corner closes it, Esc leaves it. By keys: arrows move the cross, Space sets a corner.',
   'overlayWords.cut':
     'Draw a line across the region: there it is cut in two. Enter cuts it across the middle, Esc leaves it whole.',
   'overlayWords.pick':
@@ -34,7 +34,7 @@ export const PLANTING = {
   'livesWords.staysOpen': 'Does not close here',
   'livesWords.surface': 'Reaches the surface in week {week} where it is not trimmed',
   'livesWords.floats': 'Covers about {percent} % of the surface once grown',
-  'livesWords.firstTrim': 'First trim after {days} days',
+  'livesWords.firstTrim': 'First trim after {days, plural, one {# day} other {# days}}',
   'usePainting.drift': 'The drift {fault}.',
   'usePainting.threeCorners': 'A region needs three corners at least.',
   'usePainting.region': 'The region {fault}.',
@@ -52,4 +52,5 @@ export const PLANTING = {
   'plantingPlan.fromFront': 'numbers in the order of planting, from the front; mist every few minutes',
   'plantingPlan.transitionFirst':
     'numbers in the order of planting, transition plants first, then from the front; mist every few minutes',
+  'waysOut.short': '{count, plural, one {# plug} other {# plugs}} short',
 } as const;

@@ -7,4 +7,8 @@ export const TAKEOFF = {
   'linePrice.what': 'Nobody has said yet what it is bought in.',
   'takeOffRow.comes': 'confirmed as {reference}, comes {day}',
   'takeOffRow.noDay': 'confirmed as {reference}, on no day yet',
+  'takeOffStage.bed': '{count, plural, one {# material} other {# materials}}, {litres} in place, {mass} dry',
+  'takeOffStage.pieces': '{count, plural, one {# piece} other {# pieces}} placed, {mass}',
+  'takeOffStage.plants': '{species} species, {packs, plural, one {# pack} other {# packs}}',
+  'takeOffStage.order': 'Order {count, plural, one {# pack} other {# packs}} →',
 } as const;
