@@ -117,11 +117,12 @@ const sellers = () => props.suppliers.map((s) => ({ value: s.id, title: s.name }
   align-items: end;
 }
 .pack > * {
-  flex: 1 1 62px;
-  min-width: 56px;
+  flex: 1 1 54px;
+  min-width: 52px;
 }
+/* A seller is known by its whole name. */
 .pack > .from {
-  flex-grow: 3;
+  flex: 3 1 132px;
 }
 .pack > button {
   flex: none;

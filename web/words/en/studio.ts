@@ -16,7 +16,7 @@ export const STUDIO = {
     'Beside the {count} that everybody has. What is not known of an animal is not judged; what is, in every commission that it is asked for.',
   'animalCard.turned': 'must be at least as much as where it begins',
   'materialsSection.started': '{added, plural, one {# material was} other {# materials were}} added.',
-  'entryColumn.find': 'Find: {one}',
+  'entryColumn.find': 'Find {one} by name',
   'entryColumn.more': 'Show more: {shown} of {total}',
   'entryColumn.choose': 'Choose one to see what is known of it.',
 } as const;
