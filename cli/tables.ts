@@ -1,3 +1,4 @@
+import { isUsualPointLoad } from '../core/site/floorLoad';
 import { clockOf, endsOf } from '../core/buildDay/buildPlan';
 import type { Commission } from '../core/commission/schema';
 import { orderByOf } from '../core/ordering/order';
@@ -124,7 +125,7 @@ function briefRows({ site }: Commission, { visit, survey, care }: Plan): string[
     ],
     [
       'floor',
-      `${rounded(floor.totalKg, 0)} kg, ${rounded(floor.baseKnPerM2, 1)} kN/m²: ask a structural engineer`,
+      `${rounded(floor.totalKg, 0)} kg, ${rounded(floor.baseKnPerM2, 1)} kN/m²${isUsualPointLoad(floor.totalKg) ? ', as furniture of that mass' : ': ask a structural engineer'}`, // prettier-ignore
     ],
     [
       'first fill',

@@ -138,7 +138,11 @@ describe('utsuwa in a terminal', () => {
     const read = await utsuwa('brief', file, '--today', '2026-12-01');
     expect([read.status, read.stderr]).toEqual([0, '']);
     expect(read.stdout).toMatch(/27 L to the brim, 25\.2 L to the line/);
-    expect(read.stdout).toMatch(/ask a structural engineer/);
+    // A desk cube weighs what furniture does; who asks about a large one is sent to an engineer.
+    expect(read.stdout).toMatch(/kN\/m², as furniture of that mass/);
+    Object.assign(doc.vessel, { innerMm: { length: 1200, width: 500, height: 500 }, waterLineMm: 470, labelL: undefined }); // prettier-ignore
+    writeFileSync(file, JSON.stringify(doc));
+    expect((await utsuwa('brief', file)).stdout).toMatch(/kN\/m²: ask a structural engineer/);
     expect(read.stdout).toMatch(
       /warn {2}livestock\.apart {2}25 °C for Betta splendens, 22 °C for Tanichthys albonubes/,
     );
