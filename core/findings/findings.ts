@@ -3,7 +3,7 @@ import { CLEAR_FRONT_MM, USUAL_ROOT_DEPTH_MM } from '../commission/limits';
 import { materialOf, materialOfKind } from '../commission/lookup';
 import { isBagged, layerName } from '../commission/origin';
 import type { Material } from '../commission/schema';
-import type { Resolved } from '../resolved/resolved';
+import { layerOf, type Resolved } from '../resolved/resolved';
 import { stoneToHoldKg } from '../hardscape/buoyancy';
 import { rounded } from '../units/quantity';
 import type { Finding } from '../words/finding';
@@ -145,12 +145,11 @@ function grainOf(commission: Resolved, over: readonly string[]): Said | Said[] {
 function steepFindings(commission: Resolved, { layers }: Survey): Finding[] {
   const { bed } = commission.option;
   return layers.flatMap((layer, i) => {
-    const material = materialOf(commission, layer.material);
+    const { material, reposeDeg: limit } = layerOf(commission, layer.id);
     // Bags stay where they are put.
     if (isBagged(commission, bed[i])) return [];
-    const limit = material.reposeDeg;
     // What cannot be told apart as it is written is the same slope.
-    if (limit === undefined || rounded(layer.steepestDeg, 1) <= rounded(limit, 1)) return [];
+    if (rounded(layer.steepestDeg, 1) <= rounded(limit, 1)) return [];
     const places = rounded(layer.steepestDeg, 0) > rounded(limit, 0) ? 0 : 1;
     return [
       {
@@ -167,7 +166,7 @@ function steepFindings(commission: Resolved, { layers }: Survey): Finding[] {
           limit: rounded(limit, places),
         }),
         because: say('bed.steep.because'),
-        source: say('source.repose', { name: material.name }),
+        source: material.reposeDeg === undefined ? PRACTICE : say('source.repose', { name: material.name }),
       } satisfies Finding,
     ];
   });

@@ -41,6 +41,10 @@ describe('filler', () => {
       return ids(commission).includes('bed.steep');
     };
     expect([steep({ bagged: false }), steep({})]).toEqual([true, false]);
+    // Of a grain nobody has said at which slope it holds: the usual one, as when it is let settle.
+    const unsaid = scape({ option: { bed: [heap({ bagged: false })] } });
+    expect(unsaid.catalogue.materials.find((m) => m.id === 'scoria')!.reposeDeg).toBeUndefined();
+    expect(ids(unsaid)).toContain('bed.steep');
   });
 });
 

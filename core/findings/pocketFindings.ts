@@ -1,9 +1,9 @@
-import { USUAL_REPOSE_DEG } from '../commission/limits';
 import { materialOf } from '../commission/lookup';
 import type { Resolved } from '../resolved/resolved';
 import { rounded } from '../units/quantity';
 import type { Finding } from '../words/finding';
 import { PRACTICE, say } from '../words/text';
+import { reposeOf } from '../substrate/repose';
 import type { Survey } from '../survey/survey';
 
 /** So much of a heap may lie over an edge before it is said, share: the columns it is read by are that coarse. */
@@ -13,7 +13,7 @@ const EDGE_SHARE = 0.04;
 export function pocketFindings(commission: Resolved, { pockets }: Survey): Finding[] {
   return pockets.flatMap((p): Finding[] => {
     const material = materialOf(commission, p.material);
-    const holds = material.reposeDeg ?? USUAL_REPOSE_DEG;
+    const holds = reposeOf(material);
     const found: Finding[] = [];
     if (p.overEdge > EDGE_SHARE)
       found.push({

@@ -1,5 +1,5 @@
 import { liesInBags } from '../commission/origin';
-import { USUAL_REPOSE_DEG } from '../commission/limits';
+import { reposeOf } from '../substrate/repose';
 import type { Layer, Material, Vessel } from '../commission/schema';
 import { floorShare, type BedField } from '../substrate/bedField';
 import { topLayer } from '../substrate/faces';
@@ -25,9 +25,8 @@ const STAYS_DEG = 89;
 export const BETWEEN = 0.85;
 
 /** Slope at which a layer stays, degrees. */
-function reposeOf(layer: Layer, material: Material | undefined): number {
-  if (liesInBags(layer, material)) return STAYS_DEG;
-  return material?.reposeDeg ?? USUAL_REPOSE_DEG;
+function staysAt(layer: Layer, material: Material | undefined): number {
+  return liesInBags(layer, material) ? STAYS_DEG : reposeOf(material);
 }
 
 /** Lets the bed of a scape creep to its angles of repose, held by the stones that stand in its way. */
@@ -42,7 +41,7 @@ export function* settling(
   materials: readonly Material[],
   standing: readonly Standing[],
 ): Rounds<Settling> {
-  const tangents = bed.map((_, i) => BETWEEN * Math.tan((reposeOf(bed[i], materials[i]) * Math.PI) / 180));
+  const tangents = bed.map((_, i) => BETWEEN * Math.tan((staysAt(bed[i], materials[i]) * Math.PI) / 180));
   const top = new Int16Array(field.columns * field.rows).map((_, c) => topLayer(field, c));
   const done = yield* relaxing(
     field,

@@ -35,7 +35,7 @@ describe('a commission that is resolved', () => {
   });
 
   it('has each layer and planting with what of it is there', () => {
-    expect(layerOf(job, 'soil')).toMatchObject({ origin: 'here', laterDays: 0 });
+    expect(layerOf(job, 'soil')).toMatchObject({ origin: 'here', laterDays: 0, reposeDeg: 32 });
     expect(layerOf(job, 'sand')).toMatchObject({ origin: 'bought', laterDays: 21, atHandL: 0 });
     expect(plantingOf(job, 'P-1')).toMatchObject({ origin: 'bought', laterDays: 0, atHand: 12 });
   });

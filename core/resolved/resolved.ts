@@ -17,6 +17,7 @@ import { gearOf, type Gear } from '../gear/gear';
 import { speciesIn } from '../livestock/known';
 import type { Species } from '../livestock/species';
 import { packsOf } from '../planting/packs';
+import { reposeOf } from '../substrate/repose';
 import { soakingOf } from '../survey/soaking';
 import { stateOnBuildDay } from '../survey/stateOnBuildDay';
 import type { Survey } from '../survey/survey';
@@ -50,6 +51,8 @@ export interface ResolvedLayer {
   laterDays: number;
   /** What of it is there already, L. */
   atHandL: number;
+  /** Slope at which its grain holds, degrees. */
+  reposeDeg: number;
 }
 
 /** A planting. */
@@ -158,12 +161,14 @@ function pieceIn(commission: Commission, piece: Piece, soakDays: number): Resolv
 }
 
 function layerIn(commission: Commission, layer: Layer): ResolvedLayer {
+  const material = materialOf(commission, layer.material);
   return {
     layer,
-    material: materialOf(commission, layer.material),
+    material,
     origin: layerOrigin(commission.brief, layer),
     laterDays: layer.laterDays ?? 0,
     atHandL: layer.presentL ?? 0,
+    reposeDeg: reposeOf(material),
   };
 }
 
