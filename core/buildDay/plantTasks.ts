@@ -1,6 +1,6 @@
 import type { Plant } from '../commission/schema';
 import { preparedOf } from '../planting/preparation';
-import { plantingSequence, type Turn } from '../survey/plantingSequence';
+import { plantingSequence, type Turn } from '../planted/plantingSequence';
 import { PRACTICE, say, type Text } from '../words/text';
 import { CAUTIONS } from './cautions';
 import { each, step, type Job } from './job';

@@ -2,7 +2,7 @@ import { layerName } from '../commission/origin';
 import { dayPlus, daysFrom, type Day } from '../calendar/day';
 import type { Plant } from '../commission/schema';
 import { preparedOf } from '../planting/preparation';
-import { plantingSequence } from '../survey/plantingSequence';
+import { plantingSequence } from '../planted/plantingSequence';
 import { bringing, canMinutes } from '../filling/filling';
 import { lateDevices } from '../gear/gear';
 import { inLitres, inMm } from '../words/measure';

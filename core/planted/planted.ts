@@ -12,7 +12,7 @@ import { inPlantingOrder, type Spots } from '../planting/positions';
 import { reachFromFront } from '../planting/reach';
 import { standsOn } from '../planting/standsOn';
 import { remembered, type Slot } from '../survey/memo';
-import { plantingSequence, type Turn } from '../survey/plantingSequence';
+import { plantingSequence, type Turn } from './plantingSequence';
 import type { Survey } from '../survey/survey';
 import type { Finding } from '../words/finding';
 import { livingOf, standsAs, type Living, type LivingMemo } from './conditions';

@@ -6,7 +6,7 @@ import type { Piece, SupplyKind } from '../../commission/schema';
 import { isMadeBefore } from '../../hardscape/joining';
 import { gearOf } from '../../gear/gear';
 import { bacteriaDays } from '../../regime/bacteria';
-import { plantingSequence } from '../../survey/plantingSequence';
+import { plantingSequence } from '../../planted/plantingSequence';
 import { jointed } from '../../survey/groups';
 import { soakingOf } from '../../survey/soaking';
 import { laterLayers } from '../../takeoff/later';
@@ -110,7 +110,7 @@ export const BUYING: Agreements = {
   'what is set, poured or planted is ordered for the day on which it goes in': (c) => {
     const firsts = new Map<string, number>();
     const note = (id: string, after: number) => firsts.set(id, Math.min(after, firsts.get(id) ?? Infinity));
-    for (const t of plantingSequence(c.doc, c.p.survey)) if (plantingOrigin(c.doc.brief, t.planting) === 'bought') note(t.plant.id, t.afterDays!); // prettier-ignore
+    for (const t of plantingSequence(resolved(c.doc, c.p.survey), c.p.survey)) if (plantingOrigin(c.doc.brief, t.planting) === 'bought') note(t.plant.id, t.afterDays!); // prettier-ignore
     return c.p.order.suppliers
       .flatMap((s) => s.lines)
       .filter((l) => firsts.has(l.line) && daysFrom(c.doc.brief.buildDay, l.neededOn) > firsts.get(l.line)!);

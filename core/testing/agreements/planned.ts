@@ -1,9 +1,10 @@
+import { resolved } from '../resolved';
 import fc from 'fast-check';
 import { plantingOrigin } from '../../commission/origin';
 import type { Commission } from '../../commission/schema';
 import { plan, type Plan } from '../../pipeline/plan';
 import { type PlantedPlan } from '../../planted/planted';
-import { plantingSequence } from '../../survey/plantingSequence';
+import { plantingSequence } from '../../planted/plantingSequence';
 import { inEnglish } from '../../words/english';
 import type { Said } from '../../words/text';
 import { anyJob, jobDocument, type DrawnJob } from '../anyJob';
@@ -29,7 +30,7 @@ export const events = (c: Case): [day: number, words: string][] => [
 ];
 export const fresh = ({ doc, p }: Case) => p.planted.parts.filter((q) => q.count > 0 && plantingOrigin(doc.brief, q.planting) !== 'here'); // prettier-ignore
 /** Turns of the day, of which something is set. */
-export const turnsToday = ({ doc, p }: Case) => plantingSequence(doc, p.survey).filter((t) => t.afterDays === 0 && t.count > 0); // prettier-ignore
+export const turnsToday = ({ doc, p }: Case) => plantingSequence(resolved(doc, p.survey), p.survey).filter((t) => t.afterDays === 0 && t.count > 0); // prettier-ignore
 export const near = (a: number, b: number, by = 1e-6) => Math.abs(a - b) <= by;
 
 /** Each says what does not agree, a line each; nothing where all does. */

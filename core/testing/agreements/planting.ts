@@ -4,7 +4,7 @@ import { lightOf } from '../../light/photoperiod';
 import { partsInOrder } from '../../planted/planted';
 import { paceOf } from '../../commission/usual';
 import { preparationOf, preparedOf } from '../../planting/preparation';
-import { plantingSequence } from '../../survey/plantingSequence';
+import { plantingSequence } from '../../planted/plantingSequence';
 import { poursOf } from '../../takeoff/pours';
 import { words, task, events, fresh, turnsToday, near, type Agreements } from './planned';
 import { resolved } from '../resolved';
@@ -29,7 +29,7 @@ export const PLANTING: Agreements = {
   },
   'a visit plants in the order in which the plan is numbered': (c) =>
     c.p.build.visits.filter((v) => {
-      const wanted = plantingSequence(c.doc, c.p.survey).filter((t) => t.afterDays === v.afterDays && preparedOf(t).plugs > 0).map((t) => t.plant.name); // prettier-ignore
+      const wanted = plantingSequence(resolved(c.doc, c.p.survey), c.p.survey).filter((t) => t.afterDays === v.afterDays && preparedOf(t).plugs > 0).map((t) => t.plant.name); // prettier-ignore
       const said = v.tasks.map((t) => words(t.title)).filter((t) => wanted.includes(t));
       return said.join() !== wanted.join();
     }),

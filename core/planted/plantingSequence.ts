@@ -1,11 +1,9 @@
-import { plantOf } from '../catalogue/entries';
-import { optionOf } from '../commission/lookup';
-import { plantingOrigin } from '../commission/origin';
-import type { Commission, Plant, Planting } from '../commission/schema';
+import type { Plant, Planting } from '../commission/schema';
 import { polygonBounds } from '../geometry/polygon';
 import { packsOf, type Packs } from '../planting/packs';
-import type { PlantingSurvey } from './plantings';
-import type { Survey } from './survey';
+import { plantingOf, type Resolved } from '../resolved/resolved';
+import type { PlantingSurvey } from '../survey/plantings';
+import type { Survey } from '../survey/survey';
 
 /** A planting and when its turn comes. */
 export interface Turn extends Packs {
@@ -24,12 +22,10 @@ export interface Turn extends Packs {
  * within that by the school, from the front or what makes a transition first. One kind is planted out before the next.
  * What is there already is at the end: nobody plants it.
  */
-export function plantingSequence(commission: Commission, { optionId, plantings }: Survey): Turn[] {
-  const { brief } = commission;
-  const option = optionOf(commission, optionId);
+export function plantingSequence(commission: Resolved, { plantings }: Survey): Turn[] {
+  const { brief, option } = commission;
   const turns = option.plants.map((planting, i): Turn => {
-    const plant = plantOf(commission, planting.plant);
-    const origin = plantingOrigin(brief, planting);
+    const { plant, origin, laterDays } = plantingOf(commission, planting.id);
     const count = plantings[i].plugs;
     return {
       id: planting.id,
@@ -38,7 +34,7 @@ export function plantingSequence(commission: Commission, { optionId, plantings }
       measured: plantings[i],
       count,
       ...packsOf(option, planting, plant, count, origin === 'bought'),
-      ...(origin === 'here' ? {} : { afterDays: planting.laterDays ?? 0 }),
+      ...(origin === 'here' ? {} : { afterDays: laterDays }),
     };
   });
   const transition = brief.schools?.planting === 'transition';
