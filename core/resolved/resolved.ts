@@ -76,7 +76,7 @@ export interface Limits {
   roomC: readonly [number, number];
 }
 
-/** A commission, resolved for one of its options. Its catalogue has every entry filled in from what is known. */
+/** A commission, resolved for one of its options. Its catalogue has every plant filled in from what is known. */
 export interface Resolved extends Commission {
   readonly option: Option;
   /** Every device on the list, with its kind and figures. */
