@@ -163,7 +163,7 @@ text {
   font-weight: 600;
 }
 .in {
-  fill: #3b332a;
+  fill: var(--ink);
 }
 .key {
   font-size: 12px;
