@@ -81,19 +81,10 @@ const RAW = Object.entries({
   importNames,
   message: 'After the survey a stage reads what `resolve` made of the document (core/resolved/resolved.ts).',
 }));
+/** Folders after it that know nothing of a document, or run all of it. */
+const NO_STAGES = ['light', 'flow', 'growth', 'pipeline'];
 /** Folders that are given a resolved commission and nothing raw. */
-const RESOLVED = [
-  'beforehand',
-  'filling',
-  'findings',
-  'regime',
-  'visit',
-  'takeoff',
-  'ordering',
-  'planted',
-  'buildDay',
-  'care',
-];
+const RESOLVED = CORE.slice(CORE.indexOf('resolved') + 1).filter((folder) => !NO_STAGES.includes(folder));
 
 const OUTSIDE_CORE = [
   '**/server/**',

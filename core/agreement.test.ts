@@ -1,5 +1,5 @@
 import { beforeAll, describe, expect, it } from 'vitest';
-import { lateDevices } from './gear/gear';
+import { gearOf, lateDevices } from './gear/gear';
 import { BUYING } from './testing/agreements/buying';
 import { DAY } from './testing/agreements/day';
 import { GUIDE } from './testing/agreements/guide';
@@ -31,7 +31,7 @@ describe(`the stages agree (seed ${SEED}, ${JOBS} jobs)`, () => {
     const some = (test: (c: Case) => boolean) => expect(cases.filter(test).length).toBeGreaterThan(JOBS / 50);
     some((c) => c.doc.brief.rescape !== undefined);
     some((c) => c.p.build.visits.length > 0);
-    some((c) => lateDevices(c.doc).length > 0);
+    some((c) => lateDevices({ gear: gearOf(c.doc) }).length > 0);
     some((c) => turnsToday(c).length > 2);
     some((c) => c.p.build.beforehand.some((b) => b.kind === 'soak'));
     some((c) => events(c).some(([, e]) => e.startsWith('closed by')));

@@ -176,7 +176,7 @@ function pieceFindings(commission: Resolved, survey: Survey): Finding[] {
   const { pieces } = survey;
   const { lid, waterLineMm } = commission.vessel;
   const { height } = commission.vessel.innerMm;
-  const tallest = commission.limits.tallestMm;
+  const { tallestMm: tallest, clearFrontMm } = commission.limits;
   return pieces.flatMap((piece) => {
     const found: Finding[] = [];
     const base = { at: { piece: piece.id }, unit: 'mm' };
@@ -195,16 +195,16 @@ function pieceFindings(commission: Resolved, survey: Survey): Finding[] {
         because: say('piece.glass.because'),
         source: say('source.vessel'),
       });
-    else if (piece.frontGapMm < CLEAR_FRONT_MM.least - 1e-6)
+    else if (piece.frontGapMm < clearFrontMm - 1e-6)
       found.push({
         ...base,
         id: 'piece.glass',
         severity: 'warn',
         measured: rounded(piece.frontGapMm, 1),
-        limit: CLEAR_FRONT_MM.least,
+        limit: clearFrontMm,
         says: say('piece.glass.near.says', { piece: piece.id, gap: inMm(piece.frontGapMm) }),
         because: say('piece.glass.near.because', {
-          room: inMm([CLEAR_FRONT_MM.least, CLEAR_FRONT_MM.most], 0, 'to'),
+          room: inMm([clearFrontMm, CLEAR_FRONT_MM.most], 0, 'to'),
         }),
         source: PRACTICE,
       });

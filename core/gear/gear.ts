@@ -33,6 +33,8 @@ export interface Gear {
 
 type Asked = Pick<Commission, 'site' | 'brief' | 'catalogue'>;
 type Catalogued = Pick<Commission, 'catalogue'>;
+/** What has been asked of a list once (`gearOf`), with the brief that it is for. */
+type Geared = Pick<Commission, 'brief'> & { gear: readonly Gear[] };
 
 /** What is on the site's list, as it stands there. */
 export function devicesOf({ site }: Pick<Commission, 'site'>): readonly Device[] {
@@ -45,8 +47,8 @@ export function gearOf(commission: Asked): readonly Gear[] {
 }
 
 /** What is there of some kinds and does not come after the build day. */
-export function gearThere(commission: Asked, ...kinds: GearKind[]): readonly Gear[] {
-  return gearOf(commission).filter((g) => !g.late && g.kind !== undefined && kinds.includes(g.kind));
+export function gearThere({ gear }: Pick<Geared, 'gear'>, ...kinds: GearKind[]): readonly Gear[] {
+  return gear.filter((g) => !g.late && g.kind !== undefined && kinds.includes(g.kind));
 }
 
 function gearOfDevice(commission: Asked, device: Device): Gear {
@@ -124,19 +126,17 @@ export function isWholeSet({ part }: Pick<Gear, 'part'>, all: readonly Gear[]): 
 }
 
 /** Devices that come after the build day: what they do starts with them. */
-export function lateDevices(commission: Asked): readonly Gear[] {
-  return gearOf(commission).filter((g) => g.late);
+export function lateDevices({ gear }: Pick<Geared, 'gear'>): readonly Gear[] {
+  return gear.filter((g) => g.late);
 }
 
 /**
  * Whether the gas that is wanted has a source: a set on the list, one that was quoted, that of a tank that runs. A list that
  * nobody has begun says nothing against it.
  */
-export function hasGasSource(commission: Asked): boolean {
-  const { brief } = commission;
+export function hasGasSource({ brief, gear }: Geared): boolean {
   if (!brief.co2) return false;
-  const all = gearOf(commission);
-  return all.length === 0 || brief.rescape !== undefined || brief.co2CostMinor !== undefined || all.some((g) => g.kind === 'co2'); // prettier-ignore
+  return gear.length === 0 || brief.rescape !== undefined || brief.co2CostMinor !== undefined || gear.some((g) => g.kind === 'co2'); // prettier-ignore
 }
 
 /** What stands, is poured or is laid under the vessel, or lives in water until the filter starts: it is not set out with it. */
@@ -150,12 +150,12 @@ const NOT_SET_OUT: ReadonlySet<GearKind | undefined> = new Set([
 ]);
 
 /** Devices that are unpacked and set out on the build day: of those that come by then, what is plumbed or plugged. */
-export function unpackedDevices(commission: Asked): readonly Gear[] {
-  return gearOf(commission).filter((g) => g.origin !== 'here' && !g.late && !NOT_SET_OUT.has(g.kind));
+export function unpackedDevices({ gear }: Pick<Geared, 'gear'>): readonly Gear[] {
+  return gear.filter((g) => g.origin !== 'here' && !g.late && !NOT_SET_OUT.has(g.kind));
 }
 
 /** What the CO2 set costs beside the material, minor units: nothing where it is on the list of gear with a price. */
-export function gasCostOf(commission: Asked): number {
-  const listed = gearOf(commission).some((g) => isBought(g) && g.kind === 'co2' && g.article?.packs?.length);
-  return listed ? 0 : co2CostOf(commission.brief);
+export function gasCostOf({ brief, gear }: Geared): number {
+  const listed = gear.some((g) => isBought(g) && g.kind === 'co2' && g.article?.packs?.length);
+  return listed ? 0 : co2CostOf(brief);
 }

@@ -1,7 +1,7 @@
 import { rotation, turned } from '../geometry/rotation';
 import type { Point } from '../geometry/polygon';
 import type { Day } from '../calendar/day';
-import { gasCostOf } from '../gear/gear';
+import { gasCostOf, gearOf } from '../gear/gear';
 import { materialOf, optionOf } from '../commission/lookup';
 import type { Commission, Piece } from '../commission/schema';
 import { hullOf } from '../hardscape/planHull';
@@ -79,7 +79,7 @@ export function glanceOf(commission: Commission, plan: Plan, today: Day): Glance
         ),
       })),
     toSettle: open.length,
-    costMinor: order.totalMinor + gasCostOf(commission),
+    costMinor: order.totalMinor + gasCostOf({ brief: commission.brief, gear: gearOf(commission) }),
     currency: commission.currency,
     unpriced: withoutPrice(takeOff).length,
     toOrder: order.suppliers.filter((s) => s.lines.length > 0).length,

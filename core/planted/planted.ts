@@ -151,7 +151,7 @@ function partOf(
     ? dliAt(surfaceSpots(commission.vessel), undefined, living)
     : dliAt(spots, normals, living);
   const [leastDli, meanDli, mostDli] = spread(dli, living);
-  const { origin } = plantingOf(commission, planting.id);
+  const { origin, laterDays: later } = plantingOf(commission, planting.id);
   // What is in the tank now has its roots and its leaves already.
   const form = planting.form ?? (origin === 'here' ? 'running' : undefined);
   // Where no light is known it is taken as it should be: the date is then that of a tank with the right lamp.
@@ -159,7 +159,6 @@ function partOf(
   const growth = growthOf(plant, { dli: dliToGrow, co2: living.co2, form });
   const closes =
     spacingMm === undefined ? undefined : coverDays(plant, closesLike(planting.set, spacingMm), growth);
-  const later = planting.laterDays ?? 0;
   const bareM2 = spacingMm === undefined ? 0 : (missing * spacingMm * spacingMm) / 1e6;
   const part: Planted = {
     ...rest,

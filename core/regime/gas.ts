@@ -11,9 +11,7 @@ export interface GasFrom {
 }
 
 /** As the brief has it, and not before the set has come; undefined where there is none. */
-export function gasFrom(
-  commission: Pick<Resolved, 'brief' | 'catalogue' | 'gear' | 'site'>,
-): GasFrom | undefined {
+export function gasFrom(commission: Pick<Resolved, 'brief' | 'gear'>): GasFrom | undefined {
   const { brief } = commission;
   if (!brief.co2) return undefined;
   const come = lateDevices(commission)

@@ -25,7 +25,8 @@ function plantLine(commission: Resolved, survey: Survey, id: string): TakeOffLin
   const originOf = (p: { id: string }) => plantingOf(commission, p.id).origin;
   const there = plantings.filter((p) => originOf(p) !== 'bought').reduce((sum, p) => sum + p.plugs, 0);
   const bought = plantings.filter((p) => originOf(p) === 'bought');
-  const laterDays = bought.length > 0 ? Math.min(...bought.map((p) => entryOf(p.id).laterDays ?? 0)) : 0;
+  const laterDays =
+    bought.length > 0 ? Math.min(...bought.map((p) => plantingOf(commission, p.id).laterDays)) : 0;
   const spare = option.allowances?.plantSpare ?? 0;
   const packed = bought.map(({ id, plugs }) => ({ entry: entryOf(id), plugs, ...packsOf(option, entryOf(id), plant, plugs, true) })); // prettier-ignore
   const own = packed.reduce((sum, p) => sum + p.ownPlugs, 0);

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { isUsualPointLoad } from '../../core/site/floorLoad';
-import { gasCostOf } from '../../core/gear/gear';
+import { gasCostOf, gearOf } from '../../core/gear/gear';
 import { computed } from 'vue';
 import { useRouter } from 'vue-router';
 import type { Finding } from '../../core/words/finding';
@@ -71,7 +71,7 @@ const rows = computed<Row[]>(() => {
   const s = plan.survey;
   const open = unpricedWords(plan.takeOff);
   const budget = doc.brief.budgetMinor;
-  const gas = gasCostOf(doc);
+  const gas = gasCostOf({ brief: doc.brief, gear: gearOf(doc) });
   return [
     {
       key: 'water',

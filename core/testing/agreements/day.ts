@@ -96,9 +96,9 @@ export const DAY: Agreements = {
     return brought === counted ? [] : [[brought, counted]];
   },
   'what is unpacked, put in and started is on the list, and there by the day': (c) => {
-    const late = lateDevices(c.doc).map((g) => g.name);
+    const late = lateDevices({ gear: gearOf(c.doc) }).map((g) => g.name);
     const said = ['unpack', 'equipment', 'start'].flatMap((id) => (task(c, id) ? [words(task(c, id)!.detail).split('; still to come')[0]] : [])); // prettier-ignore
-    const unpacked = task(c, 'unpack') && !c.doc.brief.rescape?.filterKept ? unpackedDevices(c.doc).map((g) => g.name) : []; // prettier-ignore
+    const unpacked = task(c, 'unpack') && !c.doc.brief.rescape?.filterKept ? unpackedDevices({ gear: gearOf(c.doc) }).map((g) => g.name) : []; // prettier-ignore
     return [
       ...late.filter((name) => said.some((s) => s.includes(name))),
       ...unpacked.filter((name) => !said[0].includes(name)),
@@ -122,7 +122,7 @@ export const DAY: Agreements = {
     ].filter(Boolean);
   },
   'gear that comes late has its visit and its day in the guide': (c) =>
-    lateDevices(c.doc).filter(({ name, device }) => {
+    lateDevices({ gear: gearOf(c.doc) }).filter(({ name, device }) => {
       const after = daysFrom(c.doc.brief.buildDay, device.arrives!);
       const visit = c.p.build.visits.find((v) => v.afterDays === after);
       return !visit?.tasks.some((t) => words(t.title) === name) || !events(c).some(([d, e]) => d === after && e.includes(name)); // prettier-ignore

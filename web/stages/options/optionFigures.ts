@@ -3,7 +3,7 @@ import { withoutPrice } from '../../../core/takeoff/cost';
 import { firstToOrder } from '../../../core/ordering/order';
 import type { Said } from '../../../core/words/text';
 import type { Commission, Option } from '../../../core/commission/schema';
-import { gasCostOf } from '../../../core/gear/gear';
+import { gasCostOf, gearOf } from '../../../core/gear/gear';
 import { materialOf } from '../../../core/commission/lookup';
 import { clockOf } from '../../../core/buildDay/buildPlan';
 import { daysFrom } from '../../../core/calendar/day';
@@ -36,7 +36,7 @@ export function figuresOf(plan: ShownPlan, option: Option, doc: Commission, says
   const plugs = survey.plantings.reduce((sum, p) => sum + p.plugs, 0);
   const species = new Set(option.plants.map((p) => p.plant)).size;
   const first = firstToOrder(order)?.orderBy;
-  const gas = gasCostOf(doc);
+  const gas = gasCostOf({ brief: doc.brief, gear: gearOf(doc) });
   const settle = toSettle(findings);
   const unpriced = withoutPrice(takeOff).length;
   return [
