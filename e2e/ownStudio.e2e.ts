@@ -81,8 +81,10 @@ describe('a studio of one’s own', () => {
     await page.click(test('add-material'));
     await at.type(test('figure-densityKgPerL'), '2.6');
     await page.waitForSelector('[data-entry="zebra-rock"]');
-    const kept = (await (await fetch(`${server.url}/api/studio/materials?q=zebra`)).json()) as { entries: { densityKgPerL: number }[] }; // prettier-ignore
-    expect(kept.entries.map((e) => e.densityKgPerL)).toEqual([2.6]);
+    await page.waitForFunction(async () => {
+      const { entries } = await (await fetch('/api/studio/materials?q=zebra')).json();
+      return entries.length === 1 && entries[0].densityKgPerL === 2.6;
+    });
   });
 
   it('knows an animal of its own, found in every brief and judged by what is known of it', async () => {

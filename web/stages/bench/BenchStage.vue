@@ -210,7 +210,7 @@ const pan = usePointerDrag<Zoom>({
 useYardFinder(option, take);
 /** Back to the piece once its figure has been typed. */
 function typedFor(id: string, event: KeyboardEvent): void {
-  if ((event.target as Element).matches('input[inputmode]')) void focus.toPiece(id);
+  if ((event.target as Element).matches('input[inputmode]')) focus.toPiece(id);
 }
 
 const copied = shallowRef(copy);
