@@ -70,10 +70,23 @@ function forbid(files, groups, message, paths = []) {
 const RAW = Object.entries({
   '../commission/schema': ['Commission'],
   '../commission/lookup': ['optionOf'],
-  '../commission/origin': ['pieceOrigin', 'layerOrigin', 'plantingOrigin', 'pieceState', 'isMoved'],
+  '../commission/origin': [
+    'pieceOrigin',
+    'layerOrigin',
+    'plantingOrigin',
+    'pieceState',
+    'isMoved',
+    'layerName',
+    'namesOf',
+    'partsOf',
+    'liesInBags',
+  ],
+  '../catalogue/entries': ['plantOf', 'plantIn'],
   '../commission/usual': ['roomOf'],
   '../gear/gear': ['gearOf', 'gearKindOf', 'devicesOf'],
   '../livestock/known': ['speciesIn'],
+  '../survey/layerRoles': ['layerRoles'],
+  '../survey/poured': ['layerParts'],
   '../survey/soaking': ['soakingOf'],
   '../survey/stateOnBuildDay': ['stateOnBuildDay'],
 }).map(([name, importNames]) => ({
@@ -85,6 +98,31 @@ const RAW = Object.entries({
 const NO_STAGES = ['light', 'flow', 'growth', 'pipeline'];
 /** Folders that are given a resolved commission and nothing raw. */
 const RESOLVED = CORE.slice(CORE.indexOf('resolved') + 1).filter((folder) => !NO_STAGES.includes(folder));
+
+/** What is looked up raw knows less than what is asked for at its door. */
+const DOORS = [
+  {
+    selector:
+      "CallExpression[callee.object.property.name=/^(plants|materials|suppliers)$/][callee.object.object.property.name='catalogue'], CallExpression[callee.object.property.name=/^(plants|materials|suppliers)$/][callee.object.object.name='catalogue']",
+    message:
+      'Ask plantOf (core/catalogue/entries.ts), materialOf, materialOfKind or supplierOf (core/commission/lookup.ts).',
+  },
+  {
+    selector:
+      "MemberExpression[property.name='devices'][object.property.name='site'], MemberExpression[property.name='devices'][object.name='site']",
+    message: 'Ask gearOf or gearThere (core/gear/gear.ts): they know what a device is.',
+  },
+];
+/** What a thing itself says of where it comes from, how it is and when it comes is the least that is known of it. */
+const FIELDS = {
+  selector: ['object.name', 'object.property.name']
+    .map(
+      (of) =>
+        `MemberExpression[property.name=/^(origin|state|laterDays|presentL|bagged|mix)$/][${of}=/^(piece|layer|planting)$/]`,
+    )
+    .join(', '),
+  message: 'Ask pieceOf, layerOf or plantingOf (core/resolved/resolved.ts): they have it resolved.',
+};
 
 const OUTSIDE_CORE = [
   '**/server/**',
@@ -143,7 +181,6 @@ export default tseslint.config(
     ),
   ),
   {
-    // What is looked up raw knows less than what is asked for at its door.
     files: ['core/**/*.ts', 'cli/**/*.ts'],
     ignores: [
       '**/*.test.ts',
@@ -155,21 +192,13 @@ export default tseslint.config(
       'core/gear/gear.ts',
     ],
     rules: {
-      'no-restricted-syntax': [
-        'error',
-        {
-          selector:
-            "CallExpression[callee.object.property.name=/^(plants|materials|suppliers)$/][callee.object.object.property.name='catalogue'], CallExpression[callee.object.property.name=/^(plants|materials|suppliers)$/][callee.object.object.name='catalogue']",
-          message:
-            'Ask plantOf (core/catalogue/entries.ts), materialOf, materialOfKind or supplierOf (core/commission/lookup.ts).',
-        },
-        {
-          selector:
-            "MemberExpression[property.name='devices'][object.property.name='site'], MemberExpression[property.name='devices'][object.name='site']",
-          message: 'Ask gearOf or gearThere (core/gear/gear.ts): they know what a device is.',
-        },
-      ],
+      'no-restricted-syntax': ['error', ...DOORS],
     },
+  },
+  {
+    files: RESOLVED.map((folder) => `core/${folder}/**/*.ts`),
+    ignores: ['**/*.test.ts'],
+    rules: { 'no-restricted-syntax': ['error', ...DOORS, FIELDS] },
   },
   forbid(['server/**/*.ts'], ['**/web/**', '**/cli/**', '**/demo/**'], 'The server imports core.'),
   forbid(['cli/**/*.ts'], ['**/web/**', '**/server/**'], 'The terminal imports core.'),

@@ -1,5 +1,4 @@
 import { dayPlus } from '../calendar/day';
-import { namesOf } from '../commission/origin';
 import type { Joint, Origin } from '../commission/schema';
 import type { Resolved } from '../resolved/resolved';
 import { gripOf } from '../hardscape/carrying';
@@ -156,8 +155,8 @@ function ownBeforehand(commission: Resolved, works: readonly EarlierWork[]): Sai
   const maturing = new Set(mediaToMature(commission).map((g) => g.id));
   const things: { id?: string; name: string; origin: Origin }[] = [
     ...[...commission.pieces].map(([id, { origin }]) => ({ id, name: id, origin })),
-    ...[...commission.layers.values()].flatMap(({ layer, origin }) =>
-      namesOf(commission, layer).map((name) => ({ name, origin })),
+    ...[...commission.layers.values()].flatMap(({ parts, origin }) =>
+      parts.map(({ material }) => ({ name: material.name, origin })),
     ),
     ...[...commission.plantings.values()].map(({ plant, origin }) => ({ name: plant.name, origin })),
     // Media that have run stay wet where they are until the day.

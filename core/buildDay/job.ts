@@ -1,7 +1,7 @@
 import type { Joint, Material, Option } from '../commission/schema';
 import { pieceOf, plantingOf, type Resolved } from '../resolved/resolved';
 import { firstFill, type FirstFill } from '../filling/firstFill';
-import { fillerToLay, type Hill } from '../survey/hills';
+import { fillerToLay, type Hill } from '../takeoff/hills';
 import type { PieceSurvey } from '../survey/pieces';
 import type { PlantingSurvey } from '../survey/plantings';
 import type { Survey } from '../survey/survey';

@@ -1,4 +1,3 @@
-import { layerName } from '../commission/origin';
 import { dayPlus, daysFrom, type Day } from '../calendar/day';
 import type { Plant } from '../commission/schema';
 import { preparedOf } from '../planting/preparation';
@@ -60,12 +59,12 @@ export function visitsOf(job: Job): LaterVisit[] {
 const pourId = (layer: string) => `later-${layer}`;
 
 function laterPours({ commission, survey }: Job): Later[] {
-  return laterLayers(commission, survey).map(({ afterDays, litres, layer }) => ({
-    afterDays,
+  return laterLayers(commission, survey).map(({ id, laterDays, litres, name }) => ({
+    afterDays: laterDays,
     wet: true,
     task: {
-      id: pourId(layer.id),
-      title: say('layer.title', { material: layerName(commission, layer), litres: inLitres(litres) }),
+      id: pourId(id),
+      title: say('layer.title', { material: name, litres: inLitres(litres) }),
       detail: say('soil.detail.wet'),
       minutes: litres * (RATES.pourWetPerL + RATES.rinsePerL),
     },
@@ -119,8 +118,8 @@ function visitOf(job: Job, afterDays: number, work: VisitTask[], wet: boolean): 
   const { commission, survey } = job;
   const { mm: toMm, outL: drainL } = wet ? halfFill(commission, survey) : { mm: 0, outL: 0 };
   const all = (wet ? [drain(drainL, toMm), ...work, refill(commission, drainL)] : work).map((t) => paced(t, commission.brief)); // prettier-ignore
-  const layers = laterLayers(commission, survey).filter((l) => l.afterDays === afterDays);
-  const ids = (list: typeof layers) => new Set(list.map((l) => pourId(l.layer.id)));
+  const layers = laterLayers(commission, survey).filter((l) => l.laterDays === afterDays);
+  const ids = (list: typeof layers) => new Set(list.map((l) => pourId(l.id)));
   const tasks = oneByOne(all, job, {
     laid: ids(layers),
     lookedAt: ids(layers.filter((l) => l.role === 'cosmetic')),

@@ -1,4 +1,3 @@
-import { layerName } from '../commission/origin';
 import { dayPlus, daysFrom, type Day } from '../calendar/day';
 import { plantingOf, type Resolved } from '../resolved/resolved';
 import { bacteriaDays, bacteriaMlADay } from '../regime/bacteria';
@@ -199,13 +198,9 @@ function setTogether(set: readonly Event[], plantings: readonly Growing[]): Grow
 function stageEvents(commission: Resolved, survey: Survey): Event[] {
   const later = laterLayers(commission, survey);
   const { mm, outL } = later.length > 0 ? halfFill(commission, survey) : { mm: 0, outL: 0 };
-  const layers = later.map(({ afterDays, litres, layer }) => {
+  const layers = later.map(({ laterDays, litres, name }) => {
     const amounts = { litres: inLitres(litres), out: inLitres(outL, 0), height: inMm(mm) };
-    return once(
-      'laid',
-      afterDays,
-      say('event.layer', { material: layerName(commission, layer), ...amounts }),
-    );
+    return once('laid', laterDays, say('event.layer', { material: name, ...amounts }));
   });
   const planted = [...commission.plantings.values()].flatMap(({ plant, laterDays }) =>
     laterDays > 0 ? [once('set', laterDays, say('event.plant', { plant: plant.name }))] : [],

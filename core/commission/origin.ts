@@ -69,19 +69,8 @@ export function layerName(commission: Pick<Commission, 'catalogue'>, layer: Laye
 }
 
 /** True for filler in mesh bags, as it is laid unless it is poured loose. */
-export function isBagged(commission: Pick<Commission, 'catalogue'>, layer: Layer): boolean {
-  return liesInBags(layer, materialOf(commission, layer.material));
-}
-
-/** The same where the material is at hand. */
 export function liesInBags({ bagged }: Layer, material: Pick<Material, 'kind'> | undefined): boolean {
   return bagged !== false && material?.kind === 'filler';
-}
-
-/** Litres of a layer that are brought: all that is poured, less what is there of it already. */
-export function broughtL(brief: Having, layer: Layer, poured: number): number {
-  if (layerOrigin(brief, layer) === 'here' && layer.presentL === undefined) return 0;
-  return Math.max(0, poured - (layer.presentL ?? 0));
 }
 
 /** Pieces nearer to where they were than this have not been moved, mm. */

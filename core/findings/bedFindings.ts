@@ -1,7 +1,6 @@
 import { OVER_BAGS_MM } from '../commission/limits';
 import { materialOf } from '../commission/lookup';
-import { isBagged, layerName } from '../commission/origin';
-import type { Resolved } from '../resolved/resolved';
+import { layerOf, type Resolved } from '../resolved/resolved';
 import { distanceTo, edgesOf } from '../geometry/offset';
 import { polygonArea, type Polygon } from '../geometry/polygon';
 import { footprint } from '../vessel/footprint';
@@ -57,7 +56,7 @@ function faceFindings(commission: Resolved, survey: Survey): Finding[] {
       limit: FACE_MM,
       unit: 'mm',
       says: say('bed.face.says', {
-        material: layerName(commission, layer),
+        material: layerOf(commission, layer.id).name,
         height: inMm(highest.heightMm),
         length: inMm(lengthMm),
         where: whereabouts(commission, highest.xyMm),
@@ -89,7 +88,7 @@ function dams({ columns: c, xMm, yMm, zMm }: Standing, x: number, y: number, low
 function bagFindings(commission: Resolved, { field }: Survey): Finding[] {
   const { bed } = commission.option;
   return bed.flatMap((layer, i): Finding[] => {
-    if (!isBagged(commission, layer)) return [];
+    if (!layerOf(commission, layer.id).isBagged) return [];
     let [least, at, cells] = [OVER_BAGS_MM, -1, 0];
     for (let cell = 0; cell < field.surfaceMm.length; cell++) {
       if (field.thicknessMm[i][cell] <= ABSENT_MM || floorShare(field, cell) < 0.5) continue;
@@ -109,7 +108,7 @@ function bagFindings(commission: Resolved, { field }: Survey): Finding[] {
         measured: rounded(least, 0),
         limit: OVER_BAGS_MM,
         unit: 'mm',
-        says: say('bed.bags.says', { cover: inMm(least), filler: layerName(commission, layer), where: whereabouts(commission, xyMm) }), // prettier-ignore
+        says: say('bed.bags.says', { cover: inMm(least), filler: layerOf(commission, layer.id).name, where: whereabouts(commission, xyMm) }), // prettier-ignore
         because: say('bed.bags.because', { limit: inMm(OVER_BAGS_MM) }),
         source: PRACTICE,
       },
@@ -137,8 +136,8 @@ function bareFindings(commission: Resolved, survey: Survey): Finding[] {
         limit: 0,
         unit: 'm²',
         says: say('bed.bare.says', {
-          cap: layerName(commission, bed[k + 1]),
-          under: layerName(commission, bed[k]),
+          cap: layerOf(commission, bed[k + 1].id).name,
+          under: layerOf(commission, bed[k].id).name,
           area: { value: bareM2, unit: 'm²', places: 3 },
           where: whereabouts(commission, xyMm),
         }),
@@ -168,7 +167,7 @@ function fillerFindings(commission: Resolved, survey: Survey): Finding[] {
         limit: OFF_GLASS_MM,
         unit: 'mm',
         says: say('bed.filler.says', {
-          filler: layerName(commission, bed[i]),
+          filler: layerOf(commission, bed[i].id).name,
           where: whereabouts(commission, least.xyMm),
         }),
         because: say('bed.filler.because', { off: inMm(OFF_GLASS_MM) }),

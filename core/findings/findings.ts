@@ -1,9 +1,7 @@
-import { plantOf } from '../catalogue/entries';
 import { CLEAR_FRONT_MM, USUAL_ROOT_DEPTH_MM } from '../commission/limits';
 import { materialOf, materialOfKind } from '../commission/lookup';
-import { isBagged, layerName } from '../commission/origin';
 import type { Material } from '../commission/schema';
-import { layerOf, type Resolved } from '../resolved/resolved';
+import { layerOf, plantingOf, type Resolved } from '../resolved/resolved';
 import { stoneToHoldKg } from '../hardscape/buoyancy';
 import { rounded } from '../units/quantity';
 import type { Finding } from '../words/finding';
@@ -108,7 +106,7 @@ function holdingDensity(commission: Resolved, members: readonly PieceSurvey[]): 
 
 function shallowFindings(commission: Resolved, survey: Survey): Finding[] {
   return survey.plantings.flatMap((planting) => {
-    const plant = plantOf(commission, planting.plant);
+    const { plant } = plantingOf(commission, planting.id);
     const limit = plant.minBedMm ?? USUAL_ROOT_DEPTH_MM;
     const { thinnest } = planting;
     if (plant.roots !== 'bed' || !thinnest || thinnest.mm >= limit - 1e-6) return [];
@@ -137,17 +135,14 @@ function shallowFindings(commission: Resolved, survey: Survey): Finding[] {
 function grainOf(commission: Resolved, over: readonly string[]): Said | Said[] {
   const layers = [...commission.layers].filter(([id]) => over.includes(id)).map(([, layer]) => layer);
   const isSoil = layers.some((l) => l.material.kind === 'soil');
-  return isSoil || layers.length === 0
-    ? say('grain.soil')
-    : layers.map((l) => layerName(commission, l.layer));
+  return isSoil || layers.length === 0 ? say('grain.soil') : layers.map((l) => l.name);
 }
 
 function steepFindings(commission: Resolved, { layers }: Survey): Finding[] {
-  const { bed } = commission.option;
-  return layers.flatMap((layer, i) => {
-    const { material, reposeDeg: limit } = layerOf(commission, layer.id);
+  return layers.flatMap((layer) => {
+    const { material, reposeDeg: limit, isBagged } = layerOf(commission, layer.id);
     // Bags stay where they are put.
-    if (isBagged(commission, bed[i])) return [];
+    if (isBagged) return [];
     // What cannot be told apart as it is written is the same slope.
     if (rounded(layer.steepestDeg, 1) <= rounded(limit, 1)) return [];
     const places = rounded(layer.steepestDeg, 0) > rounded(limit, 0) ? 0 : 1;
@@ -295,7 +290,7 @@ function sharing({ vessel }: Resolved, { standing }: Survey, id: string): string
 function co2Findings(commission: Resolved, { plantings }: Survey): Finding[] {
   if (commission.brief.co2) return [];
   return plantings.flatMap((planting) => {
-    const plant = plantOf(commission, planting.plant);
+    const { plant } = plantingOf(commission, planting.id);
     if (!plant.needsCo2) return [];
     return [
       {

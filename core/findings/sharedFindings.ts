@@ -1,6 +1,5 @@
-import { plantOf } from '../catalogue/entries';
 import type { Planting } from '../commission/schema';
-import type { Resolved } from '../resolved/resolved';
+import { plantingOf, type Resolved } from '../resolved/resolved';
 import { commonArea } from '../geometry/offset';
 import { polygonArea, polygonBounds, type Polygon } from '../geometry/polygon';
 import { rounded } from '../units/quantity';
@@ -28,7 +27,8 @@ const kept = new WeakMap<Planting[], { catalogue: Resolved['catalogue']; finding
 
 function worksOut(commission: Resolved, plants: readonly Planting[]): Finding[] {
   const regions = plants.filter(
-    (p): p is Region => p.region !== undefined && p.count === undefined && !p.laterDays,
+    (p): p is Region =>
+      p.region !== undefined && p.count === undefined && plantingOf(commission, p.id).laterDays === 0,
   );
   const found = regions.flatMap((a, i) =>
     regions.slice(i + 1).flatMap((b): Finding[] => {
@@ -46,8 +46,8 @@ function worksOut(commission: Resolved, plants: readonly Planting[]): Finding[] 
           limit: 100,
           unit: '%',
           says: say('plant.shared.says', {
-            one: plantOf(commission, a.plant).name,
-            other: plantOf(commission, b.plant).name,
+            one: plantingOf(commission, a.id).plant.name,
+            other: plantingOf(commission, b.id).plant.name,
             percent: rounded((common / least) * 100, 0),
           }),
           because: say('plant.shared.because'),

@@ -239,7 +239,7 @@ function startFindings(
   parts: readonly Planted[],
   { light, hours, windowDli, lamps }: Living,
 ): Finding[] {
-  const now = parts.filter((p) => (p.planting.laterDays ?? 0) === 0 && p.count > 0);
+  const now = parts.filter((p) => (p.afterDays ?? 0) === 0 && p.count > 0);
   if (now.length === 0) return [];
   const found: Finding[] = [];
   const mean = light.ppfd.reduce((a, b) => a + b, 0) / Math.max(1, light.ppfd.length);

@@ -28,7 +28,7 @@ const MELTS = { melt: 0.7, change: 0.3, stay: 0 } as const;
 /** A planting some days after the build. What goes in later is not there before. */
 export function grownAt(part: Planted, day: number): Grown {
   const { plant, planting, growth, spots, spacingMm, count, plugsAtHand } = part;
-  const age = day - (planting.laterDays ?? 0);
+  const age = day - (part.afterDays ?? 0);
   const there = age < 0 ? 0 : Math.min(count, plugsAtHand, spots.length / 3);
   const melted = planting.form === 'emersed' ? meltedShare(age) * MELTS[plant.emersedLeaves ?? 'change'] : 0;
   const trimmed = part.trims.filter((d) => d <= day).at(-1);

@@ -15,8 +15,7 @@ const MOST_SOONER = 42;
 
 /** What would make a planting close within some days after the build, each of them by itself, the plainest first. */
 export function inTime(part: Planted, until: number, living: Pick<Living, 'co2' | 'lit'>): Text[] {
-  const { plant, planting, cover, count } = part;
-  const later = planting.laterDays ?? 0;
+  const { plant, cover, count, afterDays: later = 0 } = part;
   const ways: Text[] = [];
   if (cover && later > 0 && cover.days - later <= until) ways.push(say('plant.cover.first'));
   const mm = closeEnough(part, until - later);

@@ -31,14 +31,14 @@ export interface WayOut {
  * @param reachOf how far from the front so great a share of its ground lies, mm
  */
 export function waysOut(part: Planted, buildDay: Day, reachOf: (share: number) => number): WayOut[] {
-  const { missing, plant, planting, growth, count, plugsAtHand, ownPlugs, spacingMm, plugsAPack } = part;
+  const { missing, plant, planting, growth, count, plugsAtHand, ownPlugs, spacingMm, plugsAPack, afterDays = 0 } = part; // prettier-ignore
   if (missing === 0 || planting.packs === undefined) return [];
   const ways: WayOut[] = [];
   const price = plant.packs?.[0]?.priceMinor ?? 0;
   const add = (kind: WayOut['kind'], figure: number, change: Partial<Planting>, packs = 0) => {
     const mm = change.spacingMm ?? spacingMm;
     const found = mm === undefined ? undefined : coverDays(plant, closesLike(planting.set, mm), growth);
-    const days = found && found.days + (planting.laterDays ?? 0);
+    const days = found && found.days + afterDays;
     const closes = days === undefined ? {} : { coverDays: days, on: dayPlus(buildDay, Math.round(days)) };
     ways.push({ kind, says: saysOf(kind, figure, packs), figure, part: change, packs, priceMinor: packs * price, ...closes }); // prettier-ignore
   };

@@ -38,6 +38,23 @@ describe('a commission that is resolved', () => {
     expect(layerOf(job, 'soil')).toMatchObject({ origin: 'here', laterDays: 0, reposeDeg: 32 });
     expect(layerOf(job, 'sand')).toMatchObject({ origin: 'bought', laterDays: 21, atHandL: 0 });
     expect(plantingOf(job, 'P-1')).toMatchObject({ origin: 'bought', laterDays: 0, atHand: 12 });
+    // What stays is at hand as a whole, and of what is brought nothing.
+    expect(layerOf(job, 'soil')).toMatchObject({ role: 'soil', broughtL: 0 });
+    expect(layerOf(job, 'soil').atHandL).toBeCloseTo(layerOf(job, 'soil').pouredL, 9);
+  });
+
+  it('has sand that is only looked at on the day of the school, unless it has a day of its own', () => {
+    const late = (more: object) => {
+      const s = structuredClone(doc) as any;
+      s.brief.schools = { sand: 'later' };
+      s.options[0].bed[1] = sand(80, { origin: 'bought', ...more });
+      s.options[0].plants = [];
+      s.options[0].pieces = [];
+      return layerOf(resolved(parsed(s)), 'sand');
+    };
+    expect(late({})).toMatchObject({ role: 'cosmetic', laterDays: 21 });
+    expect(late({}).broughtL).toBeGreaterThan(4);
+    expect(late({ laterDays: 0 })).toMatchObject({ laterDays: 0 });
   });
 
   it('has plants, animals and gear filled in from what is known of them', () => {

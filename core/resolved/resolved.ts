@@ -1,7 +1,7 @@
 import { filledCatalogue, plantOf } from '../catalogue/entries';
 import { CLEAR_FRONT_MM, TALLEST_SHARE } from '../commission/limits';
 import { materialOf, optionOf } from '../commission/lookup';
-import { isMoved, layerOrigin, pieceOrigin, pieceState, plantingOrigin } from '../commission/origin';
+import { isMoved, layerName, layerOrigin, liesInBags, pieceOrigin, pieceState, plantingOrigin } from '../commission/origin'; // prettier-ignore
 import type {
   Commission,
   Layer,
@@ -18,9 +18,12 @@ import { speciesIn } from '../livestock/known';
 import type { Species } from '../livestock/species';
 import { packsOf } from '../planting/packs';
 import { reposeOf } from '../substrate/repose';
+import { layerRoles, type Role } from '../survey/layerRoles';
+import { layerParts, litresOf, type LayerPart } from '../survey/poured';
 import { soakingOf } from '../survey/soaking';
 import { stateOnBuildDay } from '../survey/stateOnBuildDay';
 import type { Survey } from '../survey/survey';
+import type { Said } from '../words/text';
 
 /*
  * A commission as everything after the survey reads it: one option of it, and each of its things with what it is, where it
@@ -47,10 +50,18 @@ export interface ResolvedLayer {
   layer: Layer;
   material: Material;
   origin: Origin;
-  /** Days after the build on which it comes in; 0 on the day. */
+  /** What it is called: of a mixture all that is in it. */
+  name: Said;
+  role: Role;
+  /** Filler in mesh bags, which do not slide. */
+  isBagged: boolean;
+  /** Days after the build on which it comes in; 0 on the day. By itself, or as the school lays sand that is only looked at. */
   laterDays: number;
-  /** What of it is there already, L. */
+  /** What it is poured of, and litres of all of it: as poured, what of it is there already, and what is brought. */
+  parts: LayerPart[];
+  pouredL: number;
   atHandL: number;
+  broughtL: number;
   /** Slope at which its grain holds, degrees. */
   reposeDeg: number;
 }
@@ -99,6 +110,7 @@ export function resolve(commission: Commission, survey: Survey): Resolved {
   const filled: Commission = { ...commission, catalogue };
   const option = optionOf(filled, survey.optionId);
   const soaking = soakingOf(filled, survey);
+  const roles = layerRoles(filled, survey);
   const counted = new Map(survey.plantings.map((p) => [p.id, p.plugs]));
   return {
     ...filled,
@@ -106,7 +118,7 @@ export function resolve(commission: Commission, survey: Survey): Resolved {
     gear: gearOf(filled),
     animals: animalsIn(filled),
     pieces: byId(option.pieces, (piece) => pieceIn(filled, piece, soaking.get(piece.id) ?? 0)),
-    layers: byId(option.bed, (layer) => layerIn(filled, layer)),
+    layers: byId(option.bed, (layer, i) => layerIn(filled, layer, roles[i], survey.layers[i].volumeL)),
     plantings: byId(option.plants, (p) => plantingIn(filled, option, p, counted.get(p.id) ?? 0)),
     limits: {
       clearFrontMm: CLEAR_FRONT_MM.least,
@@ -135,8 +147,11 @@ function found<R>(all: ReadonlyMap<string, R>, id: string, what: string): R {
   return there;
 }
 
-function byId<T extends { id: string }, R>(list: readonly T[], of: (entry: T) => R): Map<string, R> {
-  return new Map(list.map((entry) => [entry.id, of(entry)]));
+function byId<T extends { id: string }, R>(
+  list: readonly T[],
+  of: (entry: T, i: number) => R,
+): Map<string, R> {
+  return new Map(list.map((entry, i) => [entry.id, of(entry, i)]));
 }
 
 function animalsIn(commission: Commission): Map<string, Species> {
@@ -160,17 +175,29 @@ function pieceIn(commission: Commission, piece: Piece, soakDays: number): Resolv
   };
 }
 
-function layerIn(commission: Commission, layer: Layer): ResolvedLayer {
+/** Weeks after which a sand that a studio lays later goes in, at half fill (common practice: one to several). */
+const SAND_LATER_DAYS = 21;
+
+function layerIn(commission: Commission, layer: Layer, role: Role, volumeL: number): ResolvedLayer {
   const material = materialOf(commission, layer.material);
+  const bySchool = commission.brief.schools?.sand === 'later' && role === 'cosmetic' && material.kind === 'sand';
+  const parts = layerParts(commission, layer, volumeL);
+  const [pouredL, broughtL] = [litresOf(parts, 'pouredL'), litresOf(parts, 'broughtL')];
   return {
     layer,
     material,
     origin: layerOrigin(commission.brief, layer),
-    laterDays: layer.laterDays ?? 0,
-    atHandL: layer.presentL ?? 0,
+    name: layerName(commission, layer),
+    role,
+    isBagged: liesInBags(layer, material),
+    laterDays: layer.laterDays ?? (bySchool ? SAND_LATER_DAYS : 0),
+    parts,
+    pouredL,
+    atHandL: pouredL - broughtL,
+    broughtL,
     reposeDeg: reposeOf(material),
   };
-}
+} // prettier-ignore
 
 function plantingIn(commission: Commission, option: Option, planting: Planting, plugs: number): ResolvedPlanting {
   const plant = plantOf(commission, planting.plant);
@@ -180,7 +207,7 @@ function plantingIn(commission: Commission, option: Option, planting: Planting, 
     planting,
     plant,
     origin,
-    laterDays: planting.laterDays ?? 0,
+    laterDays: origin === 'here' ? 0 : (planting.laterDays ?? 0),
     atHand: isBought ? packsOf(option, planting, plant, plugs, true).ownPlugs : plugs,
   };
 } // prettier-ignore

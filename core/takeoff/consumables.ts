@@ -6,7 +6,7 @@ import { pieceOf, type Resolved } from '../resolved/resolved';
 import type { Survey } from '../survey/survey';
 import type { Working } from '../words/working';
 import { BAG_L } from '../substrate/filler';
-import { fillerToLay } from '../survey/hills';
+import { fillerToLay } from './hills';
 import { gluing, jointsToMake } from './gluing';
 import { lineOf, type TakeOffLine } from './line';
 

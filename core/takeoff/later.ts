@@ -1,31 +1,19 @@
-import { materialOf } from '../commission/lookup';
-import type { Layer } from '../commission/schema';
-import type { Resolved } from '../resolved/resolved';
+import { layerOf, type Resolved, type ResolvedLayer } from '../resolved/resolved';
 import type { Survey } from '../survey/survey';
 import { litresOutTo } from '../survey/waterByHeight';
-import { poursOf, type Role } from './pours';
+import { poursOf } from './pours';
 
-/** Weeks after which a sand that a studio lays later goes in, at half fill (common practice: one to several). */
-const SAND_LATER_DAYS = 21;
-
-/** A layer that is poured on a later day. */
-export interface LaterLayer {
+/** A layer that is poured on a later day, with its litres. */
+export interface LaterLayer extends ResolvedLayer {
   id: string;
-  layer: Layer;
-  role: Role;
-  afterDays: number;
   litres: number;
 }
 
-/** Layers that belong to a later day: those that say so, and cosmetic sand where the school lays it later. */
+/** Layers that belong to a later day. */
 export function laterLayers(commission: Resolved, survey: Survey): LaterLayer[] {
-  const { bed } = commission.option;
-  const sandLater = commission.brief.schools?.sand === 'later';
-  return poursOf(commission, survey).flatMap(({ layer: id, role, litres }): LaterLayer[] => {
-    const layer = bed.find((l) => l.id === id)!;
-    const school = sandLater && role === 'cosmetic' && materialOf(commission, layer.material).kind === 'sand';
-    const afterDays = layer.laterDays ?? (school ? SAND_LATER_DAYS : 0);
-    return afterDays > 0 ? [{ id, layer, role, afterDays, litres }] : [];
+  return poursOf(commission, survey).flatMap(({ layer: id, litres }) => {
+    const resolved = layerOf(commission, id);
+    return resolved.laterDays > 0 ? [{ ...resolved, id, litres }] : [];
   });
 }
 

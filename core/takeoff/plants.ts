@@ -1,4 +1,3 @@
-import { plantOf } from '../catalogue/entries';
 import type { Pack, Plant } from '../commission/schema';
 import { plantingOf, type Resolved } from '../resolved/resolved';
 import type { Survey } from '../survey/survey';
@@ -16,9 +15,9 @@ export function plantLines(commission: Resolved, survey: Survey): TakeOffLine[] 
 }
 
 function plantLine(commission: Resolved, survey: Survey, id: string): TakeOffLine {
-  const plant = plantOf(commission, id);
   const option = commission.option;
   const plantings = survey.plantings.filter((p) => p.plant === id);
+  const { plant } = plantingOf(commission, plantings[0].id);
   const area = plantings.reduce((sum, p) => sum + p.netM2, 0);
   const plugs = plantings.reduce((sum, p) => sum + p.plugs, 0);
   const entryOf = (planting: string) => plantingOf(commission, planting).planting;

@@ -1,4 +1,3 @@
-import { broughtL, partsOf } from '../commission/origin';
 import { inMm } from '../words/measure';
 import { say, type Said } from '../words/text';
 import { materialOf } from '../commission/lookup';
@@ -8,7 +7,6 @@ import { pouredL } from '../substrate/pour';
 import type { Survey } from '../survey/survey';
 import { rounded } from '../units/quantity';
 import type { Working } from '../words/working';
-import { laterLayers } from './later';
 import { lineOf, type TakeOffLine } from './line';
 
 /** What one layer has of a material: all figures in L, by its share of a mixture. */
@@ -29,35 +27,28 @@ interface Part {
 
 /** A line for each bed material, over all layers of it, in the order in which they lie. */
 export function substrateLines(commission: Resolved, survey: Survey): TakeOffLine[] {
-  const parts = [...layerParts(commission, survey), ...pocketParts(commission, survey)];
+  const parts = [...partsIn(commission, survey), ...pocketParts(commission, survey)];
   const ids = [...new Set(parts.map((p) => p.material))];
   return ids.map((id) => substrateLine(commission, survey, id, parts.filter((p) => p.material === id))); // prettier-ignore
 }
 
-function layerParts(commission: Resolved, survey: Survey): Part[] {
-  const { bed } = commission.option;
-  const later = new Map(laterLayers(commission, survey).map((l) => [l.id, l.afterDays]));
-  return survey.layers.flatMap((layer, i) =>
-    partsOf(bed[i]).map(({ material, share }): Part => {
-      const poured = pouredL(layer.volumeL, materialOf(commission, material).settles) * share;
-      const brought = broughtL(commission.brief, bed[i], poured / share) * share;
-      const { origin } = layerOf(commission, layer.id);
-      const boughtL = origin === 'bought' || bed[i].presentL !== undefined ? brought : 0; // prettier-ignore
-      return {
-        material,
-        share,
-        grossL: layer.grossL * share,
-        takenL: layer.takenByPiecesL * share,
-        volumeL: layer.volumeL * share,
-        pouredL: poured,
-        ownL: poured - boughtL,
-        boughtL,
-        laterDays: later.get(layer.id) ?? 0,
-        // What is there of a layer that is topped up is in the tank.
-        origin: bed[i].presentL ? 'here' : origin,
-      };
-    }),
-  );
+function partsIn(commission: Resolved, survey: Survey): Part[] {
+  return survey.layers.flatMap(({ id, grossL, takenByPiecesL, volumeL }) => {
+    const { parts, origin, laterDays, atHandL } = layerOf(commission, id);
+    return parts.map(({ material, share, pouredL, boughtL }): Part => ({
+      material: material.id,
+      share,
+      grossL: grossL * share,
+      takenL: takenByPiecesL * share,
+      volumeL: volumeL * share,
+      pouredL,
+      ownL: pouredL - boughtL,
+      boughtL,
+      laterDays,
+      // What is there of a layer that is topped up is in the tank.
+      origin: atHandL > 0 ? 'here' : origin,
+    }));
+  });
 }
 
 /** Heaps on top of pieces are out of the same bags. */

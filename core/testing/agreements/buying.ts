@@ -19,7 +19,7 @@ export const BUYING: Agreements = {
   'a layer is poured on the day or on its visit, and in all as much as the take-off brings': (c) => {
     const late = new Set(laterLayers(resolved(c.doc, c.p.survey), c.p.survey).map((l) => l.id));
     return poursOf(resolved(c.doc, c.p.survey), c.p.survey).filter(({ layer, task: id, role, litres }) => {
-      if (late.has(layer)) return task(c, id) !== undefined || !c.p.build.visits.some((v) => v.afterDays === laterLayers(resolved(c.doc, c.p.survey), c.p.survey).find((l) => l.id === layer)!.afterDays); // prettier-ignore
+      if (late.has(layer)) return task(c, id) !== undefined || !c.p.build.visits.some((v) => v.afterDays === laterLayers(resolved(c.doc, c.p.survey), c.p.survey).find((l) => l.id === layer)!.laterDays); // prettier-ignore
       if (role === 'filler') return false;
       const said = role === 'soil' ? [task(c, 'soil'), task(c, 'gaps')] : [task(c, id)];
       return !near(

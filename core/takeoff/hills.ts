@@ -1,11 +1,8 @@
-import { materialOf, optionOf } from '../commission/lookup';
-import { broughtL, isBagged } from '../commission/origin';
-import type { Commission } from '../commission/schema';
+import { layerOf, type Resolved } from '../resolved/resolved';
 import { floorShare } from '../substrate/bedField';
 import { onField } from '../substrate/onField';
 import { bagsFor } from '../substrate/filler';
-import { pouredL } from '../substrate/pour';
-import type { Survey } from './survey';
+import type { Survey } from '../survey/survey';
 
 /** One heap of filler by itself: litres as laid, and the bags it takes; none where it is poured loose. */
 export interface Hill {
@@ -20,18 +17,15 @@ const NOTHING_MM = 0.5;
  * Filler that is still to be laid, hill by hill: what lies together is one, and a bag does not lie in two. Two
  * hills of 3 L take four bags of 2.5 L, not the three that 6 L would.
  */
-export function fillerToLay(commission: Commission, survey: Survey): Hill[] {
-  const { bed } = optionOf(commission, survey.optionId);
-  return survey.layers.flatMap((layer, i) => {
-    const material = materialOf(commission, layer.material);
-    if (material.kind !== 'filler') return [];
-    const litres = broughtL(commission.brief, bed[i], pouredL(layer.volumeL, material.settles));
-    if (litres <= 1e-9) return [];
+export function fillerToLay(commission: Resolved, survey: Survey): Hill[] {
+  return survey.layers.flatMap(({ id }, i) => {
+    const { role, broughtL: litres, isBagged } = layerOf(commission, id);
+    if (role !== 'filler' || litres <= 1e-9) return [];
     const heaps = onField(survey.field, `heaps ${i}`, () => together(survey, i));
     const whole = heaps.reduce((sum, v) => sum + v, 0);
     return heaps.map((v): Hill => {
       const own = (litres * v) / whole;
-      return { litres: own, bags: isBagged(commission, bed[i]) ? bagsFor(own) : 0 };
+      return { litres: own, bags: isBagged ? bagsFor(own) : 0 };
     });
   });
 }
