@@ -1,21 +1,57 @@
 import vue from '@vitejs/plugin-vue';
-import { defineConfig } from 'vite';
+import { defineConfig, type Plugin } from 'vite';
 import vuetify from 'vite-plugin-vuetify';
 
+/** A script of the page in a file of its own that waits for no other: two that one page names would be built into one. */
+function first(script: string): Plugin {
+  return {
+    name: 'first-script',
+    transformIndexHtml: {
+      order: 'post',
+      handler: (_html, { bundle }) => {
+        const built = Object.values(bundle ?? {}).find(
+          (part) => part.type === 'chunk' && part.facadeModuleId?.endsWith(`/${script}`),
+        );
+        const src = built ? `/${built.fileName}` : `/${script}`;
+        return [{ tag: 'script', attrs: { type: 'module', async: true, crossorigin: true, src }, injectTo: 'head-prepend' }]; // prettier-ignore
+      },
+    },
+  };
+}
+
+/** Pages that have a part of the interface in common. */
+const SEVERAL = 3;
+
 export default defineConfig({
-  plugins: [vue(), vuetify({ autoImport: true })],
+  plugins: [vue(), vuetify({ autoImport: true }), first('web/ahead.ts')],
   build: {
     outDir: 'dist/web',
     emptyOutDir: true,
     chunkSizeWarningLimit: 900,
     rollupOptions: {
+      input: ['index.html', 'web/ahead.ts'],
       output: {
         // The parts of the library in one file: a page that asks for sixty waits for the asking. The list does without it.
         codeSplitting: {
           includeDependenciesRecursively: false,
           groups: [
-            { name: 'vue', test: /node_modules[\\/](@vue|vue|pinia|vue-router)[\\/]/, priority: 2 },
-            { name: 'library', test: /node_modules[\\/]vuetify[\\/]/, priority: 1 },
+            // What the first script needs, and nothing else.
+            {
+              name: 'first',
+              test: /preload-helper|web[\\/](pages|document[\\/]early|workers[\\/]planThread)\.ts/,
+              priority: 5,
+            },
+            {
+              name: 'vue',
+              test: /export-helper|node_modules[\\/](@vue|vue|pinia|vue-router)[\\/]/,
+              priority: 4,
+            },
+            { name: 'library', test: /node_modules[\\/]vuetify[\\/]/, priority: 3 },
+            // What several pages are made of, in three files: a request costs more than reading what only another page needs.
+            // Whatever such a part asks for several pages have, too, so that no file waits for one that waits for it.
+            { name: 'tools', test: /node_modules/, minShareCount: SEVERAL, priority: 2 },
+            { name: 'core', test: /[\\/]core[\\/]/, minShareCount: SEVERAL, priority: 1 },
+            { name: 'parts', test: /[\\/]web[\\/]/, minShareCount: SEVERAL },
           ],
         },
       },

@@ -3,7 +3,7 @@ import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Commission } from '../core/commission/schema';
 import { scansOf } from '../core/exchange/apart';
-import { meshOfBytes } from '../core/exchange/meshBlob';
+import { meshesOfBytes, meshOfBytes } from '../core/exchange/meshBlob';
 import { scanned } from '../core/testing/scanned';
 import { piece, scape } from '../core/testing/scape';
 import { dropUnwantedMeshes } from './store/meshCare';
@@ -40,20 +40,29 @@ describe('scans', () => {
     const { id, document } = await imported();
     const [scan] = scansOf(document);
     expect(JSON.stringify(document).length).toBeLessThan(8_000);
-    const whole = await bytesAt(`/api/meshes/${scan.mesh}?of=${id}`);
+    const whole = await bytesAt(`/api/meshes?names=${scan.mesh}&of=${id}`);
     expect(meshOfBytes(whole.bytes).faces.length / 3).toBe(scan.triangles);
     expect(whole.headers['cache-control']).toBe('private, no-store');
-    const drawn = await bytesAt(`/api/meshes/${scan.mesh}/drawn?of=${id}`);
+    const drawn = await bytesAt(`/api/meshes?names=${scan.mesh}&part=drawn&of=${id}`);
     expect(meshOfBytes(drawn.bytes).faces.length / 3).toBeLessThanOrEqual(600);
     for (const name of ['0'.repeat(32), '..%2Futsuwa.db', 'x'])
-      await api().get(`/api/meshes/${name}`).expect(404);
+      await api().get(`/api/meshes?names=${name}`).expect(404);
+    // Of several they come in their order; none where one of them is not to be had.
+    const twice = await bytesAt(`/api/meshes?names=${scan.mesh},${scan.mesh}&of=${id}`);
+    expect(meshesOfBytes(twice.bytes).map((m) => m.faces.length / 3)).toEqual([scan.triangles, scan.triangles]); // prettier-ignore
+    await api()
+      .get(`/api/meshes?names=${scan.mesh},${'0'.repeat(32)}&of=${id}`)
+      .expect(404);
+    await api()
+      .get(`/api/meshes?names=${Array(41).fill(scan.mesh).join()}&of=${id}`)
+      .expect(404);
   });
 
   it('are given for the commission that names them, and not once its client is erased', async () => {
     const doc = withScan(2_200);
     const { id, document, revision } = await imported({ ...doc, brief: { ...doc.brief, client: { name: 'Mr Rowan' } } }); // prettier-ignore
     const [{ mesh }] = scansOf(document);
-    const answer = async (of: string) => (await api().get(`/api/meshes/${mesh}?of=${of}`)).status;
+    const answer = async (of: string) => (await api().get(`/api/meshes?names=${mesh}&of=${of}`)).status;
     expect([await answer(id), await answer('another'), await answer('')]).toEqual([200, 404, 404]);
     // Taken out, and perhaps put back: until it is tidied away it is there.
     const [option] = document.options;
@@ -81,7 +90,7 @@ describe('scans', () => {
     const there = await request(other.app).get(`/api/commissions/${copy.body.id}`);
     expect(there.body.document).toEqual(document);
     await request(other.app)
-      .get(`/api/meshes/${scansOf(document)[0].mesh}?of=${copy.body.id}`)
+      .get(`/api/meshes?names=${scansOf(document)[0].mesh}&of=${copy.body.id}`)
       .expect(200);
     await request(other.app).get(`/api/commissions/${copy.body.id}/takeoff.csv`).expect(200);
     await other.close();

@@ -85,7 +85,7 @@ describe('the yard', () => {
     });
     expect(made.body.piece.shape.volumeL).toBeCloseTo(2.4, 1);
     expect((await api().get('/api/studio')).body.yard).toMatchObject([{ id: 'S-90' }]);
-    await api().get(`/api/meshes/${made.body.piece.shape.mesh}`).expect(200);
+    await api().get(`/api/meshes?names=${made.body.piece.shape.mesh}`).expect(200);
     const again = await api().post('/api/studio/yard').send(ask).expect(409);
     expect(again.body.title).toMatch(/S-90 is or was a piece of the yard already/);
     const bad = await api()

@@ -1,3 +1,5 @@
+// Where the page's first script has not run by itself yet, it runs before anything else is evaluated.
+import './ahead';
 import '@fontsource-variable/newsreader';
 import '@fontsource-variable/newsreader/wght-italic.css';
 import '@fontsource-variable/ibm-plex-sans';

@@ -1,3 +1,6 @@
+/** The commissions of the studio. */
+export const LIST = () => import('./stages/commissions/CommissionList.vue');
+
 /** What a commission opens in, fetched when one is. */
 export const FRAME = () => import('./frame/CommissionFrame.vue');
 

@@ -1,12 +1,11 @@
 import { createRouter, createWebHistory } from 'vue-router';
-import CommissionList from './stages/commissions/CommissionList.vue';
-import { FRAME, PAGES } from './pages';
+import { FRAME, LIST, PAGES } from './pages';
 
-/** The list first; a commission and its stages are fetched when one is opened. */
+/** Each place is fetched when it is gone to. */
 export const router = createRouter({
   history: createWebHistory(),
   routes: [
-    { path: '/', name: 'commissions', component: CommissionList },
+    { path: '/', name: 'commissions', component: LIST },
     { path: '/studio/:part?', name: 'studio', component: () => import('./stages/studio/StudioPage.vue') },
     {
       path: '/c/:id',

@@ -60,6 +60,23 @@ export function meshOfBytes(bytes: Uint8Array): Mesh {
   return { vertices, faces };
 }
 
+/**
+ * Meshes that follow each other in one answer, in their order; each says itself how long it is.
+ *
+ * @throws NotAMesh when the bytes are not whole meshes to their end
+ */
+export function meshesOfBytes(bytes: Uint8Array): Mesh[] {
+  const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
+  const found: Mesh[] = [];
+  for (let at = 0; at < bytes.byteLength; ) {
+    const length = at + HEAD > bytes.byteLength ? 0 : HEAD + (view.getUint32(at + 4, true) + view.getUint32(at + 8, true)) * 12;
+    if (length === 0 || at + length > bytes.byteLength) throw new NotAMesh(say('blob.cut.off'));
+    found.push(meshOfBytes(bytes.subarray(at, at + length)));
+    at += length;
+  }
+  return found;
+} // prettier-ignore
+
 /** SHA-256 of bytes, in hexadecimal digits. */
 type Hash = (bytes: Uint8Array) => string;
 let hash: Hash = (bytes) => bytesToHex(sha256(bytes));

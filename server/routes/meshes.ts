@@ -1,35 +1,55 @@
-import { existsSync } from 'node:fs';
-import { Router, type Request, type Response } from 'express';
+import { createReadStream, existsSync } from 'node:fs';
+import { stat } from 'node:fs/promises';
+import { pipeline } from 'node:stream/promises';
+import { Router } from 'express';
+import { z } from 'zod';
 import { whileWaitedFor } from '../body';
 import type { Jobs } from '../jobs/jobs';
 import { notFound } from '../problem';
-import { meshFile, MESH_NAME, type MeshPart } from '../store/meshes';
+import { meshFile, MESH_NAME } from '../store/meshes';
 import { whoNames } from '../store/meshCare';
 import type { Store } from '../store/store';
 
+/** Meshes in one answer at most. */
+const MOST_AT_ONCE = 40;
+
+const asked = z.object({
+  of: z.string().max(200).default(''),
+  part: z.enum(['mesh', 'drawn']).default('mesh'),
+  names: z.string().max(MOST_AT_ONCE * 33).transform((names) => names.split(',')).pipe(z.array(z.string().regex(MESH_NAME)).min(1).max(MOST_AT_ONCE)),
+}); // prettier-ignore
+
 /**
- * Meshes by name: whole for measuring, with fewer triangles for drawing. `of` is the commission for which one is wanted:
- * only what that names is given, what lies in the studio's yard, and what nothing names any more or yet.
+ * Meshes by name, one after the other as they were asked for: whole for measuring, or with fewer triangles for drawing.
+ * `of` is the commission for which they are wanted: only what that names is given, what lies in the studio's yard, and what
+ * nothing names any more or yet; where one of them is not to be had none is given.
  */
 export function meshRoutes(store: Store, jobs: Jobs): Router {
   const routes = Router();
-  routes.get('/:name', (req, res) => send(req, res, 'mesh'));
-  routes.get('/:name/drawn', (req, res) => send(req, res, 'drawn'));
-
-  async function send(req: Request<{ name: string }>, res: Response, part: MeshPart): Promise<void> {
-    const { name } = req.params;
-    const file = meshFile(store.folder, name, part);
-    if (!MESH_NAME.test(name) || !existsSync(meshFile(store.folder, name, 'json'))) throw notFound('scan');
-    const of = typeof req.query.of === 'string' ? req.query.of : '';
-    const by = await whoNames(store, name, of);
-    if (by === 'others') throw notFound('scan');
-    if (part === 'drawn' && !existsSync(file))
-      await jobs.run('drawMesh', { who: of || 'yard', signal: whileWaitedFor(res) }, () => ({ name }));
+  routes.get('/', async (req, res) => {
+    const { data } = asked.safeParse(req.query);
+    if (!data) throw notFound('scan');
+    const { of, part, names } = data;
+    const there = (name: string) => existsSync(meshFile(store.folder, name, 'json'));
+    const by = await Promise.all(names.map((name) => (there(name) ? whoNames(store, name, of) : 'others')));
+    if (by.includes('others')) throw notFound('scan');
+    const files = names.map((name) => meshFile(store.folder, name, part));
+    const undrawn = names.filter((_, i) => part === 'drawn' && !existsSync(files[i]));
+    const asks = { who: of || 'yard', signal: whileWaitedFor(res) };
+    await Promise.all(undrawn.map((name) => jobs.run('drawMesh', asks, () => ({ name }))));
+    const sizes = await Promise.all(files.map((file) => stat(file)));
     res.type('application/octet-stream');
+    res.setHeader('Content-Length', sizes.reduce((sum, { size }) => sum + size, 0)); // prettier-ignore
     // A stone of the yard is nobody's secret, and its name stands for the same bytes for ever. What a client's commission
     // has stays in no browser when it is erased.
-    if (by === 'yard') res.sendFile(file, { immutable: true, maxAge: '1y', dotfiles: 'allow' });
-    else res.setHeader('Cache-Control', 'private, no-store').sendFile(file, { cacheControl: false, dotfiles: 'allow' }); // prettier-ignore
-  }
+    const isYard = by.every((who) => who === 'yard');
+    res.setHeader('Cache-Control', isYard ? 'public, max-age=31536000, immutable' : 'private, no-store');
+    await pipeline(oneByOne(files), res);
+  });
   return routes;
+}
+
+/** The bytes of some files, as fast as they are taken. */
+async function* oneByOne(files: readonly string[]): AsyncGenerator<Buffer> {
+  for (const file of files) yield* createReadStream(file);
 }

@@ -1,3 +1,4 @@
+import { sentEarly } from './early';
 import type { Habits } from '../../core/words/scales';
 import { changesBetween, type Change } from '../../core/commission/changes';
 import type { Fault } from '../../core/commission/fault';
@@ -140,6 +141,8 @@ async function call<T>(
   body?: string | Blob,
   type = 'application/json',
 ): Promise<T> {
+  const early = method === 'GET' ? await sentEarly(`/api${path}`) : undefined;
+  if (early !== undefined) return early as T;
   const response = await asked(`/api${path}`, {
     method,
     body,

@@ -1,8 +1,10 @@
 import { shallowReactive } from 'vue';
 import type { Option, Shape } from '../../core/commission/schema';
-import { meshOfBytes } from '../../core/exchange/meshBlob';
 import type { Mesh } from '../../core/geometry/mesh';
 import { solidMesh } from '../../core/hardscape/solid';
+import { fetchMeshes } from '../workers/fetchMeshes';
+
+type Scanned = Extract<Shape, { kind: 'scan' }>;
 
 /*
  * Surfaces as they are drawn. A scan is fetched with fewer triangles when it is drawn for the first time, and
@@ -11,6 +13,7 @@ import { solidMesh } from '../../core/hardscape/solid';
 
 const drawn = shallowReactive(new Map<string, Mesh>());
 const asked = new Set<string>();
+const wanted: Scanned[] = [];
 /** The commission that is drawn: the server gives the scans of that one. */
 let whose = '';
 const NOTHING: Mesh = { vertices: new Float64Array(0), faces: new Uint32Array(0) };
@@ -22,10 +25,7 @@ export function meshForDrawing(shape: Shape): Mesh {
   if (mesh) return mesh;
   if (!asked.has(shape.mesh)) {
     asked.add(shape.mesh);
-    void fetched(shape.mesh).then(
-      (mesh) => drawn.set(shape.mesh, mesh),
-      () => drawn.set(shape.mesh, solidMesh({ kind: 'box', sizeMm: shape.sizeMm })),
-    );
+    if (wanted.push(shape) === 1) queueMicrotask(() => void fetchWanted());
   }
   return NOTHING;
 }
@@ -36,8 +36,10 @@ export function fetchAhead(commission: string, { pieces }: Pick<Option, 'pieces'
   for (const { shape } of pieces) if (shape.kind === 'scan') meshForDrawing(shape);
 }
 
-async function fetched(name: string): Promise<Mesh> {
-  const answer = await fetch(`/api/meshes/${name}/drawn?of=${encodeURIComponent(whose)}`);
-  if (!answer.ok) throw new Error(`${answer.status}`);
-  return meshOfBytes(new Uint8Array(await answer.arrayBuffer()));
+/** All that were asked for in one go, in one request. */
+async function fetchWanted(): Promise<void> {
+  const these = wanted.splice(0);
+  const meshes = await fetchMeshes(whose, 'drawn', these.map((s) => s.mesh)); // prettier-ignore
+  for (const { mesh, sizeMm } of these)
+    drawn.set(mesh, meshes.get(mesh) ?? solidMesh({ kind: 'box', sizeMm }));
 }

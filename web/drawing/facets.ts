@@ -49,31 +49,23 @@ function draw(
   const v = turned(mesh.vertices, rotation(turnDeg, tiltDeg));
   const { faces } = mesh;
   const down = view === 'front' ? 2 : 1;
-  const at = (i: number) => `${v[i * 3].toFixed(1)} ${(-v[i * 3 + down]).toFixed(1)}`;
+  const at = spots(v, down);
   const tones = Array.from({ length: TONES }, () => [] as { depth: number; d: string }[]);
-  const count = v.length / 3;
-  const facing = new Map<number, boolean>();
+  const seen = new Uint8Array(faces.length / 3);
   for (let f = 0; f < faces.length; f += 3) {
     const [a, b, c] = [faces[f], faces[f + 1], faces[f + 2]];
-    const n = normal(v, a, b, c);
-    const seen = view === 'front' ? n[1] < 0 : n[2] > 0;
-    for (const [p, q] of [
-      [a, b],
-      [b, c],
-      [c, a],
-    ])
-      facing.set(p * count + q, seen);
-    if (!seen) continue;
-    const light = n[0] * LIGHT[0] + n[1] * LIGHT[1] + n[2] * LIGHT[2];
+    const light = lightOn(v, a, b, c, view);
+    if (light === undefined) continue;
+    seen[f / 3] = 1;
     const tone = Math.min(TONES - 1, Math.max(0, Math.floor(((light + 0.55) / 1.5) * TONES)));
     const depth = view === 'front' ? -v[a * 3 + 1] : v[a * 3 + 2];
     tones[tone].push({ depth, d: `M${at(a)}L${at(b)}L${at(c)}Z` });
   }
+  const beyond = neighbours(mesh);
   let outline = '';
-  for (const [edge, seen] of facing) {
-    const [a, b] = [Math.floor(edge / count), edge % count];
-    if (seen && facing.get(b * count + a) === false) outline += `M${at(a)}L${at(b)}`;
-  }
+  for (let e = 0; e < beyond.length; e++)
+    if (beyond[e] >= 0 && seen[Math.floor(e / 3)] === 1 && seen[beyond[e]] === 0)
+      outline += `M${at(faces[e])}L${at(faces[e % 3 === 2 ? e - 2 : e + 1])}`;
   return {
     tones: tones.map((list) =>
       list
@@ -86,13 +78,40 @@ function draw(
   };
 }
 
-function normal(v: Float64Array, a: number, b: number, c: number): [number, number, number] {
-  const [ux, uy, uz] = [0, 1, 2].map((i) => v[b * 3 + i] - v[a * 3 + i]);
-  const [wx, wy, wz] = [0, 1, 2].map((i) => v[c * 3 + i] - v[a * 3 + i]);
-  const n = [uy * wz - uz * wy, uz * wx - ux * wz, ux * wy - uy * wx];
-  const length = Math.hypot(...n) || 1;
-  return [n[0] / length, n[1] / length, n[2] / length];
+/** Corners as they are written, tenths of a millimetre: each is written once, however many triangles meet in it. */
+function spots(v: Float64Array, down: number): (vertex: number) => string {
+  const written: string[] = [];
+  const tenths = (mm: number) => Math.round(mm * 10) / 10;
+  return (i) => (written[i] ??= `${tenths(v[i * 3])} ${tenths(-v[i * 3 + down])}`);
 }
+
+/** How much light falls on a triangle, -1 to 1; undefined where it faces away from the eye. */
+function lightOn(v: Float64Array, a: number, b: number, c: number, view: View): number | undefined {
+  const [ax, ay, az] = [v[a * 3], v[a * 3 + 1], v[a * 3 + 2]];
+  const [ux, uy, uz] = [v[b * 3] - ax, v[b * 3 + 1] - ay, v[b * 3 + 2] - az];
+  const [wx, wy, wz] = [v[c * 3] - ax, v[c * 3 + 1] - ay, v[c * 3 + 2] - az];
+  const [nx, ny, nz] = [uy * wz - uz * wy, uz * wx - ux * wz, ux * wy - uy * wx];
+  if (view === 'front' ? ny >= 0 : nz <= 0) return undefined;
+  return (nx * LIGHT[0] + ny * LIGHT[1] + nz * LIGHT[2]) / Math.sqrt(nx * nx + ny * ny + nz * nz);
+}
+
+/** Of each edge of each face, in their order, the face on its other side; -1 at a rim. Found once for a surface. */
+function neighbours(mesh: Mesh): Int32Array {
+  const there = across.get(mesh);
+  if (there) return there;
+  const { faces } = mesh;
+  const corners = mesh.vertices.length / 3;
+  const edge = (e: number, back = false) => {
+    const [p, q] = [faces[e], faces[e % 3 === 2 ? e - 2 : e + 1]];
+    return back ? q * corners + p : p * corners + q;
+  };
+  const faceAt = new Map<number, number>();
+  for (let e = 0; e < faces.length; e++) faceAt.set(edge(e), Math.floor(e / 3));
+  const found = Int32Array.from(faces, (_, e) => faceAt.get(edge(e, true)) ?? -1);
+  across.set(mesh, found);
+  return found;
+}
+const across = new WeakMap<Mesh, Int32Array>();
 
 function boxOf(v: Float64Array, down: number): Facets['box'] {
   if (v.length === 0) return [0, 0, 0, 0];

@@ -1,9 +1,8 @@
-import { proxy, wrap } from 'comlink';
+import { proxy } from 'comlink';
 import type { ScapeWork } from './planKey';
 import { onScopeDispose, shallowRef, watch, type Ref } from 'vue';
 import type { Commission } from '../../core/commission/schema';
-import { packer } from '../workers/parcel';
-import type { FieldView, PlanWorker, ShownPlan, ShownPlanted } from '../workers/planWorker';
+import type { FieldView, ShownPlan, ShownPlanted } from '../workers/planWorker';
 import { planThread } from '../workers/planThread';
 import type { Placed } from '../../core/ordering/confirmation';
 import type { Elsewhere } from '../../core/yard/reserved';
@@ -33,9 +32,7 @@ export function useLivePlan(
   wantsPlanted: Readonly<Ref<'now' | 'later' | 'never'>>,
 ) {
   const { words } = useFigures();
-  const worker = planThread();
-  const remote = wrap<PlanWorker>(worker);
-  const pack = packer();
+  const { worker, remote, pack } = planThread();
   const plan = shallowRef<ShownPlan>();
   const field = shallowRef<FieldView>();
   const trouble = shallowRef<string>();

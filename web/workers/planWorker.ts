@@ -26,7 +26,7 @@ import { resolve } from '../../core/resolved/resolved';
 import { newPlantedMemo, plantedPlan, type PlantedPlan } from '../../core/planted/planted';
 import { unfinished } from '../../core/pipeline/finite';
 import { fixedStanding } from '../../core/survey/fixed';
-import type { Survey } from '../../core/survey/survey';
+import { survey, type Survey } from '../../core/survey/survey';
 import { waterByHeight, type WaterHeight } from '../../core/survey/waterByHeight';
 import type { BedField } from '../../core/substrate/bedField';
 import { usualCellMm } from '../../core/substrate/cells';
@@ -61,6 +61,18 @@ let sent: BedField | undefined;
 /** What was last measured finely, and how: asked again for its water by height, and once it is known how plants live. */
 let last: { survey: Survey; commission: Commission; id: string; ask: PlanAsk } | undefined;
 
+/** What is being prepared; an answer waits for it and finds its work done. */
+let preparing: Promise<unknown> = Promise.resolve();
+
+/** Measures a commission as soon as its document is there, before anybody can ask for its figures. What ails it is said to who asks. */
+function prepare(id: string, parcel: Parcel): void {
+  const commission = unpack(parcel);
+  const measured = async () => {
+    if (!(await scansAtHand(id, commission))) survey(commission, { memo });
+  };
+  preparing = measured().catch(() => undefined);
+}
+
 async function compute(
   id: string,
   parcel: Parcel,
@@ -70,6 +82,7 @@ async function compute(
   placed: readonly Placed[] = [],
 ): Promise<Computed> {
   const commission = unpack(parcel);
+  await preparing;
   const missing = await scansAtHand(id, commission);
   if (missing) return { trouble: missing };
   const cellMm = rough ? ROUGHER * usualCellMm(commission.vessel) : undefined;
@@ -336,6 +349,7 @@ async function hides(): Promise<Hide[]> {
 }
 
 const worker = {
+  prepare,
   touch,
   hides,
   compute,

@@ -27,5 +27,5 @@ it('scans are fetched once each; one that cannot be is named by its piece, and a
   expect(await scansAtHand('c 1', commission)).toBeUndefined();
   expect(isHeld(mesh)).toBe(true);
   expect(await scansAtHand('c 1', commission)).toBeUndefined();
-  expect(asked).toEqual([`/api/meshes/${mesh}?of=c%201`, `/api/meshes/${mesh}?of=c%201`]);
+  expect(asked).toEqual(Array(2).fill(`/api/meshes?of=c+1&part=mesh&names=${mesh}`));
 });

@@ -1,9 +1,7 @@
-import { wrap } from 'comlink';
 import { onScopeDispose, shallowRef, watch, type Ref } from 'vue';
 import type { Commission } from '../../../core/commission/schema';
 import { today } from '../../units/days';
-import { packer } from '../../workers/parcel';
-import type { FieldView, ShownPlan, PlanWorker } from '../../workers/planWorker';
+import type { FieldView, ShownPlan } from '../../workers/planWorker';
 import { planThread } from '../../workers/planThread';
 
 export interface OptionPlan {
@@ -13,9 +11,7 @@ export interface OptionPlan {
 
 /** The plan of every option, one after the other in a worker of its own; renewed as the document changes. */
 export function useOptionPlans(id: Readonly<Ref<string>>, commission: Ref<Commission | undefined>) {
-  const worker = planThread();
-  const remote = wrap<PlanWorker>(worker);
-  const pack = packer();
+  const { worker, remote, pack } = planThread();
   const plans = shallowRef<Record<string, OptionPlan>>({});
   let last: { id: string; field: FieldView } | undefined;
   let round = 0;
