@@ -13,6 +13,8 @@ export function onPage(page: Page, url: string) {
     /** Goes there as a person does: by the page's own ways, to another commission by the list; at first by the address. */
     open: async (path: string) => {
       if (!page.url().startsWith(url)) return load(path);
+      // One that is just being loaded knows of no way yet.
+      await page.waitForSelector('main');
       const [from, to] = [new URL(page.url()).pathname, path].map(commissionIn);
       if (from && from !== to) {
         await page.evaluate(goTo, '/');
