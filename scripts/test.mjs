@@ -74,20 +74,8 @@ async function checked(names) {
         loud: true,
       },
     );
-  await run(
-    node,
-    [
-      bin('prettier', 'bin', 'prettier.cjs'),
-      // Its newer half, a quarter sooner.
-      '--experimental-cli',
-      '--check',
-      '--ignore-unknown',
-      '--log-level',
-      'warn',
-      ...(names ?? ['.']),
-    ],
-    { loud: true },
-  );
+  const formatted = [bin('oxfmt', 'bin', 'oxfmt'), '--check', '--no-error-on-unmatched-pattern'];
+  await run(node, [...formatted, ...(names ?? ['.'])], { loud: true });
   await typed();
 }
 

@@ -106,7 +106,10 @@ function holdingWords({ brief }: Job['commission'], { where, litres, tubs, tubL,
 function filterWords({
   rescape,
 }: Job['commission']['brief']):
-  'holding.air' | 'holding.filter' | 'holding.filter.rinsed' | 'holding.filter.tap' {
+  | 'holding.air'
+  | 'holding.filter'
+  | 'holding.filter.rinsed'
+  | 'holding.filter.tap' {
   if (!rescape?.filterKept) return 'holding.air';
   if (!rescape.filterCleaned) return 'holding.filter';
   return rescape.filterRinsed === 'tank-water' ? 'holding.filter.rinsed' : 'holding.filter.tap';

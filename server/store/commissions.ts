@@ -165,7 +165,8 @@ export async function createCommission(
 }
 
 export type Saved =
-  { saved: true; revision: number; updatedAt: string } | { saved: false; theirs?: CommissionRow };
+  | { saved: true; revision: number; updatedAt: string }
+  | { saved: false; theirs?: CommissionRow };
 
 /**
  * Saves a document that was based on a revision. When somebody else saved in between, or it was removed,

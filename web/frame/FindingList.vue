@@ -45,9 +45,7 @@ const groups = computed(() =>
       :open="g.by && at === 0 ? true : undefined"
       :data-group="g.by"
     >
-      <summary v-if="g.by">
-        {{ TITLES[g.by] }} <span class="quiet">{{ g.list.length }}</span>
-      </summary>
+      <summary v-if="g.by">{{ TITLES[g.by] }} <span class="quiet">{{ g.list.length }}</span></summary>
       <ol>
         <li
           v-for="{ n, finding: f } in g.list"

@@ -62,9 +62,7 @@ function look(option: string): void {
         <TallyColumn sheet :plan="plan" :findings="findings" @show="show" />
       </div>
       <div v-else-if="open" role="dialog" aria-label="Option and build day" class="sheet options">
-        <p>
-          <b>{{ weekDay(doc.brief.buildDay) }}</b> build day, {{ daysAway(doc.brief.buildDay) }}
-        </p>
+        <p><b>{{ weekDay(doc.brief.buildDay) }}</b> build day, {{ daysAway(doc.brief.buildDay) }}</p>
         <button
           v-for="o in doc.options"
           :key="o.id"

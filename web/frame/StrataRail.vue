@@ -42,8 +42,8 @@ const layers = computed(() =>
         ><i :style="{ height: `${Math.round(s.filled * 100)}%` }"
       /></span>
       <span class="words"
-        ><b>{{ s.title }}</b
-        ><small v-if="s.isPending" class="pending">measuring…</small><small v-else>{{ s.says }}</small></span
+        ><b>{{ s.title }}</b><small v-if="s.isPending" class="pending">measuring…</small
+        ><small v-else>{{ s.says }}</small></span
       >
       <svg v-if="here === s.name" class="notch" width="10" height="20" aria-hidden="true">
         <path d="M10 0 L0 10 L10 20 Z" fill="var(--ash)" />

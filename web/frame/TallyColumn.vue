@@ -125,9 +125,7 @@ function open(row: Row): void {
         <button class="plain row" :data-row="row.key" title="Show the workings" @click="open(row)">
           <span class="line"
             ><span class="name">{{ row.name }}</span>
-            <span
-              ><b>{{ row.text }}</b> <span class="unit">{{ row.unit }}</span></span
-            ></span
+            <span><b>{{ row.text }}</b> <span class="unit">{{ row.unit }}</span></span></span
           >
           <span v-if="row.below" class="below">{{ row.below }}</span>
         </button>

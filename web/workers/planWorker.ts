@@ -334,7 +334,8 @@ async function followed(): Promise<ShownPlan | undefined> {
 
 /** Which piece a finger meets, and where on it: from above, from the front, or where a look from a seat ends. */
 export type Finger =
-  { from: 'above' | 'front'; spot: [number, number] } | { from: 'seat'; spot: [number, number, number] };
+  | { from: 'above' | 'front'; spot: [number, number] }
+  | { from: 'seat'; spot: [number, number, number] };
 async function touch(finger: Finger): Promise<Touched | undefined> {
   const standing = last?.survey.standing ?? [];
   return finger.from === 'seat'

@@ -46,9 +46,7 @@ const into = (key: keyof typeof known) => (value: number | undefined) => {
 
 <template>
   <section class="form" :aria-label="`Add ${name}`" data-test="animal-form">
-    <p>
-      <b>{{ name }}</b> {{ wording('animalForm.unknown') }}
-    </p>
+    <p><b>{{ name }}</b> {{ wording('animalForm.unknown') }}</p>
     <TickButtons label="What it is" :choices="KINDS" :chosen="[kind]" @change="([k]) => (kind = k ?? kind)" />
     <div class="fields">
       <FigureField label="grows to" kind="length" optional :value="known.adultMm" :apply="into('adultMm')" />

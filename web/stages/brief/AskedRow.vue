@@ -9,9 +9,7 @@ const q = computed(() => question(props.id));
 
 <template>
   <div class="asked" :data-question="id">
-    <p class="asks">
-      {{ q.asks }} <span class="quiet">{{ q.why }}</span>
-    </p>
+    <p class="asks">{{ q.asks }} <span class="quiet">{{ q.why }}</span></p>
     <div class="answer"><slot /></div>
   </div>
 </template>

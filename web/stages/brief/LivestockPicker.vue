@@ -196,8 +196,7 @@ function remove(i: number): void {
           to: f.temperature(shared[1], 0),
         })
       }}</template
-      ><template v-else>{{ wording('livestockPicker.nothingShared') }}</template
-      >.
+      ><template v-else>{{ wording('livestockPicker.nothingShared') }}</template>.
     </p>
   </div>
 </template>

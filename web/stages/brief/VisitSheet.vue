@@ -20,17 +20,15 @@ const print = () => window.print();
       <h1>First visit</h1>
       <p>
         {{ doc.studio?.name }}<template v-if="doc.studio?.phone">, {{ doc.studio.phone }}</template
-        ><template v-if="doc.studio?.address">, {{ doc.studio.address }}</template
-        ><br />{{ doc.title }} · date ____________ · by ____________
+        ><template v-if="doc.studio?.address">, {{ doc.studio.address }}</template><br />{{ doc.title }} ·
+        date ____________ · by ____________
       </p>
     </header>
     <div class="pages">
       <section v-for="t in [...TOPICS, ...MEASURES]" :key="t.id">
         <h2>{{ t.title }}</h2>
         <div v-for="q in t.questions" :key="q.id" class="q">
-          <p>
-            <b>{{ q.asks }}</b> <span>{{ q.why }}</span>
-          </p>
+          <p><b>{{ q.asks }}</b> <span>{{ q.why }}</span></p>
           <p v-if="q.ticks" class="ticks">
             <span v-for="tick in q.ticks" :key="tick"><i /> {{ tick }}</span>
           </p>

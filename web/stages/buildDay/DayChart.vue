@@ -118,9 +118,8 @@ const hoursOf = (min: number) =>
           @click="$emit('ask', b.task.id)"
         >
           <div class="title">
-            <b>{{ words(b.task.title) }}</b><span v-if="b.w > NARROW" class="min"
-              >{{ b.task.minutes }} min</span
-            >
+            <b>{{ words(b.task.title) }}</b
+            ><span v-if="b.w > NARROW" class="min">{{ b.task.minutes }} min</span>
           </div>
           <div v-if="room(b.task) > 1" class="detail" :style="{ maxHeight: `${(room(b.task) - 1) * 15}px` }">
             <template v-if="b.w <= NARROW">{{ b.task.minutes }} min; </template>{{ words(b.task.detail)

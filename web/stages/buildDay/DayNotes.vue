@@ -45,9 +45,7 @@ const rates = computed(() => [
       <h2>Longest chain</h2>
       <span class="quiet">{{ hours }}</span>
     </header>
-    <p class="chain">
-      <b>{{ chain.join(' → ') }}</b> {{ wording('dayNotes.saved') }}
-    </p>
+    <p class="chain"><b>{{ chain.join(' → ') }}</b> {{ wording('dayNotes.saved') }}</p>
     <FindingList v-if="build.findings.length" :findings="build.findings" />
     <section v-for="v in build.visits" :key="v.day" class="visit" data-test="visit">
       <header>
@@ -59,9 +57,7 @@ const rates = computed(() => [
       </p>
     </section>
     <h2>At these steps</h2>
-    <p v-for="c in cautions" :key="c.says" class="caution">
-      <b>{{ c.at }}.</b> {{ c.says }}
-    </p>
+    <p v-for="c in cautions" :key="c.says" class="caution"><b>{{ c.at }}.</b> {{ c.says }}</p>
     <header>
       <h2>Rates</h2>
       <span class="quiet">common practice</span>
@@ -69,9 +65,7 @@ const rates = computed(() => [
     <dl>
       <template v-for="[name, value, unit] in rates" :key="name"
         ><dt>{{ name }}</dt>
-        <dd>
-          <b>{{ value }}</b> <span class="unit">{{ unit }}</span>
-        </dd></template
+        <dd><b>{{ value }}</b> <span class="unit">{{ unit }}</span></dd></template
       >
     </dl>
   </aside>

@@ -29,9 +29,7 @@ const mostHours = computed(() => Math.max(MOST_LIGHT_HOURS, ...props.care.weeks.
     </thead>
     <tbody>
       <tr v-for="w in care.weeks" :key="w.week">
-        <th scope="row">
-          Week {{ w.week }}<small>{{ w.hours }} h, {{ percent(w.outputShare) }}</small>
-        </th>
+        <th scope="row">Week {{ w.week }}<small>{{ w.hours }} h, {{ percent(w.outputShare) }}</small></th>
         <td v-for="d in w.days" :key="d.day" :class="{ change: d.change }">
           <svg
             width="44"

@@ -149,9 +149,7 @@ const fed = computed(() => props.care.weeks.some((w) => w.days.some((d) => d.dos
       </section>
       <section>
         <h2>Dates to keep</h2>
-        <p v-for="e in events" :key="`${e.day} ${e.what}`">
-          <b>{{ shortDay(e.day) }}</b> {{ e.what }}
-        </p>
+        <p v-for="e in events" :key="`${e.day} ${e.what}`"><b>{{ shortDay(e.day) }}</b> {{ e.what }}</p>
       </section>
       <section v-if="care.later.length" data-test="care-later">
         <h2>After the eight weeks</h2>

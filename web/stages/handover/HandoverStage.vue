@@ -90,9 +90,7 @@ const print = () => window.print();
       <dl class="asked">
         <template v-for="a in asked" :key="a.name"
           ><dt>{{ a.name }}</dt>
-          <dd>
-            <b>{{ a.minutes }}</b> <span class="unit">min a week</span>
-          </dd></template
+          <dd><b>{{ a.minutes }}</b> <span class="unit">min a week</span></dd></template
         >
       </dl>
       <FindingList :findings="findings" />

@@ -139,9 +139,7 @@ function remove(id: string): void {
     </form>
     <ol>
       <li v-for="n in notes" :key="n.id">
-        <div class="when">
-          <b>{{ longDate(n.date) }}</b><span class="quiet">{{ daysAway(n.date) }}</span>
-        </div>
+        <div class="when"><b>{{ longDate(n.date) }}</b><span class="quiet">{{ daysAway(n.date) }}</span></div>
         <div>
           <p v-if="n.reading" class="figures-read" data-test="reading">{{ readWords(n.reading) }}</p>
           <p v-if="n.text">{{ n.text }}</p>

@@ -92,7 +92,8 @@ const print = () => window.print();
               :class="{ chosen: c.option.id === doc.chosen }"
             >
               <div class="title">
-                <b>{{ c.option.id.toUpperCase() }}</b><WordsField
+                <b>{{ c.option.id.toUpperCase() }}</b
+                ><WordsField
                   label=""
                   :aria-label="`Name of option ${c.option.id.toUpperCase()}`"
                   :value="c.option.title"

@@ -39,8 +39,8 @@ const turnover = computed(() =>
   </p>
   <p v-else-if="overlay === 'light' && living" class="tell quiet">
     {{ wording(guessed ? 'overlayWords.hoursByWatts' : 'overlayWords.hours', { hours: living.hours })
-    }}<template v-if="living.tinted">{{ wording('overlayWords.tinted') }}</template
-    >; {{ litWeek === 0 ? 'as planted' : wording('overlayWords.inWeek', { week: litWeek }) }}.
+    }}<template v-if="living.tinted">{{ wording('overlayWords.tinted') }}</template>;
+    {{ litWeek === 0 ? 'as planted' : wording('overlayWords.inWeek', { week: litWeek }) }}.
   </p>
   <p v-else-if="overlay === 'flow' && living?.flow.length" class="tell quiet">
     {{ wording('overlayWords.flow', { litres: Math.round(living.litresPerHour), turnover }) }}
@@ -52,8 +52,7 @@ const turnover = computed(() =>
       </select></label
     >
     {{ wording('overlayWords.coarse')
-    }}<template v-if="living.portsGuessed">{{ wording('overlayWords.portsGuessed') }}</template
-    >.
+    }}<template v-if="living.portsGuessed">{{ wording('overlayWords.portsGuessed') }}</template>.
   </p>
   <p v-else-if="overlay === 'flow'" class="tell quiet">
     {{ wording('overlayWords.noFilter') }}

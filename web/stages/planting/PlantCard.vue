@@ -121,8 +121,7 @@ const lives = computed(() => (part.value ? livesWords(part.value, props.lit, flo
 <template>
   <section class="card" data-test="planting-card">
     <header>
-      <b
-        ><i>{{ part?.plant.name ?? planting.plant }}</i></b
+      <b><i>{{ part?.plant.name ?? planting.plant }}</i></b
       ><span class="quiet">{{ planting.id }}</span>
       <button class="act" data-test="take-away" @click="$emit('remove')">Take away</button>
     </header>
@@ -144,7 +143,8 @@ const lives = computed(() => (part.value ? livesWords(part.value, props.lit, flo
       </button>
     </p>
     <p v-if="part" data-test="planting-count">
-      <b class="fig">{{ f.said(part.count, 'plug') }}</b><template v-if="planting.region">
+      <b class="fig">{{ f.said(part.count, 'plug') }}</b
+      ><template v-if="planting.region">
         {{ ' ' + wording('plantCard.alongSlope', { area: f.said(part.netM2, 'm²', 3) }) }}</template
       ><template v-if="part.ownPlugs">, {{ part.ownPlugs }} of your own</template>,
       {{ f.said(planting.packs ?? part.packsNeeded, 'pack') }}

@@ -121,9 +121,7 @@ const print = () => window.print();
             </td>
             <td>
               {{ p.count }}{{ p.ownPlugs ? `, ${p.ownPlugs} of your own` : ''
-              }}<template v-if="p.missing"
-                >, <b>{{ p.missing }} missing</b></template
-              >
+              }}<template v-if="p.missing">, <b>{{ p.missing }} missing</b></template>
             </td>
             <td>{{ p.planting.packs ?? p.packsNeeded }}</td>
             <td>{{ apart(p) }}</td>

@@ -36,9 +36,7 @@ const FLAGS = [
 <template>
   <article class="card" data-test="animal-card">
     <header class="section-head">
-      <h3>
-        {{ animal.name }} <span class="quiet">{{ animal.kind }}</span>
-      </h3>
+      <h3>{{ animal.name }} <span class="quiet">{{ animal.kind }}</span></h3>
       <button class="act" @click="$emit('drop')">Take away</button>
     </header>
     <div class="figures">

@@ -37,9 +37,7 @@ const known = (a: Animal) =>
       :add="(name, kind) => add({ name, kind: kind as Animal['kind'] })"
       @more="more"
     >
-      <template #row="{ entry }"
-        ><span class="quiet">{{ known(entry) }}</span></template
-      >
+      <template #row="{ entry }"><span class="quiet">{{ known(entry) }}</span></template>
     </EntryColumn>
     <AnimalCard
       v-if="current"

@@ -41,9 +41,7 @@ const set =
 <template>
   <article class="material" data-test="material-card">
     <header class="section-head">
-      <h3>
-        {{ material.name }} <span class="quiet">{{ material.kind }}</span>
-      </h3>
+      <h3>{{ material.name }} <span class="quiet">{{ material.kind }}</span></h3>
       <button class="act" data-test="drop-material" @click="$emit('drop')">Take away</button>
     </header>
     <div class="figures">

@@ -80,12 +80,8 @@ const signed = (value: number, unit: string) => {
         ><span v-else>{{ f.words(line.name) }}</span>
       </button>
     </td>
-    <td class="right">
-      {{ measured.text }} <span class="unit">{{ measured.unit }}</span>
-    </td>
-    <td class="right">
-      {{ needed.text }} <span class="unit">{{ needed.unit }}</span>
-    </td>
+    <td class="right">{{ measured.text }} <span class="unit">{{ measured.unit }}</span></td>
+    <td class="right">{{ needed.text }} <span class="unit">{{ needed.unit }}</span></td>
     <td class="packs">
       <b>{{ line.packWords ? f.words(line.packWords) : '–' }}</b>
     </td>

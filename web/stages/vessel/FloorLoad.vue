@@ -39,7 +39,8 @@ const range = computed(() => {
 <template>
   <div>
     <p>
-      <b class="fig">{{ f.mass(survey.floorKg) }}</b>{{
+      <b class="fig">{{ f.mass(survey.floorKg) }}</b
+      >{{
         wording('floorLoad.pressure', {
           pressure: f.said(survey.floorKnPerM2, 'kN/m²', 1),
           base: f.said(survey.masses.footprintM2, 'm²', 2),

@@ -161,9 +161,7 @@ const troubles = computed(() =>
     <p v-for="(t, i) in troubles" :key="i" class="says">
       <b>{{ f.words(t.says) }}</b>
     </p>
-    <p class="says">
-      {{ f.words(team.says) }} <span class="quiet">{{ team.how }}</span>
-    </p>
+    <p class="says">{{ f.words(team.says) }} <span class="quiet">{{ team.how }}</span></p>
   </section>
 </template>
 

@@ -80,9 +80,7 @@ const others = (l: number) =>
           <dl>
             <template v-for="row in litres" :key="row.name">
               <dt>{{ row.name }}</dt>
-              <dd>
-                <b>{{ f.volume(row.l) }}</b> <span class="quiet">{{ others(row.l) }}</span>
-              </dd>
+              <dd><b>{{ f.volume(row.l) }}</b> <span class="quiet">{{ others(row.l) }}</span></dd>
             </template>
           </dl>
           <button class="act" data-test="read-litres" :aria-expanded="reading" @click="reading = !reading">
