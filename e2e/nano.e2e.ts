@@ -36,7 +36,11 @@ describe('a nano on a telephone', () => {
     const stone = await handy();
     await hand.touch(`[data-yard="${stone}"]`);
     const onPlan = `[data-plan-piece="${stone}"]`;
+    // A cube is looked at from one side at a time.
+    await page.waitForSelector(`[data-piece="${stone}"]`);
+    await hand.touch('[data-view="plan"]');
     await page.waitForSelector(onPlan);
+    expect(await page.$('[data-piece]')).toBeNull();
     const x = () => page.$eval(onPlan, (el) => el.getBoundingClientRect().x);
     const before = await x();
     await dragged(onPlan, -24, -8);

@@ -1,7 +1,7 @@
 import { ref } from 'vue';
 import { describe, expect, it } from 'vitest';
 import { example } from '../../core/testing/scape';
-import { NO_ZOOM, useSheet, VIEWS, type Sheet, type View, type Zoom } from './sheet';
+import { NO_ZOOM, oneByOne, useSheet, VIEWS, type Sheet, type View, type Zoom } from './sheet';
 
 const vessel = (length: number, width: number, height: number) =>
   ref({ ...example('level-cube').vessel, innerMm: { length, width, height } });
@@ -44,6 +44,14 @@ describe('the bench’s sheet', () => {
     expect(front!.w).toBeGreaterThan(330);
     const cube = sheetOn(670, 525, [300, 300, 300]);
     expect(cube.seat!.x).toBeGreaterThan(cube.plan!.x + cube.plan!.w);
+  });
+
+  it('has front and plan of a cube looked at one by one on a telephone, and those of a long tank together', () => {
+    const on = (across: number, ...size: [number, number, number]) => oneByOne(vessel(...size).value, across, 410); // prettier-ignore
+    expect([on(390, 300, 300, 300), on(390, 350, 350, 400)]).toEqual([true, true]);
+    expect([on(390, 900, 450, 450), on(390, 600, 360, 360), on(1000, 300, 300, 300), on(0, 300, 300, 300)]).toEqual([false, false, false, false]); // prettier-ignore
+    // By itself a cube is as wide as the telephone, or nearly.
+    expect(sheetOn(390, 410, [300, 300, 300], ['front']).front!.w).toBeGreaterThan(320);
   });
 
   it('draws one view up close about the middle, and only one', () => {

@@ -67,6 +67,16 @@ export function useSheet(
   });
 }
 
+/** Front and plan of a tank that is high for its length would each be narrower on a telephone than this share of its width. */
+const WORTH_LOOKING_AT = 0.5;
+
+/** True where front and plan are looked at one by one: on a telephone, of a cube say, both together would be too small. */
+export function oneByOne({ innerMm: { length, width, height } }: Vessel, across: number, down: number): boolean {
+  if (across === 0 || across >= NARROW) return false;
+  const k = (down - TOP - BETWEEN_Y - BOTTOM) / (height + width);
+  return length * k < WORTH_LOOKING_AT * (across - LEFT_NARROW - RIGHT);
+} // prettier-ignore
+
 /** A tank from a seat that is narrower than this, px, is a sliver; how far the other views give way for it at most. */
 const SEEN_PX = 260;
 const GIVES_WAY = [1, 0.93, 0.86, 0.8];

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { mdiArrowCollapse, mdiArrowExpand } from '@mdi/js';
+import { whenever } from '@vueuse/core';
 import { computed, ref, shallowRef, toRef, watch } from 'vue';
 import type { Piece } from '../../../core/commission/schema';
 import type { YardPiece } from '../../../core/catalogue/studio';
@@ -11,7 +12,7 @@ import { useScapeEdit } from '../../document/scapeEdit';
 import { useStays } from '../../document/stays';
 import { sandAtHand, useMaterials } from '../../document/materials';
 import type { Drawing } from '../../drawing/drawing';
-import { NO_ZOOM, useSheet, VIEWS, type View, type Zoom } from '../../drawing/sheet';
+import { NO_ZOOM, oneByOne, useSheet, VIEWS, type View, type Zoom } from '../../drawing/sheet';
 import { useSteadySize } from '../../drawing/steadySize';
 import { usePointerDrag } from '../../drawing/usePointerDrag';
 import { useFrame } from '../../frame/planKey';
@@ -58,11 +59,11 @@ const materials = computed(() => commission.document!.catalogue.materials);
 
 /** On a telephone there is room for two views that are worth looking at; the others are a touch away. */
 const shown = ref<readonly View[]>(window.innerWidth < 560 ? ['front', 'plan'] : VIEWS);
+const isOneByOne = computed(() => oneByOne(vessel.value, width.value, height.value));
+whenever(isOneByOne, () => (shown.value = ['front']), { immediate: true, once: true });
 const zoom = ref<Zoom>(NO_ZOOM);
 const overlay = ref<'depth' | 'slope'>('depth');
-const thirds = ref(true);
-const measuring = ref(false);
-const underlaying = ref(false);
+const [thirds, measuring, underlaying] = [ref(true), ref(false), ref(false)];
 const underlays = useUnderlays(
   () => commission.id,
   option,
@@ -319,6 +320,7 @@ const doc = toRef(commission, 'document');
       v-model:overlay="overlay"
       v-model:thirds="thirds"
       v-model:measuring="measuring"
+      :one-by-one="isOneByOne"
       :zoom="zoom"
       :underlaid="(option.underlays?.length ?? 0) > 0"
       @zoom="zoom = $event"

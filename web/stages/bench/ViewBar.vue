@@ -8,12 +8,13 @@ const shown = defineModel<readonly View[]>('shown', { required: true });
 const overlay = defineModel<'depth' | 'slope'>('overlay', { required: true });
 const thirds = defineModel<boolean>('thirds', { required: true });
 const measuring = defineModel<boolean>('measuring', { required: true });
-const props = defineProps<{ zoom: Zoom; underlaid: boolean }>();
+const props = defineProps<{ zoom: Zoom; underlaid: boolean; oneByOne?: boolean }>();
 const emit = defineEmits<{ zoom: [zoom: Zoom]; underlay: [] }>();
 
 const NAMES: Record<View, string> = { front: 'Front', plan: 'Above', section: 'Cut', seat: 'Seat' };
-/** At least one view stays. */
+/** At least one view stays; where there is room for no more, another takes its place. */
 function toggle(view: View): void {
+  if (props.oneByOne) return void (shown.value = [view]);
   const next = VIEWS.filter((v) => (v === view ? !shown.value.includes(v) : shown.value.includes(v)));
   if (next.length > 0) shown.value = next;
 }
