@@ -8,6 +8,8 @@ export interface Blocks {
   layers: number;
   mm: number;
   solid: Uint8Array;
+  /** Of each tile of the floor, row by row, how many layers from the floor up reach to its highest solid block. */
+  tops: Uint16Array;
   /** Nothing solid is above this, mm. */
   topMm: number;
 }
@@ -22,6 +24,10 @@ export interface Body {
 /** Sides of a block, mm: as fine as a shadow is soft anyway. */
 const BLOCK_MM = 8;
 
+/** Blocks along a side of a tile, as a power of two: over a tile in which nothing is so high a ray goes in one stride. */
+const TILE = 3;
+const tilesOf = (blocks: number): number => ((blocks - 1) >> TILE) + 1;
+
 /** Pieces and bodies as blocks: a block is solid where its middle is. */
 export function blocksOf(
   size: readonly [number, number, number],
@@ -32,11 +38,18 @@ export function blocksOf(
   const highest = Math.max(0, ...standing.map((s) => s.columns.extent.hi[2] + s.zMm), ...bodies.map((b) => b.zMm + b.sizeMm[2])); // prettier-ignore
   const [columns, rows, layers] = [size[0], size[1], highest].map((v) => Math.max(1, Math.ceil(v / mm)));
   const solid = new Uint8Array(columns * rows * layers);
-  const blocks: Blocks = { columns, rows, layers, mm, solid, topMm: highest };
+  const tops = new Uint16Array(tilesOf(columns) * tilesOf(rows));
+  const blocks: Blocks = { columns, rows, layers, mm, solid, tops, topMm: highest };
   for (const s of standing) fillPiece(blocks, s);
   for (const b of bodies) fillBody(blocks, b);
+  for (let at = 0, k = 0; k < layers; k++)
+    for (let j = 0; j < rows; j++)
+      for (let i = 0; i < columns; i++) if (solid[at++] === 1) tops[tileAt(columns, i, j)] = k + 1;
   return blocks;
 }
+
+const tileAt = (columns: number, i: number, j: number): number =>
+  (j >> TILE) * tilesOf(columns) + (i >> TILE);
 
 function fillPiece(
   { columns, rows, layers, mm, solid }: Blocks,
@@ -76,7 +89,8 @@ const OFF_MM = 1.6 * BLOCK_MM;
  * Test: light.test.ts, "an umbra is as wide as similar triangles have it".
  * Valid for things larger than a block. Leaves out: what is outside of the tank.
  */
-export function isShaded({ columns, rows, solid, mm, topMm }: Blocks, from: Vector, to: Vector): boolean {
+export function isShaded(blocks: Blocks, from: Vector, to: Vector): boolean {
+  const { columns, rows, solid, tops, mm, topMm } = blocks;
   const dz = to[2] - from[2];
   if (from[2] >= topMm || dz <= 0) return false;
   const long = Math.hypot(to[0] - from[0], to[1] - from[1], dz);
@@ -88,14 +102,26 @@ export function isShaded({ columns, rows, solid, mm, topMm }: Blocks, from: Vect
     ((to[1] - from[1]) / long) * step,
     (dz / long) * step,
   ];
-  const begin = Math.ceil(OFF_MM / step);
-  let [x, y, z] = [from[0] + sx * begin, from[1] + sy * begin, from[2] + sz * begin];
-  for (let d = begin * step; d < end; d += step, x += sx, y += sy, z += sz) {
+  const most = Math.ceil(end / step);
+  for (let n = Math.ceil(OFF_MM / step); n < most;) {
+    const x = from[0] + sx * n;
+    const y = from[1] + sy * n;
     if (x < 0 || y < 0) return false;
-    const [i, j] = [(x / mm) | 0, (y / mm) | 0];
+    const i = (x / mm) | 0;
+    const j = (y / mm) | 0;
+    const k = ((from[2] + sz * n) / mm) | 0;
     if (i >= columns || j >= rows) return false;
-    const k = (z / mm) | 0;
-    if (solid[(k * rows + j) * columns + i] === 1) return true;
+    if (tops[tileAt(columns, i, j)] <= k) n += Math.min(stepsIn(x, sx, mm), stepsIn(y, sy, mm));
+    else if (solid[(k * rows + j) * columns + i] === 1) return true;
+    else n++;
   }
   return false;
+}
+
+/** Steps from a place to the first one beyond its tile, one at least. */
+function stepsIn(at: number, step: number, mm: number): number {
+  if (step === 0) return Infinity;
+  const side = mm * (1 << TILE);
+  const from = Math.floor(at / side) * side;
+  return Math.max(1, Math.ceil((step > 0 ? from + side - at : from - at) / step));
 }
