@@ -41,11 +41,13 @@ const LANE_OF: Record<Name, Lane> = {
   partPiece: 'plans',
   plantsFile: 'plans',
   materialsFile: 'plans',
+  animalsFile: 'plans',
   search: 'plans',
   drawMesh: 'plans',
   readFile: 'files',
   readPlants: 'files',
   readMaterials: 'files',
+  readAnimals: 'files',
   takeScan: 'files',
 };
 

@@ -7,7 +7,7 @@ import { supplierOf } from '../../core/commission/lookup';
 import { merged } from '../../core/commission/merge';
 import { parseCommission, tooLarge, MAX_DOCUMENT_BYTES } from '../../core/commission/parse';
 import { withKnown } from '../../core/catalogue/knownPlants';
-import type { Commission, Material, Plant } from '../../core/commission/schema';
+import type { Animal, Commission, Material, Plant } from '../../core/commission/schema';
 import { unknownFields } from '../../core/commission/unknown';
 import { namesIn, withoutPerson } from '../../core/commission/withoutPerson';
 import { scansOf } from '../../core/exchange/apart';
@@ -18,6 +18,7 @@ import { glanceOf, type Glance } from '../../core/pipeline/glance';
 import { plan, type Plan, type PlanAsk } from '../../core/pipeline/plan';
 import { inEnglish } from '../../core/words/english';
 import type { Habits } from '../../core/words/scales';
+import { animalsCsv, animalsOfCsv } from '../documents/animalsCsv';
 import { calendarFile, type CalendarPart } from '../documents/calendar';
 import { materialsCsv, materialsOfCsv, type Sellers, type Selling } from '../documents/materialsCsv';
 import { plantsCsv, plantsOfCsv } from '../documents/plantsCsv';
@@ -124,6 +125,24 @@ export function readMaterials({
   const read = materialsOfCsv(bytesOfBody(body), { ...sellers, materials });
   if (!read.ok) return read;
   return { ok: true, value: { count: read.materials.length, json: packed(JSON.stringify(read.materials)) } };
+}
+
+/** Animals out of a list, as JSON. `known` are ids and names of those that are here, JSON. */
+export function readAnimals({
+  body,
+  known,
+}: {
+  body: Body;
+  known: Text;
+}): Made<{ count: number; json: Text }> {
+  const read = animalsOfCsv(bytesOfBody(body), JSON.parse(unpacked(known)) as [string, string][]);
+  if (!read.ok) return read;
+  return { ok: true, value: { count: read.animals.length, json: packed(JSON.stringify(read.animals)) } };
+}
+
+/** The studio’s animals, a JSON list, as CSV. */
+export function animalsFile(animals: Text): Text {
+  return sheet(animalsCsv(JSON.parse(unpacked(animals)) as Animal[]));
 }
 
 /** The studio’s materials, a JSON list, with what they cost as CSV. */

@@ -9,12 +9,14 @@ import { sellersOf } from '../store/studio';
 import type { Store } from '../store/store';
 
 const MAX_PLANTS_BYTES = 1024 * 1024;
+const MAX_ANIMALS_BYTES = 1024 * 1024;
 const MAX_MATERIALS_BYTES = 16 * 1024 * 1024;
 /** Lists take turns as one commission does. */
 const PLANTS = { who: 'plants' };
 const MATERIALS = { who: 'materials' };
+const ANIMALS = { who: 'animals' };
 
-/** The studio's own plants, and its materials with what they cost, go out and come in as CSV. */
+/** The studio's own plants and animals, and its materials with what they cost, go out and come in as CSV. */
 export function listRoutes(store: Store, jobs: Jobs): Router {
   const routes = Router();
 
@@ -37,6 +39,15 @@ export function listRoutes(store: Store, jobs: Jobs): Router {
   routes.post('/materials.csv', taking(store.folder, MAX_MATERIALS_BYTES, 'document', async (_req, res, body) => {
     const ask = async () => ({ body, sellers: await sellersOf(store), known: await namesText(store, 'materials') });
     await take(res, 'materials', await jobs.run('readMaterials', MATERIALS, ask));
+  })); // prettier-ignore
+
+  routes.get('/animals.csv', async (_req, res) => {
+    sendCsv(res, 'animals.csv', await jobs.run('animalsFile', ANIMALS, () => entriesText(store, 'animals')));
+  });
+
+  routes.post('/animals.csv', taking(store.folder, MAX_ANIMALS_BYTES, 'document', async (_req, res, body) => {
+    const ask = async () => ({ body, known: await namesText(store, 'animals') });
+    await take(res, 'animals', await jobs.run('readAnimals', ANIMALS, ask));
   })); // prettier-ignore
 
   /** Keeps what was read, or says why nothing was taken. */

@@ -118,6 +118,9 @@ export interface PartAsk extends Parting {
   commission: string;
 }
 
+/** Lists of the studio that go out and come in as files. */
+export type FiledList = 'plants' | 'materials' | 'animals';
+
 export interface SentOrder {
   reference: string;
   supplier: string;
@@ -276,9 +279,9 @@ export const api = {
   keepEntry: <L extends ListName>(list: L, { id, ...entry }: EntryOf[L]) =>
     call('PUT', `/studio/${list}/${encodeURIComponent(id)}`, json(entry)),
   dropEntry: (list: ListName, id: string) => call('DELETE', `/studio/${list}/${encodeURIComponent(id)}`),
-  takeList: (list: 'plants' | 'materials', file: Blob) =>
+  takeList: (list: FiledList, file: Blob) =>
     call<{ taken: number; fresh: number }>('POST', `/studio/${list}.csv`, file, 'application/octet-stream'),
-  listUrl: (list: 'plants' | 'materials') => `/api/studio/${list}.csv`,
+  listUrl: (list: FiledList) => `/api/studio/${list}.csv`,
   dropFromYard: (id: string) => call('DELETE', `/studio/yard/${encodeURIComponent(id)}`),
   /** A scan from a file: its sizes and litres, and what was done to it. */
   takeScan: (file: File, unit: 'mm' | 'cm' | 'm') =>

@@ -1,14 +1,18 @@
 <script setup lang="ts">
-import { api, ApiProblem } from '../api';
+import { api, ApiProblem, type FiledList } from '../api';
 import FileLink from '../FileLink.vue';
 import { useStudio } from '../studioStore';
 import { wording } from '../../words/wording';
 
 /** A list of the studio out of Utsuwa as a file, and in again: all of it, or nothing where one line is wrong. */
-const props = defineProps<{ list: 'plants' | 'materials' }>();
+const props = defineProps<{ list: FiledList }>();
 const emit = defineEmits<{ says: [words: string]; taken: [] }>();
 const studio = useStudio();
-const TAKEN = { plants: 'listFile.plants', materials: 'listFile.materials' } as const;
+const TAKEN = {
+  plants: 'listFile.plants',
+  materials: 'listFile.materials',
+  animals: 'listFile.animals',
+} as const;
 
 async function take(event: Event): Promise<void> {
   const input = event.target as HTMLInputElement;

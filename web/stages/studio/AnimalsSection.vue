@@ -4,6 +4,7 @@ import { ANIMAL_KINDS } from '../../../core/commission/catalogueSchema';
 import type { Animal } from '../../../core/commission/schema';
 import { SPECIES } from '../../../core/livestock/species';
 import { useEntries } from '../../document/catalogue/entries';
+import ListFile from '../../document/catalogue/ListFile.vue';
 import { useFigures } from '../../units/figures';
 import { wording } from '../../words/wording';
 import AnimalCard from './AnimalCard.vue';
@@ -11,7 +12,7 @@ import EntryColumn from './EntryColumn.vue';
 
 /** Animals of the studio beside those that everybody has: what is known of each is judged in every commission. */
 const f = useFigures();
-const { q, rows, total, said, more, add, keep, drop } = useEntries('animals');
+const { q, rows, total, said, load, more, add, keep, drop } = useEntries('animals');
 const chosen = ref<string>();
 const current = computed(() => rows.value?.find((a) => a.id === chosen.value));
 
@@ -38,6 +39,9 @@ const known = (a: Animal) =>
       @more="more"
     >
       <template #row="{ entry }"><span class="quiet">{{ known(entry) }}</span></template>
+      <p class="quiet below">
+        <ListFile list="animals" @says="(words) => (said = words)" @taken="load" />
+      </p>
     </EntryColumn>
     <AnimalCard
       v-if="current"

@@ -16,6 +16,8 @@ export const DOCUMENT = {
     '{taken, plural, one {# plant was} other {# plants were}} taken in, {fresh} of them new.',
   'listFile.materials':
     '{taken, plural, one {# material was} other {# materials were}} taken in, {fresh} of them new.',
+  'listFile.animals':
+    '{taken, plural, one {# animal was} other {# animals were}} taken in, {fresh} of them new.',
   'listFile.refused': 'Nothing was taken in. {why}',
   'listFile.unreadable': 'The file could not be read.',
   'plantEntries.what':
