@@ -184,6 +184,12 @@ describe('a commission, from the list to the care guide', () => {
       /It waits for: Floss in gaps\. Through open gaps the bed runs out/,
     );
     expect(await b.page.$$eval('.task.waited', (l) => l.map((e) => e.getAttribute('data-task')))).toEqual(['close']); // prettier-ignore
+    // One that is too small for a finger is come to from one beside it.
+    await b.at.press('[data-test="task-before"]');
+    const before = await b.page.$eval('.task.asked', (e) => e.getAttribute('data-task'));
+    expect(before).not.toBe('gaps');
+    await b.at.press('[data-test="task-after"]');
+    expect(await b.page.$eval('.task.asked', (e) => e.getAttribute('data-task'))).toBe('gaps');
     await b.at.press('[data-task="gaps"]');
     await b.page.waitForFunction(() => !document.querySelector('[data-test="why"]'));
     await b.page.click('[data-test="run-sheet"]');

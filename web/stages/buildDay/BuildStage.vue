@@ -24,6 +24,11 @@ const build = computed(() => plan.value?.build);
 const asked = ref<string>();
 const task = computed(() => build.value?.tasks.find((t) => t.id === asked.value));
 const why = computed(() => task.value && whyNotEarlier(task.value, build.value!.tasks));
+/** A task of a minute is too small for a finger: from one near it one goes on by these. */
+const inTurn = computed(() =>
+  [...build.value!.tasks].sort((a, b) => a.startMin - b.startMin || a.crew[0] - b.crew[0]),
+);
+const beside = (by: 1 | -1) => inTurn.value[inTurn.value.findIndex((t) => t.id === asked.value) + by];
 const ask = (id: string) => (asked.value = asked.value === id ? undefined : id);
 const NUMBERS = ['', 'one person', 'two people', 'three people', 'four people'];
 const print = () => window.print();
@@ -70,6 +75,14 @@ const print = () => window.print();
           <h2>Why not earlier?</h2>
           <span class="quiet">{{ words(task.short ?? task.title) }}</span>
         </header>
+        <p class="steps">
+          <button class="act" :disabled="!beside(-1)" data-test="task-before" @click="asked = beside(-1)?.id">
+            ← Before it
+          </button>
+          <button class="act" :disabled="!beside(1)" data-test="task-after" @click="asked = beside(1)?.id">
+            After it →
+          </button>
+        </p>
         <p>{{ [why.says, why.because].flatMap((t) => (t ? words(t) : [])).join(' ') }}</p>
       </section>
     </DayNotes>
@@ -82,6 +95,10 @@ const print = () => window.print();
 }
 .why p {
   margin: 4px 0 0;
+}
+.why .steps {
+  display: flex;
+  gap: 16px;
 }
 .build {
   display: flex;
