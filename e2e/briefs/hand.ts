@@ -138,16 +138,54 @@ export abstract class Hand {
   }
 }
 
+/** In the page: notes that something is clicked. */
+function heard(el: HTMLElement): void {
+  delete el.dataset.clicked;
+  el.addEventListener('click', () => (el.dataset.clicked = ''), { capture: true, once: true });
+}
+
+/** In the page: whether it was clicked, or is gone by it, within some frames. */
+async function isClicked(el: HTMLElement): Promise<boolean> {
+  for (let frames = 0; frames < 40; frames++) {
+    if (!el.isConnected || el.dataset.clicked !== undefined) return true;
+    await new Promise((resolve) => requestAnimationFrame(resolve));
+  }
+  return false;
+}
+
+/** In the page: whether it has the keyboard within some frames. */
+async function isFocused(el: HTMLElement): Promise<boolean> {
+  for (let frames = 0; frames < 40; frames++) {
+    if (!el.isConnected || document.activeElement === el) return true;
+    await new Promise((resolve) => requestAnimationFrame(resolve));
+  }
+  return false;
+}
+
 /** One finger on a tablet. */
 export class Finger extends Hand {
-  protected async come(el: ElementHandle<HTMLElement>): Promise<void> {
+  private async tap(el: ElementHandle<HTMLElement>): Promise<void> {
     const { x, y, swiped } = await el.evaluate(atRest);
     this.seconds += swiped ? 2 * POINT : POINT;
     await this.page.touchscreen.tap(x, y);
   }
 
+  /** A finger that missed, since what it was about to touch moved at that moment, touches again. */
+  private async until(el: ElementHandle<HTMLElement>, met: typeof isFocused): Promise<void> {
+    for (let tries = 0; tries < 3; tries++) {
+      await el.evaluate(heard);
+      await this.tap(el);
+      // What led away from its page was met.
+      if (await el.evaluate(met).catch(() => true)) return;
+    }
+  }
+
+  protected come(el: ElementHandle<HTMLElement>): Promise<void> {
+    return this.until(el, isFocused);
+  }
+
   protected press(el: ElementHandle<HTMLElement>): Promise<void> {
-    return this.come(el);
+    return this.until(el, isClicked);
   }
 
   protected async over(text: string): Promise<void> {
@@ -177,7 +215,7 @@ export class Finger extends Hand {
     // A list that did not open is pressed once more: the page was still being laid out. One that is open would be closed.
     let item: ElementHandle | null = null;
     for (let i = 0; i < 4 && !item; i++) {
-      if (!(await this.page.$('.v-overlay--active'))) await this.come(el);
+      if (!(await this.page.$('.v-overlay--active'))) await this.tap(el);
       item = await this.page.waitForSelector(listed, { timeout: 6_000 }).catch(() => null);
     }
     if (!item) throw new Error(`no list has "${title}"`);
