@@ -31,7 +31,7 @@ export default defineConfig({
     rollupOptions: {
       input: ['index.html', 'web/ahead.ts'],
       output: {
-        // The parts of the library in one file: a page that asks for sixty waits for the asking. The list does without it.
+        // A dozen files a page: one that asks for sixty waits for the asking.
         codeSplitting: {
           includeDependenciesRecursively: false,
           groups: [
