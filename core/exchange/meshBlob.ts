@@ -60,6 +60,9 @@ export function meshOfBytes(bytes: Uint8Array): Mesh {
   return { vertices, faces };
 }
 
+/** Meshes that follow each other in one answer, at most. */
+export const MESHES_AT_ONCE = 40;
+
 /**
  * Meshes that follow each other in one answer, in their order; each says itself how long it is.
  *

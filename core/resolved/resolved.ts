@@ -175,7 +175,7 @@ function pieceIn(commission: Commission, piece: Piece, soakDays: number): Resolv
   };
 }
 
-/** Weeks after which a sand that a studio lays later goes in, at half fill (common practice: one to several). */
+/** Days after which a sand that a studio lays later goes in, at half fill (common practice: one week to several). */
 const SAND_LATER_DAYS = 21;
 
 function layerIn(commission: Commission, layer: Layer, role: Role, volumeL: number): ResolvedLayer {

@@ -178,6 +178,7 @@ export class Finger extends Hand {
       // What led away from its page was met.
       if (await el.evaluate(met).catch(() => true)) return;
     }
+    throw new Error('touched three times, and nothing there took it');
   }
 
   protected come(el: ElementHandle<HTMLElement>): Promise<void> {

@@ -3,6 +3,7 @@ import { stat } from 'node:fs/promises';
 import { pipeline } from 'node:stream/promises';
 import { Router } from 'express';
 import { z } from 'zod';
+import { MESHES_AT_ONCE } from '../../core/exchange/meshBlob';
 import { whileWaitedFor } from '../body';
 import type { Jobs } from '../jobs/jobs';
 import { notFound } from '../problem';
@@ -10,13 +11,10 @@ import { meshFile, MESH_NAME } from '../store/meshes';
 import { whoNames } from '../store/meshCare';
 import type { Store } from '../store/store';
 
-/** Meshes in one answer at most. */
-const MOST_AT_ONCE = 40;
-
 const asked = z.object({
   of: z.string().max(200).default(''),
   part: z.enum(['mesh', 'drawn']).default('mesh'),
-  names: z.string().max(MOST_AT_ONCE * 33).transform((names) => names.split(',')).pipe(z.array(z.string().regex(MESH_NAME)).min(1).max(MOST_AT_ONCE)),
+  names: z.string().max(MESHES_AT_ONCE * 33).transform((names) => names.split(',')).pipe(z.array(z.string().regex(MESH_NAME)).min(1).max(MESHES_AT_ONCE)),
 }); // prettier-ignore
 
 /**

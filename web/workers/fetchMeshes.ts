@@ -1,11 +1,9 @@
-import { meshesOfBytes } from '../../core/exchange/meshBlob';
+import { MESHES_AT_ONCE, meshesOfBytes } from '../../core/exchange/meshBlob';
 import type { Mesh } from '../../core/geometry/mesh';
 
 /** As a scan is, for measuring; or with fewer triangles, for drawing. */
 export type MeshPart = 'mesh' | 'drawn';
 
-/** Meshes in one request; the server gives no more. */
-const MOST_AT_ONCE = 40;
 /** How long they may take to come, ms. */
 const PATIENCE_MS = 30_000;
 
@@ -21,8 +19,8 @@ export async function fetchMeshes(
   const found = new Map<string, Mesh>();
   const take = (some: readonly string[]) =>
     asked(of, part, some).then((meshes) => some.forEach((name, i) => found.set(name, meshes[i])));
-  for (let from = 0; from < names.length; from += MOST_AT_ONCE) {
-    const some = names.slice(from, from + MOST_AT_ONCE);
+  for (let from = 0; from < names.length; from += MESHES_AT_ONCE) {
+    const some = names.slice(from, from + MESHES_AT_ONCE);
     await take(some).catch(() =>
       some.length === 1 ? undefined : Promise.allSettled(some.map((name) => take([name]))),
     );
