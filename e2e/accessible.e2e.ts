@@ -21,6 +21,18 @@ async function violations(rules: axe.RunOptions['runOnly']): Promise<string[]> {
   }, rules);
 }
 
+/** Words of hidden fields that are not in sight when these have the keyboard. */
+function outOfSight(): Promise<string[]> {
+  return b.page.$$eval('label input.sr', (all) =>
+    all.flatMap((field) => {
+      field.focus();
+      const { top, bottom } = field.closest('label')!.getBoundingClientRect();
+      field.blur();
+      return top >= 0 && bottom <= window.innerHeight ? [] : [field.closest('label')!.textContent!];
+    }),
+  );
+}
+
 /** Changes between paper and dim as a person does. */
 async function otherTheme(): Promise<void> {
   const other = await b.page.evaluate(() =>
@@ -65,6 +77,7 @@ describe('for everyone, on paper and dim', () => {
     await b.at.open(path);
     await b.page.waitForSelector(there);
     expect(await violations({ type: 'tag', values: RULES })).toEqual([]);
+    expect(await outOfSight()).toEqual([]);
     await otherTheme();
     // Names and order are the same in both; colours are not.
     expect(await violations({ type: 'rule', values: ['color-contrast'] })).toEqual([]);
