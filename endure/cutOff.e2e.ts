@@ -23,5 +23,5 @@ describe('what is cut off', () => {
 
 describe('nobody is stopped by anybody', () => {
   it('a save by scans, take-offs and an import that wait', async () => sound(await crowd(30, 0.1)));
-  it('the machine by bodies that are held open, and by pictures', async () => sound(await memory(4)));
+  it('the machine by bodies that are held open, and by pictures', async () => sound(await memory(4, 0.25)));
 });

@@ -36,7 +36,7 @@ describe('nothing that was accepted fails', () => {
     expect(result.figures.accepted).toBeGreaterThan(3);
   });
 
-  it('of small documents that ask for much and of large ones', async () => sound(await holds()));
+  it('of small documents that ask for much and of large ones', async () => sound(await holds(0.2)));
 
   it('of a list of hundreds: the newest is there, and how many', async () =>
     sound(await manyCommissions(300)));

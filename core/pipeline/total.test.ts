@@ -12,7 +12,7 @@ import { report } from './report';
 import { inEnglish } from '../words/english';
 
 /** Shapes, beds and stones that are tried; more by `UTSUWA_ROUNDS`. */
-const ROUNDS = Number(process.env.UTSUWA_ROUNDS ?? 60);
+const ROUNDS = Number(process.env.UTSUWA_ROUNDS ?? 30);
 
 /** Everything that is worked out of every option; where a figure of it is none. */
 function worked(commission: Commission): string | undefined {

@@ -13,6 +13,9 @@ export const THINK = 1.35;
 
 const FOCUSABLE = 'button, a[href], input, select, textarea, summary, [tabindex="0"]';
 
+/** What is not on the screen by then does not come: a page from cold on a machine that others work on takes ten seconds. */
+const PATIENCE_MS = 25_000;
+
 /** A person at the first visit: what they do on the screen, and how long that would take them. */
 export abstract class Hand {
   /** Seconds by the keystroke-level model, without talking, measuring or waiting. */
@@ -103,7 +106,7 @@ export abstract class Hand {
               const labels = [...e.closest('.v-input')!.querySelectorAll('label')];
               return e.ariaLabel === name || labels.some((l) => l.textContent?.trim() === name);
             })[n],
-        { timeout: 8_000 },
+        { timeout: PATIENCE_MS },
         label,
         nth,
       )
@@ -116,7 +119,7 @@ export abstract class Hand {
   protected async taken(el: ElementHandle<HTMLElement>, title: string): Promise<void> {
     await this.page.waitForFunction(
       (e, t) => e.closest('.v-input')!.textContent!.includes(t),
-      { timeout: 8_000 },
+      { timeout: PATIENCE_MS },
       el,
       title,
     );
