@@ -23,6 +23,7 @@ const CORE = [
   'edits',
   'planting',
   'survey',
+  'difference',
   'gear',
   'resolved',
   'beforehand',

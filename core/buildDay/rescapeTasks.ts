@@ -1,5 +1,7 @@
 import { animalsOf, everythingStays, STAYING_PARTS } from '../commission/usual';
-import { inLitres, inMm } from '../words/measure';
+import { takenOut } from '../difference/projected';
+import type { DifferenceLine } from '../difference/difference';
+import { inKg, inLitres, inMm } from '../words/measure';
 import { PRACTICE, say, type Text } from '../words/text';
 import { CAUTIONS } from './cautions';
 import { perLitre, step, type Job } from './job';
@@ -153,21 +155,22 @@ function drainWords(kept: boolean, partly: boolean, values: DrainValues): Text {
 
 /** The old scape, or what of it goes. */
 function strip({ commission, survey, size }: Job): Step {
-  const { stays } = commission.brief.rescape!;
+  const { before, brief } = commission;
+  const { stays } = brief.rescape!;
   const parts = STAYING_PARTS.filter((p) => stays.includes(p));
   const goes = STAYING_PARTS.filter((p) => !stays.includes(p));
   const usual = RATES.strip * size * (goes.length / STAYING_PARTS.length);
-  // The old bed is taken to have been as much as the new one.
-  const bedL = goes.includes('substrate') ? survey.bedL : 0;
+  const out = before && takenOut(before);
+  // The old bed is taken to have been as much as the new one where nobody drew it.
+  const oldL = out ? out.reduce((sum, l) => sum + (l.of === 'bed' ? l.left : 0), 0) : survey.bedL;
+  const bedL = goes.includes('substrate') ? oldL : 0;
   const minutes = usual + bedL * RATES.siphonBedPerL;
+  const kept = parts.map((p) => say(`stays.${p}`));
   return {
     id: 'strip',
     phase: 'prepare',
     title: parts.length > 0 ? say('strip.title.parts', { goes: goes.map((p) => say(`stays.${p}`)) }) : say('strip.title'), // prettier-ignore
-    detail:
-      parts.length > 0
-        ? say('strip.detail.kept', { stays: parts.map((p) => say(`stays.${p}`)) })
-        : say('strip.detail'),
+    detail: out ? say('strip.detail.things', { things: outWords(out) }) : kept.length > 0 ? say('strip.detail.kept', { stays: kept }) : say('strip.detail'), // prettier-ignore
     minutes,
     people: 1,
     caution: CAUTIONS.strip,
@@ -176,6 +179,23 @@ function strip({ commission, survey, size }: Job): Step {
       ...(bedL > 0 ? [step(say('step.old.bed'), bedL, 'L', perLitre(RATES.siphonBedPerL))] : []),
     ],
   };
+} // prettier-ignore
+
+/** What is taken out and where it goes: pieces of one kind that go to one place in one breath. */
+function outWords(out: readonly DifferenceLine[]): Text[] {
+  const together = new Map<string, DifferenceLine[]>();
+  for (const l of out) {
+    const key = l.of === 'pieces' ? JSON.stringify([l.name, l.to]) : `${l.of} ${l.id}`;
+    together.set(key, [...(together.get(key) ?? []), l]);
+  }
+  return [...together.values()].map((lines) => {
+    const [{ of, name, to: said = 'open' }] = lines;
+    const to = say(`whereto.${said}`);
+    const left = lines.reduce((sum, l) => sum + l.left, 0);
+    if (of === 'bed') return say('strip.out.bed', { litres: inLitres(left), name, to });
+    if (of === 'plants') return say('strip.out.plants', { count: left, name, to });
+    return say('strip.out.pieces', { pieces: lines.map((l) => l.id), name, mass: inKg(left), to });
+  });
 }
 
 /** Animals back once the filter runs and the temperature matches. */

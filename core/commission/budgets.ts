@@ -43,8 +43,8 @@ export function budgetFaults(document: unknown): Fault[] {
     return [
       over('(document)', say('over.values', { count: BUDGETS.values }), say('things.values'), BUDGETS.values),
     ];
-  const { options, shelved, vessel } = fields(document);
-  const all = [...list(options), ...list(shelved)].map(fields);
+  const { options, shelved, now, vessel } = fields(document);
+  const all = [...list(options), ...list(shelved), now].map(fields);
   const corners = all.map(cornersOf);
   const faults = [
     atMost(
@@ -58,13 +58,18 @@ export function budgetFaults(document: unknown): Fault[] {
     atMost('(document)', say('things.corners'), BUDGETS.corners,
       corners.reduce((n, c) => n + c.layers + c.plants, list(fields(vessel).corners).length)), // prettier-ignore
     ...all.map((o, i) =>
-      atMost(place(i, options), say('things.scanned'), BUDGETS.scanned, sum(list(o.pieces), scannedOf)),
+      atMost(
+        place(i, options, shelved),
+        say('things.scanned'),
+        BUDGETS.scanned,
+        sum(list(o.pieces), scannedOf),
+      ),
     ),
     ...corners.map((c, i) =>
-      atMost(place(i, options), say('things.layer.corners'), BUDGETS.layerCorners, c.layers),
+      atMost(place(i, options, shelved), say('things.layer.corners'), BUDGETS.layerCorners, c.layers),
     ),
     ...all.map((o, i) =>
-      atMost(place(i, options), say('things.layers.times.regions'), BUDGETS.layersTimesPlantings,
+      atMost(place(i, options, shelved), say('things.layers.times.regions'), BUDGETS.layersTimesPlantings,
         list(o.bed).length * list(o.plants).filter((p) => fields(p).region !== undefined).length)), // prettier-ignore
   ];
   return faults.flatMap((f) => f ?? []).slice(0, 1);
@@ -92,9 +97,10 @@ function atMost(path: string, things: Text, most: number, has: number): Fault | 
   return has > most ? fault(path, 'fault.has', { has, things, most }) : undefined;
 }
 
-function place(i: number, options: unknown): string {
-  const count = list(options).length;
-  return i < count ? `options[${i}]` : `shelved[${i - count}]`;
+function place(i: number, options: unknown, shelved: unknown): string {
+  const [count, away] = [list(options).length, list(shelved).length];
+  if (i < count) return `options[${i}]`;
+  return i < count + away ? `shelved[${i - count}]` : 'now';
 }
 
 const fields = (value: unknown): Fields =>

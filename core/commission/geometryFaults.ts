@@ -13,14 +13,20 @@ export function geometryFaults(commission: Commission): Fault[] {
   return [
     ...vesselFaults(commission.vessel),
     ...briefFaults(commission),
-    ...commission.options.flatMap((o, i) => [
-      ...optionFaults(o, `options[${i}]`),
-      ...floorsFaults(o, commission.vessel.innerMm, `options[${i}].plants`),
+    ...placed(commission).flatMap(([o, path]) => [
+      ...optionFaults(o, path),
+      ...floorsFaults(o, commission.vessel.innerMm, `${path}.plants`),
     ]),
   ];
 }
 
-function optionFaults(option: Option, path: string): Fault[] {
+/** Every scape with where it stands in the document. */
+function placed({ options, now }: Commission): [Scape, string][] {
+  return [...options.map((o, i): [Scape, string] => [o, `options[${i}]`]), ...(now ? [[now, 'now'] as [Scape, string]] : [])];
+} // prettier-ignore
+type Scape = Pick<Option, 'bed' | 'pieces' | 'plants' | 'underlays'>;
+
+function optionFaults(option: Scape, path: string): Fault[] {
   return [
     ...option.bed.flatMap((layer, i) => [
       ...regionFaults(layer.region, `${path}.bed[${i}].region`),
@@ -50,7 +56,7 @@ function regionFaults(region: Polygon | undefined, path: string): Fault[] {
 }
 
 /** Regions are asked for at every cell of the floor that they may cover: many over each other take long, and are no plan. */
-function floorsFaults({ plants }: Option, { length, width }: { length: number; width: number }, path: string): Fault[] {
+function floorsFaults({ plants }: Scape, { length, width }: { length: number; width: number }, path: string): Fault[] {
   const within = (lo: number, hi: number, most: number) => Math.max(0, Math.min(hi, most) - Math.max(lo, 0));
   const boxes = plants.flatMap(({ region }) => (region ? [polygonBounds(region)] : []));
   const floors = boxes.reduce((n, [left, front, right, back]) => n + (within(left, right, length) / length) * (within(front, back, width) / width), 0);

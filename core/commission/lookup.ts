@@ -1,8 +1,9 @@
+import { scapeOf } from './scapes';
 import type { Commission, Material, Option, Pack, Supplier } from './schema';
 
-/** The option asked for, or the chosen one. Throws a RangeError that names the options there are. */
+/** The option asked for, or the chosen one; by the id `now` the tank as it is now. Throws a RangeError that names the options there are. */
 export function optionOf(commission: Commission, optionId = commission.chosen): Option {
-  const option = commission.options.find((o) => o.id === optionId);
+  const option = scapeOf(commission, optionId);
   if (!option) {
     const known = commission.options.map((o) => `"${o.id}"`).join(', ');
     throw new RangeError(`option: is "${optionId}", must be one of ${known}`);

@@ -22,7 +22,7 @@ export function newOrigin({ rescape }: Having): { origin?: Origin } {
 
 /** A piece of the yard or of the client's was marked as owned before there were origins. */
 export function pieceOrigin(commission: Pick<Commission, 'brief' | 'catalogue'>, piece: Piece): Origin {
-  if (piece.fixed) return 'here';
+  if (piece.fixed || piece.now !== undefined) return 'here';
   if (piece.origin) return piece.origin;
   if (piece.owned !== undefined) return piece.owned ? 'stock' : 'bought';
   const isWood = materialOf(commission, piece.material).kind === 'wood';
@@ -30,11 +30,11 @@ export function pieceOrigin(commission: Pick<Commission, 'brief' | 'catalogue'>,
 }
 
 export function layerOrigin(brief: Having, layer: Layer): Origin {
-  return layer.origin ?? usual(brief, 'substrate');
+  return layer.now !== undefined ? 'here' : (layer.origin ?? usual(brief, 'substrate'));
 }
 
 export function plantingOrigin(brief: Having, planting: Planting): Origin {
-  return planting.origin ?? usual(brief, 'plants');
+  return planting.now !== undefined ? 'here' : (planting.origin ?? usual(brief, 'plants'));
 }
 
 /** How wet a piece is: what is in the tank now has long sunk and is lived on; other wood is dry. */
@@ -74,7 +74,7 @@ export function liesInBags({ bagged }: Layer, material: Pick<Material, 'kind'> |
 }
 
 /** Pieces nearer to where they were than this have not been moved, mm. */
-const UNMOVED_MM = 5;
+export const UNMOVED_MM = 5;
 
 /** True for a piece that is in the tank now and is to stand elsewhere in it. */
 export function isMoved({ at, wasAt, fixed }: Piece): boolean {

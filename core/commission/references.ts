@@ -1,5 +1,6 @@
 import { say, type Text } from '../words/text';
 import { fault, type Fault } from './fault';
+import { NOW, nowOf } from './scapes';
 import type { Commission, Option } from './schema';
 
 /** Names that refer to nothing, names given twice, and pieces that stand on each other in a ring. */
@@ -19,6 +20,51 @@ export function referenceFaults(commission: Commission): Fault[] {
       ? []
       : [unknown('chosen', commission.chosen, say('id.of.option'))]),
     ...commission.options.flatMap((option, i) => optionFaults(commission, option, `options[${i}]`)),
+    ...nowFaults(commission),
+  ];
+}
+
+/** The tank as it is now: what it names, and what options name of it. Each thing of it is in a scape once, as what it is. */
+function nowFaults(commission: Commission): Fault[] {
+  const now = nowOf(commission);
+  const own = now ? optionFaults(commission, now, 'now') : [];
+  const taken = now && commission.options.findIndex((o) => o.id === NOW);
+  const clash = taken !== undefined && taken >= 0 ? [fault(`options[${taken}].id`, 'fault.id.now', { id: NOW })] : [];
+  return [...own, ...clash, ...commission.options.flatMap((o, i) => ofNowFaults(o, now, `options[${i}]`))];
+} // prettier-ignore
+
+const THING = { bed: 'layer', pieces: 'piece', plants: 'planting' } as const;
+const ofNow = (list: keyof typeof THING) => say('id.of.now', { thing: say(`id.thing.${THING[list]}`) });
+
+function ofNowFaults(option: Option, now: Option | undefined, path: string): Fault[] {
+  const check = <T extends { id: string; now?: string }>(
+    list: 'bed' | 'pieces' | 'plants',
+    things: readonly T[],
+    is: (thing: T) => string,
+    there: readonly T[] = [],
+  ) => {
+    const known = new Map(there.map((t) => [t.id, t]));
+    const seen = new Set<string>();
+    return things.flatMap((thing, i): Fault[] => {
+      if (thing.now === undefined) return [];
+      const at = `${path}.${list}[${i}].now`;
+      const was = known.get(thing.now);
+      if (!was) return [unknown(at, thing.now, ofNow(list))];
+      if (is(was) !== is(thing)) return [fault(at, 'fault.now.other', { id: thing.now, was: is(was), is: is(thing) })]; // prettier-ignore
+      // A bed may be parted and a clump divided; a stone is one stone.
+      if (list === 'pieces' && seen.has(thing.now)) return [fault(at, 'fault.id.twice', { id: thing.now })];
+      seen.add(thing.now);
+      return [];
+    });
+  };
+  return [
+    ...check('bed', option.bed, (l) => l.material, now?.bed),
+    ...check('pieces', option.pieces, (p) => p.material, now?.pieces),
+    ...check('plants', option.plants, (p) => p.plant, now?.plants),
+    ...(option.leaving ?? []).flatMap(
+      ({ of, id }, i) =>
+      now?.[of].some((t) => t.id === id) ? [] : [unknown(`${path}.leaving[${i}].id`, id, ofNow(of))], // prettier-ignore
+    ),
   ];
 }
 

@@ -59,6 +59,9 @@ const pictureSchema = z.looseObject({
   heightPx: z.number().int().min(1).max(20_000),
 });
 
+/** The thing of the tank as it is now that this is: it stays, or is set again elsewhere. Nothing of it is bought. */
+const ofNow = id.optional();
+
 const mound = z.looseObject({ at: point, radiusMm: sizeMm, heightMm: z.number().min(-2_000).max(2_000) });
 
 const topSchema = z.discriminatedUnion('kind', [
@@ -97,6 +100,7 @@ export const layerSchema = z.looseObject({
   /** Filler is laid in mesh bags, unless it is poured loose. */
   bagged: z.boolean().optional(),
   laterDays: laterDays.optional(),
+  now: ofNow,
   /** A path as it was drawn; `region` is the floor that it takes. Or a band of gravel along the edge of one. */
   path: z
     .looseObject({
@@ -171,6 +175,7 @@ export const pieceSchema = z.looseObject({
   fixed: z.boolean().optional(),
   /** Where a piece that is in the tank now stands now, when it is to stand elsewhere. */
   wasAt: point.optional(),
+  now: ofNow,
 });
 
 export const jointSchema = z.looseObject({
@@ -203,6 +208,7 @@ export const plantingSchema = z.looseObject({
   halved: z.boolean().optional(),
   /** Plugs at hand that go in before any pack is opened: trimmings, or kept from the client's tank. */
   ownPlugs: z.number().int().min(0).max(100_000).optional(),
+  now: ofNow,
   /** What its packs gave when they were split, counted: the studio plans the next by it. */
   gave: z
     .looseObject({ packs: z.number().int().min(1).max(10_000), plugs: z.number().int().min(1).max(100_000) })
@@ -239,20 +245,35 @@ const underlaySchema = z.looseObject({
   opacity: z.number().min(0).max(1).optional(),
 });
 
-export const optionSchema = z.looseObject({
-  id,
-  title: words,
+/** What a scape is made of. */
+const scapeParts = {
   bed: z.array(layerSchema).max(20),
   pieces: z.array(pieceSchema).max(300).default([]),
   joints: z.array(jointSchema).max(300).default([]),
   plants: z.array(plantingSchema).max(200).default([]),
   pockets: z.array(pocketSchema).max(60).optional(),
   underlays: z.array(underlaySchema).max(2).optional(),
+};
+
+/** Where what is taken out goes: kept wet in tank water, dry, in a tub with what lives on it; thrown away, to the studio's stock. */
+export const WHERETO = ['wet', 'dry', 'tub', 'waste', 'stock'] as const;
+/** A thing of the tank as it is now that leaves, and where it goes. */
+const leavingSchema = z.looseObject({ of: z.enum(['bed', 'pieces', 'plants']), id, to: z.enum(WHERETO) });
+
+export const optionSchema = z.looseObject({
+  id,
+  title: words,
+  ...scapeParts,
   /** Stone bought for each kilogram placed; spare plants as a share of those planted. */
   allowances: z
     .looseObject({ stoneFactor: z.number().min(1).max(5).optional(), plantSpare: share.optional() })
     .optional(),
+  /** Where what is in the tank now and not in this scape goes, as far as it is said. */
+  leaving: z.array(leavingSchema).max(600).optional(),
 });
+
+/** The tank as it stands there before any work: a scape of its own, drawn as exactly as one cares to. */
+export const nowSchema = z.looseObject(scapeParts);
 
 /** What was read off on a visit; ammonia with ammonium, nitrite and nitrate as ions, mg/L, hardness in °d. */
 export const readingSchema = z.looseObject({
@@ -282,6 +303,7 @@ export const commissionSchema = z.looseObject({
   /** Options put aside; each can be brought back. */
   shelved: z.array(optionSchema).max(50).optional(),
   chosen: id,
+  now: nowSchema.optional(),
   options: z.array(optionSchema).min(1).max(50),
   catalogue: catalogueSchema,
   log: z.array(logEntrySchema).max(10_000).optional(),
@@ -296,6 +318,8 @@ export type Stock = z.infer<typeof stockSchema>;
 export type Seat = z.infer<typeof seatSchema>;
 export type Waypoint = z.infer<typeof waypointSchema>;
 export type Option = z.infer<typeof optionSchema>;
+export type Now = z.infer<typeof nowSchema>;
+export type Whereto = (typeof WHERETO)[number];
 export type Layer = z.infer<typeof layerSchema>;
 export type LayerTop = Layer['top'];
 export type Origin = z.infer<typeof origin>;

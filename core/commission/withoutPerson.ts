@@ -33,7 +33,7 @@ function longEnough(words: readonly (string | undefined)[]): string[] {
  */
 export function withoutPerson(document: Commission): Commission {
   const { buildDay, co2, crew, startTime, budgetMinor, schools } = document.brief;
-  const { pictures: _pictures, site: _site, log: _log, shelved: _shelved, ...rest } = document;
+  const { pictures: _pictures, site: _site, log: _log, shelved: _shelved, now, ...rest } = document;
   const { fixed, chambers, ...vessel } = document.vessel;
   const bare = {
     ...rest,
@@ -44,6 +44,7 @@ export function withoutPerson(document: Commission): Commission {
       ...(chambers ? { chambers: chambers.map(({ title: _title, ...c }) => c) } : {}),
       ...(fixed ? { fixed: fixed.map((f, i) => ({ ...f, title: `Fixed ${i + 1}` })) } : {}),
     },
+    ...(now ? { now: { ...now, underlays: undefined } } : {}),
     options: document.options.map(({ underlays: _underlays, ...o }, i): Option => ({ ...o, title: `Option ${i + 1}` })), // prettier-ignore
   } as Commission;
   return JSON.parse(JSON.stringify(onlyKnown(bare)), replacing(personIn(document))) as Commission;

@@ -15,16 +15,17 @@ export interface Apart {
  */
 export function apart(commission: Commission): Apart {
   const meshes: Apart['meshes'] = new Map();
-  const option = (o: Option): Option => ({
+  const option = <O extends Pick<Option, 'pieces'>>(o: O): O => ({
     ...o,
     pieces: o.pieces.map((p) => ({ ...p, shape: shapeApart(p.shape, meshes) })),
   });
-  const { options, shelved } = commission;
+  const { options, shelved, now } = commission;
   return {
     commission: {
       ...commission,
       options: options.map(option),
       ...(shelved ? { shelved: shelved.map(option) } : {}),
+      ...(now ? { now: option(now) } : {}),
     },
     meshes,
   };
@@ -40,9 +41,9 @@ export function shapeApart(shape: Shape, meshes: Apart['meshes']): Shape {
   return { ...rest, ...scan };
 }
 
-/** Every scan that a document has, of options on the shelf too. */
-export function scansOf({ options, shelved = [] }: Pick<Commission, 'options' | 'shelved'>) {
-  return [...options, ...shelved].flatMap((o) =>
+/** Every scan that a document has, of options on the shelf and of the tank as it is now, too. */
+export function scansOf({ options, shelved = [], now }: Pick<Commission, 'options' | 'shelved' | 'now'>) {
+  return [...options, ...shelved, ...(now ? [now] : [])].flatMap((o) =>
     o.pieces.flatMap(({ shape }) => (shape.kind === 'scan' ? [shape] : [])),
   );
 }

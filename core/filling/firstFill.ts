@@ -3,10 +3,12 @@ import { everythingStays, waitingOf } from '../commission/usual';
 import type { Survey } from '../survey/survey';
 import { waterByHeight } from '../survey/waterByHeight';
 
-/** Where the water of the build day comes from, L. `remainsL + keptL + newL` is `totalL`. */
+/** Where the water of the build day comes from, L. `remainsL + keptL + newL` is `totalL`, `remainsL + drainedL` is `beforeL`. */
 export interface FirstFill {
   /** What the finished tank takes: free and between the grains. */
   totalL: number;
+  /** What the tank held before; as much as afterwards where the old scape was not drawn, 0 where there was none. */
+  beforeL: number;
   /** Stays in the tank while the work is done, up to a height, mm. */
   remainsL: number;
   drainToMm: number;
@@ -26,35 +28,44 @@ const HALF = 0.5;
 
 /**
  * The water of the build day. In a rescape the tank is drained to a height and a share of the old water is kept;
- * only the difference is new. How much the tank held before is taken to be what it holds afterwards, since the
- * old scape is not drawn.
+ * only the difference is new. How much the tank held before is measured on the tank as it is now, and taken to be what it
+ * holds afterwards where that is not drawn.
  * Valid for one draining and one filling. Leaves out: water that sticks to what is taken out, and old pieces.
  * Test: firstFill.test.ts, "kept, staying and new water are what the tank takes, whatever is asked".
  */
 export function firstFill(commission: Resolved, survey: Survey): FirstFill {
   const known = worked.get(survey);
-  if (known && known.rescape === commission.brief.rescape) return known.fill;
+  if (known && known.of.every((part, i) => part === wholeOf(commission)[i])) return known.fill;
   const fill = worksOut(commission, survey);
-  worked.set(survey, { rescape: commission.brief.rescape, fill });
+  worked.set(survey, { of: wholeOf(commission), fill });
   return fill;
 }
 
 /** Take-off, build and care ask for the same: pieces are held against the drained height once for a survey. */
-const worked = new WeakMap<Survey, { rescape: Resolved['brief']['rescape']; fill: FirstFill }>();
+const worked = new WeakMap<Survey, { of: readonly unknown[]; fill: FirstFill }>();
+const wholeOf = ({ brief, before }: Resolved) => [brief.rescape, before?.survey];
 
 function worksOut(commission: Resolved, survey: Survey): FirstFill {
-  const totalL = survey.freeWaterL + survey.poreWaterL;
+  const totalL = waterIn(survey);
   const { rescape } = commission.brief;
   const tubL = rescape?.tubL ?? USUAL_TUB_L;
   if (!rescape)
-    return { totalL, remainsL: 0, drainToMm: 0, drainedL: 0, keptL: 0, tubs: 0, tubL, newL: totalL };
+    return { totalL, beforeL: 0, remainsL: 0, drainToMm: 0, drainedL: 0, keptL: 0, tubs: 0, tubL, newL: totalL }; // prettier-ignore
+  const there = commission.before?.survey ?? survey;
+  const beforeL = waterIn(there);
   const drainToMm = drainHeight(commission);
-  const remainsL = Math.min(totalL, remaining(commission, survey, drainToMm));
-  const kept = (rescape.waterKept ?? (rescape.stays.includes('water') ? 1 : 0)) * totalL;
-  const drainedL = totalL - remainsL;
-  const keptL = Math.min(drainedL, Math.max(0, kept - remainsL));
+  const remainsL = Math.min(totalL, beforeL, remaining(commission, there, drainToMm));
+  const kept = (rescape.waterKept ?? (rescape.stays.includes('water') ? 1 : 0)) * beforeL;
+  const drainedL = beforeL - remainsL;
+  // A scape that takes up more leaves less room for the old water.
+  const keptL = Math.min(drainedL, totalL - remainsL, Math.max(0, kept - remainsL));
   const tubs = Math.ceil(keptL / tubL - 1e-9);
-  return { totalL, remainsL, drainToMm, drainedL, keptL, tubs, tubL, newL: drainedL - keptL };
+  return { totalL, beforeL, remainsL, drainToMm, drainedL, keptL, tubs, tubL, newL: totalL - remainsL - keptL };
+} // prettier-ignore
+
+/** Free water and what stands between the grains, L. */
+function waterIn({ freeWaterL, poreWaterL }: Survey): number {
+  return freeWaterL + poreWaterL;
 }
 
 /** As said; otherwise half where the bed stays or the animals do, and to the glass where the bed goes. */
@@ -69,7 +80,7 @@ function drainHeight({ brief, vessel }: Resolved): number {
 function remaining(commission: Resolved, survey: Survey, heightMm: number): number {
   const { vessel } = commission;
   if (heightMm <= 0) return 0;
-  if (heightMm >= vessel.waterLineMm) return survey.freeWaterL + survey.poreWaterL;
+  if (heightMm >= vessel.waterLineMm) return waterIn(survey);
   const [{ litres }] = waterByHeight(survey, commission, [heightMm]);
   const chambers = survey.chambersL * (heightMm / vessel.waterLineMm);
   return litres + chambers;

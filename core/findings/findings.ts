@@ -19,6 +19,7 @@ import { jointFindings } from './jointFindings';
 import type { PieceSurvey } from '../survey/pieces';
 import { pocketFindings } from './pocketFindings';
 import { standFindings } from './standFindings';
+import { nowFindings } from './nowFindings';
 import { shortFindings } from './shortFindings';
 import { sharedFindings } from './sharedFindings';
 import type { Survey } from '../survey/survey';
@@ -48,6 +49,7 @@ export function surveyFindings(commission: Resolved, survey: Survey): Finding[] 
     ...sharedFindings(commission),
     ...co2Findings(commission, survey),
     ...shortFindings(commission, survey),
+    ...nowFindings(commission),
   ];
 }
 

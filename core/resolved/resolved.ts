@@ -13,6 +13,7 @@ import type {
   Planting,
 } from '../commission/schema';
 import { roomOf } from '../commission/usual';
+import { beforeOf, optionAfter, rescapeAfter, setAgain, type Before } from '../difference/projected';
 import { gearOf, type Gear } from '../gear/gear';
 import { speciesIn } from '../livestock/known';
 import type { Species } from '../livestock/species';
@@ -90,6 +91,8 @@ export interface Limits {
 /** A commission, resolved for one of its options. Its catalogue has every plant filled in from what is known. */
 export interface Resolved extends Commission {
   readonly option: Option;
+  /** The tank as it was before the work, and what becomes of it, where somebody drew it. */
+  readonly before?: Before;
   /** Every device on the list, with its kind and figures. */
   readonly gear: readonly Gear[];
   /** The animals of the brief by the id of their species; what neither the document nor the list has is left out. */
@@ -107,17 +110,22 @@ export interface Resolved extends Commission {
  */
 export function resolve(commission: Commission, survey: Survey): Resolved {
   const catalogue = filledCatalogue(commission.catalogue);
-  const filled: Commission = { ...commission, catalogue };
-  const option = optionOf(filled, survey.optionId);
+  const drawn: Commission = { ...commission, catalogue };
+  const asked = optionOf(drawn, survey.optionId);
+  const before = beforeOf(drawn, asked, survey);
+  const option = before ? optionAfter(asked, before, survey) : asked;
+  const filled = before ? { ...drawn, brief: { ...drawn.brief, rescape: rescapeAfter(drawn.brief, before) } } : drawn; // prettier-ignore
   const soaking = soakingOf(filled, survey);
+  const again = before && setAgain(before);
   const roles = layerRoles(filled, survey);
   const counted = new Map(survey.plantings.map((p) => [p.id, p.plugs]));
   return {
     ...filled,
     option,
+    ...(before ? { before } : {}),
     gear: gearOf(filled),
     animals: animalsIn(filled),
-    pieces: byId(option.pieces, (piece) => pieceIn(filled, piece, soaking.get(piece.id) ?? 0)),
+    pieces: byId(option.pieces, (piece) => pieceIn(filled, piece, soaking.get(piece.id) ?? 0, again)),
     layers: byId(option.bed, (layer, i) => layerIn(filled, layer, roles[i], survey.layers[i].volumeL)),
     plantings: byId(option.plants, (p) => plantingIn(filled, option, p, counted.get(p.id) ?? 0)),
     limits: {
@@ -162,7 +170,7 @@ function animalsIn(commission: Commission): Map<string, Species> {
   })); // prettier-ignore
 }
 
-function pieceIn(commission: Commission, piece: Piece, soakDays: number): ResolvedPiece {
+function pieceIn(commission: Commission, piece: Piece, soakDays: number, again: ReadonlySet<string> = new Set()): ResolvedPiece {
   const origin = pieceOrigin(commission, piece);
   return {
     piece,
@@ -170,10 +178,10 @@ function pieceIn(commission: Commission, piece: Piece, soakDays: number): Resolv
     origin,
     state: pieceState(piece, origin),
     stateOnDay: stateOnBuildDay(commission, piece),
-    isMoved: origin === 'here' && isMoved(piece),
+    isMoved: piece.now === undefined ? origin === 'here' && isMoved(piece) : again.has(piece.now),
     soakDays,
   };
-}
+} // prettier-ignore
 
 /** Days after which a sand that a studio lays later goes in, at half fill (common practice: one week to several). */
 const SAND_LATER_DAYS = 21;

@@ -2,7 +2,10 @@ import { filterStateOf } from '../commission/usual';
 import { layerOf, pieceOf, plantingOf, type ResolvedPiece, type Resolved } from '../resolved/resolved';
 import { materialOf } from '../commission/lookup';
 import { perimeter } from '../geometry/offset';
+import type { Before } from '../difference/projected';
+import type { LayerSurvey } from '../survey/layers';
 import type { PieceSurvey } from '../survey/pieces';
+import type { PlantingSurvey } from '../survey/plantings';
 import type { Survey } from '../survey/survey';
 import { footprint } from '../vessel/footprint';
 
@@ -28,16 +31,51 @@ const MEDIA_PER_L = 0.06;
 /** A piece has this much more surface than a ball of its volume. */
 const OVER_BALL = 1.5;
 
+interface Grown {
+  part: BiofilterPart['part'];
+  weight: number;
+  lost: boolean;
+}
+
 /**
- * Shares of the biofilter by surface, and which of them the work takes away: of what was there. That is what is marked as
- * in the tank now; of bed, stone and wood that go, which nobody drew, as much as comes in their place. Plants that are
- * only bought were not there. A stone that is here and dry has nothing on it.
+ * Shares of the biofilter by surface, and which of them the work takes away: of what was there, where that was drawn.
+ * Otherwise of what is marked as in the tank now; of bed, stone and wood that go, which nobody drew, as much as comes in
+ * their place. Plants that are only bought were not there. A stone that is here and dry has nothing on it.
  */
 export function biofilterOf(commission: Resolved, survey: Survey): BiofilterPart[] {
-  const { vessel, brief } = commission;
-  const floor = footprint(vessel);
+  const { vessel, brief, before } = commission;
+  const waterL = (before?.survey ?? survey).freeWaterL;
+  const parts: Grown[] = [
+    { part: 'media', weight: MEDIA_PER_L * waterL, lost: mediaGo(brief) },
+    ...(before ? grownBefore(commission, before) : grownByMarks(commission, survey)),
+    { part: 'glass', weight: (WEIGHT.glass * perimeter(footprint(vessel)) * vessel.waterLineMm) / 1e6, lost: false }, // prettier-ignore
+  ];
+  const whole = parts.reduce((sum, p) => sum + p.weight, 0);
+  return parts
+    .filter((p) => p.weight > 0)
+    .map(({ part, weight, lost }) => ({ part, share: weight / whole, lost }));
+}
+
+/** On everything that was drawn as it stood: what stays or is set again keeps it, what leaves takes it along. */
+function grownBefore(commission: Resolved, { survey, difference: { lines } }: Before): Grown[] {
+  const [layers, pieces, plantings] = [survey.layers, survey.pieces, survey.plantings].map(
+    (list) => new Map<string, unknown>(list.map((one) => [one.id, one])),
+  );
+  return lines.flatMap((l): Grown[] => {
+    const part = l.of === 'bed' ? 'bed' : l.of === 'plants' ? 'plants' : l.kind === 'wood' ? 'wood' : 'stone';
+    const weight = { bed: () => bedWeight(layers.get(l.id) as LayerSurvey), pieces: () => pieceWeight(commission, pieces.get(l.id) as PieceSurvey), plants: () => WEIGHT.plants * (plantings.get(l.id) as PlantingSurvey).netM2 }[l.of](); // prettier-ignore
+    const goes = l.there > 0 ? l.left / l.there : 1;
+    return [
+      { part, weight: weight * (1 - goes), lost: false },
+      { part, weight: weight * goes, lost: true },
+    ];
+  });
+}
+
+/** As far as it is marked: what is here, and in the place of what goes as much as comes. */
+function grownByMarks(commission: Resolved, survey: Survey): Grown[] {
+  const { brief, option } = commission;
   const stays = new Set<string>(brief.rescape?.stays ?? []);
-  const option = commission.option;
   const isLived = (id: string) => isLivedOn(pieceOf(commission, id));
   const pieces = (kind: 'stone' | 'wood', here: boolean) =>
     survey.pieces
@@ -46,7 +84,7 @@ export function biofilterOf(commission: Resolved, survey: Survey): BiofilterPart
   const bed = (here: boolean) =>
     survey.layers
       .filter((_, i) => (layerOf(commission, option.bed[i].id).origin === 'here') === here)
-      .reduce((sum, l) => sum + BED_PER_MM * l.areaM2 * Math.min(BED_MOST_MM, meanMm(l)), 0);
+      .reduce((sum, l) => sum + bedWeight(l), 0);
   const planted = survey.plantings
     .filter((p) => plantingOf(commission, p.id).origin === 'here')
     .reduce((m2, p) => m2 + p.netM2, 0);
@@ -55,19 +93,13 @@ export function biofilterOf(commission: Resolved, survey: Survey): BiofilterPart
     { part: 'stone', stays: 'stone', weight: (here: boolean) => pieces('stone', here) },
     { part: 'wood', stays: 'wood', weight: (here: boolean) => pieces('wood', here) },
   ] as const;
-  const parts: { part: BiofilterPart['part']; weight: number; lost: boolean }[] = [
-    { part: 'media', weight: MEDIA_PER_L * survey.freeWaterL, lost: mediaGo(brief) },
+  return [
     ...kinds.flatMap(({ part, stays: kind, weight }) => [
       { part, weight: weight(true), lost: false },
       { part, weight: stays.has(kind) ? 0 : weight(false), lost: true },
     ]),
     { part: 'plants', weight: WEIGHT.plants * planted, lost: false },
-    { part: 'glass', weight: (WEIGHT.glass * perimeter(floor) * vessel.waterLineMm) / 1e6, lost: false },
   ];
-  const whole = parts.reduce((sum, p) => sum + p.weight, 0);
-  return parts
-    .filter((p) => p.weight > 0)
-    .map(({ part, weight, lost }) => ({ part, share: weight / whole, lost }));
 }
 
 /** True where what lives on the media goes: new ones, or old ones under the tap. Rinsed in tank water they keep it. */
@@ -85,6 +117,11 @@ function isLivedOn({ stateOnDay: state, origin }: ResolvedPiece): boolean {
 function pieceWeight(commission: Resolved, { material, underWaterL }: PieceSurvey): number {
   const kind = materialOf(commission, material).kind === 'wood' ? 'wood' : 'stone';
   return WEIGHT[kind] * ballM2(underWaterL) * OVER_BALL;
+}
+
+/** Weight of what lives in the uppermost grains of a layer. */
+function bedWeight(layer: LayerSurvey): number {
+  return BED_PER_MM * layer.areaM2 * Math.min(BED_MOST_MM, meanMm(layer));
 }
 
 /** Share of the biofilter that is on some pieces: what goes with them when they dry. */
@@ -106,6 +143,6 @@ function ballM2(litres: number): number {
 }
 
 /** Mean thickness of a layer where it lies, mm. */
-function meanMm({ volumeL, areaM2 }: Survey['layers'][number]): number {
+function meanMm({ volumeL, areaM2 }: LayerSurvey): number {
   return areaM2 > 0 ? volumeL / areaM2 : 0;
 }

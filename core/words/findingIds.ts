@@ -11,6 +11,8 @@ export const FINDINGS = {
   'bed.steep': 'findings',
   'group.passes': 'findings',
   'joint.gap': 'findings',
+  'now.open': 'findings',
+  'now.under': 'findings',
   'joint.hangs': 'findings',
   'piece.above': 'findings',
   'piece.air': 'findings',

@@ -20,7 +20,7 @@ export interface Parcel {
   gone: number[];
 }
 
-const PARTS = ['brief', 'vessel', 'site', 'studio', 'catalogue'] as const;
+const PARTS = ['brief', 'vessel', 'site', 'studio', 'now', 'catalogue'] as const;
 type Part = (typeof PARTS)[number] | 'log';
 
 /** Entries of the log that have a reading, without their words: all of it that anything is computed from. */

@@ -58,6 +58,12 @@ export const FAULTS = {
   'fault.id.elsewhere': 'is "{id}", which is in {where} too, must be its own',
   'fault.id.twice': 'is "{id}" a second time, must be its own',
   'id.of.option': 'the id of one of the options',
+  'id.of.now': 'the id of a {thing} of the tank as it is now',
+  'id.thing.layer': 'layer',
+  'id.thing.planting': 'planting',
+  'fault.id.now': 'is "{id}", must be another: so the tank as it is now is called',
+  'fault.now.other':
+    'is "{id}", which is {was} and not {is}: must be what it is now, or left out for something new',
   'id.own': 'its own: a material has it, too',
   'id.of.entry': 'the id of a {thing} in {where}',
   'id.thing.material': 'material',

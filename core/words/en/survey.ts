@@ -24,6 +24,13 @@ export const SURVEY = {
     'The mesh shows through, and is dug out at the first trim. Cover it by {limit}, or pour it loose.',
   'bed.filler.says': '{filler} is drawn to the glass, {where}.',
   'bed.filler.because': 'It is seen there for good: keep it {off} off the glass.',
+  'now.open.says':
+    '{count, plural, one {One thing comes} other {# things come}} out of the tank, and nobody has said where to: {things}',
+  'now.open.because':
+    'What lives on stone, wood and plants is dead after two hours in the air, and wet sand on a client’s floor is in everybody’s way. Say of each whether it is kept in tank water or a tub, dried, thrown away or taken to the studio; plants and animals are never released.',
+  'now.under.says': '{piece} stays as it stands, and {litres} of {bed} go from under it',
+  'now.under.because':
+    'It slides or sinks while the bed is taken out. Keep that layer, stand the piece elsewhere or on the glass, or lift it for as long as the bed is changed.',
   'joint.gap.says': '{joint}: {pieces} are {gap} apart.',
   'joint.gap.says.wide': '{joint}: {pieces} are {gap} or more apart.',
   'joint.gap.because':

@@ -1,0 +1,40 @@
+import type { Commission, Now, Option } from './schema';
+
+/*
+ * The scapes of a commission: its options, and the tank as it is now, which is drawn and measured by the same means under
+ * the id `now`.
+ */
+
+/** The id by which the tank as it is now is asked for, where an option would be. */
+export const NOW = 'now';
+
+/** Made once for each: what is kept of a scape that has not changed goes by its parts being the same. */
+const made = new WeakMap<Now, Option>();
+
+/** The tank as it is now as a scape like any other: all that is in it is there. Undefined where nobody drew it. */
+export function nowOf({ now }: Pick<Commission, 'now'>): Option | undefined {
+  if (!now) return undefined;
+  const known = made.get(now);
+  if (known) return known;
+  const here = <T extends { origin?: unknown }>(thing: T) => ({ ...thing, origin: 'here' as const });
+  const { bed, pieces, plants } = now;
+  const option: Option = { ...now, id: NOW, title: '', bed: bed.map(here), pieces: pieces.map(here), plants: plants.map(here) }; // prettier-ignore
+  made.set(now, option);
+  return option;
+}
+
+/** A scape of the document by its id; undefined where it has none of that id. */
+export function scapeOf(commission: Pick<Commission, 'options' | 'now'>, id: string): Option | undefined {
+  return commission.options.find((o) => o.id === id) ?? (id === NOW ? nowOf(commission) : undefined);
+}
+
+/** The document with one of its scapes changed; the same document where the change changes nothing, or there is no such scape. */
+export function withScape<C extends Commission>(document: C, id: string, change: (scape: Option) => Option): C {
+  const scape = scapeOf(document, id);
+  const next = scape && change(scape);
+  if (!next || next === scape) return document;
+  if (document.options.some((o) => o.id === id))
+    return { ...document, options: document.options.map((o) => (o.id === id ? next : o)) };
+  const { id: _id, title: _title, ...now } = next;
+  return { ...document, now };
+} // prettier-ignore

@@ -1,0 +1,72 @@
+import type { Brief, Commission, Now, Option } from '../commission/schema';
+import { STAYING_PARTS } from '../commission/usual';
+import type { Survey } from '../survey/survey';
+import { surveyOfNow } from './nowSurvey';
+import { difference, type Difference, type DifferenceLine } from './difference';
+
+/** The tank as it is now, as every stage asks for it: drawn, measured, and what becomes of it. */
+export interface Before {
+  now: Now;
+  survey: Survey;
+  difference: Difference;
+}
+
+/** What was there before the option that was surveyed; undefined where nobody drew it, and for the tank as it is now itself. */
+export function beforeOf(commission: Commission, option: Option, then: Survey): Before | undefined {
+  const there = surveyOfNow(commission);
+  if (!there || there.optionId === option.id) return undefined;
+  const now = commission.now!;
+  return { now, survey: there, difference: difference(commission, now, there, option, then) };
+}
+
+/**
+ * The option with what follows for each of its things from what was there, said as it is said of things that nobody drew:
+ * where a piece stood, litres of a layer that are there already, plugs at hand. So no stage knows two kinds of being there.
+ */
+export function optionAfter(option: Option, { now, difference: { kept, lines } }: Before, then: Survey): Option {
+  const left = new Map(lines.map((l) => [`${l.of} ${l.id}`, l]));
+  return {
+    ...option,
+    bed: option.bed.map((l) => (l.now === undefined ? l : { ...l, presentL: kept.get(`bed ${l.id}`)! })),
+    pieces: option.pieces.map((p) => {
+      const was = p.now === undefined ? undefined : now.pieces.find((q) => q.id === p.now)!;
+      if (!was) return p;
+      return { ...p, wasAt: was.at };
+    }),
+    plants: option.plants.map((p, i) => {
+      const has = p.now === undefined ? undefined : kept.get(`plants ${p.id}`)!;
+      if (has === undefined) return p;
+      const { now: of, ...rest } = p;
+      // What stays as it is is left alone; what is moved, or of which more is wanted, is planted with what there is of it.
+      const isLeftAlone = left.get(`plants ${of}`)!.moved === 0 && then.plantings[i].plugs <= has;
+      return isLeftAlone ? { ...rest, origin: 'here' } : { ...rest, origin: 'bought', ownPlugs: has };
+    }),
+  };
+} // prettier-ignore
+
+/** Of a bed that is shaped anew a handful more or less is no bed that goes, share of it. */
+const A_HANDFUL = 0.03;
+
+const kindOf = ({ of, kind }: DifferenceLine): (typeof STAYING_PARTS)[number] => {
+  if (of === 'bed') return 'substrate';
+  if (of === 'plants') return 'plants';
+  return kind === 'wood' ? 'wood' : 'stone';
+};
+
+/** Pieces of what was there that are set again: elsewhere, higher or lower, or turned. */
+export function setAgain({ difference: { lines } }: Before): ReadonlySet<string> {
+  return new Set(lines.filter((l) => l.of === 'pieces' && l.moved > 0).map((l) => l.id));
+}
+
+/** What is taken out, thing by thing. */
+export function takenOut({ difference: { lines } }: Before): DifferenceLine[] {
+  return lines.filter((l) => l.left > (l.of === 'pieces' ? 0 : A_HANDFUL * l.there));
+}
+
+/** The answers about a running tank, as they follow from the drawing: what stays is the kinds of which nothing is taken out. */
+export function rescapeAfter({ rescape }: Pick<Brief, 'rescape'>, before: Before): NonNullable<Brief['rescape']> {
+  const goes = new Set(takenOut(before).map(kindOf));
+  const stays = STAYING_PARTS.filter((part) => !goes.has(part));
+  const water = rescape?.stays.includes('water') ? ['water' as const] : [];
+  return { filterKept: false, ...rescape, stays: [...stays, ...water] };
+} // prettier-ignore

@@ -1,0 +1,59 @@
+import type { Resolved } from '../resolved/resolved';
+import { takenOut } from '../difference/projected';
+import { rounded } from '../units/quantity';
+import type { Finding } from '../words/finding';
+import { inLitres } from '../words/measure';
+import { PRACTICE, say } from '../words/text';
+
+/** What is left open between the tank as it is now and the scape: where things go, and what stands in a bed that goes. */
+export function nowFindings(commission: Resolved): Finding[] {
+  return [...openFindings(commission), ...underFindings(commission)];
+}
+
+/** Things that are taken out, and nobody has said where they go: on the day they stand in the way, and what lives on them dies. */
+function openFindings({ before }: Resolved): Finding[] {
+  const open = before ? takenOut(before).filter((l) => l.to === undefined) : [];
+  if (open.length === 0) return [];
+  return [
+    {
+      id: 'now.open',
+      severity: 'warn',
+      at: {},
+      measured: open.length,
+      limit: 0,
+      unit: 'things',
+      says: say('now.open.says', { count: open.length, things: open.map((l) => l.id) }),
+      because: say('now.open.because'),
+      source: PRACTICE,
+    },
+  ];
+}
+
+/** Part of a layer beyond which what stands in it does not stand any more. */
+const MOST_OF_IT = 0.5;
+
+/** A piece that is to stay as it stands, in a bed that is taken from under it. */
+function underFindings({ before, option }: Resolved): Finding[] {
+  if (!before) return [];
+  const { lines } = before.difference;
+  const gone = new Map(lines.filter((l) => l.of === 'bed' && l.left > MOST_OF_IT * l.there).map((l) => [l.id, l])); // prettier-ignore
+  return before.survey.pieces.flatMap(({ id, restsIn }): Finding[] => {
+    const bed = restsIn === undefined ? undefined : gone.get(restsIn);
+    const stays = lines.some((l) => l.of === 'pieces' && l.id === id && l.stays > 0);
+    const piece = option.pieces.find((p) => p.now === id);
+    if (!bed || !stays || !piece || piece.fixed) return [];
+    return [
+      {
+        id: 'now.under',
+        severity: 'warn',
+        at: { piece: piece.id },
+        measured: rounded(bed.left, 1),
+        limit: 0,
+        unit: 'L',
+        says: say('now.under.says', { piece: piece.id, bed: bed.name, litres: inLitres(bed.left) }),
+        because: say('now.under.because'),
+        source: PRACTICE,
+      },
+    ];
+  });
+}
