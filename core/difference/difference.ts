@@ -31,8 +31,14 @@ export interface DifferenceLine {
 
 export interface Difference {
   lines: DifferenceLine[];
-  /** What the scape has of each thing that was there: litres as poured, kilograms, plugs, by the id in the scape. */
-  kept: ReadonlyMap<string, number>;
+  /** What the scape has of each thing that was there, by list and id in the scape. */
+  kept: ReadonlyMap<string, Kept>;
+}
+
+/** Litres as poured, kilograms or plugs: what of it was there, and what it takes in all. */
+export interface Kept {
+  has: number;
+  wants: number;
 }
 
 /** Less than this has not been taken out or moved. */
@@ -40,13 +46,13 @@ const NOTHING = 1e-9;
 
 /**
  * What becomes of everything in the tank as it is now in one option. A layer stays as far as the new one needs it; a piece
- * that stands where it stood, turned and at a height as it was, stays, otherwise it is set again; plants stay where region
+ * that stands where and as it stood stays, otherwise it is set again; plants stay where region
  * and piece are the same. What the option has not is left.
  * Valid for surveys of the same document. Leaves out: what breaks or dies on the way.
  * Test: difference.test.ts, "there is what stays, what is moved and what is left, whatever becomes of it".
  */
 export function difference(commission: Commission, now: Now, there: Survey, option: Option, then: Survey): Difference {
-  const kept = new Map<string, number>();
+  const kept = new Map<string, Kept>();
   const to = new Map((option.leaving ?? []).map((l) => [`${l.of} ${l.id}`, l.to]));
   const line = (l: Omit<DifferenceLine, 'left' | 'to'>): DifferenceLine => {
     const left = l.there - l.stays - l.moved;
@@ -70,7 +76,7 @@ type Lines = (
   there: Survey,
   option: Option,
   then: Survey,
-  kept: Map<string, number>,
+  kept: Map<string, Kept>,
 ) => Whole[];
 
 /** Litres as poured. Several layers of the new bed may be of one that is there: the lowest has of it first. */
@@ -81,8 +87,9 @@ const bedLines: Lines = (commission, now, there, option, then, kept) =>
     let rest = whole;
     option.bed.forEach((l, k) => {
       if (l.now !== layer.id) return;
-      const has = Math.min(rest, of(l, then.layers[k].volumeL));
-      kept.set(`bed ${l.id}`, has);
+      const wants = of(l, then.layers[k].volumeL);
+      const has = Math.min(rest, wants);
+      kept.set(`bed ${l.id}`, { has, wants });
       rest -= has;
     });
     const { kind } = materialOf(commission, layer.material);
@@ -90,13 +97,13 @@ const bedLines: Lines = (commission, now, there, option, then, kept) =>
   }); // prettier-ignore
 
 /** Kilograms of whole pieces: one stays, is set again, or leaves. */
-const pieceLines: Lines = (commission, now, there, option, then, kept) =>
+const pieceLines: Lines = (commission, now, there, option, _then, kept) =>
   now.pieces.map((piece, i) => {
     const material = materialOf(commission, piece.material);
     const at = option.pieces.findIndex((p) => p.now === piece.id);
     const kg = there.pieces[i].massKg;
-    const isSame = at >= 0 && isInPlace(piece, there.pieces[i].zMm, option.pieces[at], then.pieces[at].zMm);
-    if (at >= 0) kept.set(`pieces ${option.pieces[at].id}`, kg);
+    const isSame = at >= 0 && isInPlace(piece, option.pieces[at]);
+    if (at >= 0) kept.set(`pieces ${option.pieces[at].id}`, { has: kg, wants: kg });
     return { id: piece.id, of: 'pieces', name: material.name, kind: material.kind, unit: 'kg', there: kg, stays: isSame ? kg : 0, moved: at >= 0 && !isSame ? kg : 0 };
   }); // prettier-ignore
 
@@ -107,8 +114,9 @@ const plantLines: Lines = (commission, now, there, option, then, kept) =>
     let [stays, moved] = [0, 0];
     option.plants.forEach((p, k) => {
       if (p.now !== planting.id) return;
-      const has = Math.min(whole - stays - moved, then.plantings[k].plugs);
-      kept.set(`plants ${p.id}`, has);
+      const wants = then.plantings[k].plugs;
+      const has = Math.min(whole - stays - moved, wants);
+      kept.set(`plants ${p.id}`, { has, wants });
       const same = p.on === planting.on ? true : isSamePiece(option.pieces, p.on, planting.on);
       if (same && JSON.stringify(p.region) === JSON.stringify(planting.region)) stays += has;
       else moved += has;

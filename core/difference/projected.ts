@@ -19,33 +19,36 @@ export function beforeOf(commission: Commission, option: Option, then: Survey): 
   return { now, survey: there, difference: difference(commission, now, there, option, then) };
 }
 
+/** Of a bed that is shaped anew a handful more or less is no bed that goes, share of it. */
+const A_HANDFUL = 0.03;
+
 /**
  * The option with what follows for each of its things from what was there, said as it is said of things that nobody drew:
  * where a piece stood, litres of a layer that are there already, plugs at hand. So no stage knows two kinds of being there.
  */
-export function optionAfter(option: Option, { now, difference: { kept, lines } }: Before, then: Survey): Option {
+export function optionAfter(option: Option, { now, difference: { kept, lines } }: Before): Option {
   const left = new Map(lines.map((l) => [`${l.of} ${l.id}`, l]));
   return {
     ...option,
-    bed: option.bed.map((l) => (l.now === undefined ? l : { ...l, presentL: kept.get(`bed ${l.id}`)! })),
+    bed: option.bed.map((l) => {
+      const k = l.now === undefined ? undefined : kept.get(`bed ${l.id}`)!;
+      return !k || k.wants - k.has <= A_HANDFUL * k.wants ? l : { ...l, presentL: k.has };
+    }),
     pieces: option.pieces.map((p) => {
       const was = p.now === undefined ? undefined : now.pieces.find((q) => q.id === p.now)!;
       if (!was) return p;
       return { ...p, wasAt: was.at };
     }),
-    plants: option.plants.map((p, i) => {
-      const has = p.now === undefined ? undefined : kept.get(`plants ${p.id}`)!;
-      if (has === undefined) return p;
+    plants: option.plants.map((p) => {
+      const k = p.now === undefined ? undefined : kept.get(`plants ${p.id}`)!;
+      if (!k) return p;
       const { now: of, ...rest } = p;
       // What stays as it is is left alone; what is moved, or of which more is wanted, is planted with what there is of it.
-      const isLeftAlone = left.get(`plants ${of}`)!.moved === 0 && then.plantings[i].plugs <= has;
-      return isLeftAlone ? { ...rest, origin: 'here' } : { ...rest, origin: 'bought', ownPlugs: has };
+      const isLeftAlone = left.get(`plants ${of}`)!.moved === 0 && k.wants <= k.has;
+      return isLeftAlone ? { ...rest, origin: 'here' } : { ...rest, origin: 'bought', ownPlugs: k.has };
     }),
   };
 } // prettier-ignore
-
-/** Of a bed that is shaped anew a handful more or less is no bed that goes, share of it. */
-const A_HANDFUL = 0.03;
 
 const kindOf = ({ of, kind }: DifferenceLine): (typeof STAYING_PARTS)[number] => {
   if (of === 'bed') return 'substrate';
@@ -63,10 +66,14 @@ export function takenOut({ difference: { lines } }: Before): DifferenceLine[] {
   return lines.filter((l) => l.left > (l.of === 'pieces' ? 0 : A_HANDFUL * l.there));
 }
 
-/** The answers about a running tank, as they follow from the drawing: what stays is the kinds of which nothing is taken out. */
+/**
+ * The answers about a running tank, as they follow from the drawing: what stays is the kinds of which nothing is taken out. Of
+ * a kind that nobody drew the answer holds.
+ */
 export function rescapeAfter({ rescape }: Pick<Brief, 'rescape'>, before: Before): NonNullable<Brief['rescape']> {
+  const drawn = new Set(before.difference.lines.map(kindOf));
   const goes = new Set(takenOut(before).map(kindOf));
-  const stays = STAYING_PARTS.filter((part) => !goes.has(part));
-  const water = rescape?.stays.includes('water') ? ['water' as const] : [];
-  return { filterKept: false, ...rescape, stays: [...stays, ...water] };
+  const said = (part: (typeof STAYING_PARTS)[number] | 'water') => rescape?.stays.includes(part) ?? false;
+  const stays = STAYING_PARTS.filter((part) => (drawn.has(part) ? !goes.has(part) : said(part)));
+  return { filterKept: false, ...rescape, stays: [...stays, ...(said('water') ? ['water' as const] : [])] };
 } // prettier-ignore

@@ -20,7 +20,7 @@ export function copied(
   const named = new Map<string, string>();
   const pieces = [...o.pieces];
   for (const p of own) {
-    const { owned: _o, massKg: _m, wasAt: _w, fixed: _f, soakingSince: _s, ...rest } = p;
+    const { owned: _o, massKg: _m, wasAt: _w, fixed: _f, soakingSince: _s, now: _n, ...rest } = p;
     const id = nextNumber(pieces);
     named.set(p.id, id);
     pieces.push({ ...rest, id, origin: 'bought', at: [p.at[0] + besideMm, p.at[1]] });

@@ -30,7 +30,7 @@ export function layerMoved(bed: Bed, id: string, by: 1 | -1): Layer[] {
 export function ofMaterial(bed: Bed, id: string, material: string): Layer[] {
   return withLayerChanged(bed, id, (l) => {
     if (l.material === material) return l;
-    const { origin: _o, presentL: _p, used: _u, mix: _m, bagged: _b, ...rest } = l;
+    const { origin: _o, presentL: _p, used: _u, mix: _m, bagged: _b, now: _n, ...rest } = l;
     return { ...rest, material, origin: 'bought' };
   });
 }

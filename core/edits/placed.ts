@@ -62,7 +62,7 @@ export function swapped(o: Option, of: string, source: YardPiece): { option: Opt
     ...(o.pockets ? { pockets: o.pockets.map((p) => ({ ...p, on: named(p.on) })) } : {}),
     pieces: o.pieces.map((p): Piece => {
       if (p.id !== of) return p.stand.kind === 'on' ? { ...p, stand: { kind: 'on', piece: named(p.stand.piece) } } : p; // prettier-ignore
-      const { origin: _o, massKg: _m, client: _c, faceDeg: _f, grainDeg: _g, ...place } = p;
+      const { origin: _o, massKg: _m, client: _c, faceDeg: _f, grainDeg: _g, now: _n, ...place } = p;
       return {
         ...place,
         id,

@@ -49,7 +49,7 @@ export function surveyFindings(commission: Resolved, survey: Survey): Finding[] 
     ...sharedFindings(commission),
     ...co2Findings(commission, survey),
     ...shortFindings(commission, survey),
-    ...nowFindings(commission),
+    ...nowFindings(commission, survey),
   ];
 }
 

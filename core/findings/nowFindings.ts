@@ -2,12 +2,14 @@ import type { Resolved } from '../resolved/resolved';
 import { takenOut } from '../difference/projected';
 import { rounded } from '../units/quantity';
 import type { Finding } from '../words/finding';
-import { inLitres } from '../words/measure';
+import { UNMOVED_MM } from '../commission/origin';
+import { inLitres, inMm } from '../words/measure';
 import { PRACTICE, say } from '../words/text';
+import type { Survey } from '../survey/survey';
 
 /** What is left open between the tank as it is now and the scape: where things go, and what stands in a bed that goes. */
-export function nowFindings(commission: Resolved): Finding[] {
-  return [...openFindings(commission), ...underFindings(commission)];
+export function nowFindings(commission: Resolved, survey: Survey): Finding[] {
+  return [...openFindings(commission), ...underFindings(commission), ...heightFindings(commission, survey)];
 }
 
 /** Things that are taken out, and nobody has said where they go: on the day they stand in the way, and what lives on them dies. */
@@ -53,6 +55,34 @@ function underFindings({ before, option }: Resolved): Finding[] {
         says: say('now.under.says', { piece: piece.id, bed: bed.name, litres: inLitres(bed.left) }),
         because: say('now.under.because'),
         source: PRACTICE,
+      },
+    ];
+  });
+}
+
+/** A piece that is to stay as it stands, and is drawn higher or lower because the bed under it is: pouring lifts no stone. */
+function heightFindings({ before, option }: Resolved, { pieces }: Survey): Finding[] {
+  if (!before) return [];
+  const was = new Map(before.survey.pieces.map((p) => [p.id, p]));
+  const stays = new Set(
+    before.difference.lines.filter((l) => l.of === 'pieces' && l.stays > 0).map((l) => l.id),
+  );
+  return option.pieces.flatMap((piece, i): Finding[] => {
+    const stood = piece.now === undefined || !stays.has(piece.now) ? undefined : was.get(piece.now);
+    const higherMm = stood ? pieces[i].zMm - stood.zMm : 0;
+    if (piece.fixed || piece.stand.kind !== 'bed' || Math.abs(higherMm) <= UNMOVED_MM) return [];
+    const deepMm = piece.stand.buryMm + higherMm;
+    return [
+      {
+        id: 'now.height',
+        severity: 'warn',
+        at: { piece: piece.id },
+        measured: rounded(Math.abs(higherMm), 0),
+        limit: UNMOVED_MM,
+        unit: 'mm',
+        says: say(higherMm > 0 ? 'now.height.says.higher' : 'now.height.says.lower', { piece: piece.id, by: inMm(Math.abs(higherMm)) }), // prettier-ignore
+        because: say(deepMm >= 0 ? 'now.height.because.deep' : 'now.height.because', { deep: inMm(Math.abs(deepMm)) }), // prettier-ignore
+        source: say('source.drawing'),
       },
     ];
   });

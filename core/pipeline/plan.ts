@@ -5,7 +5,7 @@ import { plantedPlan, type PlantedPlan } from '../planted/planted';
 import { carePlan, type CarePlan } from '../care/carePlan';
 import { gasCostOf } from '../gear/gear';
 import type { Commission } from '../commission/schema';
-import type { DifferenceLine } from '../difference/difference';
+import { shownOf, type Shown } from '../difference/shown';
 import { gearFindings } from '../findings/gearFindings';
 import type { Placed } from '../ordering/confirmation';
 import { order, type Order } from '../ordering/order';
@@ -22,8 +22,8 @@ import { reservedFindings, type Elsewhere } from '../yard/reserved';
 /** Everything that follows from one option of a commission. */
 export interface Plan {
   survey: Survey;
-  /** What becomes of everything in the tank as it is now, where somebody drew it. */
-  difference?: readonly DifferenceLine[];
+  /** The tank as it is now, and what becomes of everything in it, where somebody drew it. */
+  before?: Shown;
   /** Left out where it was put off. */
   planted?: PlantedPlan;
   visit: VisitPlan;
@@ -65,7 +65,7 @@ export function plan(commission: Commission, ask: PlanAsk = {}): Plan {
   );
   return {
     survey: measured,
-    ...(job.before ? { difference: job.before.difference.lines } : {}),
+    ...(job.before ? { before: shownOf(job.before) } : {}),
     ...(planted === 'later' ? {} : { planted }),
     visit: visited,
     takeOff: taken,

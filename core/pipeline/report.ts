@@ -22,7 +22,7 @@ export function report(
   const { field: _field, standing: _standing, ...survey } = plan.survey;
   const whole = {
     survey,
-    ...(plan.difference ? { difference: plan.difference } : {}),
+    ...(plan.before ? { difference: plan.before.lines } : {}),
     lines: plan.takeOff.lines.map((line) => ({
       ...line,
       packWords: line.packWords ?? '',

@@ -113,7 +113,7 @@ export function resolve(commission: Commission, survey: Survey): Resolved {
   const drawn: Commission = { ...commission, catalogue };
   const asked = optionOf(drawn, survey.optionId);
   const before = beforeOf(drawn, asked, survey);
-  const option = before ? optionAfter(asked, before, survey) : asked;
+  const option = before ? optionAfter(asked, before) : asked;
   const filled = before ? { ...drawn, brief: { ...drawn.brief, rescape: rescapeAfter(drawn.brief, before) } } : drawn; // prettier-ignore
   const soaking = soakingOf(filled, survey);
   const again = before && setAgain(before);

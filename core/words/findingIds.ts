@@ -11,6 +11,7 @@ export const FINDINGS = {
   'bed.steep': 'findings',
   'group.passes': 'findings',
   'joint.gap': 'findings',
+  'now.height': 'findings',
   'now.open': 'findings',
   'now.under': 'findings',
   'joint.hangs': 'findings',

@@ -2,6 +2,7 @@ import { defineStore } from 'pinia';
 import { changesBetween, inverse, type Change } from '../../core/commission/changes';
 import { faultsOfChange } from '../../core/commission/change';
 import { merged } from '../../core/commission/merge';
+import { withScape } from '../../core/commission/scapes';
 import type { Commission, Option } from '../../core/commission/schema';
 import { api, ApiProblem, type Stored } from './api';
 import { today } from '../units/days';
@@ -246,14 +247,5 @@ function withOption(
   optionId: string,
   change: (option: Option) => Option,
 ): (document: Commission) => Commission {
-  return (document) => {
-    let same = true;
-    const options = document.options.map((o) => {
-      if (o.id !== optionId) return o;
-      const next = change(o);
-      if (next !== o) same = false;
-      return next;
-    });
-    return same ? document : { ...document, options };
-  };
+  return (document) => withScape(document, optionId, change);
 }

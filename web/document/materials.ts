@@ -1,4 +1,5 @@
 import { computed } from 'vue';
+import { withScape } from '../../core/commission/scapes';
 import type { Commission, Material, Option, Plant, Supplier } from '../../core/commission/schema';
 import { withEntries } from '../../core/edits/packs';
 import { useCommission } from './commissionStore';
@@ -35,7 +36,7 @@ export function optionWith(
   wanted: readonly (Material | undefined)[],
   change: (o: Option) => Option,
 ): Commission {
-  return { ...withMaterials(d, wanted), options: d.options.map((o) => (o.id === optionId ? change(o) : o)) };
+  return withScape(withMaterials(d, wanted), optionId, change);
 }
 
 /** What a path is filled with where nobody said: a sand that is at hand, or else a gravel. */

@@ -2,6 +2,7 @@ import { computed, ref, shallowRef } from 'vue';
 import type { Fault } from '../../core/commission/fault';
 import type { Spoken } from '../../core/words/english';
 import type { Clash } from '../../core/commission/merge';
+import { scapeOf } from '../../core/commission/scapes';
 import type { Commission } from '../../core/commission/schema';
 import type { Gone, Stored } from './api';
 import { useSteps } from './steps';
@@ -17,7 +18,7 @@ export function openState() {
     id,
     document,
     optionId,
-    option: computed(() => document.value?.options.find((o) => o.id === optionId.value)),
+    option: computed(() => document.value && scapeOf(document.value, optionId.value)),
     revision: ref(0),
     state: ref<SaveState>('saved'),
     savedAt: ref<string>(),
@@ -48,8 +49,7 @@ export type OpenState = ReturnType<typeof openState>;
 
 /** Options come and go; the one that is looked at must be one of them. */
 export function keepOptionInSight({ document, optionId }: OpenState): void {
-  const { options, chosen } = document.value!;
-  if (!options.some((o) => o.id === optionId.value)) optionId.value = chosen;
+  if (!scapeOf(document.value!, optionId.value)) optionId.value = document.value!.chosen;
 }
 
 /** While two versions meet, and when it is no more, nothing is sent and drafts stay as they were. */

@@ -1,6 +1,7 @@
 import { proxy } from 'comlink';
 import type { ScapeWork } from './planKey';
 import { onScopeDispose, shallowRef, watch, type Ref } from 'vue';
+import { scapeOf } from '../../core/commission/scapes';
 import type { Commission } from '../../core/commission/schema';
 import type { FieldView, ShownPlan, ShownPlanted } from '../workers/planWorker';
 import { planThread } from '../workers/planThread';
@@ -48,7 +49,7 @@ export function useLivePlan(
 
   async function renew(): Promise<void> {
     again = busy;
-    const option = commission.value?.options.find((o) => o.id === optionId.value);
+    const option = commission.value && scapeOf(commission.value, optionId.value);
     if (busy || !commission.value || !option) return;
     busy = true;
     try {
@@ -115,7 +116,7 @@ export function useLivePlan(
     clearTimeout(planting);
     clearTimeout(following);
     const ms = { now: PLANTED_MS, later: ELSEWHERE_MS, never: undefined }[wantsPlanted.value];
-    const option = commission.value?.options.find((o) => o.id === optionId.value);
+    const option = commission.value && scapeOf(commission.value, optionId.value);
     // Where nothing is planted nothing is said of plants.
     if (wantsPlanted.value === 'later' && !option?.plants.length) return void (planted.value = undefined);
     if (ms !== undefined) planting = setTimeout(() => void renewPlanted(), ms);

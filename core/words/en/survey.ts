@@ -28,6 +28,12 @@ export const SURVEY = {
     '{count, plural, one {One thing comes} other {# things come}} out of the tank, and nobody has said where to: {things}',
   'now.open.because':
     'What lives on stone, wood and plants is dead after two hours in the air, and wet sand on a client’s floor is in everybody’s way. Say of each whether it is kept in tank water or a tub, dried, thrown away or taken to the studio; plants and animals are never released.',
+  'now.height.says.higher': '{piece} stays as it stands, and is drawn {by} higher: the bed rises around it',
+  'now.height.says.lower': '{piece} stays as it stands, and is drawn {by} lower: the bed sinks under it',
+  'now.height.because.deep':
+    'Pouring lifts no stone, and nobody takes soil from under one that stays. Draw it buried {deep}, as it will be then, or set it anew.',
+  'now.height.because':
+    'The bed goes down by more than it is buried: it would hang {deep} over it. Set it anew, or keep the bed around it.',
   'now.under.says': '{piece} stays as it stands, and {litres} of {bed} go from under it',
   'now.under.because':
     'It slides or sinks while the bed is taken out. Keep that layer, stand the piece elsewhere or on the glass, or lift it for as long as the bed is changed.',

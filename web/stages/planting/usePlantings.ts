@@ -1,4 +1,5 @@
 import { ref } from 'vue';
+import { withScape } from '../../../core/commission/scapes';
 import type { Pack, Plant, Planting } from '../../../core/commission/schema';
 import { newOrigin, plantingOrigin } from '../../../core/commission/origin';
 import { lyingOn, regionWithout } from '../../../core/planting/apart';
@@ -30,12 +31,9 @@ export function usePlantings() {
     const fresh = newOrigin(commission.document!.brief);
     const planting: Planting = { id: `P-${n}`, plant: plant.id, ...fresh, ...how };
     commission.endStep();
-    const fault = commission.tryEdit(`plant ${planting.id}`, (d) => ({
-      ...withPlant(d, plant),
-      options: d.options.map((o) =>
-        o.id === commission.optionId ? { ...o, plants: [...o.plants, planting] } : o,
-      ),
-    }));
+    const fault = commission.tryEdit(`plant ${planting.id}`, (d) =>
+      withScape(withPlant(d, plant), commission.optionId, (o) => ({ ...o, plants: [...o.plants, planting] })),
+    );
     if (!fault) chosen.value = planting.id;
     return fault;
   }
@@ -48,14 +46,14 @@ export function usePlantings() {
     const plant = plants.value.find((p) => p.id === to);
     if (!plant) return;
     commission.endStep();
-    commission.edit(`become ${id}`, (d) => ({
-      ...withPlant(d, plant),
-      options: d.options.map((o) =>
-        o.id === commission.optionId
-          ? { ...o, plants: o.plants.map((p) => (p.id === id ? { ...p, plant: to, ...(p.region ? { spacingMm: spacingOf(plant) } : {}) } : p)) } // prettier-ignore
-          : o,
-      ),
-    }));
+    // Another plant is none that was there.
+    const other = ({ now: _now, ...p }: Planting): Planting => ({ ...p, plant: to, ...(p.region ? { spacingMm: spacingOf(plant) } : {}) }); // prettier-ignore
+    commission.edit(`become ${id}`, (d) =>
+      withScape(withPlant(d, plant), commission.optionId, (o) => ({
+        ...o,
+        plants: o.plants.map((p) => (p.id === id ? other(p) : p)),
+      })),
+    );
   }
   /** The same region as in a mirror in the middle of the tank, beside the one that is there. */
   function mirror(id: string): void {
@@ -63,7 +61,7 @@ export function usePlantings() {
     const plant = plants.value.find((p) => p.id === own?.plant);
     if (!own?.region || !plant) return;
     const { length } = commission.document!.vessel.innerMm;
-    const { id: _id, ...rest } = own;
+    const { id: _id, now: _now, ...rest } = own;
     add(plant, { ...rest, region: own.region.map(([x, y]): [number, number] => [length - x, y]).reverse() });
   }
 
