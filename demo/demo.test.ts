@@ -10,7 +10,7 @@ import { demoCommissions } from './commissions';
 
 const TODAY = '2026-11-25';
 const [sound, faulty, small, ...visits] = demoCommissions(TODAY);
-const secondHand = visits.at(-1)!;
+const [secondHand, reading] = visits.slice(-2);
 
 describe('the demo', () => {
   it('has documents that are read without a fault', () => {
@@ -38,7 +38,7 @@ describe('the demo', () => {
     const tank = plan(secondHand, { today: TODAY });
     expect(tank.findings).toEqual([]);
     expect(tank.build.tasks.map((t) => t.id)).not.toContain('wood');
-    const rescape = plan(visits.at(-2)!, { today: TODAY });
+    const rescape = plan(visits.at(-3)!, { today: TODAY });
     const bought = rescape.order.suppliers.flatMap((s) => s.lines.map((l) => l.line));
     expect([...new Set(bought)].sort()).toEqual([
       'bacteria',
@@ -48,6 +48,25 @@ describe('the demo', () => {
       'soil-granules',
       'tests',
     ]);
+  });
+
+  it('has a rescape of which the tank as it is now is drawn: stones are lifted and set again, roots and sand leave', () => {
+    const { before, build, order } = plan(reading, { today: TODAY });
+    const of = (fate: 'stays' | 'moved' | 'left') =>
+      before!.lines.filter((l) => l[fate] > 0).map((l) => l.id);
+    expect(of('moved')).toEqual(['K-1', 'K-2', 'K-3', 'K-4', 'K-5', 'P-1', 'P-2']);
+    expect(of('left')).toEqual(['sand', 'L-1', 'L-2', 'L-3', 'L-4', 'L-5', 'L-6', 'L-7', 'P-1']);
+    // A ramp of 40 to 55 mm over 1100 × 450 mm is 23.5 L; what stands in it takes the less, and sand does not settle.
+    const sand = before!.lines[0];
+    expect(sand.there).toBeGreaterThan(22.5);
+    expect(sand.there).toBeLessThan(23.5125);
+    const at = (id: string) => build.tasks.find((t) => t.id === id)!.startMin;
+    expect(at('lift')).toBeLessThan(at('strip'));
+    expect(at('strip')).toBeLessThan(at('soil'));
+    expect(at('soil')).toBeLessThan(at('stones'));
+    const bought = order.suppliers.flatMap((s) => s.lines.map((l) => l.line));
+    expect(bought).not.toContain('slate');
+    expect(bought).not.toContain('vallisneria-nana');
   });
 
   it('has first visits in which every conflict of brief, vessel and site appears', () => {

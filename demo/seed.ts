@@ -42,6 +42,7 @@ export async function seedDemo(store: Store, today: Day = localToday()): Promise
     'demo-wall',
     'demo-rescape',
     'demo-root',
+    'demo-reading',
   ];
   for (const [i, draft] of demoCommissions(today).entries()) {
     const parsed = parseCommission(draft);

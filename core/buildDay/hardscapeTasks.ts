@@ -39,7 +39,7 @@ export function floorStoneTasks({ floorStones }: Job): Step[] {
       title: say('floor-stones.title', { pieces: names(floorStones) }),
       detail: say('floor-stones.detail', { mass: inKg(kg) }),
       minutes,
-      ...lifting(floorStones),
+      ...liftingOf(floorStones),
       workings,
     },
   ];
@@ -64,8 +64,8 @@ export function stoneTasks(job: Job): Step[] {
       ...(stones.length > 1 ? { short: say('stones.short') } : {}),
       detail: wetWords(job, stones, firstOf(stones, inKg(kg))),
       minutes: helped ? minutes * RATES.setWithHelper : minutes,
-      ...lifting(stones),
-      ...(helped ? { people: Math.max(2, lifting(stones).people) } : {}),
+      ...liftingOf(stones),
+      ...(helped ? { people: Math.max(2, liftingOf(stones).people) } : {}),
       workings: helped ? [...workings, step(say('step.helper'), RATES.setWithHelper, '×')] : workings,
     },
   ];
@@ -83,7 +83,7 @@ export function moveTasks({ moved }: Job): Step[] {
       short: say('move.short'),
       detail: say('move.detail', { mass: inKg(kg) }),
       minutes,
-      ...lifting(moved),
+      ...liftingOf(moved),
       workings,
     },
   ];
@@ -101,7 +101,7 @@ export function trialTasks(job: Job): Step[] {
       title: say('trial.title'),
       detail: say('trial.detail'),
       minutes: minutes * RATES.trial,
-      ...lifting(pieces),
+      ...liftingOf(pieces),
       workings: [...workings, step(say('step.trial'), RATES.trial, '×')],
     },
   ];
@@ -119,7 +119,7 @@ export function woodTasks(job: Job): Step[] {
       short: say('wood.short'),
       detail: wetWords(job, wood, say('wood.detail', { mass: inKg(kg) })),
       minutes,
-      ...lifting(wood, CAUTIONS.wood),
+      ...liftingOf(wood, CAUTIONS.wood),
       workings,
     },
   ];
@@ -194,7 +194,7 @@ function setting(
 const MOST_HANDS = 4;
 
 /** As many people as share the heaviest piece by the lifting advice, and a hoist where that is more than fit. */
-function lifting(
+export function liftingOf(
   pieces: readonly PieceSurvey[],
   caution: Text = CAUTIONS.stone,
 ): Required<Pick<Step, 'people' | 'caution'>> {

@@ -1,5 +1,5 @@
 import type { Joint, Material, Option } from '../commission/schema';
-import { pieceOf, plantingOf, type Resolved } from '../resolved/resolved';
+import { isLeftStanding, pieceOf, plantingOf, type Resolved } from '../resolved/resolved';
 import { firstFill, type FirstFill } from '../filling/firstFill';
 import { fillerToLay, type Hill } from '../takeoff/hills';
 import type { PieceSurvey } from '../survey/pieces';
@@ -25,8 +25,9 @@ export interface Job {
   stones: PieceSurvey[];
   floorStones: PieceSurvey[];
   wood: PieceSurvey[];
-  /** In the tank now, and to stand elsewhere. */
+  /** In the tank now, and to stand elsewhere; and what of that is lifted before its bed goes, and set with the others. */
   moved: PieceSurvey[];
+  lifted: PieceSurvey[];
   /** Pieces that something lives on: they are neither scrubbed nor left to dry. */
   living: PieceSurvey[];
   joints: Joint[];
@@ -45,7 +46,7 @@ export function jobOf(commission: Resolved, survey: Survey): Job {
   const { brief } = commission;
   const option = commission.option;
   const drawn = new Map(option.pieces.map((p) => [p.id, p]));
-  const isThere = (id: string) => pieceOf(commission, id).origin === 'here';
+  const isThere = (id: string) => isLeftStanding(pieceOf(commission, id));
   const onFloor = (p: PieceSurvey) => drawn.get(p.id)!.stand.kind === 'floor';
   const isWood = (p: PieceSurvey) => pieceOf(commission, p.id).material.kind === 'wood';
   const heaviestFirst = survey.pieces.filter((p) => !isThere(p.id)).sort((a, b) => b.massKg - a.massKg);
@@ -63,7 +64,8 @@ export function jobOf(commission: Resolved, survey: Survey): Job {
     stones: heaviestFirst.filter((p) => !isWood(p) && !onFloor(p)),
     floorStones: heaviestFirst.filter((p) => !isWood(p) && onFloor(p)),
     wood: heaviestFirst.filter(isWood),
-    moved: survey.pieces.filter((p) => pieceOf(commission, p.id).isMoved),
+    moved: survey.pieces.filter((p) => pieceOf(commission, p.id).isMoved && isThere(p.id)),
+    lifted: heaviestFirst.filter((p) => pieceOf(commission, p.id).isLifted),
     living: heaviestFirst.filter((p) => pieceOf(commission, p.id).state === 'living'),
     joints: jointsToMake(option, isThere),
     plantings: survey.plantings.filter((p) => {

@@ -23,7 +23,7 @@ interface Edge {
 const GROUPS = {
   /** Hands or water in the tank, or anything that is carried to it. */
   'in-tank': (id) =>
-    !['protect', 'unpack', 'leaving', 'holding', 'drain', 'strip', 'wash', 'rinse'].includes(id),
+    !['protect', 'unpack', 'leaving', 'holding', 'drain', 'lift', 'strip', 'wash', 'rinse'].includes(id),
   hardscape: (id) => ['floor-stones', 'stones', 'wood', 'wiggle'].includes(id),
   poured: (id, of) => of.pours.has(id) || ['filler', 'soil'].includes(id),
   /** Everything that is planted in or stood on: what is only looked at is not of it. */
@@ -55,10 +55,11 @@ interface Habits {
 
 const RULES: readonly Rule[] = [
   // The room, what lives in the tank, the old scape.
-  [['protect'], ['in-tank', 'leaving', 'holding', 'drain', 'strip'], say('why.protect')],
-  [['leaving'], ['holding', 'drain', 'strip'], say('why.leaving')],
-  [['holding'], ['drain', 'strip'], say('why.holding')],
-  [['drain'], ['strip', 'in-tank'], say('why.drain')],
+  [['protect'], ['in-tank', 'leaving', 'holding', 'drain', 'lift', 'strip'], say('why.protect')],
+  [['leaving'], ['holding', 'drain', 'lift', 'strip'], say('why.leaving')],
+  [['holding'], ['drain', 'lift', 'strip'], say('why.holding')],
+  [['drain'], ['lift', 'strip', 'in-tank'], say('why.drain')],
+  [['lift'], ['strip', 'in-tank'], say('why.lift')],
   [['strip'], ['in-tank'], say('why.strip')],
   // What is washed, rinsed, tried.
   [['wash'], ['trial', 'floor-stones', 'stones', 'wood'], say('why.wash')],

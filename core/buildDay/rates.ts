@@ -61,6 +61,9 @@ export const RATES = {
   perAnimal: 1.5,
   drain: 8,
   strip: 30,
+  /** What is set again, out of the old bed and into a tub: a stone, a plug. */
+  liftPiece: 3,
+  liftPlug: 0.3,
   /** Old sand or soil out by siphon, each litre. */
   siphonBedPerL: 1.5,
   /** A tub of old water poured back. */

@@ -1,10 +1,12 @@
+import { WHERETO } from '../commission/schema';
 import { animalsOf, everythingStays, STAYING_PARTS } from '../commission/usual';
 import { takenOut } from '../difference/projected';
 import type { DifferenceLine } from '../difference/difference';
 import { inKg, inLitres, inMm } from '../words/measure';
 import { PRACTICE, say, type Text } from '../words/text';
 import { CAUTIONS } from './cautions';
-import { perLitre, step, type Job } from './job';
+import { liftingOf } from './hardscapeTasks';
+import { each, perLitre, step, type Job } from './job';
 import { RATES } from './rates';
 import type { Step } from './task';
 import type { Waiting } from '../visit/waiting';
@@ -45,6 +47,7 @@ export function strippingTasks(job: Job): Step[] {
     ...leavingTasks(job),
     ...(job.waiting ? [holding(job, job.waiting)] : []),
     ...(work.drained ? [drain(job)] : []),
+    ...liftTasks(job),
     ...(work.stripped ? [strip(job)] : []),
   ];
 }
@@ -153,6 +156,34 @@ function drainWords(kept: boolean, partly: boolean, values: DrainValues): Text {
   return kept ? say('drain.detail.kept', values) : say('drain.detail');
 }
 
+/** What is set again out of a bed that goes: stones, wood and plants into tubs before anything is siphoned. */
+function liftTasks({ commission, lifted, size }: Job): Step[] {
+  const plants = commission.before?.difference.lines.filter((l) => l.of === 'plants' && l.moved > 0) ?? [];
+  if (lifted.length + plants.length === 0) return [];
+  const plugs = plants.reduce((sum, l) => sum + l.moved, 0);
+  const mass = inKg(lifted.reduce((sum, p) => sum + p.massKg, 0));
+  const things = [
+    ...(lifted.length > 0 ? [say('lift.pieces', { pieces: lifted.map((p) => p.id), mass })] : []),
+    ...plants.map((l) => say('lift.plants', { count: l.moved, plant: l.name })),
+  ];
+  return [
+    {
+      id: 'lift',
+      phase: 'prepare',
+      title: say('lift.title'),
+      short: say('lift.short'),
+      detail: say('lift.detail', { things }),
+      minutes: RATES.holding * size * 0.5 + lifted.length * RATES.liftPiece + plugs * RATES.liftPlug,
+      ...(lifted.length > 0 ? liftingOf(lifted) : { people: 1 }),
+      workings: [
+        step(say('step.whole'), RATES.holding * size * 0.5, 'min', PRACTICE),
+        ...(lifted.length > 0 ? [step(say('step.pieces'), lifted.length, 'piece', each(RATES.liftPiece))] : []),
+        ...(plugs > 0 ? [step(say('step.plugs'), plugs, 'plug', each(RATES.liftPlug))] : []),
+      ],
+    },
+  ];
+} // prettier-ignore
+
 /** The old scape, or what of it goes. */
 function strip({ commission, survey, size }: Job): Step {
   const { before, brief } = commission;
@@ -160,9 +191,11 @@ function strip({ commission, survey, size }: Job): Step {
   const parts = STAYING_PARTS.filter((p) => stays.includes(p));
   const goes = STAYING_PARTS.filter((p) => !stays.includes(p));
   const usual = RATES.strip * size * (goes.length / STAYING_PARTS.length);
-  const out = before && takenOut(before);
+  const drawn = before && takenOut(before);
+  // Of what nobody drew it is only known that it goes.
+  const out = drawn && drawn.length > 0 ? drawn : undefined;
   // The old bed is taken to have been as much as the new one where nobody drew it.
-  const oldL = out ? out.reduce((sum, l) => sum + (l.of === 'bed' ? l.left : 0), 0) : survey.bedL;
+  const oldL = drawn?.some((l) => l.of === 'bed') ? drawn.reduce((sum, l) => sum + (l.of === 'bed' ? l.left : 0), 0) : survey.bedL; // prettier-ignore
   const bedL = goes.includes('substrate') ? oldL : 0;
   const minutes = usual + bedL * RATES.siphonBedPerL;
   const kept = parts.map((p) => say(`stays.${p}`));
@@ -181,21 +214,25 @@ function strip({ commission, survey, size }: Job): Step {
   };
 } // prettier-ignore
 
-/** What is taken out and where it goes: pieces of one kind that go to one place in one breath. */
-function outWords(out: readonly DifferenceLine[]): Text[] {
-  const together = new Map<string, DifferenceLine[]>();
-  for (const l of out) {
-    const key = l.of === 'pieces' ? JSON.stringify([l.name, l.to]) : `${l.of} ${l.id}`;
-    together.set(key, [...(together.get(key) ?? []), l]);
-  }
-  return [...together.values()].map((lines) => {
-    const [{ of, name, to: said = 'open' }] = lines;
-    const to = say(`whereto.${said}`);
-    const left = lines.reduce((sum, l) => sum + l.left, 0);
-    if (of === 'bed') return say('strip.out.bed', { litres: inLitres(left), name, to });
-    if (of === 'plants') return say('strip.out.plants', { count: left, name, to });
-    return say('strip.out.pieces', { pieces: lines.map((l) => l.id), name, mass: inKg(left), to });
-  });
+/** What is taken out, by where it goes: “to the studio’s stock: L-1, L-2 (0.4 kg); thrown away: 23.5 L of sand”. */
+function outWords(out: readonly DifferenceLine[]): Text {
+  const ways = [...WHERETO, 'open' as const].map((to) => ({ to, lines: out.filter((l) => (l.to ?? 'open') === to) }));
+  const said = ways.flatMap(({ to, lines }) =>
+    lines.length > 0 ? [say('strip.out.to', { to: say(`whereto.${to}`), things: thingsOf(lines) })] : [],
+  );
+  return said.reduce((one, other) => say('strip.out.and', { one, other }));
+} // prettier-ignore
+
+function thingsOf(lines: readonly DifferenceLine[]): Text[] {
+  const pieces = lines.filter((l) => l.of === 'pieces');
+  const mass = inKg(pieces.reduce((sum, l) => sum + l.left, 0));
+  return [
+    ...(pieces.length > 0 ? [say('lift.pieces', { pieces: pieces.map((l) => l.id), mass })] : []),
+    ...lines.flatMap(({ of, name, left }) => {
+      if (of === 'bed') return [say('strip.out.bed', { litres: inLitres(left), name })];
+      return of === 'plants' ? [say('lift.plants', { count: left, plant: name })] : [];
+    }),
+  ];
 }
 
 /** Animals back once the filter runs and the temperature matches. */

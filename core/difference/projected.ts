@@ -61,6 +61,21 @@ export function setAgain({ difference: { lines } }: Before): ReadonlySet<string>
   return new Set(lines.filter((l) => l.of === 'pieces' && l.moved > 0).map((l) => l.id));
 }
 
+/** Part of a layer beyond which what stands in it does not stand any more. */
+const MOST_OF_IT = 0.5;
+
+/** Layers of what was there of which so much goes that nothing keeps standing in them, with their lines. */
+export function bedsThatGo({ difference: { lines } }: Before): ReadonlyMap<string, DifferenceLine> {
+  return new Map(lines.filter((l) => l.of === 'bed' && l.left > MOST_OF_IT * l.there).map((l) => [l.id, l]));
+}
+
+/** Of what is set again, what has to be lifted before the bed in which it stands is taken out. */
+export function liftedFirst(before: Before): ReadonlySet<string> {
+  const [gone, again] = [bedsThatGo(before), setAgain(before)];
+  const stood = before.survey.pieces.filter((p) => again.has(p.id) && p.restsIn !== undefined && gone.has(p.restsIn)); // prettier-ignore
+  return new Set(stood.map((p) => p.id));
+}
+
 /** What is taken out, thing by thing. */
 export function takenOut({ difference: { lines } }: Before): DifferenceLine[] {
   return lines.filter((l) => l.left > (l.of === 'pieces' ? 0 : A_HANDFUL * l.there));

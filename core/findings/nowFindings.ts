@@ -1,5 +1,5 @@
 import type { Resolved } from '../resolved/resolved';
-import { takenOut } from '../difference/projected';
+import { bedsThatGo, takenOut } from '../difference/projected';
 import { rounded } from '../units/quantity';
 import type { Finding } from '../words/finding';
 import { UNMOVED_MM } from '../commission/origin';
@@ -31,14 +31,11 @@ function openFindings({ before }: Resolved): Finding[] {
   ];
 }
 
-/** Part of a layer beyond which what stands in it does not stand any more. */
-const MOST_OF_IT = 0.5;
-
 /** A piece that is to stay as it stands, in a bed that is taken from under it. */
 function underFindings({ before, option }: Resolved): Finding[] {
   if (!before) return [];
   const { lines } = before.difference;
-  const gone = new Map(lines.filter((l) => l.of === 'bed' && l.left > MOST_OF_IT * l.there).map((l) => [l.id, l])); // prettier-ignore
+  const gone = bedsThatGo(before);
   return before.survey.pieces.flatMap(({ id, restsIn }): Finding[] => {
     const bed = restsIn === undefined ? undefined : gone.get(restsIn);
     const stays = lines.some((l) => l.of === 'pieces' && l.id === id && l.stays > 0);

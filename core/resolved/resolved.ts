@@ -13,7 +13,14 @@ import type {
   Planting,
 } from '../commission/schema';
 import { roomOf } from '../commission/usual';
-import { beforeOf, optionAfter, rescapeAfter, setAgain, type Before } from '../difference/projected';
+import {
+  beforeOf,
+  liftedFirst,
+  optionAfter,
+  rescapeAfter,
+  setAgain,
+  type Before,
+} from '../difference/projected';
 import { gearOf, type Gear } from '../gear/gear';
 import { speciesIn } from '../livestock/known';
 import type { Species } from '../livestock/species';
@@ -42,8 +49,15 @@ export interface ResolvedPiece {
   stateOnDay: NonNullable<Piece['state']>;
   /** In the tank now, and to stand elsewhere in it. */
   isMoved: boolean;
+  /** Set again after the bed in which it stands has gone: it is lifted first, and set with what is new. */
+  isLifted: boolean;
   /** Days that it soaks before the build; 0 where it sinks, or is held down, as it is. */
   soakDays: number;
+}
+
+/** True for a piece that is in the tank and neither lifted nor brought: at most it is moved. What joins such pieces holds. */
+export function isLeftStanding({ origin, isLifted }: ResolvedPiece): boolean {
+  return origin === 'here' && !isLifted;
 }
 
 /** A layer of the bed. */
@@ -116,7 +130,7 @@ export function resolve(commission: Commission, survey: Survey): Resolved {
   const option = before ? optionAfter(asked, before) : asked;
   const filled = before ? { ...drawn, brief: { ...drawn.brief, rescape: rescapeAfter(drawn.brief, before) } } : drawn; // prettier-ignore
   const soaking = soakingOf(filled, survey);
-  const again = before && setAgain(before);
+  const again = before && { set: setAgain(before), lifted: liftedFirst(before) };
   const roles = layerRoles(filled, survey);
   const counted = new Map(survey.plantings.map((p) => [p.id, p.plugs]));
   return {
@@ -170,7 +184,7 @@ function animalsIn(commission: Commission): Map<string, Species> {
   })); // prettier-ignore
 }
 
-function pieceIn(commission: Commission, piece: Piece, soakDays: number, again: ReadonlySet<string> = new Set()): ResolvedPiece {
+function pieceIn(commission: Commission, piece: Piece, soakDays: number, again?: Record<'set' | 'lifted', ReadonlySet<string>>): ResolvedPiece {
   const origin = pieceOrigin(commission, piece);
   return {
     piece,
@@ -178,7 +192,8 @@ function pieceIn(commission: Commission, piece: Piece, soakDays: number, again: 
     origin,
     state: pieceState(piece, origin),
     stateOnDay: stateOnBuildDay(commission, piece),
-    isMoved: piece.now === undefined ? origin === 'here' && isMoved(piece) : again.has(piece.now),
+    isMoved: piece.now === undefined ? origin === 'here' && isMoved(piece) : again!.set.has(piece.now),
+    isLifted: piece.now !== undefined && again!.lifted.has(piece.now),
     soakDays,
   };
 } // prettier-ignore

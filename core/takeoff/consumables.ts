@@ -2,7 +2,7 @@ import { inLitres } from '../words/measure';
 import { PRACTICE, say, type Text } from '../words/text';
 import { materialOfKind } from '../commission/lookup';
 import type { Material, Piece } from '../commission/schema';
-import { pieceOf, type Resolved } from '../resolved/resolved';
+import { isLeftStanding, pieceOf, type Resolved } from '../resolved/resolved';
 import type { Survey } from '../survey/survey';
 import type { Working } from '../words/working';
 import { BAG_L } from '../substrate/filler';
@@ -28,7 +28,11 @@ export function consumableLines(commission: Resolved, survey: Survey): TakeOffLi
   const option = commission.option;
   const isThere = (id: string) => pieceOf(commission, id).origin === 'here';
   const wanted = [
-    ...gluing(commission, survey, jointsToMake(option, isThere)),
+    ...gluing(
+      commission,
+      survey,
+      jointsToMake(option, (id) => isLeftStanding(pieceOf(commission, id))),
+    ),
     bags(commission, survey),
     pads(option.pieces.filter((p) => !isThere(p.id))),
   ];

@@ -3,6 +3,7 @@ import type { Commission } from '../../core/commission/schema';
 import { deskBow } from './deskBow';
 import { deskCube } from './deskCube';
 import { openWindow } from './openWindow';
+import { readingRoom } from './readingRoom';
 import { secondHand } from './secondHand';
 import { slateValley } from './slateValley';
 import { stairHall } from './stairHall';
@@ -18,5 +19,6 @@ export function demoCommissions(today: Day): Commission[] {
     stairHall(today),
     waitingRoom(today),
     secondHand(today),
+    readingRoom(today),
   ];
 }

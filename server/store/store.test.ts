@@ -52,6 +52,7 @@ describe('the store', () => {
         'demo-cliff',
         'demo-cube',
         'demo-desk',
+        'demo-reading',
         'demo-rescape',
         'demo-root',
         'demo-valley',

@@ -2,6 +2,8 @@
 import '../workers/withoutEval';
 import { useEventListener, useIntervalFn, useTitle } from '@vueuse/core';
 import { computed, onBeforeUnmount, provide, ref, shallowRef, toRef, watch } from 'vue';
+import { NOW } from '../../core/commission/scapes';
+import { useScapeTabs } from './scapeTabs';
 import { useRoute, useRouter } from 'vue-router';
 import { useLibrary } from '../design/library';
 import { pageOf, usePage } from '../design/paper';
@@ -221,6 +223,10 @@ const look = () => document.visibilityState === 'visible' && void commission.loo
 useIntervalFn(look, LOOK_MS);
 useEventListener(document, 'visibilitychange', look);
 onBeforeUnmount(() => void commission.flush());
+const { isDrawn } = useScapeTabs();
+watch(isDrawn, (drawn) => {
+  if (!drawn && commission.optionId === NOW) commission.optionId = commission.document!.chosen;
+});
 </script>
 
 <template>

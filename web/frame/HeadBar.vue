@@ -2,6 +2,7 @@
 import { mdiRedo, mdiUndo } from '@mdi/js';
 import { computed } from 'vue';
 import { useCommission } from '../document/commissionStore';
+import { useScapeTabs } from './scapeTabs';
 import { paletteOpen } from '../design/commands';
 import { daysAway, weekDay } from '../units/days';
 import { useFigures } from '../units/figures';
@@ -12,6 +13,7 @@ const preferences = usePreferences();
 const { fromMm, lengthUnit } = useFigures();
 
 const doc = computed(() => commission.document);
+const { tabs } = useScapeTabs();
 const size = computed(() => {
   const { kind, innerMm } = doc.value!.vessel;
   const { length, width, height } = innerMm;
@@ -46,7 +48,7 @@ const saved = computed(() => {
     <div class="options">
       <div class="tabs" role="tablist" aria-label="Options">
         <button
-          v-for="o in doc.options"
+          v-for="o in tabs"
           :key="o.id"
           role="tab"
           class="plain"
@@ -54,8 +56,8 @@ const saved = computed(() => {
           :class="{ chosen: o.id === commission.optionId }"
           @click="commission.optionId = o.id"
         >
-          <b>{{ o.id.toUpperCase() }}</b>&ensp;{{ o.title
-          }}<i v-if="doc.options.length > 1 && o.id === doc.chosen" title="Chosen" class="mark" />
+          <template v-if="o.mark"><b>{{ o.mark }}</b>&ensp;</template>{{ o.title
+          }}<i v-if="o.isChosen" title="Chosen" class="mark" />
         </button>
       </div>
       <router-link

@@ -3,6 +3,7 @@ import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { toSettle, type Finding } from '../../core/words/finding';
 import { useCommission } from '../document/commissionStore';
+import { useScapeTabs } from './scapeTabs';
 import { paletteOpen } from '../design/commands';
 import { daysAway, shortDay, weekDay } from '../units/days';
 import { usePreferences } from '../units/preferences';
@@ -17,6 +18,7 @@ const preferences = usePreferences();
 const route = useRoute();
 
 const doc = computed(() => commission.document);
+const { tabs } = useScapeTabs();
 const open = ref<'figures' | 'option'>();
 const settle = computed(() => toSettle(props.findings).length);
 // Whatever was pressed in a sheet leads elsewhere, or was seen.
@@ -64,13 +66,13 @@ function look(option: string): void {
       <div v-else-if="open" role="dialog" aria-label="Option and build day" class="sheet options">
         <p><b>{{ weekDay(doc.brief.buildDay) }}</b> build day, {{ daysAway(doc.brief.buildDay) }}</p>
         <button
-          v-for="o in doc.options"
+          v-for="o in tabs"
           :key="o.id"
           class="plain"
           :class="{ chosen: o.id === commission.optionId }"
           @click="look(o.id)"
         >
-          <b>{{ o.id.toUpperCase() }}</b>&ensp;{{ o.title }}{{ o.id === doc.chosen ? ', chosen' : '' }}
+          <b>{{ o.mark }}</b>&ensp;{{ o.title }}{{ o.id === doc.chosen ? ', chosen' : '' }}
         </button>
         <router-link class="act" :to="`/c/${id}/options`">{{
           doc.options.length > 1 ? 'Compare' : 'Options'

@@ -2,6 +2,7 @@
 import { mdiArrowCollapse, mdiArrowExpand } from '@mdi/js';
 import { whenever } from '@vueuse/core';
 import { computed, ref, shallowRef, toRef, watch } from 'vue';
+import { useRoute } from 'vue-router';
 import type { Piece } from '../../../core/commission/schema';
 import type { YardPiece } from '../../../core/catalogue/studio';
 import { devicesOf } from '../../../core/gear/gear';
@@ -12,6 +13,7 @@ import { useScapeEdit } from '../../document/scapeEdit';
 import { useStays } from '../../document/stays';
 import { sandAtHand, useMaterials } from '../../document/materials';
 import type { Drawing } from '../../drawing/drawing';
+import type { Ghost } from '../../drawing/GhostView.vue';
 import { NO_ZOOM, oneByOne, useSheet, VIEWS, type View, type Zoom } from '../../drawing/sheet';
 import { useSteadySize } from '../../drawing/steadySize';
 import { usePointerDrag } from '../../drawing/usePointerDrag';
@@ -63,7 +65,7 @@ const isOneByOne = computed(() => oneByOne(vessel.value, width.value, height.val
 whenever(isOneByOne, () => (shown.value = ['front']), { immediate: true, once: true });
 const zoom = ref<Zoom>(NO_ZOOM);
 const overlay = ref<'depth' | 'slope'>('depth');
-const [thirds, measuring, underlaying] = [ref(true), ref(false), ref(false)];
+const [thirds, measuring, underlaying, isGhostShown] = [ref(true), ref(false), ref(false), ref(true)];
 const underlays = useUnderlays(
   () => commission.id,
   option,
@@ -79,7 +81,7 @@ watch(shown, () => (zoom.value = NO_ZOOM));
 const enlarge = (view: View) => (shown.value = shown.value.length === 1 ? VIEWS : [view]);
 const NAMES: Record<View, string> = { front: 'From the front', plan: 'From above', section: 'Cut at C', seat: 'From the seat' }; // prettier-ignore
 
-const tray = ref<'yard' | 'starts' | 'bed' | 'pieces' | 'story'>('yard');
+const tray = ref<'now' | 'yard' | 'starts' | 'bed' | 'pieces' | 'story'>(useRoute().query.tray === 'now' ? 'now' : 'yard'); // prettier-ignore
 const said = ref('');
 
 const ready = computed(() => plan.value && field.value && plan.value.survey.optionId === option.value.id);
@@ -104,6 +106,17 @@ const drained = computed(() => {
   return fill && fill.drainedL > 0.5 && fill.drainToMm > 0
     ? { mm: fill.drainToMm, outL: fill.drainedL }
     : undefined;
+});
+
+/** What stands there now, under an option: drawn in outline where it is wanted. */
+const before = computed(() =>
+  plan.value?.survey.optionId === option.value.id ? plan.value.before : undefined,
+);
+const ghost = computed((): Ghost | undefined => {
+  const { now } = commission.document!;
+  if (!before.value || !now || !isGhostShown.value) return undefined;
+  const { pieces, frontMm } = before.value;
+  return { pieces: now.pieces, zMm: new Map(pieces.map((p) => [p.id, p.zMm])), frontMm };
 });
 
 const piece = computed(() => option.value.pieces.find((p) => p.id === selectedPiece.value));
@@ -253,6 +266,7 @@ const doc = toRef(commission, 'document');
             :thirds="thirds"
             :measuring="measuring"
             :drained="drained"
+            :ghost="ghost"
             :underlay="underlays.front.value"
             @grab="drag"
             @key="(e, p) => onKey(e, p, 'front')"
@@ -273,6 +287,7 @@ const doc = toRef(commission, 'document');
             :drawing="drawing"
             :box="sheet.plan"
             :findings="plan!.findings"
+            :ghost="ghost"
             :layer="layer"
             :around="around.found.value"
             :overlay="overlay"
@@ -320,6 +335,8 @@ const doc = toRef(commission, 'document');
       v-model:overlay="overlay"
       v-model:thirds="thirds"
       v-model:measuring="measuring"
+      v-model:ghost="isGhostShown"
+      :has-now="before !== undefined"
       :one-by-one="isOneByOne"
       :zoom="zoom"
       :underlaid="(option.underlays?.length ?? 0) > 0"
@@ -333,6 +350,7 @@ const doc = toRef(commission, 'document');
       :option="option"
       :materials="materials"
       :survey="plan?.survey"
+      :before="before"
       @take="take"
       @let-down="letDown"
       @drop-piece="dropped"

@@ -2,14 +2,22 @@
 import type { Material, Option, Piece } from '../../../core/commission/schema';
 import type { YardPiece } from '../../../core/catalogue/studio';
 import type { ShownPlan } from '../../workers/planWorker';
+import type { Shown } from '../../../core/difference/shown';
 import BedPanel from './BedPanel.vue';
+import NowPanel from './NowPanel.vue';
 import PieceList from './PieceList.vue';
 import StartsPanel from './StartsPanel.vue';
 import StoryPanel from './StoryPanel.vue';
 import YardPanel from './yard/YardPanel.vue';
 
-type Tray = 'yard' | 'starts' | 'bed' | 'pieces' | 'story';
-defineProps<{ option: Option; materials: Material[]; survey?: ShownPlan['survey'] }>();
+type Tray = 'now' | 'yard' | 'starts' | 'bed' | 'pieces' | 'story';
+defineProps<{
+  option: Option;
+  materials: Material[];
+  survey?: ShownPlan['survey'];
+  /** The tank as it is now, where it is drawn. */
+  before?: Shown;
+}>();
 const tray = defineModel<Tray>('tray', { required: true });
 defineEmits<{
   take: [piece: YardPiece];
@@ -23,6 +31,7 @@ const TABS: [Tray, string][] = [
   ['bed', 'Bed'],
   ['pieces', 'Pieces'],
   ['story', 'Story'],
+  ['now', 'Now'],
 ];
 </script>
 
@@ -53,6 +62,7 @@ const TABS: [Tray, string][] = [
       <BedPanel v-else-if="tray === 'bed'" :option="option" :materials="materials" :survey="survey" />
       <StartsPanel v-else-if="tray === 'starts'" :option="option" :materials="materials" :survey="survey" />
       <StoryPanel v-else-if="tray === 'story'" />
+      <NowPanel v-else-if="tray === 'now'" :option="option" :before="before" />
       <PieceList
         v-else
         :option="option"

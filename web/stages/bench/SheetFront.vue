@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import type { Piece } from '../../../core/commission/schema';
 import type { Drawing } from '../../drawing/drawing';
+import GhostView, { type Ghost } from '../../drawing/GhostView.vue';
 import FrontView from '../../drawing/FrontView.vue';
 import { marks, type Box } from '../../drawing/sheet';
 import { selectedPiece, selectedPieces } from '../../frame/selection';
@@ -19,6 +20,8 @@ const props = defineProps<{
   bedHandles: boolean;
   thirds: boolean;
   measuring: boolean;
+  /** The tank as it is now, in outline. */
+  ghost?: Ghost;
   /** A photograph of the mock-up, squared up. */
   underlay?: Underlaid;
   drained?: { mm: number; outL: number };
@@ -71,6 +74,14 @@ const zMm = computed(() => props.drawing.survey.pieces.find((p) => p.id === sele
         data-test="underlay-front"
       />
     </FrontView>
+    <GhostView
+      v-if="ghost"
+      :ghost="ghost"
+      view="front"
+      :length-mm="vessel.innerMm.length"
+      :up-mm="vessel.innerMm.height"
+      :k="k"
+    />
     <GearHandles
       v-if="drawing.gear?.length && !measuring"
       :gear="drawing.gear"

@@ -5,6 +5,7 @@ import { displayOutline } from '../../../core/vessel/display';
 import type { Cut } from '../../../core/view/cut';
 import type { Finding } from '../../../core/words/finding';
 import type { Drawing } from '../../drawing/drawing';
+import GhostView, { type Ghost } from '../../drawing/GhostView.vue';
 import PlanView from '../../drawing/PlanView.vue';
 import { marks, type Box } from '../../drawing/sheet';
 import { selectedPiece, selectedPieces } from '../../frame/selection';
@@ -34,6 +35,8 @@ const props = defineProps<{
   overlay: 'depth' | 'slope';
   bedHandles: boolean;
   measuring: boolean;
+  /** The tank as it is now, in outline. */
+  ghost?: Ghost;
   /** A photograph of the mock-up, squared up. */
   underlay?: Underlaid;
   cuts: boolean;
@@ -82,6 +85,14 @@ const piece = computed(() => props.drawing.option.pieces.find((p) => p.id === se
         data-test="underlay-above"
       />
     </PlanView>
+    <GhostView
+      v-if="ghost"
+      :ghost="ghost"
+      view="above"
+      :length-mm="vessel.innerMm.length"
+      :up-mm="vessel.innerMm.width"
+      :k="k"
+    />
     <GearHandles
       v-if="drawing.gear?.length && bedTool === 'hand' && !measuring"
       :gear="drawing.gear"

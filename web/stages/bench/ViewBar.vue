@@ -8,7 +8,8 @@ const shown = defineModel<readonly View[]>('shown', { required: true });
 const overlay = defineModel<'depth' | 'slope'>('overlay', { required: true });
 const thirds = defineModel<boolean>('thirds', { required: true });
 const measuring = defineModel<boolean>('measuring', { required: true });
-const props = defineProps<{ zoom: Zoom; underlaid: boolean; oneByOne?: boolean }>();
+const ghost = defineModel<boolean>('ghost', { required: true });
+const props = defineProps<{ zoom: Zoom; underlaid: boolean; oneByOne?: boolean; hasNow: boolean }>();
 const emit = defineEmits<{ zoom: [zoom: Zoom]; underlay: [] }>();
 
 const NAMES: Record<View, string> = { front: 'Front', plan: 'Above', section: 'Cut', seat: 'Seat' };
@@ -63,6 +64,16 @@ const by = (times: number) =>
       @click="overlay = overlay === 'slope' ? 'depth' : 'slope'"
     >
       Slope
+    </button>
+    <button
+      v-if="hasNow"
+      class="plain"
+      :class="{ on: ghost }"
+      :aria-pressed="ghost"
+      data-test="ghost-toggle"
+      @click="ghost = !ghost"
+    >
+      As it is now
     </button>
     <button class="plain" :class="{ on: thirds }" :aria-pressed="thirds" @click="thirds = !thirds">
       Thirds

@@ -1,5 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import { useRouter } from 'vue-router';
+import { NOW } from '../../../core/commission/scapes';
+import { withNowDrawn } from '../../../core/edits/nowDrawn';
 import { animalsOf, filterStateOf } from '../../../core/commission/usual';
 import type { Brief } from '../../../core/commission/schema';
 import { useCommission } from '../../document/commissionStore';
@@ -24,6 +27,16 @@ const STAYS = [
   { value: 'plants', title: 'plants stay' },
   { value: 'water', title: 'old water kept' },
 ] as const;
+
+/** What is drawn says itself what of it stays; water is not drawn. */
+const stays = computed(() => (commission.document!.now ? STAYS.filter((s) => s.value === 'water') : STAYS));
+const router = useRouter();
+function draw(): void {
+  commission.endStep();
+  commission.edit('draw now', withNowDrawn);
+  commission.optionId = NOW;
+  void router.push({ path: `/c/${commission.id}/bench`, query: { tray: 'now' } });
+}
 
 const RINSED = [
   { value: 'tank-water', title: 'rinsed in tank water' },
@@ -83,10 +96,18 @@ const set = (part: Partial<Rescape>) => edit.brief('rescape', { ...rescape.value
     <TickButtons
       label="What stays"
       many
-      :choices="STAYS"
+      :choices="stays"
       :chosen="rescape.stays"
       @change="(stays) => set({ stays })"
     />
+    <p class="drawn">
+      <button class="act" data-test="draw-now" @click="draw">
+        {{ commission.document!.now ? 'See what stands there' : 'Draw what stands there' }}
+      </button>
+      <span class="quiet">{{
+        wording(commission.document!.now ? 'rescapeAnswer.drawn' : 'rescapeAnswer.draw')
+      }}</span>
+    </p>
     <div class="row">
       <v-switch
         :model-value="rescape.filterKept"
@@ -157,6 +178,12 @@ const set = (part: Partial<Rescape>) => edit.brief('rescape', { ...rescape.value
   grid-template-columns: 1fr 1fr;
   gap: 0 22px;
   align-items: end;
+}
+.drawn {
+  display: flex;
+  align-items: baseline;
+  gap: 14px;
+  margin: 8px 0 4px;
 }
 .row.three {
   grid-template-columns: repeat(3, 1fr);

@@ -17,6 +17,9 @@ export const BRIEF = {
   'livestockPicker.lineTank': 'The line is the tank at {target}',
   'livestockPicker.shared': '; the wash is what all share, {from} to {to}',
   'livestockPicker.nothingShared': '; nothing is shared by all',
+  'rescapeAnswer.draw':
+    'on the bench, as exactly as you care to: what stays, is set again or leaves then follows from the drawing',
+  'rescapeAnswer.drawn': 'what stays, is set again or leaves follows from the drawing',
   'rescapeAnswer.animals': 'Mark what lives in it under Animals. Local animal-welfare law applies.',
   'roomPlan.heights': '{sitting} sitting, {standing} standing; the tank stands {base} up',
   'visitSheet.room': 'mark seats, window; metres and eye height beside each',

@@ -1,5 +1,6 @@
 /** What the frame says. */
 export const FRAME = {
+  'scapeTabs.now': 'As it is now',
   'app.newer':
     'A newer version of Utsuwa is here, and this page is of the one before. What you typed is kept.',
   'commandPalette.noneFound': 'Nothing of that name. Try a commission, a stage or a command.',

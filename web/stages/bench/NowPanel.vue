@@ -1,0 +1,174 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { NOW } from '../../../core/commission/scapes';
+import { WHERETO, type Option, type Whereto } from '../../../core/commission/schema';
+import type { DifferenceLine } from '../../../core/difference/difference';
+import type { Shown } from '../../../core/difference/shown';
+import { begunFromNow, broughtBackFromNow, withNowDrawn, withWhereto } from '../../../core/edits/nowDrawn';
+import { useCommission } from '../../document/commissionStore';
+import { useFigures } from '../../units/figures';
+import { wording } from '../../words/wording';
+
+/** The tank as it is now: begun, taken over into an option, and what becomes of each of its things there. */
+const props = defineProps<{ option: Option; before?: Shown }>();
+const commission = useCommission();
+const f = useFigures();
+
+const doc = computed(() => commission.document!);
+const isNow = computed(() => props.option.id === NOW);
+const target = computed(() => doc.value.options.find((o) => o.id === doc.value.chosen)!);
+const amount = (l: DifferenceLine, n: number) =>
+  l.unit === 'L' ? f.volume(n) : l.unit === 'kg' ? f.mass(n) : wording('nowPanel.plugs', { count: n });
+const FATES = ['stays', 'moved', 'left'] as const;
+const groups = computed(() =>
+  FATES.map((fate) => ({
+    fate,
+    lines: (props.before?.lines ?? []).filter((l) => l[fate] > 1e-9),
+  })),
+);
+/** Litres, kilograms and plugs of a group, as far as there are any. */
+const total = (lines: readonly DifferenceLine[], fate: (typeof FATES)[number]) =>
+  (['L', 'kg', 'plug'] as const)
+    .flatMap((unit) => {
+      const own = lines.filter((l) => l.unit === unit);
+      const sum = own.reduce((n, l) => n + l[fate], 0);
+      return sum > 0 ? [amount(own[0], sum)] : [];
+    })
+    .join(' · ');
+const rest = (l: DifferenceLine) => l.left < l.there - 1e-9;
+
+function draw(): void {
+  commission.endStep();
+  commission.edit('draw now', withNowDrawn);
+  commission.optionId = NOW;
+}
+function begin(): void {
+  const { now } = doc.value;
+  const { id } = target.value;
+  if (!now) return;
+  commission.endStep();
+  commission.optionId = id;
+  commission.editOption(`begin ${id} from now`, (o) => begunFromNow(o, now));
+}
+const goes = (l: DifferenceLine, to: string) =>
+  commission.editOption(`whereto ${l.of} ${l.id}`, (o) => withWhereto(o, l, (to || undefined) as Whereto | undefined)); // prettier-ignore
+function back(l: DifferenceLine): void {
+  commission.endStep();
+  commission.editOption(`keep ${l.of} ${l.id}`, (o) => broughtBackFromNow(o, doc.value.now!, l));
+}
+</script>
+
+<template>
+  <div class="now" data-test="now-panel">
+    <div v-if="!doc.now" class="start">
+      <p>{{ wording(doc.brief.rescape ? 'nowPanel.none' : 'nowPanel.newBuild') }}</p>
+      <button class="act" data-test="draw-now" @click="draw">Draw what stands there</button>
+    </div>
+    <div v-else-if="isNow" class="start">
+      <p>{{ wording('nowPanel.drawing') }}</p>
+      <button class="act" data-test="begin-from-now" @click="begin">
+        {{ wording('nowPanel.begin', { option: target.title || target.id.toUpperCase() }) }}
+      </button>
+    </div>
+    <template v-else>
+      <section v-for="g in groups" :key="g.fate" :class="g.fate" :data-fate="g.fate">
+        <h3>{{ wording(`nowPanel.${g.fate}`) }} <span class="quiet">{{ total(g.lines, g.fate) }}</span></h3>
+        <p v-if="g.lines.length === 0" class="quiet">{{ wording('nowPanel.nothing') }}</p>
+        <ul>
+          <li v-for="l in g.lines" :key="`${l.of} ${l.id}`" :data-line="l.id">
+            <b>{{ l.id }}</b> {{ f.words(l.name) }} <span class="figure">{{ amount(l, l[g.fate]) }}</span>
+            <template v-if="g.fate === 'left'">
+              <select
+                :value="l.to ?? ''"
+                :aria-label="wording('nowPanel.whereto', { id: l.id })"
+                :class="{ open: !l.to }"
+                @change="goes(l, ($event.target as HTMLSelectElement).value)"
+              >
+                <option value="">{{ wording('nowPanel.open') }}</option>
+                <option v-for="to in WHERETO" :key="to" :value="to">
+                  {{ wording(`nowPanel.to.${to}`) }}
+                </option>
+              </select>
+              <button v-if="!rest(l)" class="act" :data-keep="l.id" @click="back(l)">Keep</button>
+            </template>
+          </li>
+        </ul>
+      </section>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.now {
+  display: flex;
+  gap: 26px;
+  height: 100%;
+  padding: 8px 18px 0;
+}
+.start {
+  max-width: 620px;
+  padding-top: 6px;
+}
+.start .act {
+  margin-top: 8px;
+}
+section {
+  flex: 1 1 0;
+  min-width: 220px;
+  display: flex;
+  flex-direction: column;
+}
+section.left {
+  flex-grow: 1.8;
+}
+h3 {
+  font: 500 16px var(--title);
+  border-bottom: 1px solid var(--rule);
+  padding-bottom: 2px;
+}
+h3 span {
+  font: 400 13px var(--text);
+  margin-left: 8px;
+}
+ul {
+  list-style: none;
+  overflow-y: auto;
+  min-height: 0;
+  flex: 1;
+  padding: 2px 0 6px;
+}
+li {
+  display: flex;
+  align-items: baseline;
+  gap: 8px;
+  padding: 2px 0;
+  font-size: 13.5px;
+}
+.figure {
+  margin-left: auto;
+  white-space: nowrap;
+  font-variant-numeric: tabular-nums;
+}
+select {
+  border-bottom: 1px solid var(--rule);
+  font: inherit;
+  color: var(--ink);
+  min-width: 150px;
+}
+select.open {
+  color: var(--warn);
+}
+@media (max-width: 700px) {
+  .now {
+    flex-direction: column;
+    height: auto;
+    gap: 10px;
+  }
+  li {
+    flex-wrap: wrap;
+  }
+  select {
+    min-height: 44px;
+  }
+}
+</style>
