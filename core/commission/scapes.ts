@@ -28,6 +28,12 @@ export function scapeOf(commission: Pick<Commission, 'options' | 'now'>, id: str
   return commission.options.find((o) => o.id === id) ?? (id === NOW ? nowOf(commission) : undefined);
 }
 
+/** Everything that can be looked at side by side: the tank as it is now, where it is drawn, then the options. */
+export function scapesOf(commission: Pick<Commission, 'options' | 'now'>): Option[] {
+  const now = nowOf(commission);
+  return now ? [now, ...commission.options] : commission.options;
+}
+
 /** The document with one of its scapes changed; the same document where the change changes nothing, or there is no such scape. */
 export function withScape<C extends Commission>(document: C, id: string, change: (scape: Option) => Option): C {
   const scape = scapeOf(document, id);

@@ -4,6 +4,7 @@ import { pastFindings } from '../buildDay/dayFindings';
 import { plantedPlan, type PlantedPlan } from '../planted/planted';
 import { carePlan, type CarePlan } from '../care/carePlan';
 import { gasCostOf } from '../gear/gear';
+import { NOW } from '../commission/scapes';
 import type { Commission } from '../commission/schema';
 import { shownOf, type Shown } from '../difference/shown';
 import { gearFindings } from '../findings/gearFindings';
@@ -72,7 +73,7 @@ export function plan(commission: Commission, ask: PlanAsk = {}): Plan {
     order: ordered,
     build,
     care,
-    findings: bySeverity([
+    findings: ofScape(measured.optionId, [
       ...surveyFindings(job, measured),
       ...reservedFindings(commission, measured.optionId, ask.elsewhere ?? {}),
       ...visited.findings,
@@ -84,6 +85,14 @@ export function plan(commission: Commission, ask: PlanAsk = {}): Plan {
       ...budgetFindings(job, ordered),
     ]),
   };
+}
+
+/** What can be wrong about the drawing of a tank that stands there; all else stands as it stands. */
+const OF_DRAWING: readonly Finding['id'][] = ['piece.overlaps', 'piece.air', 'piece.glass'];
+
+/** Findings of a scape, the most severe first; of the tank as it is now only what is amiss with its drawing. */
+function ofScape(id: string, findings: readonly Finding[]): Finding[] {
+  return bySeverity(id === NOW ? findings.filter((f) => OF_DRAWING.includes(f.id)) : findings);
 }
 
 function budgetFindings(commission: Resolved, { totalMinor }: Order): Finding[] {

@@ -1,4 +1,5 @@
 import { newOrigin, pieceOrigin } from '../../core/commission/origin';
+import { NOW } from '../../core/commission/scapes';
 import type { Layer, Material, Option, Piece } from '../../core/commission/schema';
 import { copied } from '../../core/edits/copied';
 import { withLayerChanged } from '../../core/edits/layers';
@@ -32,8 +33,8 @@ export function useScapeEdit() {
   const doc = () => commission.document!;
   const vessel = () => doc().vessel;
   const studioMaterial = (id: string) => studio.studio?.catalogue.materials.find((m) => m.id === id);
-  /** True for a piece that is in the tank now. */
-  const isHere = (p: Piece) => pieceOrigin(doc(), p) === 'here';
+  /** True for a piece that is in the tank now and has to remember where it stood; where that itself is drawn it has not. */
+  const isHere = (p: Piece) => commission.optionId !== NOW && pieceOrigin(doc(), p) === 'here';
 
   const piece = (id: string, key: string, change: (piece: Piece) => Piece) =>
     commission.editOption(`${key} ${id}`, (o) => withPiece(o, id, change));

@@ -37,8 +37,9 @@ const bed = computed(() => {
 
 <template>
   <g class="ghost" pointer-events="none" data-test="ghost">
-    <path v-if="view === 'front'" :d="bed" />
+    <template v-if="view === 'front'"><path :d="bed" class="halo" /><path :d="bed" /></template>
     <g v-for="o in outlines" :key="o.id" :transform="o.at" :data-ghost="o.id">
+      <path :d="o.d" class="halo" vector-effect="non-scaling-stroke" />
       <path :d="o.d" vector-effect="non-scaling-stroke" />
     </g>
   </g>
@@ -50,5 +51,12 @@ path {
   stroke: var(--ink-2);
   stroke-width: 1.4;
   stroke-dasharray: 5 4;
+}
+/* Legible on dark soil as on water. */
+.halo {
+  stroke: var(--paper);
+  stroke-width: 2.4;
+  stroke-dasharray: none;
+  opacity: 0.22;
 }
 </style>

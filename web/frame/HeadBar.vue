@@ -65,7 +65,7 @@ const saved = computed(() => {
         :to="`/c/${commission.id}/options`"
         title="Options side by side"
         data-test="options"
-        >{{ doc.options.length > 1 ? 'Compare' : 'Options' }}</router-link
+        >{{ doc.options.length > 1 || doc.now ? 'Compare' : 'Options' }}</router-link
       >
     </div>
     <div class="when">

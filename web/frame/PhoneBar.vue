@@ -75,7 +75,7 @@ function look(option: string): void {
           <b>{{ o.mark }}</b>&ensp;{{ o.title }}{{ o.id === doc.chosen ? ', chosen' : '' }}
         </button>
         <router-link class="act" :to="`/c/${id}/options`">{{
-          doc.options.length > 1 ? 'Compare' : 'Options'
+          doc.options.length > 1 || doc.now ? 'Compare' : 'Options'
         }}</router-link>
       </div>
     </v-dialog>

@@ -70,13 +70,20 @@ function back(l: DifferenceLine): void {
         {{ wording('nowPanel.begin', { option: target.title || target.id.toUpperCase() }) }}
       </button>
     </div>
-    <template v-else>
-      <section v-for="g in groups" :key="g.fate" :class="g.fate" :data-fate="g.fate">
+    <template v-else-if="before">
+      <section
+        v-for="g in groups"
+        :key="g.fate"
+        :class="[g.fate, { none: g.lines.length === 0 }]"
+        :data-fate="g.fate"
+      >
         <h3>{{ wording(`nowPanel.${g.fate}`) }} <span class="quiet">{{ total(g.lines, g.fate) }}</span></h3>
         <p v-if="g.lines.length === 0" class="quiet">{{ wording('nowPanel.nothing') }}</p>
         <ul>
           <li v-for="l in g.lines" :key="`${l.of} ${l.id}`" :data-line="l.id">
-            <b>{{ l.id }}</b> {{ f.words(l.name) }} <span class="figure">{{ amount(l, l[g.fate]) }}</span>
+            <b>{{ l.id }}</b>
+            <span class="name" :title="f.words(l.name)">{{ f.words(l.name) }}</span>
+            <span class="figure">{{ amount(l, l[g.fate]) }}</span>
             <template v-if="g.fate === 'left'">
               <select
                 :value="l.to ?? ''"
@@ -101,7 +108,7 @@ function back(l: DifferenceLine): void {
 <style scoped>
 .now {
   display: flex;
-  gap: 26px;
+  gap: 24px;
   height: 100%;
   padding: 8px 18px 0;
 }
@@ -113,18 +120,22 @@ function back(l: DifferenceLine): void {
   margin-top: 8px;
 }
 section {
-  flex: 1 1 0;
-  min-width: 220px;
+  flex: 1 1 200px;
+  min-width: 0;
   display: flex;
   flex-direction: column;
 }
 section.left {
-  flex-grow: 1.8;
+  flex: 2.2 1 420px;
+}
+section.none {
+  flex: 0 0 140px;
 }
 h3 {
   font: 500 16px var(--title);
   border-bottom: 1px solid var(--rule);
   padding-bottom: 2px;
+  white-space: nowrap;
 }
 h3 span {
   font: 400 13px var(--text);
@@ -135,17 +146,26 @@ ul {
   overflow-y: auto;
   min-height: 0;
   flex: 1;
+  margin: 0;
   padding: 2px 0 6px;
 }
 li {
-  display: flex;
+  display: grid;
+  grid-template-columns: 44px minmax(0, 1fr) auto;
   align-items: baseline;
-  gap: 8px;
+  gap: 0 8px;
   padding: 2px 0;
   font-size: 13.5px;
 }
+.left li {
+  grid-template-columns: 44px minmax(0, 1fr) auto 152px 40px;
+}
+.name {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
 .figure {
-  margin-left: auto;
   white-space: nowrap;
   font-variant-numeric: tabular-nums;
 }
@@ -153,7 +173,7 @@ select {
   border-bottom: 1px solid var(--rule);
   font: inherit;
   color: var(--ink);
-  min-width: 150px;
+  width: 100%;
 }
 select.open {
   color: var(--warn);
@@ -164,10 +184,16 @@ select.open {
     height: auto;
     gap: 10px;
   }
-  li {
-    flex-wrap: wrap;
+  section,
+  section.left,
+  section.none {
+    flex: none;
   }
-  select {
+  .left li {
+    grid-template-columns: 44px minmax(0, 1fr) auto;
+  }
+  .left select {
+    grid-column: 2;
     min-height: 44px;
   }
 }

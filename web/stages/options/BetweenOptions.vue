@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref } from 'vue';
+import { NOW, scapesOf } from '../../../core/commission/scapes';
 import type { Commission, Option } from '../../../core/commission/schema';
 import { eyeFrom } from '../../../core/view/eye';
 import { useSeats } from '../../document/seats';
@@ -7,12 +8,15 @@ import { halfGrown } from '../../drawing/halfGrown';
 import { usePointerDrag } from '../../drawing/usePointerDrag';
 import type { FieldView } from '../../workers/planWorker';
 import type { OptionPlan } from './useOptionPlans';
+import { wording } from '../../words/wording';
 
 /** Two options from one seat, one laid over the other: a line is drawn across to see more of either. */
 const props = defineProps<{ doc: Commission; plans: Record<string, OptionPlan>; width: number }>();
 const SeatView = defineAsyncComponent(() => import('../../drawing/SeatView.vue'));
 
-const ids = computed(() => props.doc.options.map((o) => o.id));
+const scapes = computed(() => scapesOf(props.doc));
+const nameOf = (o: Option) => (o.id === NOW ? wording('scapeTabs.now') : `${o.id.toUpperCase()} ${o.title}`);
+const ids = computed(() => scapes.value.map((o) => o.id));
 const left = ref(ids.value[0]);
 const right = ref(ids.value[1]);
 const { seats, seatId, seat } = useSeats();
@@ -32,7 +36,7 @@ const lookOf = (option: Option, field: FieldView) => ({
 
 const sides = computed(() =>
   ([left, right] as const).flatMap(({ value: id }, i) => {
-    const option = props.doc.options.find((o) => o.id === id);
+    const option = scapes.value.find((o) => o.id === id);
     const found = id === undefined ? undefined : props.plans[id];
     const cut = i === 0 ? `inset(0 ${100 - share.value}% 0 0)` : `inset(0 0 0 ${share.value}%)`;
     return option && found ? [{ option, found, cut, look: lookOf(option, found.field) }] : [];
@@ -59,17 +63,13 @@ const drag = usePointerDrag<true>({
       <label
         ><span class="quiet">left</span>
         <select v-model="left" data-test="between-left">
-          <option v-for="o in doc.options" :key="o.id" :value="o.id">
-            {{ o.id.toUpperCase() }} {{ o.title }}
-          </option>
+          <option v-for="o in scapes" :key="o.id" :value="o.id">{{ nameOf(o) }}</option>
         </select></label
       >
       <label
         ><span class="quiet">right</span>
         <select v-model="right" data-test="between-right">
-          <option v-for="o in doc.options" :key="o.id" :value="o.id">
-            {{ o.id.toUpperCase() }} {{ o.title }}
-          </option>
+          <option v-for="o in scapes" :key="o.id" :value="o.id">{{ nameOf(o) }}</option>
         </select></label
       >
       <label

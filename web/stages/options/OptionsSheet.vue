@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, toRef } from 'vue';
 import { broughtBack, duplicated, putAside, reordered } from '../../../core/commission/options';
+import { NOW, scapesOf } from '../../../core/commission/scapes';
 import FrontView from '../../drawing/FrontView.vue';
 import { halfGrown } from '../../drawing/halfGrown';
 import { useCommission } from '../../document/commissionStore';
@@ -24,7 +25,7 @@ const { width } = useSteadySize(area);
 const PHONE_PX = 640;
 /** Beside the names of the rows, which on a telephone stand above them. */
 const columnPx = computed(() => {
-  const n = doc.value.options.length;
+  const n = scapesOf(doc.value).length;
   if (width.value < PHONE_PX) return Math.max(60, width.value / n - 16);
   return Math.min(420, Math.max(200, (width.value - 130) / n - 16));
 });
@@ -37,7 +38,7 @@ const says = {
   words: f.words,
 };
 const columns = computed(() =>
-  doc.value.options.map((option) => {
+  scapesOf(doc.value).map((option) => {
     const found = plans.value[option.id];
     return { option, found, figures: found ? figuresOf(found.plan, option, doc.value, says) : [] };
   }),
@@ -46,7 +47,8 @@ const rows = computed(
   () => columns.value.find((c) => c.figures.length > 0)?.figures.map((r) => r.name) ?? [],
 );
 /** Whether the options differ in a row: what is the same for all is set quieter. */
-const differs = (i: number) => new Set(columns.value.map((c) => c.figures[i]?.text)).size > 1;
+const differs = (i: number) =>
+  new Set(columns.value.filter((c) => c.option.id !== NOW).map((c) => c.figures[i]?.text)).size > 1;
 const rename = (id: string) => (title: string) =>
   commission.tryEdit(`option title ${id}`, (d) => ({
     ...d,
@@ -91,7 +93,8 @@ const print = () => window.print();
               :data-option="c.option.id"
               :class="{ chosen: c.option.id === doc.chosen }"
             >
-              <div class="title">
+              <div v-if="c.option.id === NOW" class="title now">{{ wording('scapeTabs.now') }}</div>
+              <div v-else class="title">
                 <b>{{ c.option.id.toUpperCase() }}</b
                 ><WordsField
                   label=""
@@ -100,13 +103,14 @@ const print = () => window.print();
                   :apply="rename(c.option.id)"
                 />
               </div>
-              <p class="acts screen-only">
+              <p v-if="c.option.id === NOW" class="acts quiet">{{ wording('optionsSheet.now') }}</p>
+              <p v-else class="acts screen-only">
                 <span v-if="c.option.id === doc.chosen" class="alive" data-test="chosen">chosen</span>
                 <button v-else class="act" data-test="choose" @click="choose(c.option.id)">Choose</button>
                 <button class="act" data-test="duplicate" @click="copy(c.option.id)">Duplicate</button>
                 <button
                   class="act"
-                  :disabled="i === 0"
+                  :disabled="i === columns.length - doc.options.length"
                   aria-label="Further left"
                   @click="move(c.option.id, -1)"
                 >
@@ -122,7 +126,7 @@ const print = () => window.print();
                 </button>
                 <button
                   class="act"
-                  :disabled="columns.length === 1"
+                  :disabled="doc.options.length === 1"
                   data-test="aside"
                   @click="aside(c.option.id)"
                 >
@@ -166,7 +170,7 @@ const print = () => window.print();
       </table>
     </div>
     <button
-      v-if="doc.options.length > 1"
+      v-if="columns.length > 1"
       class="act screen-only"
       :aria-expanded="between"
       data-test="show-between"
@@ -174,7 +178,7 @@ const print = () => window.print();
     >
       {{ between ? 'Without the view from the seat' : 'From the seat, one over the other' }}
     </button>
-    <BetweenOptions v-if="between && doc.options.length > 1" :doc="doc" :plans="plans" :width="width" />
+    <BetweenOptions v-if="between && columns.length > 1" :doc="doc" :plans="plans" :width="width" />
     <section v-if="doc.shelved?.length" class="screen-only">
       <h2>Put aside</h2>
       <p v-for="o in doc.shelved" :key="o.id">
@@ -213,6 +217,10 @@ thead th {
 }
 thead .chosen {
   border-color: var(--celadon);
+}
+.title.now {
+  font: 500 18px var(--title);
+  padding: 4px 0;
 }
 .title {
   display: flex;

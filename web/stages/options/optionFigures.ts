@@ -2,6 +2,7 @@ import { toSettle } from '../../../core/words/finding';
 import { withoutPrice } from '../../../core/takeoff/cost';
 import { firstToOrder } from '../../../core/ordering/order';
 import type { Said } from '../../../core/words/text';
+import { NOW } from '../../../core/commission/scapes';
 import type { Commission, Option } from '../../../core/commission/schema';
 import { gasCostOf, gearOf } from '../../../core/gear/gear';
 import { materialOf } from '../../../core/commission/lookup';
@@ -39,7 +40,7 @@ export function figuresOf(plan: ShownPlan, option: Option, doc: Commission, says
   const gas = gasCostOf({ brief: doc.brief, gear: gearOf(doc) });
   const settle = toSettle(findings);
   const unpriced = withoutPrice(takeOff).length;
-  return [
+  const rows = [
     { name: 'Free water', text: says.volume(survey.freeWaterL), below: `${says.volume(survey.bedL)} of bed` },
     {
       name: 'Stone and wood',
@@ -77,4 +78,9 @@ export function figuresOf(plan: ShownPlan, option: Option, doc: Commission, says
         .join(' '),
     },
   ];
+  // Nothing is bought for what stands there, and nothing is done to it.
+  return option.id === NOW ? rows.map((r) => (OF_NOW.includes(r.name) ? r : { ...r, text: '', below: '' })) : rows; // prettier-ignore
 }
+
+/** What is measured of the tank as it is now. */
+const OF_NOW = ['Free water', 'Stone and wood', 'Plants', 'On the floor'];

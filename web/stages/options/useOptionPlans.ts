@@ -1,4 +1,5 @@
 import { onScopeDispose, shallowRef, watch, type Ref } from 'vue';
+import { scapesOf } from '../../../core/commission/scapes';
 import type { Commission } from '../../../core/commission/schema';
 import { today } from '../../units/days';
 import type { FieldView, ShownPlan } from '../../workers/planWorker';
@@ -18,7 +19,7 @@ export function useOptionPlans(id: Readonly<Ref<string>>, commission: Ref<Commis
 
   async function renew(): Promise<void> {
     const mine = ++round;
-    for (const option of commission.value?.options ?? []) {
+    for (const option of commission.value ? scapesOf(commission.value) : []) {
       if (!commission.value) return;
       const answer = await remote.compute(id.value, pack(commission.value, option), today());
       // What follows from how plants live, the minutes of trims, comes with it.
