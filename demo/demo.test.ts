@@ -55,7 +55,7 @@ describe('the demo', () => {
     const of = (fate: 'stays' | 'moved' | 'left') =>
       before!.lines.filter((l) => l[fate] > 0).map((l) => l.id);
     expect(of('moved')).toEqual(['K-1', 'K-2', 'K-3', 'K-4', 'K-5', 'P-1', 'P-2']);
-    expect(of('left')).toEqual(['sand', 'L-1', 'L-2', 'L-3', 'L-4', 'L-5', 'L-6', 'L-7', 'P-1']);
+    expect(of('left')).toEqual(['sand', 'L-1', 'L-2', 'L-3', 'L-4', 'L-5', 'L-6', 'L-7', 'P-1', 'lava']);
     // A ramp of 40 to 55 mm over 1100 × 450 mm is 23.5 L; what stands in it takes the less, and sand does not settle.
     const sand = before!.lines[0];
     expect(sand.there).toBeGreaterThan(22.5);

@@ -229,6 +229,7 @@ function thingsOf(lines: readonly DifferenceLine[]): Text[] {
   return [
     ...(pieces.length > 0 ? [say('lift.pieces', { pieces: pieces.map((l) => l.id), mass })] : []),
     ...lines.flatMap(({ of, name, left }) => {
+      if (of === 'heaps') return [say('strip.out.heap', { mass: inKg(left), name })];
       if (of === 'bed') return [say('strip.out.bed', { litres: inLitres(left), name })];
       return of === 'plants' ? [say('lift.plants', { count: left, plant: name })] : [];
     }),

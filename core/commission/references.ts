@@ -24,19 +24,33 @@ export function referenceFaults(commission: Commission): Fault[] {
   ];
 }
 
+/** What lies in it without a shape has an id of its own and is of a material. */
+function heapFaults({ now, catalogue }: Commission): Fault[] {
+  const known = new Set(catalogue.materials.map((m) => m.id));
+  const strange = (now?.heaps ?? []).flatMap(
+    ({ material }, i) =>
+    known.has(material) ? [] : [unknown(`now.heaps[${i}].material`, material, idOf('material', 'catalogue.materials'))], // prettier-ignore
+  );
+  return [...twice('now.heaps', now?.heaps), ...strange];
+}
+
 /** The tank as it is now: what it names, and what options name of it. Each thing of it is in a scape once, as what it is. */
 function nowFaults(commission: Commission): Fault[] {
   const now = nowOf(commission);
-  const own = now ? optionFaults(commission, now, 'now') : [];
+  const own = now ? [...optionFaults(commission, now, 'now'), ...heapFaults(commission)] : [];
   const taken = now && commission.options.findIndex((o) => o.id === NOW);
   const clash = taken !== undefined && taken >= 0 ? [fault(`options[${taken}].id`, 'fault.id.now', { id: NOW })] : [];
-  return [...own, ...clash, ...commission.options.flatMap((o, i) => ofNowFaults(o, now, `options[${i}]`))];
+  return [...own, ...clash, ...commission.options.flatMap((o, i) => ofNowFaults(o, now && { ...now, heaps: undefined, lying: commission.now!.heaps ?? [] }, `options[${i}]`))];
 } // prettier-ignore
 
-const THING = { bed: 'layer', pieces: 'piece', plants: 'planting' } as const;
+const THING = { bed: 'layer', pieces: 'piece', plants: 'planting', heaps: 'heap' } as const;
 const ofNow = (list: keyof typeof THING) => say('id.of.now', { thing: say(`id.thing.${THING[list]}`) });
 
-function ofNowFaults(option: Option, now: Option | undefined, path: string): Fault[] {
+function ofNowFaults(
+  option: Option,
+  now: (Option & { lying: readonly { id: string }[] }) | undefined,
+  path: string,
+): Fault[] {
   const check = <T extends { id: string; now?: string }>(
     list: 'bed' | 'pieces' | 'plants',
     things: readonly T[],
@@ -57,13 +71,18 @@ function ofNowFaults(option: Option, now: Option | undefined, path: string): Fau
       return [];
     });
   };
+  const isThere = (of: keyof typeof THING, id: string) =>
+    (of === 'heaps' ? now?.lying : now?.[of])?.some((t) => t.id === id) ?? false;
   return [
+    ...(option.heaps ?? []).flatMap((id, i) =>
+      isThere('heaps', id) ? [] : [unknown(`${path}.heaps[${i}]`, id, ofNow('heaps'))],
+    ),
     ...check('bed', option.bed, (l) => l.material, now?.bed),
     ...check('pieces', option.pieces, (p) => p.material, now?.pieces),
     ...check('plants', option.plants, (p) => p.plant, now?.plants),
     ...(option.leaving ?? []).flatMap(
       ({ of, id }, i) =>
-      now?.[of].some((t) => t.id === id) ? [] : [unknown(`${path}.leaving[${i}].id`, id, ofNow(of))], // prettier-ignore
+      isThere(of, id) ? [] : [unknown(`${path}.leaving[${i}].id`, id, ofNow(of))], // prettier-ignore
     ),
   ];
 }

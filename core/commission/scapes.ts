@@ -18,7 +18,8 @@ export function nowOf({ now }: Pick<Commission, 'now'>): Option | undefined {
   if (known) return known;
   const here = <T extends { origin?: unknown }>(thing: T) => ({ ...thing, origin: 'here' as const });
   const { bed, pieces, plants } = now;
-  const option: Option = { ...now, id: NOW, title: '', bed: bed.map(here), pieces: pieces.map(here), plants: plants.map(here) }; // prettier-ignore
+  const { heaps: _heaps, ...parts } = now;
+  const option: Option = { ...parts, id: NOW, title: '', bed: bed.map(here), pieces: pieces.map(here), plants: plants.map(here) }; // prettier-ignore
   made.set(now, option);
   return option;
 }
@@ -41,6 +42,7 @@ export function withScape<C extends Commission>(document: C, id: string, change:
   if (!next || next === scape) return document;
   if (document.options.some((o) => o.id === id))
     return { ...document, options: document.options.map((o) => (o.id === id ? next : o)) };
-  const { id: _id, title: _title, ...now } = next;
-  return { ...document, now };
+  const { id: _id, title: _title, ...parts } = next;
+  const { heaps } = document.now!;
+  return { ...document, now: { ...parts, ...(heaps ? { heaps } : {}) } };
 } // prettier-ignore

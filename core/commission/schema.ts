@@ -258,7 +258,11 @@ const scapeParts = {
 /** Where what is taken out goes: kept wet in tank water, dry, in a tub with what lives on it; thrown away, to the studio's stock. */
 export const WHERETO = ['wet', 'dry', 'tub', 'waste', 'stock'] as const;
 /** A thing of the tank as it is now that leaves, and where it goes. */
-const leavingSchema = z.looseObject({ of: z.enum(['bed', 'pieces', 'plants']), id, to: z.enum(WHERETO) });
+const leavingSchema = z.looseObject({
+  of: z.enum(['bed', 'pieces', 'plants', 'heaps']),
+  id,
+  to: z.enum(WHERETO),
+});
 
 export const optionSchema = z.looseObject({
   id,
@@ -270,10 +274,27 @@ export const optionSchema = z.looseObject({
     .optional(),
   /** Where what is in the tank now and not in this scape goes, as far as it is said. */
   leaving: z.array(leavingSchema).max(600).optional(),
+  /** What of the heaps that nobody drew stays in it. */
+  heaps: z.array(id).max(40).optional(),
 });
 
 /** The tank as it stands there before any work: a scape of its own, drawn as exactly as one cares to. */
-export const nowSchema = z.looseObject(scapeParts);
+export const nowSchema = z.looseObject({
+  ...scapeParts,
+  /** What lies about without a shape, by its weight: “about 20 kg of lava”. It is in no litres. */
+  heaps: z
+    .array(
+      z.looseObject({
+        id,
+        material: id,
+        massKg: z.number().min(0.001).max(2_000),
+        /** Of how many pieces, as far as it was counted. */
+        count: z.number().int().min(1).max(10_000).optional(),
+      }),
+    )
+    .max(40)
+    .optional(),
+});
 
 /** What was read off on a visit; ammonia with ammonium, nitrite and nitrate as ions, mg/L, hardness in °d. */
 export const readingSchema = z.looseObject({
@@ -319,6 +340,7 @@ export type Seat = z.infer<typeof seatSchema>;
 export type Waypoint = z.infer<typeof waypointSchema>;
 export type Option = z.infer<typeof optionSchema>;
 export type Now = z.infer<typeof nowSchema>;
+export type Heap = NonNullable<Now['heaps']>[number];
 export type Whereto = (typeof WHERETO)[number];
 export type Layer = z.infer<typeof layerSchema>;
 export type LayerTop = Layer['top'];

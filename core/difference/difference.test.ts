@@ -5,7 +5,8 @@ import { optionOf } from '../commission/lookup';
 import { anyJob, jobDocument } from '../testing/anyJob';
 import { resolved } from '../testing/resolved';
 import { scape } from '../testing/scape';
-import { standingIn } from '../testing/standing';
+import { STANDING, standingIn } from '../testing/standing';
+import { biofilterOf } from '../visit/biofilter';
 import { survey } from '../survey/survey';
 import { beforeOf } from './projected';
 
@@ -53,6 +54,17 @@ describe('the difference between the tank as it is now and a scape', () => {
     expect(part.stays).toBe(0);
     expect(part.moved + part.left).toBe(whole.there);
     expect(part.moved / whole.there).toBeCloseTo(0.5, 1);
+  });
+
+  it('has what nobody drew by its weight: it stays where that is said, otherwise it leaves', () => {
+    const heaps = [{ id: 'lava', material: 'scoria', massKg: 20, count: 30 }];
+    const of = (own?: string[]) => line(standingIn(scape(), () => ({ heaps: own }), { ...STANDING, heaps }), 'lava');
+    expect(of(['lava'])).toMatchObject({ there: 20, stays: 20, left: 0, unit: 'kg' });
+    expect(of()).toMatchObject({ there: 20, stays: 0, left: 20 });
+    const job = (own?: string[]) => resolved(standingIn(scape(), () => ({ heaps: own }), { ...STANDING, heaps }));
+    const lost = (own?: string[]) => biofilterOf(job(own), survey(job(own))).reduce((sum, p) => sum + (p.lost ? p.share : 0), 0);
+    expect(lost(['lava'])).toBeCloseTo(0, 9);
+    expect(lost()).toBeGreaterThan(0.02);
   });
 
   it('there is what stays, what is moved and what is left, whatever becomes of it', () => {

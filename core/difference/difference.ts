@@ -16,7 +16,7 @@ import { isInPlace } from './inPlace';
 export interface DifferenceLine {
   /** Its id in the tank as it is now, and in which of its lists it stands. */
   id: string;
-  of: 'bed' | 'pieces' | 'plants';
+  of: 'bed' | 'pieces' | 'plants' | 'heaps';
   name: Said;
   kind: Material['kind'] | 'plant';
   unit: 'L' | 'kg' | 'plug';
@@ -64,6 +64,7 @@ export function difference(commission: Commission, now: Now, there: Survey, opti
       ...bedLines(commission, now, there, option, then, kept).map(line),
       ...pieceLines(commission, now, there, option, then, kept).map(line),
       ...plantLines(commission, now, there, option, then, kept).map(line),
+      ...heapLines(commission, now, option).map(line),
     ],
     kept,
   };
@@ -123,6 +124,15 @@ const plantLines: Lines = (commission, now, there, option, then, kept) =>
     });
     return { id: planting.id, of: 'plants', name: plantOf(commission, planting.plant).name, kind: 'plant', unit: 'plug', there: whole, stays, moved };
   }); // prettier-ignore
+
+/** Kilograms that nobody drew: they stay where that is said, and are moved by nobody. */
+function heapLines(commission: Commission, now: Now, option: Option): Whole[] {
+  const stays = new Set(option.heaps);
+  return (now.heaps ?? []).map(({ id, material, massKg }) => {
+    const { name, kind } = materialOf(commission, material);
+    return { id, of: 'heaps', name, kind, unit: 'kg', there: massKg, stays: stays.has(id) ? massKg : 0, moved: 0 };
+  });
+} // prettier-ignore
 
 /** Plants on a piece go where it goes, under whatever id it has in the scape. */
 function isSamePiece(pieces: readonly Piece[], on: string | undefined, was: string | undefined): boolean {

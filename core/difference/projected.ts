@@ -51,9 +51,10 @@ export function optionAfter(option: Option, { now, difference: { kept, lines } }
 } // prettier-ignore
 
 const kindOf = ({ of, kind }: DifferenceLine): (typeof STAYING_PARTS)[number] => {
-  if (of === 'bed') return 'substrate';
   if (of === 'plants') return 'plants';
-  return kind === 'wood' ? 'wood' : 'stone';
+  if (kind === 'wood' || kind === 'stone') return kind;
+  // Lava in a heap is filler, and what fills a bed is of it.
+  return 'substrate';
 };
 
 /** Pieces of what was there that are set again: elsewhere, higher or lower, or turned. */
@@ -78,7 +79,7 @@ export function liftedFirst(before: Before): ReadonlySet<string> {
 
 /** What is taken out, thing by thing. */
 export function takenOut({ difference: { lines } }: Before): DifferenceLine[] {
-  return lines.filter((l) => l.left > (l.of === 'pieces' ? 0 : A_HANDFUL * l.there));
+  return lines.filter((l) => l.left > (l.unit === 'kg' ? 0 : A_HANDFUL * l.there));
 }
 
 /**

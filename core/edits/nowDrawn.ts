@@ -1,11 +1,13 @@
 import { layerOrigin, pieceOrigin, plantingOrigin } from '../commission/origin';
 import type { Commission, Now, Option, Whereto } from '../commission/schema';
+import { freshId } from './ids';
 
 /* The tank as it is now: begun from what is marked as there, taken over into an option, and where what leaves it goes. */
 
 type Things = Pick<Option, 'bed' | 'pieces' | 'plants'>;
 type Thing = Things['bed' | 'pieces' | 'plants'][number];
 const LISTS = ['bed', 'pieces', 'plants'] as const;
+const isList = (of: string): of is (typeof LISTS)[number] => (LISTS as readonly string[]).includes(of);
 
 /**
  * A document with its tank as it is now: of all that its options have marked as in the tank, where that stood. The marks
@@ -39,11 +41,12 @@ function linked(now: Now, of: (typeof LISTS)[number], thing: Thing): Thing {
 }
 
 /** An option begun from what stands there: a copy of the tank as it is now, each thing of it still that thing. */
-export function begunFromNow(option: Option, { bed, pieces, joints, plants, pockets }: Now): Option {
+export function begunFromNow(option: Option, { bed, pieces, joints, plants, pockets, heaps }: Now): Option {
   const own = <T extends { id: string; origin?: unknown }>(list: readonly T[]): T[] =>
     list.map(({ origin: _origin, ...thing }) => ({ ...thing, now: thing.id }) as unknown as T);
-  const { leaving: _leaving, pockets: _pockets, ...rest } = option;
-  return { ...rest, bed: own(bed), pieces: own(pieces), joints, plants: own(plants), ...(pockets ? { pockets } : {}) }; // prettier-ignore
+  const { leaving: _leaving, pockets: _pockets, heaps: _heaps, ...rest } = option;
+  const lying = heaps ? { heaps: heaps.map((h) => h.id) } : {};
+  return { ...rest, bed: own(bed), pieces: own(pieces), joints, plants: own(plants), ...(pockets ? { pockets } : {}), ...lying }; // prettier-ignore
 }
 
 type Leaving = NonNullable<Option['leaving']>[number];
@@ -56,8 +59,36 @@ export function withWhereto(option: Option, { of, id }: Pick<Leaving, 'of' | 'id
   return leaving.length > 0 ? { ...rest, leaving } : rest;
 } // prettier-ignore
 
+/** A heap is taken out: nobody drew it, and nobody can take it off the bench. */
+export function withoutHeap(option: Option, id: string): Option {
+  return { ...option, heaps: (option.heaps ?? []).filter((h) => h !== id) };
+}
+
+/** The tank as it is now with a heap of so many kilograms in it, or with none. In every option it stays until it is taken out. */
+export function withHeap(document: Commission, material: string, massKg: number, count?: number): Commission {
+  const { now } = document;
+  if (!now) return document;
+  const id = freshId('heap', now.heaps ?? []);
+  const heap = { id, material, massKg, ...(count === undefined ? {} : { count }) };
+  return {
+    ...document,
+    now: { ...now, heaps: [...(now.heaps ?? []), heap] },
+    options: document.options.map((o) => ({ ...o, heaps: [...(o.heaps ?? []), id] })),
+  };
+}
+export function heapGone(document: Commission, id: string): Commission {
+  const { now } = document;
+  if (!now) return document;
+  const others = (o: Option): Option => {
+    const leaving = o.leaving?.filter((l) => l.of !== 'heaps' || l.id !== id);
+    return { ...o, heaps: o.heaps?.filter((h) => h !== id), ...(leaving ? { leaving } : {}) };
+  };
+  return { ...document, now: { ...now, heaps: now.heaps?.filter((h) => h.id !== id) }, options: document.options.map(others) }; // prettier-ignore
+}
+
 /** A thing that was taken away in an option, there again as it stands now; plants on a piece that is not drawn have to wait for it. */
 export function broughtBackFromNow(option: Option, now: Now, { of, id }: Pick<Leaving, 'of' | 'id'>): Option {
+  if (!isList(of)) return withWhereto({ ...option, heaps: [...(option.heaps ?? []).filter((h) => h !== id), id] }, { of, id }, undefined);
   const thing = (now[of] as Thing[]).find((t) => t.id === id);
   if (!thing || (option[of] as Thing[]).some((t) => t.now === id)) return option;
   const { origin: _origin, ...rest } = thing;

@@ -1,6 +1,8 @@
 import { filterStateOf } from '../commission/usual';
 import { layerOf, pieceOf, plantingOf, type ResolvedPiece, type Resolved } from '../resolved/resolved';
 import { materialOf } from '../commission/lookup';
+import type { Heap } from '../commission/schema';
+import { densityOf } from '../hardscape/mass';
 import { perimeter } from '../geometry/offset';
 import type { Before } from '../difference/projected';
 import type { LayerSurvey } from '../survey/layers';
@@ -57,13 +59,18 @@ export function biofilterOf(commission: Resolved, survey: Survey): BiofilterPart
 }
 
 /** On everything that was drawn as it stood: what stays or is set again keeps it, what leaves takes it along. */
-function grownBefore(commission: Resolved, { survey, difference: { lines } }: Before): Grown[] {
+function grownBefore(commission: Resolved, { now, survey, difference: { lines } }: Before): Grown[] {
   const [layers, pieces, plantings] = [survey.layers, survey.pieces, survey.plantings].map(
     (list) => new Map<string, unknown>(list.map((one) => [one.id, one])),
   );
   return lines.flatMap((l): Grown[] => {
     const part = l.of === 'bed' ? 'bed' : l.of === 'plants' ? 'plants' : l.kind === 'wood' ? 'wood' : 'stone';
-    const weight = { bed: () => bedWeight(layers.get(l.id) as LayerSurvey), pieces: () => pieceWeight(commission, pieces.get(l.id) as PieceSurvey), plants: () => WEIGHT.plants * (plantings.get(l.id) as PlantingSurvey).netM2 }[l.of](); // prettier-ignore
+    const heap = () =>
+      heapWeight(
+        commission,
+        now.heaps!.find((h) => h.id === l.id)!,
+      );
+    const weight = { heaps: heap, bed: () => bedWeight(layers.get(l.id) as LayerSurvey), pieces: () => pieceWeight(commission, pieces.get(l.id) as PieceSurvey), plants: () => WEIGHT.plants * (plantings.get(l.id) as PlantingSurvey).netM2 }[l.of](); // prettier-ignore
     const goes = l.there > 0 ? l.left / l.there : 1;
     return [
       { part, weight: weight * (1 - goes), lost: false },
@@ -123,6 +130,16 @@ function pieceWeight(commission: Resolved, { material, underWaterL }: PieceSurve
 function bedWeight(layer: LayerSurvey): number {
   return BED_PER_MM * layer.areaM2 * Math.min(BED_MOST_MM, meanMm(layer));
 }
+
+/** A heap counts as so many balls as it has pieces, of fist size where nobody counted them. */
+function heapWeight(commission: Resolved, { material, massKg, count }: Heap): number {
+  const of = materialOf(commission, material);
+  const litres = massKg / densityOf(of);
+  const pieces = count ?? Math.max(1, Math.round(litres / FIST_L));
+  return WEIGHT[of.kind === 'wood' ? 'wood' : 'stone'] * pieces * ballM2(litres / pieces) * OVER_BALL;
+}
+/** A stone of the size of a fist, L (common practice). */
+const FIST_L = 0.4;
 
 /** Share of the biofilter that is on some pieces: what goes with them when they dry. */
 export function shareOn(commission: Resolved, survey: Survey, pieces: readonly string[]): number {

@@ -35,6 +35,7 @@ const now: Now = {
     { id: 'P-1', plant: 'vallisneria-nana', region: BACK, spacingMm: 45, form: 'running' },
     { id: 'P-2', plant: 'cryptocoryne-wendtii', region: SHADE, spacingMm: 60, form: 'running' },
   ],
+  heaps: [{ id: 'lava', material: 'scoria-filler', massKg: 4, count: 12 }],
 };
 
 /** Where the seven roots go: the two best into a tub for another job, the rest dried. */
@@ -79,7 +80,7 @@ const option: Option = {
     { id: 'P-2', plant: 'cryptocoryne-wendtii', region: ring('380,300 560,300 560,390 380,390'), spacingMm: 60, form: 'running', now: 'P-2' },
     { id: 'P-3', plant: 'helanthium-tenellum', region: ring('40,30 1060,30 1060,110 40,110'), spacingMm: 40, origin: 'bought' },
   ],
-  leaving: [...roots, { of: 'bed', id: 'sand', to: 'waste' }, { of: 'plants', id: 'P-1', to: 'stock' }],
+  leaving: [...roots, { of: 'heaps', id: 'lava', to: 'dry' }, { of: 'bed', id: 'sand', to: 'waste' }, { of: 'plants', id: 'P-1', to: 'stock' }],
 }; // prettier-ignore
 
 /** A rescape in one day: five stones are set again, seven roots leave, soil comes in the place of sand, thirteen fish stay in the water. */
@@ -138,6 +139,9 @@ export function readingRoom(today: Day): Commission {
     options: [option],
     log: [],
   });
-  const catalogue = catalogueFor([option, { ...now, id: 'now', title: '' }], Number(today.slice(0, 4)));
+  const { bed, pieces, joints, plants } = now;
+  const lava: Option['bed'] = [{ id: 'lava', material: 'scoria-filler', top: { kind: 'level', mm: 0 } }];
+  const there: Option = { id: 'now', title: '', bed: [...bed, ...lava], pieces, joints, plants };
+  const catalogue = catalogueFor([option, there], Number(today.slice(0, 4)));
   return { ...base, now, catalogue: { ...base.catalogue, materials: catalogue.materials, plants: catalogue.plants } };
 } // prettier-ignore

@@ -234,6 +234,7 @@ export const BUILD = {
   'strip.out.to': '{to}: {things}',
   'strip.out.and': '{one}; {other}',
   'strip.out.bed': '{litres} of {name}',
+  'strip.out.heap': 'about {mass} of {name}',
   'whereto.wet': 'into tank water',
   'whereto.dry': 'dried and stored',
   'whereto.tub': 'into a tub of tank water with what lives on it',

@@ -61,6 +61,7 @@ export const FAULTS = {
   'id.of.now': 'the id of a {thing} of the tank as it is now',
   'id.thing.layer': 'layer',
   'id.thing.planting': 'planting',
+  'id.thing.heap': 'heap',
   'fault.id.now': 'is "{id}", must be another: so the tank as it is now is called',
   'fault.now.other':
     'is "{id}", which is {was} and not {is}: must be what it is now, or left out for something new',

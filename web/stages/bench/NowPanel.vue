@@ -4,10 +4,17 @@ import { NOW } from '../../../core/commission/scapes';
 import { WHERETO, type Option, type Whereto } from '../../../core/commission/schema';
 import type { DifferenceLine } from '../../../core/difference/difference';
 import type { Shown } from '../../../core/difference/shown';
-import { begunFromNow, broughtBackFromNow, withNowDrawn, withWhereto } from '../../../core/edits/nowDrawn';
+import {
+  begunFromNow,
+  broughtBackFromNow,
+  withNowDrawn,
+  withoutHeap,
+  withWhereto,
+} from '../../../core/edits/nowDrawn';
 import { useCommission } from '../../document/commissionStore';
 import { useFigures } from '../../units/figures';
 import { wording } from '../../words/wording';
+import NowHeaps from './NowHeaps.vue';
 
 /** The tank as it is now: begun, taken over into an option, and what becomes of each of its things there. */
 const props = defineProps<{ option: Option; before?: Shown }>();
@@ -52,6 +59,10 @@ function begin(): void {
 }
 const goes = (l: DifferenceLine, to: string) =>
   commission.editOption(`whereto ${l.of} ${l.id}`, (o) => withWhereto(o, l, (to || undefined) as Whereto | undefined)); // prettier-ignore
+function out(l: DifferenceLine): void {
+  commission.endStep();
+  commission.editOption(`out ${l.id}`, (o) => withoutHeap(o, l.id));
+}
 function back(l: DifferenceLine): void {
   commission.endStep();
   commission.editOption(`keep ${l.of} ${l.id}`, (o) => broughtBackFromNow(o, doc.value.now!, l));
@@ -64,12 +75,15 @@ function back(l: DifferenceLine): void {
       <p>{{ wording(doc.brief.rescape ? 'nowPanel.none' : 'nowPanel.newBuild') }}</p>
       <button class="act" data-test="draw-now" @click="draw">Draw what stands there</button>
     </div>
-    <div v-else-if="isNow" class="start">
-      <p>{{ wording('nowPanel.drawing') }}</p>
-      <button class="act" data-test="begin-from-now" @click="begin">
-        {{ wording('nowPanel.begin', { option: target.title || target.id.toUpperCase() }) }}
-      </button>
-    </div>
+    <template v-else-if="isNow"
+      ><div class="start">
+        <p>{{ wording('nowPanel.drawing') }}</p>
+        <button class="act" data-test="begin-from-now" @click="begin">
+          {{ wording('nowPanel.begin', { option: target.title || target.id.toUpperCase() }) }}
+        </button>
+      </div>
+      <NowHeaps :heaps="doc.now.heaps ?? []"
+    /></template>
     <template v-else-if="before">
       <section
         v-for="g in groups"
@@ -84,6 +98,9 @@ function back(l: DifferenceLine): void {
             <b>{{ l.id }}</b>
             <span class="name" :title="f.words(l.name)">{{ f.words(l.name) }}</span>
             <span class="figure">{{ amount(l, l[g.fate]) }}</span>
+            <button v-if="g.fate === 'stays' && l.of === 'heaps'" class="act" @click="out(l)">
+              Take out
+            </button>
             <template v-if="g.fate === 'left'">
               <select
                 :value="l.to ?? ''"
@@ -156,6 +173,9 @@ li {
   gap: 0 8px;
   padding: 2px 0;
   font-size: 13.5px;
+}
+.stays li {
+  grid-template-columns: 44px minmax(0, 1fr) auto auto;
 }
 .left li {
   grid-template-columns: 44px minmax(0, 1fr) auto 152px 40px;

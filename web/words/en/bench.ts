@@ -17,6 +17,9 @@ export const BENCH = {
   'nowPanel.drawing':
     'This is the tank as it stands there: draw its bed, stones, wood and plants with the same tools. Nothing of it is bought. When it is drawn, begin the scape from it, then move and take away.',
   'nowPanel.begin': 'Begin “{option}” from what stands there',
+  'nowHeaps.title': 'Also there, without a shape',
+  'nowHeaps.material': 'What lies there',
+  'nowHeaps.remove': 'Remove {name}',
   'nowPanel.stays': 'Stays as it stands',
   'nowPanel.moved': 'Set again',
   'nowPanel.left': 'Taken out',
