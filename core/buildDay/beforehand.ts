@@ -10,6 +10,8 @@ import { beginning, type EarlierWork } from '../beforehand/earlier';
 import { MATURE_DAYS, maturesAhead, mediaToMature } from '../regime/maturing';
 import type { Survey } from '../survey/survey';
 import { FILM_DRY_HOURS } from '../vessel/film';
+import { litresToHeight } from '../vessel/litres';
+import { isToBeTried } from '../vessel/secondHand';
 import { rounded } from '../units/quantity';
 import { recipeFor } from '../filling/filling';
 import { inKg, inLitres, inLitresAnHour, inMm } from '../words/measure';
@@ -25,6 +27,7 @@ type Said = EarlierWork & Pick<Beforehand, 'title' | 'detail'>;
 export function beforehandOf(commission: Resolved, survey: Survey): Beforehand[] {
   const { buildDay } = commission.brief;
   const works: Said[] = [
+    ...leakBeforehand(commission),
     ...filmBeforehand(commission),
     ...roBeforehand(commission, survey),
     ...mediaBeforehand(commission),
@@ -43,6 +46,27 @@ export function beforehandOf(commission: Resolved, survey: Survey): Beforehand[]
   return list.sort((a, b) => a.day.localeCompare(b.day));
 }
 
+/** A second-hand tank stands full for a day, looked at the next; so early that another can still be found (common practice). */
+const LEAK_TEST_DAYS = 2;
+const LEAK_TEST_AHEAD = 14;
+
+function leakBeforehand(commission: Resolved): Said[] {
+  const { vessel } = commission;
+  if (!isToBeTried(commission)) return [];
+  return [
+    {
+      kind: 'leak',
+      things: ['vessel'],
+      takesDays: LEAK_TEST_DAYS,
+      usualDays: LEAK_TEST_AHEAD,
+      title: say('before.leak.title'),
+      detail: say('before.leak.detail', {
+        litres: inLitres(litresToHeight(vessel, vessel.waterLineMm), 0),
+      }),
+    },
+  ];
+}
+
 /** Film is applied wet, squeezed out, trimmed, and dry before the scape goes in. */
 function filmBeforehand({ vessel }: Resolved): Said[] {
   const { background, innerMm } = vessel;
@@ -52,7 +76,7 @@ function filmBeforehand({ vessel }: Resolved): Said[] {
   return [
     {
       kind: 'film',
-      things: [],
+      things: ['vessel'],
       takesDays: wholeDays(dry),
       title: say('before.film.title', { colour: background.colour }),
       detail: say('before.film.detail', {

@@ -62,6 +62,16 @@ export const vesselSchema = z.looseObject({
     })
     .optional(),
   mat: z.boolean().optional(),
+  /** One that others had before: nobody knows how it was treated until it has stood full for a day. */
+  secondHand: z
+    .looseObject({
+      ageYears: figure(0, 100).optional(),
+      seams: z.enum(['sound', 'doubtful', 'renewed']).optional(),
+      scratches: words.optional(),
+      /** It stood full and dry outside for a day since it was bought. */
+      leakTested: z.boolean().optional(),
+    })
+    .optional(),
   lid: z.boolean().optional(),
   backlightW: z.number().min(0.1).max(2_000).optional(),
 });

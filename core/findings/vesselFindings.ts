@@ -5,6 +5,7 @@ import type { Finding } from '../words/finding';
 import { inLitres, inMm, type Measure } from '../words/measure';
 import { PRACTICE, say, type Text } from '../words/text';
 import { isNarrowed, openings, openingSize, passes } from '../vessel/openings';
+import { hasDoubtfulSeams, OLD_SEAMS_YEARS } from '../vessel/secondHand';
 import type { Polygon } from '../geometry/polygon';
 import { joinedBefore } from '../beforehand/ahead';
 import type { Survey } from '../survey/survey';
@@ -20,6 +21,7 @@ export function vesselFindings(commission: Resolved, survey: Survey): Finding[] 
     ...labelFindings(commission, survey),
     ...openingFindings(commission, survey),
     ...matFindings(commission),
+    ...seamFindings(commission),
   ];
 }
 
@@ -118,6 +120,26 @@ function matFindings({ vessel }: Resolved): Finding[] {
       unit: 'mats',
       says: say('vessel.mat.says'),
       because: say('vessel.mat.because'),
+      source: PRACTICE,
+    },
+  ];
+}
+
+/** Old or doubtful seams of a second-hand tank: said, never judged. */
+function seamFindings({ vessel }: Resolved): Finding[] {
+  if (!hasDoubtfulSeams(vessel)) return [];
+  const { ageYears, seams } = vessel.secondHand!;
+  const old = seams !== 'doubtful' && ageYears !== undefined;
+  return [
+    {
+      id: 'vessel.seams',
+      severity: 'warn',
+      at: { field: 'vessel.secondHand' },
+      measured: ageYears ?? 0,
+      limit: OLD_SEAMS_YEARS,
+      unit: 'years',
+      says: old ? say('vessel.seams.says.old', { years: ageYears }) : say('vessel.seams.says'),
+      because: say('vessel.seams.because'),
       source: PRACTICE,
     },
   ];

@@ -53,6 +53,7 @@ export const FINDINGS = {
   'plant.shared': 'findings',
   'vessel.label': 'findings',
   'vessel.mat': 'findings',
+  'vessel.seams': 'findings',
   'gear.co2': 'findings',
   'gear.co2.none': 'findings',
   'gear.film.none': 'findings',

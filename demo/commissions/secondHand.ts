@@ -33,6 +33,7 @@ export function secondHand(today: Day): Commission {
       labelL: 105,
       lid: true,
       mat: true,
+      secondHand: { ageYears: 6, seams: 'sound', scratches: 'right pane, low down, behind the stones' },
     },
     site: {
       storey: 1,

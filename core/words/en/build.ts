@@ -332,6 +332,7 @@ export const BUILD = {
     'Start it today and move the build day by as much, or do without and say so to the client.',
   'build.long.because': 'Plants wait out of water while hands get tired. {ahead}',
 
+  'why.earlier.leak': 'A tank that leaks needs no film.',
   'why.earlier.aside': 'It is there before it is worked on.',
   'why.earlier.joined': 'Joints cure on dry pieces, so this comes before the tub.',
   'before.media.title': 'Start maturing the filter media',
@@ -347,6 +348,9 @@ export const BUILD = {
   'before.joints.title': 'Join outside, {method}: {joints}',
   'before.joints.detail':
     '24 h to cure; then {mass} carried in as one by {count, plural, one {one person} other {# people}}, borne under {pieces}, never by its thin end. {caution}',
+  'before.leak.title': 'Leak test of the tank',
+  'before.leak.detail':
+    'before anything is bought to its size: level, on its mat, outside or where water does no harm, {litres} to the line; dry paper around the base, looked at after an hour, in the evening and after a day. Siphoned empty before anybody lifts it; edges of old glass cut.',
   'before.film.title': 'Background film, {colour}',
   'before.film.side': '{side} {size}',
   'before.film.detail': '{sides}; applied wet, squeezed out, trimmed; {hours} h to dry',

@@ -115,6 +115,10 @@ export const SURVEY = {
   'group.passes.says':
     '{pieces}, joined before the build day, do not pass the opening: {across} across, the widest is {widest}.',
   'group.passes.because': 'Silicone them inside the empty tank, or choose a joint that is made on the day.',
+  'vessel.seams.says': 'The seams of this second-hand tank are doubtful.',
+  'vessel.seams.says.old': 'The seams of this second-hand tank are {years} years old.',
+  'vessel.seams.because':
+    'Silicone that has stood dry may part when it is filled again. A day full where water does no harm shows a seam that leaks now, not one that will: have it renewed by somebody who does that for a living, or find another tank.',
   'vessel.mat.says': 'No mat under a tank without a frame.',
   'vessel.mat.because': 'A grain or an uneven board under the base can crack the bottom pane.',
   'where.front.left': 'front left',

@@ -7,6 +7,7 @@ import { freshId } from '../../../core/edits/ids';
 import { useDocEdit } from '../../document/docEdit';
 import FigureField from '../../document/FigureField.vue';
 import WordsField from '../../document/WordsField.vue';
+import SecondHand from './SecondHand.vue';
 
 /** What is built into or onto the vessel: rim, braces, chambers, fixed things, film, lid, mat, backlight. */
 const commission = useCommission();
@@ -81,6 +82,7 @@ const placed = (i: number, axis: number, mm: number) => {
         @update:model-value="(x) => edit.vessel('mat', Boolean(x))"
       />
     </div>
+    <SecondHand />
     <div class="figures">
       <v-select
         label="Background film"
