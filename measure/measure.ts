@@ -12,7 +12,8 @@ import { built } from '../scripts/ready.mjs';
 import { parseCommission } from '../core/commission/parse';
 import { plan } from '../core/pipeline/plan';
 import { newMemo } from '../core/survey/memo';
-import { survey } from '../core/survey/survey';
+import { survey, type Survey } from '../core/survey/survey';
+import type { Commission } from '../core/commission/schema';
 import { takeOff } from '../core/takeoff/takeOff';
 import { columnsOf } from '../server/store/columns';
 import { listCommissions } from '../server/store/commissions';
@@ -20,6 +21,7 @@ import { commissions } from '../server/store/schema';
 import { openStore } from '../server/store/store';
 import { benchRows } from './bench';
 import { exactBench } from './exact';
+import { differenceRows } from './difference';
 import { editRows } from './edits';
 import { growthRows } from './growth';
 import { openedRow, pageRows } from './page';
@@ -31,6 +33,10 @@ import { resolved } from '../core/testing/resolved';
 
 const MANY = 10_000;
 const AT_ONCE = 100;
+
+/** The take-off of what was surveyed: resolved from that survey, and not from one of its own. */
+const takenOff = (commission: Commission, measured: Survey) =>
+  takeOff(resolved(commission, measured), measured);
 
 async function surveyRows(): Promise<Row[]> {
   const scape = largeScape();
@@ -44,11 +50,11 @@ async function surveyRows(): Promise<Row[]> {
     200,
     (run) => {
       const commission = moved(scape, 12, spot(run));
-      takeOff(resolved(commission), survey(commission, { memo }));
+      takenOff(commission, survey(commission, { memo }));
     },
     40,
   );
-  const whole = await timed('survey.whole', 15, () => takeOff(resolved(scape), survey(scape)));
+  const whole = await timed('survey.whole', 15, () => takenOff(scape, survey(scape)));
   const booleans = await timed(
     'exact.booleans',
     7,
@@ -155,6 +161,7 @@ async function firstScreenKb(): Promise<number | undefined> {
 /** What is measured, by the name with which it is asked for. */
 const PARTS: Record<string, () => Promise<Row[]> | Row[]> = {
   survey: surveyRows,
+  difference: differenceRows,
   vessel: vesselRows,
   reading: readingRows,
   edits: editRows,

@@ -250,7 +250,7 @@ const scapeParts = {
   bed: z.array(layerSchema).max(20),
   pieces: z.array(pieceSchema).max(300).default([]),
   joints: z.array(jointSchema).max(300).default([]),
-  plants: z.array(plantingSchema).max(200).default([]),
+  plants: z.array(plantingSchema).max(300).default([]),
   pockets: z.array(pocketSchema).max(60).optional(),
   underlays: z.array(underlaySchema).max(2).optional(),
 };
