@@ -20,6 +20,7 @@ const ABOUT: Record<Part | 'validate', string> = {
   validate: 'check a commission and list its findings',
   takeoff: 'what the scape takes: measured, needed, packs',
   order: 'the take-off by supplier, with order-by days',
+  difference: 'what becomes of each thing in the tank as it is now: it stays, is set again or leaves',
   build: 'the build day, task by task, on a clock',
   care: 'the first eight weeks after the build',
   brief: 'what a first visit has to settle: brief, vessel and site, with their findings',

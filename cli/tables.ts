@@ -12,7 +12,7 @@ import { rounded, unitFor, type Quantity } from '../core/units/quantity';
 import { inEnglish } from '../core/words/english';
 import { say, type Text } from '../core/words/text';
 
-export type Part = 'takeoff' | 'order' | 'build' | 'care' | 'brief' | 'planting';
+export type Part = 'takeoff' | 'order' | 'difference' | 'build' | 'care' | 'brief' | 'planting';
 
 /** A command's answer for reading in a terminal. */
 export function table(
@@ -25,6 +25,7 @@ export function table(
     validate: () => ['The document is complete.'],
     takeoff: () => takeOffRows(commission, plan),
     order: () => orderRows(commission, plan),
+    difference: () => differenceRows(plan),
     build: () => buildRows(plan),
     care: () => careRows(plan),
     brief: () => briefRows(commission, plan),
@@ -101,6 +102,21 @@ function numbersOf({ firstNo, spots }: Planted): string {
   const last = firstNo + spots.length / 3 - 1;
   if (spots.length === 0) return 'by eye';
   return last > firstNo ? `${firstNo}-${last}` : String(firstNo);
+}
+
+/** Every thing of the tank as it is now with what of it stays, is set again and leaves, and where that goes. */
+function differenceRows({ before }: Plan): string[] {
+  if (!before) return ['The tank as it is now is not drawn: nothing is known of what stays and what goes.'];
+  const cell = (value: number, unit: string) => (value > 0 ? figure({ value, unit: unit as Quantity['unit'] }) : '·'); // prettier-ignore
+  return aligned([
+    ['id', 'what', 'there', 'stays', 'set again', 'leaves', 'to'],
+    ...before.lines.map((l) => [
+      l.id,
+      inEnglish(l.name),
+      ...[l.there, l.stays, l.moved, l.left].map((n) => cell(n, l.unit)),
+      l.left > 0 ? inEnglish(say(`whereto.${l.to ?? 'open'}`)) : '',
+    ]),
+  ]);
 }
 
 /** Columns padded to their widest cell. */

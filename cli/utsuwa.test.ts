@@ -2,6 +2,7 @@ import { mkdtempSync, readFileSync, truncateSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
+import { readingRoom } from '../demo/commissions/readingRoom';
 import { utsuwa as commandLine } from './commands';
 
 const folder = mkdtempSync(join(tmpdir(), 'utsuwa-cli-'));
@@ -48,6 +49,31 @@ describe('utsuwa in a terminal', () => {
       { id: 'order.late', severity: 'stop', measured: 1 },
       { id: 'build.past', severity: 'warn', measured: 23 },
     ]);
+  });
+
+  it('says what becomes of each thing in a tank that stands there, and where nobody drew it', async () => {
+    const file = join(folder, 'reading.json');
+    writeFileSync(file, JSON.stringify(readingRoom('2026-11-25')));
+    const { status, stdout } = await utsuwa('difference', file, '--today', '2026-11-25');
+    expect(status).toBe(0);
+    const row = (id: string) =>
+      stdout
+        .split('\n')
+        .find((l) => l.startsWith(`${id} `))!
+        .split(/ {2,}/);
+    expect(row('K-1')).toEqual(['K-1', 'Slate', '6.09 kg', '·', '6.09 kg', '·']);
+    expect(row('P-1').slice(2)).toEqual(['50 plugs', '·', '25 plugs', '25 plugs', 'to the studio’s stock']);
+    const data = JSON.parse((await utsuwa('difference', file, '--json', '--today', '2026-11-25')).stdout);
+    expect(data.difference.find((l: { id: string }) => l.id === 'L-1')).toMatchObject({
+      of: 'pieces',
+      unit: 'kg',
+      stays: 0,
+      moved: 0,
+      to: 'stock',
+    });
+    expect((await utsuwa('difference', 'demo/level-cube.json')).stdout).toContain('is not drawn');
+    const now = await utsuwa('takeoff', file, '--option', 'now', '--json', '--today', '2026-11-25');
+    expect(JSON.parse(now.stdout).survey.layers[0].id).toBe('sand');
   });
 
   it('prints a table for each command', async () => {

@@ -16,7 +16,7 @@ const PLACES = 4;
  */
 export function report(
   plan: Plan,
-  part: 'takeoff' | 'order' | 'build' | 'care' | 'brief' | 'planting',
+  part: 'takeoff' | 'order' | 'difference' | 'build' | 'care' | 'brief' | 'planting',
   planted?: PlantedPlan,
 ): unknown {
   const { field: _field, standing: _standing, ...survey } = plan.survey;
