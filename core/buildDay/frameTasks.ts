@@ -180,7 +180,8 @@ function wetBed(job: Job): Step[] {
 /** The difference to what stands in the tank: old water first, then new. */
 function fill(job: Job): Step[] {
   const { freeWaterL, poreWaterL } = job.survey;
-  const { newL, keptL, remainsL, tubs } = job.fill;
+  const { newL, remainsL } = job.fill;
+  const { litres: keptL, tubs } = job.kept;
   const bedL = wetBedL(job).litres;
   const volume = newL + keptL - bedL;
   if (volume < 0.5) return [];

@@ -36,6 +36,8 @@ export interface Job {
   fill: FirstFill;
   /** Animals that live in it; left out where none do, or where nothing disturbs them. */
   waiting?: Waiting;
+  /** Old water kept in tubs beside that in which animals wait. */
+  kept: { litres: number; tubs: number };
   /** Poured through water, since it stands above the bed or animals stay in it. */
   wet: boolean;
   /** What work that does not grow with the scape takes, against a tank of middling size. */
@@ -74,9 +76,17 @@ export function jobOf(commission: Resolved, survey: Survey): Job {
     }),
     fill,
     ...(waiting ? { waiting } : {}),
+    kept: keptBeside(fill, brief.rescape?.inKept ? waiting : undefined),
     wet: fill.remainsL > 0 && (waiting?.where === 'stay' || fill.drainToMm > lowestBedMm(survey)),
     size: sizeFactor(survey.brimL),
   };
+}
+
+/** What is kept of the old water, less that in which animals wait where it is part of it. */
+function keptBeside({ keptL, tubL }: FirstFill, inKept: Waiting | undefined): Job['kept'] {
+  const theirs = inKept?.where === 'tubs' ? inKept.litres : 0;
+  const litres = Math.max(0, keptL - theirs);
+  return { litres, tubs: Math.ceil(litres / tubL - 1e-9) };
 }
 
 /** Litres at which fixed minutes are as they stand in the rates, and the least that a small tank takes of them. */

@@ -73,6 +73,8 @@ interface Patch {
   plugs: number;
   /** Ids of the tasks that make it ready. */
   preparedBy: string[];
+  /** Of an epiphyte: plugs by how they are held. */
+  held: Partial<Record<'glue' | 'tie' | 'wedge', number>>;
 }
 
 /** What is planted on the day, in the order of planting: where nothing is at hand nothing is. */
@@ -88,9 +90,11 @@ function patches(job: Job): Patch[] {
   const byPlant = new Map<string, Patch>();
   for (const turn of turnsOf(job)) {
     const { comesAs, plugs } = preparedOf(turn);
-    const known = byPlant.get(turn.plant.id) ?? { plant: turn.plant, plugs: 0, preparedBy: [] };
+    const known = byPlant.get(turn.plant.id) ?? { plant: turn.plant, plugs: 0, preparedBy: [], held: {} };
+    const by = turn.planting.held ?? 'glue';
     const preparedBy = [...new Set([...known.preparedBy, `prepare-${comesAs}`])];
-    byPlant.set(turn.plant.id, { ...known, plugs: known.plugs + plugs, preparedBy });
+    const held = { ...known.held, [by]: (known.held[by] ?? 0) + plugs };
+    byPlant.set(turn.plant.id, { ...known, plugs: known.plugs + plugs, preparedBy, held });
   }
   return [...byPlant.values()];
 }
@@ -139,13 +143,21 @@ function epiphyteTasks(job: Job): Step[] {
       id: 'epiphytes',
       phase: 'planting',
       title: say('epiphytes.title'),
-      detail: say('epiphytes.detail', { count, plants: on.map((p) => p.plant.name) }),
+      detail: say('epiphytes.detail', { count, plants: on.map((p) => p.plant.name), ways: heldWords(on) }),
       minutes: count * RATES.epiphyte,
       people: 1,
-      caution: CAUTIONS.glue,
+      ...(on.some((p) => p.held.glue) ? { caution: CAUTIONS.glue } : {}),
       workings: [step(say('step.portions'), count, 'portion', each(RATES.epiphyte))],
     },
   ];
+}
+
+/** “6 by dots of gel, 2 wedged into gaps”. */
+function heldWords(on: readonly Patch[]): Text[] {
+  return (['glue', 'tie', 'wedge'] as const).flatMap((way) => {
+    const count = on.reduce((sum, p) => sum + (p.held[way] ?? 0), 0);
+    return count > 0 ? [say(`held.${way}`, { count })] : [];
+  });
 }
 
 /** Plants that float go in when there is water to float on. */

@@ -129,8 +129,9 @@ function stayWords(litres: number, hasHeater: boolean): Text {
 }
 
 /** Water down to a height; what is kept of it into tubs. */
-function drain({ fill, size }: Job): Step {
-  const { drainedL, drainToMm, keptL, tubs, tubL } = fill;
+function drain({ fill, kept, size }: Job): Step {
+  const { drainedL, drainToMm, tubL } = fill;
+  const { litres: keptL, tubs } = kept;
   const values = { height: inMm(drainToMm), litres: inLitres(keptL, 0), count: tubs, tub: inLitres(tubL, 0) };
   return {
     id: 'drain',
@@ -246,7 +247,7 @@ export function returningTasks(job: Job): Step[] {
       phase: 'finish',
       title: say('return.title'),
       short: say('return.short'),
-      detail: say('return.detail'),
+      detail: say(job.commission.brief.rescape?.inKept ? 'return.detail.kept' : 'return.detail'),
       minutes,
       people: 1,
       caution: CAUTIONS.ammonia,

@@ -95,6 +95,8 @@ const rescapeSchema = z.looseObject({
   holdingL: figure(0, 10_000).optional(),
   /** Where animals are meanwhile: in the tank, in tubs, or with somebody else. */
   animals: z.enum(['stay', 'tubs', 'elsewhere']).optional(),
+  /** Animals in tubs wait in the water that is kept: one lot of tubs, not two. */
+  inKept: z.boolean().optional(),
   /** Share of the old water that is kept; all of it where water stays and nothing is said. */
   waterKept: z.number().min(0).max(1).optional(),
   /** Height above the glass to which the water is drained before the work, mm. */

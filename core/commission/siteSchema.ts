@@ -115,6 +115,8 @@ export const siteSchema = z.looseObject({
       winterC: celsius.optional(),
       summerC: celsius.optional(),
       hotC: z.number().min(20).max(80).optional(),
+      /** Hot water that the house gives at once, L: what the boiler holds. */
+      hotL: figure(0, 5_000).optional(),
     })
     .optional(),
   target: z

@@ -24,6 +24,9 @@ const FIBRE_G = 1.5;
 /** Length of line for one tie, m (common practice). */
 const TIE_M = 0.6;
 
+/** Thread for one portion of an epiphyte, m (common practice). */
+const PLANT_TIE_M = 0.3;
+
 /** Contacts in a joint: one fewer than the pieces it brings together. */
 export function contactsOf(joints: readonly Joint[]): number {
   return joints.reduce((sum, j) => sum + j.pieces.length - 1, 0);
@@ -41,10 +44,11 @@ export function gluing(commission: Resolved, survey: Survey, joints: readonly Jo
   const count = (n: number): Working => ({ step: say('contacts'), value: n, unit: 'contact' });
   const wads = of('fibre-glue');
   const ties = of('tie');
+  const tied = epiphytes(commission, survey, 'tie');
   return [
     ...glues.map((glue): Consumable => {
       const contacts = contactsOf(joints.filter((j) => GLUE_OF[j.method] === glue));
-      const dots = glue === 'gel' ? epiphytes(commission, survey) : 0;
+      const dots = glue === 'gel' ? epiphytes(commission, survey, 'glue') : 0;
       const grams = contacts * GLUE_G[glue];
       return {
         kind: 'glue',
@@ -75,20 +79,24 @@ export function gluing(commission: Resolved, survey: Survey, joints: readonly Jo
     {
       kind: 'tie',
       name: say('consumable.tie'),
-      value: ties * TIE_M,
+      value: ties * TIE_M + tied * PLANT_TIE_M,
       unit: 'm',
       workings: [
         count(ties),
         { step: say('tie.each', { length: inM(TIE_M) }), value: ties * TIE_M, unit: 'm', note: PRACTICE },
+        ...(tied > 0
+          ? [{ step: say('tie.plants', { length: inM(PLANT_TIE_M) }), value: tied * PLANT_TIE_M, unit: 'm', note: PRACTICE }] // prettier-ignore
+          : []),
       ],
     },
   ];
 }
 
-/** Portions of plants that hold on to stone and wood and are new here. */
-function epiphytes(commission: Resolved, survey: Survey): number {
+/** Portions of plants that hold on to stone and wood, are new here and are held in one way. */
+function epiphytes(commission: Resolved, survey: Survey, by: 'glue' | 'tie'): number {
   const isFresh = ({ plant, origin }: ResolvedPlanting) => plant.roots === 'epiphyte' && origin !== 'here';
+  const isHeld = ({ planting }: ResolvedPlanting) => (planting.held ?? 'glue') === by;
   return survey.plantings
-    .filter((p) => isFresh(plantingOf(commission, p.id)))
+    .filter((p) => isFresh(plantingOf(commission, p.id)) && isHeld(plantingOf(commission, p.id)))
     .reduce((sum, p) => sum + p.plugs, 0);
 }

@@ -45,6 +45,7 @@ export function waterPlan(commission: Resolved, survey: Survey): WaterPlan {
       ...tapFindings(commission),
       ...warmFindings(commission, target),
       ...storeFindings(commission, first.roL),
+      ...hotFindings(commission, first.tapHotL),
     ],
   };
 }
@@ -131,6 +132,25 @@ function storeFindings({ site }: Resolved, roL: number): Finding[] {
         all: rounded(roL / ro.litresPerHour, 0),
         rate: inLitresAnHour(ro.litresPerHour),
       }),
+      source: say('source.recipe'),
+    },
+  ];
+}
+
+/** More hot water for the fill than the boiler holds: it runs cold in the middle, and who stays in the water is chilled. */
+function hotFindings({ site }: Resolved, hotL: number): Finding[] {
+  const has = site?.tap?.hotL;
+  if (has === undefined || hotL <= has + 0.5) return [];
+  return [
+    {
+      id: 'water.hot',
+      severity: 'warn',
+      at: { field: 'site.tap' },
+      measured: rounded(hotL, 0),
+      limit: rounded(has, 0),
+      unit: 'L',
+      says: say('water.hot.says', { wanted: inLitres(hotL, 0), has: inLitres(has, 0) }),
+      because: say('water.hot.because'),
       source: say('source.recipe'),
     },
   ];

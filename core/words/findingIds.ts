@@ -86,6 +86,7 @@ export const FINDINGS = {
   'site.floor': 'visit',
   'water.conditioner': 'visit',
   'water.hard': 'visit',
+  'water.hot': 'visit',
   'water.nitrate': 'visit',
   'water.plants': 'visit',
   'water.store': 'visit',

@@ -17,6 +17,7 @@ const LATER: Partial<Record<FindingId, SettleBy>> = {
   'route.mass': 'day',
   'route.team': 'day',
   'water.conditioner': 'day',
+  'water.hot': 'day',
   'water.store': 'day',
   'order.after': 'day',
   'order.noday': 'day',

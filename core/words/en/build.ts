@@ -176,7 +176,11 @@ export const BUILD = {
   'plant.title.right': '{plant}, right half',
   'plant.detail': '{count, plural, one {# plug} other {# plugs}}, front to back, {seconds} s each',
   'epiphytes.title': 'Epiphytes and moss',
-  'epiphytes.detail': '{count, plural, one {# portion} other {# portions}}: {plants}; rhizomes stay free',
+  'epiphytes.detail':
+    '{count, plural, one {# portion} other {# portions}}: {plants}; rhizomes stay free; {ways}',
+  'held.glue': '{count} by dots of gel',
+  'held.tie': '{count} tied with thread',
+  'held.wedge': '{count} wedged into gaps, nothing crushed',
   'floaters.title': 'Floating plants',
   'floaters.detail': '{count, plural, one {# portion} other {# portions}}: {plants}; laid on still water',
   'drain.title': 'Drain {litres}',
@@ -244,6 +248,8 @@ export const BUILD = {
   'strip.detail': 'nothing is kept; sand by siphon without its wide end',
   'return.title': 'Animals back, dimmed light',
   'return.short': 'Animals back',
+  'return.detail.kept':
+    'temperature matched, little by little, the water in which they waited poured back with them; test tomorrow and the day after',
   'return.detail': 'temperature matched, little by little; test tomorrow and the day after',
 
   'day.ends': 'done at {done}',

@@ -80,6 +80,7 @@ export const TAKE_OFF = {
   'bacteria.dose': 'each day',
   'bacteria.days': 'days on which it is dosed',
   'fibre.each': '{grams} g a wad',
+  'tie.plants': '× {length} for each portion tied',
   'tie.each': '{length} each',
   filler: 'filler',
   'filler.hill': 'hill {hill}, {bags, plural, one {# bag} other {# bags}}',

@@ -6,6 +6,9 @@ export const WATER = {
   'water.hard.says.kh': 'KH {has} from the tap, {wanted} wanted.',
   'water.plants.says': '{wanted} wanted; {plant} does poorly above {most}.',
   'water.plants.because': 'Lower the target, or choose plants and animals that suit each other.',
+  'water.hot.says': 'The fill takes {wanted} of hot water, the house gives {has} at once.',
+  'water.hot.because':
+    'The boiler runs cold in the middle of it. Fill in two goes while it heats again, warm tubs the evening before, or let the heater bring the tank up before anything that lives goes in.',
   'water.store.says': 'The fill takes {wanted} of RO water, the store holds {has}.',
   'water.store.because':
     'Tubs for {more} more, and {hours} h beyond a full store; {all} h at {rate} from an empty one.',

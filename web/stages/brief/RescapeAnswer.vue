@@ -142,6 +142,13 @@ const set = (part: Partial<Rescape>) => edit.brief('rescape', { ...rescape.value
       :chosen="rescape.animals ? [rescape.animals] : []"
       @change="([animals]) => set({ animals })"
     />
+    <v-switch
+      v-if="rescape.animals === 'tubs'"
+      :model-value="rescape.inKept ?? false"
+      label="They wait in the water that is kept"
+      data-test="in-kept"
+      @update:model-value="(x) => set({ inKept: Boolean(x) || undefined })"
+    />
     <div class="row three">
       <FigureField
         label="old water kept"

@@ -60,6 +60,11 @@ const pieces = computed(() => [
   { value: '', title: 'nothing yet' },
   ...(commission.option?.pieces ?? []).map((p) => ({ value: p.id, title: p.id })),
 ]);
+const HELD = [
+  { value: 'glue', title: 'by dots of gel' },
+  { value: 'tie', title: 'tied with thread' },
+  { value: 'wedge', title: 'wedged into gaps' },
+] as const;
 const FORMS = [
   { value: 'tissue', title: 'tissue culture' },
   { value: 'emersed', title: 'grown above water' },
@@ -274,6 +279,14 @@ const lives = computed(() => (part.value ? livesWords(part.value, props.lit, flo
         :model-value="planting.halved ?? false"
         data-test="halved"
         @update:model-value="(halved) => change('halved', { halved: halved || undefined })"
+      />
+      <v-select
+        v-if="part?.plant.roots === 'epiphyte'"
+        label="held"
+        :items="HELD"
+        :model-value="planting.held ?? 'glue'"
+        data-test="held"
+        @update:model-value="(held) => change('held', { held: held === 'glue' ? undefined : held })"
       />
       <OriginField
         :origin="plantingOrigin(doc.brief, planting)"

@@ -179,6 +179,14 @@ const setStorage = (storageL: number | undefined) =>
           :value="tap?.hotC"
           :apply="(c) => edit.tap('hotC', c)"
         />
+        <FigureField
+          label="hot at once"
+          kind="volume"
+          optional
+          :value="tap?.hotL"
+          :apply="(l) => edit.tap('hotL', l)"
+          data-test="hot-at-once"
+        />
         <v-select v-model="preferences.hardness" label="Hardness in" :items="HARDNESS" />
         <FigureField
           label="target GH"

@@ -1,0 +1,81 @@
+import { describe, expect, it } from 'vitest';
+import { plan } from '../pipeline/plan';
+import { piece, scape, soil } from '../testing/scape';
+import { inEnglish } from '../words/english';
+import type { Commission } from '../commission/schema';
+import type { Text } from '../words/text';
+
+/* How things are done that practitioners do in several ways: each way takes what it takes, and the run sheet says it. */
+
+const planned = (d: Commission) => plan(d, { planted: 'later' });
+const detail = (d: Commission, id: string) =>
+  inEnglish(planned(d).build.tasks.find((t) => t.id === id)!.detail as Text);
+
+describe('an epiphyte', () => {
+  const fern = (id: string, count: number, held?: 'glue' | 'tie' | 'wedge') => ({
+    id,
+    plant: 'fern',
+    count,
+    on: 'S-1',
+    ...(held ? { held } : {}),
+  });
+  const d = scape({
+    option: {
+      bed: [soil({ kind: 'level', mm: 50 })],
+      pieces: [piece({})],
+      plants: [fern('P-1', 4), fern('P-2', 2, 'tie'), fern('P-3', 3, 'wedge')],
+    },
+  });
+
+  it('is glued, tied or wedged: gel and thread for those alone that take them', () => {
+    const needed = (kind: string) => planned(d).takeOff.lines.find((l) => l.id.includes(kind))?.needed.value;
+    // 4 dots of 0.3 g, 2 ties of 0.3 m; nothing for what is wedged.
+    expect(needed('gel')).toBeCloseTo(1.2, 9);
+    expect(needed('tie')).toBeCloseTo(0.6, 9);
+    expect(detail(d, 'epiphytes')).toMatch(
+      /4 by dots of gel, 2 tied with thread, 3 wedged into gaps, nothing crushed$/,
+    );
+  });
+});
+
+describe('animals that wait in tubs', () => {
+  const rescaped = (inKept?: boolean) => {
+    const d = scape({ option: { bed: [soil({ kind: 'level', mm: 50 })] } });
+    const rescape = {
+      stays: ['water' as const],
+      filterKept: true,
+      animals: 'tubs' as const,
+      waterKept: 0.6,
+      holdingL: 30,
+      ...(inKept ? { inKept } : {}),
+    };
+    const livestock = [{ species: 'nematobrycon-palmeri', count: 8, present: true }];
+    return { ...d, brief: { ...d.brief, rescape, livestock } };
+  };
+
+  it('wait in water of their own, or in what is kept: then so much less is kept beside it', () => {
+    const litres = (d: Commission) => Number(/(\d+) L into/.exec(detail(d, 'drain'))![1]);
+    const { keptL } = planned(rescaped()).visit.water.fill;
+    expect(litres(rescaped())).toBe(Math.round(keptL));
+    expect(litres(rescaped(true))).toBe(Math.round(keptL - 30));
+    expect(detail(rescaped(true), 'return')).toMatch(/poured back with them/);
+    expect(detail(rescaped(), 'return')).not.toMatch(/poured back/);
+  });
+});
+
+describe('hot water for the fill', () => {
+  const filled = (hotL?: number) => {
+    const d = scape({ option: { bed: [soil({ kind: 'level', mm: 50 })] } });
+    return { ...d, site: { tap: { winterC: 8, summerC: 8, hotC: 55, ...(hotL === undefined ? {} : { hotL }) }, target: { tempC: 25 } } };
+  };
+
+  it('is held against what the house gives at once', () => {
+    const { first } = planned(filled()).visit.water;
+    // 25 °C of 8 and 55: (25 − 8) / (55 − 8) = 36.2 % hot.
+    expect(first.tapHotL / (first.tapHotL + first.tapColdL)).toBeCloseTo(17 / 47, 2);
+    const found = (hotL?: number) => planned(filled(hotL)).findings.filter((f) => f.id === 'water.hot').map((f) => [f.measured, f.limit]);
+    expect(found()).toEqual([]);
+    expect(found(Math.ceil(first.tapHotL))).toEqual([]);
+    expect(found(10)).toEqual([[Math.round(first.tapHotL), 10]]);
+  });
+}); // prettier-ignore
