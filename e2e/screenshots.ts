@@ -63,6 +63,15 @@ const SHOTS: Shot[] = [
   },
   { name: 'bench-findings', path: '/c/demo-cliff/bench', before: click('[data-tray="bed"]') },
   {
+    name: 'now',
+    path: '/c/demo-reading/bench',
+    before: async (page) => {
+      await page.waitForSelector('[data-ghost="L-7"]');
+      await click('[data-tray="now"]')(page);
+      await page.waitForSelector('[data-line="L-1"]');
+    },
+  },
+  {
     name: 'seat',
     path: `${valley}/bench`,
     before: async (page) => {
@@ -84,15 +93,6 @@ const SHOTS: Shot[] = [
       await page.waitForSelector('[data-plugs]');
       await page.focus('[data-test="week"]');
       for (let i = 0; i < 4; i++) await page.keyboard.press('ArrowRight');
-      await new Promise((resolve) => setTimeout(resolve, 2_000));
-    },
-  },
-  {
-    name: 'planting-light',
-    path: `${valley}/planting`,
-    before: async (page) => {
-      await page.waitForSelector('[data-plugs]');
-      await click('[data-overlay="light"]')(page);
       await new Promise((resolve) => setTimeout(resolve, 2_000));
     },
   },
