@@ -21,7 +21,7 @@ export function onPage(page: Page, url: string) {
         await page.waitForSelector('[data-test="new"]');
       }
       await page.evaluate(goTo, path);
-      await page.waitForFunction((to) => window.location.pathname === to, {}, path);
+      await page.waitForFunction((to) => location.pathname + location.search === to, {}, path);
     },
     /** Waits for something to be there and returns its words. */
     words: async (selector: string) => {

@@ -63,7 +63,7 @@ describe('a tank that stands there', () => {
     await b.at.press('[data-tray="now"]');
     await b.at.press('[data-test="begin-from-now"]');
     await b.at.until(fate('left'), (w) => w.includes('nothing'));
-    expect((await lines('stays')).length).toBe(15);
+    expect((await lines('stays')).length).toBe(16);
     await b.at.press('[aria-label="Undo"]');
     await b.page.waitForSelector(`${fate('left')} [data-line="L-1"]`);
     await b.saved();

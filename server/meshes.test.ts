@@ -58,6 +58,18 @@ describe('scans', () => {
       .expect(404);
   });
 
+  it('of the tank as it is now are measured with every option, and go out with the file', async () => {
+    const stone = piece({ id: 'K-1', shape: scanned(1_700, 140) });
+    const { id, document } = await imported({
+      ...scape(),
+      now: { bed: [], pieces: [stone], joints: [], plants: [] },
+    });
+    expect(document.now!.pieces[0].shape.kind).toBe('scan');
+    await api().get(`/api/commissions/${id}/takeoff.csv`).expect(200);
+    const { headers } = await api().get(`/api/commissions/${id}/file`).expect(200);
+    expect(headers['content-type']).toMatch(/zip/);
+  });
+
   it('are given for the commission that names them, and not once its client is erased', async () => {
     const doc = withScan(2_200);
     const { id, document, revision } = await imported({ ...doc, brief: { ...doc.brief, client: { name: 'Mr Rowan' } } }); // prettier-ignore

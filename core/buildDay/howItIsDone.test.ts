@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { plan } from '../pipeline/plan';
+import { lightOf } from '../light/photoperiod';
 import { piece, scape, soil } from '../testing/scape';
 import { inEnglish } from '../words/english';
 import type { Commission } from '../commission/schema';
@@ -60,6 +61,42 @@ describe('animals that wait in tubs', () => {
     expect(litres(rescaped(true))).toBe(Math.round(keptL - 30));
     expect(detail(rescaped(true), 'return')).toMatch(/poured back with them/);
     expect(detail(rescaped(), 'return')).not.toMatch(/poured back/);
+  });
+});
+
+describe('a light without a dimmer', () => {
+  const lit = (care: Commission['brief']['care'], brief: object = {}) =>
+    lightOfWeeks({ ...scape().brief, care, ...brief });
+  const lightOfWeeks = (brief: Commission['brief']) =>
+    [1, 2, 3, 4, 5, 8]
+      .map((week) => lightOf({ brief }, week))
+      .map(({ hours, outputShare }) => [hours, outputShare]);
+
+  it('is full from the first day and begins with fewer hours', () => {
+    expect(lit({ undimmed: true })).toEqual([
+      [5, 1],
+      [5, 1],
+      [6, 1],
+      [6, 1],
+      [8, 1],
+      [8, 1],
+    ]);
+    expect(lit({})).toEqual([
+      [7, 0.5],
+      [7, 0.6],
+      [7, 0.75],
+      [7, 0.9],
+      [8, 1],
+      [8, 1],
+    ]);
+    expect(lit({ undimmed: true }, { daylight: 'window' })[0]).toEqual([4, 1]);
+    // What was said is what is done; a share of what cannot be shared is not.
+    expect(lit({ undimmed: true, lightHours: 6, firstOutput: 0.4 })[0]).toEqual([6, 1]);
+    const d = scape();
+    const title = planned({ ...d, brief: { ...d.brief, care: { undimmed: true } } }).build.tasks.find(
+      (t) => t.id === 'start',
+    )!.title;
+    expect(inEnglish(title as Text)).toMatch(/light at 100 %/);
   });
 });
 

@@ -119,6 +119,8 @@ const careSchema = z.looseObject({
   lightHours: z.number().min(2).max(12).optional(),
   /** Share of full output in the first week; it rises to full over four. */
   firstOutput: z.number().min(0.1).max(1).optional(),
+  /** The light has no dimmer: it begins with fewer hours instead. */
+  undimmed: z.boolean().optional(),
   co2AheadHours: z.number().min(0).max(4).optional(),
   /** Weekday of the weekly change. */
   changeDay: weekday.optional(),

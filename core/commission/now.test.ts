@@ -3,6 +3,7 @@ import { inEnglish } from '../words/english';
 import { scape } from '../testing/scape';
 import { STANDING, standingIn } from '../testing/standing';
 import { optionOf } from './lookup';
+import { broughtBack, putAside } from './options';
 import { parseCommission } from './parse';
 import { nowOf, scapeOf, scapesOf, withScape } from './scapes';
 import { withoutPerson } from './withoutPerson';
@@ -27,6 +28,23 @@ describe('the tank as it is now in a document', () => {
     expect(withScape(d, 'a', (o) => o)).toBe(d);
     expect(scapeOf(scape(), 'now')).toBeUndefined();
     expect(() => optionOf(scape(), 'now')).toThrow(/must be one of "a"/);
+  });
+
+  it('lets go of what is not there any more, or is another stone now: an option has it of its own then', () => {
+    const d = standingIn(scape(), () => ({ leaving: [{ of: 'pieces', id: 'B', to: 'waste' }] }));
+    const gone = withScape(d, 'now', (o) => ({ ...o, pieces: o.pieces.filter((p) => p.id !== 'A') }));
+    expect(gone.options[0].pieces.map((p) => [p.id, p.now, p.origin])).toEqual([['A', undefined, 'bought'], ['B', 'B', undefined], ['R', 'R', undefined]]);
+    const other = withScape(d, 'now', (o) => ({ ...o, pieces: o.pieces.map((p) => (p.id === 'B' ? { ...p, material: 'slate' } : p)) }));
+    expect(other.options[0].pieces[1].now).toBeUndefined();
+    const bare = withScape(d, 'now', (o) => ({ ...o, bed: [], pieces: [], plants: [] }));
+    expect(bare.options[0].leaving).toEqual([]);
+    for (const one of [gone, other, bare]) expect(parseCommission(one).ok).toBe(true);
+    // What only moves in it stays what it is.
+    const moved = withScape(d, 'now', (o) => ({ ...o, pieces: o.pieces.map((p) => ({ ...p, turnDeg: 5 })) }));
+    expect(moved.options[0]).toBe(d.options[0]);
+    const away = putAside({ ...d, options: [...d.options, { ...d.options[0], id: 'b' }] }, 'b');
+    const back = broughtBack(withScape(away, 'now', (o) => ({ ...o, pieces: [] })), 'b');
+    expect(back.options[1].pieces.every((p) => p.now === undefined)).toBe(true);
   });
 
   it('keeps what lies about without a shape when it is drawn on', () => {

@@ -1,3 +1,4 @@
+import { linkedTo } from './scapes';
 import type { Commission, Option } from './schema';
 
 /*
@@ -55,5 +56,7 @@ export function broughtBack(document: Commission, id: string): Commission {
   if (!option) return document;
   const { shelved: _shelved, ...rest } = document;
   const left = document.shelved!.filter((o) => o.id !== id);
-  return { ...rest, options: [...document.options, option], ...(left.length > 0 ? { shelved: left } : {}) };
+  // What stands there may have been drawn anew meanwhile.
+  const options = [...document.options, linkedTo(option, document.now)];
+  return { ...rest, options, ...(left.length > 0 ? { shelved: left } : {}) };
 }

@@ -42,7 +42,33 @@ export function withScape<C extends Commission>(document: C, id: string, change:
   if (!next || next === scape) return document;
   if (document.options.some((o) => o.id === id))
     return { ...document, options: document.options.map((o) => (o.id === id ? next : o)) };
-  const { id: _id, title: _title, ...parts } = next;
+  const { id: _id, title: _title, heaps: _heaps, leaving: _leaving, ...parts } = next;
   const { heaps } = document.now!;
-  return { ...document, now: { ...parts, ...(heaps ? { heaps } : {}) } };
+  const now: Now = { ...parts, ...(heaps ? { heaps } : {}) };
+  return { ...document, now, options: document.options.map((o) => linkedTo(o, now)) };
+} // prettier-ignore
+
+const IS = { bed: 'material', pieces: 'material', plants: 'plant' } as const;
+
+/** An option with those of its links that lead somewhere: what is not there any more, or is another stone now, it has of its own. */
+export function linkedTo(option: Option, now: Now | undefined): Option {
+  let same = true;
+  const own = <T extends { id: string; now?: string }>(of: keyof typeof IS, list: readonly T[]): T[] => {
+    const there = new Map((now?.[of] as readonly T[] | undefined)?.map((t) => [t.id, t]));
+    const is = (t: T) => t[IS[of] as keyof T];
+    return list.map((t) => {
+      if (t.now === undefined) return t;
+      const was = there.get(t.now);
+      if (was && is(was) === is(t)) return t;
+      same = false;
+      const { now: _gone, ...rest } = t;
+      return { ...rest, origin: 'bought' } as unknown as T;
+    });
+  };
+  const [bed, pieces, plants] = [own('bed', option.bed), own('pieces', option.pieces), own('plants', option.plants)];
+  const isThere = ({ of, id }: { of: keyof typeof IS | 'heaps'; id: string }) => now?.[of]?.some((t) => t.id === id) ?? false;
+  const leaving = option.leaving?.filter(isThere);
+  const heaps = option.heaps?.filter((id) => isThere({ of: 'heaps', id }));
+  if (same && leaving?.length === option.leaving?.length && heaps?.length === option.heaps?.length) return option;
+  return { ...option, bed, pieces, plants, ...(leaving ? { leaving } : {}), ...(heaps ? { heaps } : {}) };
 } // prettier-ignore

@@ -18,10 +18,11 @@ export function usualLight({ brief }: Pick<Commission, 'brief'>) {
   const first = daylightOf(brief) === 'window' ? FIRST_HOURS_WINDOW : FIRST_HOURS;
   // What grows there already would starve on half the light that it had.
   const isGrown = everythingStays(brief);
+  const isFull = isGrown || brief.care?.undimmed === true;
   return {
     on: LIGHTS_ON,
-    hours: isGrown ? first + 1 : first,
-    output: isGrown ? 1 : FIRST_OUTPUT,
+    hours: isGrown ? first + 1 : isFull ? first - UNDIMMED_LESS[0] : first,
+    output: isFull ? 1 : FIRST_OUTPUT,
     co2AheadHours: CO2_AHEAD_HOURS,
   };
 }
@@ -31,14 +32,19 @@ const RISE = [0, 0.2, 0.5, 0.8, 1];
 /** Half of full output to begin with (common practice). */
 const FIRST_OUTPUT = 0.5;
 
+/** Hours less, by week, where light that cannot be dimmed would be too much from the start (common practice: fewer hours). */
+const UNDIMMED_LESS = [2, 2, 1, 1] as const;
+
 /** From this week on light is as it will be. */
 export const SETTLED_WEEK = 8;
 
 /** The photoperiod of a week (1 to 8): the starting hours for a month, then one more, 8 at most. */
 export function lightOf({ brief }: Pick<Commission, 'brief'>, week: number): LightWeek {
-  const { hours: first, output: usualOutput } = usualLight({ brief });
+  const { hours: begun, output: usualOutput } = usualLight({ brief });
+  const isShort = brief.care?.undimmed === true && !everythingStays(brief);
+  const first = isShort ? begun + UNDIMMED_LESS[0] - (UNDIMMED_LESS[week - 1] ?? 0) : begun;
   const usual = Math.min(MOST_LIGHT_HOURS, week <= 4 || everythingStays(brief) ? first : first + 1);
-  const output = brief.care?.firstOutput ?? usualOutput;
+  const output = brief.care?.undimmed ? 1 : (brief.care?.firstOutput ?? usualOutput);
   return {
     hours: brief.care?.lightHours ?? usual,
     outputShare: output + (1 - output) * RISE[Math.min(week, RISE.length) - 1],

@@ -88,7 +88,7 @@ export function plan(commission: Commission, ask: PlanAsk = {}): Plan {
 }
 
 /** What can be wrong about the drawing of a tank that stands there; all else stands as it stands. */
-const OF_DRAWING: readonly Finding['id'][] = ['piece.overlaps', 'piece.air', 'piece.glass'];
+const OF_DRAWING: readonly Finding['id'][] = ['piece.overlaps', 'piece.air'];
 
 /** Findings of a scape, the most severe first; of the tank as it is now only what is amiss with its drawing. */
 function ofScape(id: string, findings: readonly Finding[]): Finding[] {

@@ -79,10 +79,11 @@ export function meshesIn(folder: string): Meshes {
     async keepAll(meshes, figures) {
       for (const [name, bytes] of meshes) await this.keep(name, bytes, figures.get(name)!);
     },
-    holdFor({ options }, optionId) {
+    holdFor({ options, now }, optionId) {
       const option = options.find((o) => o.id === optionId);
       if (!option) return;
-      const wanted = new Set(scansOf({ options: [option] }).map((s) => s.mesh));
+      // What stands there is measured with every option.
+      const wanted = new Set(scansOf({ options: [option], now }).map((s) => s.mesh));
       for (const name of wanted) if (!isHeld(name)) holdMesh(name, meshOfBytes(bytesOf(name)), wanted);
     },
   };

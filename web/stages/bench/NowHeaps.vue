@@ -61,8 +61,7 @@ function remove(id: string): void {
 
 <style scoped>
 .heaps {
-  flex: 0 1 360px;
-  min-width: 0;
+  flex: 0 0 min(340px, 100%);
   overflow-y: auto;
 }
 h3 {

@@ -130,7 +130,7 @@ function back(l: DifferenceLine): void {
   padding: 8px 18px 0;
 }
 .start {
-  max-width: 620px;
+  flex: 0 1 620px;
   padding-top: 6px;
 }
 .start .act {

@@ -158,7 +158,14 @@ const usual = computed(() => usualLight({ brief: brief.value }));
         :usual="usual.hours"
         :apply="(lightHours) => setCare({ lightHours })"
       />
+      <v-switch
+        :model-value="brief.care?.undimmed ?? false"
+        label="No dimmer: fewer hours"
+        data-test="undimmed"
+        @update:model-value="(x) => setCare({ undimmed: Boolean(x) || undefined })"
+      />
       <FigureField
+        v-if="!brief.care?.undimmed"
         label="First output"
         kind="plain"
         unit="%"
