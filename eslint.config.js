@@ -86,6 +86,8 @@ const RAW = Object.entries({
   '../commission/usual': ['roomOf'],
   '../gear/gear': ['gearOf', 'gearKindOf', 'devicesOf'],
   '../livestock/known': ['speciesIn'],
+  '../difference/nowSurvey': ['surveyOfNow'],
+  '../difference/projected': ['beforeOf', 'optionAfter', 'rescapeAfter'],
   '../survey/layerRoles': ['layerRoles'],
   '../survey/poured': ['layerParts'],
   '../survey/soaking': ['soakingOf'],

@@ -1,4 +1,4 @@
-import type { Brief, Commission, Now, Option } from '../commission/schema';
+import type { Brief, Commission, Now, Option, Origin, Planting } from '../commission/schema';
 import { STAYING_PARTS } from '../commission/usual';
 import type { Survey } from '../survey/survey';
 import { surveyOfNow } from './nowSurvey';
@@ -24,7 +24,8 @@ const A_HANDFUL = 0.03;
 
 /**
  * The option with what follows for each of its things from what was there, said as it is said of things that nobody drew:
- * where a piece stood, litres of a layer that are there already, plugs at hand. So no stage knows two kinds of being there.
+ * where a piece stood, litres of a layer that are there already, plugs at hand. What is of nothing that was there, and of which
+ * nothing is said, is new. So no stage knows two kinds of being there.
  */
 export function optionAfter(option: Option, { now, difference: { kept, lines } }: Before): Option {
   const left = new Map(lines.map((l) => [`${l.of} ${l.id}`, l]));
@@ -32,23 +33,32 @@ export function optionAfter(option: Option, { now, difference: { kept, lines } }
     ...option,
     bed: option.bed.map((l) => {
       const k = l.now === undefined ? undefined : kept.get(`bed ${l.id}`)!;
-      return !k || k.wants - k.has <= A_HANDFUL * k.wants ? l : { ...l, presentL: k.has };
+      if (!k) return asNew(l);
+      return k.wants - k.has <= A_HANDFUL * k.wants ? l : { ...l, presentL: k.has };
     }),
     pieces: option.pieces.map((p) => {
       const was = p.now === undefined ? undefined : now.pieces.find((q) => q.id === p.now)!;
-      if (!was) return p;
+      if (!was) return p.owned === undefined ? asNew(p) : p;
       return { ...p, wasAt: was.at };
     }),
     plants: option.plants.map((p) => {
       const k = p.now === undefined ? undefined : kept.get(`plants ${p.id}`)!;
-      if (!k) return p;
+      if (!k) return asNew(p);
       const { now: of, ...rest } = p;
       // What stays as it is is left alone; what is moved, or of which more is wanted, is planted with what there is of it.
-      const isLeftAlone = left.get(`plants ${of}`)!.moved === 0 && k.wants <= k.has;
+      const isAsItWas = asked(p) === asked(now.plants.find((q) => q.id === of)!);
+      const isLeftAlone = left.get(`plants ${of}`)!.moved === 0 && (isAsItWas || k.wants <= k.has);
       return isLeftAlone ? { ...rest, origin: 'here' } : { ...rest, origin: 'bought', ownPlugs: k.has };
     }),
   };
 } // prettier-ignore
+
+/** What a planting is to cover, and how: by a bed that rises under it nobody is asked to plant more. */
+const asked = ({ region, spacingMm, count, share }: Planting) =>
+  JSON.stringify([region, spacingMm, count, share]);
+
+const asNew = <T extends { origin?: Origin }>(thing: T): T =>
+  thing.origin ? thing : { ...thing, origin: 'bought' };
 
 const kindOf = ({ of, kind }: DifferenceLine): (typeof STAYING_PARTS)[number] => {
   if (of === 'plants') return 'plants';

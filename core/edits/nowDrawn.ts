@@ -12,7 +12,8 @@ const isList = (of: string): of is (typeof LISTS)[number] => (LISTS as readonly 
 /**
  * A document with its tank as it is now: of all that its options have marked as in the tank, where that stood. The marks
  * become links: what an option has of it is that thing, and stays or is set again by where it stands. What nobody has
- * drawn is added on the bench. A document that has one already stays as it is.
+ * drawn is added on the bench; what is not marked is new from then on, whatever stays of its kind. A document that has one
+ * already stays as it is.
  */
 export function withNowDrawn(document: Commission): Commission {
   if (document.now) return document;
@@ -23,12 +24,29 @@ export function withNowDrawn(document: Commission): Commission {
     plants: (t: Thing) => plantingOrigin(document.brief, t as Option['plants'][number]) === 'here',
   };
   const options = document.options.map((option) => {
-    const lists = LISTS.map((of) => [of, option[of].map((t) => (isHere[of](t) ? linked(now, of, t) : t))]);
+    const lists = LISTS.map((of) => [
+      of,
+      option[of].map((t) => (isHere[of](t) ? linked(now, of, t) : asNew(t))),
+    ]);
     return { ...option, ...Object.fromEntries(lists) } as Option;
   });
+  return { ...document, now: onItsOwn(now, document.options), options };
+}
+
+/** What stands there without what is only to come: a stone that is to rest on a new one lies in the bed, a plant in no hand. */
+function onItsOwn(now: Now, options: readonly Option[]): Now {
   const standing = new Set(now.pieces.map((p) => p.id));
-  now.joints = document.options[0].joints.filter((j) => j.pieces.every((id) => standing.has(id)));
-  return { ...document, now, options };
+  return {
+    ...now,
+    pieces: now.pieces.map((p) => (p.stand.kind === 'on' && !standing.has(p.stand.piece) ? { ...p, stand: { kind: 'bed', buryMm: 0 } } : p)), // prettier-ignore
+    plants: now.plants.map(({ on, ...p }) => (on !== undefined && standing.has(on) ? { ...p, on } : p)),
+    joints: options[0].joints.filter((j) => j.pieces.every((id) => standing.has(id))),
+  };
+}
+
+/** What nobody said anything of came by its kind; where it comes from is said from now on. */
+function asNew<T extends Thing & { owned?: boolean }>(thing: T): T {
+  return thing.origin !== undefined || thing.owned !== undefined ? thing : { ...thing, origin: 'bought' };
 }
 
 /** The thing of an option as one of the tank as it is now, which has it from then on. */

@@ -27,6 +27,14 @@ const target = computed(() => doc.value.options.find((o) => o.id === doc.value.c
 const amount = (l: DifferenceLine, n: number) =>
   l.unit === 'L' ? f.volume(n) : l.unit === 'kg' ? f.mass(n) : wording('nowPanel.plugs', { count: n });
 const FATES = ['stays', 'moved', 'left'] as const;
+const SAID = { stays: 'nowPanel.stays', moved: 'nowPanel.moved', left: 'nowPanel.left' } as const;
+const WAYS = {
+  wet: 'nowPanel.to.wet',
+  dry: 'nowPanel.to.dry',
+  tub: 'nowPanel.to.tub',
+  waste: 'nowPanel.to.waste',
+  stock: 'nowPanel.to.stock',
+} as const satisfies Record<Whereto, string>;
 const groups = computed(() =>
   FATES.map((fate) => ({
     fate,
@@ -91,7 +99,7 @@ function back(l: DifferenceLine): void {
         :class="[g.fate, { none: g.lines.length === 0 }]"
         :data-fate="g.fate"
       >
-        <h3>{{ wording(`nowPanel.${g.fate}`) }} <span class="quiet">{{ total(g.lines, g.fate) }}</span></h3>
+        <h3>{{ wording(SAID[g.fate]) }} <span class="quiet">{{ total(g.lines, g.fate) }}</span></h3>
         <p v-if="g.lines.length === 0" class="quiet">{{ wording('nowPanel.nothing') }}</p>
         <ul>
           <li v-for="l in g.lines" :key="`${l.of} ${l.id}`" :data-line="l.id">
@@ -110,7 +118,7 @@ function back(l: DifferenceLine): void {
               >
                 <option value="">{{ wording('nowPanel.open') }}</option>
                 <option v-for="to in WHERETO" :key="to" :value="to">
-                  {{ wording(`nowPanel.to.${to}`) }}
+                  {{ wording(WAYS[to]) }}
                 </option>
               </select>
               <button v-if="!rest(l)" class="act" :data-keep="l.id" @click="back(l)">Keep</button>
