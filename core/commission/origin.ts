@@ -10,6 +10,11 @@ import type { Brief, Commission, Layer, Material, Origin, Piece, Planting } from
 type Stays = NonNullable<Brief['rescape']>['stays'][number];
 type Having = Pick<Brief, 'rescape'>;
 
+/** Said to come from somewhere else, a thing is none of those that stand there any more. */
+export function comesFrom(origin: Origin): { origin: Origin; now: undefined } {
+  return { origin, now: undefined };
+}
+
 /** What nobody has said of a thing: in a rescape it is there when things of its kind stay, otherwise it is bought. */
 function usual(brief: Having, kind: Stays): Origin {
   return brief.rescape?.stays.includes(kind) ? 'here' : 'bought';

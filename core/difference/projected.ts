@@ -19,8 +19,10 @@ export function beforeOf(commission: Commission, option: Option, then: Survey): 
   return { now, survey: there, difference: difference(commission, now, there, option, then) };
 }
 
-/** Of a bed that is shaped anew a handful more or less is no bed that goes, share of it. */
-const A_HANDFUL = 0.03;
+/** Of a bed that is shaped anew a handful more or less is neither bought nor a bed that goes: share of it, and L (common practice). */
+const HANDFUL_SHARE = 0.03;
+const HANDFUL_L = 0.1;
+const handfulOf = (litres: number) => Math.max(HANDFUL_L, HANDFUL_SHARE * litres);
 
 /**
  * The option with what follows for each of its things from what was there, said as it is said of things that nobody drew:
@@ -34,7 +36,7 @@ export function optionAfter(option: Option, { now, difference: { kept, lines } }
     bed: option.bed.map((l) => {
       const k = l.now === undefined ? undefined : kept.get(`bed ${l.id}`)!;
       if (!k) return asNew(l);
-      return k.wants - k.has <= A_HANDFUL * k.wants ? l : { ...l, presentL: k.has };
+      return k.wants - k.has <= handfulOf(k.wants) ? l : { ...l, presentL: k.has };
     }),
     pieces: option.pieces.map((p) => {
       const was = p.now === undefined ? undefined : now.pieces.find((q) => q.id === p.now)!;
@@ -89,7 +91,8 @@ export function liftedFirst(before: Before): ReadonlySet<string> {
 
 /** What is taken out, thing by thing. */
 export function takenOut({ difference: { lines } }: Before): DifferenceLine[] {
-  return lines.filter((l) => l.left > (l.unit === 'kg' ? 0 : A_HANDFUL * l.there));
+  const least = { L: handfulOf, kg: () => 0, plug: (n: number) => HANDFUL_SHARE * n };
+  return lines.filter((l) => l.left > least[l.unit](l.there));
 }
 
 /**

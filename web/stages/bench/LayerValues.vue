@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { layerOrigin } from '../../../core/commission/origin';
+import { comesFrom, layerOrigin } from '../../../core/commission/origin';
+import { NOW } from '../../../core/commission/scapes';
 import type { Layer, Material, Origin } from '../../../core/commission/schema';
 import { meansAtEnds, mixedWith, overPart, sloped, withHill } from '../../../core/edits/layers';
 import { isBedKind } from '../../../core/substrate/freshLayer';
@@ -17,6 +18,8 @@ import MaterialChoice from '../../document/catalogue/MaterialChoice.vue';
 /** The typed values of one layer: its surface, its hills or its path, what it is of and where it comes from. */
 const props = defineProps<{ layer: Layer; materials: Material[] }>();
 const commission = useCommission();
+/** What stands there is there: nobody is asked where it comes from. */
+const isNow = computed(() => commission.optionId === NOW);
 const atHand = useMaterials();
 const scape = useScapeEdit();
 const bed = useBedEdit();
@@ -74,7 +77,7 @@ const setWhere = (where: string) =>
   scape.tryLayer(props.layer.id, 'where', (l) => overPart(l, where === 'part', commission.document!.vessel));
 
 const origin = computed(() => layerOrigin(commission.document!.brief, props.layer));
-const setOrigin = (o: Origin) => change('origin', () => ({ origin: o }));
+const setOrigin = (o: Origin) => change('origin', () => comesFrom(o));
 const isSoil = computed(() => material.value?.kind === 'soil');
 const isFiller = computed(() => material.value?.kind === 'filler');
 const isGrain = computed(() => ['sand', 'gravel'].includes(material.value?.kind ?? ''));
@@ -191,7 +194,7 @@ const setMix = (other: string | null, share = 0.5) =>
       data-test="follows"
       @update:model-value="(x) => bed.follow(layer.id, Boolean(x))"
     />
-    <OriginField class="wide" :origin="origin" @change="setOrigin" />
+    <OriginField v-if="!isNow" class="wide" :origin="origin" @change="setOrigin" />
     <FigureField
       class="there"
       label="of it there"

@@ -6,7 +6,8 @@ import { useStudio } from '../../document/studioStore';
 import { selectPiece } from '../../frame/selection';
 import { useFigures } from '../../units/figures';
 import { grainAsItLies, grainUnturned } from '../../../core/yard/facing';
-import { pieceOrigin, pieceState } from '../../../core/commission/origin';
+import { comesFrom, pieceOrigin, pieceState } from '../../../core/commission/origin';
+import { NOW } from '../../../core/commission/scapes';
 import { useCommission } from '../../document/commissionStore';
 import FigureField from '../../document/FigureField.vue';
 import OriginField from '../../document/OriginField.vue';
@@ -28,6 +29,8 @@ const props = defineProps<{
 }>();
 defineEmits<{ down: []; apart: []; copy: []; mirror: [] }>();
 const commission = useCommission();
+/** What stands there is there: nobody is asked where it comes from. */
+const isNow = computed(() => commission.optionId === NOW);
 const edit = useScapeEdit();
 const f = useFigures();
 
@@ -177,7 +180,7 @@ function setGrain(deg: number | undefined): string | undefined {
   if (!wrong && grainDeg !== undefined) void studio.note(props.piece.id, { grainDeg });
   return wrong;
 }
-const setOrigin = (o: Origin) => change('origin', () => ({ origin: o, owned: undefined, fixed: undefined }));
+const setOrigin = (o: Origin) => change('origin', () => ({ ...comesFrom(o), owned: undefined, fixed: undefined })); // prettier-ignore
 const setState = (s: string) =>
   change('state', () =>
     s === 'fixed' ? { fixed: true, state: undefined } : { fixed: undefined, state: s as Piece['state'] },
@@ -296,7 +299,7 @@ function glueTo(id: string | null): void {
       </button>
       <SplitPiece v-if="ofYard" :piece="piece" :material="materials.find((m) => m.id === piece.material)" />
       <PocketFields :piece="piece.id" :option="option" :survey="survey" />
-      <OriginField class="origin" :origin="origin" @change="setOrigin" />
+      <OriginField v-if="!isNow" class="origin" :origin="origin" @change="setOrigin" />
       <v-select
         class="state"
         label="state"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { plantingOrigin } from '../../../core/commission/origin';
+import { comesFrom, plantingOrigin } from '../../../core/commission/origin';
+import { NOW } from '../../../core/commission/scapes';
 import type { Pack, Plant, Planting } from '../../../core/commission/schema';
 import { floatingCount, floatingShare, type Planted } from '../../../core/planted/planted';
 import { reasonsAgainst, type Spot } from '../../../core/planted/livesHere';
@@ -53,6 +54,8 @@ defineEmits<{
   packed: [packs: Pack[]];
 }>();
 const commission = useCommission();
+/** What stands there is there: nobody is asked where it comes from. */
+const isNow = computed(() => commission.optionId === NOW);
 const f = useFigures();
 const doc = computed(() => commission.document!);
 const part = computed(() => props.parts.find((p) => p.id === props.planting.id));
@@ -289,8 +292,9 @@ const lives = computed(() => (part.value ? livesWords(part.value, props.lit, flo
         @update:model-value="(held) => change('held', { held: held === 'glue' ? undefined : held })"
       />
       <OriginField
+        v-if="!isNow"
         :origin="plantingOrigin(doc.brief, planting)"
-        @change="(origin) => change('origin', { origin })"
+        @change="(origin) => change('origin', comesFrom(origin))"
       />
       <v-select
         label="comes as"
