@@ -14,7 +14,7 @@ describe('a tank that stands there', () => {
     await b.at.open(BENCH);
     await b.page.waitForSelector('[data-ghost="L-7"]');
     await b.at.press('[data-tray="now"]');
-    await b.at.until(`${fate('left')} h3`, (w) => w.includes('23.5 L'));
+    await b.at.until(`${fate('left')} h2`, (w) => w.includes('23.5 L'));
     expect(await lines('moved')).toEqual(['K-1', 'K-2', 'K-3', 'K-4', 'K-5', 'P-1', 'P-2']);
     await b.at.press('[data-test="ghost-toggle"]');
     await b.page.waitForSelector('[data-ghost]', { hidden: true });

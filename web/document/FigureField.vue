@@ -36,17 +36,17 @@ const fault = ref('');
 const scale = computed(() => f.scale(props.kind, props.unit));
 const unit = computed(() => props.unit ?? scale.value.unit);
 
+/** Typed since the field was last left: an answer that comes meanwhile, to the field before this one say, does not take it away. */
+let pending = false;
 watch(
   [() => props.value, scale],
   () => {
+    if (pending) return;
     typed.value = props.value === undefined ? '' : String(scale.value.out(props.value));
     fault.value = '';
   },
   { immediate: true },
 );
-
-/** Typed since the field was last left. */
-let pending = false;
 
 function commit(): void {
   pending = false;

@@ -17,16 +17,17 @@ const props = defineProps<{
 const commission = useCommission();
 const typed = ref('');
 const fault = ref('');
+/** Typed since the field was last left: what comes from elsewhere meanwhile does not take it away. */
+let pending = false;
 watch(
   () => props.value,
   (v) => {
+    if (pending) return;
     typed.value = v ?? '';
     fault.value = '';
   },
   { immediate: true },
 );
-/** Typed since the field was last left. */
-let pending = false;
 function commit(): void {
   pending = false;
   fault.value = taken() ?? '';

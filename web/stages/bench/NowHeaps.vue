@@ -37,7 +37,7 @@ function remove(id: string): void {
 
 <template>
   <section class="heaps" data-test="heaps">
-    <h3>{{ wording('nowHeaps.title') }}</h3>
+    <h2>{{ wording('nowHeaps.title') }}</h2>
     <p v-for="h in heaps" :key="h.id" :data-heap="h.id">
       {{ nameOf(h.material) }} <span class="figure">{{ f.mass(h.massKg) }}</span>
       <button
@@ -64,7 +64,7 @@ function remove(id: string): void {
   flex: 0 0 min(340px, 100%);
   overflow-y: auto;
 }
-h3 {
+h2 {
   font: 500 16px var(--title);
   border-bottom: 1px solid var(--rule);
 }
@@ -86,6 +86,8 @@ p {
 }
 select {
   border-bottom: 1px solid var(--rule);
+  background: var(--paper);
+  color: var(--ink);
   font: inherit;
   min-height: 34px;
 }

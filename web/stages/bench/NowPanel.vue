@@ -99,9 +99,9 @@ function back(l: DifferenceLine): void {
         :class="[g.fate, { none: g.lines.length === 0 }]"
         :data-fate="g.fate"
       >
-        <h3>{{ wording(SAID[g.fate]) }} <span class="quiet">{{ total(g.lines, g.fate) }}</span></h3>
+        <h2>{{ wording(SAID[g.fate]) }} <span class="quiet">{{ total(g.lines, g.fate) }}</span></h2>
         <p v-if="g.lines.length === 0" class="quiet">{{ wording('nowPanel.nothing') }}</p>
-        <ul>
+        <ul tabindex="0" :aria-label="wording(SAID[g.fate])">
           <li v-for="l in g.lines" :key="`${l.of} ${l.id}`" :data-line="l.id">
             <b>{{ l.id }}</b>
             <span class="name" :title="f.words(l.name)">{{ f.words(l.name) }}</span>
@@ -156,13 +156,13 @@ section.left {
 section.none {
   flex: 0 0 140px;
 }
-h3 {
+h2 {
   font: 500 16px var(--title);
   border-bottom: 1px solid var(--rule);
   padding-bottom: 2px;
   white-space: nowrap;
 }
-h3 span {
+h2 span {
   font: 400 13px var(--text);
   margin-left: 8px;
 }
@@ -199,6 +199,7 @@ li {
 }
 select {
   border-bottom: 1px solid var(--rule);
+  background: var(--paper);
   font: inherit;
   color: var(--ink);
   width: 100%;
