@@ -1,3 +1,4 @@
+import { heldBy } from '../commission/usual';
 import type { Plant } from '../commission/schema';
 import { preparedOf } from '../planting/preparation';
 import { plantingSequence, type Turn } from '../planted/plantingSequence';
@@ -91,7 +92,7 @@ function patches(job: Job): Patch[] {
   for (const turn of turnsOf(job)) {
     const { comesAs, plugs } = preparedOf(turn);
     const known = byPlant.get(turn.plant.id) ?? { plant: turn.plant, plugs: 0, preparedBy: [], held: {} };
-    const by = turn.planting.held ?? 'glue';
+    const by = heldBy(turn.planting);
     const preparedBy = [...new Set([...known.preparedBy, `prepare-${comesAs}`])];
     const held = { ...known.held, [by]: (known.held[by] ?? 0) + plugs };
     byPlant.set(turn.plant.id, { ...known, plugs: known.plugs + plugs, preparedBy, held });

@@ -61,7 +61,8 @@ export const RATES = {
   perAnimal: 1.5,
   drain: 8,
   strip: 30,
-  /** What is set again, out of the old bed and into a tub: a stone, a plug. */
+  /** What is set again, out of the old bed and into a tub: tubs and covers, a stone, a plug. */
+  lift: 10,
   liftPiece: 3,
   liftPlug: 0.3,
   /** Old sand or soil out by siphon, each litre. */

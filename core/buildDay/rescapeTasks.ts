@@ -174,10 +174,10 @@ function liftTasks({ commission, lifted, size }: Job): Step[] {
       title: say('lift.title'),
       short: say('lift.short'),
       detail: say('lift.detail', { things }),
-      minutes: RATES.holding * size * 0.5 + lifted.length * RATES.liftPiece + plugs * RATES.liftPlug,
+      minutes: RATES.lift * size + lifted.length * RATES.liftPiece + plugs * RATES.liftPlug,
       ...(lifted.length > 0 ? liftingOf(lifted) : { people: 1 }),
       workings: [
-        step(say('step.whole'), RATES.holding * size * 0.5, 'min', PRACTICE),
+        step(say('step.whole'), RATES.lift * size, 'min', PRACTICE),
         ...(lifted.length > 0 ? [step(say('step.pieces'), lifted.length, 'piece', each(RATES.liftPiece))] : []),
         ...(plugs > 0 ? [step(say('step.plugs'), plugs, 'plug', each(RATES.liftPlug))] : []),
       ],

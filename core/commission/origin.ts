@@ -15,6 +15,11 @@ export function comesFrom(origin: Origin): { origin: Origin; now: undefined } {
   return { origin, now: undefined };
 }
 
+/** What nobody said anything of comes by its kind; where the tank as it is now is drawn, what is not of it is new. */
+export function newUnlessSaid<T extends { origin?: Origin; owned?: boolean }>(thing: T): T {
+  return thing.origin !== undefined || thing.owned !== undefined ? thing : { ...thing, origin: 'bought' };
+}
+
 /** What nobody has said of a thing: in a rescape it is there when things of its kind stay, otherwise it is bought. */
 function usual(brief: Having, kind: Stays): Origin {
   return brief.rescape?.stays.includes(kind) ? 'here' : 'bought';

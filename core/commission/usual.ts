@@ -1,4 +1,4 @@
-import type { Brief, Commission, DosingSchool, WaterSchool } from './schema';
+import type { Brief, Commission, DosingSchool, Planting, WaterSchool } from './schema';
 
 /*
  * What a brief means where it says nothing (common practice). Stated once: the build day, the care plan and the
@@ -23,6 +23,11 @@ export function dosingSchoolOf({ schools }: Pick<Brief, 'schools'>): DosingSchoo
 /** What the CO2 set costs beside the material, minor units: nothing where there is none. */
 export function co2CostOf({ co2, co2CostMinor = 0 }: Pick<Brief, 'co2' | 'co2CostMinor'>): number {
   return co2 ? co2CostMinor : 0;
+}
+
+/** How an epiphyte is held to its piece: by dots of gel where nothing is said. */
+export function heldBy({ held = 'glue' }: Pick<Planting, 'held'>): NonNullable<Planting['held']> {
+  return held;
 }
 
 /** Thickness of a chamber's wall when it is not given, mm (common practice). */

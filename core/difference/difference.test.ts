@@ -56,6 +56,14 @@ describe('the difference between the tank as it is now and a scape', () => {
     expect(part.moved / whole.there).toBeCloseTo(0.5, 1);
   });
 
+  it('has plants set again that are to grow on another stone of the same name', () => {
+    const fern = { id: 'F', plant: 'fern', count: 3, on: 'A' };
+    const now = { ...STANDING, plants: [fern] };
+    expect(line(standingIn(scape(), undefined, now), 'F')).toMatchObject({ stays: 3, moved: 0 });
+    const other = standingIn(scape(), ({ pieces: [{ now: _a, ...a }, ...rest] }) => ({ pieces: [a, ...rest] }), now);
+    expect(line(other, 'F')).toMatchObject({ stays: 0, moved: 3 });
+  });
+
   it('has what nobody drew by its weight: it stays where that is said, otherwise it leaves', () => {
     const heaps = [{ id: 'lava', material: 'scoria', massKg: 20, count: 30 }];
     const of = (own?: string[]) => line(standingIn(scape(), () => ({ heaps: own }), { ...STANDING, heaps }), 'lava');

@@ -118,8 +118,7 @@ const plantLines: Lines = (commission, now, there, option, then, kept) =>
       const wants = then.plantings[k].plugs;
       const has = Math.min(whole - stays - moved, wants);
       kept.set(`plants ${p.id}`, { has, wants });
-      const same = p.on === planting.on ? true : isSamePiece(option.pieces, p.on, planting.on);
-      if (same && JSON.stringify(p.region) === JSON.stringify(planting.region)) stays += has;
+      if (isSamePiece(option.pieces, p.on, planting.on) && JSON.stringify(p.region) === JSON.stringify(planting.region)) stays += has;
       else moved += has;
     });
     return { id: planting.id, of: 'plants', name: plantOf(commission, planting.plant).name, kind: 'plant', unit: 'plug', there: whole, stays, moved };
@@ -134,7 +133,9 @@ function heapLines(commission: Commission, now: Now, option: Option): Whole[] {
   });
 } // prettier-ignore
 
-/** Plants on a piece go where it goes, under whatever id it has in the scape. */
+/** Plants on a piece go where it goes, under whatever id it has in the scape; another of its name is another piece. */
 function isSamePiece(pieces: readonly Piece[], on: string | undefined, was: string | undefined): boolean {
-  return on !== undefined && was !== undefined && pieces.some((p) => p.id === on && p.now === was);
+  return on === undefined
+    ? was === undefined
+    : pieces.some((p) => p.id === on && p.now !== undefined && p.now === was);
 }

@@ -1,4 +1,5 @@
-import type { Brief, Commission, Now, Option, Origin, Planting } from '../commission/schema';
+import { newUnlessSaid } from '../commission/origin';
+import type { Brief, Commission, Now, Option, Planting } from '../commission/schema';
 import { STAYING_PARTS } from '../commission/usual';
 import type { Survey } from '../survey/survey';
 import { surveyOfNow } from './nowSurvey';
@@ -35,17 +36,17 @@ export function optionAfter(option: Option, { now, difference: { kept, lines } }
     ...option,
     bed: option.bed.map((l) => {
       const k = l.now === undefined ? undefined : kept.get(`bed ${l.id}`)!;
-      if (!k) return asNew(l);
+      if (!k) return newUnlessSaid(l);
       return k.wants - k.has <= handfulOf(k.wants) ? l : { ...l, presentL: k.has };
     }),
     pieces: option.pieces.map((p) => {
       const was = p.now === undefined ? undefined : now.pieces.find((q) => q.id === p.now)!;
-      if (!was) return p.owned === undefined ? asNew(p) : p;
+      if (!was) return newUnlessSaid(p);
       return { ...p, wasAt: was.at };
     }),
     plants: option.plants.map((p) => {
       const k = p.now === undefined ? undefined : kept.get(`plants ${p.id}`)!;
-      if (!k) return asNew(p);
+      if (!k) return newUnlessSaid(p);
       const { now: of, ...rest } = p;
       // What stays as it is is left alone; what is moved, or of which more is wanted, is planted with what there is of it.
       const isAsItWas = asked(p) === asked(now.plants.find((q) => q.id === of)!);
@@ -58,9 +59,6 @@ export function optionAfter(option: Option, { now, difference: { kept, lines } }
 /** What a planting is to cover, and how: by a bed that rises under it nobody is asked to plant more. */
 const asked = ({ region, spacingMm, count, share }: Planting) =>
   JSON.stringify([region, spacingMm, count, share]);
-
-const asNew = <T extends { origin?: Origin }>(thing: T): T =>
-  thing.origin ? thing : { ...thing, origin: 'bought' };
 
 const kindOf = ({ of, kind }: DifferenceLine): (typeof STAYING_PARTS)[number] => {
   if (of === 'plants') return 'plants';

@@ -29,6 +29,8 @@ describe('the tank as it is now', () => {
     expect(d.now!.bed.map((l) => l.id)).toEqual(['soil']);
     expect(d.now!.pieces.map((p) => [p.id, p.at])).toEqual([['S-1', [400, 180]]]);
     expect(d.options[0].pieces.map((p) => [p.id, p.now, p.origin, p.wasAt])).toEqual([['S-1', 'S-1', undefined, undefined], ['S-2', undefined, 'bought', undefined]]); // prettier-ignore
+    const away = withNowDrawn({ ...running(), shelved: [{ ...running().options[0], id: 'b' }] });
+    expect(away.shelved![0].pieces.map((p) => p.now)).toEqual(['S-1', undefined]);
     expect(withNowDrawn(d)).toBe(d);
     expect(parseCommission(d).ok).toBe(true);
   });

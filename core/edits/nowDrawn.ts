@@ -1,4 +1,4 @@
-import { layerOrigin, pieceOrigin, plantingOrigin } from '../commission/origin';
+import { layerOrigin, newUnlessSaid, pieceOrigin, plantingOrigin } from '../commission/origin';
 import type { Commission, Now, Option, Whereto } from '../commission/schema';
 import { freshId } from './ids';
 
@@ -23,14 +23,17 @@ export function withNowDrawn(document: Commission): Commission {
     pieces: (t: Thing) => pieceOrigin(document, t as Option['pieces'][number]) === 'here',
     plants: (t: Thing) => plantingOrigin(document.brief, t as Option['plants'][number]) === 'here',
   };
-  const options = document.options.map((option) => {
+  const drawn = (option: Option): Option => {
     const lists = LISTS.map((of) => [
       of,
-      option[of].map((t) => (isHere[of](t) ? linked(now, of, t) : asNew(t))),
+      option[of].map((t) => (isHere[of](t) ? linked(now, of, t) : newUnlessSaid(t))),
     ]);
     return { ...option, ...Object.fromEntries(lists) } as Option;
-  });
-  return { ...document, now: onItsOwn(now, document.options), options };
+  };
+  const options = document.options.map(drawn);
+  // One that is put aside comes back as the others are.
+  const shelved = document.shelved?.map(drawn);
+  return { ...document, now: onItsOwn(now, document.options), options, ...(shelved ? { shelved } : {}) };
 }
 
 /** What stands there without what is only to come: a stone that is to rest on a new one lies in the bed, a plant in no hand. */
@@ -42,11 +45,6 @@ function onItsOwn(now: Now, options: readonly Option[]): Now {
     plants: now.plants.map(({ on, ...p }) => (on !== undefined && standing.has(on) ? { ...p, on } : p)),
     joints: options[0].joints.filter((j) => j.pieces.every((id) => standing.has(id))),
   };
-}
-
-/** What nobody said anything of came by its kind; where it comes from is said from now on. */
-function asNew<T extends Thing & { owned?: boolean }>(thing: T): T {
-  return thing.origin !== undefined || thing.owned !== undefined ? thing : { ...thing, origin: 'bought' };
 }
 
 /** The thing of an option as one of the tank as it is now, which has it from then on. */

@@ -1,4 +1,5 @@
 import type { Joint, Material, Option } from '../commission/schema';
+import { heldBy } from '../commission/usual';
 import { plantingOf, type ResolvedPlanting, type Resolved } from '../resolved/resolved';
 import type { Survey } from '../survey/survey';
 import { inM } from '../words/measure';
@@ -95,7 +96,7 @@ export function gluing(commission: Resolved, survey: Survey, joints: readonly Jo
 /** Portions of plants that hold on to stone and wood, are new here and are held in one way. */
 function epiphytes(commission: Resolved, survey: Survey, by: 'glue' | 'tie'): number {
   const isFresh = ({ plant, origin }: ResolvedPlanting) => plant.roots === 'epiphyte' && origin !== 'here';
-  const isHeld = ({ planting }: ResolvedPlanting) => (planting.held ?? 'glue') === by;
+  const isHeld = ({ planting }: ResolvedPlanting) => heldBy(planting) === by;
   return survey.plantings
     .filter((p) => isFresh(plantingOf(commission, p.id)) && isHeld(plantingOf(commission, p.id)))
     .reduce((sum, p) => sum + p.plugs, 0);

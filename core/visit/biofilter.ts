@@ -7,7 +7,6 @@ import { perimeter } from '../geometry/offset';
 import type { Before } from '../difference/projected';
 import type { LayerSurvey } from '../survey/layers';
 import type { PieceSurvey } from '../survey/pieces';
-import type { PlantingSurvey } from '../survey/plantings';
 import type { Survey } from '../survey/survey';
 import { footprint } from '../vessel/footprint';
 
@@ -60,17 +59,20 @@ export function biofilterOf(commission: Resolved, survey: Survey): BiofilterPart
 
 /** On everything that was drawn as it stood: what stays or is set again keeps it, what leaves takes it along. */
 function grownBefore(commission: Resolved, { now, survey, difference: { lines } }: Before): Grown[] {
-  const [layers, pieces, plantings] = [survey.layers, survey.pieces, survey.plantings].map(
-    (list) => new Map<string, unknown>(list.map((one) => [one.id, one])),
-  );
-  return lines.flatMap((l): Grown[] => {
-    const part = l.of === 'bed' ? 'bed' : l.of === 'plants' ? 'plants' : l.kind === 'wood' ? 'wood' : 'stone';
-    const heap = () =>
+  const [layers, pieces, plantings] = [byId(survey.layers), byId(survey.pieces), byId(survey.plantings)];
+  const weights = {
+    bed: (id: string) => bedWeight(layers.get(id)!),
+    pieces: (id: string) => pieceWeight(commission, pieces.get(id)!),
+    plants: (id: string) => WEIGHT.plants * plantings.get(id)!.netM2,
+    heaps: (id: string) =>
       heapWeight(
         commission,
-        now.heaps!.find((h) => h.id === l.id)!,
-      );
-    const weight = { heaps: heap, bed: () => bedWeight(layers.get(l.id) as LayerSurvey), pieces: () => pieceWeight(commission, pieces.get(l.id) as PieceSurvey), plants: () => WEIGHT.plants * (plantings.get(l.id) as PlantingSurvey).netM2 }[l.of](); // prettier-ignore
+        now.heaps!.find((h) => h.id === id)!,
+      ),
+  };
+  return lines.flatMap((l): Grown[] => {
+    const part = l.of === 'bed' ? 'bed' : l.of === 'plants' ? 'plants' : l.kind === 'wood' ? 'wood' : 'stone';
+    const weight = weights[l.of](l.id);
     const goes = l.there > 0 ? l.left / l.there : 1;
     return [
       { part, weight: weight * (1 - goes), lost: false },
@@ -78,6 +80,8 @@ function grownBefore(commission: Resolved, { now, survey, difference: { lines } 
     ];
   });
 }
+
+const byId = <T extends { id: string }>(list: readonly T[]) => new Map(list.map((one) => [one.id, one]));
 
 /** As far as it is marked: what is here, and in the place of what goes as much as comes. */
 function grownByMarks(commission: Resolved, survey: Survey): Grown[] {

@@ -13,7 +13,6 @@ import { useScapeEdit } from '../../document/scapeEdit';
 import { useStays } from '../../document/stays';
 import { sandAtHand, useMaterials } from '../../document/materials';
 import type { Drawing } from '../../drawing/drawing';
-import type { Ghost } from '../../drawing/GhostView.vue';
 import { NO_ZOOM, oneByOne, useSheet, VIEWS, type View, type Zoom } from '../../drawing/sheet';
 import { useSteadySize } from '../../drawing/steadySize';
 import { usePointerDrag } from '../../drawing/usePointerDrag';
@@ -36,6 +35,7 @@ import SheetCut from './SheetCut.vue';
 import SheetFront from './SheetFront.vue';
 import SheetPlan from './SheetPlan.vue';
 import { useAsked } from './useAsked';
+import { useBefore } from './useBefore';
 import { usePieceFocus } from './usePieceFocus';
 import { useYardFinder } from './yard/yardFinder';
 import { usePieceDrag } from './usePieceDrag';
@@ -65,7 +65,7 @@ const isOneByOne = computed(() => oneByOne(vessel.value, width.value, height.val
 whenever(isOneByOne, () => (shown.value = ['front']), { immediate: true, once: true });
 const zoom = ref<Zoom>(NO_ZOOM);
 const overlay = ref<'depth' | 'slope'>('depth');
-const [thirds, measuring, underlaying, isGhostShown] = [ref(true), ref(false), ref(false), ref(true)];
+const [thirds, measuring, underlaying] = [ref(true), ref(false), ref(false)];
 const underlays = useUnderlays(
   () => commission.id,
   option,
@@ -100,24 +100,7 @@ const drawing = computed((): Drawing => ({
   gear: gear.value,
   k: sheet.value.k,
 })); // prettier-ignore
-/** Height to which a running tank is drained for the work, where it is. */
-const drained = computed(() => {
-  const fill = plan.value?.visit.water.fill;
-  return fill && fill.drainedL > 0.5 && fill.drainToMm > 0
-    ? { mm: fill.drainToMm, outL: fill.drainedL }
-    : undefined;
-});
-
-/** What stands there now, under an option: drawn in outline where it is wanted. */
-const before = computed(() =>
-  plan.value?.survey.optionId === option.value.id ? plan.value.before : undefined,
-);
-const ghost = computed((): Ghost | undefined => {
-  const { now } = commission.document!;
-  if (!before.value || !now || !isGhostShown.value) return undefined;
-  const { pieces, frontMm } = before.value;
-  return { pieces: now.pieces, zMm: new Map(pieces.map((p) => [p.id, p.zMm])), frontMm };
-});
+const { before, ghost, isGhostShown, drained } = useBefore(() => commission.document!, option, plan);
 
 const piece = computed(() => option.value.pieces.find((p) => p.id === selectedPiece.value));
 const around = useAsked(plan, selectedPiece, scapeWork.around);

@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import { comesFrom, plantingOrigin } from '../../../core/commission/origin';
 import { NOW } from '../../../core/commission/scapes';
+import { heldBy } from '../../../core/commission/usual';
 import type { Pack, Plant, Planting } from '../../../core/commission/schema';
 import { floatingCount, floatingShare, type Planted } from '../../../core/planted/planted';
 import { reasonsAgainst, type Spot } from '../../../core/planted/livesHere';
@@ -287,7 +288,7 @@ const lives = computed(() => (part.value ? livesWords(part.value, props.lit, flo
         v-if="part?.plant.roots === 'epiphyte'"
         label="held"
         :items="HELD"
-        :model-value="planting.held ?? 'glue'"
+        :model-value="heldBy(planting)"
         data-test="held"
         @update:model-value="(held) => change('held', { held: held === 'glue' ? undefined : held })"
       />
