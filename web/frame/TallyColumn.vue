@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NOW } from '../../core/commission/scapes';
 import { isUsualPointLoad } from '../../core/site/floorLoad';
 import { gasCostOf, gearOf } from '../../core/gear/gear';
 import { computed } from 'vue';
@@ -102,13 +103,18 @@ const rows = computed<Row[]>(() => {
         ? wording('tallyColumn.asFurniture', { pressure: f.said(s.floorKnPerM2, 'kN/m²', 1) })
         : `${f.said(s.floorKnPerM2, 'kN/m²', 1)}: ask a structural engineer`,
     },
-    {
-      key: 'cost',
-      name: 'Material',
-      text: money(plan.order.totalMinor, doc.currency, true),
-      unit: budget ? `of ${money(budget, doc.currency, true)}` : '',
-      below: [gas ? wording('tallyColumn.gasSet', { gas: money(gas, doc.currency, true) }) : '', open ? f.words(open) : ''].filter(Boolean).join('; ') || undefined, // prettier-ignore
-    },
+    // What stands there is bought by nobody.
+    ...(s.optionId === NOW
+      ? []
+      : [
+          {
+            key: 'cost',
+            name: 'Material',
+            text: money(plan.order.totalMinor, doc.currency, true),
+            unit: budget ? `of ${money(budget, doc.currency, true)}` : '',
+            below: [gas ? wording('tallyColumn.gasSet', { gas: money(gas, doc.currency, true) }) : '', open ? f.words(open) : ''].filter(Boolean).join('; ') || undefined, // prettier-ignore
+          },
+        ]),
   ];
 });
 
