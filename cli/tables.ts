@@ -1,5 +1,6 @@
 import { isUsualPointLoad } from '../core/site/floorLoad';
 import { clockOf, endsOf } from '../core/buildDay/buildPlan';
+import { sittingTitle, type SittingPlan } from '../core/buildDay/sittingPlan';
 import type { Commission } from '../core/commission/schema';
 import { orderByOf } from '../core/ordering/order';
 import { partsInOrder, type Planted, type PlantedPlan } from '../core/planted/planted';
@@ -192,25 +193,42 @@ function orderRows(commission: Commission, { order }: Plan): string[] {
   ]);
 }
 
+/** Tasks on their clock, who does them and what to mind. */
+function taskRows({ startTime, tasks, crew }: Pick<SittingPlan, 'startTime' | 'tasks' | 'crew'>): string[] {
+  const clock = (min: number) => clockOf(startTime, min);
+  return aligned(
+    tasks.map((t) => [
+      `${clock(t.startMin)}–${clock(t.endMin)}`,
+      t.crew.map((p) => inEnglish(crew[p])).join(' + '),
+      inEnglish(t.title),
+      t.caution ? `! ${inEnglish(t.caution)}` : '',
+    ]),
+  );
+}
+
+/** A sitting before the build day: its tasks, and how it leaves the tank. */
+function sittingRows(sitting: SittingPlan): string[] {
+  return [
+    '',
+    `${sitting.day}  ${inEnglish(sittingTitle(sitting))}`,
+    ...taskRows(sitting),
+    ...(sitting.left ? [`  ${inEnglish(sitting.left.says)}`, `  ! ${inEnglish(sitting.left.never)}`] : []),
+  ];
+}
+
 function buildRows({ build }: Plan): string[] {
-  const clock = (min: number) => clockOf(build.startTime, min);
   return [
     ...build.beforehand.map(
       (b) =>
         `${b.day}  ${inEnglish(b.title)} (${inEnglish(b.detail)})${b.because ? ` ${inEnglish(b.because)}` : ''}`,
     ),
-    ...aligned(
-      build.tasks.map((t) => [
-        `${clock(t.startMin)}–${clock(t.endMin)}`,
-        t.crew.map((p) => inEnglish(build.crew[p])).join(' + '),
-        inEnglish(t.title),
-        t.caution ? `! ${inEnglish(t.caution)}` : '',
-      ]),
-    ),
+    ...build.earlier.flatMap(sittingRows),
+    ...(build.earlier.length > 0 ? ['', `${build.buildDay}  ${inEnglish(say('sitting.build'))}`] : []),
+    ...taskRows(build),
     inEnglish(endsOf(build)),
     ...build.visits.flatMap((v) => [
       '',
-      `${v.day}  ${inEnglish(say('visit.title', { after: v.afterDays }))}, ${v.minutes} min`,
+      `${v.day}  ${v.title ? `${inEnglish(v.title)}, ` : ''}${inEnglish(say('visit.title', { after: v.afterDays }))}, ${v.minutes} min`,
       ...v.tasks.map((t) => `  ${inEnglish(t.title)}: ${inEnglish(t.detail)}`),
     ]),
   ];

@@ -13,10 +13,13 @@ export interface JoinedBefore {
   joints: Joint[];
 }
 
-/** What is joined beforehand. Joints with what stands in the tank now are made in it. */
+/** What is joined beforehand. Joints with what stands in the tank now, or that have a sitting of their own, are made in it. */
 export function joinedBefore(commission: Resolved): JoinedBefore[] {
   const isHere = (id: string) => pieceOf(commission, id).origin === 'here';
-  const joints = commission.option.joints.filter((j) => isMadeBefore(j) && !j.pieces.some(isHere));
+  const together = (pieces: readonly string[]) => new Set(pieces.map((id) => pieceOf(commission, id).sitting)).size === 1; // prettier-ignore
+  const joints = commission.option.joints.filter(
+    (j) => isMadeBefore(j) && j.sitting === undefined && !j.pieces.some(isHere) && together(j.pieces),
+  );
   return jointed(
     [...new Set(joints.flatMap((j) => j.pieces))],
     joints.map((j) => j.pieces),
@@ -35,9 +38,11 @@ export function pieceWorks(commission: Resolved): PieceWork[] {
     const days = pieces.flatMap((id) => soaking.get(id) ?? []);
     return days.length === 0 ? [] : [{ pieces, days: Math.max(...days) }];
   });
+  const aheadDays = (pieces: readonly string[]) =>
+    Math.max(...pieces.map((id) => -pieceOf(commission, id).onDay));
   return beginning([
-    ...joined.map(({ pieces, joints }) => ({ kind: 'silicone' as const, things: pieces, joints, takesDays: JOINED_DAYS })), // prettier-ignore
-    ...tubs.map(({ pieces, days }) => ({ kind: 'soak' as const, things: pieces, joints: [], takesDays: days })), // prettier-ignore
+    ...joined.map(({ pieces, joints }) => ({ kind: 'silicone' as const, things: pieces, joints, takesDays: JOINED_DAYS, aheadDays: aheadDays(pieces) })), // prettier-ignore
+    ...tubs.map(({ pieces, days }) => ({ kind: 'soak' as const, things: pieces, joints: [], takesDays: days, aheadDays: aheadDays(pieces) })), // prettier-ignore
   ]);
 }
 

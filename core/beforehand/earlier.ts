@@ -15,8 +15,10 @@ export interface EarlierWork {
   things: readonly string[];
   /** Days until whatever needs it may begin. */
   takesDays: number;
-  /** Days before the build on which it begins even where nothing waits for it. */
+  /** Days before that on which it begins even where nothing waits for it. */
   usualDays?: number;
+  /** Days before the build day on which what it is done for begins; on the day when left out. */
+  aheadDays?: number;
 }
 
 /** When some work begins at the latest: days before the build, and why so early where other work waits for it. */
@@ -42,7 +44,7 @@ export function beginning<T extends EarlierWork>(works: readonly T[]): (T & Begi
   const begins = (work: T): Begins => {
     const there = known.get(work);
     if (there) return there;
-    let latest: Begins = { days: Math.max(work.takesDays, work.usualDays ?? 0) };
+    let latest: Begins = { days: Math.max(work.takesDays, work.usualDays ?? 0) + (work.aheadDays ?? 0) };
     for (const then of works) {
       const because = reasonFor(work, then);
       if (!because) continue;

@@ -9,6 +9,7 @@ import { pieceWorks } from '../beforehand/ahead';
 import { beginning, type EarlierWork } from '../beforehand/earlier';
 import { MATURE_DAYS, maturesAhead, mediaToMature } from '../regime/maturing';
 import type { Survey } from '../survey/survey';
+import { homeOf } from '../sittings/homes';
 import { FILM_DRY_HOURS } from '../vessel/film';
 import { litresToHeight } from '../vessel/litres';
 import { isToBeTried } from '../vessel/secondHand';
@@ -59,6 +60,7 @@ function leakBeforehand(commission: Resolved): Said[] {
       things: ['vessel'],
       takesDays: LEAK_TEST_DAYS,
       usualDays: LEAK_TEST_AHEAD,
+      aheadDays: homeOf(commission, 'protect').aheadDays,
       title: say('before.leak.title'),
       detail: say('before.leak.detail', {
         litres: inLitres(litresToHeight(vessel, vessel.waterLineMm), 0),
@@ -68,8 +70,8 @@ function leakBeforehand(commission: Resolved): Said[] {
 }
 
 /** Film is applied wet, squeezed out, trimmed, and dry before the scape goes in. */
-function filmBeforehand({ vessel }: Resolved): Said[] {
-  const { background, innerMm } = vessel;
+function filmBeforehand(commission: Resolved): Said[] {
+  const { background, innerMm } = commission.vessel;
   if (!background) return [];
   const dry = background.dryHours ?? FILM_DRY_HOURS;
   const size = (side: string) => inMm([side === 'back' ? innerMm.length : innerMm.width, innerMm.height], 1);
@@ -78,6 +80,7 @@ function filmBeforehand({ vessel }: Resolved): Said[] {
       kind: 'film',
       things: ['vessel'],
       takesDays: wholeDays(dry),
+      aheadDays: homeOf(commission, 'protect').aheadDays,
       title: say('before.film.title', { colour: background.colour }),
       detail: say('before.film.detail', {
         sides: background.sides.map((side) =>
@@ -123,15 +126,19 @@ function mediaBeforehand(commission: Resolved): Said[] {
   ];
 }
 
-/** Into the tub, those that soak equally long together. */
+/** Into the tub, those that soak equally long for the same sitting together. */
 function soakBeforehand(commission: Resolved): Said[] {
   const soaks = pieceWorks(commission).filter((w) => w.kind === 'soak');
-  return [...new Set(soaks.map((w) => w.takesDays))].map((days) => {
-    const things = soaks.filter((w) => w.takesDays === days).flatMap((w) => w.things);
+  const lotOf = ({ takesDays, aheadDays }: EarlierWork) => `${takesDays} ${aheadDays}`;
+  return [...new Set(soaks.map(lotOf))].map((lot) => {
+    const own = soaks.filter((w) => lotOf(w) === lot);
+    const { takesDays: days, aheadDays } = own[0];
+    const things = own.flatMap((w) => w.things);
     return {
       kind: 'soak',
       things,
       takesDays: days,
+      aheadDays,
       title: say('before.soak.title', { pieces: things }),
       detail: say('before.soak.detail', { days }),
     };
@@ -141,7 +148,7 @@ function soakBeforehand(commission: Resolved): Said[] {
 /** Joints that take a day to cure, and what then is carried in as one: how heavy, by which end, with how many hands. */
 function jointsBeforehand(commission: Resolved, survey: Survey): Said[] {
   const joined = pieceWorks(commission).filter((w) => w.kind === 'silicone');
-  return joined.map(({ things, joints, takesDays }) => {
+  return joined.map(({ things, joints, takesDays, aheadDays }) => {
     const own = survey.pieces.filter((p) => things.includes(p.id));
     const { massKg: kg, by } = gripOf(
       own.map(({ id, massKg }) => ({
@@ -154,6 +161,7 @@ function jointsBeforehand(commission: Resolved, survey: Survey): Said[] {
       kind: 'silicone',
       things,
       takesDays,
+      aheadDays,
       title: say('before.joints.title', { joints: joints.map((j) => j.id), method: methodsOf(joints) }),
       detail: say('before.joints.detail', {
         mass: inKg(kg),
@@ -177,12 +185,16 @@ const ASIDE_BEFORE_WORK = 1;
 /** What comes from the studio's own stock or from the client: nobody sells it, so nobody brings it. */
 function ownBeforehand(commission: Resolved, works: readonly EarlierWork[]): Said[] {
   const maturing = new Set(mediaToMature(commission).map((g) => g.id));
-  const things: { id?: string; name: string; origin: Origin }[] = [
-    ...[...commission.pieces].map(([id, { origin }]) => ({ id, name: id, origin })),
-    ...[...commission.layers.values()].flatMap(({ parts, origin }) =>
-      parts.map(({ material }) => ({ name: material.name, origin })),
+  const things: { id?: string; name: string; origin: Origin; onDay?: number }[] = [
+    ...[...commission.pieces].map(([id, { origin, onDay }]) => ({ id, name: id, origin, onDay })),
+    ...[...commission.layers.values()].flatMap(({ parts, origin, onDay }) =>
+      parts.map(({ material }) => ({ name: material.name, origin, onDay })),
     ),
-    ...[...commission.plantings.values()].map(({ plant, origin }) => ({ name: plant.name, origin })),
+    ...[...commission.plantings.values()].map(({ plant, origin, onDay }) => ({
+      name: plant.name,
+      origin,
+      onDay,
+    })),
     // Media that have run stay wet where they are until the day.
     ...commission.gear.flatMap(({ id, origin, kind, name }) =>
       !origin || (kind === 'media' && !maturing.has(id)) ? [] : [{ id, name, origin }],
@@ -205,6 +217,7 @@ function ownBeforehand(commission: Resolved, works: readonly EarlierWork[]): Sai
         things: own,
         takesDays: ASIDE_BEFORE_WORK,
         usualDays: ASIDE_DAYS,
+        aheadDays: Math.max(0, ...these.map((t) => -(t.onDay ?? 0))),
         title: say(byStock ? 'before.reserve.title' : 'before.client.title', { things: names }),
         detail: byStock
           ? say('before.reserve.detail')

@@ -1,6 +1,7 @@
-import { type Day } from '../calendar/day';
+import type { Day } from '../calendar/day';
 import { startTimeOf } from '../commission/usual';
 import type { Resolved } from '../resolved/resolved';
+import { buildingOf } from '../sittings/sittings';
 import type { Survey } from '../survey/survey';
 import type { Finding } from '../words/finding';
 import { clockOf } from '../calendar/clock';
@@ -8,14 +9,16 @@ import { say, type Said, type Text } from '../words/text';
 import { beforehandOf } from './beforehand';
 import { clockFindings, dayFindings } from './dayFindings';
 import { jobOf } from './job';
-import { lanesOf, type Lane } from './lanes';
-import { longestChain, schedule, type Scheduled } from './schedule';
-import { buildTasks } from './tasks';
+import type { Lane } from './lanes';
+import type { Scheduled } from './schedule';
+import { sittingFindings } from './sittingFindings';
+import { sittingPlan, type SittingPlan } from './sittingPlan';
 import type { Beforehand } from './task';
 import { shareOn } from '../visit/biofilter';
 import { visitsOf, type LaterVisit } from './visits';
 
 export type { Lane } from './lanes';
+export type { SittingPlan } from './sittingPlan';
 
 export interface BuildPlan {
   buildDay: Day;
@@ -26,6 +29,8 @@ export interface BuildPlan {
   lanes: Lane[];
   /** Ids of the tasks that fix the length of the day, first to last. */
   chain: string[];
+  /** Sittings before the build day, the soonest first. */
+  earlier: SittingPlan[];
   beforehand: Beforehand[];
   /** Days after the build on which more is done. */
   visits: LaterVisit[];
@@ -35,31 +40,36 @@ export interface BuildPlan {
   findings: Finding[];
 }
 
-/** The build day of a scape: its tasks with a time for each of the crew, and what cures or dries meanwhile. */
+/**
+ * The work on a scape by sitting, up to the build day and after it: the tasks of each with a time for each of its crew, and
+ * what cures or dries meanwhile. Without sittings it is the one day.
+ */
 export function buildPlan(commission: Resolved, survey: Survey): BuildPlan {
   const { brief } = commission;
-  const job = jobOf(commission, survey);
-  const tasks = schedule(buildTasks(job), brief.crew);
-  const doneMin = Math.max(...tasks.map((t) => t.endMin));
-  const lanes = lanesOf(job, tasks);
+  const sittings = buildingOf(commission);
+  const jobs = new Map([...new Set(sittings.map((s) => s.crew))].map((crew) => [crew, jobOf(commission, survey, crew)])); // prettier-ignore
+  const plans = sittings.map((s) => sittingPlan(jobs.get(s.crew)!, s));
+  const { tasks, lanes, chain, doneMin, crew } = plans.at(-1)!;
+  const job = jobs.get(brief.crew)!;
   const filled = tasks.find((t) => t.id === 'fill');
   return {
     buildDay: brief.buildDay,
     startTime: startTimeOf(brief),
-    crew: Array.from(
-      { length: brief.crew },
-      (_, i) => brief.crewNames?.[i] ?? say('person', { number: i + 1 }),
-    ),
+    crew,
     tasks,
     lanes,
-    chain: longestChain(tasks).map((t) => t.id),
+    chain,
+    earlier: plans.slice(0, -1),
     beforehand: beforehandOf(commission, survey),
     visits: visitsOf(job),
     ...(filled ? { waterInMin: filled.endMin } : {}),
     doneMin,
     findings: [
-      ...dayFindings(commission, tasks, doneMin),
-      ...clockFindings(lanes, (pieces) => shareOn(commission, survey, pieces)),
+      ...plans.flatMap((plan, i) => [
+        ...dayFindings(sittings[i], plan),
+        ...clockFindings(plan.lanes, (pieces) => shareOn(commission, survey, pieces)),
+      ]),
+      ...sittingFindings(job, plans),
     ],
   };
 }

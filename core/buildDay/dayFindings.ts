@@ -1,12 +1,13 @@
 import { daysFrom, type Day } from '../calendar/day';
-import { startTimeOf } from '../commission/usual';
-import type { Resolved } from '../resolved/resolved';
+import { BUILD, type Sitting } from '../sittings/sittings';
 import type { Finding } from '../words/finding';
 import { PRACTICE, say, type Text } from '../words/text';
 import { clockOf, minuteOf } from '../calendar/clock';
 import type { BuildPlan } from './buildPlan';
 import type { Lane } from './lanes';
 import type { Scheduled } from './schedule';
+import { pastSittings } from './sittingFindings';
+import type { SittingPlan } from './sittingPlan';
 
 /** A working day beyond this is too long for good hands, minutes (common practice). */
 const LONG_DAY_MIN = 10 * 60;
@@ -14,17 +15,17 @@ const MIDNIGHT_MIN = 24 * 60;
 /** What touches neither tank nor plants and can be done in the yard the day before. */
 const AHEAD = ['wash', 'rinse', 'unpack'];
 
-/** A day that is too long, ends after midnight or outside the house's hours, or asks for hands that do not come. */
+/** A sitting that is too long, ends after midnight or outside the house's hours, or asks for hands that do not come. */
 export function dayFindings(
-  { brief, site }: Resolved,
-  tasks: readonly Scheduled[],
-  doneMin: number,
+  { id, crew, start, hours }: Pick<Sitting, 'id' | 'crew' | 'start' | 'hours'>,
+  { tasks, doneMin, day }: Pick<SittingPlan, 'tasks' | 'doneMin' | 'day'>,
 ): Finding[] {
-  const { crew } = brief;
-  const start = startTimeOf(brief);
+  // Of the build day it is said without a day: it is the one that everybody has in mind.
+  const isBuild = id === BUILD;
+  const when = { day: { day } };
   const end = clockOf(start, doneMin);
   const because = aheadOf(tasks);
-  const at = { field: 'brief.startTime' };
+  const at = { field: isBuild ? 'brief.startTime' : 'brief.sittings' };
   const found: Finding[] = [];
   const endMin = minuteOf(start) + doneMin;
   if (endMin > MIDNIGHT_MIN)
@@ -35,24 +36,28 @@ export function dayFindings(
       measured: endMin,
       limit: MIDNIGHT_MIN,
       unit: 'min',
-      says: say('build.midnight.says', { end }),
+      says: isBuild
+        ? say('build.midnight.says', { end })
+        : say('build.midnight.says.sitting', { end, ...when }),
       because,
       source: say('source.brief'),
     });
-  else if (site?.hours && (start < site.hours[0] || endMin > minuteOf(site.hours[1])))
+  else if (hours && (start < hours[0] || endMin > minuteOf(hours[1])))
     found.push({
       id: 'build.house',
       severity: 'warn',
-      at: { field: 'site.hours' },
+      at: { field: isBuild ? 'site.hours' : 'brief.sittings' },
       measured: endMin,
-      limit: minuteOf(site.hours[1]),
+      limit: minuteOf(hours[1]),
       unit: 'min',
-      says: say('build.house.says', { start, end, from: site.hours[0], until: site.hours[1] }),
+      says: isBuild
+        ? say('build.house.says', { start, end, from: hours[0], until: hours[1] })
+        : say('build.house.says.sitting', { start, end, from: hours[0], until: hours[1], ...when }),
       because:
-        start < site.hours[0]
+        start < hours[0]
           ? say('build.house.because.early', {
-              from: site.hours[0],
-              end: clockOf(site.hours[0], doneMin),
+              from: hours[0],
+              end: clockOf(hours[0], doneMin),
               ahead: because,
             })
           : because,
@@ -62,11 +67,13 @@ export function dayFindings(
     found.push({
       id: 'build.long',
       severity: 'warn',
-      at: { field: 'brief.crew' },
+      at: { field: isBuild ? 'brief.crew' : 'brief.sittings' },
       measured: Math.round(doneMin / 6) / 10,
       limit: LONG_DAY_MIN / 60,
       unit: 'h',
-      says: say('build.long.says', { hours: Math.round(doneMin / 6) / 10, crew }),
+      says: isBuild
+        ? say('build.long.says', { hours: Math.round(doneMin / 6) / 10, crew })
+        : say('build.long.says.sitting', { hours: Math.round(doneMin / 6) / 10, crew, ...when }),
       because: say('build.long.because', { ahead: because }),
       source: PRACTICE,
     });
@@ -76,7 +83,7 @@ export function dayFindings(
     found.push({
       id: 'build.hands',
       severity: 'warn',
-      at: { field: 'brief.crew' },
+      at: { field: isBuild ? 'brief.crew' : 'brief.sittings' },
       measured: crew,
       limit: most.people,
       unit: 'people',
@@ -89,11 +96,11 @@ export function dayFindings(
 
 /** What has to begin on an earlier day, and that day is over; once the build day itself is, nothing can be late for it. */
 export function pastFindings(
-  { buildDay, beforehand }: Pick<BuildPlan, 'buildDay' | 'beforehand'>,
+  { buildDay, beforehand, earlier }: Pick<BuildPlan, 'buildDay' | 'beforehand' | 'earlier'>,
   today: Day | undefined,
 ): Finding[] {
   if (today === undefined || buildDay < today) return [];
-  return beforehand
+  const past: Finding[] = beforehand
     .filter((b) => b.day < today)
     .map(({ day, kind, title }) => ({
       id: 'build.past',
@@ -106,6 +113,7 @@ export function pastFindings(
       because: say('build.past.because'),
       source: say('source.brief'),
     }));
+  return [...past, ...pastSittings(earlier, today)];
 }
 
 /** What could be done the day before, and how long it takes. */

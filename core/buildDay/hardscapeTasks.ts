@@ -1,19 +1,19 @@
 import type { Joint } from '../commission/schema';
-import { cureMin, HOLD_MIN, isMadeBefore } from '../hardscape/joining';
+import { cureMin, HOLD_MIN } from '../hardscape/joining';
 import { peopleFor } from '../site/lifting';
+import { buildingOf } from '../sittings/sittings';
 import type { PieceSurvey } from '../survey/pieces';
 import { inKg, type Measure } from '../words/measure';
 import { say, type Said, type Text } from '../words/text';
 import type { Working } from '../words/working';
 import { CAUTIONS, together } from './cautions';
-import { each, step, type Job } from './job';
+import { contactsOf } from '../takeoff/gluing';
+import { each, LONG_CURE_MIN, step, type Job } from './job';
 import { ONE_PERSON_KG, RATES } from './rates';
 import type { Step } from './task';
 
 /** Washed before it is set: by whoever has no hands in the tank yet. */
-export function washTasks({ stones, floorStones, wood, living }: Job): Step[] {
-  const alive = new Set(living.map((p) => p.id));
-  const pieces = [...stones, ...floorStones, ...wood].filter((p) => !alive.has(p.id));
+export function washTasks({ washed: pieces }: Job): Step[] {
   if (pieces.length === 0) return [];
   return [
     {
@@ -91,21 +91,54 @@ export function moveTasks({ moved }: Job): Step[] {
 
 /** A first set-up that is photographed and taken out again, before anything is poured under it. */
 export function trialTasks(job: Job): Step[] {
+  return isTried(job.commission, 'trial') ? trying(job, 'trial') : [];
+}
+
+/** The same on a table of the tank's measure, where nothing is poured and nothing gets wet. */
+export function tableTasks(job: Job): Step[] {
+  return isTried(job.commission, 'table') ? trying(job, 'table') : [];
+}
+
+/** True where what is set is tried before: a sitting is for it, or the school has it so. */
+function isTried(commission: Job['commission'], where: 'trial' | 'table'): boolean {
+  const sitting = buildingOf(commission).some((s) => s.kind === where);
+  return sitting || (where === 'trial' && commission.brief.schools?.trial === true);
+}
+
+function trying(job: Job, id: 'trial' | 'table'): Step[] {
   const pieces = [...job.stones, ...job.floorStones, ...job.wood];
-  if (!job.commission.brief.schools?.trial || pieces.length === 0) return [];
+  if (pieces.length === 0) return [];
   const { minutes, workings } = setting(pieces, RATES.setPerPiece);
   return [
     {
-      id: 'trial',
+      id,
       phase: 'hardscape',
-      title: say('trial.title'),
-      detail: say('trial.detail'),
+      title: say(`${id}.title`),
+      detail: say(`${id}.detail`),
       minutes: minutes * RATES.trial,
       ...liftingOf(pieces),
       workings: [...workings, step(say('step.trial'), RATES.trial, '×')],
     },
   ];
 }
+
+/** What was set is gone over once more: as long as was said, otherwise as a trial takes. */
+export function composeTasks(job: Job, limitMin: number | undefined): Step[] {
+  const [tried] = trying(job, 'trial');
+  if (!tried) return [];
+  return [
+    {
+      id: 'compose',
+      phase: 'hardscape',
+      title: say('compose.title'),
+      detail: limitMin === undefined ? say('compose.detail') : say('compose.detail.limit', { minutes: limitMin }),
+      minutes: limitMin ?? tried.minutes,
+      people: tried.people,
+      ...(tried.caution ? { caution: tried.caution } : {}),
+      workings: limitMin === undefined ? tried.workings : [step(say('step.limit'), limitMin, 'min')],
+    },
+  ];
+} // prettier-ignore
 
 export function woodTasks(job: Job): Step[] {
   const { wood } = job;
@@ -130,46 +163,57 @@ const JOINT_MIN: Record<Joint['method'], number> = {
   'gel-glue': RATES.jointGel,
   tie: RATES.jointTie,
   wedge: RATES.jointWedge,
-  silicone: 0,
-  impact: 0,
+  silicone: RATES.jointSilicone,
+  impact: RATES.jointImpact,
 };
 
-/** Joints made on the day, held until they grab, and the wiggle test once they have cured. What takes a day was joined before. */
-export function jointTasks({ joints, crew }: Job): Step[] {
-  const today = joints.filter((j) => !isMadeBefore(j));
-  if (today.length === 0) return [];
-  const contacts = today.reduce((sum, j) => sum + j.pieces.length - 1, 0);
-  const cure = Math.max(...today.map(cureMin));
-  const held = today.reduce((sum, j) => sum + (j.pieces.length - 1) * HOLD_MIN[j.method], 0);
+/** Joints made in the tank, held until they grab. What cures for longer than anybody waits for is left to the next sitting. */
+export function jointTasks(job: Job): Step[] {
+  return [...joiningTasks(job), ...wiggleTasks(job)];
+}
+
+function joiningTasks({ joints, crew }: Job): Step[] {
+  if (joints.length === 0) return [];
+  const contacts = contactsOf(joints);
+  const cure = Math.max(...joints.map(cureMin).filter((min) => min <= LONG_CURE_MIN), 0);
+  const held = joints.reduce((sum, j) => sum + (j.pieces.length - 1) * HOLD_MIN[j.method], 0);
+  const rubber = joints.some((j) => j.method === 'silicone' || j.method === 'impact');
+  const instant = joints.some((j) => j.method === 'fibre-glue' || j.method === 'gel-glue');
+  const cautions = [...(instant ? [CAUTIONS.glue] : []), ...(rubber ? [CAUTIONS.silicone] : [])];
   return [
     {
       id: 'joints',
       phase: 'hardscape',
       title: say('joints.title', { count: contacts }),
       short: say('joints.short'),
-      detail: held > 0 ? say('joints.detail.held', { methods: methods(today) }) : methods(today),
-      minutes: today.reduce((sum, j) => sum + (j.pieces.length - 1) * JOINT_MIN[j.method], 0) + held,
+      detail: held > 0 ? say('joints.detail.held', { methods: methods(joints) }) : methods(joints),
+      minutes: joints.reduce((sum, j) => sum + (j.pieces.length - 1) * JOINT_MIN[j.method], 0) + held,
       // One glues, another holds: alone it takes a prop.
       people: held > 0 && crew > 1 ? 2 : 1,
       ...(cure > 0 ? { cure: { what: say('joints.cure'), minutes: cure } } : {}),
-      ...(today.some((j) => j.method === 'fibre-glue' || j.method === 'gel-glue')
-        ? { caution: CAUTIONS.glue }
-        : {}),
+      ...(cautions.length > 0 ? { caution: together(cautions) } : {}),
       workings: [
         step(say('contacts'), contacts, 'contact', say('rate.joints')),
         ...(held > 0 ? [step(say('step.held'), held, 'min')] : []),
       ],
     },
+  ];
+}
+
+/** Nothing may move when it is scrubbed: once it has cured. */
+function wiggleTasks({ tested }: Job): Step[] {
+  if (tested.length === 0) return [];
+  return [
     {
       id: 'wiggle',
       phase: 'hardscape',
       title: say('wiggle.title'),
       detail: say('wiggle.detail'),
-      minutes: RATES.wiggle + today.length * RATES.wigglePerJoint,
+      minutes: RATES.wiggle + tested.length * RATES.wigglePerJoint,
       people: 1,
       workings: [
         step(say('step.whole'), RATES.wiggle, 'min'),
-        step(say('step.joints'), today.length, 'joint', each(RATES.wigglePerJoint)),
+        step(say('step.joints'), tested.length, 'joint', each(RATES.wigglePerJoint)),
       ],
     },
   ];

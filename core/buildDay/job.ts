@@ -5,6 +5,9 @@ import { fillerToLay, type Hill } from '../takeoff/hills';
 import type { PieceSurvey } from '../survey/pieces';
 import type { PlantingSurvey } from '../survey/plantings';
 import type { Survey } from '../survey/survey';
+import { joinedBefore } from '../beforehand/ahead';
+import { cureMin } from '../hardscape/joining';
+import type { PocketSurvey } from '../hardscape/pocket';
 import { jointsToMake } from '../takeoff/gluing';
 import { say, type Said, type Text } from '../words/text';
 import type { Working } from '../words/working';
@@ -30,8 +33,14 @@ export interface Job {
   lifted: PieceSurvey[];
   /** Pieces that something lives on: they are neither scrubbed nor left to dry. */
   living: PieceSurvey[];
+  /** What is washed: all that is set and nothing lives on. */
+  washed: PieceSurvey[];
+  /** Joints that are made in the tank, and those that are scrubbed at once they have cured. */
   joints: Joint[];
-  /** What is planted on the day. */
+  tested: Joint[];
+  /** Heaps on top of pieces. */
+  pockets: PocketSurvey[];
+  /** What is planted up to the build day. */
   plantings: PlantingSurvey[];
   fill: FirstFill;
   /** Animals that live in it; left out where none do, or where nothing disturbs them. */
@@ -44,23 +53,27 @@ export interface Job {
   size: number;
 }
 
-export function jobOf(commission: Resolved, survey: Survey): Job {
+export function jobOf(commission: Resolved, survey: Survey, crew = commission.brief.crew): Job {
   const { brief } = commission;
   const option = commission.option;
   const drawn = new Map(option.pieces.map((p) => [p.id, p]));
   const isThere = (id: string) => isLeftStanding(pieceOf(commission, id));
   const onFloor = (p: PieceSurvey) => drawn.get(p.id)!.stand.kind === 'floor';
   const isWood = (p: PieceSurvey) => pieceOf(commission, p.id).material.kind === 'wood';
-  const heaviestFirst = survey.pieces.filter((p) => !isThere(p.id)).sort((a, b) => b.massKg - a.massKg);
+  const isSet = (id: string) => !isThere(id) && pieceOf(commission, id).onDay <= 0;
+  const heaviestFirst = survey.pieces.filter((p) => isSet(p.id)).sort((a, b) => b.massKg - a.massKg);
   const later = laterLayers(commission, survey);
   const fill = firstFill(commission, survey);
   const waiting = waitingAnimals(commission, survey);
   const pours = poursOf(commission, survey).filter((p) => !later.some((l) => l.id === p.layer));
+  const living = heaviestFirst.filter((p) => pieceOf(commission, p.id).state === 'living');
+  const outside = new Set(joinedBefore(commission).flatMap((j) => j.joints.map(({ id }) => id)));
+  const joints = jointsToMake(option, isThere).filter((j) => !outside.has(j.id) && j.pieces.every((id) => isThere(id) || isSet(id))); // prettier-ignore
   return {
     commission,
     option,
     survey,
-    crew: brief.crew,
+    crew,
     pours,
     hills: pours.some((p) => p.role === 'filler') ? fillerToLay(commission, survey) : [],
     stones: heaviestFirst.filter((p) => !isWood(p) && !onFloor(p)),
@@ -68,8 +81,11 @@ export function jobOf(commission: Resolved, survey: Survey): Job {
     wood: heaviestFirst.filter(isWood),
     moved: survey.pieces.filter((p) => pieceOf(commission, p.id).isMoved && isThere(p.id)),
     lifted: heaviestFirst.filter((p) => pieceOf(commission, p.id).isLifted),
-    living: heaviestFirst.filter((p) => pieceOf(commission, p.id).state === 'living'),
-    joints: jointsToMake(option, isThere),
+    living,
+    washed: heaviestFirst.filter((p) => !living.includes(p)),
+    joints,
+    tested: joints.filter((j) => cureMin(j) <= LONG_CURE_MIN),
+    pockets: survey.pockets.filter((p) => isThere(p.on) || isSet(p.on)),
     plantings: survey.plantings.filter((p) => {
       const { origin, laterDays } = plantingOf(commission, p.id);
       return origin !== 'here' && laterDays === 0;
@@ -81,6 +97,9 @@ export function jobOf(commission: Resolved, survey: Survey): Job {
     size: sizeFactor(survey.brimL),
   };
 }
+
+/** Nobody waits in a sitting for what takes longer than this, min: it is scrubbed in the next. */
+export const LONG_CURE_MIN = 180;
 
 /** What is kept of the old water, less that in which animals wait where it is part of it. */
 function keptBeside({ keptL, tubL }: FirstFill, inKept: Waiting | undefined): Job['kept'] {

@@ -13,17 +13,22 @@ import type { Step, Task } from './task';
  */
 
 /** One task has to be done before another. */
-interface Edge {
+export interface Edge {
   first: string;
   then: string;
   because: Text;
 }
 
+/** Work beside the tank. */
+const OUTSIDE = ['arrive', 'look', 'table', 'wash', 'rinse'];
+
 /** Tasks by what they do; every other word of a rule is the id of one task. */
 const GROUPS = {
+  'after-arrival': (id) => id !== 'arrive',
+  'before-leaving': (id) => id !== 'leave',
   /** Hands or water in the tank, or anything that is carried to it. */
   'in-tank': (id) =>
-    !['protect', 'unpack', 'leaving', 'holding', 'drain', 'lift', 'strip', 'wash', 'rinse'].includes(id),
+    ![...OUTSIDE, 'protect', 'unpack', 'leaving', 'holding', 'drain', 'lift', 'strip'].includes(id),
   hardscape: (id) => ['floor-stones', 'stones', 'wood', 'wiggle'].includes(id),
   poured: (id, of) => of.pours.has(id) || ['filler', 'soil'].includes(id),
   /** Everything that is planted in or stood on: what is only looked at is not of it. */
@@ -54,6 +59,9 @@ interface Habits {
 }
 
 const RULES: readonly Rule[] = [
+  // Every sitting.
+  [['arrive'], ['after-arrival'], say('why.arrive')],
+  [['before-leaving'], ['leave'], say('why.leave')],
   // The room, what lives in the tank, the old scape.
   [['protect'], ['in-tank', 'leaving', 'holding', 'drain', 'lift', 'strip'], say('why.protect')],
   [['leaving'], ['holding', 'drain', 'lift', 'strip'], say('why.leaving')],
@@ -62,9 +70,10 @@ const RULES: readonly Rule[] = [
   [['lift'], ['strip', 'in-tank'], say('why.lift')],
   [['strip'], ['in-tank'], say('why.strip')],
   // What is washed, rinsed, tried.
-  [['wash'], ['trial', 'floor-stones', 'stones', 'wood'], say('why.wash')],
+  [['table'], ['trial'], say('why.trial')],
+  [['wash'], ['table', 'trial', 'floor-stones', 'stones', 'wood'], say('why.wash')],
   [['rinse'], ['below', 'above', 'looked-at', 'soil', 'prepared', 'fill'], say('why.rinse')],
-  [['trial'], ['poured', 'floor-stones', 'stones', 'wood'], say('why.trial')],
+  [['table', 'trial'], ['poured', 'floor-stones', 'stones', 'wood'], say('why.trial')],
   // The bed and what stands in it.
   [['move'], ['filler', 'soil', 'below', 'stones', 'close', 'gaps', 'fill'], say('why.move')],
   [['floor-stones'], ['dam', 'below', 'soil', 'wood', 'joints'], say('why.floor-stones')],
@@ -147,13 +156,34 @@ function needsOf(ids: readonly string[], edges: readonly Edge[]): Map<string, Re
   return needs;
 }
 
-function ruleEdges(ids: readonly string[], of: Layers, habits: Habits): Edge[] {
+function ruleEdges(ids: readonly string[], of: Layers, habits: Habits, rules = RULES): Edge[] {
   const tasks = (names: readonly string[]) =>
     names.flatMap((name) => (name in GROUPS ? ids.filter((id) => GROUPS[name as Group](id, of)) : [name]));
-  return RULES.filter(([, , , when]) => !when || when(habits)).flatMap(([first, then, because]) =>
-    tasks(first).flatMap((f) => tasks(then).map((t): Edge => ({ first: f, then: t, because }))),
+  return rules
+    .filter(([, , , when]) => !when || when(habits))
+    .flatMap(([first, then, because]) =>
+      tasks(first).flatMap((f) => tasks(then).map((t): Edge => ({ first: f, then: t, because }))),
+    );
+}
+
+/**
+ * What holds between sittings as it does within one: a task of another day has to be done before. Customs of a school, and
+ * what is only a matter of free hands, hold within a day alone.
+ */
+export function edgesAcross(steps: readonly Pick<Step, 'id'>[], job: Job): Edge[] {
+  const ids = steps.map((s) => s.id);
+  const there = new Set(ids);
+  const rules = RULES.filter(([first, , , when]) => !when && !DAILY.includes(first[0]));
+  const prepared = Object.values(plantingOrder(job)).flat().flatMap((kind) => (typeof kind === 'string' ? [] : kind.ids.flatMap((then) => kind.preparedBy.map((first): Edge => ({ first, then, because: say('why.prepare') }))))); // prettier-ignore
+  return [...layerEdges(job), ...prepared, ...ruleEdges(ids, layersIn(job), habitsOf(job), rules)].filter(
+    (e) => e.first !== e.then && there.has(e.first) && there.has(e.then) && !LAST.includes(e.then),
   );
 }
+
+/** What each sitting has of its own. */
+const DAILY = ['arrive', 'before-leaving', 'unpack', 'wash'];
+/** What is last on its day waits for nothing of another. */
+const LAST = ['photograph', 'clear-up'];
 
 /** True where plants are set when all the water is in, as the school has it. At half fill hands reach better. */
 export function isFlooded({ commission, wet }: Job): boolean {

@@ -36,6 +36,9 @@ export const RATES = {
   jointGel: 5,
   jointTie: 6,
   jointWedge: 3,
+  /** A contact cleaned, a bead laid, smoothed and propped; impact glue on both faces, left to tack. */
+  jointSilicone: 8,
+  jointImpact: 12,
   /** Nothing may move when scrubbed: each joint. */
   wigglePerJoint: 1,
   wiggle: 5,
@@ -71,6 +74,11 @@ export const RATES = {
   perTub: 6,
   stripPerL: 0.15,
   photograph: 20,
+  /** Between sittings: tools out and what stands looked over; what is left made safe for the night, and a picture. */
+  arrive: 10,
+  leave: 12,
+  /** A later visit on which nothing is set: what has slid, floated, silted. */
+  look: 15,
 } as const;
 
 /** Share of the soil laid before the hardscape; the rest closes gaps and makes the slope (common practice). */

@@ -136,8 +136,7 @@ export function gapTasks(job: Job): Step[] {
 }
 
 /** Heaps on top of pieces: once what they lie on is set, joined, and nothing more is poured behind it. */
-export function pocketTasks({ survey, commission }: Job): Step[] {
-  const { pockets } = survey;
+export function pocketTasks({ pockets, commission }: Job): Step[] {
   if (pockets.length === 0) return [];
   const poured = pockets.map((p) => pouredL(p.litres, materialOf(commission, p.material).settles));
   const litres = poured.reduce((a, b) => a + b, 0);

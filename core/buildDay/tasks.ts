@@ -1,9 +1,14 @@
+import { homeOf } from '../sittings/homes';
+import { BUILD, type Sitting } from '../sittings/sittings';
+import { arrivingTasks, isFirst, leavingOverTasks } from './betweenTasks';
 import { closingTasks, openingTasks } from './frameTasks';
 import {
+  composeTasks,
   floorStoneTasks,
   jointTasks,
   moveTasks,
   stoneTasks,
+  tableTasks,
   trialTasks,
   washTasks,
   woodTasks,
@@ -22,16 +27,43 @@ import {
   pocketTasks,
   sandTasks,
 } from './substrateTasks';
-import type { Task } from './task';
+import type { Step, Task } from './task';
 
-/** The tasks that this scape needs, each after what it rests on (`order.ts`). What is there already has none. */
-export function buildTasks(job: Job): Task[] {
+/**
+ * The tasks of one sitting, each after what it rests on (`order.ts`): of what is set, poured and planted in it (`job`), and
+ * of the whole work (`whole`) what belongs to it. What is there already has none.
+ */
+export function tasksOf(whole: Job, job: Job, sitting: Sitting): Task[] {
+  const isIts = ({ id }: Step) => sittingOfWhole(whole, id) === sitting.id;
   const steps = [
-    ...openingTasks(job),
-    ...strippingTasks(job),
+    ...(isFirst(whole, sitting) ? [] : arrivingTasks(whole)),
+    ...framing(whole)[0].filter(isIts),
+    ...(sitting.kind === 'rebuild' ? composeTasks(whole, sitting.limitMin) : []),
+    ...thingSteps(job),
+    ...framing(whole)[1].filter(isIts),
+    ...leavingOverTasks(whole, sitting),
+  ];
+  return inOrder(steps, job);
+}
+
+/** Every task of the whole work, whichever sitting it is in. */
+export function wholeSteps(job: Job): Step[] {
+  const [before, after] = framing(job);
+  return [...before, ...thingSteps(job), ...after];
+}
+
+/** What is done before the scape and after it, once in the whole work. */
+function framing(job: Job): [Step[], Step[]] {
+  return [
+    [...openingTasks(job), ...strippingTasks(job), ...tableTasks(job), ...trialTasks(job), ...moveTasks(job)],
+    [...closingTasks(job), ...returningTasks(job)],
+  ];
+}
+
+/** What is done with stones, wood, layers and plants, those of one sitting or all. */
+function thingSteps(job: Job): Step[] {
+  return [
     ...washTasks(job),
-    ...trialTasks(job),
-    ...moveTasks(job),
     ...fillerTasks(job),
     ...floorStoneTasks(job),
     ...damTasks(job),
@@ -45,8 +77,11 @@ export function buildTasks(job: Job): Task[] {
     ...pocketTasks(job),
     ...plantTasks(job),
     ...sandTasks(job),
-    ...closingTasks(job),
-    ...returningTasks(job),
   ];
-  return inOrder(steps, job);
+}
+
+/** The sitting of a task of the whole work; what somebody put after the build day is done on it, since the water waits for it. */
+export function sittingOfWhole({ commission }: Pick<Job, 'commission'>, task: string): string {
+  const home = homeOf(commission, task);
+  return home.aheadDays < 0 && task !== 'photograph' ? BUILD : home.id;
 }

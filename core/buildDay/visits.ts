@@ -4,9 +4,12 @@ import { preparedOf } from '../planting/preparation';
 import { plantingSequence } from '../planted/plantingSequence';
 import { bringing, canMinutes } from '../filling/filling';
 import { lateDevices } from '../gear/gear';
-import { inLitres, inMm } from '../words/measure';
+import { pieceOf } from '../resolved/resolved';
+import { afterwardsOf, type Sitting } from '../sittings/sittings';
+import { inKg, inLitres, inMm } from '../words/measure';
 import { say, type Said, type Text } from '../words/text';
 import { CAUTIONS } from './cautions';
+import { liftingOf } from './hardscapeTasks';
 import type { Job } from './job';
 import { oneByOne } from './order';
 import { halfFill, laterLayers } from '../takeoff/later';
@@ -31,6 +34,12 @@ export interface LaterVisit {
   drainToMm: number;
   tasks: VisitTask[];
   minutes: number;
+  /** The sitting that it is, where there is one for that day: what it is called, when it starts and with how many. */
+  sitting?: string;
+  title?: Said;
+  startTime?: string;
+  crew?: number;
+  note?: string;
 }
 
 /** Something to do so many days after the build; `wet` where hands or sand go in, and water out for it. */
@@ -42,16 +51,92 @@ interface Later {
 
 /** What was put off on purpose, and gear that comes late: a visit for each day, in order. */
 export function visitsOf(job: Job): LaterVisit[] {
-  const later = [...laterPours(job), ...laterPlants(job), ...lateGear(job)];
+  const later = [
+    ...laterPours(job),
+    ...laterPieces(job),
+    ...laterPlants(job),
+    ...takenOutAgain(job),
+    ...lateGear(job),
+    ...looks(job),
+  ];
   const days = [...new Set(later.map((l) => l.afterDays))].sort((a, b) => a - b);
   return days.map((afterDays) => {
     const due = later.filter((l) => l.afterDays === afterDays);
-    return visitOf(
+    const visit = visitOf(
       job,
       afterDays,
       due.map((l) => l.task),
       due.some((l) => l.wet),
     );
+    const sitting = afterwardsOf(job.commission).find((s) => s.aheadDays === -afterDays);
+    return sitting ? { ...visit, ...named(sitting) } : visit;
+  });
+}
+
+function named({ id, kind, title, start, crew, note }: Sitting): Partial<LaterVisit> {
+  return {
+    sitting: id,
+    title: title ?? say(`sitting.${kind}`),
+    startTime: start,
+    crew,
+    ...(note ? { note } : {}),
+  };
+}
+
+/** A sitting after the water begins with a look at what has moved, and a picture where it was put off to it. */
+function looks({ commission, size }: Job): Later[] {
+  return afterwardsOf(commission).map((sitting) => ({
+    afterDays: -sitting.aheadDays,
+    wet: false,
+    task: {
+      id: 'look',
+      title: say('visit.look.title'),
+      detail: sitting.tasks.includes('photograph') ? say('visit.look.photograph') : say('visit.look.detail'),
+      minutes: RATES.look * size,
+    },
+  }));
+}
+
+/** Stones and wood that are set when the water is in. */
+function laterPieces({ commission, survey }: Job): Later[] {
+  return survey.pieces.flatMap((p): Later[] => {
+    const { onDay, material } = pieceOf(commission, p.id);
+    if (onDay <= 0) return [];
+    const isWood = material.kind === 'wood';
+    return [
+      {
+        afterDays: onDay,
+        wet: true,
+        task: {
+          id: `${isWood ? 'wood' : 'stones'}-${p.id}`,
+          title: say('visit.piece.title', { piece: p.id, material: material.name }),
+          detail: say('visit.piece.detail', { mass: inKg(p.massKg) }),
+          minutes: (isWood ? RATES.setPerWood : RATES.setPerPiece) + p.massKg * RATES.setPerKg,
+          ...liftingOf([p], isWood ? CAUTIONS.wood : CAUTIONS.stone),
+        },
+      },
+    ];
+  });
+}
+
+/** What stands there only until something else has soaked or set. */
+function takenOutAgain({ commission, survey }: Job): Later[] {
+  return survey.pieces.flatMap((p): Later[] => {
+    const { outDays } = pieceOf(commission, p.id).piece;
+    if (outDays === undefined) return [];
+    return [
+      {
+        afterDays: outDays,
+        wet: true,
+        task: {
+          id: `out-${p.id}`,
+          title: say('visit.out.title', { piece: p.id }),
+          detail: say('visit.out.detail', { mass: inKg(p.massKg) }),
+          minutes: RATES.setPerPiece + p.massKg * RATES.setPerKg,
+          ...liftingOf([p]),
+        },
+      },
+    ];
   });
 }
 
@@ -85,19 +170,27 @@ function settingOf({ plant, id }: { plant: Plant; id: string }): { id: string; e
 
 function laterPlants({ commission, survey }: Job): Later[] {
   return plantingSequence(commission, survey).flatMap((turn): Later[] => {
-    const { plant, afterDays } = turn;
+    const { plant, afterDays, planting } = turn;
     const { plugs, minutes, todo } = preparedOf(turn);
     if (!afterDays || plugs === 0) return [];
-    const { id, each } = settingOf({ plant, id: turn.planting.id });
-    const task: VisitTask = {
-      id,
-      title: plant.name,
-      detail: say('visit.plant', { count: plugs, todo }),
-      minutes: plugs * each + minutes,
-      caution: CAUTIONS.mist,
-    };
-    return [{ afterDays, wet: plant.roots !== 'float', task }];
+    const { id, each } = settingOf({ plant, id: planting.id });
+    return byDays(plugs, planting.aDay).map((count, day) => ({
+      afterDays: afterDays + day,
+      wet: plant.roots !== 'float',
+      task: {
+        id,
+        title: plant.name,
+        detail: say('visit.plant', { count, todo }),
+        minutes: count * each + (minutes * count) / plugs,
+        caution: CAUTIONS.mist,
+      },
+    }));
   });
+}
+
+/** Plugs by day: all at once, or so many a day until none is left. `byDays(40, 15)` is `[15, 15, 10]`. */
+export function byDays(plugs: number, aDay = plugs): number[] {
+  return Array.from({ length: Math.ceil(plugs / aDay) }, (_, day) => Math.min(aDay, plugs - day * aDay));
 }
 
 function lateGear({ commission, size }: Job): Later[] {
@@ -117,7 +210,9 @@ function lateGear({ commission, size }: Job): Later[] {
 function visitOf(job: Job, afterDays: number, work: VisitTask[], wet: boolean): LaterVisit {
   const { commission, survey } = job;
   const { mm: toMm, outL: drainL } = wet ? halfFill(commission, survey) : { mm: 0, outL: 0 };
-  const all = (wet ? [drain(drainL, toMm), ...work, refill(commission, drainL)] : work).map((t) => paced(t, commission.brief)); // prettier-ignore
+  // What has moved is seen before anything is stirred.
+  const [first, rest] = [work.filter((t) => t.id === 'look'), work.filter((t) => t.id !== 'look')];
+  const all = (wet ? [...first, drain(drainL, toMm), ...rest, refill(commission, drainL)] : [...first, ...rest]).map((t) => paced(t, commission.brief)); // prettier-ignore
   const layers = laterLayers(commission, survey).filter((l) => l.laterDays === afterDays);
   const ids = (list: typeof layers) => new Set(list.map((l) => pourId(l.id)));
   const tasks = oneByOne(all, job, {

@@ -16,6 +16,7 @@ import {
   weekday,
   words,
 } from './primitives';
+import { buildTasksSchema, sittingSchema } from './sittingSchema';
 
 /* What was asked on the first visit, every answer but three optional. */
 
@@ -143,6 +144,10 @@ export const briefSchema = z.looseObject({
   /** Clock time at which the crew starts, `08:30` unless told otherwise. */
   startTime: clock.optional(),
   crewNames: z.array(words).max(4).optional(),
+  /** Days beside the build day on which a part of the work is done. */
+  sittings: z.array(sittingSchema).max(30).optional(),
+  /** Tasks that somebody moved to the build day. */
+  buildTasks: buildTasksSchema.optional(),
   /** Minutes that this crew takes for each of the usual ones. */
   pace: pace.optional(),
   client: z.looseObject({ name: words, contact: words.optional(), place: words.optional() }).optional(),

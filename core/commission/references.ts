@@ -1,6 +1,7 @@
 import { say, type Text } from '../words/text';
 import { fault, type Fault } from './fault';
 import { NOW, nowOf } from './scapes';
+import { sittingFaults } from './sittingFaults';
 import type { Commission, Option } from './schema';
 
 /** Names that refer to nothing, names given twice, and pieces that stand on each other in a ring. */
@@ -21,6 +22,7 @@ export function referenceFaults(commission: Commission): Fault[] {
       : [unknown('chosen', commission.chosen, say('id.of.option'))]),
     ...commission.options.flatMap((option, i) => optionFaults(commission, option, `options[${i}]`)),
     ...nowFaults(commission),
+    ...sittingFaults(commission),
   ];
 }
 

@@ -34,6 +34,7 @@ import {
   type supplierSchema,
 } from './catalogueSchema';
 import { siteSchema, waypointSchema } from './siteSchema';
+import { inSitting, type SITTING_KINDS } from './sittingSchema';
 import { vesselSchema } from './vesselSchema';
 import { must } from './must';
 
@@ -44,6 +45,7 @@ import { must } from './must';
  */
 
 export { WATER_SCHOOLS, DOSING_SCHOOLS, GEAR_SCHOOLS, MOISTURE_SCHOOLS, OCCASIONS, PICTURE_SUBJECTS, SUPPLIES } from './briefSchema'; // prettier-ignore
+export { SITTING_KINDS } from './sittingSchema';
 export { VESSEL_KINDS, VESSEL_SIDES } from './vesselSchema';
 export * from './catalogueSchema';
 
@@ -100,6 +102,7 @@ export const layerSchema = z.looseObject({
   /** Filler is laid in mesh bags, unless it is poured loose. */
   bagged: z.boolean().optional(),
   laterDays: laterDays.optional(),
+  sitting: inSitting,
   now: ofNow,
   /** A path as it was drawn; `region` is the floor that it takes. Or a band of gravel along the edge of one. */
   path: z
@@ -175,6 +178,9 @@ export const pieceSchema = z.looseObject({
   fixed: z.boolean().optional(),
   /** Where a piece that is in the tank now stands now, when it is to stand elsewhere. */
   wasAt: point.optional(),
+  sitting: inSitting,
+  /** It holds something until that has soaked or set, and comes out so many days after the build. */
+  outDays: z.int().min(1).max(365).optional(),
   now: ofNow,
 });
 
@@ -184,6 +190,8 @@ export const jointSchema = z.looseObject({
   method: z.enum(['fibre-glue', 'gel-glue', 'silicone', 'impact', 'tie', 'wedge']),
   /** Gel that an accelerator sets at once. */
   accelerated: z.boolean().optional(),
+  /** It is made in the tank in that sitting, however long it cures. */
+  sitting: inSitting,
 });
 
 export const plantingSchema = z.looseObject({
@@ -200,6 +208,9 @@ export const plantingSchema = z.looseObject({
   /** Part of the surface that it takes where plantings share it; the whole when left out. */
   share: z.number().min(0.001).max(1).optional(),
   laterDays: laterDays.optional(),
+  sitting: inSitting,
+  /** So many plugs a day, from its day on, until all are in. */
+  aDay: z.number().int().min(1).max(1_000).optional(),
   /** Packs that there are for it, where that is settled: what they do not cover stays bare. */
   packs: z.number().int().min(0).max(10_000).optional(),
   /** How finely its packs are split. */
@@ -334,6 +345,7 @@ export const commissionSchema = z.looseObject({
 
 export type Commission = z.infer<typeof commissionSchema>;
 export type Brief = z.infer<typeof briefSchema>;
+export type SittingKind = (typeof SITTING_KINDS)[number];
 export type Vessel = z.infer<typeof vesselSchema>;
 export type Site = z.infer<typeof siteSchema>;
 export type Picture = z.infer<typeof pictureSchema>;

@@ -1,5 +1,7 @@
 import type { Day } from '../calendar/day';
 import { endsOf } from '../buildDay/buildPlan';
+import { sittingTitle } from '../buildDay/sittingPlan';
+import { clockOf } from '../calendar/clock';
 import { say, type Said } from '../words/text';
 import type { Plan } from './plan';
 
@@ -37,6 +39,15 @@ export function dueOf({ order, build }: Plan): Due[] {
       day: b.day,
       title: b.title,
       detail: [b.detail],
+    })),
+    ...build.earlier.map((s) => ({
+      key: `sitting ${s.id}`,
+      day: s.day,
+      title: sittingTitle(s),
+      detail: [
+        say('calendar.sitting.detail', { start: s.startTime, done: clockOf(s.startTime, s.doneMin) }),
+        ...(s.left ? [s.left.says] : []),
+      ],
     })),
     {
       key: 'build',

@@ -31,6 +31,9 @@ import { layerParts, litresOf, type LayerPart } from '../survey/poured';
 import { soakingOf } from '../survey/soaking';
 import { stateOnBuildDay } from '../survey/stateOnBuildDay';
 import type { Survey } from '../survey/survey';
+import { sittingOf, taskOfPiece, taskOfPlant } from '../sittings/homes';
+import { layerTasks } from '../sittings/layerTasks';
+import { BUILD } from '../sittings/sittings';
 import type { Said } from '../words/text';
 
 /*
@@ -39,8 +42,16 @@ import type { Said } from '../words/text';
  * and findings are given this and no document, so that none of them knows less of a thing than another.
  */
 
+/** When a thing is set, poured or planted. */
+export interface Timed {
+  /** The sitting in which it is. */
+  sitting: string;
+  /** Days after the build day on which that is; before it negative, 0 on the day. */
+  onDay: number;
+}
+
 /** A stone or a piece of wood. */
-export interface ResolvedPiece {
+export interface ResolvedPiece extends Timed {
   piece: Piece;
   material: Material;
   origin: Origin;
@@ -61,7 +72,7 @@ export function isLeftStanding({ origin, isLifted }: ResolvedPiece): boolean {
 }
 
 /** A layer of the bed. */
-export interface ResolvedLayer {
+export interface ResolvedLayer extends Timed {
   layer: Layer;
   material: Material;
   origin: Origin;
@@ -82,7 +93,7 @@ export interface ResolvedLayer {
 }
 
 /** A planting. */
-export interface ResolvedPlanting {
+export interface ResolvedPlanting extends Timed {
   planting: Planting;
   plant: Plant;
   origin: Origin;
@@ -133,6 +144,8 @@ export function resolve(commission: Commission, survey: Survey): Resolved {
   const again = before && { set: setAgain(before), lifted: liftedFirst(before) };
   const roles = layerRoles(filled, survey);
   const counted = new Map(survey.plantings.map((p) => [p.id, p.plugs]));
+  const layers = option.bed.map((layer, i) => layerIn(filled, layer, roles[i], survey.layers[i].volumeL));
+  const pouredBy = layerTasks(layers.map((l) => ({ id: l.layer.id, role: l.role, kind: l.material.kind, broughtL: l.broughtL }))); // prettier-ignore
   return {
     ...filled,
     option,
@@ -140,7 +153,10 @@ export function resolve(commission: Commission, survey: Survey): Resolved {
     gear: gearOf(filled),
     animals: animalsIn(filled),
     pieces: byId(option.pieces, (piece) => pieceIn(filled, piece, soaking.get(piece.id) ?? 0, again)),
-    layers: byId(option.bed, (layer, i) => layerIn(filled, layer, roles[i], survey.layers[i].volumeL)),
+    layers: byId(option.bed, (layer, i) => ({
+      ...layers[i],
+      ...layerTime(filled, layers[i], pouredBy.get(layer.id)),
+    })),
     plantings: byId(option.plants, (p) => plantingIn(filled, option, p, counted.get(p.id) ?? 0)),
     limits: {
       clearFrontMm: CLEAR_FRONT_MM.least,
@@ -195,13 +211,36 @@ function pieceIn(commission: Commission, piece: Piece, soakDays: number, again?:
     isMoved: piece.now === undefined ? origin === 'here' && isMoved(piece) : again!.set.has(piece.now),
     isLifted: piece.now !== undefined && again!.lifted.has(piece.now),
     soakDays,
+    ...(origin === 'here' && !(piece.now !== undefined && again!.lifted.has(piece.now))
+      ? ON_THE_DAY
+      : timed(commission, piece.sitting, taskOfPiece(piece, materialOf(commission, piece.material).kind))),
   };
 } // prettier-ignore
+
+/** What is there already is in no sitting but the last: nothing is done with it before. */
+const ON_THE_DAY: Timed = { sitting: BUILD, onDay: 0 };
+
+function timed(commission: Commission, named: string | undefined, key: string, isLookedAt = false): Timed {
+  const { id, aheadDays } = sittingOf(commission, named, key, isLookedAt);
+  return { sitting: id, onDay: -aheadDays || 0 };
+}
+
+/** When a layer is poured: in its sitting, or so many days after the build as the document or the school has it. */
+function layerTime(
+  commission: Commission,
+  { layer, role, laterDays }: Pick<ResolvedLayer, 'layer' | 'role' | 'laterDays'>,
+  task: string | undefined,
+): Timed & Pick<ResolvedLayer, 'laterDays'> {
+  if (task === undefined) return { ...ON_THE_DAY, laterDays };
+  if (layer.sitting === undefined && laterDays > 0) return { sitting: BUILD, onDay: laterDays, laterDays };
+  const time = timed(commission, layer.sitting, task, role === 'cosmetic');
+  return { ...time, laterDays: Math.max(0, time.onDay) };
+}
 
 /** Days after which a sand that a studio lays later goes in, at half fill (common practice: one week to several). */
 const SAND_LATER_DAYS = 21;
 
-function layerIn(commission: Commission, layer: Layer, role: Role, volumeL: number): ResolvedLayer {
+function layerIn(commission: Commission, layer: Layer, role: Role, volumeL: number): Omit<ResolvedLayer, keyof Timed> {
   const material = materialOf(commission, layer.material);
   const bySchool = commission.brief.schools?.sand === 'later' && role === 'cosmetic' && material.kind === 'sand';
   const parts = layerParts(commission, layer, volumeL);
@@ -226,11 +265,21 @@ function plantingIn(commission: Commission, option: Option, planting: Planting, 
   const plant = plantOf(commission, planting.plant);
   const origin = plantingOrigin(commission.brief, planting);
   const isBought = origin === 'bought';
+  const { aDay, sitting } = planting;
+  // So many a day are moved into a tank with water: from the day after it on.
+  const laterDays = planting.laterDays || (aDay === undefined ? 0 : 1);
+  const time =
+    origin === 'here'
+      ? ON_THE_DAY
+      : sitting === undefined && laterDays > 0
+        ? { sitting: BUILD, onDay: laterDays }
+        : timed(commission, sitting, taskOfPlant(plant));
   return {
     planting,
     plant,
     origin,
-    laterDays: origin === 'here' ? 0 : (planting.laterDays ?? 0),
+    ...time,
+    laterDays: Math.max(0, time.onDay),
     atHand: isBought ? packsOf(option, planting, plant, plugs, true).ownPlugs : plugs,
   };
 } // prettier-ignore

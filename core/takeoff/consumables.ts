@@ -8,7 +8,7 @@ import type { Working } from '../words/working';
 import { BAG_L } from '../substrate/filler';
 import { fillerToLay } from './hills';
 import { gluing, jointsToMake } from './gluing';
-import { lineOf, type TakeOffLine } from './line';
+import { lineOf, neededFrom, type TakeOffLine } from './line';
 
 type ConsumableKind = Extract<Material['kind'], 'glue' | 'fibre' | 'mesh-bag' | 'pad' | 'tie'>;
 
@@ -51,10 +51,16 @@ export function consumableLines(commission: Resolved, survey: Survey): TakeOffLi
         measured: { value: c.value, unit: c.unit },
         needed: { value: c.value, unit: c.unit },
         packs: material?.packs,
+        ...neededFrom([firstDay(commission)]),
         workings: c.workings,
       }),
     ];
   });
+}
+
+/** They are at hand when the first of the scape is set or poured. */
+function firstDay({ pieces, layers }: Resolved): number {
+  return Math.min(0, ...[...pieces.values(), ...layers.values()].map((t) => t.onDay));
 }
 
 function bags(commission: Resolved, survey: Survey): Consumable {

@@ -2,7 +2,8 @@ import type { Resolved } from '../resolved/resolved';
 import { isBought } from '../gear/gear';
 import { MATURE_DAYS, mediaToMature } from '../regime/maturing';
 import { say } from '../words/text';
-import { lineOf, type TakeOffLine } from './line';
+import { homeOf } from '../sittings/homes';
+import { lineOf, neededFrom, type TakeOffLine } from './line';
 
 /** A line for each article of gear that is bought; a device that is no article has a line without a price. */
 export function gearLines(commission: Resolved): TakeOffLine[] {
@@ -19,7 +20,9 @@ export function gearLines(commission: Resolved): TakeOffLine[] {
       measured: { value: own.length, unit: 'piece' },
       needed: { value: own.length, unit: 'piece' },
       packs: article?.packs,
-      ...(own.some((d) => maturing.has(d.id)) ? { ahead: 'matures' as const, aheadDays: MATURE_DAYS } : {}),
+      ...(own.some((d) => maturing.has(d.id))
+        ? { ahead: 'matures' as const, aheadDays: MATURE_DAYS }
+        : neededFrom([Math.min(0, -homeOf(commission, 'equipment').aheadDays)])),
       workings: [
         { step: say('gear.listed'), value: own.length, unit: 'piece', note: say('gear.listed.note') },
       ],

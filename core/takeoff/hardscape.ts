@@ -5,7 +5,7 @@ import { aheadOf } from '../beforehand/ahead';
 import type { Survey } from '../survey/survey';
 import { say } from '../words/text';
 import type { Working } from '../words/working';
-import { lineOf, type TakeOffLine } from './line';
+import { lineOf, neededFrom, type TakeOffLine } from './line';
 
 /** Stone bought for each kilogram placed when the studio has not said (common practice: 1.5 to 2). */
 export const USUAL_STONE_FACTOR = 1.5;
@@ -23,14 +23,16 @@ export function hardscapeLines(commission: Resolved, survey: Survey): TakeOffLin
     );
 }
 
-/** How many days before the build the first of some pieces is needed, and why. */
+/** When the first of some pieces is needed, and why it is before the build day. */
 function soonest(
   commission: Resolved,
   pieces: readonly { id: string }[],
-): Pick<TakeOffLine, 'ahead' | 'aheadDays'> {
+): Pick<TakeOffLine, 'laterDays' | 'ahead' | 'aheadDays'> {
   const ahead = aheadOf(commission);
-  const [first] = pieces.flatMap((p) => ahead.get(p.id) ?? []).sort((a, b) => b.days - a.days);
-  return first ? { ahead: first.why, aheadDays: first.days } : {};
+  const onDays = pieces.map(({ id }) => ({ why: ahead.get(id)?.why, on: -(ahead.get(id)?.days ?? -pieceOf(commission, id).onDay) })); // prettier-ignore
+  const [first] = onDays.sort((a, b) => a.on - b.on);
+  const needed = neededFrom(first ? [first.on] : []);
+  return needed.aheadDays && first.why ? { ...needed, ahead: first.why } : needed;
 }
 
 function stoneLine(commission: Resolved, survey: Survey, material: Material): TakeOffLine {

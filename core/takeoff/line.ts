@@ -30,8 +30,8 @@ export interface TakeOffLine {
   workings: Working[];
   /** Days after the build on which it is needed first; left out where it is needed for the build. */
   laterDays?: number;
-  /** It soaks, cures in a joint or matures for so many days before the build, and is needed so much sooner. */
-  ahead?: Ahead['why'] | 'matures';
+  /** It soaks, cures in a joint, matures or is used in a sitting so many days before the build: needed so much sooner. */
+  ahead?: Ahead['why'] | 'matures' | 'sitting';
   aheadDays?: number;
   /** Where that comes from which is not bought, each once. */
   origins: Origin[];
@@ -53,6 +53,15 @@ export interface Need {
   ahead?: TakeOffLine['ahead'];
   aheadDays?: number;
   origins?: readonly Origin[];
+}
+
+/** When what is used on some days from the build day on is needed: the first of them, before it where it is negative. */
+export function neededFrom(
+  onDays: readonly number[],
+): Pick<TakeOffLine, 'laterDays' | 'ahead' | 'aheadDays'> {
+  const first = onDays.length > 0 ? Math.min(...onDays) : 0;
+  if (first < 0) return { ahead: 'sitting', aheadDays: -first };
+  return first > 0 ? { laterDays: first } : {};
 }
 
 /** Chooses the packs for a need and prices it. */

@@ -6,7 +6,7 @@ import { rounded } from '../units/quantity';
 import { inMm } from '../words/measure';
 import { say } from '../words/text';
 import type { Working } from '../words/working';
-import { lineOf, type TakeOffLine } from './line';
+import { lineOf, neededFrom, type TakeOffLine } from './line';
 
 /** A line for each plant, over all its plantings: surface along the slope, plugs, packs. */
 export function plantLines(commission: Resolved, survey: Survey): TakeOffLine[] {
@@ -24,8 +24,6 @@ function plantLine(commission: Resolved, survey: Survey, id: string): TakeOffLin
   const originOf = (p: { id: string }) => plantingOf(commission, p.id).origin;
   const there = plantings.filter((p) => originOf(p) !== 'bought').reduce((sum, p) => sum + p.plugs, 0);
   const bought = plantings.filter((p) => originOf(p) === 'bought');
-  const laterDays =
-    bought.length > 0 ? Math.min(...bought.map((p) => plantingOf(commission, p.id).laterDays)) : 0;
   const spare = option.allowances?.plantSpare ?? 0;
   const packed = bought.map(({ id, plugs }) => ({ entry: entryOf(id), plugs, ...packsOf(option, entryOf(id), plant, plugs, true) })); // prettier-ignore
   const own = packed.reduce((sum, p) => sum + p.ownPlugs, 0);
@@ -96,7 +94,7 @@ function plantLine(commission: Resolved, survey: Survey, id: string): TakeOffLin
     needed: { value: needed, unit: 'plug' },
     packs: splitPacks(plant),
     held: Math.ceil(held - 1e-6),
-    laterDays,
+    ...neededFrom(bought.map((p) => plantingOf(commission, p.id).onDay)),
     origins: plantings.map(originOf),
     workings,
   });

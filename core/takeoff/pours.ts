@@ -1,5 +1,6 @@
 import type { Material } from '../commission/schema';
 import { layerOf, type Resolved } from '../resolved/resolved';
+import { layerTasks } from '../sittings/layerTasks';
 import type { Role } from '../survey/layerRoles';
 import type { Survey } from '../survey/survey';
 import type { Said } from '../words/text';
@@ -25,12 +26,12 @@ export function poursOf(commission: Resolved, survey: Survey): Pour[] {
   const { bed } = commission.option;
   const carrying = survey.pieces.flatMap((p) => (p.restsIn ? [p.restsIn] : []));
   const highest = Math.max(-1, ...carrying.map((id) => bed.findIndex((l) => l.id === id)));
-  const tasks = new Set<string>();
+  const resolved = survey.layers.map(({ id }) => layerOf(commission, id));
+  const tasks = layerTasks(resolved.map(({ layer, role, material, broughtL }) => ({ id: layer.id, role, kind: material.kind, broughtL }))); // prettier-ignore
   return survey.layers.flatMap(({ id, minMm, maxMm }, i): Pour[] => {
-    const { role, material, name, parts, broughtL } = layerOf(commission, id);
-    if (broughtL <= 1e-6) return [];
-    const task = taskOf(role, material.kind, id, tasks);
-    tasks.add(task);
+    const { role, material, name, parts, broughtL } = resolved[i];
+    const task = tasks.get(id);
+    if (task === undefined) return [];
     return [
       {
         layer: id,
@@ -45,12 +46,6 @@ export function poursOf(commission: Resolved, survey: Survey): Pour[] {
       },
     ];
   });
-}
-
-/** Filler, soil and the first sand have tasks of their names; others that of their layer. */
-function taskOf(role: Role, kind: Material['kind'], layer: string, taken: ReadonlySet<string>): string {
-  if (role === 'filler' || role === 'soil') return role;
-  return kind === 'sand' && !taken.has('sand') ? 'sand' : `layer-${layer}`;
 }
 
 /** Layers that are there before anything is set, and those that come in around what stands; filler and cosmetics in neither. */

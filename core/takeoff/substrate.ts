@@ -2,12 +2,12 @@ import { inMm } from '../words/measure';
 import { say, type Said } from '../words/text';
 import { materialOf } from '../commission/lookup';
 import type { Material, Origin } from '../commission/schema';
-import { layerOf, type Resolved } from '../resolved/resolved';
+import { layerOf, pieceOf, type Resolved } from '../resolved/resolved';
 import { pouredL } from '../substrate/pour';
 import type { Survey } from '../survey/survey';
 import { rounded } from '../units/quantity';
 import type { Working } from '../words/working';
-import { lineOf, type TakeOffLine } from './line';
+import { lineOf, neededFrom, type TakeOffLine } from './line';
 
 /** What one layer has of a material: all figures in L, by its share of a mixture. */
 interface Part {
@@ -20,8 +20,8 @@ interface Part {
   pouredL: number;
   ownL: number;
   boughtL: number;
-  /** Days after the build on which it is laid. */
-  laterDays: number;
+  /** Days after the build on which it is laid; negative before it. */
+  onDay: number;
   origin: Origin;
 }
 
@@ -34,7 +34,7 @@ export function substrateLines(commission: Resolved, survey: Survey): TakeOffLin
 
 function partsIn(commission: Resolved, survey: Survey): Part[] {
   return survey.layers.flatMap(({ id, grossL, takenByPiecesL, volumeL }) => {
-    const { parts, origin, laterDays, atHandL } = layerOf(commission, id);
+    const { parts, origin, onDay, atHandL } = layerOf(commission, id);
     return parts.map(({ material, share, pouredL, boughtL }): Part => ({
       material: material.id,
       share,
@@ -44,18 +44,21 @@ function partsIn(commission: Resolved, survey: Survey): Part[] {
       pouredL,
       ownL: pouredL - boughtL,
       boughtL,
-      laterDays,
+      onDay,
       // What is there of a layer that is topped up is in the tank.
       origin: atHandL > 0 ? 'here' : origin,
     }));
   });
 }
 
+/** A heap lies when its piece stands. */
+const pocketOn = (commission: Resolved, on: string) => Math.min(0, pieceOf(commission, on).onDay);
+
 /** Heaps on top of pieces are out of the same bags. */
 function pocketParts(commission: Resolved, { pockets }: Survey): Part[] {
-  return pockets.map(({ material, litres }): Part => {
+  return pockets.map(({ material, litres, on }): Part => {
     const poured = pouredL(litres, materialOf(commission, material).settles);
-    return { material, share: 1, grossL: litres, takenL: 0, volumeL: litres, pouredL: poured, ownL: 0, boughtL: poured, laterDays: 0, origin: 'bought' }; // prettier-ignore
+    return { material, share: 1, grossL: litres, takenL: 0, volumeL: litres, pouredL: poured, ownL: 0, boughtL: poured, onDay: pocketOn(commission, on), origin: 'bought' }; // prettier-ignore
   });
 }
 
@@ -76,7 +79,7 @@ function substrateLine(
     measured: { value: measured, unit: 'L' },
     needed: { value: needed, unit: 'L' },
     packs: material.packs,
-    laterDays: firstNeeded(parts),
+    ...neededFrom(parts.filter((p) => p.boughtL > 0).map((p) => p.onDay)),
     origins: parts.map((p) => p.origin),
     bulkKgPerL: material.bulkKgPerL,
     workings: [
@@ -94,12 +97,6 @@ function substrateLine(
       ...own(total((p) => p.ownL), needed), // prettier-ignore
     ],
   });
-}
-
-/** The first day on which any of what is bought is laid. */
-function firstNeeded(parts: readonly Part[]): number {
-  const days = parts.filter((p) => p.boughtL > 0).map((p) => p.laterDays);
-  return days.length > 0 ? Math.min(...days) : 0;
 }
 
 /** How much of a mixture it is; of several layers the smallest share. */

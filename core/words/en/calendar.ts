@@ -4,6 +4,7 @@ export const CALENDAR = {
   'calendar.delivery': 'Delivery from {supplier}, {reference}',
   'calendar.line': '{packs} {name}',
   'calendar.build': 'Build day',
+  'calendar.sitting.detail': '{start} to {done}',
   'calendar.build.detail': '{start}, {ends}',
   'calendar.task': '{title}: {detail}',
   'calendar.change': 'change {litres} of water',

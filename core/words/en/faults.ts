@@ -62,6 +62,9 @@ export const FAULTS = {
   'id.thing.layer': 'layer',
   'id.thing.planting': 'planting',
   'id.thing.heap': 'heap',
+  'fault.id.build': 'is "{id}", must be another: so the build day is called',
+  'fault.task.twice': 'is "{task}", which another sitting has already, must be in one of them',
+  'id.of.sitting': 'the id of an entry in brief.sittings, or "build"',
   'fault.id.now': 'is "{id}", must be another: so the tank as it is now is called',
   'fault.now.other':
     'is "{id}", which is {was} and not {is}: must be what it is now, or left out for something new',

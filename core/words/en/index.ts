@@ -7,6 +7,7 @@ import { ORDERING } from './ordering';
 import { PLANTING } from './planting';
 import { SHARED } from './shared';
 import { SITE } from './site';
+import { SITTINGS } from './sittings';
 import { SURVEY } from './survey';
 import { TAKE_OFF } from './takeOff';
 import { WATER } from './water';
@@ -27,6 +28,7 @@ export const EN = {
   ...TAKE_OFF,
   ...ORDERING,
   ...BUILD,
+  ...SITTINGS,
   ...CARE,
   ...CALENDAR,
   ...FAULTS,

@@ -1,0 +1,93 @@
+import { materialOf } from '../commission/lookup';
+import { plantOf } from '../catalogue/entries';
+import type { Commission, Option } from '../commission/schema';
+import { dayPlus, type Day } from '../calendar/day';
+import type { Move } from '../sittings/move';
+import { taskOfPiece, taskOfPlant } from '../sittings/homes';
+import { BUILD, sittingsOf, type Sitting } from '../sittings/sittings';
+import { freshId } from './ids';
+
+type Sittings = NonNullable<Commission['brief']['sittings']>;
+type Entry = Sittings[number];
+
+/** The document with another sitting: on the eve of the build day where no day is said. */
+export function withSitting(document: Commission, kind: Entry['kind'], day?: Day): Commission {
+  const { brief } = document;
+  const list = brief.sittings ?? [];
+  const entry: Entry = { id: freshId('sitting', list), kind, day: day ?? dayPlus(brief.buildDay, kind === 'detail' ? 1 : -1) }; // prettier-ignore
+  return { ...document, brief: { ...brief, sittings: [...list, entry] } };
+}
+
+/** The document with some answers of a sitting changed; what is given as undefined is as usual again. */
+export function withSittingChanged(document: Commission, id: string, change: Partial<Entry>): Commission {
+  const { brief } = document;
+  const changed = (brief.sittings ?? []).map((s) =>
+    s.id === id
+      ? (Object.fromEntries(Object.entries({ ...s, ...change }).filter(([, v]) => v !== undefined)) as Entry)
+      : s,
+  );
+  return { ...document, brief: { ...brief, sittings: changed } };
+}
+
+/** The document without a sitting: its tasks belong where they do by themselves, its things likewise. */
+export function withoutSitting(document: Commission, id: string): Commission {
+  const { brief } = document;
+  const { sittings: _sittings, ...rest } = brief;
+  const left = (brief.sittings ?? []).filter((s) => s.id !== id);
+  const free = <T extends { sitting?: string }>(thing: T): T => {
+    if (thing.sitting !== id) return thing;
+    const { sitting: _was, ...own } = thing;
+    return own as T;
+  };
+  return {
+    ...document,
+    brief: left.length > 0 ? { ...brief, sittings: left } : rest,
+    options: document.options.map((o) => mapped(o, free)),
+  };
+}
+
+/** The document with tasks in other sittings; single things of a task that were in `from` by themselves go along. */
+export function withMoves(document: Commission, moves: readonly Move[], from?: string): Commission {
+  return moves.reduce((doc, move) => moved(doc, move, from), document);
+}
+
+function moved(document: Commission, move: Move, from: string | undefined): Commission {
+  const { brief } = document;
+  const { task, to } = move;
+  const without = (tasks: readonly string[] | undefined) => (tasks ?? []).filter((t) => t !== task);
+  const withIt = (id: string, tasks: readonly string[] | undefined) => [...without(tasks), ...(id === to ? [task] : [])]; // prettier-ignore
+  const sittings = brief.sittings?.map((s) => listed(s, 'tasks', withIt(s.id, s.tasks)));
+  const next = listed({ ...brief, ...(sittings ? { sittings } : {}) }, 'buildTasks', withIt(BUILD, brief.buildTasks)); // prettier-ignore
+  const own = from === undefined ? document.options : document.options.map((o) => mappedOf(document, o, move, (t) => (t.sitting === from ? { ...t, sitting: to } : t))); // prettier-ignore
+  return { ...document, brief: next, options: own };
+}
+
+/** A list that is empty is left out. */
+function listed<T extends object, K extends keyof T>(of: T, key: K, list: readonly string[]): T {
+  const { [key]: _was, ...rest } = of;
+  return list.length > 0 ? ({ ...of, [key]: list } as T) : (rest as T);
+}
+
+type Change = <T extends { sitting?: string }>(thing: T) => T;
+
+function mapped(option: Option, change: Change): Option {
+  return { ...option, bed: option.bed.map(change), pieces: option.pieces.map(change), joints: option.joints.map(change), plants: option.plants.map(change) }; // prettier-ignore
+}
+
+/** The option with the things of one task changed. */
+function mappedOf(document: Commission, option: Option, { task, layers = [] }: Move, change: Change): Option {
+  const only = <T extends { sitting?: string }>(list: T[], isIts: (thing: T) => boolean) => list.map((t) => (isIts(t) ? change(t) : t)); // prettier-ignore
+  return {
+    ...option,
+    bed: only(option.bed, (l) => layers.includes(l.id)),
+    pieces: only(option.pieces, (p) => task === taskOfPiece(p, materialOf(document, p.material).kind)),
+    joints: only(option.joints, () => task === 'joints'),
+    plants: only(option.plants, (p) => task === taskOfPlant(plantOf(document, p.plant))),
+  };
+}
+
+/** The first day on which a sitting may be held: nothing is planned into the past. */
+export function dayFor(document: Commission, id: string, day: Day, today: Day): Day {
+  const was = sittingsOf(document).find((s): s is Sitting => s.id === id)?.day;
+  return day < today && day !== was ? today : day;
+}

@@ -1,0 +1,25 @@
+import type { Material } from '../commission/schema';
+import type { Role } from '../survey/layerRoles';
+
+/** A layer as far as its task depends on it. */
+interface Laid {
+  id: string;
+  role: Role;
+  kind: Material['kind'];
+  /** Litres that are poured; what is there already has no task. */
+  broughtL: number;
+}
+
+/** Litres below which nothing is poured. */
+const NOTHING_L = 1e-6;
+
+/** The task that pours each layer, from the bottom up: filler, soil and the first sand by their names, others by their own. */
+export function layerTasks(layers: readonly Laid[]): Map<string, string> {
+  const tasks = new Map<string, string>();
+  for (const { id, role, kind, broughtL } of layers) {
+    if (broughtL <= NOTHING_L) continue;
+    const isFirstSand = kind === 'sand' && ![...tasks.values()].includes('sand');
+    tasks.set(id, role === 'filler' || role === 'soil' ? role : isFirstSand ? 'sand' : `layer-${id}`);
+  }
+  return tasks;
+}
