@@ -1,6 +1,6 @@
 import type { Joint } from '../commission/schema';
 import { isLeftStanding, layerOf, pieceOf, plantingOf } from '../resolved/resolved';
-import { homeOf, taskKey, taskOfPiece, taskOfPlant } from '../sittings/homes';
+import { homeOf, taskKey } from '../sittings/homes';
 import { sittingsOf, type Sitting } from '../sittings/sittings';
 import { say, type Said, type Text } from '../words/text';
 import type { Job } from './job';
@@ -95,6 +95,3 @@ export function thingNeeds(job: Job): Need[] {
 export function isTooLate({ firstIn, thenIn }: Need, all: readonly Sitting[]): boolean {
   return all.indexOf(firstIn) > all.indexOf(thenIn);
 }
-
-/** The task of every thing of a kind, by which it is moved. */
-export { taskOfPiece, taskOfPlant };

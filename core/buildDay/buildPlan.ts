@@ -16,6 +16,7 @@ import { sittingPlan, type SittingPlan } from './sittingPlan';
 import type { Beforehand } from './task';
 import { shareOn } from '../visit/biofilter';
 import { visitsOf, type LaterVisit } from './visits';
+import { workGraph, type WorkGraph } from './workGraph';
 
 export type { Lane } from './lanes';
 export type { SittingPlan } from './sittingPlan';
@@ -31,6 +32,8 @@ export interface BuildPlan {
   chain: string[];
   /** Sittings before the build day, the soonest first. */
   earlier: SittingPlan[];
+  /** What waits for what between them; left out where all is done in one day. */
+  graph?: WorkGraph;
   beforehand: Beforehand[];
   /** Days after the build on which more is done. */
   visits: LaterVisit[];
@@ -51,6 +54,7 @@ export function buildPlan(commission: Resolved, survey: Survey): BuildPlan {
   const plans = sittings.map((s) => sittingPlan(jobs.get(s.crew)!, s));
   const { tasks, lanes, chain, doneMin, crew } = plans.at(-1)!;
   const job = jobs.get(brief.crew)!;
+  const graph = workGraph(job);
   const filled = tasks.find((t) => t.id === 'fill');
   return {
     buildDay: brief.buildDay,
@@ -60,6 +64,7 @@ export function buildPlan(commission: Resolved, survey: Survey): BuildPlan {
     lanes,
     chain,
     earlier: plans.slice(0, -1),
+    ...(graph ? { graph } : {}),
     beforehand: beforehandOf(commission, survey),
     visits: visitsOf(job),
     ...(filled ? { waterInMin: filled.endMin } : {}),
@@ -75,7 +80,11 @@ export function buildPlan(commission: Resolved, survey: Survey): BuildPlan {
 }
 
 /** When the water is in, where any goes in, and when the day is done. */
-export function endsOf({ startTime, waterInMin, doneMin }: BuildPlan): Text {
+export function endsOf({
+  startTime,
+  waterInMin,
+  doneMin,
+}: Pick<BuildPlan, 'startTime' | 'waterInMin' | 'doneMin'>): Text {
   const done = clockOf(startTime, doneMin);
   if (waterInMin === undefined) return say('day.ends', { done });
   return say('day.ends.water', { water: clockOf(startTime, waterInMin), done });

@@ -1,11 +1,8 @@
 import { taskKey } from '../sittings/homes';
 import type { Move } from '../sittings/move';
-import { BUILD, sittingsOf } from '../sittings/sittings';
+import { BUILD } from '../sittings/sittings';
 import { say, type Text } from '../words/text';
-import { homedTasks } from './betweenSittings';
-import type { Job } from './job';
-import { edgesAcross } from './order';
-import { wholeSteps } from './tasks';
+import type { WorkGraph } from './workGraph';
 
 /** What moves with a task, or why it cannot go there. */
 export type Moves = { moves: Move[]; refused?: undefined } | { moves?: undefined; refused: Text };
@@ -16,40 +13,34 @@ export type Moves = { moves: Move[]; refused?: undefined } | { moves?: undefined
  * Valid for tasks that `isMovable`. Leaves out: single things that were given a sitting themselves; they stay in it.
  * Test: moves.test.ts, "takes along what it needs to an earlier day, and what needs it to a later".
  */
-export function movesWith(job: Job, task: string, to: string): Moves {
-  const all = sittingsOf(job.commission);
-  const at = (id: string) => all.findIndex((s) => s.id === id);
-  const tasks = homedTasks(job);
-  const own = tasks.get(task);
-  const target = at(to);
-  if (!own || target < 0) return { moves: [] };
-  const water = at(BUILD);
-  if (target > water && !MAY_BE_LATER.test(task)) return { refused: say('move.only.build', { task: own.title }) }; // prettier-ignore
-  const homes = new Map([...tasks].map(([key, { home }]) => [key, all.indexOf(home)]));
-  const earlier = target < homes.get(task)!;
-  const edges = edgesAcross(wholeSteps(job), job).map((e) => ({ first: taskKey(e.first), then: taskKey(e.then) }));
+export function movesWith(graph: WorkGraph, task: string, to: string): Moves {
+  const { sittings, tasks } = graph;
+  const [target, water] = [sittings.indexOf(to), sittings.indexOf(BUILD)];
+  if (!(task in tasks) || target < 0) return { moves: [] };
+  const moved = [...along(graph, task, target)];
+  const fixed = target > water && moved.find((key) => !MAY_BE_LATER.test(key));
+  if (fixed) return { refused: say('move.only.build', { task: tasks[fixed].title }) };
+  const said = moved.filter((key) => key === task || !FOLLOWS.test(key));
+  return { moves: said.map((key) => ({ task: key, to, ...(tasks[key].layers.length > 0 ? { layers: tasks[key].layers } : {}) })) }; // prettier-ignore
+}
+
+/** The task, and all that it pulls to an earlier sitting or pushes to a later. */
+function along({ sittings, tasks, needs }: WorkGraph, task: string, target: number): Set<string> {
+  const at = (key: string) => sittings.indexOf(tasks[key].sitting);
+  const isEarlier = target < at(task);
   const moved = new Set([task]);
   const open = [task];
   while (open.length > 0) {
     const next = open.pop()!;
-    for (const { first, then } of edges) {
-      const [from, other] = earlier ? [then, first] : [first, then];
-      if (from !== next || moved.has(other)) continue;
-      const where = homes.get(other)!;
-      if (earlier ? where <= target : where >= target) continue;
+    for (const [first, then] of needs) {
+      const [from, other] = isEarlier ? [then, first] : [first, then];
+      if (from !== next || moved.has(other) || (isEarlier ? at(other) <= target : at(other) >= target)) continue;
       moved.add(other);
       open.push(other);
     }
   }
-  const fixed = [...moved].find((key) => target > water && !MAY_BE_LATER.test(key));
-  if (fixed) return { refused: say('move.only.build', { task: tasks.get(fixed)!.title }) };
-  return { moves: [...moved].filter((key) => key === task || !FOLLOWS.test(key)).map((key) => ({ task: key, to, ...layersOf(job, key) })) };
+  return moved;
 } // prettier-ignore
-
-function layersOf({ pours }: Job, task: string): Pick<Move, 'layers'> {
-  const layers = pours.filter((p) => p.task === task).map((p) => p.layer);
-  return layers.length > 0 ? { layers } : {};
-}
 
 /** What may come after the water: plants, a layer on which nothing that comes before it rests, the picture. */
 const MAY_BE_LATER = /^(plant-.*|epiphytes|floaters|sand|layer-.*|photograph)$/;

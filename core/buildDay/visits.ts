@@ -4,8 +4,9 @@ import { preparedOf } from '../planting/preparation';
 import { plantingSequence } from '../planted/plantingSequence';
 import { bringing, canMinutes } from '../filling/filling';
 import { lateDevices } from '../gear/gear';
-import { pieceOf } from '../resolved/resolved';
-import { afterwardsOf, type Sitting } from '../sittings/sittings';
+import { pieceOf, plantingOf } from '../resolved/resolved';
+import { taskOfPiece, taskOfPlant } from '../sittings/homes';
+import { afterwardsOf, BUILD, type Sitting } from '../sittings/sittings';
 import { inKg, inLitres, inMm } from '../words/measure';
 import { say, type Said, type Text } from '../words/text';
 import { CAUTIONS } from './cautions';
@@ -19,6 +20,8 @@ import { RATES } from './rates';
 /** One thing done on a later visit; its id says what it is to the order of work (`order.ts`). */
 export interface VisitTask {
   id: string;
+  /** The task of the work that it is, where it was given this sitting and may be given another. */
+  task?: string;
   title: Said;
   detail: Text;
   minutes: number;
@@ -85,22 +88,18 @@ function named({ id, kind, title, start, crew, note }: Sitting): Partial<LaterVi
 
 /** A sitting after the water begins with a look at what has moved, and a picture where it was put off to it. */
 function looks({ commission, size }: Job): Later[] {
-  return afterwardsOf(commission).map((sitting) => ({
-    afterDays: -sitting.aheadDays,
-    wet: false,
-    task: {
-      id: 'look',
-      title: say('visit.look.title'),
-      detail: sitting.tasks.includes('photograph') ? say('visit.look.photograph') : say('visit.look.detail'),
-      minutes: RATES.look * size,
-    },
-  }));
+  return afterwardsOf(commission).flatMap((sitting): Later[] => {
+    const later = (task: VisitTask): Later => ({ afterDays: -sitting.aheadDays, wet: false, task });
+    const look = { id: 'look', title: say('visit.look.title'), detail: say('visit.look.detail'), minutes: RATES.look * size }; // prettier-ignore
+    const picture = { id: 'photograph', task: 'photograph', title: say('photograph.title'), detail: say('photograph.detail'), minutes: RATES.photograph * size }; // prettier-ignore
+    return [later(look), ...(sitting.tasks.includes('photograph') ? [later(picture)] : [])];
+  });
 }
 
 /** Stones and wood that are set when the water is in. */
 function laterPieces({ commission, survey }: Job): Later[] {
   return survey.pieces.flatMap((p): Later[] => {
-    const { onDay, material } = pieceOf(commission, p.id);
+    const { onDay, material, piece, sitting } = pieceOf(commission, p.id);
     if (onDay <= 0) return [];
     const isWood = material.kind === 'wood';
     return [
@@ -109,6 +108,7 @@ function laterPieces({ commission, survey }: Job): Later[] {
         wet: true,
         task: {
           id: `${isWood ? 'wood' : 'stones'}-${p.id}`,
+          ...inSitting(sitting, taskOfPiece(piece, material.kind)),
           title: say('visit.piece.title', { piece: p.id, material: material.name }),
           detail: say('visit.piece.detail', { mass: inKg(p.massKg) }),
           minutes: (isWood ? RATES.setPerWood : RATES.setPerPiece) + p.massKg * RATES.setPerKg,
@@ -144,16 +144,22 @@ function takenOutAgain({ commission, survey }: Job): Later[] {
 const pourId = (layer: string) => `later-${layer}`;
 
 function laterPours({ commission, survey }: Job): Later[] {
-  return laterLayers(commission, survey).map(({ id, laterDays, litres, name }) => ({
+  return laterLayers(commission, survey).map(({ id, laterDays, litres, name, sitting, task }) => ({
     afterDays: laterDays,
     wet: true,
     task: {
       id: pourId(id),
+      ...inSitting(sitting, task),
       title: say('layer.title', { material: name, litres: inLitres(litres) }),
       detail: say('soil.detail.wet'),
       minutes: litres * (RATES.pourWetPerL + RATES.rinsePerL),
     },
   }));
+}
+
+/** What was put into a sitting may be put into another; what has so many days of its own may not. */
+function inSitting(sitting: string, task: string | undefined): Pick<VisitTask, 'task'> {
+  return sitting === BUILD || task === undefined ? {} : { task };
 }
 
 /** What a plant is to the order of work, and how long one of it takes, min. */
@@ -179,6 +185,7 @@ function laterPlants({ commission, survey }: Job): Later[] {
       wet: plant.roots !== 'float',
       task: {
         id,
+        ...inSitting(plantingOf(commission, planting.id).sitting, taskOfPlant(plant)),
         title: plant.name,
         detail: say('visit.plant', { count, todo }),
         minutes: count * each + (minutes * count) / plugs,

@@ -81,6 +81,8 @@ export interface ResolvedLayer extends Timed {
   role: Role;
   /** Filler in mesh bags, which do not slide. */
   isBagged: boolean;
+  /** The task that pours it; none where nothing of it is poured. */
+  task?: string;
   /** Days after the build on which it comes in; 0 on the day. By itself, or as the school lays sand that is only looked at. */
   laterDays: number;
   /** What it is poured of, and litres of all of it: as poured, what of it is there already, and what is brought. */
@@ -230,11 +232,12 @@ function layerTime(
   commission: Commission,
   { layer, role, laterDays }: Pick<ResolvedLayer, 'layer' | 'role' | 'laterDays'>,
   task: string | undefined,
-): Timed & Pick<ResolvedLayer, 'laterDays'> {
+): Timed & Pick<ResolvedLayer, 'laterDays' | 'task'> {
   if (task === undefined) return { ...ON_THE_DAY, laterDays };
-  if (layer.sitting === undefined && laterDays > 0) return { sitting: BUILD, onDay: laterDays, laterDays };
+  if (layer.sitting === undefined && laterDays > 0)
+    return { task, sitting: BUILD, onDay: laterDays, laterDays };
   const time = timed(commission, layer.sitting, task, role === 'cosmetic');
-  return { ...time, laterDays: Math.max(0, time.onDay) };
+  return { task, ...time, laterDays: Math.max(0, time.onDay) };
 }
 
 /** Days after which a sand that a studio lays later goes in, at half fill (common practice: one week to several). */

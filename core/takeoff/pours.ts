@@ -1,6 +1,5 @@
 import type { Material } from '../commission/schema';
 import { layerOf, type Resolved } from '../resolved/resolved';
-import { layerTasks } from '../sittings/layerTasks';
 import type { Role } from '../survey/layerRoles';
 import type { Survey } from '../survey/survey';
 import type { Said } from '../words/text';
@@ -26,11 +25,8 @@ export function poursOf(commission: Resolved, survey: Survey): Pour[] {
   const { bed } = commission.option;
   const carrying = survey.pieces.flatMap((p) => (p.restsIn ? [p.restsIn] : []));
   const highest = Math.max(-1, ...carrying.map((id) => bed.findIndex((l) => l.id === id)));
-  const resolved = survey.layers.map(({ id }) => layerOf(commission, id));
-  const tasks = layerTasks(resolved.map(({ layer, role, material, broughtL }) => ({ id: layer.id, role, kind: material.kind, broughtL }))); // prettier-ignore
   return survey.layers.flatMap(({ id, minMm, maxMm }, i): Pour[] => {
-    const { role, material, name, parts, broughtL } = resolved[i];
-    const task = tasks.get(id);
+    const { role, material, name, parts, broughtL, task } = layerOf(commission, id);
     if (task === undefined) return [];
     return [
       {

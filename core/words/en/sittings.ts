@@ -56,8 +56,6 @@ export const SITTINGS = {
   'visit.look.title': 'Look it over',
   'visit.look.detail':
     'what has slid, floated, silted or come loose; what the glass shows; a picture from the seat',
-  'visit.look.photograph':
-    'what has slid, floated, silted or come loose; then the photograph, once the water is clear',
   'visit.piece.title': '{piece}, {material}',
   'visit.piece.detail':
     '{mass}, lowered through the water by hand, never dropped; seated until it does not rock',

@@ -2,7 +2,9 @@
 import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import { endsOf } from '../../../core/buildDay/buildPlan';
+import { sittingTitle } from '../../../core/buildDay/sittingPlan';
 import { whyNotEarlier } from '../../../core/buildDay/whyNot';
+import { BUILD } from '../../../core/sittings/sittings';
 import { longDay, weekDay } from '../../units/days';
 import { useFigures } from '../../units/figures';
 import { useCommission } from '../../document/commissionStore';
@@ -10,6 +12,10 @@ import { useFrame } from '../../frame/planKey';
 import DayChart from './DayChart.vue';
 import DayNotes from './DayNotes.vue';
 import RunSheet from './RunSheet.vue';
+import SittingAdd from './SittingAdd.vue';
+import SittingColumns from './SittingColumns.vue';
+import SittingForm from './SittingForm.vue';
+import { useSittings } from './useSittings';
 
 const { plan } = useFrame();
 const { words } = useFigures();
@@ -22,27 +28,32 @@ const sheet = computed(() => route.name === 'run-sheet' || (narrow && route.quer
 const build = computed(() => plan.value?.build);
 /** The task of which it is asked why it is not earlier. */
 const asked = ref<string>();
-const task = computed(() => build.value?.tasks.find((t) => t.id === asked.value));
-const why = computed(() => task.value && whyNotEarlier(task.value, build.value!.tasks));
+const { chosen, hasSeveral, shown, said, add, move } = useSittings(() => build.value);
+const task = computed(() => shown.value?.tasks.find((t) => t.id === asked.value));
+const why = computed(() => task.value && whyNotEarlier(task.value, shown.value!.tasks));
 /** A task of a minute is too small for a finger: from one near it one goes on by these. */
 const inTurn = computed(() =>
-  [...build.value!.tasks].sort((a, b) => a.startMin - b.startMin || a.crew[0] - b.crew[0]),
+  [...shown.value!.tasks].sort((a, b) => a.startMin - b.startMin || a.crew[0] - b.crew[0]),
 );
 const beside = (by: 1 | -1) => inTurn.value[inTurn.value.findIndex((t) => t.id === asked.value) + by];
 const ask = (id: string) => (asked.value = asked.value === id ? undefined : id);
 const NUMBERS = ['', 'one person', 'two people', 'three people', 'four people'];
 const print = () => window.print();
+function choose(id: string): void {
+  [chosen.value, asked.value] = [id, undefined];
+}
 </script>
 
 <template>
   <div v-if="build" class="build">
     <div class="main">
       <header class="screen-only">
-        <h1>Build day</h1>
-        <p class="quiet">
-          {{ longDay(build.buildDay) }}, {{ NUMBERS[build.crew.length] }} from {{ build.startTime }};
-          {{ words(endsOf(build)) }}
+        <h1>{{ hasSeveral && shown ? words(sittingTitle(shown)) : 'Build day' }}</h1>
+        <p v-if="shown" class="quiet">
+          {{ longDay(shown.day) }}, {{ NUMBERS[shown.crew.length] }} from {{ shown.startTime }};
+          {{ words(endsOf(shown)) }}
         </p>
+        <SittingAdd v-if="!sheet" @add="add" />
         <router-link
           class="act"
           data-test="run-sheet"
@@ -59,17 +70,27 @@ const print = () => window.print();
           >
         </li>
       </ul>
-      <DayChart
-        v-if="!sheet"
+      <SittingColumns
+        v-if="!sheet && hasSeveral"
         class="screen-only"
         :build="build"
+        :chosen="chosen"
+        @choose="choose"
+        @move="move"
+      />
+      <p class="screen-only quiet said" aria-live="polite">{{ said }}</p>
+      <DayChart
+        v-if="!sheet && shown"
+        class="screen-only"
+        :build="shown"
         :asked="asked"
         :waited-for="why?.waitedFor"
         @ask="ask"
       />
       <RunSheet :class="{ printed: !sheet }" :build="build" />
     </div>
-    <DayNotes class="screen-only" :build="build">
+    <DayNotes v-if="shown" class="screen-only" :build="build" :sitting="shown">
+      <SittingForm v-if="hasSeveral" :id="chosen" :key="chosen" @gone="choose(BUILD)" />
       <section v-if="task && why" class="why" data-test="why" aria-live="polite">
         <header>
           <h2>Why not earlier?</h2>
@@ -120,6 +141,10 @@ header .act {
 }
 header .act + .act {
   margin-left: 0;
+}
+.said {
+  margin: 2px 0 0;
+  font-size: 12px;
 }
 .before {
   list-style: none;

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { clockOf, type BuildPlan, type Lane } from '../../../core/buildDay/buildPlan';
+import type { SittingPlan } from '../../../core/buildDay/sittingPlan';
 import { useFigures } from '../../units/figures';
 import type { Scheduled } from '../../../core/buildDay/schedule';
 import { say, type Text } from '../../../core/words/text';
@@ -8,7 +9,8 @@ import { useSteadySize } from '../../drawing/steadySize';
 
 /** The day on a clock: a column for each person, and beside them what cures, dries or is out of water. */
 const props = defineProps<{
-  build: BuildPlan;
+  build: Pick<SittingPlan, 'startTime' | 'crew' | 'tasks' | 'lanes' | 'chain' | 'doneMin'> &
+    Pick<BuildPlan, 'waterInMin'>;
   /** The task that is asked about, and those that it waited for. */
   asked?: string;
   waitedFor?: readonly string[];

@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import type { BuildPlan } from '../../../core/buildDay/buildPlan';
 import type { Scheduled } from '../../../core/buildDay/schedule';
+import type { SittingPlan } from '../../../core/buildDay/sittingPlan';
 import { RATES } from '../../../core/buildDay/rates';
 import { HOSE_L_PER_MIN } from '../../../core/filling/filling';
 import { weekDay } from '../../units/days';
@@ -9,18 +10,19 @@ import { useFigures } from '../../units/figures';
 import FindingList from '../../frame/FindingList.vue';
 import { wording } from '../../words/wording';
 
-const props = defineProps<{ build: BuildPlan }>();
+/** What fixes the length of the sitting that is looked at, what is wrong with any, what comes later, and what to mind. */
+const props = defineProps<{ build: BuildPlan; sitting: SittingPlan }>();
 const f = useFigures();
 
 const shortName = ({ short, title }: Scheduled) => f.words(short ?? title);
 const chain = computed(() =>
-  props.build.chain.map((id) => shortName(props.build.tasks.find((t) => t.id === id)!)),
+  props.sitting.chain.map((id) => shortName(props.sitting.tasks.find((t) => t.id === id)!)),
 );
-const hours = computed(() => `${Math.floor(props.build.doneMin / 60)} h ${props.build.doneMin % 60} min`);
+const hours = computed(() => `${Math.floor(props.sitting.doneMin / 60)} h ${props.sitting.doneMin % 60} min`);
 /** Each caution once, with the steps it stands at. */
 const cautions = computed(() => {
   const map = new Map<string, string[]>();
-  for (const t of props.build.tasks) {
+  for (const t of props.sitting.tasks) {
     const says = t.caution && f.words(t.caution);
     if (says) map.set(says, [...(map.get(says) ?? []), shortName(t)]);
   }
@@ -50,7 +52,7 @@ const rates = computed(() => [
     <section v-for="v in build.visits" :key="v.day" class="visit" data-test="visit">
       <header>
         <h2>{{ weekDay(v.day) }}</h2>
-        <span class="quiet">visit, {{ v.minutes }} min</span>
+        <span class="quiet">{{ v.title ? f.words(v.title) : 'visit' }}, {{ v.minutes }} min</span>
       </header>
       <p v-for="t in v.tasks" :key="f.words(t.title)">
         <b>{{ f.words(t.title) }}</b> {{ f.words(t.detail) }}

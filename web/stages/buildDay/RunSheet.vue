@@ -1,18 +1,40 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { clockOf, endsOf, type BuildPlan } from '../../../core/buildDay/buildPlan';
+import { sittingTitle, type SittingPlan } from '../../../core/buildDay/sittingPlan';
 import { useCommission } from '../../document/commissionStore';
 import { longDate, weekDay } from '../../units/days';
 import { useFigures } from '../../units/figures';
+import { wording } from '../../words/wording';
 
 /** The day as a list to tick off, made for paper and for a phone in the other hand. */
 const props = defineProps<{ build: BuildPlan }>();
 const commission = useCommission();
 const { words } = useFigures();
-const clock = (min: number) => clockOf(props.build.startTime, min);
-const rows = computed(() =>
-  props.build.tasks.map((t) => ({ ...t, who: t.crew.map((p) => words(props.build.crew[p])).join(' + ') })),
-);
+/** Tasks with who does them, of the build day or of a sitting before it. */
+const rowsOf = ({ tasks, crew, startTime }: Pick<SittingPlan, 'tasks' | 'crew' | 'startTime'>) =>
+  tasks.map((t) => ({
+    ...t,
+    who: t.crew.map((p) => words(crew[p])).join(' + '),
+    from: clockOf(startTime, t.startMin),
+    to: clockOf(startTime, t.endMin),
+  }));
+const days = computed(() => [
+  ...props.build.earlier.map((s) => ({
+    id: s.id,
+    title: `${longDate(s.day)}, ${words(sittingTitle(s)).toLowerCase()}`,
+    rows: rowsOf(s),
+    left: s.left,
+    note: s.note,
+  })),
+  {
+    id: 'build',
+    title: props.build.earlier.length > 0 ? wording('runSheet.build', { day: longDate(props.build.buildDay) }) : 'On the day',
+    rows: rowsOf(props.build),
+    left: undefined,
+    note: undefined,
+  },
+]); // prettier-ignore
 </script>
 
 <template>
@@ -41,11 +63,11 @@ const rows = computed(() =>
         >
       </p>
     </section>
-    <section>
-      <h2>On the day</h2>
-      <p v-for="t in rows" :key="t.id" class="row">
-        <i /><b class="at">{{ clock(t.startMin) }}–{{ clock(t.endMin) }}</b
-        ><span class="who">{{ t.who }}</span>
+    <section v-for="d in days" :key="d.id" data-test="sheet-day">
+      <h2>{{ d.title }}</h2>
+      <p v-if="d.note">{{ d.note }}</p>
+      <p v-for="t in d.rows" :key="t.id" class="row">
+        <i /><b class="at">{{ t.from }}–{{ t.to }}</b><span class="who">{{ t.who }}</span>
         <span class="what"
           ><b>{{ words(t.title) }}</b> {{ words(t.detail)
           }}<template v-if="t.cure">. Leave it {{ t.cure.minutes }} min</template
@@ -54,7 +76,11 @@ const rows = computed(() =>
       </p>
     </section>
     <section v-for="v in build.visits" :key="v.day" data-test="visit-sheet-later">
-      <h2>{{ longDate(v.day) }}, visit</h2>
+      <h2>
+        {{ longDate(v.day) }}, {{ v.title ? words(v.title).toLowerCase() : 'visit'
+        }}<template v-if="v.startTime"> from {{ v.startTime }}</template>
+      </h2>
+      <p v-if="v.note">{{ v.note }}</p>
       <p v-for="t in v.tasks" :key="words(t.title)" class="row">
         <i /><b class="at">{{ Math.round(t.minutes) }} min</b
         ><span class="what"

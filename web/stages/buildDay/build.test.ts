@@ -48,7 +48,11 @@ describe('the run sheet', () => {
 
 describe('notes beside the day', () => {
   it('name the longest chain, each caution once, and the rates', () => {
-    const notes = mount(DayNotes, { build }, pinia);
+    const notes = mount(
+      DayNotes,
+      { build, sitting: { ...build, id: 'build', kind: 'build', day: build.buildDay } },
+      pinia,
+    );
     const cautions = [...notes.el.querySelectorAll('.caution')].map((c) => c.textContent);
     expect(new Set(cautions).size).toBe(cautions.length);
     expect(notes.words()).toMatch(/Floor sheet → .* → Fill/);

@@ -28,7 +28,13 @@ const AHEAD: Record<NonNullable<OrderLine['ahead']>, string> = {
   cures: 'cures',
   'cures-soaks': 'cures, soaks',
   matures: 'matures',
+  sitting: 'used',
 };
+/** From when it is worked on; or on which day before the water it is set, poured or planted. */
+const aheadWords = ({ ahead, neededOn }: OrderLine) =>
+  ahead === 'sitting'
+    ? `${AHEAD.sitting} ${weekDay(neededOn)}`
+    : `${AHEAD[ahead!]} from ${shortDay(neededOn)}`;
 const lateLines = computed(() => tooLateToOrder(props.findings));
 const newest = computed(() => props.sent[0] as SentOrder | undefined);
 const isSending = computed(() => newest.value?.state === 'sending');
@@ -82,7 +88,7 @@ const orderBy = computed(() => {
             {{ words(l.name) }}
           </td>
           <td class="quiet">
-            {{ l.aheadDays ? `${AHEAD[l.ahead!]} ${l.aheadDays} days from ${shortDay(l.neededOn)}` : '' }}
+            {{ l.aheadDays ? aheadWords(l) : '' }}
           </td>
           <td class="quiet">{{ l.arriveBy ? `arrives ${weekDay(l.arriveBy)}` : '' }}</td>
           <td :class="{ late: lateLines.has(l.line) }">{{ l.orderBy ? `by ${shortDay(l.orderBy)}` : '' }}</td>

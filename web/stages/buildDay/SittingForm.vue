@@ -1,0 +1,121 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { startTimeOf } from '../../../core/commission/usual';
+import { withoutSitting, withSittingChanged } from '../../../core/edits/sittingEdits';
+import { BUILD } from '../../../core/sittings/sittings';
+import type { Commission } from '../../../core/commission/schema';
+import { say } from '../../../core/words/text';
+import { useCommission } from '../../document/commissionStore';
+import DayField from '../../document/DayField.vue';
+import { useDocEdit } from '../../document/docEdit';
+import FigureField from '../../document/FigureField.vue';
+import WordsField from '../../document/WordsField.vue';
+import { today } from '../../units/days';
+import { useFigures } from '../../units/figures';
+import { wording } from '../../words/wording';
+
+/** One sitting: its day, hours, hands and limit. The build day is answered in the brief. */
+const props = defineProps<{ id: string }>();
+const emit = defineEmits<{ gone: [] }>();
+type Entry = NonNullable<Commission['brief']['sittings']>[number];
+const commission = useCommission();
+const { edit } = useDocEdit();
+const { words } = useFigures();
+const brief = computed(() => commission.document!.brief);
+const sitting = computed(() => brief.value.sittings?.find((s) => s.id === props.id));
+
+const set = (key: string, change: Partial<Entry>) =>
+  edit(`sitting ${props.id} ${key}`, (d) => withSittingChanged(d, props.id, change));
+/** A day that is over is nobody's plan; one that was planned and is over may stay. */
+function setDay(day: string): string | undefined {
+  if (day === '') return wording('sittings.past');
+  if (day < today() && day !== sitting.value!.day) return wording('sittings.past');
+  return set('day', { day });
+}
+function setHour(end: 0 | 1, text: string): string | undefined {
+  const was = sitting.value!.hours ?? ['08:00', '20:00'];
+  if (text === '') return set('hours', { hours: undefined });
+  return set('hours', { hours: end === 0 ? [text, was[1]] : [was[0], text] });
+}
+function remove(): void {
+  commission.endStep();
+  commission.edit(`sitting ${props.id} gone`, (d) => withoutSitting(d, props.id));
+  emit('gone');
+}
+</script>
+
+<template>
+  <section class="sitting" data-test="sitting-form">
+    <p v-if="id === BUILD" class="quiet">
+      {{ wording('sittings.build') }}
+      <router-link class="act" :to="`/c/${commission.id}/brief`">Brief →</router-link>
+    </p>
+    <template v-else-if="sitting">
+      <WordsField
+        label="Called"
+        :value="sitting.title"
+        :usual="words(say(`sitting.${sitting.kind}`))"
+        :apply="(t) => set('title', { title: t || undefined })"
+      />
+      <DayField label="On" :value="sitting.day" :apply="setDay" />
+      <div class="row">
+        <WordsField
+          label="From"
+          type="time"
+          :value="sitting.start ?? startTimeOf(brief)"
+          :apply="(t) => set('start', { start: t || undefined })"
+        />
+        <FigureField
+          label="People"
+          narrow
+          optional
+          kind="plain"
+          unit=""
+          :usual="brief.crew"
+          :value="sitting.crew"
+          :apply="(n) => set('crew', { crew: n })"
+        />
+      </div>
+      <div class="row">
+        <WordsField
+          label="House from"
+          type="time"
+          :value="sitting.hours?.[0]"
+          :apply="(t) => setHour(0, t)"
+        />
+        <WordsField
+          label="House until"
+          type="time"
+          :value="sitting.hours?.[1]"
+          :apply="(t) => setHour(1, t)"
+        />
+      </div>
+      <FigureField
+        label="Stops after"
+        optional
+        kind="plain"
+        unit="min"
+        :value="sitting.limitMin"
+        :apply="(n) => set('limit', { limitMin: n })"
+      />
+      <WordsField
+        label="Note"
+        :lines="2"
+        :value="sitting.note"
+        :apply="(t) => set('note', { note: t || undefined })"
+      />
+      <button class="act" data-test="sitting-gone" @click="remove">Without this day</button>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.sitting {
+  margin-bottom: 16px;
+}
+.row {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 10px;
+}
+</style>
