@@ -228,7 +228,7 @@ function buildRows({ build }: Plan): string[] {
     inEnglish(endsOf(build)),
     ...build.visits.flatMap((v) => [
       '',
-      `${v.day}  ${v.title ? `${inEnglish(v.title)}, ` : ''}${inEnglish(say('visit.title', { after: v.afterDays }))}, ${v.minutes} min`,
+      `${v.day}  ${inEnglish(v.title ? say('visit.title.named', { title: v.title, after: v.afterDays }) : say('visit.title', { after: v.afterDays }))}, ${v.minutes} min`,
       ...v.tasks.map((t) => `  ${inEnglish(t.title)}: ${inEnglish(t.detail)}`),
     ]),
   ];

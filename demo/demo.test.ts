@@ -10,7 +10,7 @@ import { demoCommissions } from './commissions';
 
 const TODAY = '2026-11-25';
 const [sound, faulty, small, ...visits] = demoCommissions(TODAY);
-const [secondHand, reading] = visits.slice(-2);
+const [rescaped, secondHand, reading, arch] = visits.slice(-4);
 
 describe('the demo', () => {
   it('has documents that are read without a fault', () => {
@@ -38,7 +38,7 @@ describe('the demo', () => {
     const tank = plan(secondHand, { today: TODAY });
     expect(tank.findings).toEqual([]);
     expect(tank.build.tasks.map((t) => t.id)).not.toContain('wood');
-    const rescape = plan(visits.at(-3)!, { today: TODAY });
+    const rescape = plan(rescaped, { today: TODAY });
     const bought = rescape.order.suppliers.flatMap((s) => s.lines.map((l) => l.line));
     expect([...new Set(bought)].sort()).toEqual([
       'bacteria',
@@ -67,6 +67,24 @@ describe('the demo', () => {
     const bought = order.suppliers.flatMap((s) => s.lines.map((l) => l.line));
     expect(bought).not.toContain('slate');
     expect(bought).not.toContain('vallisneria-nana');
+  });
+
+  it('has an arch that is glued in place over two evenings, and a path that is poured five weeks after the water', () => {
+    const { build, order, findings } = plan(arch, { today: TODAY });
+    expect(findings).toEqual([]);
+    expect(build.earlier.map((s) => [s.id, s.left?.state])).toEqual([
+      ['table', 'table'],
+      ['pillars', 'dry'],
+      ['lintel', 'dry'],
+    ]);
+    const where = (id: string) => [...build.earlier, { ...build, id: 'build' }].filter((s) => s.tasks.some((t) => t.id === id)).map((s) => s.id); // prettier-ignore
+    expect([where('floor-stones'), where('joints'), where('wiggle'), where('fill')]).toEqual([['pillars'], ['lintel'], ['build'], ['build']]); // prettier-ignore
+    expect(build.visits.map((v) => [v.sitting, v.afterDays, v.tasks.map((t) => t.id)])).toEqual([
+      ['after', 1, ['look', 'photograph']],
+      ['path', 35, ['look', 'drain', 'later-path', 'fill']],
+    ]);
+    const sand = order.suppliers.flatMap((s) => s.lines).find((l) => l.line === 'quartz-sand')!;
+    expect(sand.neededOn).toBe(build.visits[1].day);
   });
 
   it('has first visits in which every conflict of brief, vessel and site appears', () => {

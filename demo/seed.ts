@@ -43,6 +43,7 @@ export async function seedDemo(store: Store, today: Day = localToday()): Promise
     'demo-rescape',
     'demo-root',
     'demo-reading',
+    'demo-arch',
   ];
   for (const [i, draft] of demoCommissions(today).entries()) {
     const parsed = parseCommission(draft);

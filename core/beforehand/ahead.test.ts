@@ -75,7 +75,9 @@ describe('pieces that are worked on before the day', () => {
     for (const p of c.options[0].pieces) p.origin = 'client';
     const asked = beforehandOf(resolved(c), survey(c)).find((b) => b.kind === 'client')!;
     expect(asked).toMatchObject({ day: '2026-12-21', because: say('why.earlier.aside') });
-    expect(inEnglish(asked.detail)).toBe('what is worked on beforehand is here by then, the rest on the day');
+    expect(inEnglish(asked.detail)).toBe(
+      'what is worked on or used beforehand is here by then, the rest on the day',
+    );
   });
 
   it('are worked on on the day itself where the glue sets at once', () => {

@@ -9,7 +9,7 @@ import { pieceWorks } from '../beforehand/ahead';
 import { beginning, type EarlierWork } from '../beforehand/earlier';
 import { MATURE_DAYS, maturesAhead, mediaToMature } from '../regime/maturing';
 import type { Survey } from '../survey/survey';
-import { homeOf } from '../sittings/homes';
+import { homeOf, triedAheadDays } from '../sittings/homes';
 import { FILM_DRY_HOURS } from '../vessel/film';
 import { litresToHeight } from '../vessel/litres';
 import { isToBeTried } from '../vessel/secondHand';
@@ -186,7 +186,7 @@ const ASIDE_BEFORE_WORK = 1;
 function ownBeforehand(commission: Resolved, works: readonly EarlierWork[]): Said[] {
   const maturing = new Set(mediaToMature(commission).map((g) => g.id));
   const things: { id?: string; name: string; origin: Origin; onDay?: number }[] = [
-    ...[...commission.pieces].map(([id, { origin, onDay }]) => ({ id, name: id, origin, onDay })),
+    ...[...commission.pieces].map(([id, { origin, onDay }]) => ({ id, name: id, origin, onDay: onDay > 0 ? onDay : Math.min(onDay, -triedAheadDays(commission)) })), // prettier-ignore
     ...[...commission.layers.values()].flatMap(({ parts, origin, onDay }) =>
       parts.map(({ material }) => ({ name: material.name, origin, onDay })),
     ),
@@ -210,7 +210,8 @@ function ownBeforehand(commission: Resolved, works: readonly EarlierWork[]): Sai
     const own = these.flatMap((t) => t.id ?? []);
     const names = [...new Set(these.map((t) => t.name))];
     const byStock = origin === 'stock';
-    const ready = say(own.some((id) => worked.has(id)) ? 'before.client.worked' : 'before.client.ready');
+    const isSooner = own.some((id) => worked.has(id)) || these.some((t) => (t.onDay ?? 0) < 0);
+    const ready = say(isSooner ? 'before.client.worked' : 'before.client.ready');
     return [
       {
         kind: byStock ? 'reserve' : 'client',

@@ -109,14 +109,14 @@ describe('a sitting', () => {
       drawn((c) => delete c.brief.sittings),
       'hardscape',
     );
-    expect(one.brief.sittings).toEqual([{ id: 'sitting', kind: 'hardscape', day: '2027-01-13' }]);
-    const changed = withSittingChanged(one, 'sitting', { start: '18:00', crew: 1 });
+    expect(one.brief.sittings).toEqual([{ id: 'hardscape', kind: 'hardscape', day: '2027-01-13' }]);
+    const changed = withSittingChanged(one, 'hardscape', { start: '18:00', crew: 1 });
     expect(changed.brief.sittings![0]).toMatchObject({ start: '18:00', crew: 1 });
     expect(
-      withSittingChanged(changed, 'sitting', { start: undefined }).brief.sittings![0],
+      withSittingChanged(changed, 'hardscape', { start: undefined }).brief.sittings![0],
     ).not.toHaveProperty('start');
-    const full = { ...changed, options: changed.options.map((o) => ({ ...o, pieces: o.pieces.map((p) => ({ ...p, sitting: 'sitting' })) })) }; // prettier-ignore
-    const without = withoutSitting(full, 'sitting');
+    const full = { ...changed, options: changed.options.map((o) => ({ ...o, pieces: o.pieces.map((p) => ({ ...p, sitting: 'hardscape' })) })) }; // prettier-ignore
+    const without = withoutSitting(full, 'hardscape');
     expect(without.brief).not.toHaveProperty('sittings');
     expect(without.options[0].pieces.every((p) => !('sitting' in p))).toBe(true);
     expect(parsed(without)).toEqual(parsed(drawn((c) => delete c.brief.sittings)));

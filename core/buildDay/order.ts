@@ -104,7 +104,7 @@ const RULES: readonly Rule[] = [
   [['hardscape', 'bed', 'looked-at'], ['fill'], say('why.dry')],
   [['equipment'], ['fill', 'start'], say('why.equipment')],
   [['wet-bed'], ['fill'], say('why.wet-bed.fill')],
-  [['fill'], ['refloat', 'start', 'floaters', 'clear-up'], say('why.fill')],
+  [['fill'], ['refloat', 'start', 'floaters', 'photograph', 'clear-up'], say('why.fill')],
   [['refloat'], ['floaters', 'return', 'photograph'], say('why.refloat')],
   [['start'], ['return', 'photograph'], say('why.start')],
   [['planted', 'floaters'], ['photograph', 'clear-up'], say('why.plant')],

@@ -126,6 +126,7 @@ function bedTasks(job: Job): Step[] {
         parts.length > 1
           ? say(i === 0 ? 'plant.title.left' : 'plant.title.right', { plant: plant.name })
           : plant.name,
+      ...(parts.length > 1 ? { short: plant.name } : {}),
       detail: say('plant.detail', { count: plugs, seconds: RATES.plug * 60 }),
       minutes: plugs * RATES.plug,
       people: 1,

@@ -14,7 +14,7 @@ type Entry = Sittings[number];
 export function withSitting(document: Commission, kind: Entry['kind'], day?: Day): Commission {
   const { brief } = document;
   const list = brief.sittings ?? [];
-  const entry: Entry = { id: freshId('sitting', list), kind, day: day ?? dayPlus(brief.buildDay, kind === 'detail' ? 1 : -1) }; // prettier-ignore
+  const entry: Entry = { id: freshId(kind, list), kind, day: day ?? dayPlus(brief.buildDay, kind === 'detail' ? 1 : -1) }; // prettier-ignore
   return { ...document, brief: { ...brief, sittings: [...list, entry] } };
 }
 

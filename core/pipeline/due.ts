@@ -58,7 +58,9 @@ export function dueOf({ order, build }: Plan): Due[] {
     ...build.visits.map((v) => ({
       key: `visit ${v.afterDays}`,
       day: v.day,
-      title: say('visit.title', { after: v.afterDays }),
+      title: v.title
+        ? say('visit.title.named', { title: v.title, after: v.afterDays })
+        : say('visit.title', { after: v.afterDays }),
       detail: v.tasks.map((t) => say('calendar.task', { title: t.title, detail: t.detail })),
     })),
   ];

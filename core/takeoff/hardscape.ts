@@ -2,6 +2,7 @@ import { materialOf } from '../commission/lookup';
 import type { Material } from '../commission/schema';
 import { pieceOf, type Resolved } from '../resolved/resolved';
 import { aheadOf } from '../beforehand/ahead';
+import { triedAheadDays } from '../sittings/homes';
 import type { Survey } from '../survey/survey';
 import { say } from '../words/text';
 import type { Working } from '../words/working';
@@ -29,7 +30,11 @@ function soonest(
   pieces: readonly { id: string }[],
 ): Pick<TakeOffLine, 'laterDays' | 'ahead' | 'aheadDays'> {
   const ahead = aheadOf(commission);
-  const onDays = pieces.map(({ id }) => ({ why: ahead.get(id)?.why, on: -(ahead.get(id)?.days ?? -pieceOf(commission, id).onDay) })); // prettier-ignore
+  const tried = -triedAheadDays(commission);
+  const onDays = pieces.flatMap(({ id }) => [
+    { why: ahead.get(id)?.why, on: -(ahead.get(id)?.days ?? -pieceOf(commission, id).onDay) },
+    ...(pieceOf(commission, id).onDay <= 0 ? [{ why: undefined, on: tried }] : []),
+  ]);
   const [first] = onDays.sort((a, b) => a.on - b.on);
   const needed = neededFrom(first ? [first.on] : []);
   return needed.aheadDays && first.why ? { ...needed, ahead: first.why } : needed;

@@ -1,5 +1,6 @@
 import type { Day } from '../../core/calendar/day';
 import type { Commission } from '../../core/commission/schema';
+import { archWindow } from './archWindow';
 import { deskBow } from './deskBow';
 import { deskCube } from './deskCube';
 import { openWindow } from './openWindow';
@@ -20,5 +21,6 @@ export function demoCommissions(today: Day): Commission[] {
     waitingRoom(today),
     secondHand(today),
     readingRoom(today),
+    archWindow(today),
   ];
 }

@@ -9,6 +9,7 @@ import { useBedEdit } from '../../document/bedEdit';
 import { useCommission } from '../../document/commissionStore';
 import FigureField from '../../document/FigureField.vue';
 import OriginField from '../../document/OriginField.vue';
+import SittingField from '../../document/SittingField.vue';
 import { useScapeEdit } from '../../document/scapeEdit';
 import { useMaterials } from '../../document/materials';
 import { useFigures } from '../../units/figures';
@@ -195,6 +196,12 @@ const setMix = (other: string | null, share = 0.5) =>
       @update:model-value="(x) => bed.follow(layer.id, Boolean(x))"
     />
     <OriginField v-if="!isNow" class="wide" :origin="origin" @change="setOrigin" />
+    <SittingField
+      v-if="!isNow"
+      class="wide"
+      :value="layer.sitting"
+      @change="(sitting) => change('sitting', () => ({ sitting }))"
+    />
     <FigureField
       class="there"
       label="of it there"

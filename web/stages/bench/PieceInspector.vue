@@ -11,6 +11,7 @@ import { NOW } from '../../../core/commission/scapes';
 import { useCommission } from '../../document/commissionStore';
 import FigureField from '../../document/FigureField.vue';
 import OriginField from '../../document/OriginField.vue';
+import PieceTimes from './PieceTimes.vue';
 import PocketFields from './PocketFields.vue';
 import SplitPiece from './SplitPiece.vue';
 import type { Around, ShownPlan } from '../../workers/planWorker';
@@ -308,6 +309,7 @@ function glueTo(id: string | null): void {
         data-test="state"
         @update:model-value="setState"
       />
+      <PieceTimes v-if="!isNow" :piece="piece" :joint="joint" />
       <FigureField
         v-for="c in around?.clear ?? []"
         :key="c.to"

@@ -7,6 +7,7 @@ import { whyNotEarlier } from '../../../core/buildDay/whyNot';
 import { BUILD } from '../../../core/sittings/sittings';
 import { longDay, weekDay } from '../../units/days';
 import { useFigures } from '../../units/figures';
+import { wording } from '../../words/wording';
 import { useCommission } from '../../document/commissionStore';
 import { useFrame } from '../../frame/planKey';
 import DayChart from './DayChart.vue';
@@ -29,6 +30,19 @@ const build = computed(() => plan.value?.build);
 /** The task of which it is asked why it is not earlier. */
 const asked = ref<string>();
 const { chosen, hasSeveral, shown, said, add, move } = useSittings(() => build.value);
+const title = computed(() => {
+  if (!hasSeveral.value || !shown.value) return 'Build day';
+  return sheet.value ? 'Run sheet' : words(sittingTitle(shown.value));
+});
+/** From the first of the days to the last. */
+const span = computed(() => {
+  const days = [
+    ...build.value!.earlier.map((s) => s.day),
+    build.value!.buildDay,
+    ...build.value!.visits.map((v) => v.day),
+  ];
+  return wording('runSheet.days', { count: days.length, from: longDay(days[0]), to: longDay(days.at(-1)!) });
+});
 const task = computed(() => shown.value?.tasks.find((t) => t.id === asked.value));
 const why = computed(() => task.value && whyNotEarlier(task.value, shown.value!.tasks));
 /** A task of a minute is too small for a finger: from one near it one goes on by these. */
@@ -48,8 +62,9 @@ function choose(id: string): void {
   <div v-if="build" class="build">
     <div class="main">
       <header class="screen-only">
-        <h1>{{ hasSeveral && shown ? words(sittingTitle(shown)) : 'Build day' }}</h1>
-        <p v-if="shown" class="quiet">
+        <h1>{{ title }}</h1>
+        <p v-if="sheet && hasSeveral" class="quiet">{{ span }}</p>
+        <p v-else-if="shown" class="quiet">
           {{ longDay(shown.day) }}, {{ NUMBERS[shown.crew.length] }} from {{ shown.startTime }};
           {{ words(endsOf(shown)) }}
         </p>
@@ -129,6 +144,8 @@ function choose(id: string): void {
   flex: 1;
   min-width: 0;
   padding: 16px 24px 30px 30px;
+  /* A day that is added above does not push the page away from under the hand. */
+  overflow-anchor: none;
 }
 header {
   display: flex;

@@ -128,16 +128,16 @@ ul {
 }
 ol {
   display: flex;
-  gap: 10px;
+  gap: 8px;
   align-items: stretch;
 }
 ol > li {
   flex: 1 1 0;
-  min-width: 158px;
+  min-width: 132px;
   max-width: 260px;
   border-top: 3px solid var(--clay-2);
   background: var(--paper);
-  padding: 0 8px 8px;
+  padding: 0 6px 8px;
   display: flex;
   flex-direction: column;
 }
@@ -151,9 +151,15 @@ ol > li.refuses {
   background: var(--warn-wash);
 }
 .head {
+  background: none;
+  border: 0;
+  color: inherit;
+  font-family: inherit;
+  font-size: 13px;
+  cursor: pointer;
   display: grid;
-  grid-template-columns: 1fr auto;
-  gap: 0 8px;
+  grid-template-columns: 1fr;
+  gap: 0;
   text-align: left;
   padding: 7px 2px 8px;
   min-height: 44px;
@@ -163,23 +169,25 @@ ol > li.refuses {
   font: 500 16px var(--title);
 }
 .head .quiet {
-  grid-column: 1 / 3;
   font-size: 12px;
 }
 .chip {
   display: flex;
   justify-content: space-between;
-  gap: 8px;
+  gap: 4px;
   width: 100%;
   text-align: left;
-  padding: 3px 7px;
-  margin-bottom: 3px;
-  min-height: 26px;
+  padding: 1px 5px;
+  margin-bottom: 2px;
+  min-height: 24px;
+  align-items: center;
   font-size: 12.5px;
-  line-height: 1.3;
+  line-height: 1.25;
   background: #ece5d8;
   color: #23211e;
+  border: 0;
   border-left: 3px solid transparent;
+  font-family: inherit;
 }
 .chip .min {
   color: #48423a;
@@ -210,8 +218,9 @@ ol > li.refuses {
   box-shadow: inset 0 0 0 2px var(--celadon);
 }
 .left {
-  margin: auto 0 0;
-  padding: 8px 2px 0;
+  margin: 6px 0 0;
+  padding: 6px 2px 0;
+  border-top: 1px solid var(--rule);
   font-size: 12px;
   line-height: 1.36;
   color: var(--ink-2);
@@ -237,7 +246,6 @@ ol > li.refuses {
 @media (max-width: 700px) {
   .chip {
     min-height: 40px;
-    align-items: center;
   }
 }
 </style>

@@ -57,7 +57,7 @@ function remove(): void {
         :usual="words(say(`sitting.${sitting.kind}`))"
         :apply="(t) => set('title', { title: t || undefined })"
       />
-      <DayField label="On" :value="sitting.day" :apply="setDay" />
+      <DayField data-test="sitting-day" label="On" :value="sitting.day" :apply="setDay" />
       <div class="row">
         <WordsField
           label="From"
@@ -111,11 +111,16 @@ function remove(): void {
 
 <style scoped>
 .sitting {
+  display: grid;
+  gap: 8px;
   margin-bottom: 16px;
 }
 .row {
   display: grid;
   grid-template-columns: 1fr 1fr;
   gap: 10px;
+}
+button {
+  justify-self: start;
 }
 </style>

@@ -2,6 +2,7 @@ import type { BuildPlan } from '../../../core/buildDay/buildPlan';
 import { isMovable } from '../../../core/buildDay/moves';
 import { sittingTitle, type SittingPlan } from '../../../core/buildDay/sittingPlan';
 import type { Phase } from '../../../core/buildDay/task';
+import { visitPhase } from '../../../core/buildDay/visitPlan';
 import type { LaterVisit } from '../../../core/buildDay/visits';
 import { clockOf } from '../../../core/calendar/clock';
 import { BUILD } from '../../../core/sittings/sittings';
@@ -81,11 +82,14 @@ function ofVisit(visit: LaterVisit): Column {
     ...(startTime ? { start: startTime, end: clockOf(startTime, minutes) } : {}),
     ...(crew ? { people: crew } : {}),
     minutes,
-    chips: tasks.map((t, i) => ({
-      key: t.task ?? `${t.id} ${i}`,
-      title: t.title,
-      minutes: Math.round(t.minutes),
-      isMovable: t.task !== undefined,
-    })),
+    chips: joined(
+      tasks.map((t, i) => ({
+        key: t.task ?? `${t.id} ${i}`,
+        title: t.title,
+        minutes: Math.round(t.minutes),
+        phase: visitPhase(t.id),
+        isMovable: t.task !== undefined,
+      })),
+    ),
   };
 }

@@ -2,6 +2,7 @@ import { computed, ref } from 'vue';
 import type { BuildPlan } from '../../../core/buildDay/buildPlan';
 import { movesWith } from '../../../core/buildDay/moves';
 import type { SittingPlan } from '../../../core/buildDay/sittingPlan';
+import { visitPlan } from '../../../core/buildDay/visitPlan';
 import type { Commission, SittingKind } from '../../../core/commission/schema';
 import { withMoves, withSitting } from '../../../core/edits/sittingEdits';
 import { BUILD } from '../../../core/sittings/sittings';
@@ -18,11 +19,13 @@ export function useSittings(build: () => BuildPlan | undefined) {
   const said = ref('');
 
   const hasSeveral = computed(() => build()?.graph !== undefined);
-  /** The sitting that is looked at with its clock; the build day where it is none before it. */
+  /** The sitting that is looked at with its clock: the build day until another is chosen. */
   const shown = computed((): (SittingPlan & Pick<BuildPlan, 'waterInMin'>) | undefined => {
     const plan = build();
     if (!plan) return undefined;
     const earlier = plan.earlier.find((s) => s.id === chosen.value);
+    const visit = plan.visits.find((v) => v.sitting === chosen.value);
+    if (visit) return visitPlan(visit, commission.document!.brief);
     return earlier ?? { ...plan, id: BUILD, kind: BUILD, day: plan.buildDay };
   });
 

@@ -12,6 +12,7 @@ import type { Finding } from '../../../core/words/finding';
 import { useCommission } from '../../document/commissionStore';
 import FigureField from '../../document/FigureField.vue';
 import OriginField from '../../document/OriginField.vue';
+import SittingField from '../../document/SittingField.vue';
 import { useFigures } from '../../units/figures';
 import HideJoints from './HideJoints.vue';
 import { livesWords } from './livesWords';
@@ -312,6 +313,20 @@ const lives = computed(() => (part.value ? livesWords(part.value, props.lit, flo
         :value="planting.laterDays"
         :apply="(v) => change('later', { laterDays: v || undefined })"
         data-test="later"
+      />
+      <SittingField
+        v-if="!isNow"
+        :value="planting.sitting"
+        @change="(sitting) => change('sitting', { sitting })"
+      />
+      <FigureField
+        :label="wording('sittingField.aDay')"
+        kind="plain"
+        unit="plugs"
+        optional
+        :value="planting.aDay"
+        :apply="(aDay) => change('aDay', { aDay: aDay || undefined })"
+        data-test="a-day"
       />
       <FigureField
         label="its packs gave"

@@ -28,4 +28,9 @@ export const DOCUMENT = {
   'entries.dropped': '{name} is taken away. Commissions that have it keep it.',
   'entries.notKept': 'It could not be kept.',
   'packRows.noSize': 'needs the size of the pack beside it first',
+  'sittingField.label': 'on',
+  'sittingField.byKind': 'the day of its kind',
+  'sittingField.joined': 'joined in place on',
+  'sittingField.out': 'out again after',
+  'sittingField.aDay': 'moved a day',
 } as const;

@@ -1,0 +1,108 @@
+import { describe, expect, it } from 'vitest';
+import { withDemo } from './harness';
+
+/* The work in sittings: days side by side, tasks carried between them, each with its own clock. */
+
+const b = withDemo({ width: 1280, height: 800 });
+const day = (id: string) => `[data-sitting="${id}"]`;
+const chip = (of: string, key: string) => `${day(of)} [data-chip="${key}"]`;
+const chips = (of: string) =>
+  b.page.$$eval(`${day(of)} [data-chip]`, (all) => all.map((e) => e.getAttribute('data-chip')));
+const stored = (id: string) =>
+  b.page.evaluate(async (id) => (await (await fetch(`/api/commissions/${id}`)).json()).document.brief, id);
+
+/** Takes a task by the mouse, holds it over a day, and lets it go there. */
+async function carry(from: string, to: string, meanwhile: () => Promise<unknown>): Promise<void> {
+  const x = (of: string) =>
+    b.page.$eval(of, (el) => el.getBoundingClientRect().x + el.getBoundingClientRect().width / 2);
+  await b.page.waitForSelector(from);
+  await b.at.drag(from, (await x(to)) - (await x(from)), 0, async () => void (await meanwhile()));
+}
+
+describe('the work in sittings', () => {
+  it('is one day until another is added, and one day again when it is taken away', async () => {
+    await b.at.open('/c/demo-valley/build');
+    await b.page.waitForSelector('[data-task="stones"]');
+    expect(await b.page.$(day('build'))).toBeNull();
+    await b.at.press('[data-test="sitting-add"]');
+    await b.at.press('[data-kind="hardscape"]');
+    await b.page.waitForSelector(chip('hardscape', 'stones'));
+    expect(await chips('build')).not.toContain('stones');
+    // It has a clock of its own, and says how it leaves the tank.
+    await b.at.until(day('hardscape'), (w) => w.includes('Dry: bed and pieces as they stand'));
+    await b.page.waitForSelector('.chart [data-task="leave"]');
+    await b.at.press('[data-test="sitting-gone"]');
+    await b.page.waitForSelector(day('build'), { hidden: true });
+    await b.page.waitForSelector('.chart [data-task="fill"]');
+    await b.saved();
+  });
+
+  it('shows what goes along with a task before it is let go, moves it, and has it back with one undo', async () => {
+    await b.at.open('/c/demo-arch/build');
+    await b.page.waitForSelector(chip('pillars', 'soil'));
+    const goesAlong = () => b.page.waitForSelector(`${day('pillars')} .along[data-chip="stones"]`);
+    await carry(chip('pillars', 'soil'), day('build'), goesAlong);
+    await b.page.waitForSelector(chip('build', 'soil'));
+    expect(await chips('build')).toEqual(expect.arrayContaining(['soil', 'stones']));
+    await b.at.until('.said', (w) => w.includes('Moved: Soil'));
+    await b.at.press('[aria-label="Undo"]');
+    await b.page.waitForSelector(chip('pillars', 'soil'));
+    // Escape puts it back where it was.
+    await carry(chip('pillars', 'soil'), day('build'), async () => {
+      await goesAlong();
+      await b.page.keyboard.press('Escape');
+    });
+    expect(await chips('pillars')).toContain('soil');
+    await b.saved();
+  });
+
+  it('refuses what the water cannot do without, by its reason; by keys a plant goes to the day after', async () => {
+    await b.at.open('/c/demo-arch/build');
+    await b.page.waitForSelector(chip('pillars', 'floor-stones'));
+    await carry(chip('pillars', 'floor-stones'), day('after'), () =>
+      b.page.waitForSelector(`${day('after')}.refuses`),
+    );
+    await b.at.until('[data-test="move-refused"]', (w) => w.includes('belongs to the day of the water'));
+    await b.at.focus(chip('build', 'plant-rotala-rotundifolia'));
+    await b.page.keyboard.press('ArrowRight');
+    await b.page.waitForSelector(chip('after', 'plant-rotala-rotundifolia'));
+    await b.saved();
+    const { sittings } = await stored('demo-arch');
+    expect(sittings.find((s: { id: string }) => s.id === 'after').tasks).toContain(
+      'plant-rotala-rotundifolia',
+    );
+    await b.at.press('[aria-label="Undo"]');
+    await b.page.waitForSelector(chip('build', 'plant-rotala-rotundifolia'));
+    await b.saved();
+  });
+
+  it('takes no day that is over, and says two sittings at one hour with a way out', async () => {
+    await b.at.open('/c/demo-arch/build');
+    await b.at.press(`${day('lintel')} .head`);
+    const on = '[data-test="sitting-day"]';
+    await b.at.type(on, '3 March 2020');
+    await b.at.until('[data-test="sitting-form"]', (w) =>
+      w.includes('is over: a sitting is planned for today or later'),
+    );
+    const { sittings } = await stored('demo-arch');
+    const dayOf = (id: string): string => sittings.find((s: { id: string }) => s.id === id).day;
+    expect(dayOf('lintel') > dayOf('pillars')).toBe(true);
+    const asWritten = { day: 'numeric', month: 'long', year: 'numeric' } as const;
+    await b.at.type(on, new Date(`${dayOf('pillars')}T12:00`).toLocaleDateString('en-GB', asWritten));
+    await b.at.until('.notes', (w) =>
+      /Two sittings on .*: the one from 18:30 still lasts when the next begins at 18:30/.test(w),
+    );
+    await b.at.press('[aria-label="Undo"]');
+    await b.saved();
+  });
+
+  it('is on the run sheet day by day, with how the tank is left and what must not be', async () => {
+    await b.at.open('/c/demo-arch/run-sheet');
+    await b.at.until('[data-test="sheet-list"]', (w) =>
+      /pillars and bed.*Leave it for.*No water in it to try/s.test(w),
+    );
+    const days = await b.page.$$eval('[data-test="sheet-day"] h2', (all) => all.map((e) => e.textContent!));
+    expect(days).toHaveLength(4);
+    expect(days[0]).toMatch(/, trial on the table$/);
+  });
+});
