@@ -1,6 +1,7 @@
 import { dayPlus } from '../calendar/day';
 import type { Joint, Origin } from '../commission/schema';
 import type { Resolved } from '../resolved/resolved';
+import { meansOf } from '../hardscape/joining';
 import { gripOf } from '../hardscape/carrying';
 import { middleInTank } from '../hardscape/stability';
 import { firstFill } from '../filling/firstFill';
@@ -175,7 +176,7 @@ function jointsBeforehand(commission: Resolved, survey: Survey): Said[] {
 
 /** Ways of joining, each named once. */
 function methodsOf(joints: readonly Joint[]) {
-  return [...new Set(joints.map((j) => j.method))].map((m) => say(`method.${m}`));
+  return [...new Set(joints.flatMap(meansOf))].map((m) => say(`method.${m}`));
 }
 
 /** Days before the build on which what is not bought is set aside and asked for, and before it is worked on (common practice). */

@@ -10,7 +10,7 @@ import { waterByHeight } from '../survey/waterByHeight';
 import { inCelsius, inLitres, inMm } from '../words/measure';
 import { PRACTICE, say, type Text } from '../words/text';
 import { CAUTIONS, together } from './cautions';
-import { step, type Job } from './job';
+import { firstHeightMm, step, type Job } from './job';
 import { RATES } from './rates';
 import { workOf } from './rescapeTasks';
 import type { Step } from './task';
@@ -83,6 +83,7 @@ export function closingTasks(job: Job): Step[] {
         ]
       : []),
     ...wetBed(job),
+    ...fillPart(job),
     ...fill(job),
     ...(work.drained
       ? [
@@ -177,12 +178,41 @@ function wetBed(job: Job): Step[] {
   ];
 }
 
+/** Litres to the height at which the first plants are set in water. */
+function partL(job: Job): { litres: number; mm: number } {
+  const mm = firstHeightMm(job);
+  if (mm === undefined) return { litres: 0, mm: 0 };
+  const litres = waterByHeight(job.survey, job.commission, [mm])[0].litres - wetBedL(job).litres;
+  return { litres: Math.max(0, Math.min(litres, job.fill.newL - wetBedL(job).litres)), mm };
+}
+
+/** Water to a height, where some plants are set in it before the rest comes. */
+function fillPart(job: Job): Step[] {
+  const { litres, mm } = partL(job);
+  // What stands so high already takes nothing.
+  if (litres < 0.5) return [];
+  return [
+    {
+      id: 'fill-part',
+      phase: 'water',
+      title: say('fill-part.title', { litres: inLitres(litres, 0), height: inMm(mm) }),
+      short: say('fill-part.short'),
+      detail: say('fill.how'),
+      minutes: bringing(job.commission, litres).minutes,
+      people: 1,
+      caution: CAUTIONS.siphon,
+      workings: [step(say('step.water'), litres, 'L')],
+    },
+  ];
+}
+
 /** The difference to what stands in the tank: old water first, then new. */
 function fill(job: Job): Step[] {
   const { freeWaterL, poreWaterL } = job.survey;
   const { newL, remainsL } = job.fill;
   const { litres: keptL, tubs } = job.kept;
-  const bedL = wetBedL(job).litres;
+  const [wetL, firstL] = [wetBedL(job).litres, partL(job).litres];
+  const bedL = wetL + firstL;
   const volume = newL + keptL - bedL;
   if (volume < 0.5) return [];
   const { minutes } = bringing(job.commission, newL - bedL);
@@ -202,7 +232,8 @@ function fill(job: Job): Step[] {
       workings: [
         step(say('step.water'), freeWaterL, 'L'),
         step(say('step.pores'), poreWaterL, 'L'),
-        ...(bedL > 0 ? [step(say('step.less.bed'), -bedL, 'L')] : []),
+        ...(wetL > 0 ? [step(say('step.less.bed'), -wetL, 'L')] : []),
+        ...(firstL > 0 ? [step(say('step.less.part'), -firstL, 'L')] : []),
         ...(remainsL > 0 ? [step(say('step.remains'), -remainsL, 'L')] : []),
         ...(keptL > 0 ? [step(say('step.kept'), keptL, 'L'), step(say('step.tubs'), pouring, 'min', say('rate.tub', { count: tubs, minutes: RATES.perTub }))] : []), // prettier-ignore
         ...(newL < volume + bedL - 0.05 ? [step(say('step.new'), newL, 'L')] : []),

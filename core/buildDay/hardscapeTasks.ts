@@ -1,5 +1,5 @@
 import type { Joint } from '../commission/schema';
-import { cureMin, HOLD_MIN } from '../hardscape/joining';
+import { cureMin, HOLD_MIN, meansOf } from '../hardscape/joining';
 import { peopleFor } from '../site/lifting';
 import { buildingOf } from '../sittings/sittings';
 import type { PieceSurvey } from '../survey/pieces';
@@ -176,9 +176,10 @@ function joiningTasks({ joints, crew }: Job): Step[] {
   if (joints.length === 0) return [];
   const contacts = contactsOf(joints);
   const cure = Math.max(...joints.map(cureMin).filter((min) => min <= LONG_CURE_MIN), 0);
-  const held = joints.reduce((sum, j) => sum + (j.pieces.length - 1) * HOLD_MIN[j.method], 0);
-  const rubber = joints.some((j) => j.method === 'silicone' || j.method === 'impact');
-  const instant = joints.some((j) => j.method === 'fibre-glue' || j.method === 'gel-glue');
+  const held = joints.reduce((sum, j) => sum + (j.pieces.length - 1) * minutesOf(j, HOLD_MIN), 0);
+  const means = new Set(joints.flatMap(meansOf));
+  const rubber = means.has('silicone') || means.has('impact');
+  const instant = means.has('fibre-glue') || means.has('gel-glue');
   const cautions = [...(instant ? [CAUTIONS.glue] : []), ...(rubber ? [CAUTIONS.silicone] : [])];
   return [
     {
@@ -187,7 +188,7 @@ function joiningTasks({ joints, crew }: Job): Step[] {
       title: say('joints.title', { count: contacts }),
       short: say('joints.short'),
       detail: held > 0 ? say('joints.detail.held', { methods: methods(joints) }) : methods(joints),
-      minutes: joints.reduce((sum, j) => sum + (j.pieces.length - 1) * JOINT_MIN[j.method], 0) + held,
+      minutes: joints.reduce((sum, j) => sum + (j.pieces.length - 1) * minutesOf(j, JOINT_MIN), 0) + held,
       // One glues, another holds: alone it takes a prop.
       people: held > 0 && crew > 1 ? 2 : 1,
       ...(cure > 0 ? { cure: { what: say('joints.cure'), minutes: cure } } : {}),
@@ -198,6 +199,11 @@ function joiningTasks({ joints, crew }: Job): Step[] {
       ],
     },
   ];
+}
+
+/** What one contact takes, by everything that holds it. */
+function minutesOf(joint: Joint, each: Record<Joint['method'], number>): number {
+  return meansOf(joint).reduce((sum, means) => sum + each[means], 0);
 }
 
 /** Nothing may move when it is scrubbed: once it has cured. */
@@ -280,7 +286,7 @@ function names(pieces: readonly PieceSurvey[]): Said {
 
 /** Each way of joining once; one alone is its own message. */
 function methods(joints: readonly Joint[]): Text {
-  return [...new Set(joints.map((j) => j.method))]
+  return [...new Set(joints.flatMap(meansOf))]
     .map((method) => say(`method.${method}`))
     .reduce((one, other) => say('one.other', { one, other }));
 }

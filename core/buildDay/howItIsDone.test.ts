@@ -116,3 +116,78 @@ describe('hot water for the fill', () => {
     expect(found(10)).toEqual([[Math.round(first.tapHotL), 10]]);
   });
 }); // prettier-ignore
+
+describe('a plant that is set in water', () => {
+  const grass = (id: string, inWaterMm?: number) => ({ id, plant: 'grass', count: 10, ...(inWaterMm ? { inWaterMm } : {}) }); // prettier-ignore
+  const d = scape({
+    option: {
+      bed: [soil({ kind: 'level', mm: 50 })],
+      plants: [grass('P-1'), grass('P-2', 120), grass('P-3', 900)],
+    },
+  });
+
+  it('waits for the first of the water, or for all of it; the two fills are the whole', () => {
+    const { tasks } = planned(d).build;
+    const at = (id: string) => tasks.find((t) => t.id === id)!;
+    const order = ['plant-grass-0', 'fill-part', 'partly-grass', 'fill', 'submerged-grass', 'refloat'];
+    expect(tasks.map((t) => t.id).filter((id) => order.includes(id))).toEqual(order);
+    const litres = (id: string) => at(id).workings.reduce((n, w) => n + (w.unit === 'L' ? w.value : 0), 0);
+    const all = planned({ ...d, options: [{ ...d.options[0], plants: [grass('P-1')] }] }).build.tasks.find((t) => t.id === 'fill')!; // prettier-ignore
+    const whole = all.workings.reduce((n, w) => n + (w.unit === 'L' ? w.value : 0), 0);
+    expect(litres('fill-part') + litres('fill')).toBeCloseTo(whole, 6);
+    // 600 × 360 mm of floor: 70 mm of open water over 50 mm of soil are 15.1 L, and its pores hold the rest.
+    expect(litres('fill-part')).toBeGreaterThan(15.12);
+    expect(at('partly-grass').minutes).toBe(Math.round(10 * 0.4 * 1.5));
+  });
+});
+
+describe('a bed', () => {
+  const bed = (poured?: 'around' | 'glued') => [
+    { ...soil({ kind: 'level', mm: 60 }), ...(poured ? { poured } : {}) },
+  ];
+  const pieces = [piece({ id: 'S-1', stand: { kind: 'floor' } }), piece({ id: 'S-2', at: [420, 180], stand: { kind: 'floor' } })]; // prettier-ignore
+  const joints = [{ id: 'J-1', pieces: ['S-1', 'S-2'], method: 'gel-glue' as const }];
+  const order = (poured?: 'around' | 'glued') => {
+    const { tasks } = planned(scape({ option: { bed: bed(poured), pieces, joints } })).build;
+    const at = (id: string) => tasks.find((t) => t.id === id)?.startMin;
+    return { soil: at('soil'), gaps: at('gaps'), stones: at('floor-stones')!, wiggle: at('wiggle')! };
+  };
+
+  it('is poured around what stands, all of it, and once the glue has set where that is said', () => {
+    expect(order().soil).toBeGreaterThan(order().stones);
+    const around = order('around');
+    expect(around.soil).toBeUndefined();
+    expect(around.gaps).toBeGreaterThan(around.stones);
+    expect(order('glued').gaps).toBeGreaterThan(order('glued').wiggle);
+  });
+
+  it('carries what is said to stand on it, whatever lies under the middle', () => {
+    const two = [soil({ kind: 'level', mm: 40 }), { id: 'cap', material: 'sand', top: { kind: 'level' as const, mm: 60 } }]; // prettier-ignore
+    const stood = (layer?: string) => planned(scape({ option: { bed: two, pieces: [piece({ stand: { kind: 'bed', buryMm: 5, ...(layer ? { layer } : {}) } })] } })).survey.pieces[0].restsIn; // prettier-ignore
+    expect([stood(), stood('soil')]).toEqual(['cap', 'soil']);
+  });
+});
+
+describe('a joint', () => {
+  const joined = (rest: object) => scape({ option: { bed: [soil({ kind: 'level', mm: 50 })], pieces: [piece({ id: 'S-1' }), piece({ id: 'S-2', at: [380, 180] })], joints: [{ id: 'J-1', pieces: ['S-1', 'S-2'], method: 'gel-glue', ...rest } as Commission['options'][0]['joints'][0]] } }); // prettier-ignore
+
+  it('is held by several means: each has its time and what it takes, the slowest its cure', () => {
+    const minutes = (rest: object) =>
+      planned(joined(rest)).build.tasks.find((t) => t.id === 'joints')!.minutes;
+    // Gel 5 min and 2 held; a tie 6 beside it.
+    expect([minutes({}), minutes({ also: ['tie'] })]).toEqual([7, 13]);
+    expect(detail(joined({ also: ['tie'] }), 'joints')).toMatch(/gel.*(tie|tied)/);
+    const lines = planned(joined({ also: ['tie'] })).takeOff.lines;
+    expect(lines.find((l) => l.id.includes('gel'))!.needed.value).toBe(3);
+    expect(lines.find((l) => l.id.includes('tie'))!.needed.value).toBeCloseTo(0.6, 9);
+    // With silicone in it, it cures for a day: outside, beforehand.
+    expect(planned(joined({ also: ['silicone'] })).build.beforehand.some((b) => b.kind === 'silicone')).toBe(
+      true,
+    );
+  });
+
+  it('loses its tie on the day that was said', () => {
+    const [visit] = planned(joined({ also: ['tie'], cutDays: 42 })).build.visits;
+    expect([visit.afterDays, visit.tasks.map((t) => t.id)]).toEqual([42, ['drain', 'cut', 'fill']]);
+  });
+});

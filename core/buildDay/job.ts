@@ -1,4 +1,4 @@
-import type { Joint, Material, Option } from '../commission/schema';
+import type { Joint, Material, Option, Planting } from '../commission/schema';
 import { isLeftStanding, pieceOf, plantingOf, type Resolved } from '../resolved/resolved';
 import { firstFill, type FirstFill } from '../filling/firstFill';
 import { fillerToLay, type Hill } from '../takeoff/hills';
@@ -133,6 +133,29 @@ export function bedHalves({ pours, stones, wood, floorStones }: Job): [Pour[], P
 /** Litres of a material's kinds among what is poured. */
 export function litresOf(pours: readonly Pour[], ...kinds: Material['kind'][]): number {
   return pours.flatMap((p) => p.parts).filter((p) => kinds.includes(p.material.kind)).reduce((sum, p) => sum + p.litres, 0); // prettier-ignore
+}
+
+/** True where plants are set when all the water is in, as the school has it. At half fill hands reach better. */
+export function isFlooded({ commission, wet }: Job): boolean {
+  return !wet && commission.brief.schools?.moisture === 'flooded';
+}
+
+/**
+ * When plants go into water that was still to come: once it stands so high, mm, or through all of it, as where a school
+ * plants flooded. Undefined for those of which nothing is said.
+ */
+export function inWater(
+  job: Job,
+  { inWaterMm }: Pick<Planting, 'inWaterMm'>,
+): 'partly' | 'submerged' | undefined {
+  if (inWaterMm === undefined) return undefined;
+  return !isFlooded(job) && inWaterMm < job.commission.vessel.waterLineMm ? 'partly' : 'submerged';
+}
+
+/** Height to which it is filled first, where some are set in water that does not stand at its line yet: the least that is asked. */
+export function firstHeightMm(job: Job): number | undefined {
+  const heights = job.plantings.map((p) => plantingOf(job.commission, p.id).planting).filter((p) => inWater(job, p) === 'partly'); // prettier-ignore
+  return heights.length > 0 ? Math.min(...heights.map((p) => p.inWaterMm!)) : undefined;
 }
 
 /** A working of a task: a measured quantity, and the rate it is multiplied by. */

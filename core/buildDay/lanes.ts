@@ -1,7 +1,6 @@
 import { filterStateOf } from '../commission/usual';
 import { say, type Text } from '../words/text';
-import type { Job } from './job';
-import { isFlooded } from './order';
+import { isFlooded, type Job } from './job';
 import { workOf } from './rescapeTasks';
 import { LIVING_OUT_MIN, MEDIA_OUT_MIN, PLANTS_OUT_MIN } from './rates';
 import type { Scheduled } from './schedule';

@@ -1,7 +1,7 @@
 import type { Brief } from '../commission/schema';
 import type { Pour } from '../takeoff/pours';
 import { say, type Text } from '../words/text';
-import { bedHalves, type Job } from './job';
+import { bedHalves, isFlooded, type Job } from './job';
 import { paced, paceStep } from './pace';
 import { plantingOrder } from './plantTasks';
 import type { Step, Task } from './task';
@@ -41,6 +41,9 @@ const GROUPS = {
   prepared: (id) => id.startsWith('prepare-'),
   rooted: (id) => id.startsWith('plant-'),
   planted: (id) => id.startsWith('plant-') || id === 'epiphytes',
+  /** Plants that are set once some of the water is in, and through all of it. */
+  partly: (id) => id.startsWith('partly-'),
+  submerged: (id) => id.startsWith('submerged-'),
 } satisfies Record<string, (id: string, of: Layers) => boolean>;
 type Group = keyof typeof GROUPS;
 type Layers = ReturnType<typeof layersIn>;
@@ -101,6 +104,15 @@ const RULES: readonly Rule[] = [
   [['fill'], ['rooted'], say('why.school.flooded'), (s) => s.flooded],
   [['planted'], ['refloat', 'start'], say('why.plant'), (s) => s.flooded],
   // Water, and everything on.
+  [['hardscape', 'bed', 'looked-at'], ['fill-part'], say('why.dry')],
+  [['planted'], ['fill-part'], say('why.plant.dry')],
+  [['equipment'], ['fill-part'], say('why.equipment')],
+  [['wet-bed'], ['fill-part'], say('why.wet-bed.fill')],
+  [['fill-part'], ['partly', 'fill'], say('why.in-water')],
+  [['partly'], ['fill'], say('why.in-water.part')],
+  [['fill'], ['submerged'], say('why.in-water')],
+  [['planted'], ['partly', 'submerged'], say('why.plant')],
+  [['partly', 'submerged'], ['refloat', 'start', 'floaters', 'photograph', 'clear-up'], say('why.plant')],
   [['hardscape', 'bed', 'looked-at'], ['fill'], say('why.dry')],
   [['equipment'], ['fill', 'start'], say('why.equipment')],
   [['wet-bed'], ['fill'], say('why.wet-bed.fill')],
@@ -174,7 +186,7 @@ export function edgesAcross(steps: readonly Pick<Step, 'id'>[], job: Job): Edge[
   const ids = steps.map((s) => s.id);
   const there = new Set(ids);
   const rules = RULES.filter(([first, , , when]) => !when && !DAILY.includes(first[0]));
-  const prepared = Object.values(plantingOrder(job)).flat().flatMap((kind) => (typeof kind === 'string' ? [] : kind.ids.flatMap((then) => kind.preparedBy.map((first): Edge => ({ first, then, because: say('why.prepare') }))))); // prettier-ignore
+  const prepared = plantingOrder(job).rooted.flatMap((kind) => (kind.ids.flatMap((then) => kind.preparedBy.map((first): Edge => ({ first, then, because: say('why.prepare') }))))); // prettier-ignore
   return [...layerEdges(job), ...prepared, ...ruleEdges(ids, layersIn(job), habitsOf(job), rules)].filter(
     (e) => e.first !== e.then && there.has(e.first) && there.has(e.then) && !LAST.includes(e.then),
   );
@@ -184,11 +196,6 @@ export function edgesAcross(steps: readonly Pick<Step, 'id'>[], job: Job): Edge[
 const DAILY = ['arrive', 'before-leaving', 'unpack', 'wash'];
 /** What is last on its day waits for nothing of another. */
 const LAST = ['photograph', 'clear-up'];
-
-/** True where plants are set when all the water is in, as the school has it. At half fill hands reach better. */
-export function isFlooded({ commission, wet }: Job): boolean {
-  return !wet && commission.brief.schools?.moisture === 'flooded';
-}
 
 function habitsOf(job: Job): Habits {
   const { schools = {} } = job.commission.brief;
@@ -215,6 +222,14 @@ function layersIn(job: Job) {
   };
 }
 
+/** What is poured when the glue has set waits for the wiggle test: grain in an open joint keeps it open. */
+function gluedEdges({ pours }: Job): Edge[] {
+  const task = ({ role, task }: Pour) => (role === 'soil' ? 'gaps' : task);
+  return pours
+    .filter((p) => p.poured === 'glued')
+    .flatMap((p) => ['joints', 'wiggle'].map((first): Edge => ({ first, then: task(p), because: say('why.glued') })));
+} // prettier-ignore
+
 /** A layer lies on what is below it: each of those that come together after the one before, filler too. */
 function layerEdges(job: Job): Edge[] {
   const because = say('why.bed');
@@ -224,6 +239,7 @@ function layerEdges(job: Job): Edge[] {
   const [filler, soil] = [at('filler'), at('soil')];
   const over = (p: Pour, lower: number) => lower >= 0 && job.pours.indexOf(p) > lower;
   return [
+    ...gluedEdges(job),
     ...chain(before),
     ...chain(after),
     ...chain(job.pours.filter((p) => p.role === 'cosmetic')),
@@ -240,7 +256,7 @@ function layerEdges(job: Job): Edge[] {
 
 /** Plants are made ready before they are set, and set in the order of planting, as many kinds at once as there are hands. */
 function plantEdges(job: Job): Edge[] {
-  const { rooted, epiphytes, floaters } = plantingOrder(job);
+  const { rooted, epiphytes, floaters, inWater } = plantingOrder(job);
   const after = (turn: number) =>
     rooted.slice(0, Math.max(0, turn - job.crew + 1)).flatMap((kind) => kind.ids);
   const ready = (preparedBy: readonly string[], then: string) =>
@@ -249,6 +265,7 @@ function plantEdges(job: Job): Edge[] {
     after(turn).map((first): Edge => ({ first, then, because: say('why.plant') }));
   return [
     ...rooted.flatMap(({ ids, preparedBy }, turn) => ids.flatMap((id) => [...ready(preparedBy, id), ...inTurn(turn, id)])), // prettier-ignore
+    ...inWater.flatMap(({ id, preparedBy }) => ready(preparedBy, id)),
     ...ready(epiphytes, 'epiphytes'),
     ...inTurn(rooted.length, 'epiphytes'),
     ...ready(floaters, 'floaters'),

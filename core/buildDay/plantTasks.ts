@@ -4,7 +4,7 @@ import { preparedOf } from '../planting/preparation';
 import { plantingSequence, type Turn } from '../planted/plantingSequence';
 import { PRACTICE, say, type Text } from '../words/text';
 import { CAUTIONS } from './cautions';
-import { each, step, type Job } from './job';
+import { each, inWater, step, type Job } from './job';
 import { RATES } from './rates';
 import type { Step } from './task';
 
@@ -13,7 +13,7 @@ const SHARED_FROM_MIN = 40;
 
 /** Plants made ready, then set in the bed, then those that hold on to stone and wood, and those that float. */
 export function plantTasks(job: Job): Step[] {
-  return [...prepareTasks(job), ...bedTasks(job), ...epiphyteTasks(job), ...floaterTasks(job)];
+  return [...prepareTasks(job), ...bedTasks(job), ...epiphyteTasks(job), ...inWaterTasks(job), ...floaterTasks(job)]; // prettier-ignore
 }
 
 /** In which order plants are set: the tasks of each kind that roots in the bed, and which tasks make what ready. */
@@ -21,13 +21,15 @@ export function plantingOrder(job: Job): {
   rooted: { ids: string[]; preparedBy: string[] }[];
   epiphytes: string[];
   floaters: string[];
+  inWater: { id: string; preparedBy: string[] }[];
 } {
   const all = patches(job);
-  const preparing = (roots: Plant['roots']) => all.filter((p) => p.plant.roots === roots).flatMap((p) => p.preparedBy); // prettier-ignore
+  const preparing = (roots: Plant['roots']) => all.filter((p) => p.plant.roots === roots && !p.wet).flatMap((p) => p.preparedBy); // prettier-ignore
   return {
     rooted: rootedKinds(job).map(({ parts, preparedBy }) => ({ ids: parts.map((p) => p.id), preparedBy })),
     epiphytes: preparing('epiphyte'),
     floaters: preparing('float'),
+    inWater: wetKinds(job).map(({ id, preparedBy }) => ({ id, preparedBy })),
   };
 }
 
@@ -76,6 +78,8 @@ interface Patch {
   preparedBy: string[];
   /** Of an epiphyte: plugs by how they are held. */
   held: Partial<Record<'glue' | 'tie' | 'wedge', number>>;
+  /** Set in water that is still to come: once some of it is in, or through all. */
+  wet?: 'partly' | 'submerged';
 }
 
 /** What is planted on the day, in the order of planting: where nothing is at hand nothing is. */
@@ -91,11 +95,13 @@ function patches(job: Job): Patch[] {
   const byPlant = new Map<string, Patch>();
   for (const turn of turnsOf(job)) {
     const { comesAs, plugs } = preparedOf(turn);
-    const known = byPlant.get(turn.plant.id) ?? { plant: turn.plant, plugs: 0, preparedBy: [], held: {} };
+    const wet = turn.plant.roots === 'float' ? undefined : inWater(job, turn.planting);
+    const key = `${wet} ${turn.plant.id}`;
+    const known = byPlant.get(key) ?? { plant: turn.plant, plugs: 0, preparedBy: [], held: {}, ...(wet ? { wet } : {}) }; // prettier-ignore
     const by = heldBy(turn.planting);
     const preparedBy = [...new Set([...known.preparedBy, `prepare-${comesAs}`])];
     const held = { ...known.held, [by]: (known.held[by] ?? 0) + plugs };
-    byPlant.set(turn.plant.id, { ...known, plugs: known.plugs + plugs, preparedBy, held });
+    byPlant.set(key, { ...known, plugs: known.plugs + plugs, preparedBy, held });
   }
   return [...byPlant.values()];
 }
@@ -107,7 +113,7 @@ interface Rooted extends Patch {
 
 function rootedKinds(job: Job): Rooted[] {
   return patches(job)
-    .filter(({ plant }) => plant.roots === 'bed')
+    .filter(({ plant, wet }) => plant.roots === 'bed' && !wet)
     .map((patch) => {
       const { plant, plugs } = patch;
       const shared = job.crew > 1 && plugs * RATES.plug > SHARED_FROM_MIN;
@@ -137,7 +143,7 @@ function bedTasks(job: Job): Step[] {
 }
 
 function epiphyteTasks(job: Job): Step[] {
-  const on = patches(job).filter(({ plant }) => plant.roots === 'epiphyte');
+  const on = patches(job).filter(({ plant, wet }) => plant.roots === 'epiphyte' && !wet);
   const count = on.reduce((sum, p) => sum + p.plugs, 0);
   if (count === 0) return [];
   return [
@@ -152,6 +158,29 @@ function epiphyteTasks(job: Job): Step[] {
       workings: [step(say('step.portions'), count, 'portion', each(RATES.epiphyte))],
     },
   ];
+}
+
+/** Kinds that are set in water, each a task. */
+function wetKinds(job: Job): (Patch & { id: string })[] {
+  return patches(job).flatMap((p) => (p.wet ? [{ ...p, id: `${p.wet}-${p.plant.id}` }] : []));
+}
+
+function inWaterTasks(job: Job): Step[] {
+  return wetKinds(job).map(({ id, plant, plugs, wet }): Step => {
+    const each1 = plant.roots === 'epiphyte' ? RATES.epiphyte : RATES.plug;
+    return {
+      id,
+      phase: 'planting',
+      title: plant.name,
+      detail: say(wet === 'partly' ? 'plant.in-water.part' : 'plant.in-water', { count: plugs }),
+      minutes: plugs * each1 * RATES.underWater,
+      people: 1,
+      workings: [
+        step(say('step.plugs'), plugs, 'plug', each(each1)),
+        step(say('step.under-water'), RATES.underWater, '×'),
+      ],
+    };
+  });
 }
 
 /** “6 by dots of gel, 2 wedged into gaps”. */

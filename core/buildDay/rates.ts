@@ -48,6 +48,8 @@ export const RATES = {
   pocket: 6,
   /** One plug set. */
   plug: 0.4,
+  /** Plants set through water take so much longer: what is not held down at once comes up. */
+  underWater: 1.5,
   /** One epiphyte or patch of moss glued, tied or wedged. */
   epiphyte: 2,
   /** Intake, outflow, heater, diffuser, unpowered. */

@@ -54,10 +54,15 @@ function isSplit(job: Job): boolean {
   return job.stones.length + job.wood.length > 0 && !before.some((p) => job.pours.indexOf(p) > soil);
 }
 
+/** True where all of the soil comes in around what stands, since that was said and something stands. */
+function isAllAround(job: Job, soil: Pour): boolean {
+  return soil.poured !== undefined && job.stones.length + job.wood.length + job.floorStones.length > 0;
+}
+
 /** The soil before the hardscape: a share of it where pieces follow, otherwise all. */
 export function firstSoilTasks(job: Job): Step[] {
   const soil = job.pours.find((p) => p.role === 'soil');
-  if (!soil) return [];
+  if (!soil || isAllAround(job, soil)) return [];
   const split = isSplit(job);
   const first = split ? soil.litres * FIRST_SOIL_SHARE : soil.litres;
   return [
@@ -112,19 +117,21 @@ function flossTask(id: 'dam' | 'close', stones: readonly PieceSurvey[]): Step {
 
 /** The soil that is kept back for behind and between what stands; undefined where none is. */
 function soilBehind(job: Job): Pour | undefined {
-  return isSplit(job) ? job.pours.find((p) => p.role === 'soil') : undefined;
+  const soil = job.pours.find((p) => p.role === 'soil');
+  return soil && (isSplit(job) || isAllAround(job, soil)) ? soil : undefined;
 }
 
 /** The rest of the soil, behind and between what stands, once nothing runs through between it. */
 export function gapTasks(job: Job): Step[] {
   const soil = soilBehind(job);
   if (!soil) return [];
-  const last = soil.litres * (1 - FIRST_SOIL_SHARE);
+  const all = isAllAround(job, soil);
+  const last = soil.litres * (all ? 1 : 1 - FIRST_SOIL_SHARE);
   return [
     {
       id: 'gaps',
       phase: 'substrate',
-      title: bankTitle(soil, 'last', last),
+      title: bankTitle(soil, all ? 'whole' : 'last', last),
       short: soil.material.kind === 'soil' ? say('gaps.short') : soil.name,
       detail: say(job.stones.length > 0 ? 'gaps.detail' : 'gaps.detail.bare'),
       minutes: last * pouring(job),

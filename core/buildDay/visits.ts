@@ -59,6 +59,7 @@ export function visitsOf(job: Job): LaterVisit[] {
     ...laterPieces(job),
     ...laterPlants(job),
     ...takenOutAgain(job),
+    ...tiesCut(job),
     ...lateGear(job),
     ...looks(job),
   ];
@@ -198,6 +199,16 @@ function laterPlants({ commission, survey }: Job): Later[] {
 /** Plugs by day: all at once, or so many a day until none is left. `byDays(40, 15)` is `[15, 15, 10]`. */
 export function byDays(plugs: number, aDay = plugs): number[] {
   return Array.from({ length: Math.ceil(plugs / aDay) }, (_, day) => Math.min(aDay, plugs - day * aDay));
+}
+
+/** Ties that are cut when what they held has set, those of one day together. */
+function tiesCut({ joints, size }: Job): Later[] {
+  const days = [...new Set(joints.flatMap((j) => j.cutDays ?? []))];
+  return days.map((afterDays) => {
+    const own = joints.filter((j) => j.cutDays === afterDays).map((j) => j.id);
+    const task = { id: 'cut', title: say('visit.cut.title', { joints: own }), detail: say('visit.cut.detail'), minutes: own.length * RATES.jointTie * size }; // prettier-ignore
+    return { afterDays, wet: true, task };
+  });
 }
 
 function lateGear({ commission, size }: Job): Later[] {

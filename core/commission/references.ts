@@ -166,6 +166,7 @@ function optionFaults({ catalogue }: Commission, option: Option, path: string): 
   const materials = new Set(catalogue.materials.map((m) => m.id));
   const plants = new Set(catalogue.plants.map((p) => p.id));
   const pieces = new Set(option.pieces.map((p) => p.id));
+  const layers = new Set(option.bed.map((l) => l.id));
   const faults = [
     ...twice(`${path}.bed`, option.bed),
     ...twice(`${path}.pieces`, option.pieces),
@@ -184,6 +185,8 @@ function optionFaults({ catalogue }: Commission, option: Option, path: string): 
   });
   option.pieces.forEach((p, i) => {
     want(materials, `${path}.pieces[${i}].material`, p.material, material);
+    if (p.stand.kind === 'bed' && p.stand.layer !== undefined)
+      want(layers, `${path}.pieces[${i}].stand.layer`, p.stand.layer, say('id.of.layer', { where: `${path}.bed` })); // prettier-ignore
     if (p.stand.kind === 'on') want(pieces, `${path}.pieces[${i}].stand.piece`, p.stand.piece, piece);
   });
   option.joints.forEach((j, i) =>

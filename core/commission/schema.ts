@@ -87,6 +87,8 @@ export const layerSchema = z.looseObject({
   mounds: z.array(mound).max(100).optional(),
   region: region.optional(),
   cuts: z.boolean().optional(),
+  /** It comes in around what stands, or when the glue has set; by what it is when left out. */
+  poured: z.enum(['around', 'glued']).optional(),
   floorMm: lengthMm.optional(),
   origin: origin.optional(),
   /** Litres of it that are there already, as poured: only the rest comes from elsewhere. */
@@ -142,7 +144,12 @@ export const shapeSchema = z.discriminatedUnion('kind', [
 ]);
 
 const standSchema = z.discriminatedUnion('kind', [
-  z.looseObject({ kind: z.literal('bed'), buryMm: z.number().min(-2_000).max(2_000) }),
+  z.looseObject({
+    kind: z.literal('bed'),
+    buryMm: z.number().min(-2_000).max(2_000),
+    /** The layer on which it stands, where that is said: what lies higher comes in around it. */
+    layer: id.optional(),
+  }),
   z.looseObject({
     kind: z.literal('floor'),
     /** Thickness of the pad under it, mm. */ pad: z.number().min(0).max(100).optional(),
@@ -184,10 +191,16 @@ export const pieceSchema = z.looseObject({
   now: ofNow,
 });
 
+const joinedBy = z.enum(['fibre-glue', 'gel-glue', 'silicone', 'impact', 'tie', 'wedge']);
+
 export const jointSchema = z.looseObject({
   id,
   pieces: z.array(id).min(2).max(20),
-  method: z.enum(['fibre-glue', 'gel-glue', 'silicone', 'impact', 'tie', 'wedge']),
+  method: joinedBy,
+  /** What else holds the same contacts: gel and a tie, fibre and silicone. */
+  also: z.array(joinedBy).max(5).optional(),
+  /** Days after the build on which a tie is cut, since what it held has set. */
+  cutDays: z.int().min(1).max(365).optional(),
   /** Gel that an accelerator sets at once. */
   accelerated: z.boolean().optional(),
   /** It is made in the tank in that sitting, however long it cures. */
@@ -209,6 +222,8 @@ export const plantingSchema = z.looseObject({
   share: z.number().min(0.001).max(1).optional(),
   laterDays: laterDays.optional(),
   sitting: inSitting,
+  /** It is set when the water stands so high, or through all of it where that is higher than the line, mm. */
+  inWaterMm: z.number().min(1).max(5_000).optional(),
   /** So many plugs a day, from its day on, until all are in. */
   aDay: z.number().int().min(1).max(1_000).optional(),
   /** Packs that there are for it, where that is settled: what they do not cover stays bare. */

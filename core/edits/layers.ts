@@ -1,4 +1,4 @@
-import type { Layer, Vessel } from '../commission/schema';
+import type { Layer, Option, Vessel } from '../commission/schema';
 import { withPath } from '../substrate/path';
 import { asGrid, brushed, gridOf, type Dab, type GridTop } from '../substrate/sculpt';
 import { groundOf } from '../substrate/stack';
@@ -14,6 +14,18 @@ export function withLayerChanged(bed: Bed, id: string, change: (layer: Layer) =>
 /** Without a layer, and without the bands along it. */
 export function withoutLayer(bed: Bed, id: string): Layer[] {
   return bed.filter((l) => l.id !== id && l.path?.edgeOf !== id);
+}
+
+/** An option without a layer: what was said to stand on it stands where it comes to lie. */
+export function optionWithoutLayer<O extends Pick<Option, 'bed' | 'pieces'>>(option: O, id: string): O {
+  const bed = withoutLayer(option.bed, id);
+  const there = new Set(bed.map((l) => l.id));
+  const pieces = option.pieces.map((p) => {
+    if (p.stand.kind !== 'bed' || p.stand.layer === undefined || there.has(p.stand.layer)) return p;
+    const { layer: _layer, ...stand } = p.stand;
+    return { ...p, stand };
+  });
+  return { ...option, bed, pieces };
 }
 
 /** A layer one place up or down in the stack; as it was at its ends. */

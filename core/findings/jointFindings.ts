@@ -1,6 +1,6 @@
 import type { Resolved } from '../resolved/resolved';
 import { JOINABLE_MM, WIDEST_GAP_MM } from '../hardscape/contact';
-import { HANGING_KG } from '../hardscape/joining';
+import { hangingKg, meansOf } from '../hardscape/joining';
 import { rounded } from '../units/quantity';
 import type { Finding } from '../words/finding';
 import { inKg, inMm } from '../words/measure';
@@ -30,7 +30,7 @@ export function jointFindings(commission: Resolved, survey: Survey): Finding[] {
         },
       ];
     }
-    const most = HANGING_KG[joint.method] * (joint.pieces.length - 1);
+    const most = hangingKg(joint);
     if (hangsKg <= most) return [];
     return [
       {
@@ -43,7 +43,7 @@ export function jointFindings(commission: Resolved, survey: Survey): Finding[] {
         says: say('joint.hangs.says', {
           ...names,
           mass: inKg(hangsKg),
-          method: say(`method.${joint.method}`),
+          method: meansOf(joint).map((means) => say(`method.${means}`)),
           most: inKg(most),
         }),
         because: say('joint.hangs.because'),

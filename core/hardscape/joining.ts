@@ -15,8 +15,20 @@ export const HOLD_MIN: Record<Joint['method'], number> = {
   wedge: 0,
 };
 
-/** Minutes until a contact may be loaded. Gel is set by bicarbonate and mist unless it is left alone for a day. */
-export function cureMin({ method, accelerated = true }: Pick<Joint, 'method' | 'accelerated'>): number {
+type Held = Pick<Joint, 'method' | 'also' | 'accelerated'>;
+
+/** Everything by which a joint is held, each once. */
+export function meansOf({ method, also = [] }: Pick<Joint, 'method' | 'also'>): Joint['method'][] {
+  return [...new Set([method, ...also])];
+}
+
+/** Minutes until a contact may be loaded: what takes longest has set. */
+export function cureMin(joint: Held): number {
+  return Math.max(...meansOf(joint).map((means) => cureOf(means, joint.accelerated)));
+}
+
+/** Gel is set by bicarbonate and mist unless it is left alone for a day. */
+function cureOf(method: Joint['method'], accelerated = true): number {
   switch (method) {
     case 'fibre-glue':
       return 1;
@@ -36,7 +48,7 @@ export function cureMin({ method, accelerated = true }: Pick<Joint, 'method' | '
 const DAY_MIN = 24 * 60;
 
 /** Joints that take a day to cure are made outside beforehand and carried in as one. */
-export function isMadeBefore(joint: Pick<Joint, 'method' | 'accelerated'>): boolean {
+export function isMadeBefore(joint: Held): boolean {
   return cureMin(joint) >= DAY_MIN;
 }
 
@@ -49,3 +61,8 @@ export const HANGING_KG: Record<Joint['method'], number> = {
   tie: 1,
   wedge: 10,
 };
+
+/** What may hang on a joint: on each of its contacts what the best of its means bears, kg. */
+export function hangingKg(joint: Pick<Joint, 'method' | 'also' | 'pieces'>): number {
+  return Math.max(...meansOf(joint).map((means) => HANGING_KG[means])) * (joint.pieces.length - 1);
+}

@@ -45,6 +45,7 @@ export function plantingSequence(commission: Resolved, { plantings }: Survey): T
   return turns.sort(
     (a, b) =>
       before(a.afterDays ?? Infinity, b.afterDays ?? Infinity) ||
+      Number(a.planting.inWaterMm !== undefined) - Number(b.planting.inWaterMm !== undefined) ||
       rankOf(a, transition) - rankOf(b, transition) ||
       before(fronts.get(group(a))!, fronts.get(group(b))!) ||
       a.plant.id.localeCompare(b.plant.id) ||

@@ -276,7 +276,7 @@ function plantingIn(commission: Commission, option: Option, planting: Planting, 
       ? ON_THE_DAY
       : sitting === undefined && laterDays > 0
         ? { sitting: BUILD, onDay: laterDays }
-        : timed(commission, sitting, taskOfPlant(plant));
+        : timed(commission, sitting, planting.inWaterMm === undefined ? taskOfPlant(plant) : `submerged-${plant.id}`);
   return {
     planting,
     plant,

@@ -26,7 +26,7 @@ const TAKES: Record<Sitting['kind'], Sort> = {
 const YARD = ['wash', 'table'];
 const TANK = ['protect', 'leaving', 'holding', 'drain', 'lift', 'strip', 'trial'];
 /** Work at which water goes in, and what needs it. */
-const WATER = ['unpack', 'equipment', 'fill', 'refloat', 'start', 'floaters', 'return', 'photograph', 'clear-up']; // prettier-ignore
+const WATER = ['unpack', 'equipment', 'fill-part', 'fill', 'refloat', 'start', 'floaters', 'return', 'photograph', 'clear-up']; // prettier-ignore
 
 /** Two halves of one plant are one task here: `plant-x-0` is `plant-x`. */
 export function taskKey(task: string): string {
@@ -40,7 +40,7 @@ function sortOf(key: string, { brief }: OfSittings, isLookedAt: boolean): Sort {
     key.startsWith('plant-') || key.startsWith('prepare-') || key === 'epiphytes' || key === 'wet-bed';
   // Through all the water they go in on the day on which it does.
   if (isPlanted) return brief.schools?.moisture === 'flooded' ? 'water' : 'planting';
-  if (WATER.includes(key)) return 'water';
+  if (WATER.includes(key) || /^(partly|submerged)-/.test(key)) return 'water';
   return isLookedAt ? 'planting' : 'hardscape';
 }
 

@@ -63,6 +63,8 @@ const ON_IT_MM = 1;
 
 /** Where a piece that stands in the bed comes to lie, under its own middle; nothing where it is on the glass. */
 function restsIn(s: Standing, { field, option }: SurveyInput): { restsIn?: string } {
+  const { stand } = s.piece;
+  if (stand.kind === 'bed' && stand.layer !== undefined) return { restsIn: stand.layer };
   if (s.piece.stand.kind !== 'bed' || !onFloor(field, s.xMm, s.yMm)) return {};
   const cell = cellAt(field, s.xMm, s.yMm);
   const underside = lowestMm(s);

@@ -1,5 +1,6 @@
 import type { Joint, Material, Option } from '../commission/schema';
 import { heldBy } from '../commission/usual';
+import { meansOf } from '../hardscape/joining';
 import { plantingOf, type ResolvedPlanting, type Resolved } from '../resolved/resolved';
 import type { Survey } from '../survey/survey';
 import { inM } from '../words/measure';
@@ -41,14 +42,14 @@ export function jointsToMake(option: Option, isThere: (piece: string) => boolean
 /** A line for each glue of its own, fibre for wads, line for ties, gel for the dots of epiphytes. */
 export function gluing(commission: Resolved, survey: Survey, joints: readonly Joint[]): Consumable[] {
   const glues: Glue[] = ['liquid', 'gel', 'silicone', 'impact'];
-  const of = (method: Joint['method']) => contactsOf(joints.filter((j) => j.method === method));
+  const of = (method: Joint['method']) => contactsOf(joints.filter((j) => meansOf(j).includes(method)));
   const count = (n: number): Working => ({ step: say('contacts'), value: n, unit: 'contact' });
   const wads = of('fibre-glue');
   const ties = of('tie');
   const tied = epiphytes(commission, survey, 'tie');
   return [
     ...glues.map((glue): Consumable => {
-      const contacts = contactsOf(joints.filter((j) => GLUE_OF[j.method] === glue));
+      const contacts = contactsOf(joints.filter((j) => meansOf(j).some((means) => GLUE_OF[means] === glue)));
       const dots = glue === 'gel' ? epiphytes(commission, survey, 'glue') : 0;
       const grams = contacts * GLUE_G[glue];
       return {

@@ -16,6 +16,8 @@ export interface Pour {
   litres: number;
   /** Something that is set on this day stands on it or above it. */
   carries: boolean;
+  /** It comes in around what stands, or when the glue has set, since that was said. */
+  poured?: 'around' | 'glued';
   /** Thickness at its thinnest and thickest, mm. */
   spanMm: [number, number];
 }
@@ -26,7 +28,8 @@ export function poursOf(commission: Resolved, survey: Survey): Pour[] {
   const carrying = survey.pieces.flatMap((p) => (p.restsIn ? [p.restsIn] : []));
   const highest = Math.max(-1, ...carrying.map((id) => bed.findIndex((l) => l.id === id)));
   return survey.layers.flatMap(({ id, minMm, maxMm }, i): Pour[] => {
-    const { role, material, name, parts, broughtL, task } = layerOf(commission, id);
+    const { role, material, name, parts, broughtL, task, layer } = layerOf(commission, id);
+    const { poured } = layer;
     if (task === undefined) return [];
     return [
       {
@@ -37,7 +40,8 @@ export function poursOf(commission: Resolved, survey: Survey): Pour[] {
         name,
         parts: parts.map((part) => ({ material: part.material, litres: part.broughtL })),
         litres: broughtL,
-        carries: i <= highest && role !== 'cosmetic',
+        carries: i <= highest && role !== 'cosmetic' && poured === undefined,
+        ...(poured ? { poured } : {}),
         spanMm: [minMm, maxMm],
       },
     ];
@@ -48,6 +52,7 @@ export function poursOf(commission: Resolved, survey: Survey): Pour[] {
 export function beforeAndAfter(pours: readonly Pour[], pieces: boolean): [Pour[], Pour[]] {
   const beds = pours.filter((p) => p.role === 'bed');
   const soil = pours.findIndex((p) => p.role === 'soil');
-  const isBefore = (p: Pour) => !pieces || p.carries || soil < 0 || pours.indexOf(p) < soil;
+  const isBefore = (p: Pour) =>
+    !pieces || (p.poured === undefined && (p.carries || soil < 0 || pours.indexOf(p) < soil));
   return [beds.filter(isBefore), beds.filter((p) => !isBefore(p))];
 }

@@ -60,6 +60,7 @@ const plantingOf = fc.record({
   form: maybe(fc.constantFrom('tissue', 'emersed', 'running')),
   packs: maybe(fc.integer({ min: 0, max: 4 })),
   halved: fc.boolean(),
+  inWaterMm: maybe(maybe(fc.constantFrom(120, 900))),
 });
 const device = fc.record({
   kind: fc.constantFrom('filter', 'heater', 'lamp', 'timer', 'skimmer', 'media', 'pipes', 'co2', 'test-kit'),
@@ -116,6 +117,9 @@ export const anyJob = fc.record({
   mixed: fc.boolean(),
   clearSand: fc.boolean(),
   soilOrigin: origin,
+  poured: maybe(maybe(fc.constantFrom('around', 'glued'))),
+  also: maybe(maybe(fc.constantFrom('tie', 'fibre-glue'))),
+  standsIn: fc.boolean(),
   pieces: fc.array(pieceOf, { maxLength: 4 }),
   joined: fc.boolean(),
   glue: fc.constantFrom('gel-glue', 'silicone'),
@@ -140,7 +144,10 @@ export function jobDocument(job: DrawnJob, named: Naming = PLAIN): Commission {
     shape: { kind: 'ellipsoid', sizeMm: [size, size * 0.8, size] },
     at: [x, y],
     turnDeg: 0,
-    stand: stand === 'bed' ? { kind: 'bed', buryMm: 15 } : { kind: 'floor' },
+    stand:
+      stand === 'bed'
+        ? { kind: 'bed', buryMm: 15, ...(job.standsIn && job.soilMm ? { layer: 'soil' } : {}) }
+        : { kind: 'floor' },
     ...(moved && running && p.origin === 'here' ? { wasAt: [x > 300 ? 120 : 480, y] } : {}),
   }));
   const [first, second] = pieces;
@@ -150,11 +157,11 @@ export function jobDocument(job: DrawnJob, named: Naming = PLAIN): Commission {
   Object.assign(s.options[0], {
     bed: [
       ...(job.fillerMm ? [{ id: 'filler', material: 'scoria', top: { kind: 'level', mm: job.fillerMm }, region: [[80, 150], [520, 150], [520, 320], [80, 320]], ...(job.loose ? { bagged: false } : {}) }] : []), // prettier-ignore
-      ...(job.soilMm ? [here({ id: 'soil', material: 'soil', top: { kind: 'level', mm: job.fillerMm + job.soilMm }, origin: job.soilOrigin })] : []), // prettier-ignore
+      ...(job.soilMm ? [here({ id: 'soil', material: 'soil', top: { kind: 'level', mm: job.fillerMm + job.soilMm }, origin: job.soilOrigin, poured: job.poured })] : []), // prettier-ignore
       ...(job.sandMm ? [{ id: 'sand', material: 'sand', top: { kind: 'level', mm: job.sandMm }, cuts: true, region: [[0, 0], [600, 0], [600, 80], [0, 80]], laterDays: job.sandLater, ...(job.mixed ? { mix: [{ material: 'sand', share: 0.6 }, { material: 'gravel', share: 0.4 }] } : {}) }] : []), // prettier-ignore
     ],
     pieces,
-    joints: job.joined && first && second ? [{ id: 'J-1', pieces: [first.id, second.id], method: job.glue }] : [], // prettier-ignore
+    joints: job.joined && first && second ? [{ id: 'J-1', pieces: [first.id, second.id], method: job.glue, ...(job.also ? { also: [job.also] } : {}) }] : [], // prettier-ignore
     plants: job.plantings.map(({ x, y: at, w, d, count, spacingMm, halved, ...p }, i) => {
       // Sand that nobody plants in is only looked at.
       const y = job.sandMm && job.clearSand ? Math.max(at, 90) : at;

@@ -37,8 +37,11 @@ export const PLANTING: Agreements = {
     const of = (roots: string) => turnsToday(c).filter((t) => t.plant.roots === roots).reduce((n, t) => n + Math.min(t.count, t.plugsAtHand), 0); // prettier-ignore
     const set = (test: (id: string) => boolean) => c.p.build.tasks.filter((t) => test(t.id)).reduce((n, t) => n + t.workings[0].value, 0); // prettier-ignore
     return [
-      [of('bed'), set((id) => id.startsWith('plant-'))],
-      [of('epiphyte'), set((id) => id === 'epiphytes')],
+      // What is set in water is a task of its own, whatever it roots in.
+      [of('bed') + of('epiphyte'), set((id) => /^(plant|partly|submerged)-|^epiphytes$/.test(id))],
+      ...(c.doc.options[0].plants.some((p) => p.inWaterMm !== undefined)
+        ? []
+        : [[of('bed'), set((id) => id.startsWith('plant-'))]]),
       [of('float'), set((id) => id === 'floaters')],
     ].filter(([a, b]) => a !== b);
   },

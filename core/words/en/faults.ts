@@ -64,6 +64,7 @@ export const FAULTS = {
   'id.thing.heap': 'heap',
   'fault.id.build': 'is "{id}", must be another: so the build day is called',
   'fault.task.twice': 'is "{task}", which another sitting has already, must be in one of them',
+  'id.of.layer': 'the id of a layer in {where}',
   'id.of.sitting': 'the id of an entry in brief.sittings, or "build"',
   'fault.id.now': 'is "{id}", must be another: so the tank as it is now is called',
   'fault.now.other':

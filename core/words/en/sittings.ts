@@ -63,6 +63,20 @@ export const SITTINGS = {
   'visit.out.detail':
     '{mass}; lifted straight up, its hole closed with bed. First try by hand whether what it held stays down without it',
 
+  'plant.in-water':
+    '{count, plural, one {# plug} other {# plugs}}, set through all the water: tweezers along the glass, each held down until the grain closes',
+  'plant.in-water.part':
+    '{count, plural, one {# plug} other {# plugs}}, set in the first of the water, each held down until the grain closes',
+  'step.under-water': 'set through water',
+  'fill-part.title': 'Fill to {height}, {litres}',
+  'fill-part.short': 'First water',
+  'why.in-water': 'They are set in water that stands so high.',
+  'why.in-water.part': 'They are set before the rest of the water comes.',
+  'why.glued': 'It is poured when the glue has set: grain in an open joint keeps it open.',
+  'step.less.part': 'in it already',
+  'visit.cut.title': 'Cut the ties of {joints}',
+  'visit.cut.detail': 'once what they held has set or rooted; try each by hand first, and take every end out',
+
   'build.midnight.says.sitting': 'The sitting on {day} ends at {end}, past midnight.',
   'build.house.says.sitting':
     'The sitting on {day} runs from {start} to {end}; the house lets people work from {from} to {until}.',

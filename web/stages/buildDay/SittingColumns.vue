@@ -244,6 +244,9 @@ ol > li.refuses {
   display: block;
 }
 @media (max-width: 700px) {
+  ol > li {
+    min-width: 172px;
+  }
   .chip {
     min-height: 40px;
   }
