@@ -27,6 +27,7 @@ import { growthRows } from './growth';
 import { openedRow, pageRows } from './page';
 import { packedRows } from './packed';
 import { scanRows, undoRows } from './scans';
+import { sittingRows } from './sittings';
 import { largeScape, moved, vesselScape } from './scape';
 import { timed, type Row } from './timed';
 import { resolved } from '../core/testing/resolved';
@@ -162,6 +163,7 @@ async function firstScreenKb(): Promise<number | undefined> {
 const PARTS: Record<string, () => Promise<Row[]> | Row[]> = {
   survey: surveyRows,
   difference: differenceRows,
+  sittings: sittingRows,
   vessel: vesselRows,
   reading: readingRows,
   edits: editRows,

@@ -21,6 +21,27 @@ export function arrivingTasks({ size }: Job): Step[] {
   ];
 }
 
+/** A sitting of so many minutes of work for each of its crew is long enough for a break. */
+const BREAK_FROM_MIN = 240;
+
+/** Hands off between hardscape and planting, where the school has it and the sitting is long enough. */
+export function breakTasks(job: Job, steps: readonly Step[]): Step[] {
+  const { breakMin } = job.commission.brief.schools ?? {};
+  const minutes = steps.reduce((sum, s) => sum + s.minutes * Math.min(s.people, job.crew), 0) / job.crew;
+  if (breakMin === undefined || minutes < BREAK_FROM_MIN) return [];
+  return [
+    {
+      id: 'break',
+      phase: 'finish',
+      title: say('break.title'),
+      detail: say('break.detail'),
+      minutes: breakMin,
+      people: job.crew,
+      workings: [step(say('step.school'), breakMin, 'min')],
+    },
+  ];
+}
+
 /** What every sitting but the last ends with: the tank made ready to be left, and how. */
 export function leavingOverTasks(job: Job, sitting: Sitting): Step[] {
   const left = leftAfter(job, sitting);

@@ -111,15 +111,18 @@ export function closingTasks(job: Job): Step[] {
           ),
         ]
       : []),
-    whole(
-      job,
-      'photograph',
-      'finish',
-      [say('photograph.title'), say('photograph.short')],
-      say('photograph.detail'),
-      RATES.photograph,
-      rescape ? undefined : CAUTIONS.animals,
-    ),
+    {
+      ...whole(
+        job,
+        'photograph',
+        'finish',
+        [say('photograph.title'), say('photograph.short')],
+        say('photograph.detail'),
+        RATES.photograph,
+        rescape ? undefined : CAUTIONS.animals,
+      ),
+      wantsClear: true,
+    },
     whole(job, 'clear-up', 'finish', [say('clear-up.title')], say('clear-up.detail'), RATES.clearUp),
   ];
 }
@@ -228,6 +231,7 @@ function fill(job: Job): Step[] {
       detail: keptL > 0 ? say('fill.kept', { litres: inLitres(keptL, 0), count: tubs, words }) : words,
       minutes: minutes + pouring,
       people: 1,
+      ...clearing(job),
       caution: CAUTIONS.siphon,
       workings: [
         step(say('step.water'), freeWaterL, 'L'),
@@ -241,6 +245,12 @@ function fill(job: Job): Step[] {
       ],
     },
   ];
+}
+
+/** The water settles before anybody takes its picture, where the school gives it time. */
+function clearing({ commission }: Job): Pick<Step, 'clears'> {
+  const { clearMin } = commission.brief.schools ?? {};
+  return clearMin === undefined ? {} : { clears: clearMin };
 }
 
 /** The water recipe, where the tap was measured, and how it goes in. */

@@ -23,9 +23,15 @@ export function lanesOf(job: Job, tasks: readonly Scheduled[]): Lane[] {
   const cures = tasks.flatMap((t): Lane[] =>
     t.cure ? [{ kind: 'cures', what: t.cure.what, fromMin: t.endMin, toMin: t.endMin + t.cure.minutes }] : [],
   );
+  const clears = tasks.flatMap((t): Lane[] =>
+    t.clears
+      ? [{ kind: 'cures', what: say('lane.clears'), fromMin: t.endMin, toMin: t.endMin + t.clears }]
+      : [],
+  );
   const wetAgain = find('fill')?.endMin;
   return [
     ...cures,
+    ...clears,
     ...plants(tasks, job.wet || isFlooded(job) ? undefined : wetAgain),
     ...media(job, tasks),
     ...living(job, tasks, wetAgain),

@@ -50,7 +50,7 @@ const FOLLOWS = /^(prepare-.*|wiggle|close|dam|gaps|rinse)$/;
 
 /** Nothing of this is moved by hand: it follows something else, or stands at the beginning or end of each sitting. */
 const STAYS =
-  /^(prepare-.*|wiggle|close|dam|gaps|rinse|arrive|leave|compose|table|clear-up|start|refloat|fill|fill-part|return|(partly|submerged)-.*)$/;
+  /^(prepare-.*|wiggle|close|dam|gaps|rinse|arrive|break|leave|compose|table|clear-up|start|refloat|fill|fill-part|return|(partly|submerged)-.*)$/;
 
 /** True for a task that somebody may give another sitting. */
 export function isMovable(task: string): boolean {

@@ -92,6 +92,8 @@ const RULES: readonly Rule[] = [
   [['hardscape'], ['pockets', 'above', 'looked-at', 'prepared', 'rooted'], say('why.set')],
   [['stones', 'wood', 'wiggle', 'pockets'], ['epiphytes'], say('why.set')],
   [['bed'], ['looked-at', 'prepared', 'rooted'], say('why.bed')],
+  [['hardscape', 'bed'], ['break'], say('why.break')],
+  [['break'], ['prepared', 'planted', 'partly', 'submerged', 'fill-part', 'fill'], say('why.break')],
   // Plants, and what a school has before or after them.
   [['unpack'], ['equipment', 'prepared'], say('why.unpack')],
   [['looked-at'], ['prepared', 'rooted'], say('why.school.sand-first'), (s) => s.sandFirst],
@@ -193,7 +195,7 @@ export function edgesAcross(steps: readonly Pick<Step, 'id'>[], job: Job): Edge[
 }
 
 /** What each sitting has of its own. */
-const DAILY = ['arrive', 'before-leaving', 'unpack', 'wash'];
+const DAILY = ['arrive', 'before-leaving', 'break', 'unpack', 'wash'];
 /** What is last on its day waits for nothing of another. */
 const LAST = ['photograph', 'clear-up'];
 

@@ -3,8 +3,8 @@ import type { Brief } from '../commission/schema';
 import { say } from '../words/text';
 import type { Working } from '../words/working';
 
-/** What takes as long as the hose does, whoever holds it. */
-const BY_THE_HOSE: ReadonlySet<string> = new Set(['drain', 'wet-bed', 'fill']);
+/** What takes as long as the hose does, whoever holds it; and a break. */
+const BY_THE_HOSE: ReadonlySet<string> = new Set(['drain', 'wet-bed', 'fill-part', 'fill', 'break']);
 
 /** A task in the minutes that this crew takes: the usual ones by its pace, but for water. */
 export function paced<T extends { id: string; minutes: number }>(task: T, brief: Pick<Brief, 'pace'>): T {

@@ -2,6 +2,7 @@ import { WHERETO } from '../commission/schema';
 import { animalsOf, everythingStays, STAYING_PARTS } from '../commission/usual';
 import { takenOut } from '../difference/projected';
 import type { DifferenceLine } from '../difference/difference';
+import { homeOf } from '../sittings/homes';
 import { inKg, inLitres, inMm } from '../words/measure';
 import { PRACTICE, say, type Text } from '../words/text';
 import { CAUTIONS } from './cautions';
@@ -84,7 +85,7 @@ function holding({ commission, size }: Job, waiting: Waiting): Step {
   return {
     id: 'holding',
     phase: 'prepare',
-    title: say(`holding.${where}.title`, { count: animals }),
+    title: awayWords(commission, waiting) ?? say(`holding.${where}.title`, { count: animals }),
     short: say(`holding.${where}.short`),
     detail: holdingWords(commission, waiting),
     minutes,
@@ -97,6 +98,13 @@ function holding({ commission, size }: Job, waiting: Waiting): Step {
           step(say('step.each'), RATES.perAnimal, 'min', PRACTICE),
         ],
   };
+}
+
+/** Animals that go elsewhere come back when the water does: on the day, or some days on. */
+function awayWords(commission: Job['commission'], { where, animals }: Waiting): Text | undefined {
+  const out = homeOf(commission, 'holding');
+  if (where !== 'elsewhere' || out.aheadDays === 0) return undefined;
+  return say('holding.elsewhere.title.until', { count: animals, day: { day: commission.brief.buildDay } });
 }
 
 function holdingWords({ brief }: Job['commission'], { where, litres, tubs, tubL, hasHeater }: Waiting): Text {

@@ -9,14 +9,18 @@ export interface Scheduled extends Task {
   waitedFor?: string;
 }
 
+/** Times over the usual ones that somebody takes who is learning, and is alone at it (common practice). */
+export const LEARNER = 1.5;
+
 /**
- * Gives every task a time for a crew. Tasks are taken up as soon as what they need is done and has cured,
+ * Gives every task a time for a crew; where `learns`, the last of them takes longer over what that person does alone. Tasks are taken up as soon as what they need is done and has cured,
  * those with the longest way still to go first (list scheduling by longest path: Graham, SIAM J. Appl. Math.
  * 17, 1969, from memory). A crew of one does two-person tasks with a helper of the house.
  *
  * @throws RangeError when tasks need each other in a ring.
  */
-export function schedule(tasks: readonly Task[], crewSize: number): Scheduled[] {
+export function schedule(tasks: readonly Task[], crewSize: number, learns = false): Scheduled[] {
+  const learner = learns && crewSize > 1 ? crewSize - 1 : undefined;
   const toGo = longestWays(tasks);
   const done = new Map<string, Scheduled>();
   const freeAt = new Array<number>(crewSize).fill(0);
@@ -34,8 +38,10 @@ export function schedule(tasks: readonly Task[], crewSize: number): Scheduled[] 
     }
     if (!best) throw new RangeError('tasks need each other in a ring');
     const { task, start, crew, waitedFor } = best;
-    const endMin = start + task.minutes;
-    done.set(task.id, { ...task, startMin: start, endMin, crew, waitedFor });
+    const alone = crew.length === 1 && crew[0] === learner;
+    const minutes = alone ? Math.round(task.minutes * LEARNER) : task.minutes;
+    const endMin = start + minutes;
+    done.set(task.id, { ...task, minutes, startMin: start, endMin, crew, waitedFor });
     for (const person of crew) {
       freeAt[person] = endMin;
       lastTask[person] = task.id;
@@ -45,13 +51,18 @@ export function schedule(tasks: readonly Task[], crewSize: number): Scheduled[] 
   return [...done.values()].sort((a, b) => a.startMin - b.startMin || a.crew[0] - b.crew[0]);
 }
 
+/** When a task may start for one that it needs: that is done, has cured, and the water is clear where it wants that. */
+export function readyAfter(need: Pick<Scheduled, 'endMin' | 'cure' | 'clears'>, { wantsClear }: Pick<Task, 'wantsClear'>): number {
+  return need.endMin + (need.cure?.minutes ?? 0) + (wantsClear ? (need.clears ?? 0) : 0);
+} // prettier-ignore
+
 /** When everything a task needs is done and cured, and which of it came last; undefined while some is open. */
 function readyAt(task: Task, done: ReadonlyMap<string, Scheduled>): { min: number; by?: string } | undefined {
   let ready: { min: number; by?: string } = { min: 0 };
   for (const id of Object.keys(task.needs)) {
     const need = done.get(id);
     if (!need) return undefined;
-    const min = need.endMin + (need.cure?.minutes ?? 0);
+    const min = readyAfter(need, task);
     if (min > ready.min) ready = { min, by: id };
   }
   return ready;

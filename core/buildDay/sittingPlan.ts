@@ -33,7 +33,7 @@ export interface SittingPlan {
 /** One sitting of the work: its tasks with a time for each of its crew, and how it leaves the tank. */
 export function sittingPlan(whole: Job, sitting: Sitting): SittingPlan {
   const job = jobIn(whole, sitting);
-  const tasks = schedule(tasksOf(whole, job, sitting), sitting.crew);
+  const tasks = schedule(tasksOf(whole, job, sitting), sitting.crew, whole.commission.brief.learner);
   const left = leftAfter(whole, sitting);
   return {
     id: sitting.id,

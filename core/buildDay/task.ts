@@ -18,6 +18,10 @@ export interface Step {
   people: number;
   /** What must rest once it is done, and for how long before anything that needs it may start. */
   cure?: { what: Text; minutes: number };
+  /** Minutes after it until the water is clear enough for a picture; nothing else waits for that. */
+  clears?: number;
+  /** It waits for that. */
+  wantsClear?: boolean;
   caution?: Text;
   workings: Working[];
 }

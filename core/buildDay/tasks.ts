@@ -1,6 +1,6 @@
 import { homeOf } from '../sittings/homes';
 import { BUILD, type Sitting } from '../sittings/sittings';
-import { arrivingTasks, isFirst, leavingOverTasks } from './betweenTasks';
+import { arrivingTasks, breakTasks, isFirst, leavingOverTasks } from './betweenTasks';
 import { closingTasks, openingTasks } from './frameTasks';
 import {
   composeTasks,
@@ -43,7 +43,7 @@ export function tasksOf(whole: Job, job: Job, sitting: Sitting): Task[] {
     ...framing(whole)[1].filter(isIts),
     ...leavingOverTasks(whole, sitting),
   ];
-  return inOrder(steps, job);
+  return inOrder([...steps, ...breakTasks(job, steps)], job);
 }
 
 /** Every task of the whole work, whichever sitting it is in. */

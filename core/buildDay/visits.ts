@@ -89,12 +89,14 @@ function named({ id, kind, title, start, crew, note }: Sitting): Partial<LaterVi
 
 /** A sitting after the water begins with a look at what has moved, and a picture where it was put off to it. */
 function looks({ commission, size }: Job): Later[] {
-  return afterwardsOf(commission).flatMap((sitting): Later[] => {
+  const look = { id: 'look', title: say('visit.look.title'), detail: say('visit.look.detail'), minutes: RATES.look * size }; // prettier-ignore
+  const bySchool: Later[] = commission.brief.schools?.lookAfter && afterwardsOf(commission).every((s) => s.aheadDays !== -1) ? [{ afterDays: 1, wet: false, task: look }] : []; // prettier-ignore
+  const sittings = afterwardsOf(commission).flatMap((sitting): Later[] => {
     const later = (task: VisitTask): Later => ({ afterDays: -sitting.aheadDays, wet: false, task });
-    const look = { id: 'look', title: say('visit.look.title'), detail: say('visit.look.detail'), minutes: RATES.look * size }; // prettier-ignore
     const picture = { id: 'photograph', task: 'photograph', title: say('photograph.title'), detail: say('photograph.detail'), minutes: RATES.photograph * size }; // prettier-ignore
     return [later(look), ...(sitting.tasks.includes('photograph') ? [later(picture)] : [])];
   });
+  return [...bySchool, ...sittings];
 }
 
 /** Stones and wood that are set when the water is in. */

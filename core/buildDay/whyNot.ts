@@ -1,5 +1,5 @@
 import { say, type Text } from '../words/text';
-import type { Scheduled } from './schedule';
+import { readyAfter, type Scheduled } from './schedule';
 
 /** Why a task begins when it does, and the tasks that it then waited for. */
 export interface WhyNot {
@@ -14,10 +14,12 @@ export interface WhyNot {
  */
 export function whyNotEarlier(task: Scheduled, all: readonly Scheduled[]): WhyNot {
   if (task.startMin === 0) return { says: say('why.first'), waitedFor: [] };
-  const readyAt = (t: Scheduled) => t.endMin + (t.cure?.minutes ?? 0);
+  const readyAt = (t: Scheduled) => readyAfter(t, task);
   const needed = all.filter((t) => t.id in task.needs && readyAt(t) === task.startMin);
   if (needed.length > 0) {
     const tasks = needed.map((t) => t.short ?? t.title);
+    const clearing = task.wantsClear ? needed.find((t) => t.clears) : undefined;
+    if (clearing) return { says: say('why.clears', { minutes: clearing.clears! }), waitedFor: [clearing.id] };
     const curing = needed.find((t) => t.cure);
     return {
       says: curing ? say('why.cures', { tasks, minutes: curing.cure!.minutes }) : say('why.needs', { tasks }),

@@ -44,6 +44,12 @@ const schools = z.looseObject({
   gear: z.enum(GEAR_SCHOOLS).optional(),
   /** The hardscape is set once for a trial, photographed and taken out again. */
   trial: z.boolean().optional(),
+  /** Minutes after the fill until the water is clear enough for a picture. */
+  clearMin: z.number().int().min(1).max(600).optional(),
+  /** Everybody rests for so many minutes between hardscape and planting, on a day that is long enough for it. */
+  breakMin: z.number().int().min(5).max(180).optional(),
+  /** A visit on the day after the water: what has slid, floated, silted. */
+  lookAfter: z.boolean().optional(),
 });
 
 export const OCCASIONS = ['opening', 'show', 'photograph', 'birthday', 'other'] as const;
@@ -148,6 +154,8 @@ export const briefSchema = z.looseObject({
   sittings: z.array(sittingSchema).max(30).optional(),
   /** Tasks that somebody moved to the build day. */
   buildTasks: buildTasksSchema.optional(),
+  /** The last of them is learning: what that person does alone takes longer. */
+  learner: z.boolean().optional(),
   /** Minutes that this crew takes for each of the usual ones. */
   pace: pace.optional(),
   client: z.looseObject({ name: words, contact: words.optional(), place: words.optional() }).optional(),

@@ -4,7 +4,7 @@ import type { Commission, Option } from '../commission/schema';
 import { dayPlus, type Day } from '../calendar/day';
 import type { Move } from '../sittings/move';
 import { taskOfPiece, taskOfPlant } from '../sittings/homes';
-import { BUILD, sittingsOf, type Sitting } from '../sittings/sittings';
+import { BUILD } from '../sittings/sittings';
 import { freshId } from './ids';
 
 type Sittings = NonNullable<Commission['brief']['sittings']>;
@@ -84,10 +84,4 @@ function mappedOf(document: Commission, option: Option, { task, layers = [] }: M
     joints: only(option.joints, () => task === 'joints'),
     plants: only(option.plants, (p) => task === taskOfPlant(plantOf(document, p.plant))),
   };
-}
-
-/** The first day on which a sitting may be held: nothing is planned into the past. */
-export function dayFor(document: Commission, id: string, day: Day, today: Day): Day {
-  const was = sittingsOf(document).find((s): s is Sitting => s.id === id)?.day;
-  return day < today && day !== was ? today : day;
 }

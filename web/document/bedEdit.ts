@@ -8,7 +8,7 @@ import {
   ofMaterial,
   touched,
   withLayerChanged,
-  withoutLayer,
+  optionWithoutLayer,
 } from '../../core/edits/layers';
 import { usualMm, withLayer } from '../../core/substrate/freshLayer';
 import { pathRegion, withNewPath, withPath, type PathLine } from '../../core/substrate/path';
@@ -56,7 +56,7 @@ export function useBedEdit() {
 
   function drop(id: string): void {
     commission.endStep();
-    bed(`drop layer ${id}`, (b) => withoutLayer(b, id));
+    commission.edit(`drop layer ${id}`, (d) => optionWith(d, commission.optionId, [], (o) => optionWithoutLayer(o, id))); // prettier-ignore
   }
 
   /** One place up or down in the stack. */

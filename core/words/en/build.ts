@@ -218,6 +218,8 @@ export const BUILD = {
   'holding.stay.dry': 'nothing is left for them as it is planned: drain less, or set tubs up',
   'holding.elsewhere.title':
     '{count, plural, one {# animal goes} other {# animals go}} elsewhere for the day',
+  'holding.elsewhere.title.until':
+    '{count, plural, one {# animal goes} other {# animals go}} elsewhere until {day}',
   'holding.elsewhere.short': 'Animals away',
   'holding.elsewhere.detail':
     'caught with two nets in dim light, in their own water, boxes full of air, dark and warm; back once ammonia and nitrite read zero',

@@ -24,6 +24,12 @@ export const SITTINGS = {
   'leave.title.day': 'Leave it until {time}',
   'leave.short': 'Left as it may be',
   'leave.detail': '{left} A picture from the seat.',
+  'break.title': 'Break',
+  'break.detail': 'hands off, something to eat; then one look from the seat before the first plant',
+  'step.school': 'as your school has it',
+  'why.break': 'Your school rests between hardscape and planting.',
+  'why.clears': 'The water gets {minutes} min to clear before its picture is taken.',
+  'lane.clears': 'water clears',
   'why.arrive': 'Nobody builds on what has moved since.',
   'why.leave': 'It is the last thing of the sitting.',
 

@@ -33,6 +33,12 @@ const offered = computed(() =>
 const change = (key: string, part: (l: Layer) => Partial<Layer>) =>
   scape.tryLayer(props.layer.id, key, (l) => ({ ...l, ...part(l) }));
 
+const setPoured = (p: string) => change('poured', () => ({ poured: (p || undefined) as Layer['poured'] }));
+const POURED: { value: Layer['poured'] | ''; title: string }[] = [
+  { value: '', title: wording('layerValues.poured.usual') },
+  { value: 'around', title: wording('layerValues.poured.around') },
+  { value: 'glued', title: wording('layerValues.poured.glued') },
+];
 const setTop = (key: 'mm' | 'frontMm' | 'backMm') => (v: number | undefined) =>
   change(`typed ${key}`, (l) => ({ top: { ...l.top, [key]: v } as Layer['top'] }));
 /** Heights that were drawn or have settled are raised or lowered at one end, the other stays. */
@@ -196,6 +202,15 @@ const setMix = (other: string | null, share = 0.5) =>
       @update:model-value="(x) => bed.follow(layer.id, Boolean(x))"
     />
     <OriginField v-if="!isNow" class="wide" :origin="origin" @change="setOrigin" />
+    <v-select
+      v-if="!isNow"
+      class="wide"
+      :label="wording('layerValues.poured')"
+      :items="POURED"
+      :model-value="layer.poured ?? ''"
+      data-test="poured"
+      @update:model-value="setPoured"
+    />
     <SittingField
       v-if="!isNow"
       class="wide"

@@ -309,7 +309,7 @@ function glueTo(id: string | null): void {
         data-test="state"
         @update:model-value="setState"
       />
-      <PieceTimes v-if="!isNow" :piece="piece" :joint="joint" />
+      <PieceTimes v-if="!isNow" :piece="piece" :joint="joint" :option="option" />
       <FigureField
         v-for="c in around?.clear ?? []"
         :key="c.to"

@@ -140,6 +140,36 @@ const usual = computed(() => usualLight({ brief: brief.value }));
         label="Trial set-up first"
         @update:model-value="(x) => setSchool({ trial: Boolean(x) })"
       />
+      <FigureField
+        label="Break before planting"
+        kind="plain"
+        unit="min"
+        optional
+        :value="brief.schools?.breakMin"
+        :apply="(breakMin) => setSchool({ breakMin })"
+        data-test="break"
+      />
+      <FigureField
+        label="Water clears for a picture"
+        kind="plain"
+        unit="min"
+        optional
+        :value="brief.schools?.clearMin"
+        :apply="(clearMin) => setSchool({ clearMin })"
+        data-test="clears"
+      />
+      <v-switch
+        :model-value="brief.schools?.lookAfter ?? false"
+        label="Looked at again the day after"
+        @update:model-value="(x) => setSchool({ lookAfter: Boolean(x) || undefined })"
+      />
+      <v-switch
+        v-if="brief.crew > 1"
+        :model-value="brief.learner ?? false"
+        label="One of the crew is learning"
+        data-test="learner"
+        @update:model-value="(x) => edit.brief('learner', Boolean(x) || undefined)"
+      />
     </div>
     <div class="four">
       <WordsField

@@ -4,8 +4,10 @@ import { SITTING_KINDS, type SittingKind } from '../../../core/commission/schema
 import { wording } from '../../words/wording';
 
 /** One more day for the work, by what it is for. */
-const emit = defineEmits<{ add: [kind: SittingKind] }>();
+const emit = defineEmits<{ add: [kind: SittingKind, aheadDays?: number] }>();
 const open = ref(false);
+/** A dry start is a planting weeks before the water (common practice: four). */
+const DRY_START_DAYS = 28;
 const TITLES: Record<SittingKind, string> = {
   table: wording('sittings.add.table'),
   trial: wording('sittings.add.trial'),
@@ -14,9 +16,9 @@ const TITLES: Record<SittingKind, string> = {
   rebuild: wording('sittings.add.rebuild'),
   detail: wording('sittings.add.detail'),
 };
-function choose(kind: SittingKind): void {
+function choose(kind: SittingKind, aheadDays?: number): void {
   open.value = false;
-  emit('add', kind);
+  emit('add', kind, aheadDays);
 }
 </script>
 
@@ -26,6 +28,11 @@ function choose(kind: SittingKind): void {
       <button class="act" v-bind="activator" data-test="sitting-add">{{ wording('sittings.add') }} ▾</button>
     </template>
     <ul class="kinds">
+      <li>
+        <button class="plain" data-kind="dry-start" @click="choose('planting', DRY_START_DAYS)">
+          {{ wording('sittings.add.dry') }}
+        </button>
+      </li>
       <li v-for="kind in SITTING_KINDS" :key="kind">
         <button class="plain" :data-kind="kind" @click="choose(kind)">{{ TITLES[kind] }}</button>
       </li>

@@ -10,6 +10,7 @@ import DayField from '../../document/DayField.vue';
 import { useDocEdit } from '../../document/docEdit';
 import FigureField from '../../document/FigureField.vue';
 import WordsField from '../../document/WordsField.vue';
+import { clockTyped } from '../../units/dayInput';
 import { today } from '../../units/days';
 import { useFigures } from '../../units/figures';
 import { wording } from '../../words/wording';
@@ -35,7 +36,8 @@ function setDay(day: string): string | undefined {
 function setHour(end: 0 | 1, text: string): string | undefined {
   const was = sitting.value!.hours ?? ['08:00', '20:00'];
   if (text === '') return set('hours', { hours: undefined });
-  return set('hours', { hours: end === 0 ? [text, was[1]] : [was[0], text] });
+  const at = clockTyped(text);
+  return set('hours', { hours: end === 0 ? [at, was[1]] : [was[0], at] });
 }
 function remove(): void {
   commission.endStep();
@@ -61,9 +63,8 @@ function remove(): void {
       <div class="row">
         <WordsField
           label="From"
-          type="time"
           :value="sitting.start ?? startTimeOf(brief)"
-          :apply="(t) => set('start', { start: t || undefined })"
+          :apply="(t) => set('start', { start: t ? clockTyped(t) : undefined })"
         />
         <FigureField
           label="People"
@@ -77,18 +78,8 @@ function remove(): void {
         />
       </div>
       <div class="row">
-        <WordsField
-          label="House from"
-          type="time"
-          :value="sitting.hours?.[0]"
-          :apply="(t) => setHour(0, t)"
-        />
-        <WordsField
-          label="House until"
-          type="time"
-          :value="sitting.hours?.[1]"
-          :apply="(t) => setHour(1, t)"
-        />
+        <WordsField label="House from" :value="sitting.hours?.[0]" :apply="(t) => setHour(0, t)" />
+        <WordsField label="House until" :value="sitting.hours?.[1]" :apply="(t) => setHour(1, t)" />
       </div>
       <FigureField
         label="Stops after"

@@ -1,4 +1,5 @@
 import { computed, ref } from 'vue';
+import { dayPlus } from '../../../core/calendar/day';
 import type { BuildPlan } from '../../../core/buildDay/buildPlan';
 import { movesWith } from '../../../core/buildDay/moves';
 import type { SittingPlan } from '../../../core/buildDay/sittingPlan';
@@ -29,10 +30,12 @@ export function useSittings(build: () => BuildPlan | undefined) {
     return earlier ?? { ...plan, id: BUILD, kind: BUILD, day: plan.buildDay };
   });
 
-  function add(kind: SittingKind): void {
+  function add(kind: SittingKind, aheadDays?: number): void {
     commission.endStep();
     const known = new Set(commission.document?.brief.sittings?.map((s) => s.id));
-    commission.edit('sitting added', (d: Commission) => withSitting(d, kind));
+    commission.edit('sitting added', (d: Commission) =>
+      withSitting(d, kind, aheadDays === undefined ? undefined : dayPlus(d.brief.buildDay, -aheadDays)),
+    );
     chosen.value = commission.document?.brief.sittings?.find((s) => !known.has(s.id))?.id ?? BUILD;
   }
 

@@ -320,6 +320,14 @@ const lives = computed(() => (part.value ? livesWords(part.value, props.lit, flo
         @change="(sitting) => change('sitting', { sitting })"
       />
       <FigureField
+        :label="wording('sittingField.inWater')"
+        kind="length"
+        optional
+        :value="planting.inWaterMm"
+        :apply="(inWaterMm) => change('inWater', { inWaterMm: inWaterMm || undefined })"
+        data-test="in-water"
+      />
+      <FigureField
         :label="wording('sittingField.aDay')"
         kind="plain"
         unit="plugs"

@@ -32,5 +32,6 @@ export const DOCUMENT = {
   'sittingField.byKind': 'the day of its kind',
   'sittingField.joined': 'joined in place on',
   'sittingField.out': 'out again after',
+  'sittingField.inWater': 'set in water of',
   'sittingField.aDay': 'moved a day',
 } as const;
