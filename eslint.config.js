@@ -10,6 +10,7 @@ const CORE = [
   'words',
   'geometry',
   'commission',
+  'sittings',
   'catalogue',
   'vessel',
   'water',

@@ -25,7 +25,7 @@ const SHOTS: Shot[] = [
   {
     name: 'commissions',
     path: '/',
-    before: async (page) => void (await page.waitForSelector('li:nth-child(7) [data-drawn="yes"]')),
+    before: async (page) => void (await page.waitForSelector('li:nth-child(8) [data-drawn="yes"]')),
   },
   { name: 'brief', path: `${valley}/brief` },
   { name: 'vessel', path: '/c/demo-desk/vessel' },
@@ -61,7 +61,11 @@ const SHOTS: Shot[] = [
       await page.$eval('[data-piece="S-14"]', (el) => (el as SVGElement).focus());
     },
   },
-  { name: 'bench-findings', path: '/c/demo-cliff/bench', before: click('[data-tray="bed"]') },
+  {
+    name: 'sittings',
+    path: '/c/demo-arch/build',
+    before: click('[data-sitting="lintel"] .head'),
+  },
   {
     name: 'now',
     path: '/c/demo-reading/bench',

@@ -105,4 +105,22 @@ describe('the work in sittings', () => {
     expect(days).toHaveLength(4);
     expect(days[0]).toMatch(/, trial on the table$/);
   });
+
+  it('has a thing set on a day of its own, and what was decided of it beside it and in the log', async () => {
+    await b.at.open('/c/demo-arch/bench');
+    await b.at.focus('[data-piece="S-63"]');
+    await b.page.keyboard.press('Enter');
+    await b.page.waitForSelector('[data-test="inspector"]');
+    await b.at.type('[data-test="thing-note"]', 'Turned in: it opens the gate.');
+    await b.at.until('[data-test="thing-notes"]', (w) => w.includes('Decided Turned in: it opens the gate.'));
+    await b.at.press('[data-test="in-sitting"] .v-field');
+    await b.at.clickText('.v-overlay-container .v-list', 'Lintel');
+    await b.saved();
+    const piece = await b.page.evaluate(async () => (await (await fetch('/api/commissions/demo-arch')).json()).document.options[0].pieces.find((p: { id: string }) => p.id === 'S-63')); // prettier-ignore
+    expect(piece.sitting).toBe('lintel');
+    await b.at.open('/c/demo-arch/build');
+    await b.page.waitForSelector(chip('lintel', 'stones'));
+    await b.at.open('/c/demo-arch/log');
+    await b.at.until('.log', (w) => /Decided, S-63\s+Turned in: it opens the gate\./.test(w));
+  });
 });

@@ -173,6 +173,7 @@ function optionFaults({ catalogue }: Commission, option: Option, path: string): 
     ...twice(`${path}.joints`, option.joints),
     ...twice(`${path}.plants`, option.plants),
     ...twice(`${path}.pockets`, option.pockets ?? []),
+    ...twice(`${path}.free`, option.free ?? []),
   ];
   const want = (set: Set<string>, at: string, id: string, allowed: Text) => {
     if (!set.has(id)) faults.push(unknown(at, id, allowed));

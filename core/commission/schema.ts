@@ -22,7 +22,6 @@ import {
   region,
   share,
   sizeMm,
-  text,
   words,
 } from './primitives';
 import {
@@ -33,6 +32,7 @@ import {
   type plantSchema,
   type supplierSchema,
 } from './catalogueSchema';
+import { logEntrySchema, type readingSchema } from './logSchema';
 import { siteSchema, waypointSchema } from './siteSchema';
 import { inSitting, type SITTING_KINDS } from './sittingSchema';
 import { vesselSchema } from './vesselSchema';
@@ -45,6 +45,7 @@ import { must } from './must';
  */
 
 export { WATER_SCHOOLS, DOSING_SCHOOLS, GEAR_SCHOOLS, MOISTURE_SCHOOLS, OCCASIONS, PICTURE_SUBJECTS, SUPPLIES } from './briefSchema'; // prettier-ignore
+export { ABOUT } from './logSchema';
 export { SITTING_KINDS } from './sittingSchema';
 export { VESSEL_KINDS, VESSEL_SIDES } from './vesselSchema';
 export * from './catalogueSchema';
@@ -304,6 +305,11 @@ export const optionSchema = z.looseObject({
   leaving: z.array(leavingSchema).max(600).optional(),
   /** What of the heaps that nobody drew stays in it. */
   heaps: z.array(id).max(40).optional(),
+  /** Widths in which nothing may stand: a canyon, a way to swim through, the blade along the glass; from one point of the floor to another. */
+  free: z
+    .array(z.looseObject({ id, from: point, to: point }))
+    .max(40)
+    .optional(),
 });
 
 /** The tank as it stands there before any work: a scape of its own, drawn as exactly as one cares to. */
@@ -323,19 +329,6 @@ export const nowSchema = z.looseObject({
     .max(40)
     .optional(),
 });
-
-/** What was read off on a visit; ammonia with ammonium, nitrite and nitrate as ions, mg/L, hardness in °d. */
-export const readingSchema = z.looseObject({
-  ammoniaMgL: figure(0, 100).optional(),
-  nitriteMgL: figure(0, 100).optional(),
-  nitrateMgL: figure(0, 1_000).optional(),
-  ph: z.number().min(3).max(11).optional(),
-  gh: figure(0, 60).optional(),
-  kh: figure(0, 60).optional(),
-  celsius: figure(0, 45).optional(),
-});
-
-export const logEntrySchema = z.looseObject({ id, date: day, text, reading: readingSchema.optional() });
 
 export const commissionSchema = z.looseObject({
   format: z.literal(FORMAT),
@@ -371,6 +364,7 @@ export type Option = z.infer<typeof optionSchema>;
 export type Now = z.infer<typeof nowSchema>;
 export type Heap = NonNullable<Now['heaps']>[number];
 export type Whereto = (typeof WHERETO)[number];
+export type KeptFree = NonNullable<Option['free']>[number];
 export type Layer = z.infer<typeof layerSchema>;
 export type LayerTop = Layer['top'];
 export type Origin = z.infer<typeof origin>;

@@ -1,7 +1,7 @@
-import { BUILD } from '../sittings/sittings';
 import { say } from '../words/text';
 import { fault, type Fault } from './fault';
 import type { Commission, Option } from './schema';
+import { BUILD } from './sittingSchema';
 
 /** Sittings of one id, tasks that are said to belong to two, things in a sitting that is not in the brief. */
 export function sittingFaults({ brief, options }: Commission): Fault[] {

@@ -13,6 +13,9 @@ import { must } from './must';
  */
 export const SITTING_KINDS = ['table', 'trial', 'hardscape', 'planting', 'detail', 'rebuild'] as const;
 
+/** The id of the build day among the sittings: no other has it. */
+export const BUILD = 'build';
+
 /** Tasks by their names in the order of work: `stones`, `plant-…` for a plant, `layer-…` for a layer. */
 const tasks = z.array(id).max(200);
 

@@ -19,6 +19,17 @@ function ofCedar(): Commission {
   d.catalogue.materials[0].name = 'Slate of mrs cedar';
   d.catalogue.plants[0].notes = 'rang 01 632 960 001';
   d.vessel.fixed = [{ id: 'w', title: 'Cedar’s weir', at: [0, 0], sizeMm: [20, 20, 20] }];
+  d.brief.sittings = [
+    {
+      id: 'h',
+      kind: 'hardscape',
+      day: '2027-01-12',
+      title: 'Evening at Cedar’s',
+      note: 'Mrs Cedar opens',
+      tasks: ['stones'],
+    },
+  ];
+  d.options[0].pieces[0].sitting = 'h';
   d.somewhere = { else: ['Mrs Cedar'] };
   return d;
 }
@@ -28,6 +39,9 @@ describe('a document without its client', () => {
     const left = withoutPerson(ofCedar());
     expect(JSON.stringify(left)).not.toMatch(/cedar|linden|632 960|favourite|garden/i);
     expect(parseCommission(left)).toMatchObject({ ok: true });
+    expect(left.brief.sittings).toEqual([
+      { id: 'h', kind: 'hardscape', day: '2027-01-12', tasks: ['stones'] },
+    ]);
   });
 
   it('keeps what the books need: sizes, packs, prices, places of stones', () => {

@@ -32,13 +32,24 @@ function longEnough(words: readonly (string | undefined)[]): string[] {
  * in the name of a stone say, it is replaced.
  */
 export function withoutPerson(document: Commission): Commission {
-  const { buildDay, co2, crew, startTime, budgetMinor, schools } = document.brief;
+  const { buildDay, co2, crew, startTime, budgetMinor, schools, buildTasks } = document.brief;
+  // Things name their sittings: the days stay, and what was written of them goes.
+  const sittings = document.brief.sittings?.map(({ title: _title, note: _note, ...s }) => s);
   const { pictures: _pictures, site: _site, log: _log, shelved: _shelved, now, ...rest } = document;
   const { fixed, chambers, ...vessel } = document.vessel;
   const bare = {
     ...rest,
     title: 'Erased commission',
-    brief: { buildDay, co2, crew, startTime, budgetMinor, schools },
+    brief: {
+      buildDay,
+      co2,
+      crew,
+      startTime,
+      budgetMinor,
+      schools,
+      ...(sittings ? { sittings } : {}),
+      ...(buildTasks ? { buildTasks } : {}),
+    },
     vessel: {
       ...vessel,
       ...(chambers ? { chambers: chambers.map(({ title: _title, ...c }) => c) } : {}),

@@ -43,6 +43,7 @@ export function withoutSitting(document: Commission, id: string): Commission {
     ...document,
     brief: left.length > 0 ? { ...brief, sittings: left } : rest,
     options: document.options.map((o) => mapped(o, free)),
+    ...(document.shelved ? { shelved: document.shelved.map((o) => mapped(o, free)) } : {}),
   };
 }
 

@@ -3,7 +3,7 @@ import { CANYON_MM } from '../commission/limits';
 import type { Resolved } from '../resolved/resolved';
 import { distanceTo, edgesOf } from '../geometry/offset';
 import { polygonBounds, polygonContains, type Polygon } from '../geometry/polygon';
-import { planHull } from '../hardscape/planHull';
+import { ringOf } from '../hardscape/planHull';
 import type { Standing } from '../hardscape/settle';
 import { rounded } from '../units/quantity';
 import type { Finding } from '../words/finding';
@@ -54,9 +54,4 @@ function apartMm(a: Standing, b: Standing): number {
     Math.min(...points.flatMap((p) => edgesOf(ring).map((edge) => distanceTo(p, edge))));
   const meet = one.some((p) => polygonContains(other, ...p)) || other.some((p) => polygonContains(one, ...p));
   return meet ? 0 : Math.min(from(one, other), from(other, one));
-}
-
-/** The ring around a piece where it stands. */
-function ringOf({ columns, xMm, yMm }: Standing): Polygon {
-  return planHull(columns).map(([x, y]) => [xMm + x, yMm + y]);
 }

@@ -3,6 +3,7 @@ import { inEnglish, spoken } from '../words/english';
 import type { Layer } from '../commission/schema';
 import { bySeverity, type Finding } from '../words/finding';
 import { example, piece, scape, soil } from '../testing/scape';
+import { plan } from '../pipeline/plan';
 import { surveyFindings } from './findings';
 import { whereabouts } from '../survey/whereabouts';
 import { survey } from '../survey/survey';
@@ -182,5 +183,23 @@ describe('findings in general', () => {
       expect(f.says).toMatch(/\.$/);
       expect(`${f.says} ${f.because}`).not.toMatch(/\bsafe\b|undefined|NaN/);
     }
+  });
+});
+
+describe('a width that is kept free', () => {
+  const at = (x: number) => scape({ option: { bed: [soil({ kind: 'level', mm: 50 })], pieces: [piece({ id: 'S-1', at: [x, 180], shape: { kind: 'box', sizeMm: [100, 80, 90] } })], free: [{ id: 'free', from: [200, 180], to: [320, 180] }] } }); // prettier-ignore
+  const found = (x: number) =>
+    plan(at(x), { planted: 'later' }).findings.filter((f) => f.id === 'piece.free');
+
+  it('is held by every later move: what comes into it is said by how much, what stands at its edge is not', () => {
+    // A box 100 mm wide at 350 reaches from 300: 20 of the 120 mm.
+    expect(found(350)).toMatchObject([
+      { severity: 'warn', measured: 100, limit: 120, at: { pieces: ['S-1'] } },
+    ]);
+    expect(inEnglish(found(350)[0].says)).toBe(
+      'S-1 stands in a width of 120 mm that is kept free, by 20 mm.',
+    );
+    expect(found(370)).toEqual([]);
+    expect(found(480)).toEqual([]);
   });
 });

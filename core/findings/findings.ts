@@ -14,6 +14,7 @@ import { densityOf } from '../hardscape/mass';
 import { fixedStanding } from '../survey/fixed';
 import { bedFindings } from './bedFindings';
 import { canyonFindings } from './canyonFindings';
+import { freeFindings } from './freeFindings';
 import type { GroupSurvey } from '../survey/groups';
 import { jointFindings } from './jointFindings';
 import type { PieceSurvey } from '../survey/pieces';
@@ -46,6 +47,7 @@ export function surveyFindings(commission: Resolved, survey: Survey): Finding[] 
     ...jointFindings(commission, survey),
     ...bedFindings(commission, survey),
     ...canyonFindings(commission, survey),
+    ...freeFindings(commission, survey),
     ...sharedFindings(commission),
     ...co2Findings(commission, survey),
     ...shortFindings(commission, survey),

@@ -1,6 +1,7 @@
 import { polygonHull } from 'd3-polygon';
 import type { Point, Polygon } from '../geometry/polygon';
 import type { Columns } from './columns';
+import type { Standing } from './settle';
 
 const hulls = new WeakMap<Columns, Polygon>();
 
@@ -14,6 +15,11 @@ export function planHull(columns: Columns): Polygon {
   const hull = stretched(hullOf(outermost(columns)), columns);
   hulls.set(columns, hull);
   return hull;
+}
+
+/** The ring around a piece where it stands. */
+export function ringOf({ columns, xMm, yMm }: Pick<Standing, 'columns' | 'xMm' | 'yMm'>): Polygon {
+  return planHull(columns).map(([x, y]) => [xMm + x, yMm + y]);
 }
 
 /** The first and the last solid column of every row. */

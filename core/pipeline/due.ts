@@ -1,4 +1,6 @@
 import type { Day } from '../calendar/day';
+import { openQuestions } from '../commission/notes';
+import type { Commission } from '../commission/schema';
 import { endsOf } from '../buildDay/buildPlan';
 import { sittingTitle } from '../buildDay/sittingPlan';
 import { clockOf } from '../calendar/clock';
@@ -18,8 +20,9 @@ export interface Due {
 }
 
 /** Orders, deliveries once they are confirmed, what comes beforehand, the build and visits: calendar and list read this. */
-export function dueOf({ order, build }: Plan): Due[] {
+export function dueOf({ order, build }: Plan, commission: Pick<Commission, 'log'>): Due[] {
   return [
+    ...questionsDue(commission),
     ...order.suppliers.flatMap((s): Due[] =>
       s.orderBy
         ? [
@@ -81,10 +84,22 @@ function deliveries({ suppliers }: Plan['order']): Due[] {
   });
 }
 
+/** Questions with a day, until they are answered. */
+function questionsDue(commission: Pick<Commission, 'log'>): Due[] {
+  return openQuestions(commission).flatMap(
+    (q) =>
+    q.until ? [{ key: `question ${q.id}`, day: q.until, title: say('calendar.question', { text: q.text }), detail: [], waits: true }] : [], // prettier-ignore
+  );
+}
+
 /** What has to be seen to from a day on, soonest first; an order that should have gone out stays until the build day. */
-export function comingUp(plan: Plan, today: Day): Pick<Due, 'day' | 'title'>[] {
+export function comingUp(
+  plan: Plan,
+  commission: Pick<Commission, 'log'>,
+  today: Day,
+): Pick<Due, 'day' | 'title'>[] {
   const later = plan.care.later.map((l) => ({ day: l.day, title: l.what }));
-  return [...dueOf(plan), ...later]
+  return [...dueOf(plan, commission), ...later]
     .filter((d) => d.day >= today || ('waits' in d && d.waits && today <= plan.build.buildDay))
     .sort((a, b) => a.day.localeCompare(b.day));
 }

@@ -61,7 +61,7 @@ const GRAIN_MM = 1;
 export function glanceOf(commission: Commission, plan: Plan, today: Day): Glance {
   const { survey, order, takeOff } = plan;
   const option = optionOf(commission, survey.optionId);
-  const upcoming = comingUp(plan, today).slice(0, LOOK).map(({ day, title }) => ({ day, what: title })); // prettier-ignore
+  const upcoming = comingUp(plan, commission, today).slice(0, LOOK).map(({ day, title }) => ({ day, what: title })); // prettier-ignore
   const open = bySeverity(toSettle(plan.findings));
   const top = option.bed.findLast((l) => !l.cuts);
   return {

@@ -8,6 +8,7 @@ import { NOW } from '../commission/scapes';
 import type { Commission } from '../commission/schema';
 import { shownOf, type Shown } from '../difference/shown';
 import { gearFindings } from '../findings/gearFindings';
+import { questionFindings } from '../findings/questionFindings';
 import type { Placed } from '../ordering/confirmation';
 import { order, type Order } from '../ordering/order';
 import { surveyFindings } from '../findings/findings';
@@ -81,6 +82,7 @@ export function plan(commission: Commission, ask: PlanAsk = {}): Plan {
       ...ordered.findings,
       ...build.findings,
       ...pastFindings(build, ask.today),
+      ...questionFindings(job, ask.today),
       ...care.findings,
       ...budgetFindings(job, ordered),
     ]),

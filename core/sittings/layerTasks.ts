@@ -1,10 +1,10 @@
 import type { Material } from '../commission/schema';
-import type { Role } from '../survey/layerRoles';
 
 /** A layer as far as its task depends on it. */
 interface Laid {
   id: string;
-  role: Role;
+  /** What it is to the order of work (`survey/layerRoles.ts`). */
+  role: 'filler' | 'soil' | 'bed' | 'cosmetic';
   kind: Material['kind'];
   /** Litres that are poured; what is there already has no task. */
   broughtL: number;

@@ -1,14 +1,14 @@
 import { daysFrom, type Day } from '../calendar/day';
 import { startTimeOf } from '../commission/usual';
 import type { Brief, Site, SittingKind } from '../commission/schema';
+import { BUILD } from '../commission/sittingSchema';
 
 /*
  * The sittings of a commission, in the order in which they are held: those of its list, and among them the build day, on
  * which the water goes in. Nothing else reads the list.
  */
 
-/** The id of the build day among the sittings. */
-export const BUILD = 'build';
+export { BUILD };
 
 /** A part of the work with a day of its own. */
 export interface Sitting {

@@ -10,6 +10,7 @@ const LATER: Partial<Record<FindingId, SettleBy>> = {
   'power.loops': 'day',
   'power.protection': 'day',
   'power.sockets': 'day',
+  'note.open': 'day',
   'now.open': 'day',
   'rescape.filter': 'day',
   'rescape.holding': 'day',

@@ -35,7 +35,7 @@ export function calendarFile(
   const list =
     part === 'care'
       ? careEntries(plan, reader)
-      : [...studioEntries(plan, reader), ...careEntries(plan, reader)];
+      : [...studioEntries(plan, commission, reader), ...careEntries(plan, reader)];
   for (const { key, day, title: what, detail } of list) {
     calendar.createEvent({
       // The same for the same entry, so that a newer file replaces what an older one brought.
@@ -68,9 +68,9 @@ function utc(day: Day): Date {
   return new Date(`${day}T00:00:00Z`);
 }
 
-function studioEntries(plan: Plan, reader: Reader): Entry[] {
+function studioEntries(plan: Plan, commission: Commission, reader: Reader): Entry[] {
   const words = (said: Said) => inWords(said, reader);
-  return dueOf(plan).map(({ key, day, title, detail }) => ({
+  return dueOf(plan, commission).map(({ key, day, title, detail }) => ({
     key,
     day,
     title: words(title),

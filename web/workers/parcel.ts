@@ -23,11 +23,11 @@ export interface Parcel {
 const PARTS = ['brief', 'vessel', 'site', 'studio', 'now', 'catalogue'] as const;
 type Part = (typeof PARTS)[number] | 'log';
 
-/** Entries of the log that have a reading, without their words: all of it that anything is computed from. */
+/** Of the log what anything is computed from: readings without their words, and questions. */
 function readingsOf(log: readonly LogEntry[]): object {
   const old = read.get(log);
   if (old) return old;
-  const rows = log.flatMap(({ id, date, reading }) => (reading ? [{ id, date, text: '', reading }] : []));
+  const rows = log.flatMap((e) => (e.kind === 'question' ? [e] : e.reading ? [{ id: e.id, date: e.date, text: '', reading: e.reading }] : [])); // prettier-ignore
   read.set(log, rows);
   return rows;
 }
@@ -63,7 +63,8 @@ export function packer(): (commission: Commission, option: Option) => Parcel {
       const part = commission[key];
       if (part) parts[key] = named(part);
     }
-    if (commission.log?.some((e) => e.reading)) parts.log = named(readingsOf(commission.log));
+    if (commission.log?.some((e) => e.reading || e.kind === 'question'))
+      parts.log = named(readingsOf(commission.log));
     const { format, version, title, currency } = commission;
     return {
       plain: { format, version, title, currency },

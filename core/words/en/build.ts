@@ -4,7 +4,7 @@ export const BUILD = {
   'rate.each': '{minutes} min each',
   'rate.litre': '{minutes} min a litre',
   'rate.kg': '{minutes} min a kilogram',
-  'rate.joints': 'fibre 4, gel 5, tie 6, wedge 3 min each',
+  'rate.joints': 'fibre 4, gel 5, silicone 8, impact 12, tie 6, wedge 3 min each',
   'rate.tub': '{count, plural, one {# tub} other {# tubs}}, {minutes} min each',
   'step.whole': 'as a whole',
   'step.size': 'for a tank of this size',

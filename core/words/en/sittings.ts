@@ -134,5 +134,12 @@ export const SITTINGS = {
   'sitting.past.because':
     'Held: leave its day as it is, so that the record is right. Not held: give it a day from today on; what waits for it moves too.',
 
+  'note.open.says': 'Still open: {text}',
+  'note.open.says.until': 'Open until {day}: {text}',
+  'note.open.because': 'Answer it in the log, with who said so.',
+  'note.open.because.late':
+    'Its day was {days, plural, one {# day} other {# days}} ago. Answer it in the log, or give it another day.',
+  'calendar.question': 'To answer: {text}',
+
   'move.only.build': '{task} belongs to the day of the water: it cannot come later.',
 } as const;

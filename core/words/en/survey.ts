@@ -46,6 +46,10 @@ export const SURVEY = {
   'plant.shared.says':
     '{one} and {other} are planted on the same ground, {percent} % of the smaller, and each is counted for the whole.',
   'plant.shared.because': 'Give each its share of the ground, or draw them apart.',
+  'piece.free.says':
+    '{pieces} {count, plural, one {stands in} other {stand in}} a width of {width} that is kept free, by {by}.',
+  'piece.free.because': 'It was drawn to stay open. Move the piece out of it, or draw the width anew.',
+  'source.drawn': 'the drawing',
   'piece.canyon.says': '{one} and {other} stand {gap} apart.',
   'piece.canyon.because':
     'Nearer than {canyon} a gap between two large stones reads as neither one nor two, and no tool gets in. Move them together or apart.',

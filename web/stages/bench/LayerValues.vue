@@ -9,6 +9,7 @@ import { useBedEdit } from '../../document/bedEdit';
 import { useCommission } from '../../document/commissionStore';
 import FigureField from '../../document/FigureField.vue';
 import OriginField from '../../document/OriginField.vue';
+import ThingNotes from '../../document/ThingNotes.vue';
 import SittingField from '../../document/SittingField.vue';
 import { useScapeEdit } from '../../document/scapeEdit';
 import { useMaterials } from '../../document/materials';
@@ -211,6 +212,7 @@ const setMix = (other: string | null, share = 0.5) =>
       data-test="poured"
       @update:model-value="setPoured"
     />
+    <ThingNotes v-if="!isNow" class="wide" :about="{ of: 'bed', id: layer.id }" />
     <SittingField
       v-if="!isNow"
       class="wide"

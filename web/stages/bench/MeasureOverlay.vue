@@ -2,9 +2,11 @@
 import { computed, ref } from 'vue';
 import { spotUnder } from '../../drawing/spotUnder';
 import { useFigures } from '../../units/figures';
+import { wording } from '../../words/wording';
 
 /** Any two points of a view and how far they are apart: press one, then the other. */
-const props = defineProps<{ w: number; h: number; k: number }>();
+const props = defineProps<{ w: number; h: number; k: number; keeps?: boolean }>();
+const emit = defineEmits<{ keep: [from: [number, number], to: [number, number]] }>();
 const f = useFigures();
 
 /** In mm from the lower left corner of the view. */
@@ -18,6 +20,12 @@ function press(event: PointerEvent): void {
   const at = spotUnder(event, props.k);
   if (first.value && !second.value) second.value = at;
   else [first.value, second.value] = [at, undefined];
+}
+/** What was measured is to stay free: nothing stands in it from then on without being said. */
+function keep(): void {
+  if (!first.value || !second.value) return;
+  emit('keep', first.value, second.value);
+  [first.value, second.value] = [undefined, undefined];
 }
 const drawn = ([x, y]: [number, number]) => [x * props.k, props.h - y * props.k];
 const line = computed(() => {
@@ -41,6 +49,21 @@ const line = computed(() => {
       <path :d="line.d" />
       <text :x="line.x" :y="line.y" text-anchor="middle" data-test="measured">{{ line.says }}</text>
     </g>
+    <text
+      v-if="keeps && line && second"
+      class="keep"
+      :x="line.x"
+      :y="line.y + 22"
+      text-anchor="middle"
+      role="button"
+      tabindex="0"
+      data-test="keep-free"
+      @pointerdown.stop
+      @click.stop="keep"
+      @keydown.enter.prevent="keep"
+    >
+      {{ wording('keptFree.keep') }}
+    </text>
   </g>
 </template>
 
@@ -52,6 +75,10 @@ const line = computed(() => {
 path {
   stroke: var(--ink);
   stroke-width: 1.4;
+}
+.keep {
+  fill: var(--celadon);
+  cursor: pointer;
 }
 text {
   font: 600 12px var(--text);

@@ -4,6 +4,7 @@ import { meansOf } from '../../../core/hardscape/joining';
 import type { Joint, Option, Piece } from '../../../core/commission/schema';
 import { useCommission } from '../../document/commissionStore';
 import FigureField from '../../document/FigureField.vue';
+import ThingNotes from '../../document/ThingNotes.vue';
 import SittingField from '../../document/SittingField.vue';
 import { wording } from '../../words/wording';
 
@@ -100,6 +101,7 @@ function setLayer(id: string): void {
     :apply="(outDays) => setPiece('out', { outDays: outDays || undefined })"
     data-test="out-days"
   />
+  <ThingNotes :about="{ of: 'pieces', id: piece.id }" />
 </template>
 
 <style scoped>

@@ -18,6 +18,9 @@ import ClearanceLines from './ClearanceLines.vue';
 import CutLine from './CutLine.vue';
 import GearHandles from './GearHandles.vue';
 import FindingMarks from './FindingMarks.vue';
+import { withKeptFree, withoutKeptFree } from '../../../core/edits/keptFree';
+import { useCommission } from '../../document/commissionStore';
+import KeptFree from './KeptFree.vue';
 import MeasureOverlay from './MeasureOverlay.vue';
 import type { Underlaid } from './useUnderlays';
 import PathOverlay from './PathOverlay.vue';
@@ -53,6 +56,10 @@ const f = useFigures();
 const k = computed(() => props.drawing.k);
 const vessel = computed(() => props.drawing.vessel);
 const display = computed(() => displayOutline(vessel.value));
+const commission = useCommission();
+const keepFree = (from: [number, number], to: [number, number]) =>
+  commission.editOption('keep free', (o) => withKeptFree(o, from, to));
+const giveUp = (id: string) => commission.editOption(`give up ${id}`, (o) => withoutKeptFree(o, id));
 const piece = computed(() => props.drawing.option.pieces.find((p) => p.id === selectedPiece.value));
 </script>
 
@@ -145,7 +152,8 @@ const piece = computed(() => props.drawing.option.pieces.find((p) => p.id === se
       </g>
     </g>
     <CutLine v-if="cuts" v-model="cut" :display="display" :high="box.h" :k="k" />
-    <MeasureOverlay v-if="measuring" :w="box.w" :h="box.h" :k="k" />
+    <KeptFree v-if="drawing.option.free" :free="drawing.option.free" :vessel="vessel" :k="k" @give="giveUp" />
+    <MeasureOverlay v-if="measuring" keeps :w="box.w" :h="box.h" :k="k" @keep="keepFree" />
   </g>
 </template>
 

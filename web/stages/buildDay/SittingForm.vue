@@ -9,6 +9,7 @@ import { useCommission } from '../../document/commissionStore';
 import DayField from '../../document/DayField.vue';
 import { useDocEdit } from '../../document/docEdit';
 import FigureField from '../../document/FigureField.vue';
+import ThingNotes from '../../document/ThingNotes.vue';
 import WordsField from '../../document/WordsField.vue';
 import { clockTyped } from '../../units/dayInput';
 import { today } from '../../units/days';
@@ -95,6 +96,7 @@ function remove(): void {
         :value="sitting.note"
         :apply="(t) => set('note', { note: t || undefined })"
       />
+      <ThingNotes :about="{ of: 'sittings', id }" />
       <button class="act" data-test="sitting-gone" @click="remove">Without this day</button>
     </template>
   </section>

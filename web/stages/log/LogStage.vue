@@ -12,6 +12,7 @@ import { useLocalForm } from '../../document/localForm';
 import ReadingFields from './ReadingFields.vue';
 import { readingFrom, READINGS } from './readings';
 import { wording } from '../../words/wording';
+import WordsField from '../../document/WordsField.vue';
 
 type LogEntry = NonNullable<Commission['log']>[number];
 const commission = useCommission();
@@ -59,6 +60,14 @@ const notes = computed(() =>
   ),
 );
 
+const KIND: Record<NonNullable<LogEntry['kind']>, string> = {
+  decision: wording('logStage.decision'),
+  question: wording('logStage.question'),
+  tried: wording('logStage.tried'),
+};
+/** A question gets its day, and in the end its answer. */
+const set = (entry: LogEntry, part: Partial<LogEntry>) =>
+  commission.tryEdit(`note ${entry.id}`, (d) => ({ ...d, log: d.log?.map((n) => (n.id === entry.id ? { ...n, ...part } : n)) })); // prettier-ignore
 const setDay = (typed: string) => {
   if (!typed) return wording('logStage.dayMissing');
   day.value = typed;
@@ -78,7 +87,8 @@ function add(): void {
   fault.value = refused() ?? '';
   if (fault.value) return;
   const id = changing.value ?? nextNumber(notes.value, 'l', notes.value.length + 1);
-  const entry: LogEntry = { id, date: day.value, text: text.value.trim(), ...(hasRead(reading.value) ? { reading: reading.value } : {}) }; // prettier-ignore
+  const was = notes.value.find((n) => n.id === id);
+  const entry: LogEntry = { ...was, id, date: day.value, text: text.value.trim(), reading: hasRead(reading.value) ? reading.value : undefined }; // prettier-ignore
   commission.endStep();
   fault.value = commission.tryEdit(`note ${id}`, (d) => ({ ...d, log: [...(d.log ?? []).filter((n) => n.id !== id), entry] })) ?? ''; // prettier-ignore
   if (!fault.value) leave();
@@ -142,7 +152,22 @@ function remove(id: string): void {
         <div class="when"><b>{{ longDate(n.date) }}</b><span class="quiet">{{ daysAway(n.date) }}</span></div>
         <div>
           <p v-if="n.reading" class="figures-read" data-test="reading">{{ readWords(n.reading) }}</p>
+          <p v-if="n.kind" class="kind">
+            {{ KIND[n.kind] }}<template v-if="n.about">, {{ n.about.id }}</template>
+          </p>
           <p v-if="n.text">{{ n.text }}</p>
+          <div v-if="n.kind === 'question'" class="open">
+            <DayField
+              :label="wording('logStage.until')"
+              :value="n.until"
+              :apply="(day) => set(n, { until: day || undefined })"
+            />
+            <WordsField
+              :label="wording('logStage.answer')"
+              :value="n.answer"
+              :apply="(t) => set(n, { answer: t || undefined })"
+            />
+          </div>
         </div>
         <div class="take">
           <button
@@ -190,6 +215,15 @@ form {
   flex-direction: column;
   align-items: start;
   gap: 4px;
+}
+.kind {
+  color: var(--ink-2);
+  font-size: 12.5px;
+}
+.open {
+  display: grid;
+  grid-template-columns: 160px 1fr;
+  gap: 16px;
 }
 .figures-read {
   font-weight: 600;

@@ -1,5 +1,6 @@
 import { faultOf } from '../../../core/commission/fault';
-import { readingSchema, type Reading } from '../../../core/commission/schema';
+import { readingSchema } from '../../../core/commission/logSchema';
+import type { Reading } from '../../../core/commission/schema';
 import type { Text } from '../../../core/words/text';
 import type { FigureKind } from '../../../core/words/scales';
 

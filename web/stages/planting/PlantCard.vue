@@ -12,6 +12,7 @@ import type { Finding } from '../../../core/words/finding';
 import { useCommission } from '../../document/commissionStore';
 import FigureField from '../../document/FigureField.vue';
 import OriginField from '../../document/OriginField.vue';
+import ThingNotes from '../../document/ThingNotes.vue';
 import SittingField from '../../document/SittingField.vue';
 import { useFigures } from '../../units/figures';
 import HideJoints from './HideJoints.vue';
@@ -345,6 +346,7 @@ const lives = computed(() => (part.value ? livesWords(part.value, props.lit, flo
         :apply="setGave"
         data-test="gave"
       />
+      <ThingNotes :about="{ of: 'plants', id: planting.id }" />
     </div>
   </section>
 </template>
