@@ -25,7 +25,7 @@ const SHOTS: Shot[] = [
   {
     name: 'commissions',
     path: '/',
-    before: async (page) => void (await page.waitForSelector('li:nth-child(8) [data-drawn="yes"]')),
+    before: async (page) => void (await page.waitForSelector('li:nth-child(7) [data-drawn="yes"]')),
   },
   { name: 'brief', path: `${valley}/brief` },
   { name: 'vessel', path: '/c/demo-desk/vessel' },

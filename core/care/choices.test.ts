@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { dayPlus, weekdayOf, type Weekday } from '../calendar/day';
 import type { Option } from '../commission/schema';
-import { carpet, job, sand, type Job, type Part } from '../testing/job';
+import { carpet, found, job, line, sand, type Job, type Part } from '../testing/job';
 import { soil } from '../testing/scape';
 import { changesOf, SCHOOLS } from '../regime/waterSchools';
 
@@ -142,5 +142,25 @@ describe('stages', () => {
       ['2027-01-07', 'Set aside: A'],
       ['2027-01-07', 'Ask the client for: B'],
     ]);
+  });
+});
+
+describe('what is declined or not decided', () => {
+  it('root tabs are bought where the bed gives nothing, in soil too, or not at all', () => {
+    const tabs = (rootTabs?: 'none' | 'also', bed = [soil({ kind: 'level', mm: 60 })]) =>
+      line(job({ brief: { care: rootTabs ? { rootTabs } : {} }, option: { bed, plants: [carpet] } }), 'root-tab')?.needed.value; // prettier-ignore
+    // 600 × 360 mm of carpet at one tab each 65 mm: 51.1, so 52 (less along the glass that nobody plants).
+    expect(tabs()).toBeUndefined();
+    expect(tabs('also')).toBe(52);
+    expect(tabs(undefined, [sand(60)])).toBe(52);
+    expect(tabs('none', [sand(60)])).toBeUndefined();
+  });
+
+  it('an animal that nobody has decided on is in no load and on no date, and is said', () => {
+    const wish = (undecided?: boolean) => job({ brief: { livestock: [{ species: 'nematobrycon-palmeri', count: 8, ...(undecided ? { undecided } : {}) }] } }); // prettier-ignore
+    const fishDay = (p: ReturnType<typeof job>) => p.care.weeks.some((w) => w.days.some((d) => d.events.some((e) => /fish may come/.test(String(e))))); // prettier-ignore
+    expect([fishDay(wish()), fishDay(wish(true))]).toEqual([true, false]);
+    expect(found(wish(true), 'livestock.open')).toMatchObject([{ severity: 'note', measured: 8, says: 'Not decided yet: Nematobrycon palmeri.' }]); // prettier-ignore
+    expect(found(wish(), 'livestock.open')).toEqual([]);
   });
 });

@@ -83,6 +83,8 @@ export const stockSchema = z.looseObject({
   leaves: z.boolean().optional(),
   /** Weeks or days after the build when it is wished for: animals come in stages. */
   laterDays: laterDays.optional(),
+  /** Nobody has decided on it yet: it is in no load and in no date. */
+  undecided: z.boolean().optional(),
 });
 
 /** Something of the client's that goes into the new scape. */
@@ -135,6 +137,10 @@ const careSchema = z.looseObject({
   clientHas: z.array(z.enum(SUPPLIES)).max(SUPPLIES.length).optional(),
   /** Days after the build from which gas is on; with the light from the first day when left out. */
   co2FromDay: z.int().min(0).max(60).optional(),
+  /** Root tabs: never, or in soil too; where nothing is said only in a bed that gives nothing. */
+  rootTabs: z.enum(['none', 'also']).optional(),
+  /** Days by which a change may come sooner or later than its day. */
+  slackDays: z.int().min(0).max(3).optional(),
 });
 
 /** The filter of the new scape: whose, and how far its media are. */

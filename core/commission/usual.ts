@@ -43,16 +43,18 @@ export function everythingStays({ rescape }: Pick<Brief, 'rescape'>): boolean {
 
 type Stock = NonNullable<Brief['livestock']>;
 
-/** The animals of a brief: those that live in it and stay, those that are to come, those that leave for good. */
+/** The animals of a brief: those that live in it and stay, those that are to come, those that nobody has decided on, those that leave for good. */
 export function animalsOf({ livestock = [] }: Pick<Brief, 'livestock'>): {
   here: Stock;
   coming: Stock;
+  undecided: Stock;
   leaving: Stock;
 } {
   const there = livestock.filter((s) => s.present);
   return {
     here: there.filter((s) => !s.leaves),
-    coming: livestock.filter((s) => !s.present),
+    coming: livestock.filter((s) => !s.present && !s.undecided),
+    undecided: livestock.filter((s) => !s.present && s.undecided),
     leaving: there.filter((s) => s.leaves),
   };
 }

@@ -53,6 +53,8 @@ export const vesselSchema = z.looseObject({
     .max(10)
     .optional(),
   chambers: z.array(chamberSchema).max(6).optional(),
+  /** Water in a sump below it while it runs: filled, changed, fed and weighed with the rest, L. */
+  sumpL: figure(0, 5_000).optional(),
   fixed: z.array(fixedSchema).max(20).optional(),
   background: z
     .looseObject({

@@ -270,3 +270,16 @@ describe('survey', () => {
     expect(survey(example('held-root')).plantings[0].plugs).toBe(111);
   });
 });
+
+describe('a sump', () => {
+  it('is in the water that is filled, changed and weighed, and in no label', () => {
+    const [without, with_] = [scape(), scape()].map((d, i) => ({ ...d, vessel: { ...d.vessel, ...(i ? { sumpL: 40 } : {}) } })); // prettier-ignore
+    const [a, b] = [survey(without), survey(with_)];
+    expect(b.freeWaterL - a.freeWaterL).toBeCloseTo(40, 9);
+    expect(b.airL).toBeCloseTo(a.airL, 9);
+    expect([b.brimL, b.waterLineL]).toEqual([a.brimL, a.waterLineL]);
+    // 40 L of water at its density of about a kilogram a litre.
+    expect(b.floorKg - a.floorKg).toBeGreaterThan(39.8);
+    expect(b.floorKg - a.floorKg).toBeLessThan(40.1);
+  });
+});

@@ -104,13 +104,15 @@ export function survey(commission: Commission, ask: SurveyAsk = {}): Survey {
     pockets.reduce((total, p) => total + (p.at[2] < vessel.waterLineMm === wet ? p.litres : 0), 0),
   );
   const brimL = litresToHeight(vessel, vessel.innerMm.height);
-  const chambersL = chamberWaterL(vessel);
+  const { sumpL = 0 } = vessel;
+  const chambersL = chamberWaterL(vessel) + sumpL;
   const open = remembered(memo.open, [field, vessel.waterLineMm], () => openMm3(field, vessel));
   const freeWaterL =
     (open.water - sum(everything, (d) => d.ownInFreeWater)) / MM3_PER_L + chambersL - pocketsWetL;
   const airL =
     (open.air - sum(everything, (d) => d.ownInAir)) / MM3_PER_L +
-    chambersBrimL(vessel) -
+    chambersBrimL(vessel) +
+    sumpL -
     chambersL -
     pocketsDryL;
   const bedL = nettoLayers.reduce((total, l) => total + l.volumeL, 0) + pocketsWetL + pocketsDryL;

@@ -13,12 +13,16 @@ export const TABS_LAST_DAYS = 75;
 
 /** Tabs in a bed that gives nothing itself: 0.1 m² of planted sand at one each 65 mm take 24. */
 export function rootTabs(commission: Resolved, survey: Survey): number {
-  return Math.ceil(inertPlantedM2(commission, survey) / (TAB_EVERY_MM / 1000) ** 2 - 1e-9);
+  return Math.ceil(tabbedM2(commission, survey) / (TAB_EVERY_MM / 1000) ** 2 - 1e-9);
 }
 
-/** Planted surface, m², of which every layer is inert. */
-export function inertPlantedM2(commission: Resolved, survey: Survey): number {
-  const feeds = [...commission.layers.values()].some((l) => ['soil', 'base'].includes(l.material.kind));
+/** Planted surface, m², that tabs feed: of which every layer is inert, all of it where soil gets them too, none where they are declined. */
+export function tabbedM2(commission: Resolved, survey: Survey): number {
+  const { rootTabs: said } = commission.brief.care ?? {};
+  if (said === 'none') return 0;
+  const feeds =
+    said !== 'also' &&
+    [...commission.layers.values()].some((l) => ['soil', 'base'].includes(l.material.kind));
   if (feeds) return 0;
   return survey.plantings
     .filter((p) => {
@@ -41,7 +45,7 @@ export function rootTabLines(commission: Resolved, survey: Survey): TakeOffLine[
       needed: { value: count, unit: 'piece' },
       packs: material?.packs,
       workings: [
-        { step: say('tabs.planted'), value: rounded(inertPlantedM2(commission, survey), 4), unit: 'm²' },
+        { step: say('tabs.planted'), value: rounded(tabbedM2(commission, survey), 4), unit: 'm²' },
         { step: say('tabs.each', { side: inMm(TAB_EVERY_MM) }), value: count, unit: 'piece', note: PRACTICE },
       ],
     }),

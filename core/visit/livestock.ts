@@ -55,6 +55,26 @@ function unknownFindings(commission: Resolved): Finding[] {
   });
 }
 
+/** Animals that nobody has decided on: what is said of load and dates is said without them. */
+function undecidedFindings(commission: Resolved): Finding[] {
+  const { undecided } = animalsOf(commission.brief);
+  if (undecided.length === 0) return [];
+  const animals = undecided.map((s) => commission.animals.get(s.species)?.name ?? s.species);
+  return [
+    {
+      id: 'livestock.open',
+      severity: 'note',
+      at: { field: 'brief.livestock', animals: undecided.map((s) => s.species) },
+      measured: undecided.reduce((sum, s) => sum + s.count, 0),
+      limit: 0,
+      unit: 'animals',
+      says: say('livestock.open.says', { animals }),
+      because: say('livestock.open.because'),
+      source: say('source.brief'),
+    },
+  ];
+}
+
 const MEASURE_NAMES = {
   tempC: 'measure.temperature',
   ph: 'measure.ph',
@@ -93,5 +113,9 @@ export function livestockPlan(commission: Resolved, survey: Survey): LivestockPl
       softPlants: plants.some((p) => ['carpet', 'moss', 'stem', 'creeper'].includes(p.habit ?? '')),
     },
   );
-  return { kept, ...(tempC ? { tempC } : {}), findings: [...findings, ...unknownFindings(commission)] };
+  return {
+    kept,
+    ...(tempC ? { tempC } : {}),
+    findings: [...findings, ...unknownFindings(commission), ...undecidedFindings(commission)],
+  };
 }

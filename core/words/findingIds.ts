@@ -70,6 +70,7 @@ export const FINDINGS = {
   'heat.heater': 'visit',
   'heat.none': 'visit',
   'livestock.partly': 'visit',
+  'livestock.open': 'visit',
   'livestock.unknown': 'visit',
   'power.load': 'visit',
   'power.loops': 'visit',

@@ -49,6 +49,7 @@ describe('the store', () => {
       await seedDemo(store, '2026-11-25');
       await seedDemo(store, '2026-11-26');
       expect((await listCommissions(store, {})).commissions.map((c) => c.id).sort()).toEqual([
+        'demo-arch',
         'demo-cliff',
         'demo-cube',
         'demo-desk',

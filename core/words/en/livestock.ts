@@ -8,6 +8,8 @@ export const LIVESTOCK = {
   'ph.span': 'pH {from} to {to}',
   'livestock.partly.says': 'Of {species} it is not said: {missing}.',
   'livestock.partly.because': 'What is not known is not judged. Fill it in before it is ordered.',
+  'livestock.open.says': 'Not decided yet: {animals}.',
+  'livestock.open.because': 'Load, gear and dates are without them until they are.',
   'livestock.unknown.says': '{species} is not in the catalogue of animals.',
   'livestock.unknown.because': 'It is not held against anything: look up its ranges yourself.',
   'livestock.water.says': '{has} for the tank, {wants} for {species}.',

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { materialCost } from '../../../core/takeoff/cost';
 import { computed } from 'vue';
-import { endsOf } from '../../../core/buildDay/buildPlan';
+import { endsOf, type BuildPlan } from '../../../core/buildDay/buildPlan';
 import { firstToOrder } from '../../../core/ordering/order';
 import { ofFirstVisit } from '../../../core/pipeline/firstVisit';
 import { daylightOf, MOST_LIGHT_HOURS } from '../../../core/light/photoperiod';
 import { useCommission } from '../../document/commissionStore';
-import { daysAway, longDay, shortDay } from '../../units/days';
+import { daysAway, longDay, shortDay, weekDay } from '../../units/days';
 import { money, useFigures } from '../../units/figures';
 import FindingList from '../../frame/FindingList.vue';
 import type { ShownPlan } from '../../workers/planWorker';
@@ -26,6 +26,11 @@ function co2Words({ co2On, co2From, on }: ShownPlan['care']['light']): string {
     : wording('briefFollows.co2', { co2On, on });
 }
 
+/** Where the work is done in sittings, when the first of them is. */
+const daysWords = ({ earlier }: BuildPlan) =>
+  earlier.length > 0
+    ? wording('briefFollows.sittings', { count: earlier.length, day: weekDay(earlier[0].day) })
+    : '';
 const follows = computed(() => {
   const p = plan.value;
   const doc = commission.document;
@@ -48,7 +53,7 @@ const follows = computed(() => {
     { about: 'Before', says: soak ? `${f.words(soak.title)}: ${shortDay(soak.day)}.` : '' },
     {
       about: 'Build day',
-      says: `${p.build.crew.map(f.words).join(' and ')}, from ${p.build.startTime}; ${f.words(endsOf(p.build))}.`,
+      says: `${daysWords(p.build)}${p.build.crew.map(f.words).join(' and ')}, from ${p.build.startTime}; ${f.words(endsOf(p.build))}.`,
     },
     {
       about: 'Light',

@@ -143,6 +143,15 @@ function remove(i: number): void {
               :value="r.entry.laterDays"
               :apply="(n) => set(r.i, { laterDays: n || undefined })"
             />
+            <label v-if="!r.entry.present" class="there"
+              ><input
+                type="checkbox"
+                :checked="r.entry.undecided"
+                :aria-label="`${r.s.name} is not decided`"
+                @change="set(r.i, { undecided: !r.entry.undecided || undefined })"
+              />
+              not decided</label
+            >
             <label v-if="rescape" class="there"
               ><input
                 type="checkbox"

@@ -67,6 +67,11 @@ const WEEKDAY_ITEMS = [
   ...WEEKDAYS.map((value, i) => ({ value, title: dayName(dayPlus('2027-01-03', i)) })),
 ];
 const SUPPLY_ITEMS = SUPPLIES.map((value) => ({ value, title: words(SUPPLY_NAMES[value]) }));
+const TABS: { value: string; title: string; said?: 'none' | 'also' }[] = [
+  { value: '', title: 'where the bed gives nothing' },
+  { value: 'also', title: 'in soil too', said: 'also' },
+  { value: 'none', title: 'none', said: 'none' },
+];
 type Care = NonNullable<Brief['care']>;
 /** One choice of how it is kept; taken back it is as usual. */
 function setCare(part: Partial<Care>): string | undefined {
@@ -229,6 +234,23 @@ const usual = computed(() => usualLight({ brief: brief.value }));
         :model-value="brief.care?.changeDay"
         data-test="change-day"
         @update:model-value="(changeDay) => setCare({ changeDay })"
+      />
+      <FigureField
+        label="Sooner or later by"
+        kind="plain"
+        unit="days"
+        optional
+        :value="brief.care?.slackDays"
+        :usual="0"
+        :apply="(slackDays) => setCare({ slackDays: slackDays || undefined })"
+        data-test="slack"
+      />
+      <v-select
+        label="Root tabs"
+        :items="TABS"
+        :model-value="brief.care?.rootTabs ?? ''"
+        data-test="root-tabs"
+        @update:model-value="(t: string) => setCare({ rootTabs: TABS.find((x) => x.value === t)?.said })"
       />
       <v-select
         label="The client has and buys"

@@ -41,6 +41,8 @@ const warmth = computed(() => {
   const c = props.plan.visit.water.target.celsius;
   return `${decimal(c, 0)} °C (${decimal(fahrenheitFromCelsius(c), 0)} °F)`;
 });
+/** Days by which a change may fall beside its own. */
+const slack = computed(() => props.commission.brief.care?.slackDays ?? 0);
 /** What the change is mixed of, where the tap was measured. */
 const mix = computed(() => {
   if (!props.plan.visit.water.tap.known) return '';
@@ -138,6 +140,7 @@ const fed = computed(() => props.care.weeks.some((w) => w.days.some((d) => d.dos
         <h2>Changing {{ litres }}</h2>
         <p>
           {{ wording('careGuide.change', { warmth, mix, conditioner }) }}
+          <template v-if="slack">{{ wording('careGuide.slack', { days: slack }) }}</template>
         </p>
       </section>
       <section>

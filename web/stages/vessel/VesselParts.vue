@@ -8,6 +8,7 @@ import { useDocEdit } from '../../document/docEdit';
 import FigureField from '../../document/FigureField.vue';
 import WordsField from '../../document/WordsField.vue';
 import SecondHand from './SecondHand.vue';
+import { wording } from '../../words/wording';
 
 /** What is built into or onto the vessel: rim, braces, chambers, fixed things, film, lid, mat, backlight. */
 const commission = useCommission();
@@ -80,6 +81,14 @@ const placed = (i: number, axis: number, mm: number) => {
         :model-value="v.mat ?? true"
         label="Mat"
         @update:model-value="(x) => edit.vessel('mat', Boolean(x))"
+      />
+      <FigureField
+        :label="wording('vesselParts.sump')"
+        kind="volume"
+        optional
+        :value="v.sumpL"
+        :apply="(sumpL) => edit.vessel('sumpL', sumpL || undefined)"
+        data-test="sump"
       />
     </div>
     <SecondHand />

@@ -69,4 +69,6 @@ export const BRIEF = {
     '{hours} h at {percent} % in week 1, an hour less for the window; never more than {most} h in the first months.',
   'briefFollows.co2Later': 'On at {co2On}, before the light at {on}, off with it; from {day} on.',
   'briefFollows.costAndBudget': '{cost}, {budget} agreed, from the bench as it is now.',
+  'briefFollows.sittings':
+    '{count, plural, one {One sitting} other {# sittings}} before it, the first on {day}. ',
 } as const;

@@ -6,6 +6,8 @@ export const HANDOVER = {
   'careGuide.dose': 'feed the plants: one dose of {dose} for {litres}, as its label says',
   'careGuide.change':
     'Pull the plugs of heater and pump first. Siphon into buckets; start it without swallowing. Refill slowly over the large stone, as warm as the tank: {warmth}.{mix} Put {conditioner} of conditioner in first, or what its label says. Then plug in again, with dry hands.',
+  'careGuide.slack':
+    'It may fall {days, plural, one {a day} other {# days}} before or after its day; it does not fall out, and is not doubled.',
   'careGuide.light': 'The timer does it: light from {on} to {off}.',
   'careGuide.lightStays': 'Do not lengthen it; the weeks beside the calendar say when it grows.',
   'careGuide.bottle':
