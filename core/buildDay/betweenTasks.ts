@@ -1,4 +1,8 @@
+import { GLASS_LIFT, peopleFor, recommendedKg } from '../site/lifting';
 import { buildingOf, type Sitting } from '../sittings/sittings';
+import { carriedScape } from '../visit/carried';
+import { loadsOf, MOST_HANDS } from '../visit/carrying';
+import { inKg } from '../words/measure';
 import { PRACTICE, say } from '../words/text';
 import { step, type Job } from './job';
 import { leftAfter } from './leftStanding';
@@ -17,6 +21,34 @@ export function arrivingTasks({ size }: Job): Step[] {
       minutes: RATES.arrive * size,
       people: 1,
       workings: [step(say('step.whole'), RATES.arrive, 'min', PRACTICE)],
+    },
+  ];
+}
+
+/** A scape that was built at the studio comes to its place: the first thing on site. */
+export function carryTasks({ commission, survey, size }: Job, sitting: Sitting): Step[] {
+  const building = buildingOf(commission);
+  const first = building.find((s, i) => !s.isAway && building[i - 1]?.isAway);
+  const carried = first?.id === sitting.id ? carriedScape(commission, survey) : undefined;
+  if (!carried) return [];
+  const [tank] = loadsOf(commission, survey);
+  const words = { mass: inKg(tank.massKg), scape: inKg(carried.kg), pieces: carried.pieces };
+  return [
+    {
+      id: 'carry',
+      phase: 'prepare',
+      title: say('carry.title', words),
+      short: say('carry.short'),
+      detail: say(carried.isPlanted ? 'carry.detail.planted' : 'carry.detail', words),
+      minutes: RATES.carry * size,
+      people: Math.min(MOST_HANDS, peopleFor(tank.massKg, recommendedKg(GLASS_LIFT))),
+      caution: say('caution.carry'),
+      workings: [
+        step(say('step.glass'), tank.massKg - carried.kg, 'kg'),
+        step(say('step.bed.carried'), carried.bedKg, 'kg'),
+        step(say('step.pieces.carried'), carried.piecesKg, 'kg'),
+        ...(carried.poreKg > 0 ? [step(say('step.pores'), carried.poreKg, 'kg')] : []),
+      ],
     },
   ];
 }

@@ -219,7 +219,8 @@ function fill(job: Job): Step[] {
   const volume = newL + keptL - bedL;
   if (volume < 0.5) return [];
   const { minutes } = bringing(job.commission, newL - bedL);
-  const old = remainsL + keptL > 0.05;
+  const { rescape } = job.commission.brief;
+  const old = rescape !== undefined && remainsL + keptL > 0.05;
   const pouring = keptL > 0 ? tubs * RATES.perTub : 0;
   const words = newL > 0.05 ? fillWords(job, newL - bedL) : say('fill.none');
   return [
@@ -228,7 +229,10 @@ function fill(job: Job): Step[] {
       phase: 'water',
       title: say(old ? 'fill.title.there' : 'fill.title', { litres: inLitres(volume, 0) }),
       short: say('fill.short'),
-      detail: keptL > 0 ? say('fill.kept', { litres: inLitres(keptL, 0), count: tubs, words }) : words,
+      detail:
+        keptL > 0
+          ? say(rescape ? 'fill.kept' : 'fill.other', { litres: inLitres(keptL, 0), count: tubs, words })
+          : words,
       minutes: minutes + pouring,
       people: 1,
       ...clearing(job),
@@ -239,7 +243,7 @@ function fill(job: Job): Step[] {
         ...(wetL > 0 ? [step(say('step.less.bed'), -wetL, 'L')] : []),
         ...(firstL > 0 ? [step(say('step.less.part'), -firstL, 'L')] : []),
         ...(remainsL > 0 ? [step(say('step.remains'), -remainsL, 'L')] : []),
-        ...(keptL > 0 ? [step(say('step.kept'), keptL, 'L'), step(say('step.tubs'), pouring, 'min', say('rate.tub', { count: tubs, minutes: RATES.perTub }))] : []), // prettier-ignore
+        ...(keptL > 0 ? [step(say(rescape ? 'step.kept' : 'step.other'), keptL, 'L'), step(say('step.tubs'), pouring, 'min', say('rate.tub', { count: tubs, minutes: RATES.perTub }))] : []), // prettier-ignore
         ...(newL < volume + bedL - 0.05 ? [step(say('step.new'), newL, 'L')] : []),
         step(say('step.brought'), minutes, 'min', PRACTICE),
       ],

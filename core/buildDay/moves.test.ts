@@ -86,7 +86,7 @@ describe('a task that gets another sitting', () => {
     expect(after(drawn(), 'plant-grass', 'v').where('plant')).toEqual(['v']);
     expect(after(next, 'plant-grass', 'p').where('plant')).toEqual(['p']);
     expect(moves(drawn(), 'no-such', 'h').moves).toEqual([]);
-    expect(['stones', 'wash', 'plant-grass', 'photograph'].every(isMovable)).toBe(true);
+    expect(['stones', 'soil', 'plant-grass', 'photograph'].every(isMovable)).toBe(true);
     expect(['arrive', 'leave', 'fill', 'prepare-gel', 'plant-x-0'].map(isMovable)).toEqual([false, false, false, false, true]); // prettier-ignore
   });
 
@@ -100,6 +100,11 @@ describe('a task that gets another sitting', () => {
     const path = withMoves(doc, [{ task: 'sand', to: 'build', layers: ['sand'] }], 'v');
     expect(path.options[0].bed.map((l) => l.sitting)).toEqual([undefined, 'build']);
     expect(withMoves(doc, [{ task: 'stones', to: 'build' }], 'h').options).toEqual(doc.options);
+    // Out of a sitting that is not that of its kind only the stone goes that was put there.
+    const { moves } = movesWith(workGraph(jobFor(doc).job)!, 'stones', 'build', 'p');
+    expect(moves).toEqual([{ task: 'stones', to: 'build', single: true }]);
+    const moved = withMoves(doc, moves!, 'p');
+    expect([moved.options[0].pieces[0].sitting, moved.brief]).toEqual(['build', doc.brief]);
   });
 });
 

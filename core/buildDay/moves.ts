@@ -10,13 +10,17 @@ export type Moves = { moves: Move[]; refused?: undefined } | { moves?: undefined
 /**
  * Everything that gets another sitting when a task does: whatever it needs and would come later goes with it, and whatever
  * needs it and would come before. The task itself is the first of them.
+ * Out of a sitting (`from`) that is not that of the task itself only the single things go that were given it.
  * Valid for tasks that `isMovable`. Leaves out: single things that were given a sitting themselves; they stay in it.
  * Test: moves.test.ts, "takes along what it needs to an earlier day, and what needs it to a later".
  */
-export function movesWith(graph: WorkGraph, task: string, to: string): Moves {
+export function movesWith(graph: WorkGraph, task: string, to: string, from?: string): Moves {
   const { sittings, tasks } = graph;
   const [target, water] = [sittings.indexOf(to), sittings.indexOf(BUILD)];
   if (!(task in tasks) || target < 0) return { moves: [] };
+  const layers = tasks[task].layers.length > 0 ? { layers: tasks[task].layers } : {};
+  if (from !== undefined && from !== tasks[task].sitting)
+    return { moves: [{ task, to, single: true, ...layers }] };
   const moved = [...along(graph, task, target)];
   const fixed = target > water && moved.find((key) => !MAY_BE_LATER.test(key));
   if (fixed) return { refused: say('move.only.build', { task: tasks[fixed].title }) };
@@ -50,7 +54,7 @@ const FOLLOWS = /^(prepare-.*|wiggle|close|dam|gaps|rinse)$/;
 
 /** Nothing of this is moved by hand: it follows something else, or stands at the beginning or end of each sitting. */
 const STAYS =
-  /^(prepare-.*|wiggle|close|dam|gaps|rinse|arrive|break|leave|compose|table|clear-up|start|refloat|fill|fill-part|return|(partly|submerged)-.*)$/;
+  /^(prepare-.*|wiggle|close|dam|gaps|rinse|arrive|carry|break|leave|compose|table|clear-up|start|wash|refloat|fill|fill-part|return|(partly|submerged)-.*)$/;
 
 /** True for a task that somebody may give another sitting. */
 export function isMovable(task: string): boolean {

@@ -20,7 +20,7 @@ export interface Edge {
 }
 
 /** Work beside the tank. */
-const OUTSIDE = ['arrive', 'look', 'table', 'wash', 'rinse'];
+const OUTSIDE = ['arrive', 'carry', 'look', 'table', 'wash', 'rinse'];
 
 /** Tasks by what they do; every other word of a rule is the id of one task. */
 const GROUPS = {
@@ -72,6 +72,7 @@ const RULES: readonly Rule[] = [
   [['drain'], ['lift', 'strip', 'in-tank'], say('why.drain')],
   [['lift'], ['strip', 'in-tank'], say('why.lift')],
   [['strip'], ['in-tank'], say('why.strip')],
+  [['carry'], ['in-tank'], say('why.carry')],
   // What is washed, rinsed, tried.
   [['table'], ['trial'], say('why.trial')],
   [['wash'], ['table', 'trial', 'floor-stones', 'stones', 'wood'], say('why.wash')],
@@ -195,7 +196,7 @@ export function edgesAcross(steps: readonly Pick<Step, 'id'>[], job: Job): Edge[
 }
 
 /** What each sitting has of its own. */
-const DAILY = ['arrive', 'before-leaving', 'break', 'unpack', 'wash'];
+const DAILY = ['arrive', 'carry', 'before-leaving', 'break', 'unpack', 'wash'];
 /** What is last on its day waits for nothing of another. */
 const LAST = ['photograph', 'clear-up'];
 

@@ -78,6 +78,8 @@ export const RATES = {
   photograph: 20,
   /** Between sittings: tools out and what stands looked over; what is left made safe for the night, and a picture. */
   arrive: 10,
+  /** A tank with its scape from the van to its stand, levelled. */
+  carry: 30,
   leave: 12,
   /** A later visit on which nothing is set: what has slid, floated, silted. */
   look: 15,

@@ -1,6 +1,6 @@
 import { homeOf } from '../sittings/homes';
 import { BUILD, type Sitting } from '../sittings/sittings';
-import { arrivingTasks, breakTasks, isFirst, leavingOverTasks } from './betweenTasks';
+import { arrivingTasks, breakTasks, carryTasks, isFirst, leavingOverTasks } from './betweenTasks';
 import { closingTasks, openingTasks } from './frameTasks';
 import {
   composeTasks,
@@ -37,6 +37,7 @@ export function tasksOf(whole: Job, job: Job, sitting: Sitting): Task[] {
   const isIts = ({ id }: Step) => sittingOfWhole(whole, id) === sitting.id;
   const steps = [
     ...(isFirst(whole, sitting) ? [] : arrivingTasks(whole)),
+    ...carryTasks(whole, sitting),
     ...framing(whole)[0].filter(isIts),
     ...(sitting.kind === 'rebuild' ? composeTasks(whole, sitting.limitMin) : []),
     ...thingSteps(job),

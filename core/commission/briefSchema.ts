@@ -183,6 +183,8 @@ export const briefSchema = z.looseObject({
     .optional(),
   rescape: rescapeSchema.optional(),
   filter: filterSchema.optional(),
+  /** Water from another tank that goes into a new one, L. */
+  otherWaterL: figure(0, 10_000).optional(),
   care: careSchema.optional(),
   seats: z.array(seatSchema).max(8).optional(),
   livestock: z.array(stockSchema).max(40).optional(),

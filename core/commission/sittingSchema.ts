@@ -29,6 +29,8 @@ export const sittingSchema = z.looseObject({
   start: clock.optional(),
   hours: z.tuple([clock, clock]).refine(([from, until]) => from < until, must('timespan')).optional(), // prettier-ignore
   crew: crew.optional(),
+  /** Where it is held, on site where nothing is said: a scape that is built at the studio is carried in. */
+  place: z.enum(['site', 'studio']).optional(),
   /** Minutes after which composing stops, whatever is not perfect yet. */
   limitMin: z.number().int().min(5).max(1_440).optional(),
   /** Tasks that belong to it because somebody said so; all others by what kind of sitting it is. */

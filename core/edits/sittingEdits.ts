@@ -54,13 +54,13 @@ export function withMoves(document: Commission, moves: readonly Move[], from?: s
 
 function moved(document: Commission, move: Move, from: string | undefined): Commission {
   const { brief } = document;
-  const { task, to } = move;
+  const { task, to, single } = move;
   const without = (tasks: readonly string[] | undefined) => (tasks ?? []).filter((t) => t !== task);
   const withIt = (id: string, tasks: readonly string[] | undefined) => [...without(tasks), ...(id === to ? [task] : [])]; // prettier-ignore
   const sittings = brief.sittings?.map((s) => listed(s, 'tasks', withIt(s.id, s.tasks)));
   const next = listed({ ...brief, ...(sittings ? { sittings } : {}) }, 'buildTasks', withIt(BUILD, brief.buildTasks)); // prettier-ignore
   const own = from === undefined ? document.options : document.options.map((o) => mappedOf(document, o, move, (t) => (t.sitting === from ? { ...t, sitting: to } : t))); // prettier-ignore
-  return { ...document, brief: next, options: own };
+  return { ...document, brief: single ? brief : next, options: own };
 }
 
 /** A list that is empty is left out. */

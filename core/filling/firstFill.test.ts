@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import type { Commission } from '../commission/schema';
 import { parsed, scape, soil } from '../testing/scape';
 import { survey } from '../survey/survey';
 import { firstFill } from './firstFill';
@@ -50,5 +51,16 @@ describe('the water of the build day', () => {
       }),
       { numRuns: 25 },
     );
+  });
+});
+
+describe('water from another tank', () => {
+  it('goes into a new one first, and as much less is new; a tank that runs keeps its own', () => {
+    const fill = (brief: object) => { const d = { ...scape(), brief: { ...scape().brief, ...brief } } as Commission; const m = survey(d); return firstFill(resolved(d, m), m); }; // prettier-ignore
+    const [none, some, all] = [fill({}), fill({ otherWaterL: 30 }), fill({ otherWaterL: 9_999 })];
+    expect([some.keptL, some.tubs, some.newL]).toEqual([30, 1, none.totalL - 30]);
+    expect([all.keptL, all.newL]).toEqual([none.totalL, 0]);
+    const rescape = { stays: ['substrate'], filterKept: true };
+    expect(fill({ rescape, otherWaterL: 30 })).toEqual(fill({ rescape }));
   });
 });

@@ -12,7 +12,7 @@ export interface FirstFill {
   /** Stays in the tank while the work is done, up to a height, mm. */
   remainsL: number;
   drainToMm: number;
-  /** Taken out; of that kept in tubs and poured back. */
+  /** Taken out; of that kept in tubs and poured back. In a new tank what is kept comes from another. */
   drainedL: number;
   keptL: number;
   tubs: number;
@@ -43,14 +43,16 @@ export function firstFill(commission: Resolved, survey: Survey): FirstFill {
 
 /** Take-off, build and care ask for the same: pieces are held against the drained height once for a survey. */
 const worked = new WeakMap<Survey, { of: readonly unknown[]; fill: FirstFill }>();
-const wholeOf = ({ brief, before }: Resolved) => [brief.rescape, before?.survey];
+const wholeOf = ({ brief, before }: Resolved) => [brief.rescape, brief.otherWaterL, before?.survey];
 
 function worksOut(commission: Resolved, survey: Survey): FirstFill {
   const totalL = waterIn(survey);
-  const { rescape } = commission.brief;
+  const { rescape, otherWaterL = 0 } = commission.brief;
   const tubL = rescape?.tubL ?? USUAL_TUB_L;
-  if (!rescape)
-    return { totalL, beforeL: 0, remainsL: 0, drainToMm: 0, drainedL: 0, keptL: 0, tubs: 0, tubL, newL: totalL }; // prettier-ignore
+  if (!rescape) {
+    const keptL = Math.min(totalL, otherWaterL);
+    return { totalL, beforeL: 0, remainsL: 0, drainToMm: 0, drainedL: 0, keptL, tubs: Math.max(0, Math.ceil(keptL / tubL - 1e-9)), tubL, newL: totalL - keptL }; // prettier-ignore
+  }
   const there = commission.before?.survey ?? survey;
   const beforeL = waterIn(there);
   const drainToMm = drainHeight(commission);

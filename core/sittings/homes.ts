@@ -99,9 +99,6 @@ export function sittingOfJoint(
     .reduce((last, s) => (all.indexOf(s) > all.indexOf(last) ? s : last));
 }
 
-/** True where the work is done in one day, as it is where nobody said otherwise. */
-export const isOneDay = (of: OfSittings): boolean => buildingOf(of).length === 1;
-
 /** Days before the build on which the pieces are tried for the first time, on a table or in the tank; 0 where they are not. */
 export function triedAheadDays(of: OfSittings): number {
   return buildingOf(of).find((s) => s.kind === 'table' || s.kind === 'trial')?.aheadDays ?? 0;

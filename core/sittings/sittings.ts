@@ -20,7 +20,9 @@ export interface Sitting {
   aheadDays: number;
   start: string;
   crew: number;
-  /** When the house is open. */
+  /** At the studio, and not where the tank is to stand. */
+  isAway: boolean;
+  /** When the house is open; the studio always is. */
   hours?: readonly [string, string];
   limitMin?: number;
   /** Tasks that were said to belong to it. */
@@ -55,9 +57,10 @@ function listed({ brief, site }: OfSittings): Sitting[] {
   const start = startTimeOf(brief);
   const house = site?.hours;
   const all: Sitting[] = [
-    { id: BUILD, kind: BUILD, day: buildDay, aheadDays: 0, start, crew, ...(house ? { hours: house } : {}), tasks: buildTasks }, // prettier-ignore
+    { id: BUILD, kind: BUILD, day: buildDay, aheadDays: 0, start, crew, isAway: false, ...(house ? { hours: house } : {}), tasks: buildTasks }, // prettier-ignore
     ...sittings.map((s): Sitting => {
-      const hours = s.hours ?? house;
+      const isAway = s.place === 'studio';
+      const hours = s.hours ?? (isAway ? undefined : house);
       return {
         id: s.id,
         kind: s.kind,
@@ -66,6 +69,7 @@ function listed({ brief, site }: OfSittings): Sitting[] {
         aheadDays: daysFrom(s.day, buildDay),
         start: s.start ?? start,
         crew: s.crew ?? crew,
+        isAway,
         ...(hours ? { hours } : {}),
         ...(s.limitMin ? { limitMin: s.limitMin } : {}),
         tasks: s.tasks ?? [],

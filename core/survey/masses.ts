@@ -20,6 +20,11 @@ export interface MassSurvey {
 /** Bulk density of a bed material that has none, kg/L: between soil and gravel (from memory). */
 const USUAL_BULK_KG_PER_L = 1.2;
 
+/** A litre of a bed material as it is poured, kg. */
+export function bulkKgPerL({ bulkKgPerL = USUAL_BULK_KG_PER_L }: Pick<Material, 'bulkKgPerL'>): number {
+  return bulkKgPerL;
+}
+
 /** Adds up glass, water in the vessel (in the bed's pores too), bed as poured, pieces and stand. */
 export function weigh(
   vessel: Vessel,
@@ -31,8 +36,7 @@ export function weigh(
     glassKg: glassKg(vessel),
     waterKg: waterL * FRESH_WATER_KG_PER_L,
     bedKg: grains.reduce(
-      (kg, { litres, material }) =>
-        kg + pouredL(litres, material.settles) * (material.bulkKgPerL ?? USUAL_BULK_KG_PER_L),
+      (kg, { litres, material }) => kg + pouredL(litres, material.settles) * bulkKgPerL(material),
       0,
     ),
     piecesKg: pieces.reduce((kg, p) => kg + p.massKg, 0),

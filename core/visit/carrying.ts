@@ -12,6 +12,7 @@ import {
 } from '../site/lifting';
 import { troubleAt, type Load, type Trouble } from '../site/route';
 import type { Survey } from '../survey/survey';
+import { carriedScape } from './carried';
 import { sizeMmOf } from '../hardscape/extent';
 import type { Finding } from '../words/finding';
 import { inKg, inMm, type Measure } from '../words/measure';
@@ -41,10 +42,12 @@ export interface Team {
 const CYLINDER_MM = [110, 110, 450] as const;
 const USUAL_CYLINDER_KG = 5;
 
-/** What is carried in: the empty tank, the heaviest stone, the stand and the cylinder. */
+/** What is carried in: the tank, empty or with what was built in it, the heaviest stone, the stand and the cylinder. */
 export function loadsOf(commission: Resolved, survey: Survey): Load[] {
   const { vessel, site, brief } = commission;
-  const tank: Load = { what: 'tank', sizeMm: outerMm(vessel), massKg: glassKg(vessel), upright: true };
+  // With what was built in it elsewhere.
+  const scapeKg = carriedScape(commission, survey)?.kg ?? 0;
+  const tank: Load = { what: 'tank', sizeMm: outerMm(vessel), massKg: glassKg(vessel) + scapeKg, upright: true }; // prettier-ignore
   const base = standingMm(vessel);
   const option = commission.option;
   const stones = survey.pieces.filter((p) => materialOf(commission, p.material).kind === 'stone');
@@ -87,7 +90,7 @@ export function loadsOf(commission: Resolved, survey: Survey): Load[] {
 }
 
 /** People who find room around one tank (common practice). */
-const MOST_HANDS = 6;
+export const MOST_HANDS = 6;
 
 /** Every load against every point of the way, and how many lift the tank. */
 export function carryingPlan(commission: Resolved, survey: Survey): CarryingPlan {

@@ -171,6 +171,19 @@ function tapFindings(commission: Resolved): Finding[] {
       because: say('water.nitrate.because'),
       source: say('source.nitrate'),
     });
+  const { otherWaterL = 0, rescape } = commission.brief;
+  if (otherWaterL > 0 && !rescape)
+    found.push({
+      ...base,
+      severity: 'note',
+      id: 'water.other',
+      measured: otherWaterL,
+      limit: 0,
+      unit: 'L',
+      says: say('water.other.says', { litres: inLitres(otherWaterL, 0) }),
+      because: say('water.other.because'),
+      source: PRACTICE,
+    });
   const treated = tap?.disinfectant === 'chlorine' || tap?.disinfectant === 'chloramine';
   if (treated && !materialOfKind(commission, 'conditioner'))
     found.push({

@@ -91,6 +91,7 @@ export const FINDINGS = {
   'water.hard': 'visit',
   'water.hot': 'visit',
   'water.nitrate': 'visit',
+  'water.other': 'visit',
   'water.plants': 'visit',
   'water.store': 'visit',
   'livestock.apart': 'livestock',

@@ -24,6 +24,18 @@ export const SITTINGS = {
   'leave.title.day': 'Leave it until {time}',
   'leave.short': 'Left as it may be',
   'leave.detail': '{left} A picture from the seat.',
+  'carry.title': 'Carry in the tank with its scape, {mass}',
+  'carry.short': 'Carried in',
+  'carry.detail':
+    'on a rigid board that stays under it, never by its rim; {scape} of it is the scape. What only stands ({pieces}) travels beside it, and so does anything that lives, wet. Then level and mat',
+  'carry.detail.planted':
+    'on a rigid board that stays under it, never by its rim; {scape} of it is the scape. All water is out down to the bed, film over the plants; what only stands ({pieces}) travels beside it. Then level and mat',
+  'caution.carry':
+    'Glass with a bed in it is carried level or not at all: a shifted load breaks a seam. Gloves, shoes, the way cleared first; nobody walks backwards down stairs. Local rules for lifting decide.',
+  'step.glass': 'the tank',
+  'step.bed.carried': 'bed in it',
+  'step.pieces.carried': 'stone and wood in it',
+  'why.carry': 'It stands in its place before anything goes on in it.',
   'break.title': 'Break',
   'break.detail': 'hands off, something to eat; then one look from the seat before the first plant',
   'step.school': 'as your school has it',
@@ -79,6 +91,12 @@ export const SITTINGS = {
   'why.in-water': 'They are set in water that stands so high.',
   'why.in-water.part': 'They are set before the rest of the water comes.',
   'why.glued': 'It is poured when the glue has set: grain in an open joint keeps it open.',
+  'fill.other':
+    'first the {litres} from another tank, {count, plural, one {one tub} other {# tubs}}, then {words}',
+  'step.other': 'from another tank',
+  'water.other.says': '{litres} of the first fill come from another tank.',
+  'water.other.because':
+    'It carries few bacteria, which live on surfaces, and whatever else lives in it: snails, algae, disease. Media that have run bring more.',
   'step.less.part': 'in it already',
   'visit.cut.title': 'Cut the ties of {joints}',
   'visit.cut.detail': 'once what they held has set or rooted; try each by hand first, and take every end out',

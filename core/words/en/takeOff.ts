@@ -89,7 +89,7 @@ export const TAKE_OFF = {
   'first.fill': 'new water of the first fill',
   'first.fill.tap': 'of tap water: RO needs none',
   'first.fill.all': 'free and in the bed',
-  'first.fill.kept': 'less the old water that stays or is kept',
+  'first.fill.kept': 'less the water that stays, is kept or comes from another tank',
   'conditioner.dose': '{dose} mL for each {litres}',
   'label.decides': 'the label decides',
   'cost.material': '{cost}',

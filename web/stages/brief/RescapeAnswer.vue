@@ -92,6 +92,15 @@ const set = (part: Partial<Rescape>) => edit.brief('rescape', { ...rescape.value
     :chosen="[filterStateOf(brief)]"
     @change="setFilter"
   />
+  <FigureField
+    v-if="!rescape"
+    :label="wording('rescapeAnswer.otherWater')"
+    kind="volume"
+    optional
+    :value="brief.otherWaterL"
+    :apply="(otherWaterL) => edit.brief('otherWaterL', otherWaterL || undefined)"
+    data-test="other-water"
+  />
   <template v-if="rescape">
     <TickButtons
       label="What stays"

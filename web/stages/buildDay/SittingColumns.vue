@@ -16,10 +16,10 @@ const { words } = useFigures();
 
 const columns = computed(() => sittingColumns(props.build));
 const refused = ref<Said>();
-const follows = (key: string, to: string) => movesWith(props.build.graph!, key, to);
+const follows = (key: string, to: string, from: string) => movesWith(props.build.graph!, key, to, from);
 
 function move(key: string, from: string, to: string): void {
-  const { refused: why } = follows(key, to);
+  const { refused: why } = follows(key, to, from);
   refused.value = why;
   if (!why) emit('move', key, from, to);
 }
@@ -28,7 +28,7 @@ const { carried, press } = useTaskDrag(move);
 /** What goes along with the task that is carried, where it is now; and why it cannot go there. */
 const along = computed(() => {
   const { key, from, over } = carried.value ?? {};
-  return key !== undefined && over !== undefined && over !== from ? follows(key, over) : undefined;
+  return key !== undefined && over !== undefined && over !== from ? follows(key, over, from!) : undefined;
 });
 const goesAlong = (chip: Chip) => along.value?.moves?.some((m) => m.task === chip.key) ?? false;
 const carriedTitle = computed(() => {

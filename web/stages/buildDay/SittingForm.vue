@@ -26,6 +26,10 @@ const { words } = useFigures();
 const brief = computed(() => commission.document!.brief);
 const sitting = computed(() => brief.value.sittings?.find((s) => s.id === props.id));
 
+const PLACES = [
+  { value: 'site', title: wording('sittings.site') },
+  { value: 'studio', title: wording('sittings.studio') },
+];
 const set = (key: string, change: Partial<Entry>) =>
   edit(`sitting ${props.id} ${key}`, (d) => withSittingChanged(d, props.id, change));
 /** A day that is over is nobody's plan; one that was planned and is over may stay. */
@@ -82,6 +86,13 @@ function remove(): void {
         <WordsField label="House from" :value="sitting.hours?.[0]" :apply="(t) => setHour(0, t)" />
         <WordsField label="House until" :value="sitting.hours?.[1]" :apply="(t) => setHour(1, t)" />
       </div>
+      <v-select
+        label="Held"
+        :items="PLACES"
+        :model-value="sitting.place ?? 'site'"
+        data-test="place"
+        @update:model-value="(p: string) => set('place', { place: p === 'studio' ? 'studio' : undefined })"
+      />
       <FigureField
         label="Stops after"
         optional

@@ -41,7 +41,7 @@ export function useSittings(build: () => BuildPlan | undefined) {
 
   function move(key: string, from: string, to: string): void {
     const graph = build()?.graph;
-    const moves = graph && movesWith(graph, key, to).moves;
+    const moves = graph && movesWith(graph, key, to, from).moves;
     if (!graph || !moves) return;
     commission.endStep();
     commission.edit(`task ${key} ${to}`, (d: Commission) => withMoves(d, moves, from));

@@ -71,4 +71,5 @@ export const BRIEF = {
   'briefFollows.costAndBudget': '{cost}, {budget} agreed, from the bench as it is now.',
   'briefFollows.sittings':
     '{count, plural, one {One sitting} other {# sittings}} before it, the first on {day}. ',
+  'rescapeAnswer.otherWater': 'Water from another tank',
 } as const;

@@ -17,6 +17,8 @@ export const BUILD_DAY = {
   'sittings.add.dry': 'Dry start: planting four weeks before the water',
   'sittings.add.rebuild': 'Second look at the hardscape',
   'sittings.add.detail': 'Detail visit after the water',
+  'sittings.site': 'where the tank stands',
+  'sittings.studio': 'at the studio: it is carried in',
   'sittings.past': 'is over: a sitting is planned for today or later',
   'sittings.build': 'Its day, hours and hands are the build day’s, in the brief.',
   'sittings.moved': 'Moved: {tasks}.',
