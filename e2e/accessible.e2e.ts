@@ -60,6 +60,7 @@ const PAGES: [page: string, path: string, there: string][] = [
   ['the vessel', '/c/demo-valley/vessel', '[data-row="floor"]'],
   ['the site', '/c/demo-wall/vessel', '[data-row="floor"]'],
   ['the bench', '/c/demo-valley/bench', '[data-yard]'],
+  ['the work in sittings', '/c/demo-arch/build', '[data-sitting="lintel"]'],
   ['the tank as it is now', '/c/demo-reading/bench?tray=now', '[data-line="L-1"]'],
   ['setting out', '/c/demo-valley/setting-out', '[data-test="set-pieces"]'],
   ['the planting plan', '/c/demo-valley/planting-plan', '[data-test="plan-plugs"]'],

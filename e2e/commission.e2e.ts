@@ -192,7 +192,8 @@ describe('a commission, from the list to the care guide', () => {
     expect(await b.page.$eval('.task.asked', (e) => e.getAttribute('data-task'))).toBe('gaps');
     await b.at.press('[data-task="gaps"]');
     await b.page.waitForFunction(() => !document.querySelector('[data-test="why"]'));
-    await b.page.click('[data-test="run-sheet"]');
+    await b.at.press('[data-test="run-sheet"]');
+    await b.page.waitForFunction(() => location.pathname.endsWith('/run-sheet'));
     const words = await b.at.words('[data-test="sheet-list"]');
     expect(words).toMatch(/08:30–08:50/);
     expect(words).toMatch(/residual-current device/);

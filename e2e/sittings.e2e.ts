@@ -114,7 +114,8 @@ describe('the work in sittings', () => {
     await b.at.type('[data-test="thing-note"]', 'Turned in: it opens the gate.');
     await b.at.until('[data-test="thing-notes"]', (w) => w.includes('Decided Turned in: it opens the gate.'));
     await b.at.press('[data-test="in-sitting"] .v-field');
-    await b.at.clickText('.v-overlay-container .v-list', 'Lintel');
+    await b.at.press('.v-overlay-container .v-list-item ::-p-text(Lintel)');
+    await b.at.until('[data-test="in-sitting"]', (w) => w.includes('Lintel'));
     await b.saved();
     const piece = await b.page.evaluate(async () => (await (await fetch('/api/commissions/demo-arch')).json()).document.options[0].pieces.find((p: { id: string }) => p.id === 'S-63')); // prettier-ignore
     expect(piece.sitting).toBe('lintel');
@@ -122,5 +123,28 @@ describe('the work in sittings', () => {
     await b.page.waitForSelector(chip('lintel', 'stones'));
     await b.at.open('/c/demo-arch/log');
     await b.at.until('.log', (w) => /Decided, S-63\s+Turned in: it opens the gate\./.test(w));
+  });
+
+  it('keeps a width free that was measured, and says what comes into it', async () => {
+    await b.at.open('/c/demo-arch/bench');
+    await b.page.waitForSelector('[data-piece="S-64"]');
+    await b.at.clickText('.views', 'Measure');
+    const box = (await (await b.page.waitForSelector('[data-keeps]'))!.boundingBox())!;
+    for (const x of [0.93, 0.99]) await b.page.mouse.click(box.x + x * box.width, box.y + 0.65 * box.height);
+    await b.at.press('[data-test="keep-free"]');
+    await b.page.waitForSelector('[data-free]');
+    await b.at.clickText('.views', 'Measure');
+    await b.at.focus('[data-piece="S-64"]');
+    for (let i = 0; i < 8; i++) {
+      await b.page.keyboard.down('Shift');
+      await b.page.keyboard.press('ArrowRight');
+      await b.page.keyboard.up('Shift');
+    }
+    await b.page.waitForFunction(() =>
+      /S-64 stands in a width of \d+ mm that is kept free/.test(document.body.textContent!),
+    );
+    await b.at.press('[data-free] text');
+    await b.page.waitForSelector('[data-free]', { hidden: true });
+    await b.saved();
   });
 });

@@ -74,7 +74,8 @@ export function isDone(
   at: number,
   task: string,
 ): boolean {
-  return building.findIndex((s) => s.id === homeOf(commission, task).id) <= at;
+  const done = building.findIndex((s) => s.id === homeOf(commission, task).id);
+  return done >= 0 && done <= at;
 }
 
 function stateAfter(job: Job, building: readonly Sitting[], at: number): LeftState {

@@ -16,12 +16,20 @@ export function useEntries<L extends ListName>(list: L) {
   /** What was kept or refused last, in words. */
   const said = ref('');
   let turn = 0;
+  /** Saves go one after the other, as they were made. */
+  let saving: Promise<unknown> = Promise.resolve();
+  let saves = 0;
 
   async function load(): Promise<void> {
     const own = ++turn;
+    await saving;
+    const before = saves;
     await attempt(async () => {
       const page = await api.entries(list, { q: q.value });
-      if (own === turn) [rows.value, total.value] = [page.entries, page.total];
+      if (own !== turn) return;
+      // What was kept while it was asked for is not in it yet.
+      if (before !== saves) return load();
+      [rows.value, total.value] = [page.entries, page.total];
     });
   }
   async function more(): Promise<void> {
@@ -47,12 +55,21 @@ export function useEntries<L extends ListName>(list: L) {
     said.value = words;
     return studio.again();
   };
+  const put = (was: EntryOf[L], now: EntryOf[L]) => {
+    rows.value = rows.value?.map((e) => (e === was ? now : e));
+  };
+  /**
+   * It stands in the list at once: a field that is left while the one before it is still on its way changes what was just
+   * typed, and not what stood there before. What is refused is taken back.
+   */
   async function keep(entry: EntryOf[L]): Promise<void> {
-    if (!(await attempt(() => api.keepEntry(list, entry)))) return;
-    await settle(
-      (have) => have.map((e) => (e.id === entry.id ? entry : e)),
-      wording('entries.kept', { name: entry.name }),
-    );
+    const before = rows.value?.find((e) => e.id === entry.id);
+    if (before) put(before, entry);
+    saves++;
+    const taken = saving.then(() => attempt(() => api.keepEntry(list, entry)));
+    saving = taken;
+    if (await taken) await settle((have) => have, wording('entries.kept', { name: entry.name }));
+    else if (before) put(entry, before);
   }
   /** A new entry, which then stands alone in the list; undefined where it was refused. */
   async function add(entry: Omit<EntryOf[L], 'id'> & { name: string }): Promise<string | undefined> {

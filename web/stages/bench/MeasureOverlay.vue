@@ -43,7 +43,13 @@ const line = computed(() => {
 </script>
 
 <template>
-  <g class="measure" data-test="measuring" @pointerdown="press" @pointermove="moving = spotUnder($event, k)">
+  <g
+    class="measure"
+    data-test="measuring"
+    :data-keeps="keeps || undefined"
+    @pointerdown="press"
+    @pointermove="moving = spotUnder($event, k)"
+  >
     <rect :width="w" :height="h" fill="transparent" />
     <g v-if="line" pointer-events="none">
       <path :d="line.d" />

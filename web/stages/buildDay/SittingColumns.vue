@@ -89,9 +89,7 @@ const hours = (c: Column) =>
                 },
               ]"
               :data-chip="chip.key"
-              :aria-label="
-                chip.isMovable ? wording('sittings.chip', { task: words(chip.title) }) : words(chip.title)
-              "
+              :aria-describedby="chip.isMovable ? 'carry-how' : undefined"
               @pointerdown="chip.isMovable && c.id !== undefined && press($event, chip.key, c.id)"
               @keydown.left="step($event, chip, c, -1)"
               @keydown.right="step($event, chip, c, 1)"
@@ -104,6 +102,7 @@ const hours = (c: Column) =>
         <p v-if="c.left" class="left">{{ words(c.left) }}</p>
       </li>
     </ol>
+    <p id="carry-how" hidden>{{ wording('sittings.chip') }}</p>
     <p v-if="refused" class="no" role="alert" data-test="move-refused">{{ words(refused) }}</p>
     <div v-if="carried" class="ghost" :style="{ left: `${carried.x + 10}px`, top: `${carried.y + 8}px` }">
       <b>{{ carriedTitle && words(carriedTitle) }}</b>

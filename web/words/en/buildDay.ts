@@ -7,7 +7,7 @@ export const BUILD_DAY = {
   'sittings.label': 'The days of the work',
   'sittings.hours': '{start} to {end}',
   'sittings.people': '{count, plural, one {one person} other {# people}}',
-  'sittings.chip': '{task}: arrow keys left and right give it the day before or after',
+  'sittings.chip': 'Arrow keys left and right give it the day before or after.',
   'sittings.along': 'and with it {count, plural, one {# task} other {# tasks}}',
   'sittings.add': 'Another day',
   'sittings.add.table': 'Trial on the table',
