@@ -191,3 +191,17 @@ describe('a joint', () => {
     expect([visit.afterDays, visit.tasks.map((t) => t.id)]).toEqual([42, ['drain', 'cut', 'fill']]);
   });
 });
+
+describe('a bed that something stands on', () => {
+  it('is there before that, whatever was said of it: nothing waits for itself', () => {
+    const two = (poured: 'around' | 'glued') => [{ ...soil({ kind: 'level', mm: 40 }), poured }, { id: 'cap', material: 'sand', top: { kind: 'level' as const, mm: 60 } }]; // prettier-ignore
+    const pieces = [piece({ id: 'S-1', stand: { kind: 'bed', buryMm: 5 } }), piece({ id: 'S-2', at: [380, 180], stand: { kind: 'floor' } })]; // prettier-ignore
+    const joints = [{ id: 'J-1', pieces: ['S-1', 'S-2'], method: 'gel-glue' as const }];
+    for (const poured of ['around', 'glued'] as const) {
+      const { tasks } = planned(scape({ option: { bed: two(poured), pieces, joints } })).build;
+      const at = (id: string) => tasks.find((t) => t.id === id)!.startMin;
+      expect(at('soil')).toBeLessThan(at('stones'));
+      expect(at('stones')).toBeLessThan(at('wiggle'));
+    }
+  });
+});

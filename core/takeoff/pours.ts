@@ -1,5 +1,5 @@
 import type { Material } from '../commission/schema';
-import { layerOf, type Resolved } from '../resolved/resolved';
+import { layerOf, type Resolved, type ResolvedLayer } from '../resolved/resolved';
 import type { Role } from '../survey/layerRoles';
 import type { Survey } from '../survey/survey';
 import type { Said } from '../words/text';
@@ -27,9 +27,13 @@ export function poursOf(commission: Resolved, survey: Survey): Pour[] {
   const { bed } = commission.option;
   const carrying = survey.pieces.flatMap((p) => (p.restsIn ? [p.restsIn] : []));
   const highest = Math.max(-1, ...carrying.map((id) => bed.findIndex((l) => l.id === id)));
+  const around = pouredAround(
+    survey.layers.map(({ id }) => layerOf(commission, id)),
+    highest,
+  );
   return survey.layers.flatMap(({ id, minMm, maxMm }, i): Pour[] => {
-    const { role, material, name, parts, broughtL, task, layer } = layerOf(commission, id);
-    const { poured } = layer;
+    const { role, material, name, parts, broughtL, task } = layerOf(commission, id);
+    const poured = around[i];
     if (task === undefined) return [];
     return [
       {
@@ -40,12 +44,27 @@ export function poursOf(commission: Resolved, survey: Survey): Pour[] {
         name,
         parts: parts.map((part) => ({ material: part.material, litres: part.broughtL })),
         litres: broughtL,
-        carries: i <= highest && role !== 'cosmetic' && poured === undefined,
+        carries: i <= highest && role !== 'cosmetic',
         ...(poured ? { poured } : {}),
         spanMm: [minMm, maxMm],
       },
     ];
   });
+}
+
+/**
+ * Which layers come in around what stands, or when the glue has set, as it was said of them. Not those on which something
+ * stands, or on which another lies that does not: what carries is there before what it carries.
+ */
+function pouredAround(layers: readonly ResolvedLayer[], highest: number): Pour['poured'][] {
+  const around: Pour['poured'][] = layers.map(() => undefined);
+  for (let i = layers.length - 1; i > highest; i--) {
+    if (layers[i].role === 'cosmetic') continue;
+    const { poured } = layers[i].layer;
+    if (poured === undefined) break;
+    around[i] = poured;
+  }
+  return around;
 }
 
 /** Layers that are there before anything is set, and those that come in around what stands; filler and cosmetics in neither. */
