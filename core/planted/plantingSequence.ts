@@ -45,7 +45,7 @@ export function plantingSequence(commission: Resolved, { plantings }: Survey): T
   return turns.sort(
     (a, b) =>
       before(a.afterDays ?? Infinity, b.afterDays ?? Infinity) ||
-      Number(a.planting.inWaterMm !== undefined) - Number(b.planting.inWaterMm !== undefined) ||
+      Number(isInWater(a)) - Number(isInWater(b)) ||
       rankOf(a, transition) - rankOf(b, transition) ||
       before(fronts.get(group(a))!, fronts.get(group(b))!) ||
       a.plant.id.localeCompare(b.plant.id) ||
@@ -53,6 +53,9 @@ export function plantingSequence(commission: Resolved, { plantings }: Survey): T
       a.id.localeCompare(b.id),
   );
 }
+
+/** Set in the water of the build day, after all that is set before it; on a visit all are. */
+const isInWater = ({ afterDays, planting }: Turn) => afterDays === 0 && planting.inWaterMm !== undefined;
 
 /** Infinity is no later than infinity. */
 const before = (a: number, b: number): number => (a === b ? 0 : a < b ? -1 : 1);
