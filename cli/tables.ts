@@ -1,6 +1,7 @@
 import { isUsualPointLoad } from '../core/site/floorLoad';
 import { clockOf, endsOf } from '../core/buildDay/buildPlan';
-import { sittingTitle, type SittingPlan } from '../core/buildDay/sittingPlan';
+import type { SittingPlan } from '../core/buildDay/sittingPlan';
+import { visitTitle } from '../core/buildDay/visits';
 import type { Commission } from '../core/commission/schema';
 import { orderByOf } from '../core/ordering/order';
 import { partsInOrder, type Planted, type PlantedPlan } from '../core/planted/planted';
@@ -9,6 +10,7 @@ import type { WayOut } from '../core/planted/waysOut';
 import { ofFirstVisit } from '../core/pipeline/firstVisit';
 import type { Plan } from '../core/pipeline/plan';
 import { amount } from '../core/units/money';
+import { sittingTitle } from '../core/sittings/sittings';
 import { rounded, unitFor, type Quantity } from '../core/units/quantity';
 import { inEnglish } from '../core/words/english';
 import { say, type Text } from '../core/words/text';
@@ -228,7 +230,7 @@ function buildRows({ build }: Plan): string[] {
     inEnglish(endsOf(build)),
     ...build.visits.flatMap((v) => [
       '',
-      `${v.day}  ${inEnglish(v.title ? say('visit.title.named', { title: v.title, after: v.afterDays }) : say('visit.title', { after: v.afterDays }))}, ${v.minutes} min`,
+      `${v.day}  ${inEnglish(visitTitle(v))}, ${v.minutes} min`,
       ...v.tasks.map((t) => `  ${inEnglish(t.title)}: ${inEnglish(t.detail)}`),
     ]),
   ];

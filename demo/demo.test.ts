@@ -79,7 +79,7 @@ describe('the demo', () => {
     ]);
     const where = (id: string) => [...build.earlier, { ...build, id: 'build' }].filter((s) => s.tasks.some((t) => t.id === id)).map((s) => s.id); // prettier-ignore
     expect([where('floor-stones'), where('joints'), where('wiggle'), where('fill')]).toEqual([['pillars'], ['lintel'], ['build'], ['build']]); // prettier-ignore
-    expect(build.visits.map((v) => [v.sitting, v.afterDays, v.tasks.map((t) => t.id)])).toEqual([
+    expect(build.visits.map((v) => [v.sitting?.id, v.afterDays, v.tasks.map((t) => t.id)])).toEqual([
       ['after', 1, ['look', 'photograph']],
       ['path', 35, ['look', 'drain', 'later-path', 'fill']],
     ]);

@@ -99,11 +99,11 @@ describe('the work in sittings', () => {
   it('is on the run sheet day by day, with how the tank is left and what must not be', async () => {
     await b.at.open('/c/demo-arch/run-sheet');
     await b.at.until('[data-test="sheet-list"]', (w) =>
-      /pillars and bed.*Leave it for.*No water in it to try/s.test(w),
+      /Pillars and bed.*Leave it for.*No water in it to try/s.test(w),
     );
     const days = await b.page.$$eval('[data-test="sheet-day"] h2', (all) => all.map((e) => e.textContent!));
     expect(days).toHaveLength(4);
-    expect(days[0]).toMatch(/, trial on the table$/);
+    expect(days[0]).toMatch(/: Trial on the table$/);
   });
 
   it('has a thing set on a day of its own, and what was decided of it beside it and in the log', async () => {

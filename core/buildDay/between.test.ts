@@ -147,10 +147,7 @@ describe('what comes after the water', () => {
     const [visit] = p.build.visits;
     expect(visit).toMatchObject({
       afterDays: 35,
-      sitting: 'w',
-      startTime: '17:00',
-      crew: 1,
-      title: 'Detail visit',
+      sitting: { id: 'w', start: '17:00', crew: 1, kind: 'detail' },
     });
     expect(visit.tasks.map((t) => t.id)).toEqual([
       'look',
@@ -165,6 +162,22 @@ describe('what comes after the water', () => {
       p.order.suppliers.flatMap((s) => s.lines.map((l) => [l.line, l.neededOn])),
     );
     expect(needed).toMatchObject({ sand: '2027-02-18', grass: '2027-02-18', soil: '2027-01-14' });
+  });
+
+  it('has a visit for each of two sittings on one day, held against hours and limits like any other', () => {
+    const two = [weeksLater, { ...weeksLater, id: 'x', start: '17:05', limitMin: 20, hours: ['08:00', '17:30'] as [string, string] }]; // prettier-ignore
+    const p = held(two, { option: { bed, pieces: [stone({ sitting: 'x' })] } });
+    expect(p.build.visits.map((v) => [v.sitting!.id, v.tasks.map((t) => t.id)])).toEqual([
+      ['w', ['look']],
+      ['x', ['look', 'drain', 'stones-S-1', 'fill']],
+    ]);
+    expect(found(p, 'sitting.clash')).toMatchObject([{ severity: 'stop' }]);
+    expect(found(p, 'sitting.limit')).toMatchObject([{ limit: 20 }]);
+    expect(found(p, 'build.house')).toMatchObject([{ at: { field: 'brief.sittings' } }]);
+    // A scape that is set on the evening of the build day still stands before the water.
+    const evening = held([{ ...plant, day: '2027-01-14', start: '20:00' }]);
+    expect(evening.build.earlier[0].tasks.some((t) => t.id === 'plant-grass-0')).toBe(true);
+    expect(found(evening, 'sitting.clash')).toHaveLength(1);
   });
 
   it('takes out again what only held something, and moves so many plugs a day', () => {

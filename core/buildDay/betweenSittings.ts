@@ -1,12 +1,11 @@
 import type { Joint } from '../commission/schema';
 import { isLeftStanding, layerOf, pieceOf, plantingOf } from '../resolved/resolved';
-import { homeOf, taskKey } from '../sittings/homes';
 import { sittingsOf, type Sitting } from '../sittings/sittings';
+import { taskKind } from '../sittings/taskKinds';
 import { say, type Said, type Text } from '../words/text';
 import type { Job } from './job';
 import { madeIn } from './jobIn';
-import { edgesAcross } from './order';
-import { sittingOfWhole, wholeSteps } from './tasks';
+import type { WholeWork } from './wholeWork';
 
 /*
  * What has to be done in an earlier sitting, or in the same: tasks by the order of work (`order.ts`), and single things that
@@ -22,42 +21,14 @@ export interface Need {
   because: Text;
 }
 
-/** A task of the whole work: its key, what it is called and where it belongs. */
-export interface Homed {
-  key: string;
-  title: Said;
-  home: Sitting;
-}
-
-/** Every task of the whole work with its sitting, whatever single things of it were put elsewhere. */
-export function homedTasks(job: Job): Map<string, Homed> {
-  const all = sittingsOf(job.commission);
-  const lookedAt = new Set(job.pours.filter((p) => p.role === 'cosmetic').map((p) => p.task));
-  return new Map(
-    wholeSteps(job).map(({ id, title, short }): [string, Homed] => {
-      const key = taskKey(id);
-      const home = lookedAt.has(key) || isOfThings(key) ? homeOf(job.commission, key, lookedAt.has(key)) : all.find((s) => s.id === sittingOfWhole(job, key))!; // prettier-ignore
-      return [key, { key, title: short ?? title, home }];
-    }),
-  );
-}
-
-const THINGS = ['floor-stones', 'stones', 'wood', 'filler', 'soil', 'sand', 'epiphytes', 'floaters'];
-const isOfThings = (key: string) =>
-  THINGS.includes(key) || key.startsWith('plant-') || key.startsWith('layer-');
-
-/** Tasks before what they need, by the order of work. */
-export function taskNeeds(job: Job): Need[] {
-  const tasks = homedTasks(job);
-  return edgesAcross(wholeSteps(job), job).flatMap(({ first, then, because }): Need[] => {
-    const [f, t] = [tasks.get(taskKey(first))!, tasks.get(taskKey(then))!];
-    if (DERIVED.test(f.key) || DERIVED.test(t.key)) return [];
+/** Tasks before what they need, by the order of work; what goes with its things is held by those. */
+export function taskNeeds({ tasks, needs }: WholeWork): Need[] {
+  return needs.flatMap(({ first, then, because }): Need[] => {
+    const [f, t] = [tasks.get(first)!, tasks.get(then)!];
+    if (taskKind(first).follows || taskKind(then).follows) return [];
     return [{ first: f.title, then: t.title, firstIn: f.home, thenIn: t.home, because }];
   });
 }
-
-/** What follows the things it is made for into their sitting, and is never moved by itself. */
-const DERIVED = /^(prepare-.*|wiggle|close|dam|gaps|rinse|wash|joints|pockets)$/;
 
 /** Things before what they need, where one of the two was given a sitting of its own. */
 export function thingNeeds(job: Job): Need[] {

@@ -1,7 +1,7 @@
 import type { Day } from '../calendar/day';
 import { startTimeOf } from '../commission/usual';
 import type { Resolved } from '../resolved/resolved';
-import { buildingOf } from '../sittings/sittings';
+import { BUILD, buildingOf, sittingsOf } from '../sittings/sittings';
 import type { Survey } from '../survey/survey';
 import type { Finding } from '../words/finding';
 import { clockOf } from '../calendar/clock';
@@ -16,6 +16,8 @@ import { sittingPlan, type SittingPlan } from './sittingPlan';
 import type { Beforehand } from './task';
 import { shareOn } from '../visit/biofilter';
 import { visitsOf, type LaterVisit } from './visits';
+import { visitPlan } from './visitPlan';
+import { wholeWork } from './wholeWork';
 import { workGraph, type WorkGraph } from './workGraph';
 
 export type { Lane } from './lanes';
@@ -54,7 +56,9 @@ export function buildPlan(commission: Resolved, survey: Survey): BuildPlan {
   const plans = sittings.map((s) => sittingPlan(jobs.get(s.crew)!, s));
   const { tasks, lanes, chain, doneMin, crew } = plans.at(-1)!;
   const job = jobs.get(brief.crew)!;
-  const graph = workGraph(job);
+  // In one day nothing is before or after anything else.
+  const whole = sittingsOf(commission).length > 1 ? wholeWork(job) : undefined;
+  const visits = visitsOf(job);
   const filled = tasks.find((t) => t.id === 'fill');
   return {
     buildDay: brief.buildDay,
@@ -64,9 +68,9 @@ export function buildPlan(commission: Resolved, survey: Survey): BuildPlan {
     lanes,
     chain,
     earlier: plans.slice(0, -1),
-    ...(graph ? { graph } : {}),
+    ...(whole ? { graph: workGraph(job, whole) } : {}),
     beforehand: beforehandOf(commission, survey),
-    visits: visitsOf(job),
+    visits,
     ...(filled ? { waterInMin: filled.endMin } : {}),
     doneMin,
     findings: [
@@ -74,9 +78,16 @@ export function buildPlan(commission: Resolved, survey: Survey): BuildPlan {
         ...dayFindings(sittings[i], plan),
         ...clockFindings(plan.lanes, (pieces) => shareOn(commission, survey, pieces)),
       ]),
-      ...sittingFindings(job, plans),
+      ...visits.flatMap((v) => (v.sitting ? dayFindings(v.sitting, visitPlan(v, brief)) : [])),
+      ...sittingFindings(job, whole, plans, visits.flatMap((v) => (v.sitting ? [visitPlan(v, brief)] : []))),
     ],
   };
+} // prettier-ignore
+
+/** The build day as a sitting like those before it. */
+export function buildDayOf(build: BuildPlan): SittingPlan & Pick<BuildPlan, 'waterInMin'> {
+  const { startTime, crew, tasks, lanes, chain, doneMin, waterInMin, buildDay: day } = build;
+  return { id: BUILD, kind: BUILD, day, startTime, crew, tasks, lanes, chain, doneMin, ...(waterInMin === undefined ? {} : { waterInMin }) }; // prettier-ignore
 }
 
 /** When the water is in, where any goes in, and when the day is done. */

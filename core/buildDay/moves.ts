@@ -1,6 +1,6 @@
-import { taskKey } from '../sittings/homes';
 import type { Move } from '../sittings/move';
 import { BUILD } from '../sittings/sittings';
+import { taskKind } from '../sittings/taskKinds';
 import { say, type Text } from '../words/text';
 import type { WorkGraph } from './workGraph';
 
@@ -17,15 +17,14 @@ export type Moves = { moves: Move[]; refused?: undefined } | { moves?: undefined
 export function movesWith(graph: WorkGraph, task: string, to: string, from?: string): Moves {
   const { sittings, tasks } = graph;
   const [target, water] = [sittings.indexOf(to), sittings.indexOf(BUILD)];
-  if (!(task in tasks) || target < 0) return { moves: [] };
-  const layers = tasks[task].layers.length > 0 ? { layers: tasks[task].layers } : {};
+  if (!Object.hasOwn(tasks, task) || target < 0) return { moves: [] };
+  const moveOf = (key: string): Move => ({ task: key, to, ...(tasks[key].layers.length > 0 ? { layers: tasks[key].layers } : {}) }); // prettier-ignore
   if (from !== undefined && from !== tasks[task].sitting)
-    return { moves: [{ task, to, single: true, ...layers }] };
+    return { moves: [{ ...moveOf(task), single: true }] };
   const moved = [...along(graph, task, target)];
-  const fixed = target > water && moved.find((key) => !MAY_BE_LATER.test(key));
+  const fixed = target > water && moved.find((key) => !taskKind(key).mayBeLater);
   if (fixed) return { refused: say('move.only.build', { task: tasks[fixed].title }) };
-  const said = moved.filter((key) => key === task || !FOLLOWS.test(key));
-  return { moves: said.map((key) => ({ task: key, to, ...(tasks[key].layers.length > 0 ? { layers: tasks[key].layers } : {}) })) }; // prettier-ignore
+  return { moves: moved.filter((key) => key === task || taskKind(key).isFree).map(moveOf) };
 }
 
 /** The task, and all that it pulls to an earlier sitting or pushes to a later. */
@@ -46,17 +45,7 @@ function along({ sittings, tasks, needs }: WorkGraph, task: string, target: numb
   return moved;
 } // prettier-ignore
 
-/** What may come after the water: plants, a layer on which nothing that comes before it rests, the picture. */
-const MAY_BE_LATER = /^(plant-.*|epiphytes|floaters|sand|layer-.*|photograph)$/;
-
-/** What goes with the things that it is made for, and is never said to belong anywhere. */
-const FOLLOWS = /^(prepare-.*|wiggle|close|dam|gaps|rinse)$/;
-
-/** Nothing of this is moved by hand: it follows something else, or stands at the beginning or end of each sitting. */
-const STAYS =
-  /^(prepare-.*|wiggle|close|dam|gaps|rinse|arrive|carry|break|leave|compose|table|clear-up|start|wash|refloat|fill|fill-part|return|(partly|submerged)-.*)$/;
-
 /** True for a task that somebody may give another sitting. */
 export function isMovable(task: string): boolean {
-  return !STAYS.test(taskKey(task));
+  return taskKind(task).isFree;
 }

@@ -61,10 +61,13 @@ interface Habits {
   gear: NonNullable<NonNullable<Brief['schools']>['gear']> | 'free';
 }
 
+/** It holds within a sitting alone: of another day nobody waits for it. */
+const WITHIN = () => true;
+
 const RULES: readonly Rule[] = [
   // Every sitting.
-  [['arrive'], ['after-arrival'], say('why.arrive')],
-  [['before-leaving'], ['leave'], say('why.leave')],
+  [['arrive'], ['after-arrival'], say('why.arrive'), WITHIN],
+  [['before-leaving'], ['leave'], say('why.leave'), WITHIN],
   // The room, what lives in the tank, the old scape.
   [['protect'], ['in-tank', 'leaving', 'holding', 'drain', 'lift', 'strip'], say('why.protect')],
   [['leaving'], ['holding', 'drain', 'lift', 'strip'], say('why.leaving')],
@@ -72,10 +75,10 @@ const RULES: readonly Rule[] = [
   [['drain'], ['lift', 'strip', 'in-tank'], say('why.drain')],
   [['lift'], ['strip', 'in-tank'], say('why.lift')],
   [['strip'], ['in-tank'], say('why.strip')],
-  [['carry'], ['in-tank'], say('why.carry')],
+  [['carry'], ['in-tank'], say('why.carry'), WITHIN],
   // What is washed, rinsed, tried.
   [['table'], ['trial'], say('why.trial')],
-  [['wash'], ['table', 'trial', 'floor-stones', 'stones', 'wood'], say('why.wash')],
+  [['wash'], ['table', 'trial', 'floor-stones', 'stones', 'wood'], say('why.wash'), WITHIN],
   [['rinse'], ['below', 'above', 'looked-at', 'soil', 'prepared', 'fill'], say('why.rinse')],
   [['table', 'trial'], ['poured', 'floor-stones', 'stones', 'wood'], say('why.trial')],
   // The bed and what stands in it.
@@ -93,10 +96,10 @@ const RULES: readonly Rule[] = [
   [['hardscape'], ['pockets', 'above', 'looked-at', 'prepared', 'rooted'], say('why.set')],
   [['stones', 'wood', 'wiggle', 'pockets'], ['epiphytes'], say('why.set')],
   [['bed'], ['looked-at', 'prepared', 'rooted'], say('why.bed')],
-  [['hardscape', 'bed'], ['break'], say('why.break')],
-  [['break'], ['prepared', 'planted', 'partly', 'submerged', 'fill-part', 'fill'], say('why.break')],
+  [['hardscape', 'bed'], ['break'], say('why.break'), WITHIN],
+  [['break'], ['prepared', 'planted', 'partly', 'submerged', 'fill-part', 'fill'], say('why.break'), WITHIN],
   // Plants, and what a school has before or after them.
-  [['unpack'], ['equipment', 'prepared'], say('why.unpack')],
+  [['unpack'], ['equipment', 'prepared'], say('why.unpack'), WITHIN],
   [['looked-at'], ['prepared', 'rooted'], say('why.school.sand-first'), (s) => s.sandFirst],
   [['rooted'], ['looked-at'], say('why.school.sand-last'), (s) => !s.sandFirst],
   [['hardscape', 'bed'], ['equipment', 'wet-bed'], say('why.equipment.last')],
@@ -108,13 +111,13 @@ const RULES: readonly Rule[] = [
   [['planted'], ['refloat', 'start'], say('why.plant'), (s) => s.flooded],
   // Water, and everything on.
   [['hardscape', 'bed', 'looked-at'], ['fill-part'], say('why.dry')],
-  [['planted'], ['fill-part'], say('why.plant.dry')],
+  [['planted'], ['fill-part'], say('why.plant.dry'), WITHIN],
   [['equipment'], ['fill-part'], say('why.equipment')],
   [['wet-bed'], ['fill-part'], say('why.wet-bed.fill')],
   [['fill-part'], ['partly', 'fill'], say('why.in-water')],
   [['partly'], ['fill'], say('why.in-water.part')],
   [['fill'], ['submerged'], say('why.in-water')],
-  [['planted'], ['partly', 'submerged'], say('why.plant')],
+  [['planted'], ['partly', 'submerged'], say('why.plant'), WITHIN],
   [['partly', 'submerged'], ['refloat', 'start', 'floaters', 'photograph', 'clear-up'], say('why.plant')],
   [['hardscape', 'bed', 'looked-at'], ['fill'], say('why.dry')],
   [['equipment'], ['fill', 'start'], say('why.equipment')],
@@ -188,15 +191,13 @@ function ruleEdges(ids: readonly string[], of: Layers, habits: Habits, rules = R
 export function edgesAcross(steps: readonly Pick<Step, 'id'>[], job: Job): Edge[] {
   const ids = steps.map((s) => s.id);
   const there = new Set(ids);
-  const rules = RULES.filter(([first, , , when]) => !when && !DAILY.includes(first[0]));
+  const rules = RULES.filter(([, , , when]) => !when);
   const prepared = plantingOrder(job).rooted.flatMap((kind) => (kind.ids.flatMap((then) => kind.preparedBy.map((first): Edge => ({ first, then, because: say('why.prepare') }))))); // prettier-ignore
   return [...layerEdges(job), ...prepared, ...ruleEdges(ids, layersIn(job), habitsOf(job), rules)].filter(
     (e) => e.first !== e.then && there.has(e.first) && there.has(e.then) && !LAST.includes(e.then),
   );
 }
 
-/** What each sitting has of its own. */
-const DAILY = ['arrive', 'carry', 'before-leaving', 'break', 'unpack', 'wash'];
 /** What is last on its day waits for nothing of another. */
 const LAST = ['photograph', 'clear-up'];
 
@@ -240,6 +241,8 @@ function layerEdges(job: Job): Edge[] {
   const at = (role: Pour['role']) => job.pours.findIndex((p) => p.role === role);
   const chain = (pours: readonly Pour[]) => pours.slice(1).map((p, i): Edge => ({ first: pours[i].task, then: p.task, because })); // prettier-ignore
   const [filler, soil] = [at('filler'), at('soil')];
+  // All of the soil may come in around what stands, or a part of it.
+  const pouredBy = (p: Pour) => (p.role === 'soil' ? ['soil', 'gaps'] : [p.task]);
   const over = (p: Pour, lower: number) => lower >= 0 && job.pours.indexOf(p) > lower;
   return [
     ...gluedEdges(job),
@@ -247,10 +250,10 @@ function layerEdges(job: Job): Edge[] {
     ...chain(after),
     ...chain(job.pours.filter((p) => p.role === 'cosmetic')),
     ...job.pours.slice(0, Math.max(0, filler)).map((p): Edge => ({ first: p.task, then: 'filler', because })),
-    ...[...before, ...job.pours.filter((p) => p.role === 'soil')]
+    ...[...before, ...after, ...job.pours.filter((p) => p.role === 'soil')]
       .filter((p) => over(p, filler))
-      .map((p): Edge => ({ first: 'filler', then: p.task, because })),
-    ...job.pours.slice(0, Math.max(0, soil)).filter((p) => p.role === 'bed').map((p): Edge => ({ first: p.task, then: 'soil', because })), // prettier-ignore
+      .flatMap((p) => pouredBy(p).map((then): Edge => ({ first: 'filler', then, because }))),
+    ...job.pours.slice(0, Math.max(0, soil)).filter((p) => p.role === 'bed').flatMap((p) => ['soil', 'gaps'].map((then): Edge => ({ first: p.task, then, because }))), // prettier-ignore
     ...before
       .filter((p) => over(p, soil))
       .flatMap((p) => ['soil', 'gaps'].map((first): Edge => ({ first, then: p.task, because }))),

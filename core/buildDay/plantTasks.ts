@@ -5,6 +5,7 @@ import { plantingSequence, type Turn } from '../planted/plantingSequence';
 import { PRACTICE, say, type Text } from '../words/text';
 import { CAUTIONS } from './cautions';
 import { each, inWater, step, type Job } from './job';
+import { taskOfPlant } from '../sittings/homes';
 import { RATES } from './rates';
 import type { Step } from './task';
 
@@ -127,6 +128,7 @@ function bedTasks(job: Job): Step[] {
   return kinds.flatMap(({ plant, parts }) =>
     parts.map(({ id, plugs }, i): Step => ({
       id,
+      task: taskOfPlant(plant),
       phase: 'planting',
       title:
         parts.length > 1

@@ -11,20 +11,25 @@ import { madeIn } from './jobIn';
 import { holdsAnimals, isDone } from './leftStanding';
 import { workOf } from './rescapeTasks';
 import type { SittingPlan } from './sittingPlan';
+import type { WholeWork } from './wholeWork';
 
-/** What is wrong between the sittings of a work: with their order, their hours, and what waits in the nights between. */
-export function sittingFindings(job: Job, plans: readonly SittingPlan[]): Finding[] {
-  const late = lateNeeds(job);
-  // One day has no nights; glue that takes a day has none to take.
-  if (plans.length === 1) return [...late, ...cures(job, plans)];
+/**
+ * What is wrong between the sittings of a work: with their order, their hours, and what waits in the nights between. `whole`
+ * is left out where all is done in one day; `after` are the sittings after the water.
+ */
+export function sittingFindings(
+  job: Job,
+  whole: WholeWork | undefined,
+  plans: readonly SittingPlan[],
+  after: readonly SittingPlan[],
+): Finding[] {
   return [
-    ...clashes(plans),
-    ...late,
+    ...clashes([...plans, ...after]),
+    ...(whole ? lateNeeds(job, whole) : []),
     ...cures(job, plans),
-    ...nights(job),
-    ...dries(job),
-    ...air(job),
-    ...limits(plans),
+    // One day has no nights.
+    ...(plans.length > 1 ? [...nights(job), ...dries(job), ...air(job)] : []),
+    ...limits([...plans, ...after]),
   ];
 }
 
@@ -56,10 +61,9 @@ function clashes(plans: readonly SittingPlan[]): Finding[] {
 }
 
 /** A task or a thing in a sitting before what it needs, each pair once. */
-function lateNeeds(job: Job): Finding[] {
+function lateNeeds(job: Job, whole: WholeWork): Finding[] {
   const all = sittingsOf(job.commission);
-  if (all.length === 1) return [];
-  const late = [...thingNeeds(job), ...taskNeeds(job)].filter((n) => isTooLate(n, all));
+  const late = [...thingNeeds(job), ...taskNeeds(whole)].filter((n) => isTooLate(n, all));
   const seen = new Set<string>();
   return late.flatMap(({ first, then, firstIn, thenIn, because }): Finding[] => {
     const key = JSON.stringify([first, then]);

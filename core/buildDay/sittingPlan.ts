@@ -1,7 +1,7 @@
 import type { Day } from '../calendar/day';
 import { crewNamesOf } from './crewNames';
 import type { Sitting } from '../sittings/sittings';
-import { say, type Said } from '../words/text';
+import type { Said } from '../words/text';
 import { jobIn } from './jobIn';
 import type { Job } from './job';
 import { lanesOf, type Lane } from './lanes';
@@ -50,9 +50,4 @@ export function sittingPlan(whole: Job, sitting: Sitting): SittingPlan {
     ...(left ? { left } : {}),
     ...(sitting.note ? { note: sitting.note } : {}),
   };
-}
-
-/** What a sitting is called: as the studio calls it, otherwise by its kind. */
-export function sittingTitle({ kind, title }: Pick<SittingPlan, 'kind' | 'title'>): Said {
-  return title ?? say(`sitting.${kind}`);
 }

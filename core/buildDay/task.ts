@@ -8,6 +8,8 @@ export type Phase = 'prepare' | 'substrate' | 'hardscape' | 'planting' | 'water'
 /** A step of the build day as it follows from the scape, before anybody asks what comes first. */
 export interface Step {
   id: string;
+  /** The task of which it is a part, where two share one plant: by that it is given a sitting. */
+  task?: string;
   phase: Phase;
   title: Said;
   /** What it is called among others, where the title has more in it. */
@@ -40,4 +42,9 @@ export interface Beforehand {
   detail: Text;
   /** Why not later, where other work waits for it. */
   because?: Text;
+}
+
+/** The task as it is given a sitting: a half of it is no task of its own. */
+export function taskOf({ id, task = id }: Pick<Step, 'id' | 'task'>): string {
+  return task;
 }

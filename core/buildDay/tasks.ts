@@ -1,5 +1,5 @@
 import { homeOf } from '../sittings/homes';
-import { BUILD, type Sitting } from '../sittings/sittings';
+import type { Sitting } from '../sittings/sittings';
 import { arrivingTasks, breakTasks, carryTasks, isFirst, leavingOverTasks } from './betweenTasks';
 import { closingTasks, openingTasks } from './frameTasks';
 import {
@@ -34,7 +34,7 @@ import type { Step, Task } from './task';
  * of the whole work (`whole`) what belongs to it. What is there already has none.
  */
 export function tasksOf(whole: Job, job: Job, sitting: Sitting): Task[] {
-  const isIts = ({ id }: Step) => sittingOfWhole(whole, id) === sitting.id;
+  const isIts = ({ id }: Step) => homeOf(whole.commission, id).id === sitting.id;
   const steps = [
     ...(isFirst(whole, sitting) ? [] : arrivingTasks(whole)),
     ...carryTasks(whole, sitting),
@@ -79,10 +79,4 @@ function thingSteps(job: Job): Step[] {
     ...plantTasks(job),
     ...sandTasks(job),
   ];
-}
-
-/** The sitting of a task of the whole work; what somebody put after the build day is done on it, since the water waits for it. */
-export function sittingOfWhole({ commission }: Pick<Job, 'commission'>, task: string): string {
-  const home = homeOf(commission, task);
-  return home.aheadDays < 0 && task !== 'photograph' ? BUILD : home.id;
 }

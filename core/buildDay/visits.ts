@@ -6,7 +6,7 @@ import { bringing, canMinutes } from '../filling/filling';
 import { lateDevices } from '../gear/gear';
 import { pieceOf, plantingOf } from '../resolved/resolved';
 import { taskOfPiece, taskOfPlant } from '../sittings/homes';
-import { afterwardsOf, BUILD, type Sitting } from '../sittings/sittings';
+import { afterwardsOf, BUILD, sittingTitle, type Sitting } from '../sittings/sittings';
 import { inKg, inLitres, inMm } from '../words/measure';
 import { say, type Said, type Text } from '../words/text';
 import { CAUTIONS } from './cautions';
@@ -16,15 +16,19 @@ import { oneByOne } from './order';
 import { halfFill, laterLayers } from '../takeoff/later';
 import { paced } from './pace';
 import { RATES } from './rates';
+import type { Phase } from './task';
 
 /** One thing done on a later visit; its id says what it is to the order of work (`order.ts`). */
 export interface VisitTask {
   id: string;
   /** The task of the work that it is, where it was given this sitting and may be given another. */
   task?: string;
+  phase: Phase;
   title: Said;
   detail: Text;
   minutes: number;
+  /** How many it takes at once; one where nothing is said. */
+  people?: number;
   caution?: Text;
 }
 
@@ -37,23 +41,28 @@ export interface LaterVisit {
   drainToMm: number;
   tasks: VisitTask[];
   minutes: number;
-  /** The sitting that it is, where there is one for that day: what it is called, when it starts and with how many. */
-  sitting?: string;
-  title?: Said;
-  startTime?: string;
-  crew?: number;
-  note?: string;
+  /** The sitting that it is, where it is one and not only follows from something laid or planted later. */
+  sitting?: Sitting;
+}
+
+/** What a visit is called: as its sitting is, and so many days after the build. */
+export function visitTitle({ sitting, afterDays: after }: Pick<LaterVisit, 'sitting' | 'afterDays'>): Text {
+  if (!sitting) return say('visit.title', { after });
+  return say('visit.title.named', { title: sittingTitle(sitting), after });
 }
 
 /** Something to do so many days after the build; `wet` where hands or sand go in, and water out for it. */
 interface Later {
   afterDays: number;
+  /** The sitting to which it was given; what has only a day is done in the first of that day. */
+  sitting?: string;
   task: VisitTask;
   wet: boolean;
 }
 
-/** What was put off on purpose, and gear that comes late: a visit for each day, in order. */
+/** What was put off on purpose, and gear that comes late: a visit for each sitting, and for each other day, in order. */
 export function visitsOf(job: Job): LaterVisit[] {
+  const held = afterwardsOf(job.commission);
   const later = [
     ...laterPours(job),
     ...laterPieces(job),
@@ -63,40 +72,35 @@ export function visitsOf(job: Job): LaterVisit[] {
     ...lateGear(job),
     ...looks(job),
   ];
-  const days = [...new Set(later.map((l) => l.afterDays))].sort((a, b) => a - b);
-  return days.map((afterDays) => {
-    const due = later.filter((l) => l.afterDays === afterDays);
-    const visit = visitOf(
-      job,
-      afterDays,
-      due.map((l) => l.task),
-      due.some((l) => l.wet),
-    );
-    const sitting = afterwardsOf(job.commission).find((s) => s.aheadDays === -afterDays);
-    return sitting ? { ...visit, ...named(sitting) } : visit;
-  });
-}
-
-function named({ id, kind, title, start, crew, note }: Sitting): Partial<LaterVisit> {
-  return {
-    sitting: id,
-    title: title ?? say(`sitting.${kind}`),
-    startTime: start,
-    crew,
-    ...(note ? { note } : {}),
-  };
+  const sittingOf = ({ sitting, afterDays }: Later) => held.find((s) => (sitting === undefined ? s.aheadDays === -afterDays : s.id === sitting)); // prettier-ignore
+  const lots = new Map<string, { afterDays: number; sitting?: Sitting; due: Later[] }>();
+  for (const one of later) {
+    const [sitting, { afterDays }] = [sittingOf(one), one];
+    const key = sitting ? `sitting ${sitting.id}` : `day ${afterDays}`;
+    lots.set(key, { afterDays, ...(sitting ? { sitting } : {}), due: [...(lots.get(key)?.due ?? []), one] });
+  }
+  const place = ({ sitting }: { sitting?: Sitting }) => (sitting ? held.indexOf(sitting) : -1);
+  return [...lots.values()]
+    .sort((a, b) => a.afterDays - b.afterDays || place(a) - place(b))
+    .map(({ afterDays, sitting, due }) => ({
+      ...visitOf(job, afterDays, due.map((l) => l.task), due.some((l) => l.wet)),
+      ...(sitting ? { sitting } : {}),
+    })); // prettier-ignore
 }
 
 /** A sitting after the water begins with a look at what has moved, and a picture where it was put off to it. */
 function looks({ commission, size }: Job): Later[] {
-  const look = { id: 'look', title: say('visit.look.title'), detail: say('visit.look.detail'), minutes: RATES.look * size }; // prettier-ignore
-  const bySchool: Later[] = commission.brief.schools?.lookAfter && afterwardsOf(commission).every((s) => s.aheadDays !== -1) ? [{ afterDays: 1, wet: false, task: look }] : []; // prettier-ignore
-  const sittings = afterwardsOf(commission).flatMap((sitting): Later[] => {
-    const later = (task: VisitTask): Later => ({ afterDays: -sitting.aheadDays, wet: false, task });
-    const picture = { id: 'photograph', task: 'photograph', title: say('photograph.title'), detail: say('photograph.detail'), minutes: RATES.photograph * size }; // prettier-ignore
-    return [later(look), ...(sitting.tasks.includes('photograph') ? [later(picture)] : [])];
-  });
-  return [...bySchool, ...sittings];
+  const look: VisitTask = { id: 'look', phase: 'finish', title: say('visit.look.title'), detail: say('visit.look.detail'), minutes: RATES.look * size }; // prettier-ignore
+  const picture: VisitTask = { id: 'photograph', phase: 'finish', task: 'photograph', title: say('photograph.title'), detail: say('photograph.detail'), minutes: RATES.photograph * size }; // prettier-ignore
+  const held = afterwardsOf(commission);
+  const bySchool = commission.brief.schools?.lookAfter && held.every((s) => s.aheadDays !== -1);
+  return [
+    ...(bySchool ? [{ afterDays: 1, wet: false, task: look }] : []),
+    ...held.flatMap(
+      ({ id, aheadDays, tasks }) =>
+      [look, ...(tasks.includes('photograph') ? [picture] : [])].map((task) => ({ afterDays: -aheadDays, sitting: id, wet: false, task })), // prettier-ignore
+    ),
+  ];
 }
 
 /** Stones and wood that are set when the water is in. */
@@ -108,9 +112,11 @@ function laterPieces({ commission, survey }: Job): Later[] {
     return [
       {
         afterDays: onDay,
+        ...named(sitting),
         wet: true,
         task: {
           id: `${isWood ? 'wood' : 'stones'}-${p.id}`,
+          phase: 'hardscape',
           ...inSitting(sitting, taskOfPiece(piece, material.kind)),
           title: say('visit.piece.title', { piece: p.id, material: material.name }),
           detail: say('visit.piece.detail', { mass: inKg(p.massKg) }),
@@ -133,6 +139,7 @@ function takenOutAgain({ commission, survey }: Job): Later[] {
         wet: true,
         task: {
           id: `out-${p.id}`,
+          phase: 'hardscape',
           title: say('visit.out.title', { piece: p.id }),
           detail: say('visit.out.detail', { mass: inKg(p.massKg) }),
           minutes: RATES.setPerPiece + p.massKg * RATES.setPerKg,
@@ -147,11 +154,13 @@ function takenOutAgain({ commission, survey }: Job): Later[] {
 const pourId = (layer: string) => `later-${layer}`;
 
 function laterPours({ commission, survey }: Job): Later[] {
-  return laterLayers(commission, survey).map(({ id, laterDays, litres, name, sitting, task }) => ({
+  return laterLayers(commission, survey).map(({ id, laterDays, litres, name, sitting, task }): Later => ({
     afterDays: laterDays,
+    ...named(sitting),
     wet: true,
     task: {
       id: pourId(id),
+      phase: 'substrate',
       ...inSitting(sitting, task),
       title: say('layer.title', { material: name, litres: inLitres(litres) }),
       detail: say('soil.detail.wet'),
@@ -159,6 +168,9 @@ function laterPours({ commission, survey }: Job): Later[] {
     },
   }));
 }
+
+/** The sitting of a thing that has one after the water. */
+const named = (sitting: string): Pick<Later, 'sitting'> => (sitting === BUILD ? {} : { sitting });
 
 /** What was put into a sitting may be put into another; what has so many days of its own may not. */
 function inSitting(sitting: string, task: string | undefined): Pick<VisitTask, 'task'> {
@@ -183,12 +195,16 @@ function laterPlants({ commission, survey }: Job): Later[] {
     const { plugs, minutes, todo } = preparedOf(turn);
     if (!afterDays || plugs === 0) return [];
     const { id, each } = settingOf({ plant, id: planting.id });
-    return byDays(plugs, planting.aDay).map((count, day) => ({
+    const { sitting } = plantingOf(commission, planting.id);
+    return byDays(plugs, planting.aDay).map((count, day): Later => ({
       afterDays: afterDays + day,
+      // Of several days the first is its sitting's.
+      ...(day === 0 ? named(sitting) : {}),
       wet: plant.roots !== 'float',
       task: {
         id,
-        ...inSitting(plantingOf(commission, planting.id).sitting, taskOfPlant(plant)),
+        phase: 'planting',
+        ...inSitting(sitting, taskOfPlant(plant)),
         title: plant.name,
         detail: say('visit.plant', { count, todo }),
         minutes: count * each + (minutes * count) / plugs,
@@ -208,17 +224,18 @@ function tiesCut({ joints, size }: Job): Later[] {
   const days = [...new Set(joints.flatMap((j) => j.cutDays ?? []))];
   return days.map((afterDays) => {
     const own = joints.filter((j) => j.cutDays === afterDays).map((j) => j.id);
-    const task = { id: 'cut', title: say('visit.cut.title', { joints: own }), detail: say('visit.cut.detail'), minutes: own.length * RATES.jointTie * size }; // prettier-ignore
+    const task: VisitTask = { id: 'cut', phase: 'hardscape', title: say('visit.cut.title', { joints: own }), detail: say('visit.cut.detail'), minutes: own.length * RATES.jointTie * size }; // prettier-ignore
     return { afterDays, wet: true, task };
   });
 }
 
 function lateGear({ commission, size }: Job): Later[] {
-  return lateDevices(commission).map((device) => ({
+  return lateDevices(commission).map((device): Later => ({
     afterDays: daysFrom(commission.brief.buildDay, device.device.arrives!),
     wet: false,
     task: {
       id: 'equipment',
+      phase: 'finish',
       title: device.name,
       detail: say('visit.gear'),
       minutes: RATES.equipment * size,
@@ -227,7 +244,7 @@ function lateGear({ commission, size }: Job): Later[] {
   }));
 }
 
-function visitOf(job: Job, afterDays: number, work: VisitTask[], wet: boolean): LaterVisit {
+function visitOf(job: Job, afterDays: number, work: VisitTask[], wet: boolean): Omit<LaterVisit, 'sitting'> {
   const { commission, survey } = job;
   const { mm: toMm, outL: drainL } = wet ? halfFill(commission, survey) : { mm: 0, outL: 0 };
   // What has moved is seen before anything is stirred.
@@ -252,6 +269,7 @@ function visitOf(job: Job, afterDays: number, work: VisitTask[], wet: boolean): 
 function drain(litres: number, toMm: number): VisitTask {
   return {
     id: 'drain',
+    phase: 'water',
     title: say('drain.title', { litres: inLitres(litres, 0) }),
     detail: say('visit.drain', { height: inMm(toMm) }),
     minutes: RATES.drain + litres * RATES.stripPerL,
@@ -263,6 +281,7 @@ function refill(commission: Job['commission'], litres: number): VisitTask {
   const cans = commission.site?.carry === 'cans' ? canMinutes(litres, commission.site.tapM) : undefined;
   return {
     id: 'fill',
+    phase: 'water',
     title: say('fill.title.there', { litres: inLitres(litres, 0) }),
     detail: say('fill.how'),
     minutes: cans ?? bringing(commission, litres).minutes,

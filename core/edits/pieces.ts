@@ -14,6 +14,15 @@ export function withPiece(o: Option, id: string, change: (piece: Piece) => Piece
   return { ...o, pieces: o.pieces.map((p) => (p.id === id ? change(p) : p)) };
 }
 
+/** The option with one of its joints changed. */
+export function withJoint(
+  o: Option,
+  id: string,
+  change: (joint: Option['joints'][number]) => Option['joints'][number],
+): Option {
+  return { ...o, joints: o.joints.map((j) => (j.id === id ? change(j) : j)) };
+}
+
 /** Which pieces are in the tank now: they remember where they stood. */
 export type IsHere = (piece: Piece) => boolean;
 

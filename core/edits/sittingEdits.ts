@@ -5,27 +5,29 @@ import { dayPlus, type Day } from '../calendar/day';
 import type { Move } from '../sittings/move';
 import { taskOfPiece, taskOfPlant } from '../sittings/homes';
 import { BUILD } from '../sittings/sittings';
+import { withGiven } from './given';
 import { freshId } from './ids';
 
 type Sittings = NonNullable<Commission['brief']['sittings']>;
 type Entry = Sittings[number];
 
-/** The document with another sitting: on the eve of the build day where no day is said. */
+/** Where a day has a sitting already, the next begins in the afternoon unless it is said. */
+const AFTERNOON = '14:00';
+
+/** The document with another sitting: on the eve of the build day where no day is said, the day after it for a visit. */
 export function withSitting(document: Commission, kind: Entry['kind'], day?: Day): Commission {
   const { brief } = document;
   const list = brief.sittings ?? [];
-  const entry: Entry = { id: freshId(kind, list), kind, day: day ?? dayPlus(brief.buildDay, kind === 'detail' ? 1 : -1) }; // prettier-ignore
+  const on = day ?? dayPlus(brief.buildDay, kind === 'detail' ? 1 : -1);
+  const start = list.some((s) => s.day === on) ? { start: AFTERNOON } : {};
+  const entry: Entry = { id: freshId(kind, list), kind, day: on, ...start };
   return { ...document, brief: { ...brief, sittings: [...list, entry] } };
 }
 
 /** The document with some answers of a sitting changed; what is given as undefined is as usual again. */
 export function withSittingChanged(document: Commission, id: string, change: Partial<Entry>): Commission {
   const { brief } = document;
-  const changed = (brief.sittings ?? []).map((s) =>
-    s.id === id
-      ? (Object.fromEntries(Object.entries({ ...s, ...change }).filter(([, v]) => v !== undefined)) as Entry)
-      : s,
-  );
+  const changed = (brief.sittings ?? []).map((s) => (s.id === id ? withGiven(s, change) : s));
   return { ...document, brief: { ...brief, sittings: changed } };
 }
 

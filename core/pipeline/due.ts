@@ -2,8 +2,9 @@ import type { Day } from '../calendar/day';
 import { openQuestions } from '../commission/notes';
 import type { Commission } from '../commission/schema';
 import { endsOf } from '../buildDay/buildPlan';
-import { sittingTitle } from '../buildDay/sittingPlan';
+import { visitTitle } from '../buildDay/visits';
 import { clockOf } from '../calendar/clock';
+import { sittingTitle } from '../sittings/sittings';
 import { say, type Said } from '../words/text';
 import type { Plan } from './plan';
 
@@ -59,11 +60,9 @@ export function dueOf({ order, build }: Plan, commission: Pick<Commission, 'log'
       detail: [say('calendar.build.detail', { start: build.startTime, ends: endsOf(build) })],
     },
     ...build.visits.map((v) => ({
-      key: `visit ${v.afterDays}`,
+      key: v.sitting ? `sitting ${v.sitting.id}` : `visit ${v.afterDays}`,
       day: v.day,
-      title: v.title
-        ? say('visit.title.named', { title: v.title, after: v.afterDays })
-        : say('visit.title', { after: v.afterDays }),
+      title: visitTitle(v),
       detail: v.tasks.map((t) => say('calendar.task', { title: t.title, detail: t.detail })),
     })),
   ];

@@ -1,14 +1,11 @@
 import type { Joint, Material, Piece, Plant } from '../commission/schema';
-import { buildingOf, sittingsOf, type OfSittings, type Sitting } from './sittings';
+import { BUILD, buildingOf, sittingsOf, type OfSittings, type Sitting } from './sittings';
+import { SORTS, taskKind, type Sort } from './taskKinds';
 
 /*
  * To which sitting a task belongs, and with it every stone, layer and plant: to the one that somebody said; otherwise to the
  * first that takes work of its sort. Take-off, order, tasks and calendar read the day of a thing from here.
  */
-
-/** How far the scape is when such work is done: each sitting takes what belongs to it and to those before it. */
-const SORTS = ['yard', 'tank', 'hardscape', 'planting', 'water'] as const;
-type Sort = (typeof SORTS)[number];
 
 /** The furthest work that each sitting takes. */
 const TAKES: Record<Sitting['kind'], Sort> = {
@@ -22,37 +19,26 @@ const TAKES: Record<Sitting['kind'], Sort> = {
   detail: 'yard',
 };
 
-/** Work that touches nothing in the tank; work that makes the tank free for the scape. */
-const YARD = ['wash', 'table'];
-const TANK = ['protect', 'leaving', 'holding', 'drain', 'lift', 'strip', 'trial'];
-/** Work at which water goes in, and what needs it. */
-const WATER = ['unpack', 'equipment', 'fill-part', 'fill', 'refloat', 'start', 'floaters', 'return', 'photograph', 'clear-up']; // prettier-ignore
-
-/** Two halves of one plant are one task here: `plant-x-0` is `plant-x`. */
-export function taskKey(task: string): string {
-  return task.replace(/^(plant-.*)-[01]$/, '$1');
-}
-
+/** Through all the water plants go in on the day on which it does; what is only looked at lies when they do. */
 function sortOf(key: string, { brief }: OfSittings, isLookedAt: boolean): Sort {
-  if (YARD.includes(key)) return 'yard';
-  if (TANK.includes(key)) return 'tank';
-  const isPlanted =
-    key.startsWith('plant-') || key.startsWith('prepare-') || key === 'epiphytes' || key === 'wet-bed';
-  // Through all the water they go in on the day on which it does.
-  if (isPlanted) return brief.schools?.moisture === 'flooded' ? 'water' : 'planting';
-  if (WATER.includes(key) || /^(partly|submerged)-/.test(key)) return 'water';
-  return isLookedAt ? 'planting' : 'hardscape';
+  const { sort } = taskKind(key);
+  if (sort === 'planting' && brief.schools?.moisture === 'flooded') return 'water';
+  return isLookedAt ? 'planting' : sort;
 }
 
 /**
- * The sitting to which a task belongs. `isLookedAt` is true for a layer that is only looked at: it lies when the plants do.
+ * The sitting to which a task belongs; what the water waits for is done before it, whatever was said. `isLookedAt` is true for a layer that is only looked at: it lies when the plants do.
  * Valid for any key; one that no rule knows is work at the hardscape. Leaves out: things that name a sitting themselves.
  * Test: sittings.test.ts, "take each the work of their sort, the first that is far enough".
  */
 export function homeOf(of: OfSittings, key: string, isLookedAt = false): Sitting {
   const building = buildingOf(of);
-  const said = sittingsOf(of).find((s) => s.tasks.includes(key));
-  if (said) return said;
+  const all = sittingsOf(of);
+  const said = all.find((s) => s.tasks.includes(key));
+  const { ofThings, mayBeLater } = taskKind(key);
+  const isTooLate = said !== undefined && all.indexOf(said) >= building.length && !ofThings && !mayBeLater;
+  if (said && !isTooLate) return said;
+  if (isTooLate) return building.find((s) => s.id === BUILD)!;
   const tried = (key === 'trial' || key === 'table') && building.find((s) => s.kind === key);
   if (tried) return tried;
   const far = SORTS.indexOf(sortOf(key, of, isLookedAt));

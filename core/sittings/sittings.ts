@@ -1,4 +1,5 @@
 import { daysFrom, type Day } from '../calendar/day';
+import { say, type Said } from '../words/text';
 import { startTimeOf } from '../commission/usual';
 import type { Brief, Site, SittingKind } from '../commission/schema';
 import { BUILD } from '../commission/sittingSchema';
@@ -77,10 +78,10 @@ function listed({ brief, site }: OfSittings): Sitting[] {
       };
     }),
   ];
-  return all.sort((a, b) => a.day.localeCompare(b.day) || a.start.localeCompare(b.start) || rank(a) - rank(b)); // prettier-ignore
+  return all.sort((a, b) => a.day.localeCompare(b.day) || rank(a) - rank(b) || a.start.localeCompare(b.start)); // prettier-ignore
 }
 
-/** On one day at one hour the build comes last: what is done before it goes before it. */
+/** On its day the build comes last: nothing is built after the water; an hour that is later clashes with it, and is said. */
 const rank = ({ kind }: Sitting) => Number(kind === BUILD);
 
 /** Those in which the scape is built: up to the build day and with it. */
@@ -93,4 +94,9 @@ export function buildingOf(of: OfSittings): Sitting[] {
 export function afterwardsOf(of: OfSittings): Sitting[] {
   const all = sittingsOf(of);
   return all.slice(all.findIndex((s) => s.id === BUILD) + 1);
+}
+
+/** What a sitting is called: as the studio calls it, otherwise by its kind. */
+export function sittingTitle({ kind, title }: Pick<Sitting, 'kind' | 'title'>): Said {
+  return title ?? say(`sitting.${kind}`);
 }

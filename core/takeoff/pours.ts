@@ -61,7 +61,8 @@ function pouredAround(layers: readonly ResolvedLayer[], highest: number): Pour['
   for (let i = layers.length - 1; i > highest; i--) {
     if (layers[i].role === 'cosmetic') continue;
     const { poured } = layers[i].layer;
-    if (poured === undefined) break;
+    // Filler is under all of it.
+    if (poured === undefined || layers[i].role === 'filler') break;
     around[i] = poured;
   }
   return around;

@@ -99,6 +99,8 @@ const animal = fc.record({
 export type Naming = (what: string, i: number) => string;
 const PLAIN: Naming = (what, i) => `${what} ${i}`;
 
+const pouredWhen = maybe(maybe(fc.constantFrom('around', 'glued')));
+
 /** What a job is drawn from; `jobDocument` makes a document of it. */
 export const anyJob = fc.record({
   crew: fc.integer({ min: 1, max: 3 }),
@@ -117,7 +119,7 @@ export const anyJob = fc.record({
   mixed: fc.boolean(),
   clearSand: fc.boolean(),
   soilOrigin: origin,
-  poured: maybe(maybe(fc.constantFrom('around', 'glued'))),
+  poured: fc.record({ filler: pouredWhen, soil: pouredWhen, sand: pouredWhen }),
   also: maybe(maybe(fc.constantFrom('tie', 'fibre-glue'))),
   standsIn: fc.boolean(),
   pieces: fc.array(pieceOf, { maxLength: 4 }),
@@ -156,9 +158,9 @@ export function jobDocument(job: DrawnJob, named: Naming = PLAIN): Commission {
     second.at = [Math.min(520, first.at[0] + first.shape.sizeMm[0] * 0.55), first.at[1]];
   Object.assign(s.options[0], {
     bed: [
-      ...(job.fillerMm ? [{ id: 'filler', material: 'scoria', top: { kind: 'level', mm: job.fillerMm }, region: [[80, 150], [520, 150], [520, 320], [80, 320]], ...(job.loose ? { bagged: false } : {}) }] : []), // prettier-ignore
-      ...(job.soilMm ? [here({ id: 'soil', material: 'soil', top: { kind: 'level', mm: job.fillerMm + job.soilMm }, origin: job.soilOrigin, poured: job.poured })] : []), // prettier-ignore
-      ...(job.sandMm ? [{ id: 'sand', material: 'sand', top: { kind: 'level', mm: job.sandMm }, cuts: true, region: [[0, 0], [600, 0], [600, 80], [0, 80]], laterDays: job.sandLater, ...(job.mixed ? { mix: [{ material: 'sand', share: 0.6 }, { material: 'gravel', share: 0.4 }] } : {}) }] : []), // prettier-ignore
+      ...(job.fillerMm ? [{ id: 'filler', material: 'scoria', top: { kind: 'level', mm: job.fillerMm }, region: [[80, 150], [520, 150], [520, 320], [80, 320]], poured: job.poured.filler, ...(job.loose ? { bagged: false } : {}) }] : []), // prettier-ignore
+      ...(job.soilMm ? [here({ id: 'soil', material: 'soil', top: { kind: 'level', mm: job.fillerMm + job.soilMm }, origin: job.soilOrigin, poured: job.poured.soil })] : []), // prettier-ignore
+      ...(job.sandMm ? [{ id: 'sand', material: 'sand', top: { kind: 'level', mm: job.sandMm }, cuts: true, region: [[0, 0], [600, 0], [600, 80], [0, 80]], laterDays: job.sandLater, poured: job.poured.sand, ...(job.mixed ? { mix: [{ material: 'sand', share: 0.6 }, { material: 'gravel', share: 0.4 }] } : {}) }] : []), // prettier-ignore
     ],
     pieces,
     joints: job.joined && first && second ? [{ id: 'J-1', pieces: [first.id, second.id], method: job.glue, ...(job.also ? { also: [job.also] } : {}) }] : [], // prettier-ignore

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { BUILD, sittingsOf } from '../../core/sittings/sittings';
-import { say } from '../../core/words/text';
+import { sittingsOf, sittingTitle } from '../../core/sittings/sittings';
 import { weekDay } from '../units/days';
 import { useFigures } from '../units/figures';
 import { wording } from '../words/wording';
@@ -20,7 +19,7 @@ const choices = computed(() => {
     { value: BY_KIND, title: wording('sittingField.byKind') },
     ...all.map((s) => ({
       value: s.id,
-      title: `${weekDay(s.day)}, ${s.id === BUILD ? words(say('sitting.build')) : (s.title ?? words(say(`sitting.${s.kind}`)))}`,
+      title: `${weekDay(s.day)}, ${words(sittingTitle(s))}`,
     })),
   ];
 }); // prettier-ignore

@@ -1,3 +1,4 @@
+import { BEFOREHAND } from './beforehand';
 import { BUILD } from './build';
 import { CALENDAR } from './calendar';
 import { CARE } from './care';
@@ -27,6 +28,7 @@ export const EN = {
   ...LIVESTOCK,
   ...TAKE_OFF,
   ...ORDERING,
+  ...BEFOREHAND,
   ...BUILD,
   ...SITTINGS,
   ...CARE,

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import { withGiven } from '../../../core/edits/given';
+import { withJoint, withPiece } from '../../../core/edits/pieces';
 import { meansOf } from '../../../core/hardscape/joining';
 import type { Joint, Option, Piece } from '../../../core/commission/schema';
 import { useCommission } from '../../document/commissionStore';
@@ -11,20 +13,14 @@ import { wording } from '../../words/wording';
 /** On what and when a piece is set, by what else and when its joint is made, and when it comes out again where it only holds something. */
 const props = defineProps<{ piece: Piece; joint?: Joint; option: Option }>();
 const commission = useCommission();
-/** A value that is taken back is left out. */
-function withField<T extends object>(thing: T, change: Partial<T>): T {
-  return Object.fromEntries(Object.entries({ ...thing, ...change }).filter(([, v]) => v !== undefined)) as T;
-}
 const setPiece = (key: string, change: Partial<Piece>) =>
-  commission.tryEditOption(`piece ${key} ${props.piece.id}`, (o: Option) => ({
-    ...o,
-    pieces: o.pieces.map((p) => (p.id === props.piece.id ? withField(p, change) : p)),
-  }));
+  commission.tryEditOption(`piece ${key} ${props.piece.id}`, (o) =>
+    withPiece(o, props.piece.id, (p) => withGiven(p, change)),
+  );
 const setJoint = (key: string, change: Partial<Joint>) =>
-  commission.tryEditOption(`joint ${key} ${props.joint!.id}`, (o: Option) => ({
-    ...o,
-    joints: o.joints.map((j) => (j.id === props.joint!.id ? withField(j, change) : j)),
-  }));
+  commission.tryEditOption(`joint ${key} ${props.joint!.id}`, (o) =>
+    withJoint(o, props.joint!.id, (j) => withGiven(j, change)),
+  );
 const ALSO: { value: Joint['method']; title: string }[] = [
   { value: 'fibre-glue', title: wording('pieceTimes.fibre') },
   { value: 'gel-glue', title: wording('pieceTimes.gel') },
@@ -76,6 +72,7 @@ function setLayer(id: string): void {
   />
   <FigureField
     v-if="isTied"
+    class="times"
     :label="wording('pieceTimes.cut')"
     kind="plain"
     unit="days"
@@ -93,6 +90,7 @@ function setLayer(id: string): void {
     @update:model-value="setLayer"
   />
   <FigureField
+    class="times"
     :label="wording('sittingField.out')"
     kind="plain"
     unit="days"

@@ -2,9 +2,8 @@
 import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import { endsOf } from '../../../core/buildDay/buildPlan';
-import { sittingTitle } from '../../../core/buildDay/sittingPlan';
 import { whyNotEarlier } from '../../../core/buildDay/whyNot';
-import { BUILD } from '../../../core/sittings/sittings';
+import { BUILD, sittingTitle } from '../../../core/sittings/sittings';
 import { longDay, weekDay } from '../../units/days';
 import { useFigures } from '../../units/figures';
 import { wording } from '../../words/wording';
@@ -89,6 +88,7 @@ function choose(id: string): void {
         v-if="!sheet && hasSeveral"
         class="screen-only"
         :build="build"
+        :brief="commission.document!.brief"
         :chosen="chosen"
         @choose="choose"
         @move="move"

@@ -4,6 +4,7 @@ import type { BuildPlan } from '../../../core/buildDay/buildPlan';
 import type { Scheduled } from '../../../core/buildDay/schedule';
 import type { SittingPlan } from '../../../core/buildDay/sittingPlan';
 import { RATES } from '../../../core/buildDay/rates';
+import { sittingTitle } from '../../../core/sittings/sittings';
 import { HOSE_L_PER_MIN } from '../../../core/filling/filling';
 import { weekDay } from '../../units/days';
 import { useFigures } from '../../units/figures';
@@ -49,14 +50,15 @@ const rates = computed(() => [
     </header>
     <p class="chain"><b>{{ chain.join(' → ') }}</b> {{ wording('dayNotes.saved') }}</p>
     <FindingList v-if="build.findings.length" :findings="build.findings" />
-    <section v-for="v in build.visits" :key="v.day" class="visit" data-test="visit">
+    <section v-for="(v, n) in build.visits" :key="n" class="visit" data-test="visit">
       <header>
         <h2>{{ weekDay(v.day) }}</h2>
-        <span class="quiet">{{ v.title ? f.words(v.title) : 'visit' }}, {{ v.minutes }} min</span>
+        <span class="quiet"
+          >{{ v.sitting ? f.words(sittingTitle(v.sitting)) : wording('dayNotes.visit') }},
+          {{ v.minutes }} min</span
+        >
       </header>
-      <p v-for="t in v.tasks" :key="f.words(t.title)">
-        <b>{{ f.words(t.title) }}</b> {{ f.words(t.detail) }}
-      </p>
+      <p v-for="(t, i) in v.tasks" :key="i"><b>{{ f.words(t.title) }}</b> {{ f.words(t.detail) }}</p>
     </section>
     <h2>At these steps</h2>
     <p v-for="c in cautions" :key="c.says" class="caution"><b>{{ c.at }}.</b> {{ c.says }}</p>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { clockOf, endsOf, type BuildPlan } from '../../../core/buildDay/buildPlan';
-import { sittingTitle, type SittingPlan } from '../../../core/buildDay/sittingPlan';
+import type { SittingPlan } from '../../../core/buildDay/sittingPlan';
+import { sittingTitle } from '../../../core/sittings/sittings';
 import { useCommission } from '../../document/commissionStore';
 import { longDate, weekDay } from '../../units/days';
 import { useFigures } from '../../units/figures';
@@ -22,7 +23,7 @@ const rowsOf = ({ tasks, crew, startTime }: Pick<SittingPlan, 'tasks' | 'crew' |
 const days = computed(() => [
   ...props.build.earlier.map((s) => ({
     id: s.id,
-    title: `${longDate(s.day)}, ${words(sittingTitle(s)).toLowerCase()}`,
+    title: `${longDate(s.day)}: ${words(sittingTitle(s))}`,
     rows: rowsOf(s),
     left: s.left,
     note: s.note,
@@ -75,13 +76,13 @@ const days = computed(() => [
         >
       </p>
     </section>
-    <section v-for="v in build.visits" :key="v.day" data-test="visit-sheet-later">
+    <section v-for="(v, n) in build.visits" :key="n" data-test="visit-sheet-later">
       <h2>
-        {{ longDate(v.day) }}, {{ v.title ? words(v.title).toLowerCase() : 'visit'
-        }}<template v-if="v.startTime"> from {{ v.startTime }}</template>
+        {{ longDate(v.day) }}: {{ v.sitting ? words(sittingTitle(v.sitting)) : wording('runSheet.visit')
+        }}<template v-if="v.sitting">, {{ wording('runSheet.from', { start: v.sitting.start }) }}</template>
       </h2>
-      <p v-if="v.note">{{ v.note }}</p>
-      <p v-for="t in v.tasks" :key="words(t.title)" class="row">
+      <p v-if="v.sitting?.note">{{ v.sitting.note }}</p>
+      <p v-for="(t, i) in v.tasks" :key="i" class="row">
         <i /><b class="at">{{ Math.round(t.minutes) }} min</b
         ><span class="what"
           ><b>{{ words(t.title) }}</b> {{ words(t.detail)

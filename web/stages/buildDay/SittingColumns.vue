@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue';
 import type { BuildPlan } from '../../../core/buildDay/buildPlan';
 import { movesWith } from '../../../core/buildDay/moves';
+import type { Brief } from '../../../core/commission/schema';
 import type { Said } from '../../../core/words/text';
 import { weekDay } from '../../units/days';
 import { useFigures } from '../../units/figures';
@@ -10,11 +11,11 @@ import { sittingColumns, type Chip, type Column } from './sittingColumns';
 import { useTaskDrag } from './useTaskDrag';
 
 /** The days of the work side by side: tasks are carried from one to another, and what that moves is shown before it is let go. */
-const props = defineProps<{ build: BuildPlan; chosen: string }>();
+const props = defineProps<{ build: BuildPlan; brief: Brief; chosen: string }>();
 const emit = defineEmits<{ choose: [id: string]; move: [key: string, from: string, to: string] }>();
 const { words } = useFigures();
 
-const columns = computed(() => sittingColumns(props.build));
+const columns = computed(() => sittingColumns(props.build, props.brief));
 const refused = ref<Said>();
 const follows = (key: string, to: string, from: string) => movesWith(props.build.graph!, key, to, from);
 

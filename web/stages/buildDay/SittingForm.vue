@@ -2,9 +2,8 @@
 import { computed } from 'vue';
 import { startTimeOf } from '../../../core/commission/usual';
 import { withoutSitting, withSittingChanged } from '../../../core/edits/sittingEdits';
-import { BUILD } from '../../../core/sittings/sittings';
+import { BUILD, sittingTitle } from '../../../core/sittings/sittings';
 import type { Commission } from '../../../core/commission/schema';
-import { say } from '../../../core/words/text';
 import { useCommission } from '../../document/commissionStore';
 import DayField from '../../document/DayField.vue';
 import { useDocEdit } from '../../document/docEdit';
@@ -61,7 +60,7 @@ function remove(): void {
       <WordsField
         label="Called"
         :value="sitting.title"
-        :usual="words(say(`sitting.${sitting.kind}`))"
+        :usual="words(sittingTitle({ kind: sitting.kind }))"
         :apply="(t) => set('title', { title: t || undefined })"
       />
       <DayField data-test="sitting-day" label="On" :value="sitting.day" :apply="setDay" />

@@ -1,5 +1,6 @@
 import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it } from 'vitest';
+import { buildDayOf } from '../../../core/buildDay/buildPlan';
 import { plan } from '../../../core/pipeline/plan';
 import { example } from '../../../core/testing/scape';
 import { usePreferences } from '../../units/preferences';
@@ -48,11 +49,7 @@ describe('the run sheet', () => {
 
 describe('notes beside the day', () => {
   it('name the longest chain, each caution once, and the rates', () => {
-    const notes = mount(
-      DayNotes,
-      { build, sitting: { ...build, id: 'build', kind: 'build', day: build.buildDay } },
-      pinia,
-    );
+    const notes = mount(DayNotes, { build, sitting: buildDayOf(build) }, pinia);
     const cautions = [...notes.el.querySelectorAll('.caution')].map((c) => c.textContent);
     expect(new Set(cautions).size).toBe(cautions.length);
     expect(notes.words()).toMatch(/Floor sheet → .* → Fill/);

@@ -1,13 +1,12 @@
-import type { BuildPlan } from '../../../core/buildDay/buildPlan';
+import { buildDayOf, type BuildPlan, type SittingPlan } from '../../../core/buildDay/buildPlan';
 import { isMovable } from '../../../core/buildDay/moves';
-import { sittingTitle, type SittingPlan } from '../../../core/buildDay/sittingPlan';
-import type { Phase } from '../../../core/buildDay/task';
-import { visitPhase } from '../../../core/buildDay/visitPlan';
-import type { LaterVisit } from '../../../core/buildDay/visits';
+import { taskOf, type Phase } from '../../../core/buildDay/task';
+import { visitPlan } from '../../../core/buildDay/visitPlan';
+import { visitTitle } from '../../../core/buildDay/visits';
 import { clockOf } from '../../../core/calendar/clock';
-import { BUILD } from '../../../core/sittings/sittings';
-import { taskKey } from '../../../core/sittings/homes';
-import { say, type Said, type Text } from '../../../core/words/text';
+import type { Brief } from '../../../core/commission/schema';
+import { sittingTitle } from '../../../core/sittings/sittings';
+import type { Said, Text } from '../../../core/words/text';
 
 /** A task as it stands in the column of its day. */
 export interface Chip {
@@ -35,12 +34,19 @@ export interface Column {
 }
 
 /** The days of a work from the first to the last. */
-export function sittingColumns(build: BuildPlan): Column[] {
-  const day: SittingPlan = { ...build, id: BUILD, kind: BUILD, day: build.buildDay };
-  return [...[...build.earlier, day].map(ofSitting), ...build.visits.map(ofVisit)];
+export function sittingColumns(build: BuildPlan, brief: Brief): Column[] {
+  const visits = build.visits.map((v): Column => {
+    const given = new Set(v.sitting ? v.tasks.flatMap((t) => t.task ?? []) : []);
+    const column = columnOf(visitPlan(v, brief), (task) => given.has(task));
+    if (v.sitting) return column;
+    const { id: _id, start: _start, end: _end, people: _people, ...rest } = column;
+    return { ...rest, title: visitTitle(v) };
+  });
+  return [...[...build.earlier, buildDayOf(build)].map((s) => columnOf(s)), ...visits];
 }
 
-function ofSitting(sitting: SittingPlan): Column {
+/** On a visit only what was given to it may be given elsewhere; the rest has a day of its own. */
+function columnOf(sitting: SittingPlan, mayGo: (task: string) => boolean = isMovable): Column {
   const { id, day, startTime, crew, tasks, doneMin, left } = sitting;
   return {
     id,
@@ -51,13 +57,7 @@ function ofSitting(sitting: SittingPlan): Column {
     people: crew.length,
     minutes: doneMin,
     chips: joined(
-      tasks.map((t) => ({
-        key: taskKey(t.id),
-        title: t.short ?? t.title,
-        minutes: t.minutes,
-        phase: t.phase,
-        isMovable: isMovable(t.id),
-      })),
+      tasks.map((t) => ({ key: taskOf(t), title: t.short ?? t.title, minutes: t.minutes, phase: t.phase, isMovable: mayGo(taskOf(t)) })), // prettier-ignore
     ),
     ...(left ? { left: left.says } : {}),
   };
@@ -71,25 +71,4 @@ function joined(chips: readonly Chip[]): Chip[] {
     byKey.set(chip.key, known ? { ...known, minutes: known.minutes + chip.minutes } : chip);
   }
   return [...byKey.values()];
-}
-
-function ofVisit(visit: LaterVisit): Column {
-  const { sitting, title, day, startTime, crew, minutes, tasks, afterDays } = visit;
-  return {
-    ...(sitting ? { id: sitting } : {}),
-    title: title ?? say('visit.title', { after: afterDays }),
-    day,
-    ...(startTime ? { start: startTime, end: clockOf(startTime, minutes) } : {}),
-    ...(crew ? { people: crew } : {}),
-    minutes,
-    chips: joined(
-      tasks.map((t, i) => ({
-        key: t.task ?? `${t.id} ${i}`,
-        title: t.title,
-        minutes: Math.round(t.minutes),
-        phase: visitPhase(t.id),
-        isMovable: t.task !== undefined,
-      })),
-    ),
-  };
 }

@@ -1,6 +1,6 @@
 import { computed, ref } from 'vue';
 import { dayPlus } from '../../../core/calendar/day';
-import type { BuildPlan } from '../../../core/buildDay/buildPlan';
+import { buildDayOf, type BuildPlan } from '../../../core/buildDay/buildPlan';
 import { movesWith } from '../../../core/buildDay/moves';
 import type { SittingPlan } from '../../../core/buildDay/sittingPlan';
 import { visitPlan } from '../../../core/buildDay/visitPlan';
@@ -8,6 +8,7 @@ import type { Commission, SittingKind } from '../../../core/commission/schema';
 import { withMoves, withSitting } from '../../../core/edits/sittingEdits';
 import { BUILD } from '../../../core/sittings/sittings';
 import { useCommission } from '../../document/commissionStore';
+import { today } from '../../units/days';
 import { useFigures } from '../../units/figures';
 import { wording } from '../../words/wording';
 
@@ -25,17 +26,19 @@ export function useSittings(build: () => BuildPlan | undefined) {
     const plan = build();
     if (!plan) return undefined;
     const earlier = plan.earlier.find((s) => s.id === chosen.value);
-    const visit = plan.visits.find((v) => v.sitting === chosen.value);
+    const visit = plan.visits.find((v) => v.sitting?.id === chosen.value);
     if (visit) return visitPlan(visit, commission.document!.brief);
-    return earlier ?? { ...plan, id: BUILD, kind: BUILD, day: plan.buildDay };
+    return earlier ?? buildDayOf(plan);
   });
 
   function add(kind: SittingKind, aheadDays?: number): void {
     commission.endStep();
     const known = new Set(commission.document?.brief.sittings?.map((s) => s.id));
-    commission.edit('sitting added', (d: Commission) =>
-      withSitting(d, kind, aheadDays === undefined ? undefined : dayPlus(d.brief.buildDay, -aheadDays)),
-    );
+    commission.edit('sitting added', (d: Commission) => {
+      const usual = dayPlus(d.brief.buildDay, -(aheadDays ?? (kind === 'detail' ? -1 : 1)));
+      // Nothing is planned into the past.
+      return withSitting(d, kind, usual < today() ? today() : usual);
+    });
     chosen.value = commission.document?.brief.sittings?.find((s) => !known.has(s.id))?.id ?? BUILD;
   }
 

@@ -2,6 +2,9 @@
 export const BUILD_DAY = {
   'dayNotes.perKg': 'min and {setPerKg} min a kg',
   'dayNotes.saved': 'Minutes saved here are minutes saved on the day.',
+  'dayNotes.visit': 'visit',
+  'runSheet.visit': 'visit',
+  'runSheet.from': 'from {start}',
   'runSheet.days': '{count} days, from {from} to {to}',
   'runSheet.build': '{day}, the water',
   'sittings.label': 'The days of the work',

@@ -1,0 +1,27 @@
+/** What has to happen before the build: asked for, joined, soaked, tried, made ready. */
+export const BEFOREHAND = {
+  'why.earlier.leak': 'A tank that leaks needs no film.',
+  'why.earlier.aside': 'It is there before it is worked on.',
+  'why.earlier.joined': 'Joints cure on dry pieces, so this comes before the tub.',
+  'before.media.title': 'Start maturing the filter media',
+  'before.media.detail': 'in a running tank; it moves over wet on the build day',
+  'before.reserve.title': 'Set aside: {things}',
+  'before.reserve.detail': 'from the yard and the stock, so that nobody else takes them',
+  'before.client.title': 'Ask the client for: {things}',
+  'before.client.living': '{ready}; what lives stays in tank water until it is set',
+  'before.client.ready': 'ready on the day',
+  'before.client.worked': 'what is worked on or used beforehand is here by then, the rest on the day',
+  'before.soak.title': 'Into the tub: {pieces}',
+  'before.soak.detail': '{days, plural, one {# day} other {# days}} of soaking before it stays down',
+  'before.joints.title': 'Join outside, {method}: {joints}',
+  'before.joints.detail':
+    '24 h to cure; then {mass} carried in as one by {count, plural, one {one person} other {# people}}, borne under {pieces}, never by its thin end. {caution}',
+  'before.leak.title': 'Leak test of the tank',
+  'before.leak.detail':
+    'before anything is bought to its size: level, on its mat, outside or where water does no harm, {litres} to the line; dry paper around the base, looked at after an hour, in the evening and after a day. Siphoned empty before anybody lifts it; edges of old glass cut.',
+  'before.film.title': 'Background film, {colour}',
+  'before.film.side': '{side} {size}',
+  'before.film.detail': '{sides}; applied wet, squeezed out, trimmed; {hours} h to dry',
+  'before.ro.title': 'Start making {litres} of RO water',
+  'before.ro.detail': '{hours} h at {rate}',
+} as const;
