@@ -85,5 +85,6 @@ function remaining(commission: Resolved, survey: Survey, heightMm: number): numb
   if (heightMm >= vessel.waterLineMm) return waterIn(survey);
   const [{ litres }] = waterByHeight(survey, commission, [heightMm]);
   const chambers = survey.chambersL * (heightMm / vessel.waterLineMm);
-  return litres + chambers;
+  // A sump is not emptied by draining what stands above it.
+  return litres + chambers + survey.sumpL;
 }

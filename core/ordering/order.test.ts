@@ -58,6 +58,25 @@ describe('order-by days', () => {
     expect(orderByOf(ordered(commission), 'branch')).toBe('2026-12-18');
   });
 
+  it('lets a branch soak before the sitting in which it is set, not until the water comes', () => {
+    const commission = structuredClone(example('held-root'));
+    commission.catalogue.materials[2].soakDays = 21;
+    commission.options[0].joints = [];
+    const used = (material: string, of = commission) => {
+      const line = ordered(of)
+        .suppliers.flatMap((s) => s.lines)
+        .find((l) => l.line === material)!;
+      return [line.neededOn, line.usedOn];
+    };
+    expect(used('branch')).toEqual(['2026-12-24', '2027-01-14']);
+    const dry = { id: 'dry', kind: 'hardscape' as const, day: '2027-01-11' };
+    const twice = { ...commission, brief: { ...commission.brief, sittings: [dry] } };
+    expect(used('branch', twice)).toEqual(['2026-12-21', '2027-01-11']);
+    // Soil waits for nothing: it is there for the evening on which it is laid.
+    expect(used('soil-granules', twice)).toEqual(['2027-01-11', '2027-01-11']);
+    expect(used('carpet-grass', twice)).toEqual(['2027-01-14', '2027-01-14']);
+  });
+
   it('finds what can no longer be had in time, on the day asked', () => {
     expect(ordered(example('level-cube'), '2027-01-08').findings).toEqual([]);
     const [late] = ordered(example('level-cube'), '2027-01-09').findings;

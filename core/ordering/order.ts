@@ -1,5 +1,5 @@
 import { withoutPrice } from '../takeoff/cost';
-import { daysFrom, type Day } from '../calendar/day';
+import { dayPlus, daysFrom, type Day } from '../calendar/day';
 import { nameOfSupplier, packOf, supplierOf } from '../commission/lookup';
 import type { Pack } from '../commission/schema';
 import type { Resolved } from '../resolved/resolved';
@@ -25,7 +25,9 @@ export interface OrderLine {
   orderBy?: Day;
   arriveBy?: Day;
   neededOn: Day;
-  /** It is needed so many days before the build, since it soaks, cures in a joint or matures. */
+  /** The day on which it is set, poured, planted or put in: that for which it is needed, unless it is worked on before. */
+  usedOn: Day;
+  /** It is needed so many days before the build, since it soaks, cures in a joint, matures or is used in a sitting. */
   ahead?: TakeOffLine['ahead'];
   aheadDays?: number;
   leadDays: number;
@@ -157,6 +159,9 @@ function orderLines(
   });
 }
 
+/** True for what soaks, cures or matures between the day for which it comes and that on which it is used. */
+const isWorkedOn = ({ ahead }: TakeOffLine) => ahead !== undefined && ahead !== 'sitting';
+
 function orderLine(commission: Resolved, line: TakeOffLine, pack: Pack, count: number): OrderLine {
   const supplier = supplierOf(commission, pack.supplier);
   const neededOn = neededOnDay(commission, line);
@@ -171,6 +176,7 @@ function orderLine(commission: Resolved, line: TakeOffLine, pack: Pack, count: n
     orderBy: arriveBy && orderDay(supplier, arriveBy, pack.leadDays),
     arriveBy,
     neededOn,
+    usedOn: isWorkedOn(line) ? dayPlus(commission.brief.buildDay, -(line.usedAheadDays ?? 0)) : neededOn,
     ...(line.aheadDays ? { ahead: line.ahead, aheadDays: line.aheadDays } : {}),
     leadDays: pack.leadDays,
     keepsDays: pack.keepsDays,

@@ -44,6 +44,8 @@ export interface Survey {
   fixedL: number;
   /** Water in filter chambers, part of the free water. */
   chambersL: number;
+  /** Water in a sump below, in the free water too. */
+  sumpL: number;
   /** Above the bed and the water line, less pieces. */
   airL: number;
   floorKg: number;
@@ -105,14 +107,13 @@ export function survey(commission: Commission, ask: SurveyAsk = {}): Survey {
   );
   const brimL = litresToHeight(vessel, vessel.innerMm.height);
   const { sumpL = 0 } = vessel;
-  const chambersL = chamberWaterL(vessel) + sumpL;
+  const chambersL = chamberWaterL(vessel);
   const open = remembered(memo.open, [field, vessel.waterLineMm], () => openMm3(field, vessel));
   const freeWaterL =
-    (open.water - sum(everything, (d) => d.ownInFreeWater)) / MM3_PER_L + chambersL - pocketsWetL;
+    (open.water - sum(everything, (d) => d.ownInFreeWater)) / MM3_PER_L + chambersL + sumpL - pocketsWetL;
   const airL =
     (open.air - sum(everything, (d) => d.ownInAir)) / MM3_PER_L +
-    chambersBrimL(vessel) +
-    sumpL -
+    chambersBrimL(vessel) -
     chambersL -
     pocketsDryL;
   const bedL = nettoLayers.reduce((total, l) => total + l.volumeL, 0) + pocketsWetL + pocketsDryL;
@@ -138,6 +139,7 @@ export function survey(commission: Commission, ask: SurveyAsk = {}): Survey {
     piecesL,
     fixedL: sum(fixedDisplaced, ownMm3) / MM3_PER_L,
     chambersL,
+    sumpL,
     airL,
     floorKg: masses.totalKg,
     floorKnPerM2: masses.knPerM2,

@@ -28,16 +28,20 @@ export function hardscapeLines(commission: Resolved, survey: Survey): TakeOffLin
 function soonest(
   commission: Resolved,
   pieces: readonly { id: string }[],
-): Pick<TakeOffLine, 'laterDays' | 'ahead' | 'aheadDays'> {
+): Pick<TakeOffLine, 'laterDays' | 'ahead' | 'aheadDays' | 'usedAheadDays'> {
   const ahead = aheadOf(commission);
   const tried = -triedAheadDays(commission);
-  const onDays = pieces.flatMap(({ id }) => [
-    { why: ahead.get(id)?.why, on: -(ahead.get(id)?.days ?? -pieceOf(commission, id).onDay) },
-    ...(pieceOf(commission, id).onDay <= 0 ? [{ why: undefined, on: tried }] : []),
-  ]);
+  const onDays = pieces.flatMap(({ id }) => {
+    const [{ onDay }, work] = [pieceOf(commission, id), ahead.get(id)];
+    return [
+      { why: work?.why, on: work ? -work.days : onDay, used: onDay },
+      ...(onDay <= 0 ? [{ why: undefined, on: tried, used: onDay }] : []),
+    ];
+  });
   const [first] = onDays.sort((a, b) => a.on - b.on);
   const needed = neededFrom(first ? [first.on] : []);
-  return needed.aheadDays && first.why ? { ...needed, ahead: first.why } : needed;
+  if (!needed.aheadDays || !first.why) return needed;
+  return { ...needed, ahead: first.why, ...(first.used < 0 ? { usedAheadDays: -first.used } : {}) };
 }
 
 function stoneLine(commission: Resolved, survey: Survey, material: Material): TakeOffLine {

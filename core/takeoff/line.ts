@@ -33,6 +33,8 @@ export interface TakeOffLine {
   /** It soaks, cures in a joint, matures or is used in a sitting so many days before the build: needed so much sooner. */
   ahead?: Ahead['why'] | 'matures' | 'sitting';
   aheadDays?: number;
+  /** Of those the days between the sitting in which it is used and the build day. */
+  usedAheadDays?: number;
   /** Where that comes from which is not bought, each once. */
   origins: Origin[];
 }
@@ -52,6 +54,7 @@ export interface Need {
   laterDays?: number;
   ahead?: TakeOffLine['ahead'];
   aheadDays?: number;
+  usedAheadDays?: number;
   origins?: readonly Origin[];
 }
 
@@ -72,6 +75,7 @@ export function lineOf(need: Need): TakeOffLine {
     laterDays,
     ahead,
     aheadDays,
+    usedAheadDays,
     origins = [],
     held = need.needed.value,
     ...rest
@@ -105,6 +109,7 @@ export function lineOf(need: Need): TakeOffLine {
     ...(packWords ? { packWords } : {}),
     ...(laterDays ? { laterDays } : {}),
     ...(aheadDays ? { ahead, aheadDays } : {}),
+    ...(usedAheadDays ? { usedAheadDays } : {}),
     origins: [...new Set(origins)].filter((o) => o !== 'bought'),
     priceMinor: price,
     priced: chosen !== undefined,

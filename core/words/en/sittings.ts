@@ -152,6 +152,7 @@ export const SITTINGS = {
   'sitting.past.because':
     'Held: leave its day as it is, so that the record is right. Not held: give it a day from today on; what waits for it moves too.',
 
+  'note.about': '{name} {id}',
   'note.open.says': 'Still open: {text}',
   'note.open.says.until': 'Open until {day}: {text}',
   'note.open.because': 'Answer it in the log, with who said so.',

@@ -46,19 +46,10 @@ const lines = computed(() =>
   </g>
 </template>
 
+<style scoped src="./pressedFigures.css"></style>
 <style scoped>
 path {
-  stroke: var(--celadon);
   stroke-width: 1.3;
-  pointer-events: none;
-}
-text {
-  font: 600 11.5px var(--text);
-  fill: var(--celadon);
-  paint-order: stroke;
-  stroke: var(--paper);
-  stroke-width: 4px;
-  cursor: pointer;
 }
 .near path {
   stroke: var(--warn);

@@ -38,20 +38,11 @@ const lines = computed(() =>
   </g>
 </template>
 
+<style scoped src="./pressedFigures.css"></style>
 <style scoped>
 path {
-  stroke: var(--celadon);
   stroke-width: 2;
   stroke-dasharray: 2 5;
   stroke-linecap: round;
-  pointer-events: none;
-}
-text {
-  font: 600 11.5px var(--text);
-  fill: var(--celadon);
-  paint-order: stroke;
-  stroke: var(--paper);
-  stroke-width: 4px;
-  cursor: pointer;
 }
 </style>

@@ -23,6 +23,8 @@ const commission = useCommission();
 const { edit } = useDocEdit();
 const { words } = useFigures();
 const brief = computed(() => commission.document!.brief);
+/** When the house lets people work, where nothing else is said of this day. */
+const house = computed(() => commission.document!.site?.hours);
 const sitting = computed(() => brief.value.sittings?.find((s) => s.id === props.id));
 
 const PLACES = [
@@ -38,7 +40,7 @@ function setDay(day: string): string | undefined {
   return set('day', { day });
 }
 function setHour(end: 0 | 1, text: string): string | undefined {
-  const was = sitting.value!.hours ?? ['08:00', '20:00'];
+  const was = sitting.value!.hours ?? house.value ?? ['08:00', '20:00'];
   if (text === '') return set('hours', { hours: undefined });
   const at = clockTyped(text);
   return set('hours', { hours: end === 0 ? [at, was[1]] : [was[0], at] });
@@ -82,10 +84,21 @@ function remove(): void {
         />
       </div>
       <div class="row">
-        <WordsField label="House from" :value="sitting.hours?.[0]" :apply="(t) => setHour(0, t)" />
-        <WordsField label="House until" :value="sitting.hours?.[1]" :apply="(t) => setHour(1, t)" />
+        <WordsField
+          label="House from"
+          :usual="house?.[0]"
+          :value="sitting.hours?.[0]"
+          :apply="(t) => setHour(0, t)"
+        />
+        <WordsField
+          label="House until"
+          :usual="house?.[1]"
+          :value="sitting.hours?.[1]"
+          :apply="(t) => setHour(1, t)"
+        />
       </div>
       <v-select
+        v-if="sitting.day <= brief.buildDay"
         label="Held"
         :items="PLACES"
         :model-value="sitting.place ?? 'site'"

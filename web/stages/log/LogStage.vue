@@ -6,7 +6,9 @@ import { useCommission } from '../../document/commissionStore';
 import { daysAway, longDate, today } from '../../units/days';
 import { keepTyped, readTyped } from '../../document/journal';
 import { useFigures } from '../../units/figures';
+import type { About } from '../../../core/commission/notes';
 import { nextNumber } from '../../../core/edits/ids';
+import { aboutName } from '../../../core/sittings/aboutName';
 import type { Commission, Reading } from '../../../core/commission/schema';
 import { useLocalForm } from '../../document/localForm';
 import ReadingFields from './ReadingFields.vue';
@@ -65,6 +67,7 @@ const KIND: Record<NonNullable<LogEntry['kind']>, string> = {
   question: wording('logStage.question'),
   tried: wording('logStage.tried'),
 };
+const nameOf = (about: About) => f.words(aboutName(commission.document!, commission.option, about));
 /** A question gets its day, and in the end its answer. */
 const set = (entry: LogEntry, part: Partial<LogEntry>) =>
   commission.tryEdit(`note ${entry.id}`, (d) => ({ ...d, log: d.log?.map((n) => (n.id === entry.id ? { ...n, ...part } : n)) })); // prettier-ignore
@@ -153,7 +156,7 @@ function remove(id: string): void {
         <div>
           <p v-if="n.reading" class="figures-read" data-test="reading">{{ readWords(n.reading) }}</p>
           <p v-if="n.kind" class="kind">
-            {{ KIND[n.kind] }}<template v-if="n.about">, {{ n.about.id }}</template>
+            {{ KIND[n.kind] }}<template v-if="n.about">, {{ nameOf(n.about) }}</template>
           </p>
           <p v-if="n.text">{{ n.text }}</p>
           <div v-if="n.kind === 'question'" class="open">

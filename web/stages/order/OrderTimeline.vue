@@ -27,7 +27,7 @@ const coming = computed(() =>
         from: day,
         to: day,
         needed: props.order.buildDay,
-        soaks: false,
+        used: props.order.buildDay,
         comes: true,
       }),
     ),
@@ -48,7 +48,7 @@ const toOrder = computed(() =>
       from: l.orderBy!,
       to: l.arriveBy!,
       needed: l.neededOn,
-      soaks: Boolean(l.aheadDays),
+      used: l.usedOn,
       comes: false,
     })),
   ),
@@ -59,7 +59,11 @@ const first = computed(() => {
   const days = [today(), ...bars.value.map((b) => b.from), ...props.beforehand.map((b) => b.day)].sort();
   return dayPlus(days[0], -2);
 });
-const last = computed(() => dayPlus(props.order.buildDay, 2));
+/** To the build day, and to what is needed after it. */
+const last = computed(() => {
+  const days = [props.order.buildDay, ...bars.value.map((b) => b.used)].sort();
+  return dayPlus(days.at(-1)!, 2);
+});
 const X = (day: string) =>
   LEFT +
   (daysFrom(first.value, day) / Math.max(1, daysFrom(first.value, last.value))) * (width.value - LEFT - 8);
@@ -104,9 +108,17 @@ const height = computed(() => TOP + bars.value.length * ROW + 30);
         <rect
           :x="X(b.to)"
           y="3"
-          :width="Math.max(2, X(order.buildDay) - X(b.to))"
+          :width="Math.max(2, X(b.needed) - X(b.to))"
           height="15"
-          :fill="b.soaks ? 'var(--water-2)' : 'var(--celadon-wash)'"
+          fill="var(--celadon-wash)"
+        />
+        <rect
+          v-if="b.used > b.needed"
+          :x="X(b.needed)"
+          y="3"
+          :width="X(b.used) - X(b.needed)"
+          height="15"
+          fill="var(--water-2)"
         />
         <circle :cx="X(b.from)" cy="10.5" r="4" :fill="dotOf(b)" />
         <title>

@@ -44,6 +44,7 @@ const litres = computed(() => {
     { name: 'to the brim', l: s.brimL },
     { name: 'to the water line', l: s.waterLineL },
     { name: 'free, above the bed', l: s.freeWaterL },
+    ...(s.sumpL > 0 ? [{ name: 'of it in the sump', l: s.sumpL }] : []),
     ...(s.chambersL > 0 ? [{ name: 'of it in chambers', l: s.chambersL }] : []),
     { name: 'in the pores of the bed', l: s.poreWaterL },
   ];

@@ -31,7 +31,7 @@ export const DOCUMENT = {
   'thingNotes.decision': 'Decided',
   'thingNotes.question': 'Open',
   'thingNotes.tried': 'Tried',
-  'thingNotes.what': 'what',
+  'thingNotes.what': 'note',
   'thingNotes.add': 'and why',
   'sittingField.label': 'on',
   'sittingField.byKind': 'the day of its kind',
