@@ -7,7 +7,7 @@ import { survey } from '../core/survey/survey';
 import { packer } from '../web/workers/parcel';
 import { scanned } from '../core/testing/scanned';
 import { largeScape, moved } from './scape';
-import { timed, type Row } from './timed';
+import { against, timed, type Row } from './timed';
 import { inEnglish } from '../core/words/english';
 
 const PIECES = 80;
@@ -64,6 +64,5 @@ export async function editRows(): Promise<Row[]> {
     (run) => survey(moved(scape, 12, spot(run)), { memo }),
     10,
   );
-  const ratio = Math.round((whole.medianMs / judged.medianMs) * 10) / 10;
-  return [{ ...judged, ratio, against: whole.name }, whole, changes, sent, measured];
+  return [against(judged, whole), whole, changes, sent, measured];
 }

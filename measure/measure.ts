@@ -29,7 +29,7 @@ import { packedRows } from './packed';
 import { scanRows, undoRows } from './scans';
 import { sittingRows } from './sittings';
 import { largeScape, moved, vesselScape } from './scape';
-import { timed, type Row } from './timed';
+import { against, inTurns, timed, type Row } from './timed';
 import { resolved } from '../core/testing/resolved';
 
 const MANY = 10_000;
@@ -46,45 +46,33 @@ async function surveyRows(): Promise<Row[]> {
   const memo = newMemo();
   survey(scape, { memo });
   const spot = (run: number): [number, number] => [400 + (run % 40) * 3, 240 + (run % 7) * 5];
-  const move = await timed(
-    'survey.move',
-    200,
-    (run) => {
-      const commission = moved(scape, 12, spot(run));
-      takenOff(commission, survey(commission, { memo }));
+  const found = await inTurns(
+    {
+      'survey.move': {
+        work: (run) => {
+          const commission = moved(scape, 12, spot(run));
+          takenOff(commission, survey(commission, { memo }));
+        },
+        each: 30,
+      },
+      'survey.whole': { work: () => takenOff(scape, survey(scape)), each: 2 },
+      'exact.booleans': { work: (run) => exact.inBed(moved(scape, 12, spot(run)), first) },
     },
-    40,
-  );
-  const whole = await timed('survey.whole', 15, () => takenOff(scape, survey(scape)));
-  const booleans = await timed(
-    'exact.booleans',
     7,
-    (run) => exact.inBed(moved(scape, 12, spot(run)), first),
-    1,
   );
+  const { 'survey.move': move, 'survey.whole': whole, 'exact.booleans': booleans } = found;
   const all = await timed('plan.whole', 15, () => plan(scape));
-  const against = 'exact.booleans';
-  return [
-    { ...move, ratio: Math.round((booleans.medianMs / move.medianMs) * 10) / 10, against },
-    { ...whole, ratio: Math.round((booleans.medianMs / whole.medianMs) * 10) / 10, against },
-    booleans,
-    all,
-  ];
+  return [against(move, booleans), against(whole, booleans), booleans, all];
 }
 
 /** Vessels: a bow-fronted one against the same as a box, and edits of a vessel with 30 pieces in it. */
 async function vesselRows(): Promise<Row[]> {
   const [box, bow] = [vesselScape('box'), vesselScape('bow')];
-  // In turn, so that both meet the same machine.
-  const shapes = { box: [] as number[], bow: [] as number[] };
-  for (let i = 0; i < 24; i++)
-    for (const [name, scape] of Object.entries({ box, bow }) as ['box' | 'bow', typeof box][]) {
-      const from = performance.now();
-      survey(scape);
-      if (i >= 4) shapes[name].push(performance.now() - from);
-    }
-  const median = (times: number[]) => times.sort((a, b) => a - b)[times.length >> 1];
-  const [boxMs, bowMs] = [median(shapes.box), median(shapes.bow)];
+  const shapes = await inTurns(
+    { 'survey.box': { work: () => survey(box) }, 'survey.bow': { work: () => survey(bow) } },
+    20,
+    4,
+  );
   const edited = async (name: string, edit: (run: number) => Partial<typeof bow.vessel>, cellMm?: number) => {
     const memo = newMemo(cellMm !== undefined);
     plan(bow, { memo, cellMm });
@@ -97,14 +85,8 @@ async function vesselRows(): Promise<Row[]> {
   };
   const longer = (run: number) => ({ innerMm: { ...bow.vessel.innerMm, length: 1_500 + run } });
   return [
-    {
-      name: 'survey.box',
-      medianMs: Math.round(boxMs * 100) / 100,
-      runs: 20,
-      ratio: Math.round((bowMs / boxMs) * 100) / 100,
-      against: 'survey.bow',
-    },
-    { name: 'survey.bow', medianMs: Math.round(bowMs * 100) / 100, runs: 20 },
+    against(shapes['survey.box'], shapes['survey.bow']),
+    shapes['survey.bow'],
     await edited('vessel.line', (run) => ({ waterLineMm: 480 + (run % 60) })),
     await edited('vessel.length.rough', longer, 20),
     await edited('vessel.length', longer),
@@ -120,8 +102,7 @@ async function readingRows(): Promise<Row[]> {
   });
   const change = await timed('read.change', 60, (run) => faultsOfChange(scape, longer(run)), 20);
   const whole = await timed('read.whole', 30, (run) => parseCommission(longer(run)), 10);
-  const ratio = Math.round((whole.medianMs / change.medianMs) * 10) / 10;
-  return [{ ...change, ratio, against: whole.name }, whole];
+  return [against(change, whole), whole];
 }
 
 /** Ten thousand commissions: the first page of the list, and of a search. */

@@ -2,7 +2,7 @@ import type { Commission } from '../core/commission/schema';
 import { newMemo } from '../core/survey/memo';
 import { survey } from '../core/survey/survey';
 import { largeScape, moved } from './scape';
-import { timed, type Row } from './timed';
+import { against, timed, type Row } from './timed';
 
 /** Stones packed close on one floor, so that many run into each other. */
 function packed(count: number): Commission {
@@ -28,6 +28,5 @@ export async function packedRows(): Promise<Row[]> {
       await timed(`move.among.${count}`, 40, (run) => survey(moved(scape, 12, spot(run)), { memo }), 10),
     );
   }
-  const ratio = Math.round((rows[2].medianMs / rows[0].medianMs) * 10) / 10;
-  return [{ ...rows[0], ratio, against: rows[2].name }, ...rows.slice(1)];
+  return [against(rows[0], rows[2]), ...rows.slice(1)];
 }

@@ -1,3 +1,4 @@
+import { setMaxListeners } from 'node:events';
 import type { Request, RequestHandler, Response } from 'express';
 import { bytesOfBody, takenIn, type Body } from './incoming';
 import { Problem, refusedWhole } from './problem';
@@ -48,6 +49,8 @@ export function smallJson(limit = MOST_SMALL): RequestHandler {
 /** Aborted when whoever asked has gone before the answer. */
 export function whileWaitedFor(res: Response): AbortSignal {
   const gone = new AbortController();
+  // One request may ask for a page's worth of things, each with a turn of its own: that is no leak.
+  setMaxListeners(0, gone.signal);
   res.on('close', () => {
     if (!res.writableFinished) gone.abort();
   });

@@ -4,6 +4,8 @@
  */
 import type { Stored } from './document/api';
 import { sendEarly } from './document/early';
+import { openJournal } from './document/journal';
+import { tabName } from './document/tab';
 import { FRAME, LIST, PAGES } from './pages';
 import { beginPlanThread } from './workers/planThread';
 
@@ -13,8 +15,12 @@ if (id !== undefined) {
   const asked = sendEarly(`/api/commissions/${id}`);
   void sendEarly(`/api/commissions/${id}/orders`);
   void sendEarly('/api/studio');
+  void tabName();
+  openJournal();
   void FRAME();
   if (page in PAGES) void PAGES[page as keyof typeof PAGES]();
+  // The first day that is written makes the browser read its tables of dates: here, where it only waits.
+  new Date().toLocaleDateString('en-GB', { day: 'numeric', month: 'short' });
   void asked.then((answer) => {
     const { document } = (answer ?? {}) as Partial<Stored>;
     const option = document?.options.find((o) => o.id === document.chosen);

@@ -1,3 +1,4 @@
+import { getEventListeners } from 'node:events';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { TooMuchWaiting, turns } from './turns';
@@ -52,6 +53,17 @@ describe('turns', () => {
     await expect(failing).rejects.toThrow('its own');
     expect(await after).toBe('still');
     expect(begun).toBe(false);
+  });
+
+  it('listens to an asker for as long as it waits, and no longer', async () => {
+    const take = turns({ atOnce: 2, waiting: 100, waitingEach: 100 });
+    const { signal } = new AbortController();
+    const [first, second] = [held(), held()];
+    const asked = [first.until, second.until, settled(), settled()].map((work) => take('a', () => work, signal)); // prettier-ignore
+    expect(getEventListeners(signal, 'abort')).toHaveLength(2);
+    [first, second].forEach((h) => h.end());
+    await Promise.all(asked);
+    expect(getEventListeners(signal, 'abort')).toEqual([]);
   });
 
   it('holds for any askers: never more at once than may be, of all and of each, and all are served', () =>

@@ -55,16 +55,18 @@ export function turns({ atOnce, atOnceEach = atOnce, waiting, waitingEach }: Tur
     const queue = queues.get(who) ?? [];
     if (inQueue >= waiting || queue.length >= waitingEach) return Promise.reject(new TooMuchWaiting());
     return new Promise((start, leave) => {
-      const own: Waiting = { start, leave };
-      signal?.addEventListener('abort', () => {
+      // Whoever has begun waits no more: one asker has many turns, and a signal would gather them all.
+      const own: Waiting = { start: () => (signal?.removeEventListener('abort', gone), start()), leave };
+      const gone = () => {
         const there = queues.get(who);
         const place = there?.indexOf(own) ?? -1;
         if (!there || place < 0) return;
         there.splice(place, 1);
         inQueue--;
         if (there.length === 0) queues.delete(who);
-        leave(signal.reason as Error);
-      });
+        leave(signal!.reason as Error);
+      };
+      signal?.addEventListener('abort', gone, { once: true });
       queue.push(own);
       queues.set(who, queue);
       inQueue++;

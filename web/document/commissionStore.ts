@@ -39,17 +39,20 @@ export const useCommission = defineStore('commission', () => {
     saving.begin();
     id.value = newId;
     document.value = undefined;
-    quiet.tab = await tabName();
+    const [tab, living] = await Promise.all([tabName(), livingTabs()]);
+    quiet.tab = tab;
     quiet.confirmed = undefined;
-    const mine = [quiet.tab, await livingTabs()] as const;
-    const [stored, found] = await Promise.all([
+    // All at once: each is an answer for which a page that is being drawn waits a turn.
+    const [stored, found, own, lasting] = await Promise.all([
       api.read(newId).catch((error: unknown) => {
         if (turn === quiet.opening) left(error);
         throw error;
       }),
-      draftsFor(newId, ...mine),
+      draftsFor(newId, tab, living),
+      readHistory(newId, tab),
+      lastHistory(newId, living),
     ]);
-    const history = (await readHistory(newId, quiet.tab)) ?? (await lastHistory(newId, mine[1]));
+    const history = own ?? lasting;
     if (turn !== quiet.opening) return;
     reset(stored);
     if (history?.day === today()) [past.value, future.value] = [history.past, history.future];

@@ -36,6 +36,11 @@ const database = () => createStore('utsuwa', 'kept');
 let opened: ReturnType<typeof createStore> | undefined;
 const store = () => (opened ??= database());
 
+/** Opens what is kept here, for whoever asks next: the first to ask waits for the browser. */
+export function openJournal(): void {
+  void keys(store()).catch(() => []);
+}
+
 /**
  * Writes into IndexedDB are asked for at once and come to pass in the order in which they were asked for. None
  * waits for the one before, nor for this page to hear that it was done: a page that is busy drawing would put
