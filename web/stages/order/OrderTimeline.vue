@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue';
 import type { Beforehand } from '../../../core/buildDay/task';
 import { dayPlus, daysFrom, weekdayOf } from '../../../core/calendar/day';
-import type { Order } from '../../../core/ordering/order';
+import type { Order, OrderLine } from '../../../core/ordering/order';
 import { useFigures } from '../../units/figures';
 import { shortDay, today, weekDay } from '../../units/days';
 import { useSteadySize } from '../../drawing/steadySize';
@@ -33,25 +33,24 @@ const coming = computed(() =>
     ),
   ),
 );
+/** Lines of one supplier that travel together are one bar: a single thing by its name. */
 const toOrder = computed(() =>
-  props.order.suppliers.flatMap((s) =>
-    // Lines of one supplier that travel together are one bar.
-    [
-      ...new Map(
-        s.lines
-          .filter((l) => l.orderBy && l.arriveBy)
-          .map((l) => [`${l.orderBy} ${l.arriveBy} ${l.neededOn}`, l]),
-      ).values(),
-    ].map((l) => ({
-      key: `${s.supplier} ${l.orderBy} ${l.neededOn}`,
-      name: l.aheadDays ? words(l.name) : s.name,
-      from: l.orderBy!,
-      to: l.arriveBy!,
-      needed: l.neededOn,
-      used: l.usedOn,
+  props.order.suppliers.flatMap((s) => {
+    const together = new Map<string, OrderLine[]>();
+    for (const l of s.lines) {
+      const key = `${s.supplier} ${l.orderBy} ${l.neededOn} ${l.usedOn}`;
+      if (l.orderBy && l.arriveBy) together.set(key, [...(together.get(key) ?? []), l]);
+    }
+    return [...together].map(([key, lines]) => ({
+      key,
+      name: new Set(lines.map((l) => words(l.name))).size === 1 ? words(lines[0].name) : s.name,
+      from: lines[0].orderBy!,
+      to: lines[0].arriveBy!,
+      needed: lines[0].neededOn,
+      used: lines[0].usedOn,
       comes: false,
-    })),
-  ),
+    }));
+  }),
 );
 const dotOf = (b: { comes: boolean; from: string }) =>
   b.comes ? 'var(--celadon)' : b.from < today() ? 'var(--warn)' : 'var(--ink)';
@@ -67,8 +66,8 @@ const last = computed(() => {
 const X = (day: string) =>
   LEFT +
   (daysFrom(first.value, day) / Math.max(1, daysFrom(first.value, last.value))) * (width.value - LEFT - 8);
-/** No room behind a day for its words: they stand before it. */
-const atEnd = (day: string) => X(day) + LABEL_PX + 12 > width.value;
+/** Words stand before their day, on nothing that is drawn, wherever there is room for them. */
+const isBefore = (day: string) => X(day) - LABEL_PX - 12 > LEFT;
 /** Lines that are drawn at most: an order for years ahead has one for every few weeks. */
 const MOST_LINES = 60;
 const mondays = computed(() => {
@@ -125,10 +124,10 @@ const height = computed(() => TOP + bars.value.length * ROW + 30);
           {{ b.name }}: {{ b.comes ? '' : `order by ${weekDay(b.from)}, ` }}arrives {{ weekDay(b.to) }}
         </title>
         <text
-          :x="X(b.from) + (atEnd(b.from) ? -8 : 8)"
+          :x="X(b.from) + (isBefore(b.from) ? -8 : 8)"
           y="14.5"
           class="in"
-          :text-anchor="atEnd(b.from) ? 'end' : 'start'"
+          :text-anchor="isBefore(b.from) ? 'end' : 'start'"
         >
           {{ b.comes ? 'comes' : 'by' }} {{ shortDay(b.from) }}
         </text>
