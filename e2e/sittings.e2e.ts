@@ -3,7 +3,7 @@ import { withDemo } from './harness';
 
 /* The work in sittings: days side by side, tasks carried between them, each with its own clock. */
 
-const b = withDemo({ width: 1280, height: 800 });
+const b = withDemo({ width: 1280, height: 800, hasTouch: true });
 const day = (id: string) => `[data-sitting="${id}"]`;
 const chip = (of: string, key: string) => `${day(of)} [data-chip="${key}"]`;
 const chips = (of: string) =>
@@ -73,6 +73,24 @@ describe('the work in sittings', () => {
     );
     await b.at.press('[aria-label="Undo"]');
     await b.page.waitForSelector(chip('build', 'plant-rotala-rotundifolia'));
+    await b.saved();
+  });
+
+  it('is carried by a finger as well, and left where it is by one that only touches', async () => {
+    await b.at.open('/c/demo-arch/build');
+    const from = (await (await b.page.waitForSelector(chip('pillars', 'soil')))!.boundingBox())!;
+    const to = (await (await b.page.waitForSelector(day('build')))!.boundingBox())!;
+    const at = [from.x + from.width / 2, from.y + from.height / 2] as const;
+    await b.page.touchscreen.tap(...at);
+    const finger = await b.page.touchscreen.touchStart(...at);
+    for (const share of [0.2, 0.6, 1])
+      await finger.move(at[0] + share * (to.x + to.width / 2 - at[0]), at[1]);
+    await b.page.waitForSelector(`${day('pillars')} .along[data-chip="stones"]`);
+    expect(await chips('pillars')).toContain('soil');
+    await finger.end();
+    await b.page.waitForSelector(chip('build', 'soil'));
+    await b.at.press('[aria-label="Undo"]');
+    await b.page.waitForSelector(chip('pillars', 'soil'));
     await b.saved();
   });
 
