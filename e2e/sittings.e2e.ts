@@ -143,6 +143,33 @@ describe('the work in sittings', () => {
     await b.at.until('.log', (w) => /Decided, S-63\s+Turned in: it opens the gate\./.test(w));
   });
 
+  it('has loose stone strewn round two pieces, in litres and on the plan, and in a day of its own', async () => {
+    await b.at.open('/c/demo-arch/bench');
+    const water = () => b.page.$eval('[data-row="water"]', (e) => e.textContent!);
+    await b.page.waitForSelector('[data-row="water"]');
+    const before = await water();
+    await b.at.press('[data-tray="loose"]');
+    expect(await b.page.$$('[data-strewn]')).toHaveLength(2);
+    await b.at.press('[data-test="strew-stone"]');
+    await b.page.waitForSelector('[data-strewn="strewn"].chosen');
+    await b.at.type('[data-test="strewn-amount"]', '4');
+    await b.at.until('.lot.chosen', (w) => w.includes('4.0 kg'));
+    await b.at.press('[data-test="strewn-around"] .v-field');
+    await b.at.press('.v-overlay-container .v-list-item ::-p-text(S-63)');
+    await b.page.keyboard.press('Escape');
+    await b.page.waitForFunction(() => document.querySelectorAll('[data-strewn-drawn]').length === 3);
+    // 4 kg of slate are nearly a litre and a half of stone.
+    await b.page.waitForFunction((was) => document.querySelector('[data-row="water"]')!.textContent !== was, {}, before); // prettier-ignore
+    await b.saved();
+    await b.at.open('/c/demo-arch/build');
+    await b.page.waitForSelector(chip('pillars', 'rubble'));
+    await b.at.open('/c/demo-arch/bench');
+    await b.at.press('[data-tray="loose"]');
+    await b.at.press('[data-strewn="strewn"] [aria-label^="Strew"]');
+    await b.page.waitForFunction(() => document.querySelectorAll('[data-strewn]').length === 2);
+    await b.saved();
+  });
+
   it('keeps a width free that was measured, and says what comes into it', async () => {
     await b.at.open('/c/demo-arch/bench');
     await b.page.waitForSelector('[data-piece="S-64"]');

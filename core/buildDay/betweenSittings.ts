@@ -59,7 +59,8 @@ export function thingNeeds(job: Job): Need[] {
       return isSet(planting.on) ? [need(planting.on, pieceOf(commission, planting.on).sitting, name, own, say('sitting.needs.grows'))] : []; // prettier-ignore
     return p.over.filter((id) => poured.has(id) && layerOf(commission, id).role !== 'cosmetic').map((id) => need(layerOf(commission, id).name, layerOf(commission, id).sitting, name, own, say('sitting.needs.roots'))); // prettier-ignore
   });
-  return [...pieces, ...joints, ...plants];
+  const strewn = job.strewn.flatMap((s) => (s.strewn.around ?? []).filter(isSet).map((id) => need(id, pieceOf(commission, id).sitting, s.material.name, s.sitting, say('sitting.needs.foot')))); // prettier-ignore
+  return [...pieces, ...joints, ...plants, ...strewn];
 }
 
 /** True where what is needed is only done in a later sitting. */

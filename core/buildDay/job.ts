@@ -1,5 +1,11 @@
 import type { Joint, Material, Option, Planting } from '../commission/schema';
-import { isLeftStanding, pieceOf, plantingOf, type Resolved } from '../resolved/resolved';
+import {
+  isLeftStanding,
+  pieceOf,
+  plantingOf,
+  type Resolved,
+  type ResolvedStrewn,
+} from '../resolved/resolved';
 import { firstFill, type FirstFill } from '../filling/firstFill';
 import { fillerToLay, type Hill } from '../takeoff/hills';
 import type { PieceSurvey } from '../survey/pieces';
@@ -40,6 +46,8 @@ export interface Job {
   tested: Joint[];
   /** Heaps on top of pieces. */
   pockets: PocketSurvey[];
+  /** What is strewn by hand up to the build day. */
+  strewn: ResolvedStrewn[];
   /** What is planted up to the build day. */
   plantings: PlantingSurvey[];
   fill: FirstFill;
@@ -86,6 +94,7 @@ export function jobOf(commission: Resolved, survey: Survey, crew = commission.br
     joints,
     tested: joints.filter((j) => cureMin(j) <= LONG_CURE_MIN),
     pockets: survey.pockets.filter((p) => isThere(p.on) || isSet(p.on)),
+    strewn: commission.strewn.filter((s) => s.origin !== 'here' && s.onDay <= 0),
     plantings: survey.plantings.filter((p) => {
       const { origin, laterDays } = plantingOf(commission, p.id);
       return origin !== 'here' && laterDays === 0;

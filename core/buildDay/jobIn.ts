@@ -27,6 +27,7 @@ export function jobIn(job: Job, sitting: Sitting): Job {
     joints: job.joints.filter((j) => madeIn(job, j).id === sitting.id),
     tested: job.joints.filter((j) => testedIn(job, j) === sitting.id),
     pockets: job.pockets.filter((p) => pocketIn(job, p.on) === sitting.id),
+    strewn: job.strewn.filter((s) => s.sitting === sitting.id),
     plantings: job.plantings.filter((p) => plantingOf(commission, p.id).sitting === sitting.id),
   };
 }

@@ -32,7 +32,8 @@ const GROUPS = {
   hardscape: (id) => ['floor-stones', 'stones', 'wood', 'wiggle'].includes(id),
   poured: (id, of) => of.pours.has(id) || ['filler', 'soil'].includes(id),
   /** Everything that is planted in or stood on: what is only looked at is not of it. */
-  bed: (id, of) => (of.pours.has(id) && !of.lookedAt.has(id)) || ['soil', 'gaps', 'pockets'].includes(id),
+  bed: (id, of) =>
+    (of.pours.has(id) && !of.lookedAt.has(id)) || ['soil', 'gaps', 'pockets', 'rubble'].includes(id),
   /** Layers that lie before anything is set, and those that come in around what stands. */
   below: (id, of) => of.below.has(id),
   above: (id, of) => of.above.has(id),
@@ -95,6 +96,7 @@ const RULES: readonly Rule[] = [
   [['gaps'], ['pockets', 'above'], say('why.bed')],
   [['hardscape'], ['pockets', 'above', 'looked-at', 'prepared', 'rooted'], say('why.set')],
   [['stones', 'wood', 'wiggle', 'pockets'], ['epiphytes'], say('why.set')],
+  [['hardscape', 'soil', 'close', 'gaps', 'below', 'above', 'pockets'], ['rubble'], say('why.rubble')],
   [['bed'], ['looked-at', 'prepared', 'rooted'], say('why.bed')],
   [['hardscape', 'bed'], ['break'], say('why.break'), WITHIN],
   [['break'], ['prepared', 'planted', 'partly', 'submerged', 'fill-part', 'fill'], say('why.break'), WITHIN],
@@ -106,6 +108,9 @@ const RULES: readonly Rule[] = [
   [['equipment'], ['prepared', 'planted'], say('why.equipment.first'), (s) => s.gear === 'before'],
   [['planted'], ['equipment'], say('why.school.gear-after'), (s) => s.gear === 'after'],
   [['wet-bed'], ['rooted'], say('why.wet-bed')],
+  [['hardscape', 'bed', 'looked-at'], ['sprinkle'], say('why.sprinkle')],
+  [['planted'], ['sprinkle'], say('why.sprinkle'), (s) => !s.flooded],
+  [['sprinkle'], ['fill-part', 'fill'], say('why.dry')],
   [['planted'], ['fill'], say('why.plant.dry'), (s) => !s.flooded],
   [['fill'], ['rooted'], say('why.school.flooded'), (s) => s.flooded],
   [['planted'], ['refloat', 'start'], say('why.plant'), (s) => s.flooded],

@@ -46,6 +46,11 @@ export const RATES = {
   gapPerPiece: 2,
   /** A heap of soil on top of a piece, with a rim of small stones. */
   pocket: 6,
+  /** Loose stone: each size sorted and strewn, and each kilogram rinsed and placed by hand. */
+  strewnPerLot: 3,
+  strewnPerKg: 2.5,
+  /** Grain brought into holes by the spoon, for each litre. */
+  sprinklePerL: 8,
   /** One plug set. */
   plug: 0.4,
   /** Plants set through water take so much longer: what is not held down at once comes up. */

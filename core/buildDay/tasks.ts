@@ -27,6 +27,7 @@ import {
   pocketTasks,
   sandTasks,
 } from './substrateTasks';
+import { strewnTasks } from './strewnTasks';
 import type { Step, Task } from './task';
 
 /**
@@ -76,6 +77,7 @@ function thingSteps(job: Job): Step[] {
     ...closingGapTasks(job),
     ...gapTasks(job),
     ...pocketTasks(job),
+    ...strewnTasks(job),
     ...plantTasks(job),
     ...sandTasks(job),
   ];

@@ -5,7 +5,7 @@ import { plantingSequence } from '../planted/plantingSequence';
 import { bringing, canMinutes } from '../filling/filling';
 import { lateDevices } from '../gear/gear';
 import { pieceOf, plantingOf } from '../resolved/resolved';
-import { taskOfPiece, taskOfPlant } from '../sittings/homes';
+import { taskOfPiece, taskOfPlant, taskOfStrewn } from '../sittings/homes';
 import { afterwardsOf, BUILD, sittingTitle, type Sitting } from '../sittings/sittings';
 import { inKg, inLitres, inMm } from '../words/measure';
 import { say, type Said, type Text } from '../words/text';
@@ -16,6 +16,7 @@ import { oneByOne } from './order';
 import { halfFill, laterLayers } from '../takeoff/later';
 import { paced } from './pace';
 import { RATES } from './rates';
+import { rubbleTask, sprinkleTask } from './strewnTasks';
 import type { Phase } from './task';
 
 /** One thing done on a later visit; its id says what it is to the order of work (`order.ts`). */
@@ -66,6 +67,7 @@ export function visitsOf(job: Job): LaterVisit[] {
   const later = [
     ...laterPours(job),
     ...laterPieces(job),
+    ...laterStrewn(job),
     ...laterPlants(job),
     ...takenOutAgain(job),
     ...tiesCut(job),
@@ -168,6 +170,29 @@ function laterPours({ commission, survey }: Job): Later[] {
     },
   }));
 }
+
+/** What is strewn when the water is in, through a tube where it is grain. */
+function laterStrewn({ commission }: Job): Later[] {
+  const later = commission.strewn.filter((s) => s.onDay > 0 && s.origin !== 'here');
+  return later.flatMap((lot) =>
+    [...rubbleTask(lot.material.kind === 'stone' ? [lot] : []), ...sprinkleTask(lot.material.kind === 'stone' ? [] : [lot])].map(
+      ({ phase, title, detail, minutes, caution }): Later => ({
+        afterDays: lot.onDay,
+        ...named(lot.sitting),
+        wet: true,
+        task: {
+          id: `${taskOfStrewn(lot.material)}-${lot.strewn.id}`,
+          phase,
+          ...inSitting(lot.sitting, taskOfStrewn(lot.material)),
+          title,
+          detail,
+          minutes: minutes * RATES.underWater,
+          ...(caution ? { caution } : {}),
+        },
+      }),
+    ),
+  );
+} // prettier-ignore
 
 /** The sitting of a thing that has one after the water. */
 const named = (sitting: string): Pick<Later, 'sitting'> => (sitting === BUILD ? {} : { sitting });

@@ -1,4 +1,4 @@
-import { homeOf, taskOfPiece, taskOfPlant } from '../sittings/homes';
+import { homeOf, taskOfPiece, taskOfPlant, taskOfStrewn } from '../sittings/homes';
 import { BUILD, sittingsOf, type Sitting } from '../sittings/sittings';
 import type { Said } from '../words/text';
 import type { Job } from './job';
@@ -54,6 +54,8 @@ function laterTasks({ commission }: Job): Map<string, HomedTask> {
     if (isLater(p)) put(taskOfPlant(p.plant), p.plant.name, p.sitting);
   for (const p of commission.pieces.values())
     if (isLater(p)) put(taskOfPiece(p.piece, p.material.kind), p.material.name, p.sitting);
+  for (const s of commission.strewn)
+    if (isLater(s)) put(taskOfStrewn(s.material), s.material.name, s.sitting);
   for (const l of commission.layers.values())
     if (isLater(l) && l.task) put(l.task, l.name, l.sitting, [l.layer.id]);
   return tasks;

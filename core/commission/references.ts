@@ -1,6 +1,7 @@
 import { say, type Text } from '../words/text';
 import { fault, type Fault } from './fault';
 import { NOW, nowOf } from './scapes';
+import { strewnFaults } from './strewnFaults';
 import { sittingFaults } from './sittingFaults';
 import type { Commission, Option } from './schema';
 
@@ -174,6 +175,7 @@ function optionFaults({ catalogue }: Commission, option: Option, path: string): 
     ...twice(`${path}.plants`, option.plants),
     ...twice(`${path}.pockets`, option.pockets ?? []),
     ...twice(`${path}.free`, option.free ?? []),
+    ...strewnFaults(catalogue, option, path),
   ];
   const want = (set: Set<string>, at: string, id: string, allowed: Text) => {
     if (!set.has(id)) faults.push(unknown(at, id, allowed));

@@ -35,6 +35,7 @@ import {
 import { logEntrySchema, type readingSchema } from './logSchema';
 import { siteSchema, waypointSchema } from './siteSchema';
 import { inSitting, type SITTING_KINDS } from './sittingSchema';
+import { strewnSchema } from './strewnSchema';
 import { vesselSchema } from './vesselSchema';
 import { must } from './must';
 
@@ -47,6 +48,7 @@ import { must } from './must';
 export { WATER_SCHOOLS, DOSING_SCHOOLS, GEAR_SCHOOLS, MOISTURE_SCHOOLS, OCCASIONS, PICTURE_SUBJECTS, SUPPLIES } from './briefSchema'; // prettier-ignore
 export { ABOUT } from './logSchema';
 export { SITTING_KINDS } from './sittingSchema';
+export { STREWN_KINDS } from './strewnSchema';
 export { VESSEL_KINDS, VESSEL_SIDES } from './vesselSchema';
 export * from './catalogueSchema';
 
@@ -303,6 +305,7 @@ export const optionSchema = z.looseObject({
     .optional(),
   /** Where what is in the tank now and not in this scape goes, as far as it is said. */
   leaving: z.array(leavingSchema).max(600).optional(),
+  strewn: z.array(strewnSchema).max(60).optional(),
   /** What of the heaps that nobody drew stays in it. */
   heaps: z.array(id).max(40).optional(),
   /** Widths in which nothing may stand: a canyon, a way to swim through, the blade along the glass; from one point of the floor to another. */
@@ -374,6 +377,7 @@ export type Scan = z.infer<typeof scanSchema>;
 export type Joint = z.infer<typeof jointSchema>;
 export type Underlay = z.infer<typeof underlaySchema>;
 export type Pocket = z.infer<typeof pocketSchema>;
+export type Strewn = z.infer<typeof strewnSchema>;
 export type Planting = z.infer<typeof plantingSchema>;
 export type Material = z.infer<typeof materialSchema>;
 export type Animal = z.infer<typeof animalSchema>;

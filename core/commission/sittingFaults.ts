@@ -44,9 +44,9 @@ function tasksTwice(sittings: Sittings, buildTasks: readonly string[]): Fault[] 
 }
 
 function strange(option: Option, known: ReadonlySet<string>, path: string): Fault[] {
-  const lists = ['bed', 'pieces', 'joints', 'plants'] as const;
+  const lists = ['bed', 'pieces', 'joints', 'plants', 'strewn'] as const;
   return lists.flatMap((list) =>
-    (option[list] as readonly { sitting?: string }[]).flatMap(
+    ((option[list] ?? []) as readonly { sitting?: string }[]).flatMap(
       ({ sitting }, i): Fault[] =>
       sitting === undefined || known.has(sitting)
         ? []

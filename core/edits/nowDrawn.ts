@@ -60,7 +60,7 @@ function linked(now: Now, of: (typeof LISTS)[number], thing: Thing): Thing {
 export function begunFromNow(option: Option, { bed, pieces, joints, plants, pockets, heaps }: Now): Option {
   const own = <T extends { id: string; origin?: unknown }>(list: readonly T[]): T[] =>
     list.map(({ origin: _origin, ...thing }) => ({ ...thing, now: thing.id }) as unknown as T);
-  const { leaving: _leaving, pockets: _pockets, heaps: _heaps, ...rest } = option;
+  const { leaving: _leaving, pockets: _pockets, heaps: _heaps, strewn: _strewn, ...rest } = option;
   const lying = heaps ? { heaps: heaps.map((h) => h.id) } : {};
   return { ...rest, bed: own(bed), pieces: own(pieces), joints, plants: own(plants), ...(pockets ? { pockets } : {}), ...lying }; // prettier-ignore
 }

@@ -3,6 +3,7 @@ import type { Option, Piece, Vessel } from '../commission/schema';
 import { turnedAbout, type Axis } from '../geometry/rotation';
 import { nextNumber } from './ids';
 import { withPockets } from './pockets';
+import { strewnRound } from './strewn';
 
 /*
  * What becomes of a scape when its pieces are moved, turned, mirrored or taken away: rules of the trade, from an option to
@@ -122,7 +123,7 @@ export function withoutPiece(whole: Option, id: string): Option {
       p.stand.kind === 'on' && p.stand.piece === id ? { ...p, stand: { kind: 'bed', buryMm: 0 } } : p,
     );
   return {
-    ...o,
+    ...strewnRound(o, (other) => (other === id ? [] : [other])),
     pieces,
     joints: o.joints.filter((j) => !j.pieces.includes(id)),
     plants: o.plants.map((p) => (p.on === id ? { ...p, on: undefined } : p)),

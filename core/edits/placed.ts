@@ -4,6 +4,7 @@ import { turnToSeat } from '../yard/facing';
 import { standIn, type Form, type SizeClass } from '../yard/pieceFrom';
 import { nextNumber } from './ids';
 import { insideGlass, type SurfaceOf } from './inside';
+import { strewnRound } from './strewn';
 
 /** So deep a piece is buried when it comes onto the bench, mm (common practice: its edge is under the grain). */
 const BURY_MM = 20;
@@ -58,7 +59,7 @@ export function swapped(o: Option, of: string, source: YardPiece): { option: Opt
   const id = o.pieces.some((p) => p.id === source.id) ? of : source.id;
   const named = (other: string) => (other === of ? id : other);
   const option: Option = {
-    ...o,
+    ...strewnRound(o, (other) => [named(other)]),
     ...(o.pockets ? { pockets: o.pockets.map((p) => ({ ...p, on: named(p.on) })) } : {}),
     pieces: o.pieces.map((p): Piece => {
       if (p.id !== of) return p.stand.kind === 'on' ? { ...p, stand: { kind: 'on', piece: named(p.stand.piece) } } : p; // prettier-ignore

@@ -3,7 +3,7 @@ import { plantOf } from '../catalogue/entries';
 import type { Commission, Option } from '../commission/schema';
 import { dayPlus, type Day } from '../calendar/day';
 import type { Move } from '../sittings/move';
-import { taskOfPiece, taskOfPlant } from '../sittings/homes';
+import { taskOfPiece, taskOfPlant, taskOfStrewn } from '../sittings/homes';
 import { BUILD } from '../sittings/sittings';
 import { withGiven } from './given';
 import { freshId } from './ids';
@@ -74,7 +74,7 @@ function listed<T extends object, K extends keyof T>(of: T, key: K, list: readon
 type Change = <T extends { sitting?: string }>(thing: T) => T;
 
 function mapped(option: Option, change: Change): Option {
-  return { ...option, bed: option.bed.map(change), pieces: option.pieces.map(change), joints: option.joints.map(change), plants: option.plants.map(change) }; // prettier-ignore
+  return { ...option, bed: option.bed.map(change), pieces: option.pieces.map(change), joints: option.joints.map(change), plants: option.plants.map(change), ...(option.strewn ? { strewn: option.strewn.map(change) } : {}) }; // prettier-ignore
 }
 
 /** The option with the things of one task changed. */
@@ -86,5 +86,8 @@ function mappedOf(document: Commission, option: Option, { task, layers = [] }: M
     pieces: only(option.pieces, (p) => task === taskOfPiece(p, materialOf(document, p.material).kind)),
     joints: only(option.joints, () => task === 'joints'),
     plants: only(option.plants, (p) => task === taskOfPlant(plantOf(document, p.plant))),
+    ...(option.strewn
+      ? { strewn: only(option.strewn, (s) => task === taskOfStrewn(materialOf(document, s.material))) }
+      : {}),
   };
 }

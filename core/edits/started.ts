@@ -4,6 +4,7 @@ import type { Start } from '../yard/starts';
 import { freshId } from './ids';
 import { withLayerChanged } from './layers';
 import { withPockets } from './pockets';
+import { strewnRound } from './strewn';
 
 /** A first arrangement in the place of what stands there; what is fixed stays, and heaps go with what they lie on. */
 export function started(
@@ -16,7 +17,7 @@ export function started(
   const stays = o.pieces.filter((p) => p.fixed);
   return {
     ...withPockets(
-      o,
+      strewnRound(o, (id) => (stays.some((p) => p.id === id) ? [id] : [])),
       (o.pockets ?? []).filter((h) => stays.some((p) => p.id === h.on)),
     ),
     pieces: [...stays, ...pieces],

@@ -11,6 +11,7 @@ import type {
   Piece,
   Plant,
   Planting,
+  Strewn,
 } from '../commission/schema';
 import { roomOf } from '../commission/usual';
 import {
@@ -30,8 +31,9 @@ import { layerRoles, type Role } from '../survey/layerRoles';
 import { layerParts, litresOf, type LayerPart } from '../survey/poured';
 import { soakingOf } from '../survey/soaking';
 import { stateOnBuildDay } from '../survey/stateOnBuildDay';
+import type { StrewnAmount } from '../survey/strewn';
 import type { Survey } from '../survey/survey';
-import { sittingOf, taskOfPiece, taskOfPlant } from '../sittings/homes';
+import { sittingOf, taskOfPiece, taskOfPlant, taskOfStrewn } from '../sittings/homes';
 import { layerTasks } from '../sittings/layerTasks';
 import { BUILD } from '../sittings/sittings';
 import type { Said } from '../words/text';
@@ -105,6 +107,15 @@ export interface ResolvedPlanting extends Timed {
   atHand: number;
 }
 
+/** What is strewn by hand. */
+export interface ResolvedStrewn extends Timed {
+  strewn: Strewn;
+  material: Material;
+  origin: Origin;
+  /** How much it is. */
+  amount: StrewnAmount;
+}
+
 /** What holds here, by the vessel and the room. */
 export interface Limits {
   /** Kept clear behind the front pane, mm. */
@@ -127,6 +138,7 @@ export interface Resolved extends Commission {
   readonly pieces: ReadonlyMap<string, ResolvedPiece>;
   readonly layers: ReadonlyMap<string, ResolvedLayer>;
   readonly plantings: ReadonlyMap<string, ResolvedPlanting>;
+  readonly strewn: readonly ResolvedStrewn[];
   readonly limits: Limits;
 }
 
@@ -160,6 +172,7 @@ export function resolve(commission: Commission, survey: Survey): Resolved {
       ...layerTime(filled, layers[i], pouredBy.get(layer.id)),
     })),
     plantings: byId(option.plants, (p) => plantingIn(filled, option, p, counted.get(p.id) ?? 0)),
+    strewn: (option.strewn ?? []).map((strewn, i) => strewnIn(filled, strewn, survey.strewn[i])),
     limits: {
       clearFrontMm: CLEAR_FRONT_MM.least,
       tallestMm: TALLEST_SHARE * commission.vessel.innerMm.height,
@@ -238,6 +251,13 @@ function layerTime(
     return { task, sitting: BUILD, onDay: laterDays, laterDays };
   const time = timed(commission, layer.sitting, task, role === 'cosmetic');
   return { task, ...time, laterDays: Math.max(0, time.onDay) };
+}
+
+function strewnIn(commission: Commission, strewn: Strewn, amount: StrewnAmount): ResolvedStrewn {
+  const material = materialOf(commission, strewn.material);
+  const origin = strewn.origin ?? 'bought';
+  const time = origin === 'here' ? ON_THE_DAY : timed(commission, strewn.sitting, taskOfStrewn(material));
+  return { strewn, material, origin, amount, ...time };
 }
 
 /** Days after which a sand that a studio lays later goes in, at half fill (common practice: one week to several). */

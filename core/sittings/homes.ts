@@ -51,6 +51,11 @@ export function taskOfPiece(piece: Pick<Piece, 'stand'>, kind: Material['kind'])
   return piece.stand.kind === 'floor' ? 'floor-stones' : 'stones';
 }
 
+/** The task that strews: stone before anything is planted, grain into the holes at last. */
+export function taskOfStrewn({ kind }: Pick<Material, 'kind'>): 'rubble' | 'sprinkle' {
+  return kind === 'stone' ? 'rubble' : 'sprinkle';
+}
+
 /** The task that sets a plant. */
 export function taskOfPlant({ id, roots }: Pick<Plant, 'id' | 'roots'>): string {
   if (roots === 'epiphyte') return 'epiphytes';

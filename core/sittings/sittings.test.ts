@@ -119,6 +119,7 @@ describe('any work in any sittings', () => {
         (j: typeof whole) => j.joints.map((x) => x.id),
         (j: typeof whole) => j.plantings.map((p) => p.id),
         (j: typeof whole) => j.pockets.map((p) => p.id),
+        (j: typeof whole) => j.strewn.map((s) => s.strewn.id),
         (j: typeof whole) => j.washed.map((p) => p.id),
       ])
         expect(ids(of).sort()).toEqual([...of(whole)].sort());
@@ -134,6 +135,7 @@ describe('any work in any sittings', () => {
       expect(many.findings.filter((f) => f.id === 'sitting.needs').map((f) => inEnglish(f.says)).filter((says) => !/needs Trial/.test(says))).toEqual([]); // prettier-ignore
       expect(sum(many, /^(soil|gaps|sand|layer-.*|filler)$/, 'L')).toBeCloseTo(sum(one, /^(soil|gaps|sand|layer-.*|filler)$/, 'L'), 6); // prettier-ignore
       expect(sum(many, /^(plant-.*|epiphytes|floaters)/, 'plug')).toBe(sum(one, /^(plant-.*|epiphytes|floaters)/, 'plug')); // prettier-ignore
+      expect(sum(many, /^rubble$/, 'kg') + sum(many, /^sprinkle$/, 'L')).toBeCloseTo(sum(one, /^rubble$/, 'kg') + sum(one, /^sprinkle$/, 'L'), 6); // prettier-ignore
       expect(sum(many, /^(stones|floor-stones|wood)$/, 'kg')).toBeCloseTo(sum(one, /^(stones|floor-stones|wood)$/, 'kg'), 6); // prettier-ignore
       const done = (plan: typeof one, id: string) => [...plan.earlier, plan].flatMap((s) => s.tasks).filter((t) => t.id === id).length; // prettier-ignore
       for (const id of ['protect', 'drain', 'strip', 'fill', 'start', 'equipment', 'clear-up'])

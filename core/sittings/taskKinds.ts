@@ -56,9 +56,11 @@ const KINDS: Readonly<Record<string, TaskKind>> = {
   dam: along('hardscape'),
   close: along('hardscape'),
   gaps: along('hardscape'),
+  rubble: things('hardscape', true),
   // Plants.
   'wet-bed': free('planting'),
   epiphytes: things('planting', true),
+  sprinkle: things('planting', true),
   floaters: things('water', true),
   // Water, and everything on.
   unpack: free('water'),

@@ -25,11 +25,11 @@ export function bulkKgPerL({ bulkKgPerL = USUAL_BULK_KG_PER_L }: Pick<Material, 
   return bulkKgPerL;
 }
 
-/** Adds up glass, water in the vessel (in the bed's pores too), bed as poured, pieces and stand. */
+/** Adds up glass, water in the vessel (in the bed's pores too), bed as poured, pieces with what is strewn around them, and stand. */
 export function weigh(
   vessel: Vessel,
   grains: readonly { litres: number; material: Material }[],
-  pieces: readonly PieceSurvey[],
+  pieces: readonly Pick<PieceSurvey, 'massKg'>[],
   waterL: number,
 ): MassSurvey {
   const parts = {

@@ -3,7 +3,7 @@ import { floorShare, type BedField } from '../substrate/bedField';
 import type { LayerSurvey } from './layers';
 
 /** Space between grains when the material does not say: loosely packed grains, 0.40 (common practice). */
-const USUAL_PORES = 0.4;
+export const USUAL_PORES = 0.4;
 
 /**
  * Water between the grains of the bed below a height, L; `sharesBelow` is how much of each layer lies below it. 3.6 L of

@@ -18,6 +18,7 @@ import type { SurveyInput } from './input';
 import { surveyGroups, surveyJoints, type GroupSurvey, type JointSurvey } from './groups';
 import { surveyLayers, type LayerSurvey } from './layers';
 import { weigh, type MassSurvey } from './masses';
+import { strewnAmount, type StrewnAmount } from './strewn';
 import { newMemo, placesOf, remembered, type SurveyMemo } from './memo';
 import { poreWaterL, shareBelow } from './pores';
 import { surveyPieces, type PieceSurvey } from './pieces';
@@ -59,6 +60,10 @@ export interface Survey {
   stands: StandSurvey[];
   /** Heaps on top of pieces. */
   pockets: PocketSurvey[];
+  /** What is strewn by hand, in the order of the option. */
+  strewn: StrewnAmount[];
+  /** Water whose place that takes. */
+  strewnL: number;
   composition: Composition;
   plantings: PlantingSurvey[];
   /** The height field it was measured on, and the pieces as they stand; for drawing. */
@@ -105,12 +110,18 @@ export function survey(commission: Commission, ask: SurveyAsk = {}): Survey {
   const [pocketsWetL, pocketsDryL] = [true, false].map((wet) =>
     pockets.reduce((total, p) => total + (p.at[2] < vessel.waterLineMm === wet ? p.litres : 0), 0),
   );
+  const strewn = (option.strewn ?? []).map((s) => strewnAmount(s, materialOf(commission, s.material)));
+  const strewnL = strewn.reduce((total, s) => total + s.solidL, 0);
   const brimL = litresToHeight(vessel, vessel.innerMm.height);
   const { sumpL = 0 } = vessel;
   const chambersL = chamberWaterL(vessel);
   const open = remembered(memo.open, [field, vessel.waterLineMm], () => openMm3(field, vessel));
   const freeWaterL =
-    (open.water - sum(everything, (d) => d.ownInFreeWater)) / MM3_PER_L + chambersL + sumpL - pocketsWetL;
+    (open.water - sum(everything, (d) => d.ownInFreeWater)) / MM3_PER_L +
+    chambersL +
+    sumpL -
+    pocketsWetL -
+    strewnL;
   const airL =
     (open.air - sum(everything, (d) => d.ownInAir)) / MM3_PER_L +
     chambersBrimL(vessel) -
@@ -126,7 +137,7 @@ export function survey(commission: Commission, ask: SurveyAsk = {}): Survey {
     ...nettoLayers.map((l, i) => ({ litres: l.volumeL, material: bedMaterials[i] })),
     ...pockets.map((p) => ({ litres: p.litres, material: materialOf(commission, p.material) })),
   ];
-  const masses = weigh(vessel, grains, pieces, freeWaterL + inBedL);
+  const masses = weigh(vessel, grains, [...pieces, ...strewn], freeWaterL + inBedL);
   return {
     optionId: option.id,
     cellMm: field.cellMm,
@@ -150,6 +161,8 @@ export function survey(commission: Commission, ask: SurveyAsk = {}): Survey {
     groups: surveyGroups(input, joints),
     stands: surveyStands(input, memo),
     pockets,
+    strewn,
+    strewnL,
     composition: compositionOf(
       standing,
       (s) => materialOf(commission, s.piece.material).kind === 'stone',

@@ -7,13 +7,15 @@ import type { Survey } from '../survey/survey';
 import { say } from '../words/text';
 import type { Working } from '../words/working';
 import { lineOf, neededFrom, type TakeOffLine } from './line';
+import { strewnSteps } from './strewn';
 
 /** Stone bought for each kilogram placed when the studio has not said (common practice: 1.5 to 2). */
 export const USUAL_STONE_FACTOR = 1.5;
 
 /** A line for each stone, by mass with a choice to pick from, and for each wood, by piece. */
 export function hardscapeLines(commission: Resolved, survey: Survey): TakeOffLine[] {
-  const ids = [...new Set(survey.pieces.map((p) => p.material))];
+  const rubble = commission.strewn.filter((s) => s.material.kind === 'stone').map((s) => s.material.id);
+  const ids = [...new Set([...survey.pieces.map((p) => p.material), ...rubble])];
   return ids
     .map((id) => materialOf(commission, id))
     .sort((a, b) => Number(a.kind === 'wood') - Number(b.kind === 'wood'))
@@ -28,6 +30,7 @@ export function hardscapeLines(commission: Resolved, survey: Survey): TakeOffLin
 function soonest(
   commission: Resolved,
   pieces: readonly { id: string }[],
+  strewnOn: readonly number[] = [],
 ): Pick<TakeOffLine, 'laterDays' | 'ahead' | 'aheadDays' | 'usedAheadDays'> {
   const ahead = aheadOf(commission);
   const tried = -triedAheadDays(commission);
@@ -38,6 +41,7 @@ function soonest(
       ...(onDay <= 0 ? [{ why: undefined, on: tried, used: onDay }] : []),
     ];
   });
+  onDays.push(...strewnOn.map((on) => ({ why: undefined, on, used: on })));
   const [first] = onDays.sort((a, b) => a.on - b.on);
   const needed = neededFrom(first ? [first.on] : []);
   if (!needed.aheadDays || !first.why) return needed;
@@ -51,37 +55,35 @@ function stoneLine(commission: Resolved, survey: Survey, material: Material): Ta
   const pieces = survey.pieces.filter((p) => p.material === material.id);
   const placed = pieces.reduce((sum, p) => sum + p.massKg, 0);
   const own = pieces.filter(isOwn).reduce((sum, p) => sum + p.massKg, 0);
-  const needed = (placed - own) * factor;
-  const workings: Working[] = [
-    {
-      step: say('placed'),
-      value: placed,
-      unit: 'kg',
-      note: say('placed.note', { count: pieces.length }),
-    },
+  const strewn = commission.strewn.filter((s) => s.material.id === material.id);
+  const strewnKg = kgOf(strewn);
+  const strewnBoughtKg = kgOf(strewn.filter((s) => s.origin === 'bought'));
+  // A handful is not chosen stone by stone: nothing more of it is bought to choose from.
+  const needed = (placed - own) * factor + strewnBoughtKg;
+  const chosen: Working[] = [
+    { step: say('placed'), value: placed, unit: 'kg', note: say('placed.note', { count: pieces.length }) },
     ...(own > 0 ? [{ step: say('less.own'), value: -own, unit: 'kg', note: say('less.own.note') }] : []),
-    {
-      step: say('stone.choice', { factor }),
-      value: needed,
-      unit: 'kg',
-      note: say('stone.choice.note'),
-    },
+    { step: say('stone.choice', { factor }), value: (placed - own) * factor, unit: 'kg', note: say('stone.choice.note') }, // prettier-ignore
   ];
+  const workings = [...(placed > 0 ? chosen : []), ...strewnSteps(strewnKg, strewnBoughtKg, 'kg')];
   return lineOf({
     id: material.id,
     kind: 'hardscape',
     name: material.name,
-    measured: { value: placed, unit: 'kg' },
+    measured: { value: placed + strewnKg, unit: 'kg' },
     needed: { value: needed, unit: 'kg' },
     ...soonest(
       commission,
       pieces.filter((p) => !isOwn(p)),
+      strewn.filter((s) => s.origin === 'bought').map((s) => s.onDay),
     ),
     packs: material.packs,
-    origins: pieces.map(originOf),
+    origins: [...pieces.map(originOf), ...strewn.map((s) => s.origin)],
     workings,
   });
 }
+
+const kgOf = (strewn: Resolved['strewn']) => strewn.reduce((sum, { amount }) => sum + amount.massKg, 0);
 
 function woodLine(commission: Resolved, survey: Survey, material: Material): TakeOffLine {
   const originOf = ({ id }: { id: string }) => pieceOf(commission, id).origin;

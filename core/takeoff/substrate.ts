@@ -8,6 +8,7 @@ import type { Survey } from '../survey/survey';
 import { rounded } from '../units/quantity';
 import type { Working } from '../words/working';
 import { lineOf, neededFrom, type TakeOffLine } from './line';
+import { strewnSteps } from './strewn';
 
 /** What one layer has of a material: all figures in L, by its share of a mixture. */
 interface Part {
@@ -28,8 +29,12 @@ interface Part {
 /** A line for each bed material, over all layers of it, in the order in which they lie. */
 export function substrateLines(commission: Resolved, survey: Survey): TakeOffLine[] {
   const parts = [...partsIn(commission, survey), ...pocketParts(commission, survey)];
-  const ids = [...new Set(parts.map((p) => p.material))];
-  return ids.map((id) => substrateLine(commission, survey, id, parts.filter((p) => p.material === id))); // prettier-ignore
+  const strewn = commission.strewn.filter((s) => s.material.kind !== 'stone');
+  const ids = [...new Set([...parts.map((p) => p.material), ...strewn.map((s) => s.material.id)])];
+  return ids.map(
+    (id) =>
+    substrateLine(commission, survey, id, parts.filter((p) => p.material === id), strewn.filter((s) => s.material.id === id)), // prettier-ignore
+  );
 }
 
 function partsIn(commission: Resolved, survey: Survey): Part[] {
@@ -67,36 +72,48 @@ function substrateLine(
   survey: Survey,
   id: string,
   parts: readonly Part[],
+  strewn: Resolved['strewn'],
 ): TakeOffLine {
   const material = materialOf(commission, id);
-  const total = (pick: (p: Part) => number) => parts.reduce((sum, p) => sum + pick(p), 0);
-  const measured = total((p) => p.volumeL);
-  const needed = total((p) => p.boughtL);
+  // Out of the same bags, by the spoon.
+  const bought = strewn.filter((s) => s.origin === 'bought');
+  const [strewnL, strewnBoughtL] = [strewn, bought].map((lots) => lots.reduce((sum, s) => sum + s.amount.litres, 0)); // prettier-ignore
   return lineOf({
     id,
     kind: 'substrate',
     name: material.name,
-    measured: { value: measured, unit: 'L' },
-    needed: { value: needed, unit: 'L' },
+    measured: { value: litresIn(parts, 'volumeL') + strewnL, unit: 'L' },
+    needed: { value: litresIn(parts, 'boughtL') + strewnBoughtL, unit: 'L' },
     packs: material.packs,
-    ...neededFrom(parts.filter((p) => p.boughtL > 0).map((p) => p.onDay)),
-    origins: parts.map((p) => p.origin),
+    ...neededFrom([...parts.filter((p) => p.boughtL > 0), ...bought].map((p) => p.onDay)),
+    origins: [...parts, ...strewn].map((p) => p.origin),
     bulkKgPerL: material.bulkKgPerL,
     workings: [
-      {
-        step: say('under.surface'),
-        value: total((p) => p.grossL),
-        unit: 'L',
-        note: say('cells', { count: survey.cells, size: inMm(survey.cellMm, 1) }),
-      },
-      ...mixed(parts),
-      ...taken(survey, total((p) => p.takenL)), // prettier-ignore
-      { step: say('to.fill'), value: measured, unit: 'L' },
-      ...settling(material, total((p) => p.pouredL) - measured), // prettier-ignore
-      { step: say('to.pour'), value: total((p) => p.pouredL), unit: 'L' },
-      ...own(total((p) => p.ownL), needed), // prettier-ignore
+      ...(parts.length > 0 ? pouredSteps(survey, material, parts) : []),
+      ...strewnSteps(strewnL, strewnBoughtL, 'L'),
     ],
   });
+}
+
+const litresIn = (parts: readonly Part[], of: 'grossL' | 'takenL' | 'volumeL' | 'pouredL' | 'ownL' | 'boughtL') => parts.reduce((sum, p) => sum + p[of], 0); // prettier-ignore
+
+/** From what lies under the surface to what is bought of what is poured. */
+function pouredSteps(survey: Survey, material: Material, parts: readonly Part[]): Working[] {
+  const measured = litresIn(parts, 'volumeL');
+  return [
+    {
+      step: say('under.surface'),
+      value: litresIn(parts, 'grossL'),
+      unit: 'L',
+      note: say('cells', { count: survey.cells, size: inMm(survey.cellMm, 1) }),
+    },
+    ...mixed(parts),
+    ...taken(survey, litresIn(parts, 'takenL')),
+    { step: say('to.fill'), value: measured, unit: 'L' },
+    ...settling(material, litresIn(parts, 'pouredL') - measured),
+    { step: say('to.pour'), value: litresIn(parts, 'pouredL'), unit: 'L' },
+    ...own(litresIn(parts, 'ownL'), litresIn(parts, 'boughtL')),
+  ];
 }
 
 /** How much of a mixture it is; of several layers the smallest share. */

@@ -99,6 +99,14 @@ const animal = fc.record({
 export type Naming = (what: string, i: number) => string;
 const PLAIN: Naming = (what, i) => `${what} ${i}`;
 
+const strewnOf = fc.record({
+  material: fc.constantFrom('granite', 'gravel', 'sand', 'soil'),
+  tenths: fc.integer({ min: 1, max: 30 }),
+  byMass: fc.boolean(),
+  sizeMm: maybe(fc.constantFrom([10, 30], [20, 60])),
+  around: fc.boolean(),
+  origin,
+});
 const pouredWhen = maybe(maybe(fc.constantFrom('around', 'glued')));
 
 /** What a job is drawn from; `jobDocument` makes a document of it. */
@@ -123,6 +131,7 @@ export const anyJob = fc.record({
   also: maybe(maybe(fc.constantFrom('tie', 'fibre-glue'))),
   standsIn: fc.boolean(),
   pieces: fc.array(pieceOf, { maxLength: 4 }),
+  strewn: fc.array(strewnOf, { maxLength: 3 }),
   joined: fc.boolean(),
   glue: fc.constantFrom('gel-glue', 'silicone'),
   plantings: fc.array(plantingOf, { maxLength: 5 }),
@@ -164,6 +173,7 @@ export function jobDocument(job: DrawnJob, named: Naming = PLAIN): Commission {
     ],
     pieces,
     joints: job.joined && first && second ? [{ id: 'J-1', pieces: [first.id, second.id], method: job.glue, ...(job.also ? { also: [job.also] } : {}) }] : [], // prettier-ignore
+    strewn: job.strewn.map(({ tenths, byMass, around, ...st }, i) => ({ ...here(st), id: `L-${i}`, ...(byMass ? { massKg: tenths / 10 } : { litres: tenths / 10 }), ...(around && first ? { around: [first.id] } : {}) })), // prettier-ignore
     plants: job.plantings.map(({ x, y: at, w, d, count, spacingMm, halved, ...p }, i) => {
       // Sand that nobody plants in is only looked at.
       const y = job.sandMm && job.clearSand ? Math.max(at, 90) : at;

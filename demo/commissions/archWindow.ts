@@ -51,6 +51,10 @@ const option: Option = {
     { id: 'J-1', pieces: ['S-61', 'A-1'], method: 'silicone', sitting: 'lintel' },
     { id: 'J-2', pieces: ['A-2', 'A-1'], method: 'silicone', sitting: 'lintel' },
   ],
+  strewn: [
+    { id: 'rubble-1', material: 'slate', massKg: 1.5, sizeMm: [20, 60], around: ['S-61', 'A-2'] },
+    { id: 'rubble-2', material: 'slate', massKg: 0.6, sizeMm: [6, 20], around: ['S-61', 'A-2', 'S-64'] },
+  ],
   plants: [
     { id: 'P-1', plant: 'helanthium-tenellum', region: ring('20,20 380,20 380,140 20,140'), spacingMm: 35 },
     { id: 'P-2', plant: 'helanthium-tenellum', region: ring('540,20 880,20 880,120 540,120'), spacingMm: 35 },

@@ -8,6 +8,7 @@ import { colourOf, materialFor, shade } from './colour';
 import { planPaths, ringPath } from './outline';
 import { useKeptFocus } from './keptFocus';
 import PieceDrawing from './PieceDrawing.vue';
+import StrewnMarks from './StrewnMarks.vue';
 
 /** The scape from above: contours of the bed, cut layers, pieces; the front glass is at the bottom. */
 const props = defineProps<
@@ -142,6 +143,9 @@ useKeptFocus('data-plan-piece');
         <PieceDrawing :piece="p" view="above" :colour="colour(p)" />
       </g>
       <path :d="`M${X(p.wasAt![0])} ${Y(p.wasAt![1])} L${X(p.at[0])} ${Y(p.at[1])}`" />
+    </g>
+    <g pointer-events="none">
+      <StrewnMarks :option="option" :survey="survey" :materials="materials" :k="k" :x="X" :y="Y" />
     </g>
     <g>
       <g

@@ -9,6 +9,7 @@ import { PLANTING } from './planting';
 import { SHARED } from './shared';
 import { SITE } from './site';
 import { SITTINGS } from './sittings';
+import { STREWN } from './strewn';
 import { SURVEY } from './survey';
 import { TAKE_OFF } from './takeOff';
 import { WATER } from './water';
@@ -31,6 +32,7 @@ export const EN = {
   ...BEFOREHAND,
   ...BUILD,
   ...SITTINGS,
+  ...STREWN,
   ...CARE,
   ...CALENDAR,
   ...FAULTS,

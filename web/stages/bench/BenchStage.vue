@@ -81,7 +81,7 @@ watch(shown, () => (zoom.value = NO_ZOOM));
 const enlarge = (view: View) => (shown.value = shown.value.length === 1 ? VIEWS : [view]);
 const NAMES: Record<View, string> = { front: 'From the front', plan: 'From above', section: 'Cut at C', seat: 'From the seat' }; // prettier-ignore
 
-const tray = ref<'now' | 'yard' | 'starts' | 'bed' | 'pieces' | 'story'>(useRoute().query.tray === 'now' ? 'now' : 'yard'); // prettier-ignore
+const tray = ref<'now' | 'yard' | 'starts' | 'bed' | 'pieces' | 'loose' | 'story'>(useRoute().query.tray === 'now' ? 'now' : 'yard'); // prettier-ignore
 const said = ref('');
 
 const ready = computed(() => plan.value && field.value && plan.value.survey.optionId === option.value.id);
@@ -215,6 +215,7 @@ useCommands([
   { id: 'bench yard', title: 'Bench: the yard', run: () => (tray.value = 'yard') },
   { id: 'bench bed', title: 'Bench: the bed, its layers and tools', run: () => (tray.value = 'bed') },
   { id: 'bench pieces', title: 'Bench: list of pieces', run: () => (tray.value = 'pieces') },
+  { id: 'bench loose', title: 'Bench: loose stone and grain', run: () => (tray.value = 'loose') },
   { id: 'bench copy', title: 'Bench: copy the selected pieces', keys: 'C', run: () => copied.value() },
   { id: 'bench mirror', title: 'Bench: mirror the selected pieces across the middle', run: mirror },
   { id: 'bench all', title: 'Bench: all four views', run: () => (shown.value = VIEWS) },

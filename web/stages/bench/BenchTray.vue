@@ -8,9 +8,10 @@ import NowPanel from './NowPanel.vue';
 import PieceList from './PieceList.vue';
 import StartsPanel from './StartsPanel.vue';
 import StoryPanel from './StoryPanel.vue';
+import StrewnPanel from './StrewnPanel.vue';
 import YardPanel from './yard/YardPanel.vue';
 
-type Tray = 'now' | 'yard' | 'starts' | 'bed' | 'pieces' | 'story';
+type Tray = 'now' | 'yard' | 'starts' | 'bed' | 'pieces' | 'loose' | 'story';
 defineProps<{
   option: Option;
   materials: Material[];
@@ -30,6 +31,7 @@ const TABS: [Tray, string][] = [
   ['starts', 'Starts'],
   ['bed', 'Bed'],
   ['pieces', 'Pieces'],
+  ['loose', 'Loose'],
   ['story', 'Story'],
   ['now', 'Now'],
 ];
@@ -61,6 +63,7 @@ const TABS: [Tray, string][] = [
       />
       <BedPanel v-else-if="tray === 'bed'" :option="option" :materials="materials" :survey="survey" />
       <StartsPanel v-else-if="tray === 'starts'" :option="option" :materials="materials" :survey="survey" />
+      <StrewnPanel v-else-if="tray === 'loose'" :option="option" :survey="survey" />
       <StoryPanel v-else-if="tray === 'story'" />
       <NowPanel v-else-if="tray === 'now'" :option="option" :before="before" />
       <PieceList
@@ -85,12 +88,11 @@ const TABS: [Tray, string][] = [
   border-top: 1px solid var(--rule);
 }
 .tabs {
-  width: 84px;
   flex: none;
   padding: 8px 0 0 10px;
-  display: flex;
-  flex-direction: column;
-  align-items: flex-start;
+  display: grid;
+  grid-template-columns: auto auto;
+  align-content: start;
   gap: 1px;
 }
 .tabs button {
@@ -98,6 +100,7 @@ const TABS: [Tray, string][] = [
   color: var(--ink-2);
   border-left: 3px solid transparent;
   padding: 2px 8px;
+  text-align: left;
 }
 .tabs .chosen {
   color: var(--ink);
@@ -108,19 +111,6 @@ const TABS: [Tray, string][] = [
   min-width: 0;
   overflow-x: auto;
   overflow-y: hidden;
-}
-/* For fingers they stand two and two. */
-@media (pointer: coarse) {
-  .tabs {
-    display: grid;
-    grid-template-columns: auto auto;
-    width: auto;
-    padding-top: 4px;
-  }
-  .tabs button {
-    padding: 2px 6px;
-    text-align: left;
-  }
 }
 @media (max-width: 700px) {
   .panel {

@@ -169,4 +169,43 @@ i {
 .plain {
   text-align: left;
 }
+/* On a phone each planting is a block: its name, its figures under their heads, and what is said of it. */
+@media (max-width: 700px) {
+  table,
+  thead,
+  tbody {
+    display: block;
+  }
+  tr {
+    display: grid;
+    grid-template-columns: 0.7fr 0.7fr 0.8fr 1.3fr 1.1fr;
+  }
+  th,
+  td {
+    white-space: normal;
+    border-bottom: 0;
+    padding-right: 6px;
+  }
+  tr {
+    border-bottom: 1px solid var(--rule);
+    padding-bottom: 4px;
+  }
+  th:first-child {
+    grid-column: 1 / 4;
+  }
+  th:last-child {
+    grid-area: 1 / 4 / auto / -1;
+  }
+  td:first-child,
+  td.said {
+    grid-column: 1 / -1;
+    width: auto;
+  }
+  th .plain {
+    white-space: normal;
+  }
+  .fig {
+    text-align: left;
+  }
+}
 </style>
