@@ -29,6 +29,25 @@ describe('growth', () => {
     expect(factor(2, false, { helpedByCo2: true })).toBe(0.6);
   });
 
+  it('spreads in the weeks of a dry start, with the gas of the air, and rests no second time', () => {
+    const dry = growthOf(carpet, { ...well, dryDays: 28 });
+    // Four weeks, less one of rest: three weeks of 3.2 mm.
+    expect(dry.grownMm).toBeCloseTo(9.6, 9);
+    expect(dry.restsDays).toBe(0);
+    const fromPlanting = coverDays(carpet, 25, growthOf(carpet, well))!.days;
+    expect(coverDays(carpet, 25, dry)!.days).toBeCloseTo(fromPlanting - 28, 9);
+    expect(radiusMm(carpet, dry, 0)).toBeCloseTo(5 + 9.6, 9);
+    // A plant that needs gas goes on slowly once the water is there.
+    const needs: Plant = { ...carpet, needsCo2: true };
+    const without = { ...well, co2: false, dryDays: 28 };
+    expect(growthOf(needs, without)).toMatchObject({ grownMm: dry.grownMm, factor: 0.2 });
+    // Long enough and it has closed before the water; a day before is not yet past its rest.
+    expect(coverDays(carpet, 25, growthOf(carpet, { ...well, dryDays: 60 }))!.days).toBe(0);
+    expect(growthOf(carpet, { ...well, dryDays: 1 })).toMatchObject({ grownMm: 0, restsDays: 6 });
+    const within = coverDays(carpet, 30, dry)!.days;
+    expect(spacingToCover(carpet, dry, within)).toBeCloseTo(30, 9);
+  });
+
   it('closes when circles meet at the corners of their squares', () => {
     const growth = growthOf(carpet, well);
     const { days, from, to } = coverDays(carpet, 25, growth)!;

@@ -9,6 +9,8 @@ export interface Conditions {
   co2: boolean;
   /** As it comes: what was grown above water stands still while it changes its leaves. */
   form?: 'tissue' | 'emersed' | 'running';
+  /** Days that it stands in damp air before the water comes: a dry start. */
+  dryDays?: number;
 }
 
 /** How a plant grows at its spot. */
@@ -17,6 +19,8 @@ export interface Growth {
   factor: number;
   /** Days until it begins to grow. */
   restsDays: number;
+  /** What the radius of a plug has gained in damp air by the day from which days are counted, mm. */
+  grownMm: number;
   /** How fast the radius of a plug and the height grow, mm a week. */
   spreadMmAWeek: number;
   heightMmAWeek: number;
@@ -56,11 +60,12 @@ export const VARIES = 0.3;
 /**
  * How a plant grows with the light and gas of its spot: nothing below half of the light with which it lives, three
  * tenths there, all with which it grows well, in straight lines between (a stated simplification of saturating light
- * curves).
- * Valid for plants within their temperature and hardness, with enough food. Leaves out: algae, shade by neighbours.
+ * curves). In the weeks of a dry start it rests and spreads as it does with all the gas it wants: air is not short of it.
+ * Valid for plants within their temperature and hardness, with enough food. Leaves out: algae, shade by neighbours, leaves
+ * that are lost when the water comes.
  * Test: growth.test.ts, "grows by its light and gas".
  */
-export function growthOf(plant: Plant, { dli, co2, form = 'tissue' }: Conditions): Growth {
+export function growthOf(plant: Plant, { dli, co2, form = 'tissue', dryDays = 0 }: Conditions): Growth {
   const [least, good] = dliOf(plant);
   const light =
     dli <= least / 2
@@ -70,10 +75,13 @@ export function growthOf(plant: Plant, { dli, co2, form = 'tissue' }: Conditions
         : Math.min(1, AT_LEAST_LIGHT + ((1 - AT_LEAST_LIGHT) * (dli - least)) / (good - least));
   const factor = light * gasOf(plant, co2);
   const [rate, habit] = [plant.growth ?? 'medium', plant.habit ?? 'carpet'];
+  const rests = RESTS[form];
+  const spreads = SPREAD[rate] * (SPREADING[habit] ?? 1);
   return {
     factor,
-    restsDays: RESTS[form],
-    spreadMmAWeek: SPREAD[rate] * (SPREADING[habit] ?? 1) * factor,
+    restsDays: Math.max(0, rests - dryDays),
+    grownMm: (spreads * light * Math.max(0, dryDays - rests)) / 7,
+    spreadMmAWeek: spreads * factor,
     heightMmAWeek: TALLER[rate] * (UPRIGHT[habit] ?? 1) * factor,
   };
 }
@@ -125,7 +133,7 @@ export function coverDays(
   spacingMm: number,
   growth: Growth,
 ): { days: number; from: number; to: number } | undefined {
-  const wanted = spacingMm * MEET - plugRadiusMm(plant);
+  const wanted = spacingMm * MEET - plugRadiusMm(plant) - growth.grownMm;
   if (spacingMm * MEET > reachMm(plant) + 1e-9) return undefined;
   if (wanted <= 0) return { days: 0, from: 0, to: 0 };
   if (growth.spreadMmAWeek <= 0) return undefined;
@@ -142,8 +150,9 @@ export function coverDays(
  * @returns undefined where they do not grow in that time
  */
 export function spacingToCover(plant: Plant, growth: Growth, days: number): number | undefined {
-  if (days <= growth.restsDays || growth.spreadMmAWeek <= 0) return undefined;
-  const radius = plugRadiusMm(plant) + ((days - growth.restsDays) / 7) * growth.spreadMmAWeek;
+  const gained = (Math.max(0, days - growth.restsDays) / 7) * growth.spreadMmAWeek + growth.grownMm;
+  if (gained <= 0) return undefined;
+  const radius = plugRadiusMm(plant) + gained;
   return Math.min(radius, reachMm(plant)) / MEET;
 }
 
@@ -182,7 +191,8 @@ export function coverShare(plant: Plant, spacingMm: number, growth: Growth, day:
 
 /** Radius of a plug after some days, mm; it stops where it reaches no further. */
 export function radiusMm(plant: Plant, growth: Growth, day: number): number {
-  const grown = plugRadiusMm(plant) + (growth.spreadMmAWeek * Math.max(0, day - growth.restsDays)) / 7;
+  const grown =
+    plugRadiusMm(plant) + growth.grownMm + (growth.spreadMmAWeek * Math.max(0, day - growth.restsDays)) / 7;
   return Math.min(grown, reachMm(plant));
 }
 

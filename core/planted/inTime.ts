@@ -40,8 +40,8 @@ function lightOrGas(
   days: number,
   co2: boolean,
 ): Text[] {
-  const { restsDays } = growth;
-  const best = { ...growthOf(plant, { dli: dliOf(plant)[1], co2: true }), restsDays };
+  const { restsDays, grownMm } = growth;
+  const best = { ...growthOf(plant, { dli: dliOf(plant)[1], co2: true }), restsDays, grownMm };
   const fastest = coverDays(plant, closesLike(planting.set, spacingMm!), best);
   if (!fastest || fastest.days > days) return [];
   const factor = (fastest.days - restsDays) / (days - restsDays);

@@ -47,6 +47,19 @@ describe('a scape as it will be planted', () => {
     expect(parts.map((p) => p.firstNo).sort((a, b) => a - b)).toEqual([1, parts[0].firstNo === 1 ? 97 : 48]);
   });
 
+  it('counts the weeks of a dry start: a carpet that is planted four weeks before the water closes so much sooner', () => {
+    const [onTheDay] = planted(with_([carpet])).parts;
+    const dry = with_([carpet], (c) => {
+      c.brief.sittings = [{ id: 'dry', kind: 'planting', day: dayPlus(c.brief.buildDay, -28) }];
+    });
+    const [early] = planted(dry).parts;
+    expect(early.growth.grownMm).toBeGreaterThan(0);
+    expect(early.cover!.days).toBeLessThan(onTheDay.cover!.days);
+    // No sooner than it would have, had the water come with the plants.
+    expect(early.cover!.days).toBeGreaterThanOrEqual(onTheDay.cover!.days - 28 - 1e-9);
+    expect(grownAt(early, 0).cover).toBeGreaterThan(grownAt(onTheDay, 0).cover);
+  });
+
   it('says where too few cups leave the hill bare, and each way out with its price and its date', () => {
     const c = with_([{ ...carpet, packs: 2 }]);
     const { parts } = planted(c);

@@ -151,12 +151,12 @@ function partOf(
     ? dliAt(surfaceSpots(commission.vessel), undefined, living)
     : dliAt(spots, normals, living);
   const [leastDli, meanDli, mostDli] = spread(dli, living);
-  const { origin, laterDays: later } = plantingOf(commission, planting.id);
+  const { origin, laterDays: later, onDay } = plantingOf(commission, planting.id);
   // What is in the tank now has its roots and its leaves already.
   const form = planting.form ?? (origin === 'here' ? 'running' : undefined);
   // Where no light is known it is taken as it should be: the date is then that of a tank with the right lamp.
   const dliToGrow = living.lit ? meanDli : dliOf(plant)[1];
-  const growth = growthOf(plant, { dli: dliToGrow, co2: living.co2, form });
+  const growth = growthOf(plant, { dli: dliToGrow, co2: living.co2, form, dryDays: Math.max(0, -onDay) });
   const closes =
     spacingMm === undefined ? undefined : coverDays(plant, closesLike(planting.set, spacingMm), growth);
   const bareM2 = spacingMm === undefined ? 0 : (missing * spacingMm * spacingMm) / 1e6;
