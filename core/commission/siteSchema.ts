@@ -130,6 +130,8 @@ export const siteSchema = z.looseObject({
   drainM: figure(0, 500).optional(),
   carry: z.enum(['hose', 'cans']).optional(),
   roomC: z.tuple([celsius, celsius]).optional(),
+  /** Nobody heats it, by choice: the water is as warm as the room. */
+  unheated: z.boolean().optional(),
   /** Hours in which the house lets somebody work, whole or half hours: `["08:00", "18:00"]`. */
   hours: z
     .tuple([clock, clock])

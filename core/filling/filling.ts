@@ -1,3 +1,4 @@
+import { isUnheated } from '../gear/gear';
 import type { Resolved } from '../resolved/resolved';
 import { sharedRange, type Kept } from '../livestock/checks';
 import { keptOf } from '../resolved/kept';
@@ -40,13 +41,21 @@ export function waterTarget(commission: Resolved): WaterTarget {
   const noted = commission.site?.target;
   const kept = keptOf(commission);
   const middle = (range: 'tempC' | 'gh' | 'kh', usual: number) => within(kept, range, usual);
+  const { roomC } = commission.limits;
+  const unheated = isUnheated(commission);
   return {
-    celsius: noted?.tempC ?? middle('tempC', USUAL_TARGET.celsius),
+    // Nobody mixes it warmer than it is a day later.
+    celsius: noted?.tempC ?? (unheated ? (roomC[0] + roomC[1]) / 2 : middle('tempC', USUAL_TARGET.celsius)),
     gh: noted?.gh ?? middle('gh', USUAL_TARGET.gh),
     kh: noted?.kh ?? middle('kh', USUAL_TARGET.kh),
-    because:
-      noted?.tempC !== undefined ? say('target.noted') : kept.length > 0 ? say('target.animals') : PRACTICE,
+    because: becauseOf(noted?.tempC !== undefined, unheated, kept.length > 0),
   };
+}
+
+function becauseOf(isNoted: boolean, unheated: boolean, hasAnimals: boolean): Text {
+  if (isNoted) return say('target.noted');
+  if (unheated) return say('target.unheated');
+  return hasAnimals ? say('target.animals') : PRACTICE;
 }
 
 /** The usual figure, moved as little as it takes to suit every animal; the usual where none can. */

@@ -159,3 +159,14 @@ export function gasCostOf({ brief, gear }: Geared): number {
   const listed = gear.some((g) => isBought(g) && g.kind === 'co2' && g.article?.packs?.length);
   return listed ? 0 : co2CostOf(brief);
 }
+
+/** True for a tank that is as warm as its room, by choice; a heater on the list is the later word. */
+export function isUnheated({
+  site,
+  gear,
+}: {
+  site?: Pick<Site, 'unheated'>;
+  gear: readonly Pick<Gear, 'kind'>[];
+}): boolean {
+  return site?.unheated === true && !gear.some((g) => g.kind === 'heater');
+}

@@ -21,6 +21,7 @@ import { PLANTS_MOST_C } from '../planting/warmth';
 import { keptOf } from '../resolved/kept';
 import { sharedRange } from '../livestock/checks';
 import { waterTarget } from '../filling/filling';
+import { isUnheated } from '../gear/gear';
 
 export interface HeatPlan {
   roomC: readonly [number, number];
@@ -69,7 +70,7 @@ export function heatPlan(commission: Resolved, survey: Survey): HeatPlan {
     roomC,
     waterC,
     loss,
-    heatersW: heatersFor(loss.totalW),
+    heatersW: isUnheated(commission) ? [] : heatersFor(loss.totalW),
     thumbW: ruleOfThumbW(survey.freeWaterL),
     devicesW,
     warmC,
@@ -147,7 +148,7 @@ function coldFindings(commission: Resolved, plan: Omit<HeatPlan, 'findings'>): F
         rests: inCelsius(rests, 0),
         least: inCelsius(least, 0),
       }),
-      because: heatersWords(plan),
+      because: isUnheated(commission) ? say('heat.none.because.choice') : heatersWords(plan),
       source: say('source.heat'),
     },
   ];

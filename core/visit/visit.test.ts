@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { say } from '../words/text';
-import { spoken } from '../words/english';
+import { inEnglish, spoken } from '../words/english';
 import type { Commission } from '../commission/schema';
 import { survey } from '../survey/survey';
 import { parsed, piece, scape, soil } from '../testing/scape';
@@ -210,6 +210,20 @@ describe('warmth', () => {
     expect(found('heat.heater', { site: { devices: named, roomC: [10, 24] } })!.measured).toBe(25);
     const lamp = [{ id: 'h', name: 'heat lamp', kind: 'lamp', watts: 25 }];
     expect(found('heat.heater', { site: { devices: lamp, roomC: [10, 24] } })).toBeUndefined();
+  });
+
+  it('mixes the water of a tank without heater to the room, proposes none, and says whom it is too cold for', () => {
+    const site = { roomC: [16, 22], unheated: true };
+    const v = visited({ site });
+    expect(v.heat).toMatchObject({ heatersW: [], waterC: 19 });
+    const fish = { livestock: [{ species: 'paracheirodon-axelrodi', count: 10 }] };
+    const f = found('heat.none', { brief: fish, site })!;
+    expect(inEnglish(f.because)).toMatch(/^It stands without a heater by choice/);
+    // A heater that is on the list is the later word.
+    const heated = { ...site, devices: [{ id: 'h', name: 'heater', kind: 'heater', watts: 100 }] };
+    expect(visited({ site: heated }).heat.heatersW.length).toBeGreaterThan(0);
+    expect(visited({ site: heated }).heat.waterC).toBeGreaterThan(22);
+    expect(visited({ site: { ...site, target: { tempC: 21 } } }).heat.waterC).toBe(21);
   });
 
   it('finds that there is no heater where fish would be in cold water, and only there', () => {

@@ -148,6 +148,8 @@ export const SITE = {
   'heat.none.says':
     'No heater is listed: at {room} in the room the water rests at {rests}, {least} is wanted.',
   'heat.heater.says': '{has} W of heater, {leave} W leave at {room} in the room.',
+  'heat.none.because.choice':
+    'It stands without a heater by choice: animals that bear the room, a room that stays warmer, or a heater after all.',
   'heat.heater.because': '{heaters} would hold {water}; a lid saves most of it.',
   watts: '{watts} W',
   'cost.budget.says': 'Material for {cost}, {agreed} agreed.',

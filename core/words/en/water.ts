@@ -1,6 +1,7 @@
 /** What is found of the tap and of the water wanted. */
 export const WATER = {
   'target.noted': 'as noted',
+  'target.unheated': 'the room, without a heater',
   'target.animals': 'what the animals share',
   'water.hard.says.gh': 'GH {has} from the tap, {wanted} wanted.',
   'water.hard.says.kh': 'KH {has} from the tap, {wanted} wanted.',

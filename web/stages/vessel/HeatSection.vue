@@ -78,6 +78,12 @@ const w = (x: number) => `${Math.round(x)} W`;
         data-test="room-high"
       />
     </div>
+    <v-switch
+      :model-value="commission.document!.site?.unheated ?? false"
+      :label="wording('heatSection.unheated')"
+      data-test="unheated"
+      @update:model-value="(on) => edit.site('unheated', on || undefined)"
+    />
   </section>
 </template>
 

@@ -1,6 +1,7 @@
 /** What the vessel says. */
 export const VESSEL = {
   'floorLoad.pressure': ', {pressure} under the base of {base}',
+  'heatSection.unheated': 'No heater, by choice',
   'heatSection.loss':
     'leave: {glass} through glass ({u} W/m²K), {surface} from the surface, {evaporation} by evaporation.',
   'heatSection.thumb': 'Rule of thumb {watts} W.',
