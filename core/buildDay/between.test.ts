@@ -26,6 +26,13 @@ describe('the work in sittings', () => {
     ]);
   });
 
+  it('says a sitting in which nothing is done, with why', () => {
+    const flooded = held([hard, plant], { brief: { schools: { moisture: 'flooded' } } });
+    expect(tasksOf(flooded)[1]).toEqual(['p', ['arrive', 'leave']]);
+    expect(found(flooded, 'sitting.empty')).toMatchObject([{ says: 'Nothing is done in the sitting on 13 Jan 2027.', because: expect.stringMatching(/through the water/) }]); // prettier-ignore
+    expect(found(held([hard, plant]), 'sitting.empty')).toEqual([]);
+  });
+
   it('leaves a dry hardscape, damp plants under film, or half the water with its fish', () => {
     const [evening, morning] = held([hard, plant]).build.earlier;
     expect(evening.left).toMatchObject({ state: 'dry', nights: 1, says: expect.stringMatching(/^Dry: bed and pieces/), never: expect.stringMatching(/^No water in it/) }); // prettier-ignore

@@ -1,8 +1,9 @@
+import { dayPlus } from '../calendar/day';
 import { WHERETO } from '../commission/schema';
 import { animalsOf, everythingStays, STAYING_PARTS } from '../commission/usual';
 import { takenOut } from '../difference/projected';
 import type { DifferenceLine } from '../difference/difference';
-import { homeOf } from '../sittings/homes';
+import { backDay } from '../regime/back';
 import { inKg, inLitres, inMm } from '../words/measure';
 import { PRACTICE, say, type Text } from '../words/text';
 import { CAUTIONS } from './cautions';
@@ -85,7 +86,7 @@ function holding({ commission, size }: Job, waiting: Waiting): Step {
   return {
     id: 'holding',
     phase: 'prepare',
-    title: awayWords(commission, waiting) ?? say(`holding.${where}.title`, { count: animals }),
+    title: awayWords(commission, waiting),
     short: say(`holding.${where}.short`),
     detail: holdingWords(commission, waiting),
     minutes,
@@ -100,11 +101,11 @@ function holding({ commission, size }: Job, waiting: Waiting): Step {
   };
 }
 
-/** Animals that go elsewhere come back when the water does: on the day, or some days on. */
-function awayWords(commission: Job['commission'], { where, animals }: Waiting): Text | undefined {
-  const out = homeOf(commission, 'holding');
-  if (where !== 'elsewhere' || out.aheadDays === 0) return undefined;
-  return say('holding.elsewhere.title.until', { count: animals, day: { day: commission.brief.buildDay } });
+/** Where they wait; what goes elsewhere comes back when the readings of the new water have been good. */
+function awayWords(commission: Job['commission'], { where, animals: count }: Waiting): Text {
+  if (where !== 'elsewhere') return say(`holding.${where}.title`, { count });
+  const day = dayPlus(commission.brief.buildDay, backDay(commission));
+  return say('holding.elsewhere.title', { count, day: { day } });
 }
 
 function holdingWords({ brief }: Job['commission'], { where, litres, tubs, tubL, hasHeater }: Waiting): Text {

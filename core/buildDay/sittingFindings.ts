@@ -29,6 +29,7 @@ export function sittingFindings(
     ...cures(job, plans),
     // One day has no nights.
     ...(plans.length > 1 ? [...nights(job), ...dries(job), ...air(job)] : []),
+    ...empty(plans),
     ...limits([...plans, ...after]),
   ];
 }
@@ -222,6 +223,26 @@ function limits(plans: readonly SittingPlan[]): Finding[] {
           },
         ],
   );
+}
+
+/** What every sitting begins and ends with. */
+const FRAME = ['arrive', 'carry', 'leave', 'break'];
+
+/** A sitting before the water in which nothing is done: the school has it elsewhere, or all of it was carried away. */
+function empty(plans: readonly SittingPlan[]): Finding[] {
+  return plans
+    .filter((p) => p.id !== BUILD && p.tasks.every((t) => FRAME.includes(t.id)))
+    .map(({ day, kind }) => ({
+      id: 'sitting.empty',
+      severity: 'note',
+      at,
+      measured: 0,
+      limit: 1,
+      unit: 'piece',
+      says: say('sitting.empty.says', { day: when(day) }),
+      because: say(kind === 'planting' ? 'sitting.empty.because.planting' : 'sitting.empty.because'),
+      source: say('source.brief'),
+    }));
 }
 
 /** Sittings whose day is over while the build is still to come: held or not, nobody but the studio knows. */

@@ -12,7 +12,7 @@ import { waitingAnimals } from '../visit/waiting';
 import { say, type Text } from '../words/text';
 import type { Growing } from './carePlan';
 import type { Gates } from '../regime/gates';
-import { earlyTests } from '../regime/testDays';
+import { backWork } from '../regime/back';
 import { CARE_DAYS } from '../regime/waterSchools';
 
 /** Animals are let into the new water drop by drop, min (common practice). */
@@ -87,11 +87,8 @@ function animalEvents(gates: Gates | undefined): Event[] {
 function backEvents(commission: Resolved, survey: Survey): Event[] {
   const waiting = waitingAnimals(commission, survey);
   if (waiting?.where !== 'elsewhere') return [];
-  const things = ['back'];
-  return [
-    { kind: 'early', things, ownDay: Math.max(...earlyTests(commission)) },
-    { kind: 'back', things, ownDay: 0, what: say('event.back', { count: waiting.animals }) },
-  ];
+  const [early, back] = backWork(commission);
+  return [early, { ...back, what: say('event.back', { count: waiting.animals }) }];
 }
 
 /** Bacteria on the days after the build on which they are dosed. */

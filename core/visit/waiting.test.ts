@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { found, fish, ids, job } from '../testing/job';
+import { inEnglish } from '../words/english';
+import { say } from '../words/text';
 
 const rescape = { stays: ['wood'], filterKept: true };
 const heater = { id: 'h', kind: 'heater', name: 'Warmth', watts: 100, origin: 'here' };
@@ -43,13 +45,15 @@ describe('animals while their tank is worked on', () => {
 
   it('come back days later from elsewhere, once both readings are zero', () => {
     const p = tub({ animals: 'elsewhere' });
-    expect(task(p, 'holding').title).toBe('8 animals go elsewhere for the day');
     expect(ids(p)).not.toContain('return');
     expect(lane(p)).toBeUndefined();
     const back = p.care.weeks
       .flatMap((w) => w.days)
       .find((d) => d.events.some((e) => /come back if/.test(e)))!;
     expect(back.afterDays).toBe(3);
+    // The run sheet says the same day.
+    const until = inEnglish(say('holding.elsewhere.title', { count: 8, day: { day: back.day } }));
+    expect(task(p, 'holding').title).toBe(until);
     const tests = p.care.weeks.flatMap((w) => w.days).filter((d) => d.test);
     expect(tests.slice(0, 2).map((d) => d.afterDays)).toEqual([1, 2]);
   });

@@ -125,6 +125,7 @@ export const FINDINGS = {
   'sitting.clash': 'buildDay',
   'sitting.cures': 'buildDay',
   'sitting.dries': 'buildDay',
+  'sitting.empty': 'buildDay',
   'sitting.limit': 'buildDay',
   'sitting.needs': 'buildDay',
   'sitting.night': 'buildDay',

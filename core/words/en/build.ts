@@ -217,8 +217,6 @@ export const BUILD = {
     '{litres} are left: air stone in, heater off before it stands dry, a sheet over the top, a corner where nobody works; looked at each half hour',
   'holding.stay.dry': 'nothing is left for them as it is planned: drain less, or set tubs up',
   'holding.elsewhere.title':
-    '{count, plural, one {# animal goes} other {# animals go}} elsewhere for the day',
-  'holding.elsewhere.title.until':
     '{count, plural, one {# animal goes} other {# animals go}} elsewhere until {day}',
   'holding.elsewhere.short': 'Animals away',
   'holding.elsewhere.detail':

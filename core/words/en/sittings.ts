@@ -145,6 +145,10 @@ export const SITTINGS = {
     '{plants} come out of a running tank and stand in air for {nights, plural, one {one night} other {# nights}}.',
   'sitting.air.because':
     'Leaves grown under water dry out under any film. Take plants grown above water or in vitro for a dry start, or set these on the day of the water.',
+  'sitting.empty.says': 'Nothing is done in the sitting on {day}.',
+  'sitting.empty.because': 'Carry a task to it, or take the day away.',
+  'sitting.empty.because.planting':
+    'Carry a planting to it, or take the day away; planting through the water, as a school may have it, belongs to the day on which that comes.',
   'sitting.limit.says': 'The sitting on {day} takes {minutes} min; its limit is {limit}.',
   'sitting.limit.because':
     'Then it stops, whatever stands. Move tasks to another sitting, bring another pair of hands, or give it more time.',

@@ -45,7 +45,7 @@ const w = (x: number) => `${Math.round(x)} W`;
       }}
       <template v-if="heat.heatersW.length">Heater {{ heat.heatersW.map(w).join(' and ') }}.</template>
       {{ ' ' }}
-      <span class="quiet">{{
+      <span v-if="heat.heatersW.length" class="quiet">{{
         wording('heatSection.thumb', { watts: heat.thumbW.map(Math.round).join(' to ') })
       }}</span>
     </p>
