@@ -249,8 +249,9 @@ function careRows({ care }: Plan): string[] {
       return what.length > 0 ? [`  ${d.day}  ${what.join(', ')}`] : [];
     }),
   ]);
+  const dry = care.dryFrom ? [`dry start: planted ${care.dryFrom}, filled ${care.buildDay}`] : [];
   const later = care.later.map((l) => `  ${l.day}  ${inEnglish(l.what)}`);
-  return later.length > 0 ? [...weeks, 'after that', ...later] : weeks;
+  return [...dry, ...weeks, ...(later.length > 0 ? ['after that', ...later] : [])];
 }
 
 function findingRows(findings: Plan['findings']): string[] {

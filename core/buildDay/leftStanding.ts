@@ -24,7 +24,7 @@ export interface Left {
 }
 
 /** From so many nights on plants in a damp bed are a dry start: the house sees to them each day (common practice). */
-const DRY_START_NIGHTS = 2;
+export const DRY_START_NIGHTS = 2;
 
 /**
  * How a sitting leaves the tank; undefined for the last, after which it is a tank with water.

@@ -1,3 +1,4 @@
+import { DRY_START_NIGHTS } from '../buildDay/leftStanding';
 import type { Planted } from '../planted/planted';
 import { dayPlus, type Day } from '../calendar/day';
 import { everythingStays } from '../commission/usual';
@@ -38,6 +39,8 @@ export interface CareWeek extends LightWeek {
 
 export interface CarePlan {
   buildDay: Day;
+  /** Since when it stands planted and damp, where that is weeks before the water. */
+  dryFrom?: Day;
   until: Day;
   /** How young it is, and what it wants for that. */
   says: Text;
@@ -71,6 +74,12 @@ export interface CarePlan {
 
 /** What the guide asks of each planting: what it is, when it closes and when it is trimmed. */
 export type Growing = Pick<Planted, 'id' | 'plant' | 'planting' | 'count' | 'netM2' | 'cover' | 'trims'>;
+
+/** The day on which the first plants are set, where they stand damp until the water comes. */
+function dryStart({ plantings, brief }: Resolved): Pick<CarePlan, 'dryFrom'> {
+  const first = Math.min(0, ...[...plantings.values()].map((p) => p.onDay));
+  return -first >= DRY_START_NIGHTS ? { dryFrom: dayPlus(brief.buildDay, first) } : {};
+}
 
 /** The first eight weeks: dated water changes, light, dosing, tests, animals, trims, and what it asks. */
 export function carePlan(
@@ -109,6 +118,7 @@ export function carePlan(
   const recipe = recipeFor(commission, last.share * survey.freeWaterL);
   return {
     buildDay: brief.buildDay,
+    ...dryStart(commission),
     until: dayPlus(brief.buildDay, CARE_DAYS),
     says: say(everythingStays(brief) ? 'guide.grown' : brief.rescape ? 'guide.rescape' : 'guide.young', {
       day: { day: dayPlus(brief.buildDay, CARE_DAYS) },

@@ -55,7 +55,7 @@ export const SITTINGS = {
   'left.damp':
     'Damp: the bed moist to its surface with no water over it, everything misted, film over the whole rim.',
   'left.damp.weeks':
-    'A dry start: the bed moist to its surface with no water over it, film over the rim. Each day the film is off for ten minutes, everything is misted and looked at for mould; light 8 to 10 hours. In the last week the film is opened a little more each day.',
+    'A dry start: the bed moist to its surface with no water over it, film over the rim. The lamp hangs and its timer gives 8 to 10 hours a day. Each day the film is off for ten minutes, everything is misted and looked at for mould. In the last week the film is opened a little more each day.',
   'left.water':
     '{litres} stay in it: filter and heater run through the night, the water covers the intake, a lid or net lies on.',
   'left.tubs':

@@ -44,6 +44,19 @@ describe('the care guide', () => {
     expect(words).not.toMatch(/Mix /);
   });
 
+  it('says since when it is planted, and what is done each day until the water comes', () => {
+    const dry = guide((c) => {
+      c.brief.sittings = [{ id: 'dry', kind: 'planting', day: '2026-12-17' }];
+    }).words();
+    expect(dry).toContain('Planted for you on Thursday 17 December, filled on Thursday 14 January');
+    expect(dry).toMatch(/From Thursday 17 December to Thursday 14 January it stands damp under film.*mould/);
+    const eve = guide((c) => {
+      c.brief.sittings = [{ id: 'eve', kind: 'planting', day: '2027-01-13' }];
+    }).words();
+    expect(eve).toContain('Planted for you on Thursday 14 January');
+    expect(eve).not.toContain('under film');
+  });
+
   it('says what a change is mixed of once the tap was measured, and in whose care it is', () => {
     const words = guide((c) => {
       c.brief.keeper = 'the caretaker';

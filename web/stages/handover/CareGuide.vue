@@ -61,10 +61,16 @@ const events = computed(() =>
     .flatMap((w) => w.days)
     .flatMap((d) => d.events.map((what) => ({ day: d.day, what: f.words(what) }))),
 );
+/** The day on which it was planted, where the water came weeks later. */
+const dryFrom = computed(() => props.care.dryFrom && longDay(props.care.dryFrom));
 /** For whom, and on which day. */
 const planted = computed(() => {
   const day = longDay(props.care.buildDay);
   const { keeper } = props.commission.brief;
+  if (dryFrom.value) {
+    const both = { planted: dryFrom.value, day };
+    return keeper ? wording('careGuide.plantedDryFor', { ...both, keeper }) : wording('careGuide.plantedDry', both); // prettier-ignore
+  }
   return keeper ? wording('careGuide.plantedFor', { day, keeper }) : wording('careGuide.planted', { day });
 });
 const dose = computed(() => {
@@ -123,6 +129,12 @@ const fed = computed(() => props.care.weeks.some((w) => w.days.some((d) => d.dos
         </g>
       </svg>
     </header>
+    <template v-if="dryFrom">
+      <h2>{{ wording('careGuide.dryTitle') }}</h2>
+      <p data-test="dry-weeks">
+        {{ wording('careGuide.dry', { planted: dryFrom, day: longDay(care.buildDay) }) }}
+      </p>
+    </template>
     <CareCalendar :care="care" />
     <p class="key">
       <span

@@ -1,6 +1,11 @@
 /** What the handover says. */
 export const HANDOVER = {
   'careGuide.planted': 'Planted for you on {day}.',
+  'careGuide.plantedDry': 'Planted for you on {planted}, filled on {day}.',
+  'careGuide.plantedDryFor': 'Planted for you on {planted}, filled on {day}, in the care of {keeper}.',
+  'careGuide.dryTitle': 'Until the water comes',
+  'careGuide.dry':
+    'From {planted} to {day} it stands damp under film, with no water over the bed. Once a day take the film off for ten minutes, mist everything and look for mould: wipe it away, and leave the film open a hand’s breadth until it stays away. The timer gives 8 to 10 hours of light. In the last week open the film a little more each day. Never let a leaf dry at its edge, nor the sun shine on the film.',
   'careGuide.howToRead': 'Each little tank below is a day; the blue is the water to take out and replace.',
   'careGuide.test': 'test, write it down',
   'careGuide.dose': 'feed the plants: one dose of {dose} for {litres}, as its label says',
