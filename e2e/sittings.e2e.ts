@@ -141,6 +141,12 @@ describe('the work in sittings', () => {
     await b.page.waitForSelector(chip('lintel', 'stones'));
     await b.at.open('/c/demo-arch/log');
     await b.at.until('.log', (w) => /Decided, S-63\s+Turned in: it opens the gate\./.test(w));
+    // Found again beside the next stone of that kind, in another commission.
+    await b.at.open('/c/demo-valley/bench');
+    await b.page.waitForSelector('[data-piece]');
+    await b.page.$eval('[data-piece]', (el) => (el as SVGElement).focus());
+    await b.page.keyboard.press('Enter');
+    await b.at.until('[data-test="thing-notes"]', (w) => /Decided before Turned in: it opens the gate\.\s+Corvane prints/.test(w)); // prettier-ignore
   });
 
   it('has loose stone strewn round two pieces, in litres and on the plan, and in a day of its own', async () => {

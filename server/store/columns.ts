@@ -1,4 +1,5 @@
 import type { Gave } from '../../core/catalogue/recorded';
+import { lessonsOf } from '../../core/commission/notes';
 import type { Commission } from '../../core/commission/schema';
 import { scansOf } from '../../core/exchange/apart';
 import { yardNumber } from '../../core/yard/number';
@@ -24,6 +25,7 @@ export function columnsOf(document: Commission) {
     document: packed(JSON.stringify(document)),
     yard: yardIds(document),
     gave: gaveOf(document),
+    lessons: lessonsOf(document),
     meshes: [...new Set(scansOf(document).map((s) => s.mesh))],
   };
 }

@@ -27,7 +27,10 @@ import { commissions, glances, gone, type CommissionRow } from './schema';
 import type { Store } from './store';
 
 /** A row of the list: everything but the document. */
-export type Listed = Omit<CommissionRow, 'document' | 'meshes' | 'yard' | 'gave' | 'searched' | 'erasedAt'>;
+export type Listed = Omit<
+  CommissionRow,
+  'document' | 'meshes' | 'yard' | 'gave' | 'lessons' | 'searched' | 'erasedAt'
+>;
 
 /** One page of a list. */
 export interface ListAsk {

@@ -88,6 +88,7 @@ async function eraseRow({ reading, writing }: Connection, id: string, strip: Str
     searched: kept.searched,
     document: kept.document,
     yard: JSON.stringify(kept.yard),
+    lessons: JSON.stringify(kept.lessons),
     updated_at: now,
     removed_at: now,
     erased_at: now,

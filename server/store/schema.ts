@@ -1,5 +1,7 @@
+import { sql } from 'drizzle-orm';
 import { blob, index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { Gave } from '../../core/catalogue/recorded';
+import type { Lesson } from '../../core/commission/notes';
 import type { Glance } from '../../core/pipeline/glance';
 import { STANDINGS } from '../../core/pipeline/listed';
 import type { Confirmation } from '../../core/ordering/confirmation';
@@ -39,10 +41,16 @@ export const commissions = sqliteTable(
     meshes: text('meshes', { mode: 'json' }).$type<string[]>().notNull().default([]),
     /** What packs of plants gave when they were split. */
     gave: text('gave', { mode: 'json' }).$type<Gave[]>().notNull().default([]),
+    /** What was decided and tried of plants and materials. */
+    lessons: text('lessons', { mode: 'json' }).$type<Lesson[]>().notNull().default([]),
   },
   (t) => [
     index('commissions_build_day').on(t.removedAt, t.buildDay),
     index('commissions_updated').on(t.removedAt, t.updatedAt),
+    // Few have any, and the document lies before them.
+    index('commissions_lessons')
+      .on(t.id)
+      .where(sql`lessons <> '[]'`),
   ],
 );
 

@@ -1,6 +1,7 @@
 import { sentEarly } from './early';
 import type { Habits } from '../../core/words/scales';
 import { changesBetween, type Change } from '../../core/commission/changes';
+import type { Learnt, Subject } from '../../core/commission/notes';
 import type { Fault } from '../../core/commission/fault';
 import type { Spoken } from '../../core/words/english';
 import type { Glance } from '../../core/pipeline/glance';
@@ -289,6 +290,8 @@ export const api = {
   /** What the list shows of a commission beyond its own columns. */
   glance: (id: string, today: string) =>
     call<Glance>('GET', `${at(id)}/glance?${new URLSearchParams({ today })}`),
+  lessons: ({ of, id }: Subject, besides: string) =>
+    call<{ lessons: Learnt[] }>('GET', `/lessons?${new URLSearchParams({ of, id, besides })}`),
   orders: (id: string) => call<{ orders: SentOrder[] }>('GET', `${at(id)}/orders`),
   sendOrder: (id: string, supplier: string, option: string, today: string) =>
     call<{ reference: string }>('POST', `${at(id)}/orders`, json({ supplier, option, today })),

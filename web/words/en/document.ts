@@ -32,6 +32,7 @@ export const DOCUMENT = {
   'thingNotes.question': 'Open',
   'thingNotes.tried': 'Tried',
   'thingNotes.what': 'note',
+  'thingNotes.before': '{kind} before',
   'thingNotes.add': 'and why',
   'sittingField.label': 'on',
   'sittingField.byKind': 'the day of its kind',

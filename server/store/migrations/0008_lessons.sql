@@ -1,0 +1,2 @@
+ALTER TABLE `commissions` ADD `lessons` text DEFAULT '[]' NOT NULL;--> statement-breakpoint
+CREATE INDEX `commissions_lessons` ON `commissions` (`id`) WHERE lessons <> '[]';
