@@ -47,9 +47,11 @@ export const vesselSchema = z.looseObject({
   feet: z.number().int().min(3).max(40).optional(),
   /** Glass or plastic that runs round the top edge inwards, mm. */
   rimMm: lengthMm.optional(),
+  /** It lets no light through, as a plastic frame does. */
+  rimOpaque: z.boolean().optional(),
   /** Braces across the top from front to back: from x to x. */
   braces: z
-    .array(z.looseObject({ fromMm: lengthMm, toMm: lengthMm }))
+    .array(z.looseObject({ fromMm: lengthMm, toMm: lengthMm, opaque: z.boolean().optional() }))
     .max(10)
     .optional(),
   chambers: z.array(chamberSchema).max(6).optional(),

@@ -12,5 +12,13 @@ describe('a brace', () => {
     expect([through[300], through[150]]).toEqual([THROUGH_GLASS, 1]);
     expect(platesOf({ ...vessel, rimMm: 20 })).toHaveLength(5);
     expect(platesOf(box(600, 360, 400))).toEqual([]);
+    // Of plastic it takes all of it; the rim is another matter.
+    const dark = platesOf({ ...vessel, rimMm: 20, braces: [{ fromMm: 260, toMm: 340, opaque: true }] });
+    expect([throughPlates(dark, [300, 180, 0], [300, 180, 600]), dark[0].through]).toEqual([
+      0,
+      THROUGH_GLASS,
+    ]);
+    const framed = platesOf({ ...vessel, rimMm: 20, rimOpaque: true });
+    expect(framed.map((p) => p.through)).toEqual([0, 0, 0, 0, THROUGH_GLASS]);
   });
 });

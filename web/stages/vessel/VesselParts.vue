@@ -73,6 +73,13 @@ const placed = (i: number, axis: number, mm: number) => {
         :apply="(mm) => edit.vessel('rimMm', mm)"
       />
       <v-switch
+        v-if="v.rimMm"
+        :model-value="v.rimOpaque ?? false"
+        :label="wording('vesselParts.opaqueRim')"
+        data-test="rim-opaque"
+        @update:model-value="(on) => edit.vessel('rimOpaque', on || undefined)"
+      />
+      <v-switch
         :model-value="v.lid ?? false"
         label="Lid"
         @update:model-value="(x) => edit.vessel('lid', Boolean(x))"
@@ -142,6 +149,12 @@ const placed = (i: number, axis: number, mm: number) => {
         :value="b.toMm"
         :apply="(mm) => setItem('braces', i, { toMm: mm! })"
         data-test="brace-to"
+      />
+      <v-switch
+        :model-value="b.opaque ?? false"
+        :label="wording('vesselParts.opaque')"
+        data-test="brace-opaque"
+        @update:model-value="(on) => setItem('braces', i, { opaque: on || undefined })"
       />
       <button class="act" @click="removeItem('braces', i)">Take away</button>
     </div>

@@ -47,5 +47,7 @@ export const VESSEL = {
   'deviceRow.follows': 'follows the tank until it is changed',
   'proposedGear.total':
     '{cost}{open, plural, =0 {} one { and one without a price} other { and # without a price}}{watts, plural, =0 {} other {, # W together}}',
+  'vesselParts.opaque': 'lets no light through',
+  'vesselParts.opaqueRim': 'Rim lets no light through',
   'vesselParts.sump': 'water in the sump',
 } as const;
