@@ -196,6 +196,7 @@ function ownBeforehand(commission: Resolved, works: readonly EarlierWork[]): Sai
       origin,
       onDay,
     })),
+    ...commission.strewn.map(({ material, origin, onDay }) => ({ name: material.name, origin, onDay })),
     // Media that have run stay wet where they are until the day.
     ...commission.gear.flatMap(({ id, origin, kind, name }) =>
       !origin || (kind === 'media' && !maturing.has(id)) ? [] : [{ id, name, origin }],

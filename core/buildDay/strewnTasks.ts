@@ -13,7 +13,7 @@ export function strewnTasks({ strewn }: Pick<Job, 'strewn'>): Step[] {
 } // prettier-ignore
 
 /** Stone that is strewn. */
-export function rubbleTask(lots: readonly ResolvedStrewn[]): Step[] {
+function rubbleTask(lots: readonly ResolvedStrewn[]): Step[] {
   if (lots.length === 0) return [];
   const kg = lots.reduce((sum, { amount }) => sum + amount.massKg, 0);
   return [
@@ -35,7 +35,7 @@ export function rubbleTask(lots: readonly ResolvedStrewn[]): Step[] {
 }
 
 /** Grain that is strewn. */
-export function sprinkleTask(lots: readonly ResolvedStrewn[]): Step[] {
+function sprinkleTask(lots: readonly ResolvedStrewn[]): Step[] {
   if (lots.length === 0) return [];
   const litres = lots.reduce((sum, { amount }) => sum + amount.litres, 0);
   const names = [...new Set(lots.map((s) => s.material.name))];

@@ -16,7 +16,7 @@ import { oneByOne } from './order';
 import { halfFill, laterLayers } from '../takeoff/later';
 import { paced } from './pace';
 import { RATES } from './rates';
-import { rubbleTask, sprinkleTask } from './strewnTasks';
+import { strewnTasks } from './strewnTasks';
 import type { Phase } from './task';
 
 /** One thing done on a later visit; its id says what it is to the order of work (`order.ts`). */
@@ -175,24 +175,22 @@ function laterPours({ commission, survey }: Job): Later[] {
 function laterStrewn({ commission }: Job): Later[] {
   const later = commission.strewn.filter((s) => s.onDay > 0 && s.origin !== 'here');
   return later.flatMap((lot) =>
-    [...rubbleTask(lot.material.kind === 'stone' ? [lot] : []), ...sprinkleTask(lot.material.kind === 'stone' ? [] : [lot])].map(
-      ({ phase, title, detail, minutes, caution }): Later => ({
-        afterDays: lot.onDay,
-        ...named(lot.sitting),
-        wet: true,
-        task: {
-          id: `${taskOfStrewn(lot.material)}-${lot.strewn.id}`,
-          phase,
-          ...inSitting(lot.sitting, taskOfStrewn(lot.material)),
-          title,
-          detail,
-          minutes: minutes * RATES.underWater,
-          ...(caution ? { caution } : {}),
-        },
-      }),
-    ),
+    strewnTasks({ strewn: [lot] }).map(({ id, phase, title, detail, minutes, caution }): Later => ({
+      afterDays: lot.onDay,
+      ...named(lot.sitting),
+      wet: true,
+      task: {
+        id: `${id}-${lot.strewn.id}`,
+        phase,
+        ...inSitting(lot.sitting, taskOfStrewn(lot.material)),
+        title,
+        detail,
+        minutes: minutes * RATES.underWater,
+        ...(caution ? { caution } : {}),
+      },
+    })),
   );
-} // prettier-ignore
+}
 
 /** The sitting of a thing that has one after the water. */
 const named = (sitting: string): Pick<Later, 'sitting'> => (sitting === BUILD ? {} : { sitting });

@@ -305,6 +305,7 @@ export const optionSchema = z.looseObject({
     .optional(),
   /** Where what is in the tank now and not in this scape goes, as far as it is said. */
   leaving: z.array(leavingSchema).max(600).optional(),
+  /** What is strewn by hand. */
   strewn: z.array(strewnSchema).max(60).optional(),
   /** What of the heaps that nobody drew stays in it. */
   heaps: z.array(id).max(40).optional(),

@@ -30,7 +30,6 @@ export function strewnRound(o: Option, become: (piece: string) => string[]): Opt
   return withStrewn(
     o,
     (o.strewn ?? []).map((s) => {
-      // prettier-ignore
       const around = s.around?.flatMap(become);
       return withGiven(s, { around: around?.length ? around : undefined });
     }),

@@ -68,6 +68,14 @@ describe('what is strewn', () => {
     expect([alone.needed, alone.workings.map((w) => w.value)[0]]).toEqual([{ value: 1.2, unit: 'L' }, 1.2]);
   });
 
+  it('is asked for and set aside where it is not bought', () => {
+    const doc = withStrewn({ material: 'granite', massKg: 2, origin: 'client' }, { material: 'sand', litres: 1, origin: 'stock' }); // prettier-ignore
+    const said = plan(doc).build.beforehand.map((b) => inEnglish(b.title));
+    expect(said.filter((s) => /Granite|granite|Grey/i.test(s) || /sand/i.test(s))).toHaveLength(2);
+    const line = plan(doc).takeOff.lines.find((l) => l.id === 'sand')!;
+    expect([line.needed.value, line.origins]).toEqual([0, ['stock']]);
+  });
+
   it('is strewn largest first between what stands and before plants, grain at last and before the water', () => {
     const doc = withStrewn(
       { material: 'granite', massKg: 0.5, sizeMm: [5, 20] },

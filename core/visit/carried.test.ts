@@ -6,7 +6,7 @@ import { glassKg } from '../vessel/glass';
 /* A scape that is built at the studio, some days before it is carried in and filled. */
 
 const bed = [soil({ kind: 'level', mm: 60 })];
-const built = (kinds: ('hardscape' | 'planting')[], part: object = {}) => job({ ...part, brief: { crew: 2, sittings: kinds.map((kind, i) => ({ id: kind, kind, day: `2027-01-1${i + 1}`, place: 'studio' })) }, option: { bed, pieces: [stone(), root()], plants: [carpet] } }); // prettier-ignore
+const built = (kinds: ('hardscape' | 'planting')[], part: { option?: object; site?: object } = {}) => job({ ...part, brief: { crew: 2, sittings: kinds.map((kind, i) => ({ id: kind, kind, day: `2027-01-1${i + 1}`, place: 'studio' })) }, option: { bed, pieces: [stone(), root()], plants: [carpet], ...part.option } }); // prettier-ignore
 const carry = (p: ReturnType<typeof job>) => p.build.tasks.find((t) => t.id === 'carry');
 
 describe('a scape that is carried in', () => {
@@ -24,6 +24,15 @@ describe('a scape that is carried in', () => {
     expect(pores).toBeGreaterThan(0.9 * planted.survey.poreWaterL);
     expect(carry(planted)!.detail).toMatch(/All water is out down to the bed/);
     expect(glass).toBeCloseTo(glassKg({ kind: 'box', innerMm: { length: 600, width: 360, height: 400 }, glassMm: 8, waterLineMm: 370 } as never), 6); // prettier-ignore
+  });
+
+  it('weighs what is strewn in it as well', () => {
+    const rubble = { id: 'L', material: 'granite', massKg: 3 };
+    const [, , bare] = carry(built(['hardscape']))!.workings.map((w) => w.value);
+    const [, , more] = carry(built(['hardscape'], { option: { strewn: [rubble] } }))!.workings.map(
+      (w) => w.value,
+    );
+    expect(more - bare).toBeCloseTo(3, 9);
   });
 
   it('comes before anything goes on in it, on site, and weighs on the way in', () => {

@@ -32,7 +32,8 @@ export function carriedScape(commission: Resolved, survey: Survey): Carried | un
     return away.has(piece.sitting) && !isLeftStanding(piece);
   });
   const isPlanted = [...commission.plantings.values()].some((p) => away.has(p.sitting));
-  const piecesKg = set.reduce((kg, p) => kg + p.massKg, 0);
+  const strewn = commission.strewn.filter((s) => away.has(s.sitting) && s.origin !== 'here');
+  const piecesKg = [...set, ...strewn.map((s) => s.amount)].reduce((kg, p) => kg + p.massKg, 0);
   const poreKg = isPlanted ? survey.poreWaterL * FRESH_WATER_KG_PER_L : 0;
   const kg = bedKg + piecesKg + poreKg;
   return kg > 0 ? { bedKg, piecesKg, poreKg, kg, pieces: set.map((p) => p.id), isPlanted } : undefined;

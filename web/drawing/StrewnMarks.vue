@@ -4,7 +4,7 @@ import type { Piece } from '../../core/commission/schema';
 import type { Drawing } from './drawing';
 import { colourOf, materialFor, shade } from './colour';
 import { facetsOf } from './facets';
-import { strewnRound, type Pebble } from './strewnRound';
+import { pebblesRound, type Pebble } from './pebbles';
 
 /** What is strewn at the foot of pieces, as a scatter around each: where it lies, not each stone of it. */
 const props = defineProps<Pick<Drawing, 'option' | 'survey' | 'materials' | 'k'> & { x: (mm: number) => number; y: (mm: number) => number }>(); // prettier-ignore
@@ -19,7 +19,7 @@ const lots = computed(() =>
     const round = props.option.pieces.filter((p) => s.around?.includes(p.id));
     if (!amount || round.length === 0) return [];
     const fill = colourOf(materialFor(props.materials, s.material));
-    const pebbles = strewnRound(round.map(footOf), amount.solidL, s.sizeMm);
+    const pebbles = pebblesRound(round.map(footOf), amount.solidL, s.sizeMm);
     return [{ id: s.id, fill, d: pebbles.map(drawn).join('') }];
   }),
 );

@@ -18,7 +18,7 @@ const GOLDEN = Math.PI * (3 - Math.sqrt(5));
  * Loose stones around the feet of pieces (left, front, right, back, mm): as many as are in so many solid litres, each foot by
  * turns, the largest nearest to it. The same lot always lies the same.
  */
-export function strewnRound(
+export function pebblesRound(
   feet: readonly (readonly [number, number, number, number])[],
   solidL: number,
   sizeMm: readonly [number, number] = GRAIN_MM,
