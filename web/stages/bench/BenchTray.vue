@@ -80,7 +80,7 @@ const TABS: [Tray, string][] = [
 
 <style scoped>
 .tray {
-  height: 158px;
+  height: 180px;
   flex: none;
   display: flex;
   user-select: none;
@@ -88,18 +88,19 @@ const TABS: [Tray, string][] = [
   border-top: 1px solid var(--rule);
 }
 .tabs {
+  width: 84px;
   flex: none;
-  padding: 8px 0 0 10px;
-  display: grid;
-  grid-template-columns: auto auto;
-  align-content: start;
-  gap: 1px;
+  padding: 5px 0 0 10px;
+  display: flex;
+  flex-direction: column;
+  align-items: flex-start;
 }
 .tabs button {
   font: 500 17px var(--title);
   color: var(--ink-2);
   border-left: 3px solid transparent;
-  padding: 2px 8px;
+  padding: 0 8px;
+  min-height: 24px;
   text-align: left;
 }
 .tabs .chosen {
@@ -111,6 +112,18 @@ const TABS: [Tray, string][] = [
   min-width: 0;
   overflow-x: auto;
   overflow-y: hidden;
+}
+/* For fingers they stand two and two. */
+@media (pointer: coarse) {
+  .tabs {
+    display: grid;
+    grid-template-columns: auto auto;
+    align-content: start;
+    width: auto;
+  }
+  .tabs button {
+    padding: 2px 6px;
+  }
 }
 @media (max-width: 700px) {
   .panel {
