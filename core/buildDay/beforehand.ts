@@ -1,3 +1,4 @@
+import { comesGrown } from '../commission/usual';
 import { dayPlus } from '../calendar/day';
 import type { Joint, Origin } from '../commission/schema';
 import type { Resolved } from '../resolved/resolved';
@@ -191,11 +192,9 @@ function ownBeforehand(commission: Resolved, works: readonly EarlierWork[]): Sai
     ...[...commission.layers.values()].flatMap(({ parts, origin, onDay }) =>
       parts.map(({ material }) => ({ name: material.name, origin, onDay })),
     ),
-    ...[...commission.plantings.values()].map(({ plant, origin, onDay }) => ({
-      name: plant.name,
-      origin,
-      onDay,
-    })),
+    ...[...commission.plantings.values()]
+      .filter((p) => !comesGrown(p.planting))
+      .map(({ plant, origin, onDay }) => ({ name: plant.name, origin, onDay })),
     ...commission.strewn.map(({ material, origin, onDay }) => ({ name: material.name, origin, onDay })),
     // Media that have run stay wet where they are until the day.
     ...commission.gear.flatMap(({ id, origin, kind, name }) =>

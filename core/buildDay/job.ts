@@ -1,3 +1,4 @@
+import { comesGrown } from '../commission/usual';
 import type { Joint, Material, Option, Planting } from '../commission/schema';
 import {
   isLeftStanding,
@@ -96,8 +97,8 @@ export function jobOf(commission: Resolved, survey: Survey, crew = commission.br
     pockets: survey.pockets.filter((p) => isThere(p.on) || isSet(p.on)),
     strewn: commission.strewn.filter((s) => s.origin !== 'here' && s.onDay <= 0),
     plantings: survey.plantings.filter((p) => {
-      const { origin, laterDays } = plantingOf(commission, p.id);
-      return origin !== 'here' && laterDays === 0;
+      const { origin, laterDays, planting } = plantingOf(commission, p.id);
+      return origin !== 'here' && laterDays === 0 && !comesGrown(planting);
     }),
     fill,
     ...(waiting ? { waiting } : {}),

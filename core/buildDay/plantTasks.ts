@@ -1,5 +1,5 @@
 import { heldBy } from '../commission/usual';
-import type { Plant } from '../commission/schema';
+import type { Plant, Planting } from '../commission/schema';
 import { preparedOf } from '../planting/preparation';
 import { plantingSequence, type Turn } from '../planted/plantingSequence';
 import { PRACTICE, say, type Text } from '../words/text';
@@ -78,7 +78,7 @@ interface Patch {
   /** Ids of the tasks that make it ready. */
   preparedBy: string[];
   /** Of an epiphyte: plugs by how they are held. */
-  held: Partial<Record<'glue' | 'tie' | 'wedge', number>>;
+  held: Partial<Record<NonNullable<Planting['held']>, number>>;
   /** Set in water that is still to come: once some of it is in, or through all. */
   wet?: 'partly' | 'submerged';
 }

@@ -1,4 +1,5 @@
 import { materialOf } from './lookup';
+import { comesGrown } from './usual';
 import { say, type Said } from '../words/text';
 import type { Brief, Commission, Layer, Material, Origin, Piece, Planting } from './schema';
 
@@ -44,7 +45,10 @@ export function layerOrigin(brief: Having, layer: Layer): Origin {
 }
 
 export function plantingOrigin(brief: Having, planting: Planting): Origin {
-  return planting.now !== undefined ? 'here' : (planting.origin ?? usual(brief, 'plants'));
+  if (planting.now !== undefined) return 'here';
+  // It comes with its piece: nobody sells it by itself.
+  if (comesGrown(planting) && (planting.origin ?? 'bought') === 'bought') return 'stock';
+  return planting.origin ?? usual(brief, 'plants');
 }
 
 /** How wet a piece is: what is in the tank now has long sunk and is lived on; other wood is dry. */

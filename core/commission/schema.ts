@@ -242,8 +242,8 @@ export const plantingSchema = z.looseObject({
   gave: z
     .looseObject({ packs: z.number().int().min(1).max(10_000), plugs: z.number().int().min(1).max(100_000) })
     .optional(),
-  /** How an epiphyte is held to its piece: by dots of gel where nothing is said, tied, or wedged into a gap. */
-  held: z.enum(['glue', 'tie', 'wedge']).optional(),
+  /** How an epiphyte is held to its piece: by dots of gel where nothing is said, tied, wedged into a gap, or grown onto it already in another tank. */
+  held: z.enum(['glue', 'tie', 'wedge', 'grown']).optional(),
   /** How plugs stand in a region: evenly scattered where nothing is said, in rows, or in groups of two or three. */
   set: z.enum(['rows', 'twos', 'threes']).optional(),
   /** Spots on its piece that were chosen one by one, mm from the piece's own place, before it is turned. */

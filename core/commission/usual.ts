@@ -30,6 +30,11 @@ export function heldBy({ held = 'glue' }: Pick<Planting, 'held'>): NonNullable<P
   return held;
 }
 
+/** True for what has grown onto its piece in another tank: it comes with that, and nobody buys or sets it. */
+export function comesGrown({ held, on }: Pick<Planting, 'held' | 'on'>): boolean {
+  return held === 'grown' && on !== undefined;
+}
+
 /** Thickness of a chamber's wall when it is not given, mm (common practice). */
 export const USUAL_WALL_MM = 5;
 

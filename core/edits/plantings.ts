@@ -1,6 +1,18 @@
-import type { Option, Vessel } from '../commission/schema';
+import { withGiven } from './given';
+import type { Option, Planting, Vessel } from '../commission/schema';
 import { polygonBounds } from '../geometry/polygon';
 import { wayWithin } from './inside';
+
+/** The option with a planting held in another way; what has grown onto its piece makes that a living one. */
+export function withHeld(option: Option, id: string, held: NonNullable<Planting['held']>): Option {
+  const plants = option.plants.map((p) => (p.id === id ? withGiven(p, { held: held === 'glue' ? undefined : held }) : p)); // prettier-ignore
+  const on = held === 'grown' ? plants.find((p) => p.id === id)?.on : undefined;
+  return {
+    ...option,
+    plants,
+    pieces: option.pieces.map((p) => (p.id === on ? { ...p, state: 'living' } : p)),
+  };
+}
 
 /**
  * An option in which the region of a planting has gone over the floor, mm to the right and back: until it meets a pane, by

@@ -2,7 +2,7 @@ import { grownHeightMm } from '../catalogue/sizes';
 import { commonArea } from '../geometry/offset';
 import { dliOf } from '../catalogue/knownPlants';
 import { daysFrom } from '../calendar/day';
-import { plantingOf, type Resolved } from '../resolved/resolved';
+import { pieceOf, plantingOf, type Resolved } from '../resolved/resolved';
 import { shutOff } from '../flow/passages';
 import { DEAD_SHARE } from '../flow/tankFlow';
 import { keptOf } from '../resolved/kept';
@@ -28,6 +28,7 @@ export function plantedFindings(commission: Resolved, living: Living, parts: rea
   return [
     ...parts.flatMap((p) => [
       ...placeFindings(p),
+      ...grownFindings(commission, p),
       ...lightFindings(p, living),
       ...shadeFindings(p, parts),
       ...waterFindings(p, living),
@@ -41,6 +42,18 @@ export function plantedFindings(commission: Resolved, living: Living, parts: rea
     ...speciesFindings(commission, parts),
     ...passageFindings(commission, living),
   ];
+}
+
+/** What has grown onto a piece in another tank, and a piece that is dry, or none at all. */
+function grownFindings(commission: Resolved, part: Planted): Finding[] {
+  const { planting, plant } = part;
+  if (planting.held !== 'grown') return [];
+  const because = say('plant.grown.because');
+  if (planting.on === undefined)
+    return [finding('plant.grown', 'warn', part, [0, 1, 'piece'], say('plant.grown.says.none', { plant: plant.name }), because)]; // prettier-ignore
+  if (pieceOf(commission, planting.on).state === 'living') return [];
+  const says = say('plant.grown.says', { plant: plant.name, piece: planting.on });
+  return [finding('plant.grown', 'warn', part, [0, 1, 'piece'], says, because)];
 }
 
 function finding(

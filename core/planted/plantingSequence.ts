@@ -1,3 +1,4 @@
+import { comesGrown } from '../commission/usual';
 import type { Plant, Planting } from '../commission/schema';
 import { polygonBounds } from '../geometry/polygon';
 import { packsOf, type Packs } from '../planting/packs';
@@ -34,7 +35,7 @@ export function plantingSequence(commission: Resolved, { plantings }: Survey): T
       measured: plantings[i],
       count,
       ...packsOf(option, planting, plant, count, origin === 'bought'),
-      ...(origin === 'here' ? {} : { afterDays: laterDays }),
+      ...(origin === 'here' || comesGrown(planting) ? {} : { afterDays: laterDays }),
     };
   });
   const transition = brief.schools?.planting === 'transition';

@@ -13,7 +13,7 @@ import type {
   Planting,
   Strewn,
 } from '../commission/schema';
-import { roomOf } from '../commission/usual';
+import { comesGrown, roomOf } from '../commission/usual';
 import {
   beforeOf,
   liftedFirst,
@@ -291,9 +291,11 @@ function plantingIn(commission: Commission, option: Option, planting: Planting, 
   const { aDay, sitting } = planting;
   // So many a day are moved into a tank with water: from the day after it on.
   const laterDays = planting.laterDays || (aDay === undefined ? 0 : 1);
+  const carrier = comesGrown(planting) ? option.pieces.find((p) => p.id === planting.on) : undefined;
   const time =
     origin === 'here'
       ? ON_THE_DAY
+      : carrier ? timed(commission, carrier.sitting, taskOfPiece(carrier, materialOf(commission, carrier.material).kind))
       : sitting === undefined && laterDays > 0
         ? { sitting: BUILD, onDay: laterDays }
         : timed(commission, sitting, planting.inWaterMm === undefined ? taskOfPlant(plant) : `submerged-${plant.id}`);

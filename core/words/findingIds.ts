@@ -45,6 +45,7 @@ export const FINDINGS = {
   'plant.nowhere': 'planted',
   'plant.still': 'planted',
   'plant.cover': 'planted',
+  'plant.grown': 'planted',
   'plant.hides': 'planted',
   'plant.carbonate': 'planted',
   'plant.melts': 'planted',

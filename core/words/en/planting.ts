@@ -58,6 +58,10 @@ export const PLANTING = {
   'plant.nowhere.because': 'Draw its corners onto the bed, or take it away.',
   'plant.still.says': '{plant} stands where water moves with {percent} % of the mean: mulm settles there.',
   'plant.still.because': 'Set it where water passes, or turn the outflow to it.',
+  'plant.grown.says': '{plant} has grown onto {piece}, which is not said to have anything living on it.',
+  'plant.grown.says.none': '{plant} is said to have grown onto a piece, and stands on none.',
+  'plant.grown.because':
+    'It comes with its piece: choose that, and say that something lives on it. It is then kept wet, and neither scrubbed nor soaked.',
   'plant.cover.says': '{plant} closes about {on}, after {day}.',
   'plant.cover.says.never': '{plant} does not close by {day} at this spacing and light.',
   'plant.cover.because': '{count, plural, one {This would do} other {Each of these would do}}: {ways}.',

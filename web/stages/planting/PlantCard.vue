@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import { comesFrom, plantingOrigin } from '../../../core/commission/origin';
 import { NOW } from '../../../core/commission/scapes';
+import { withHeld } from '../../../core/edits/plantings';
 import { heldBy } from '../../../core/commission/usual';
 import type { Pack, Plant, Planting } from '../../../core/commission/schema';
 import { floatingCount, floatingShare, type Planted } from '../../../core/planted/planted';
@@ -70,6 +71,7 @@ const HELD = [
   { value: 'glue', title: 'by dots of gel' },
   { value: 'tie', title: 'tied with thread' },
   { value: 'wedge', title: 'wedged into gaps' },
+  { value: 'grown', title: 'grown onto it already' },
 ] as const;
 const FORMS = [
   { value: 'tissue', title: 'tissue culture' },
@@ -90,6 +92,8 @@ const SPLITS = computed(() => {
     { value: 'fine', title: `${many}, finely` },
   ];
 });
+const hold = (held: NonNullable<Planting['held']>) =>
+  commission.tryEditOption(`planting held ${props.planting.id}`, (o) => withHeld(o, props.planting.id, held));
 const change = (key: string, to: Partial<Planting>) =>
   commission.tryEditOption(`planting ${key} ${props.planting.id}`, (o) => ({
     ...o,
@@ -292,7 +296,7 @@ const lives = computed(() => (part.value ? livesWords(part.value, props.lit, flo
         :items="HELD"
         :model-value="heldBy(planting)"
         data-test="held"
-        @update:model-value="(held) => change('held', { held: held === 'glue' ? undefined : held })"
+        @update:model-value="hold"
       />
       <OriginField
         v-if="!isNow"
