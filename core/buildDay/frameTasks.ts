@@ -129,7 +129,7 @@ export function closingTasks(job: Job): Step[] {
 
 /** What of the gear goes into the water or on its pipes, by name where it is listed. */
 function equipmentWords({ commission }: Job): Text {
-  const wet = gearThere(commission, 'filter', 'pipes', 'heater', 'co2', 'skimmer').filter((g) => g.origin !== 'here'); // prettier-ignore
+  const wet = gearThere(commission, 'filter', 'pipes', 'heater', 'co2', 'skimmer', 'pump').filter((g) => g.origin !== 'here'); // prettier-ignore
   return wet.length > 0
     ? say('equipment.detail.list', { devices: wet.map((g) => g.name) })
     : say('equipment.detail');

@@ -41,6 +41,7 @@ export const GEAR_KINDS = [
   'co2',
   'pipes',
   'skimmer',
+  'pump',
   'timer',
   'stand',
   'lid',

@@ -11,6 +11,7 @@ import {
   lengthMm,
   point,
   sizeMm,
+  degrees,
 } from './primitives';
 import { must } from './must';
 
@@ -75,6 +76,8 @@ const deviceSchema = z.looseObject({
   origin: origin.optional(),
   /** What a filter or pump moves, L an hour. */
   litresPerHour: figure(0, 100_000).optional(),
+  /** Where a flow pump blows, seen from above: 0 to the right, 90 to the back. */
+  towardsDeg: degrees.optional(),
   /** Day on which it comes, where that is known: what cannot start without it waits. */
   arrives: day.optional(),
   /** Proposed, and touched by nobody since: it follows the tank. */

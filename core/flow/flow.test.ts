@@ -72,6 +72,24 @@ describe('flow', () => {
     return tankFlow(field, standing, [800, 400, 400], 360, 600, ports);
   };
 
+  it('is stirred by a pump where it blows, and goes nowhere else by it', () => {
+    const pump = { at: [400, 200] as const, zMm: 250, towardsDeg: 0, litresPerHour: 1_000 };
+    const of = (pumps: (typeof pump)[], through = 0) => tankFlow(field, [], [800, 400, 400], 360, through, ports, pumps); // prettier-ignore
+    const [low, high] = of([pump]);
+    // Only the height that is nearer to it.
+    expect(Math.max(...low.speed)).toBeLessThan(1e-9);
+    const at = (layer: typeof high, x: number, y: number) => Math.floor(y / layer.dyMm) * layer.columns + Math.floor(x / layer.dxMm); // prettier-ignore
+    // Before it water goes to the right, and comes back beside it.
+    expect(high.vx[at(high, 560, 200)]).toBeGreaterThan(0);
+    expect(high.vx[at(high, 440, 330)]).toBeLessThan(0);
+    // Through any line across the tank as much goes one way as the other.
+    const across = Array.from({ length: high.rows }, (_, j) => high.vx[j * high.columns + 65]).reduce((a, b) => a + b, 0); // prettier-ignore
+    expect(Math.abs(across)).toBeLessThan(1e-6);
+    const turned = of([{ ...pump, towardsDeg: 180 }])[1];
+    expect(turned.vx[at(turned, 240, 200)]).toBeLessThan(0);
+    expect(deadShare(of([pump], 300)[1])).not.toBe(deadShare(of([], 300)[1]));
+  });
+
   it('in a tank: what comes in goes out, a wall makes a dead corner behind it', () => {
     const [low, high] = flowIn(false);
     expect([low.zMm, high.zMm].map(Math.round)).toEqual([108, 252]);

@@ -8,6 +8,18 @@ export interface Ports {
   intake: readonly [number, number];
 }
 
+/** A pump that stirs and filters nothing: it takes in where it hangs, and blows out a hand's breadth before it. */
+export interface Pump {
+  at: readonly [number, number];
+  zMm: number;
+  /** 0 to the right, 90 to the back. */
+  towardsDeg: number;
+  litresPerHour: number;
+}
+
+/** How far before a pump its jet has become a flow, mm (common practice). */
+const JET_MM = 80;
+
 /** Water at one height: speed in each cell, mm/s; −1 where there is no water. */
 export interface FlowLayer {
   zMm: number;
@@ -31,8 +43,10 @@ const S_PER_H = 3600;
 const PORT_MM = 25;
 
 /**
- * The flow from outflow to intake around what stands in the tank, at two heights that share it evenly.
- * Valid for slow water, as `potentialFlow` is. Leaves out: what plants slow down, the jet of the outflow.
+ * The flow from outflow to intake around what stands in the tank, at two heights that share it evenly; what pumps stir is at the
+ * height that is nearer to them.
+ * Valid for slow water, as `potentialFlow` is. Leaves out: what plants slow down, the jet of the outflow and how far a pump's
+ * carries.
  * Test: flow.test.ts, "in a tank: what comes in goes out, a wall makes a dead corner behind it".
  */
 export function tankFlow(
@@ -42,19 +56,35 @@ export function tankFlow(
   waterMm: number,
   litresPerHour: number,
   ports: Ports,
+  pumps: readonly Pump[] = [],
 ): FlowLayer[] {
-  return HEIGHTS.map((share) => {
+  return HEIGHTS.map((share, height) => {
     const zMm = share * waterMm;
     const slice = sliceAt(field, standing, sizeMm, zMm);
     // Each height has half of the flow, over half of the water.
     const perMm = (litresPerHour * MM3_PER_L) / S_PER_H / waterMm;
     port(slice, ports.outflow, perMm);
     port(slice, ports.intake, -perMm);
+    for (const pump of pumps) if (heightOf(pump, waterMm) === height) stir(slice, pump, waterMm);
     const { vx, vy } = speeds(slice, potentialFlow(slice));
     const speed = vx.map((v, c) => (slice.open[c] ? Math.hypot(v, vy[c]) : -1));
     const { columns, rows, dxMm, dyMm } = slice;
     return { zMm, columns, rows, dxMm, dyMm, vx, vy, speed };
   });
+}
+
+/** The height at which a pump stirs. */
+function heightOf({ zMm }: Pump, waterMm: number): number {
+  const apart = HEIGHTS.map((share) => Math.abs(share * waterMm - zMm));
+  return apart.indexOf(Math.min(...apart));
+}
+
+/** What a pump takes in and blows out; one height stands for half of the water. */
+function stir(slice: Slice, { at: [x, y], towardsDeg, litresPerHour }: Pump, waterMm: number): void {
+  const perMm = (litresPerHour * MM3_PER_L) / S_PER_H / (waterMm / HEIGHTS.length);
+  const angle = (towardsDeg * Math.PI) / 180;
+  port(slice, [x, y], -perMm);
+  port(slice, [x + JET_MM * Math.cos(angle), y + JET_MM * Math.sin(angle)], perMm);
 }
 
 /** Open water at a height: inside the glass, above the bed, beside pieces. */

@@ -104,7 +104,12 @@ function kindByName(name: string): GearKind | undefined {
   return found.sort((a, b) => a.at - b.at)[0]?.kind;
 }
 
-const WARMS_OF: Partial<Record<GearKind, Warms>> = { filter: 'water', skimmer: 'water', lamp: 'above' };
+const WARMS_OF: Partial<Record<GearKind, Warms>> = {
+  filter: 'water',
+  skimmer: 'water',
+  pump: 'water',
+  lamp: 'above',
+};
 
 /**
  * Where a device's warmth goes: as was said, otherwise by its kind. What moves water gives it all its power; a heater

@@ -1,6 +1,6 @@
 import { lightOf, SETTLED_WEEK } from '../light/photoperiod';
 import { pieceOf, type Resolved } from '../resolved/resolved';
-import { tankFlow, type FlowLayer, type Ports } from '../flow/tankFlow';
+import { tankFlow, type FlowLayer, type Ports, type Pump } from '../flow/tankFlow';
 import { waterTarget } from '../filling/filling';
 import { isSunk } from '../commission/origin';
 import { platesOf } from '../light/plates';
@@ -23,6 +23,8 @@ export interface Living {
   tinted: boolean;
   flow: FlowLayer[];
   ports: Ports;
+  /** Pumps of which it is known where they hang. */
+  pumps: Pump[];
   litresPerHour: number;
   /** True where nobody said where outflow and intake are. */
   portsGuessed: boolean;
@@ -36,6 +38,15 @@ const [WINDOW_AT_1_M, SUN_HOUR] = [0.3, 0.8];
 const MOST_WINDOW = 4;
 /** Outflow and intake side by side in a back corner stir least; usually they are at the two ends of the back (common practice). */
 const FROM_END_MM = 40;
+
+/** Flow pumps with a place in the tank; of one without a direction nobody knows what it stirs. */
+function pumpsOf(gear: Resolved['gear']): Pump[] {
+  return gear.flatMap(({ kind, litresPerHour, device: { body, towardsDeg } }): Pump[] => {
+    if (kind !== 'pump' || !litresPerHour || !body || towardsDeg === undefined) return [];
+    const [w, d, h] = body.sizeMm;
+    return [{ at: [body.at[0] + w / 2, body.at[1] + d / 2], zMm: body.zMm + h / 2, towardsDeg, litresPerHour }]; // prettier-ignore
+  });
+}
 
 /** Kept between two looks at the same scape: what plants live in changes with the bed, the pieces and the gear alone. */
 export interface LivingMemo {
@@ -87,8 +98,10 @@ export function livingOf(commission: Resolved, survey: Survey, memo?: LivingMemo
       width - FROM_END_MM,
     ],
   };
-  const litresPerHour = gear.reduce((sum, g) => sum + (g.litresPerHour ?? 0), 0);
-  const flowsIn = [survey.field, vessel.waterLineMm, litresPerHour, JSON.stringify(ports), ...standsAs(survey)]; // prettier-ignore
+  // What only stirs goes from no outflow to no intake.
+  const litresPerHour = gear.reduce((sum, g) => sum + (g.kind === 'pump' ? 0 : (g.litresPerHour ?? 0)), 0);
+  const pumps = pumpsOf(gear);
+  const flowsIn = [survey.field, vessel.waterLineMm, litresPerHour, JSON.stringify([ports, pumps]), ...standsAs(survey)]; // prettier-ignore
   const windowDli = windowOf(brief.window);
   return {
     lamps,
@@ -98,12 +111,13 @@ export function livingOf(commission: Resolved, survey: Survey, memo?: LivingMemo
     windowDli,
     tinted,
     flow:
-      litresPerHour > 0
+      litresPerHour > 0 || pumps.length > 0
         ? remembered(memo?.flow ?? {}, flowsIn, () =>
-            tankFlow(survey.field, survey.standing, sizeMm, vessel.waterLineMm, litresPerHour, ports),
+            tankFlow(survey.field, survey.standing, sizeMm, vessel.waterLineMm, litresPerHour, ports, pumps),
           )
         : [],
     ports,
+    pumps,
     litresPerHour,
     portsGuessed: middles.length < 2,
     waterC: water.celsius,

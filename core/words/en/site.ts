@@ -162,6 +162,7 @@ export const SITE = {
   'gear.name.co2': 'CO2 set',
   'gear.name.pipes': 'inflow and outflow pipes',
   'gear.name.skimmer': 'surface skimmer',
+  'gear.name.pump': 'flow pump',
   'gear.name.timer': 'timer',
   'gear.name.stand': 'stand',
   'gear.name.lid': 'glass lid',

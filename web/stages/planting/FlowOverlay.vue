@@ -19,6 +19,14 @@ const path = (a: ReturnType<typeof arrowsOf>[number]) => {
   return `M${x - u / 2} ${y - v / 2}L${x + u / 2} ${y + v / 2}m${-u * 0.3 - v * 0.22} ${-v * 0.3 + u * 0.22}L${x + u / 2} ${y + v / 2}l${-u * 0.3 + v * 0.22} ${-v * 0.3 - u * 0.22}`;
 };
 const port = ([x, y]: readonly [number, number]) => `translate(${x * props.k} ${(W.value - y) * props.k})`;
+/** An arrow head where a pump hangs. */
+function blows(deg: number): string {
+  const at = (turn: number, r: number) => {
+    const a = ((deg + turn) * Math.PI) / 180;
+    return `${(r * Math.cos(a)).toFixed(1)} ${(-r * Math.sin(a)).toFixed(1)}`;
+  };
+  return `M${at(0, 16)}L${at(140, 9)}L${at(-140, 9)}Z`;
+}
 </script>
 
 <template>
@@ -33,6 +41,13 @@ const port = ([x, y]: readonly [number, number]) => `translate(${x * props.k} ${
       r="3.4"
       class="dead"
     />
+    <path
+      v-for="(p, i) in living.pumps"
+      :key="`p${i}`"
+      :transform="port(p.at)"
+      :d="blows(p.towardsDeg)"
+      class="pump"
+    />
     <g v-if="layer" class="port">
       <g :transform="port(living.ports.outflow)"><circle r="7" /><text y="3.5">in</text></g>
       <g :transform="port(living.ports.intake)"><circle r="7" /><text y="3.5">out</text></g>
@@ -44,6 +59,9 @@ const port = ([x, y]: readonly [number, number]) => `translate(${x * props.k} ${
 .veil {
   fill: var(--water);
   opacity: 0.5;
+}
+.pump {
+  fill: #1f5a6d;
 }
 .arrow {
   fill: none;

@@ -22,6 +22,8 @@ const guessed = computed(() => props.living?.lamps.some((l) => l.guessed));
 const turnover = computed(() =>
   ((props.living?.litresPerHour ?? 0) / Math.max(1, props.freeWaterL)).toFixed(1),
 );
+/** What pumps stir beside that, L an hour. */
+const stirred = computed(() => props.living?.pumps.reduce((sum, p) => sum + p.litresPerHour, 0) ?? 0);
 </script>
 
 <template>
@@ -43,7 +45,12 @@ const turnover = computed(() =>
     {{ litWeek === 0 ? 'as planted' : wording('overlayWords.inWeek', { week: litWeek }) }}.
   </p>
   <p v-else-if="overlay === 'flow' && living?.flow.length" class="tell quiet">
-    {{ wording('overlayWords.flow', { litres: Math.round(living.litresPerHour), turnover }) }}
+    <template v-if="living.litresPerHour">{{
+      wording('overlayWords.flow', { litres: Math.round(living.litresPerHour), turnover })
+    }}</template>
+    <template v-if="stirred">
+      {{ wording('overlayWords.stirred', { litres: Math.round(stirred) }) }}</template
+    >
     <label
       ><select v-model="flowAt" aria-label="Height">
         <option v-for="(l, i) in living.flow" :key="i" :value="i">

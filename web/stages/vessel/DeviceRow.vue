@@ -100,12 +100,22 @@ const WARMTH = [
         @update:model-value="(warms) => set({ warms })"
       />
       <FigureField
-        v-if="kind === 'filter'"
+        v-if="kind === 'filter' || kind === 'pump'"
         label="moves"
         kind="flow"
         optional
         :value="device.litresPerHour"
         :apply="(litresPerHour) => set({ litresPerHour })"
+      />
+      <FigureField
+        v-if="kind === 'pump'"
+        :label="wording('deviceRow.towards')"
+        kind="plain"
+        unit="°"
+        optional
+        :value="device.towardsDeg"
+        :apply="(towardsDeg) => set({ towardsDeg })"
+        data-test="towards"
       />
       <LampFields
         v-if="kind === 'lamp'"

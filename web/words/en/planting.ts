@@ -11,6 +11,7 @@ export const PLANTING = {
   'overlayWords.hours': '{hours} h a day at full output',
   'overlayWords.inWeek': 'week {week}, under what has grown',
   'overlayWords.tinted': ', tinted by fresh wood',
+  'overlayWords.stirred': 'Pumps stir {litres} L an hour.',
   'overlayWords.flow': '{litres} L an hour, {turnover} times the free water.',
   'overlayWords.coarse': 'A coarse picture: without friction, eddies, the jet and plants',
   'overlayWords.portsGuessed': '; outflow and intake taken at the two ends of the back',
