@@ -2,6 +2,8 @@ import { heldBy } from '../commission/usual';
 import type { Plant, Planting } from '../commission/schema';
 import { preparedOf } from '../planting/preparation';
 import { plantingSequence, type Turn } from '../planted/plantingSequence';
+import { TAB_EVERY_MM, tabbed, type Tabbed } from '../takeoff/rootTabs';
+import { inMm } from '../words/measure';
 import { PRACTICE, say, type Text } from '../words/text';
 import { CAUTIONS } from './cautions';
 import { each, inWater, step, type Job } from './job';
@@ -14,7 +16,7 @@ const SHARED_FROM_MIN = 40;
 
 /** Plants made ready, then set in the bed, then those that hold on to stone and wood, and those that float. */
 export function plantTasks(job: Job): Step[] {
-  return [...prepareTasks(job), ...bedTasks(job), ...epiphyteTasks(job), ...inWaterTasks(job), ...floaterTasks(job)]; // prettier-ignore
+  return [...prepareTasks(job), ...bedTasks(job), ...tabTasks(job), ...epiphyteTasks(job), ...inWaterTasks(job), ...floaterTasks(job)]; // prettier-ignore
 }
 
 /** In which order plants are set: the tasks of each kind that roots in the bed, and which tasks make what ready. */
@@ -64,6 +66,33 @@ function prepareTasks(job: Job): Step[] {
       },
     ];
   });
+}
+
+/** Root tabs, pushed in between the plants that they feed. */
+function tabTasks({ commission, survey, plantings }: Job): Step[] {
+  const here = new Set(plantings.map((p) => p.id));
+  const fed = tabbed(commission, survey).filter((t) => here.has(t.planting));
+  return fed.length > 0 ? [tabStep(fed)] : [];
+}
+
+/** Root tabs of some plantings, by the kind that they feed. */
+export function tabStep(fed: readonly Tabbed[]): Step {
+  const count = fed.reduce((sum, t) => sum + t.count, 0);
+  const kinds = new Map<string, number>();
+  for (const t of fed) kinds.set(t.plant.name, (kinds.get(t.plant.name) ?? 0) + t.count);
+  return {
+    id: 'tabs',
+    phase: 'planting',
+    title: say('tabs.title', { count }),
+    short: say('tabs.short'),
+    detail: say('tabs.detail', {
+      side: inMm(TAB_EVERY_MM),
+      plants: [...kinds].map(([plant, n]) => say('tabs.among', { count: n, plant })),
+    }),
+    minutes: count * RATES.tab,
+    people: 1,
+    workings: [step(say('step.tabs'), count, 'piece', each(RATES.tab))],
+  };
 }
 
 /** Each thing to do once, in the order in which it is first said. */

@@ -51,6 +51,8 @@ export const RATES = {
   strewnPerKg: 2.5,
   /** Grain brought into holes by the spoon, for each litre. */
   sprinklePerL: 8,
+  /** A root tab pushed two fingers deep, and the bed closed over it. */
+  tab: 0.3,
   /** One plug set. */
   plug: 0.4,
   /** Plants set through water take so much longer: what is not held down at once comes up. */

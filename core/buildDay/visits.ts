@@ -14,6 +14,8 @@ import { liftingOf } from './hardscapeTasks';
 import type { Job } from './job';
 import { oneByOne } from './order';
 import { halfFill, laterLayers } from '../takeoff/later';
+import { tabbed, type Tabbed } from '../takeoff/rootTabs';
+import { tabStep } from './plantTasks';
 import { paced } from './pace';
 import { RATES } from './rates';
 import { strewnTasks } from './strewnTasks';
@@ -69,6 +71,7 @@ export function visitsOf(job: Job): LaterVisit[] {
     ...laterPieces(job),
     ...laterStrewn(job),
     ...laterPlants(job),
+    ...laterTabs(job),
     ...takenOutAgain(job),
     ...tiesCut(job),
     ...lateGear(job),
@@ -234,6 +237,20 @@ function laterPlants({ commission, survey }: Job): Later[] {
         caution: CAUTIONS.mist,
       },
     }));
+  });
+}
+
+/** Tabs of what is planted on a later day go in with it. */
+function laterTabs({ commission, survey }: Job): Later[] {
+  const later = tabbed(commission, survey).filter((t) => t.onDay > 0);
+  const lots = new Map<string, Tabbed[]>();
+  for (const t of later) {
+    const key = `${t.onDay} ${plantingOf(commission, t.planting).sitting}`;
+    lots.set(key, [...(lots.get(key) ?? []), t]);
+  }
+  return [...lots.values()].map((lot): Later => {
+    const { id, phase, title, detail, minutes } = tabStep(lot);
+    return { afterDays: lot[0].onDay, ...named(plantingOf(commission, lot[0].planting).sitting), wet: true, task: { id, phase, title, detail, minutes: minutes * RATES.underWater } }; // prettier-ignore
   });
 }
 

@@ -156,6 +156,21 @@ describe('what is declined or not decided', () => {
     expect(tabs('none', [sand(60)])).toBeUndefined();
   });
 
+  it('root tabs are pushed in when the plants are set, and before the water', () => {
+    const p = job({ option: { bed: [sand(60)], plants: [carpet] } });
+    const at = (id: RegExp) => p.build.tasks.filter((t) => id.test(t.id));
+    const [tabs] = at(/^tabs$/);
+    expect(tabs.title).toBe('52 root tabs pushed in');
+    expect(tabs.detail).toMatch(/65 mm.*52 among/);
+    // 52 × 0.3 min.
+    expect(tabs.minutes).toBe(16);
+    for (const plant of at(/^plant-/)) expect(tabs.startMin).toBeGreaterThanOrEqual(plant.endMin);
+    expect(at(/^fill$/)[0].startMin).toBeGreaterThanOrEqual(tabs.endMin);
+    const dry = job({ brief: { sittings: [{ id: 'dry', kind: 'planting', day: '2027-01-10' }] }, option: { bed: [sand(60)], plants: [carpet] } }); // prettier-ignore
+    expect(dry.build.earlier[0].tasks.map((t) => t.id)).toContain('tabs');
+    expect(line(dry, 'root-tab')!.aheadDays).toBe(4);
+  });
+
   it('an animal that nobody has decided on is in no load and on no date, and is said', () => {
     const wish = (undecided?: boolean) => job({ brief: { livestock: [{ species: 'nematobrycon-palmeri', count: 8, ...(undecided ? { undecided } : {}) }] } }); // prettier-ignore
     const fishDay = (p: ReturnType<typeof job>) => p.care.weeks.some((w) => w.days.some((d) => d.events.some((e) => /fish may come/.test(String(e))))); // prettier-ignore

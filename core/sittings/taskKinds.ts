@@ -59,6 +59,7 @@ const KINDS: Readonly<Record<string, TaskKind>> = {
   rubble: things('hardscape', true),
   // Plants.
   'wet-bed': free('planting'),
+  tabs: along('planting'),
   epiphytes: things('planting', true),
   sprinkle: things('planting', true),
   floaters: things('water', true),

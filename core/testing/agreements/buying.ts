@@ -49,6 +49,15 @@ export const BUYING: Agreements = {
         );
       });
   },
+  'as many root tabs are pushed in, on the day and on visits, as are bought': (c) => {
+    const bought = c.p.takeOff.lines.find((l) => l.id === 'root-tab')?.needed.value ?? 0;
+    const tasks = [...c.p.build.tasks, ...c.p.build.visits.flatMap((v) => v.tasks)].filter(
+      (t) => t.id === 'tabs',
+    );
+    const counts = tasks.map((t) => words(t.title).split(' ')[0]).map((n) => (n === 'One' ? 1 : Number(n)));
+    const pushed = counts.reduce((sum, n) => sum + n, 0);
+    return pushed === bought ? [] : [[bought, pushed]];
+  },
   'mesh bags are bought for filler that lies in bags, and for no other': (c) => {
     const filler = poursOf(resolved(c.doc, c.p.survey), c.p.survey).find((q) => q.role === 'filler');
     const bags = c.p.takeOff.lines.filter((l) => words(l.name).startsWith('Mesh bags'));

@@ -1,4 +1,4 @@
-/** Loose stone and grain that is strewn by hand. */
+/** Loose stone and grain that is strewn by hand, and root tabs. */
 export const STREWN = {
   'strewn.step': 'strewn by hand',
   'strewn.step.note': 'loose, as it was said; nothing more to choose from',
@@ -20,4 +20,11 @@ export const STREWN = {
   'why.rubble': 'Loose stone lies against what stands, on a bed that is poured and shaped.',
   'why.sprinkle': 'Grain that fills holes comes when everything that leaves one is in.',
   'sitting.needs.foot': 'it lies at its foot',
+  'tabs.title': '{count, plural, one {One root tab} other {# root tabs}} pushed in',
+  'tabs.short': 'Root tabs',
+  'tabs.detail':
+    'one for each square of {side}, two fingers deep with tweezers, the bed closed over it: {plants}; none where it would be dug up again',
+  'tabs.among': '{count} among {plant}',
+  'step.tabs': 'tabs',
+  'why.tabs': 'Tabs go between roots that are there.',
 } as const;
