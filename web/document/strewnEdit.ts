@@ -4,6 +4,8 @@ import { computed } from 'vue';
 import { useCommission } from './commissionStore';
 import { optionWith, useMaterials } from './materials';
 
+type StrewnKind = 'stone' | 'grain';
+
 /** What is strewn by hand: each edit of it can be undone. */
 export function useStrewnEdit() {
   const commission = useCommission();
@@ -12,14 +14,17 @@ export function useStrewnEdit() {
   /** What may be strewn of all that is at hand. */
   const offered = computed(() => atHand.value.filter((m) => kinds.includes(m.kind)));
 
+  const ofKind = (kind: StrewnKind) =>
+    offered.value.filter((m) => (m.kind === 'stone') === (kind === 'stone'));
+
   /** Strews something more; answers with its id, where anything of that kind is at hand. */
-  function add(kind: 'stone' | 'grain'): string | undefined {
+  function add(kind: StrewnKind): string | undefined {
     const { option } = commission;
     const used = (m: Material) => Number(option!.pieces.some((p) => p.material === m.id) || option!.bed.some((l) => l.material === m.id)); // prettier-ignore
     // What the scape has already is meant first; of grain sand.
-    const of = offered.value
-      .filter((m) => (m.kind === 'stone') === (kind === 'stone'))
-      .sort((a, b) => used(b) - used(a) || Number(b.kind === 'sand') - Number(a.kind === 'sand'))[0];
+    const of = ofKind(kind).sort(
+      (a, b) => used(b) - used(a) || Number(b.kind === 'sand') - Number(a.kind === 'sand'),
+    )[0];
     if (!of) return undefined;
     commission.endStep();
     commission.edit(`strew ${of.id}`, (d) =>
@@ -41,5 +46,5 @@ export function useStrewnEdit() {
     commission.endStep();
     commission.editOption(`strewn ${id} gone`, (o) => withoutStrewn(o, id));
   }
-  return { offered, add, change, setMaterial, drop };
+  return { offered, ofKind, add, change, setMaterial, drop };
 }

@@ -1,3 +1,5 @@
+import { MM3_PER_L } from '../../core/units/volume';
+
 /** A loose stone as it is drawn: where its middle is and how far across it is, mm. */
 export interface Pebble {
   at: [number, number];
@@ -10,7 +12,6 @@ export interface Pebble {
 const MOST = 90;
 /** Grain of which nobody said a size is drawn as coarse sand, mm. */
 const GRAIN_MM: readonly [number, number] = [4, 8];
-const MM3_PER_L = 1e6;
 /** The angle by which seeds follow each other in a flower head: no two of them in one line. */
 const GOLDEN = Math.PI * (3 - Math.sqrt(5));
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
+import { NOW } from '../../../core/commission/scapes';
 import type { Option, Strewn } from '../../../core/commission/schema';
 import { useStrewnEdit } from '../../document/strewnEdit';
 import { useFigures } from '../../units/figures';
@@ -12,6 +13,8 @@ const props = defineProps<{ option: Option; survey?: ShownPlan['survey'] }>();
 const edit = useStrewnEdit();
 const f = useFigures();
 
+/** What lies about in a tank that stands there is weighed under Now. */
+const isNow = computed(() => props.option.id === NOW);
 const lots = computed(() => props.option.strewn ?? []);
 const wanted = ref('');
 const chosen = computed(() => lots.value.find((s) => s.id === wanted.value) ?? lots.value[0]);
@@ -33,7 +36,8 @@ function add(kind: 'stone' | 'grain'): void {
 <template>
   <div class="strewn" data-test="strewn">
     <div class="lots">
-      <p v-if="lots.length === 0" class="quiet">{{ wording('strewnPanel.none') }}</p>
+      <p v-if="isNow" class="quiet">{{ wording('strewnPanel.now') }}</p>
+      <p v-else-if="lots.length === 0" class="quiet">{{ wording('strewnPanel.none') }}</p>
       <div v-for="s in lots" :key="s.id" class="lot" :class="{ chosen: s === chosen }" :data-strewn="s.id">
         <button class="plain" :aria-pressed="s === chosen" @click="wanted = s.id">
           <b>{{ nameOf(s.material) }}</b>
@@ -47,11 +51,21 @@ function add(kind: 'stone' | 'grain'): void {
           ×
         </button>
       </div>
-      <p class="add">
-        <button class="act" data-test="strew-stone" @click="add('stone')">
+      <p v-if="!isNow" class="add">
+        <button
+          class="act"
+          data-test="strew-stone"
+          :disabled="edit.ofKind('stone').length === 0"
+          @click="add('stone')"
+        >
           {{ wording('strewnPanel.stone') }}
         </button>
-        <button class="act" data-test="strew-grain" @click="add('grain')">
+        <button
+          class="act"
+          data-test="strew-grain"
+          :disabled="edit.ofKind('grain').length === 0"
+          @click="add('grain')"
+        >
           {{ wording('strewnPanel.grain') }}
         </button>
       </p>

@@ -19,6 +19,7 @@ export const BENCH = {
   'nowPanel.begin': 'Begin “{option}” from what stands there',
   'strewnPanel.none':
     'Rubble at the foot of stones, sand in holes: what is strewn by hand is in litres, kilograms, order and build day.',
+  'strewnPanel.now': 'What lies about in the tank as it is now is weighed under Now: it is in no litres.',
   'strewnPanel.stone': '+ loose stone',
   'strewnPanel.grain': '+ grain',
   'strewnValues.of': 'of',
