@@ -119,29 +119,34 @@ async function atRest(el: Element, mostMs: number): Promise<void> {
   }
 }
 
-/** A spot of an element where it is not covered: its middle, otherwise the first of a few around it. */
+/** A spot of an element where it is not covered: its middle, otherwise the first of a few around it; waits while what is being drawn lies over all of them. */
 async function middleOf(page: Page, selector: string): Promise<{ x: number; y: number }> {
-  const handle = await page.waitForSelector(selector);
-  const spot = await handle!.evaluate((el) => {
-    el.scrollIntoView({ block: 'nearest', inline: 'nearest' });
-    const box = el.getBoundingClientRect();
-    for (const [fx, fy] of [
-      [0.5, 0.5],
-      [0.4, 0.5],
-      [0.6, 0.5],
-      [0.5, 0.4],
-      [0.5, 0.65],
-      [0.35, 0.7],
-      [0.65, 0.7],
-    ]) {
-      const [x, y] = [box.x + fx * box.width, box.y + fy * box.height];
-      const hit = document.elementFromPoint(x, y);
-      if (hit && (el === hit || el.contains(hit))) return { x, y };
-    }
-    return undefined;
-  });
-  if (!spot) throw new Error(`${selector} is covered`);
-  return spot;
+  const handle = (await page.waitForSelector(selector))!;
+  const found = await page
+    .waitForFunction(freeSpot, { timeout: MOST_COVERED_MS }, handle)
+    .catch(() => undefined);
+  if (!found) throw new Error(`${selector} is covered`);
+  return (await found.jsonValue()) as { x: number; y: number };
+}
+
+/** In the page: where an element itself is hit, if anywhere. */
+function freeSpot(el: Element): { x: number; y: number } | undefined {
+  el.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+  const box = el.getBoundingClientRect();
+  for (const [fx, fy] of [
+    [0.5, 0.5],
+    [0.4, 0.5],
+    [0.6, 0.5],
+    [0.5, 0.4],
+    [0.5, 0.65],
+    [0.35, 0.7],
+    [0.65, 0.7],
+  ]) {
+    const [x, y] = [box.x + fx * box.width, box.y + fy * box.height];
+    const hit = document.elementFromPoint(x, y);
+    if (hit && (el === hit || el.contains(hit))) return { x, y };
+  }
+  return undefined;
 }
 
 /** The first number in a text: "21.8 L" is 21.8. */

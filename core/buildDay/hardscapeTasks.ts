@@ -8,7 +8,7 @@ import { say, type Said, type Text } from '../words/text';
 import type { Working } from '../words/working';
 import { CAUTIONS, together } from './cautions';
 import { contactsOf } from '../takeoff/gluing';
-import { each, LONG_CURE_MIN, step, type Job } from './job';
+import { each, LONG_CURE_MIN, setOf, step, type Job } from './job';
 import { ONE_PERSON_KG, RATES } from './rates';
 import type { Step } from './task';
 
@@ -71,6 +71,24 @@ export function stoneTasks(job: Job): Step[] {
   ];
 }
 
+/** Pots and trays in the bed: neither chosen for a face nor joined. */
+export function wareTasks({ ware }: Job): Step[] {
+  if (ware.length === 0) return [];
+  const { minutes, kg, workings } = setting(ware, RATES.setPerPiece);
+  return [
+    {
+      id: 'ware',
+      phase: 'hardscape',
+      title: say('ware.title', { pieces: names(ware) }),
+      short: say('ware.short'),
+      detail: say('ware.detail', { mass: inKg(kg) }),
+      minutes,
+      ...liftingOf(ware, say('caution.ware')),
+      workings,
+    },
+  ];
+}
+
 /** What stays and is to stand elsewhere, under water where there is some. */
 export function moveTasks({ moved }: Job): Step[] {
   if (moved.length === 0) return [];
@@ -106,7 +124,7 @@ function isTried(commission: Job['commission'], where: 'trial' | 'table'): boole
 }
 
 function trying(job: Job, id: 'trial' | 'table'): Step[] {
-  const pieces = [...job.stones, ...job.floorStones, ...job.wood];
+  const pieces = setOf(job);
   if (pieces.length === 0) return [];
   const { minutes, workings } = setting(pieces, RATES.setPerPiece);
   return [

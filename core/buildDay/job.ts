@@ -34,6 +34,8 @@ export interface Job {
   /** Heaviest first. */
   stones: PieceSurvey[];
   floorStones: PieceSurvey[];
+  /** Pots and trays that stand in the bed. */
+  ware: PieceSurvey[];
   wood: PieceSurvey[];
   /** In the tank now, and to stand elsewhere; and what of that is lifted before its bed goes, and set with the others. */
   moved: PieceSurvey[];
@@ -69,6 +71,7 @@ export function jobOf(commission: Resolved, survey: Survey, crew = commission.br
   const isThere = (id: string) => isLeftStanding(pieceOf(commission, id));
   const onFloor = (p: PieceSurvey) => drawn.get(p.id)!.stand.kind === 'floor';
   const isWood = (p: PieceSurvey) => pieceOf(commission, p.id).material.kind === 'wood';
+  const isWare = (p: PieceSurvey) => pieceOf(commission, p.id).material.kind === 'ware';
   const isSet = (id: string) => !isThere(id) && pieceOf(commission, id).onDay <= 0;
   const heaviestFirst = survey.pieces.filter((p) => isSet(p.id)).sort((a, b) => b.massKg - a.massKg);
   const later = laterLayers(commission, survey);
@@ -85,7 +88,8 @@ export function jobOf(commission: Resolved, survey: Survey, crew = commission.br
     crew,
     pours,
     hills: pours.some((p) => p.role === 'filler') ? fillerToLay(commission, survey) : [],
-    stones: heaviestFirst.filter((p) => !isWood(p) && !onFloor(p)),
+    stones: heaviestFirst.filter((p) => !isWood(p) && !isWare(p) && !onFloor(p)),
+    ware: heaviestFirst.filter((p) => isWare(p) && !onFloor(p)),
     floorStones: heaviestFirst.filter((p) => !isWood(p) && onFloor(p)),
     wood: heaviestFirst.filter(isWood),
     moved: survey.pieces.filter((p) => pieceOf(commission, p.id).isMoved && isThere(p.id)),
@@ -135,9 +139,19 @@ function lowestBedMm({ field }: Survey): number {
   return field.surfaceMm.reduce((least, mm) => Math.min(least, mm), Infinity);
 }
 
+/** Everything that is set: stones, pots and wood. */
+export function setOf({
+  stones,
+  floorStones,
+  ware,
+  wood,
+}: Pick<Job, 'stones' | 'floorStones' | 'ware' | 'wood'>): PieceSurvey[] {
+  return [...stones, ...floorStones, ...ware, ...wood];
+}
+
 /** Layers that lie before anything is set, and those that come in around what stands. */
-export function bedHalves({ pours, stones, wood, floorStones }: Job): [Pour[], Pour[]] {
-  return beforeAndAfter(pours, stones.length + wood.length + floorStones.length > 0);
+export function bedHalves(job: Job): [Pour[], Pour[]] {
+  return beforeAndAfter(job.pours, setOf(job).length > 0);
 }
 
 /** Litres of a material's kinds among what is poured. */

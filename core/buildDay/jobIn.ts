@@ -21,6 +21,7 @@ export function jobIn(job: Job, sitting: Sitting): Job {
     hills: job.hills.filter(() => fillerIn(job) === sitting.id),
     stones: job.stones.filter(isHere),
     floorStones: job.floorStones.filter(isHere),
+    ware: job.ware.filter(isHere),
     wood: job.wood.filter(isHere),
     living: job.living.filter(isHere),
     washed: job.washed.filter((p) => washedIn(job, p) === sitting.id),

@@ -6,7 +6,7 @@ import { buildingOf, type Sitting } from '../sittings/sittings';
 import { inLitres } from '../words/measure';
 import { say, type Text } from '../words/text';
 import { together } from './cautions';
-import { LONG_CURE_MIN, type Job } from './job';
+import { LONG_CURE_MIN, setOf, type Job } from './job';
 import { madeIn } from './jobIn';
 
 /** In what state a tank is left between two sittings. */
@@ -82,7 +82,7 @@ function stateAfter(job: Job, building: readonly Sitting[], at: number): LeftSta
   const { commission, fill } = job;
   const over = new Set(building.slice(0, at + 1).map((s) => s.id));
   const planted = job.plantings.some((p) => p.plugs > 0 && over.has(plantingOf(commission, p.id).sitting));
-  const set = [...job.stones, ...job.floorStones, ...job.wood].some((p) => over.has(pieceOf(commission, p.id).sitting));
+  const set = setOf(job).some((p) => over.has(pieceOf(commission, p.id).sitting));
   const poured = job.pours.some((p) => over.has(layerOf(commission, p.layer).sitting));
   if (commission.brief.rescape) {
     if (!isDone(commission, building, at, 'drain') && !set && !poured) return 'untouched';

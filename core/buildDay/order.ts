@@ -29,7 +29,7 @@ const GROUPS = {
   /** Hands or water in the tank, or anything that is carried to it. */
   'in-tank': (id) =>
     ![...OUTSIDE, 'protect', 'unpack', 'leaving', 'holding', 'drain', 'lift', 'strip'].includes(id),
-  hardscape: (id) => ['floor-stones', 'stones', 'wood', 'wiggle'].includes(id),
+  hardscape: (id) => ['floor-stones', 'stones', 'ware', 'wood', 'wiggle'].includes(id),
   poured: (id, of) => of.pours.has(id) || ['filler', 'soil'].includes(id),
   /** Everything that is planted in or stood on: what is only looked at is not of it. */
   bed: (id, of) =>
@@ -79,15 +79,15 @@ const RULES: readonly Rule[] = [
   [['carry'], ['in-tank'], say('why.carry'), WITHIN],
   // What is washed, rinsed, tried.
   [['table'], ['trial'], say('why.trial')],
-  [['wash'], ['table', 'trial', 'floor-stones', 'stones', 'wood'], say('why.wash'), WITHIN],
+  [['wash'], ['table', 'trial', 'floor-stones', 'stones', 'ware', 'wood'], say('why.wash'), WITHIN],
   [['rinse'], ['below', 'above', 'looked-at', 'soil', 'prepared', 'fill'], say('why.rinse')],
-  [['table', 'trial'], ['poured', 'floor-stones', 'stones', 'wood'], say('why.trial')],
+  [['table', 'trial'], ['poured', 'floor-stones', 'stones', 'ware', 'wood'], say('why.trial')],
   // The bed and what stands in it.
-  [['move'], ['filler', 'soil', 'below', 'stones', 'close', 'gaps', 'fill'], say('why.move')],
+  [['move'], ['filler', 'soil', 'below', 'stones', 'ware', 'close', 'gaps', 'fill'], say('why.move')],
   [['floor-stones'], ['dam', 'below', 'soil', 'wood', 'joints'], say('why.floor-stones')],
   [['dam'], ['below', 'soil', 'close'], say('why.close')],
-  [['filler', 'soil', 'carriers'], ['stones', 'wood'], say('why.bed')],
-  [['stones'], ['wood', 'joints', 'close', 'gaps'], say('why.set')],
+  [['filler', 'soil', 'carriers'], ['stones', 'ware', 'wood'], say('why.bed')],
+  [['stones', 'ware'], ['wood', 'joints', 'close', 'gaps'], say('why.set')],
   [['wood'], ['joints', 'close', 'gaps'], say('why.set')],
   [['joints'], ['wiggle', 'pockets'], say('why.joints')],
   [['wiggle'], ['close', 'gaps', 'pockets'], say('why.wiggle')],
@@ -95,7 +95,7 @@ const RULES: readonly Rule[] = [
   [['soil'], ['gaps', 'pockets', 'above'], say('why.bed')],
   [['gaps'], ['pockets', 'above'], say('why.bed')],
   [['hardscape'], ['pockets', 'above', 'looked-at', 'prepared', 'rooted'], say('why.set')],
-  [['stones', 'wood', 'wiggle', 'pockets'], ['epiphytes'], say('why.set')],
+  [['stones', 'ware', 'wood', 'wiggle', 'pockets'], ['epiphytes'], say('why.set')],
   [['hardscape', 'soil', 'close', 'gaps', 'below', 'above', 'pockets'], ['rubble'], say('why.rubble')],
   [['bed'], ['looked-at', 'prepared', 'rooted'], say('why.bed')],
   [['hardscape', 'bed'], ['break'], say('why.break'), WITHIN],

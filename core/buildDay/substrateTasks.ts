@@ -7,7 +7,7 @@ import { say, type Text } from '../words/text';
 import type { PieceSurvey } from '../survey/pieces';
 import { holdsBedBack } from '../survey/retains';
 import { CAUTIONS } from './cautions';
-import { bedHalves, each, litresOf, perLitre, step, type Job } from './job';
+import { bedHalves, each, litresOf, perLitre, setOf, step, type Job } from './job';
 import type { Pour } from '../takeoff/pours';
 import { FIRST_SOIL_SHARE, RATES } from './rates';
 import type { Step } from './task';
@@ -51,12 +51,15 @@ export function bedTasks(job: Job): Step[] {
 function isSplit(job: Job): boolean {
   const [before] = bedHalves(job);
   const soil = job.pours.findIndex((p) => p.role === 'soil');
-  return job.stones.length + job.wood.length > 0 && !before.some((p) => job.pours.indexOf(p) > soil);
+  return (
+    job.stones.length + job.ware.length + job.wood.length > 0 &&
+    !before.some((p) => job.pours.indexOf(p) > soil)
+  );
 }
 
 /** True where all of the soil comes in around what stands, since that was said and something stands. */
 function isAllAround(job: Job, soil: Pour): boolean {
-  return soil.poured !== undefined && job.stones.length + job.wood.length + job.floorStones.length > 0;
+  return soil.poured !== undefined && setOf(job).length > 0;
 }
 
 /** The soil before the hardscape: a share of it where pieces follow, otherwise all. */

@@ -10,6 +10,7 @@ import {
   stoneTasks,
   tableTasks,
   trialTasks,
+  wareTasks,
   washTasks,
   woodTasks,
 } from './hardscapeTasks';
@@ -72,6 +73,7 @@ function thingSteps(job: Job): Step[] {
     ...bedTasks(job),
     ...firstSoilTasks(job),
     ...stoneTasks(job),
+    ...wareTasks(job),
     ...woodTasks(job),
     ...jointTasks(job),
     ...closingGapTasks(job),

@@ -34,6 +34,7 @@ const FIGURES: Partial<Record<Kind, readonly MaterialFigure[]>> = {
   gravel: GRAIN,
   filler: GRAIN,
   stone: [DENSITY],
+  ware: [DENSITY],
   wood: [DENSITY, { key: 'soakedKgPerL', unit: 'kg/L' }, { key: 'soakDays', unit: 'days' }],
   equipment: [
     { key: 'watts', unit: 'W' },

@@ -176,6 +176,8 @@ export const START_SET: readonly Material[] = [
   { id: 'glue-impact', kind: 'glue', glue: 'impact', name: 'Impact glue for stone' },
   { id: 'silicone', kind: 'glue', glue: 'silicone', name: 'Silicone, free of fungicide' },
   { id: 'bacteria', kind: 'bacteria', name: 'Starter bacteria', bacteriaPer100L: 10 },
+  { id: 'clay-pot', kind: 'ware', name: 'Clay pot, unglazed', densityKgPerL: 1.6, colour: '#b0714d' },
+  { id: 'planting-tray', kind: 'ware', name: 'Planting tray', densityKgPerL: 1.3, colour: '#4b4a47' },
   { id: 'root-tabs', kind: 'root-tab', name: 'Root tabs' },
   { id: 'fibre', kind: 'fibre', name: 'Fibre wads' },
   { id: 'mesh-bag', kind: 'mesh-bag', name: 'Mesh bags for filler' },

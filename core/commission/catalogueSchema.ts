@@ -52,6 +52,8 @@ export const MATERIAL_KINDS = [
   'filler',
   'stone',
   'wood',
+  /** Pots, trays, dishes: what stands in it and is neither stone nor wood. */
+  'ware',
   'equipment',
   ...SMALL_KINDS,
 ] as const;

@@ -51,6 +51,11 @@ export function standInOnBench(doc: Commission, option: Option, material: Materi
   return { id, material: material.id, shape: { kind: 'mesh', vertices: tenths, faces: rows(mesh.faces) }, at: middleOf(doc), turnDeg: 0, stand, origin: 'bought' }; // prettier-ignore
 } // prettier-ignore
 
+/** A pot or a tray by its outer sizes, on the glass until it is moved. */
+export function wareOnBench(doc: Commission, option: Option, material: Material, sizeMm: [number, number, number]): Piece {
+  return { id: nextNumber(option.pieces), material: material.id, shape: { kind: 'box', sizeMm }, at: middleOf(doc), turnDeg: 0, stand: { kind: 'floor' }, origin: 'bought' }; // prettier-ignore
+} // prettier-ignore
+
 /**
  * The real piece in the place of another: where it stands, how it is turned, what it is joined to and what lies and grows on it
  * stay; what was known of the other piece itself goes. `id` is its name there afterwards.

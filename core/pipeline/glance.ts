@@ -104,13 +104,12 @@ function standingOf({ brief }: Commission, { survey, order }: Plan, today: Day):
 
 /** What goes in, of each kind in its unit; what there is none of is left out. */
 function amountsOf(commission: Commission, { survey }: Plan): Glance['amounts'] {
-  const isWood = (p: { material: string }) => materialOf(commission, p.material).kind === 'wood';
-  const kg = (wood: boolean) => survey.pieces.filter((p) => isWood(p) === wood).reduce((sum, p) => sum + p.massKg, 0); // prettier-ignore
+  const kg = (kind: 'stone' | 'wood') => survey.pieces.filter((p) => materialOf(commission, p.material).kind === kind).reduce((sum, p) => sum + p.massKg, 0); // prettier-ignore
   const amounts: Glance['amounts'] = [
     { what: 'water', value: survey.freeWaterL, unit: 'L' },
     { what: 'bed', value: survey.layers.reduce((sum, l) => sum + l.volumeL, 0), unit: 'L' },
-    { what: 'stone', value: kg(false), unit: 'kg' },
-    { what: 'wood', value: kg(true), unit: 'kg' },
+    { what: 'stone', value: kg('stone'), unit: 'kg' },
+    { what: 'wood', value: kg('wood'), unit: 'kg' },
     { what: 'plugs', value: survey.plantings.reduce((sum, p) => sum + p.plugs, 0), unit: 'plug' },
   ];
   return amounts.filter((a) => a.value > 0);

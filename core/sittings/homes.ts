@@ -45,10 +45,11 @@ export function homeOf(of: OfSittings, key: string, isLookedAt = false): Sitting
   return building.find((s) => s.kind !== 'detail' && SORTS.indexOf(TAKES[s.kind]) >= far)!;
 }
 
-/** The task that sets a piece. */
+/** The task that sets a piece; on the glass a pot is set as a stone is. */
 export function taskOfPiece(piece: Pick<Piece, 'stand'>, kind: Material['kind']): string {
   if (kind === 'wood') return 'wood';
-  return piece.stand.kind === 'floor' ? 'floor-stones' : 'stones';
+  if (piece.stand.kind === 'floor') return 'floor-stones';
+  return kind === 'ware' ? 'ware' : 'stones';
 }
 
 /** The task that strews: stone before anything is planted, grain into the holes at last. */

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { buildPlan } from '../buildDay/buildPlan';
 import { jobIn } from '../buildDay/jobIn';
-import { jobOf } from '../buildDay/job';
+import { jobOf, setOf } from '../buildDay/job';
 import { dayPlus } from '../calendar/day';
 import type { Commission } from '../commission/schema';
 import { survey } from '../survey/survey';
@@ -115,7 +115,7 @@ describe('any work in any sittings', () => {
       const ids = (of: (j: typeof whole) => readonly unknown[]) => parts.flatMap(of);
       for (const of of [
         (j: typeof whole) => j.pours.map((p) => p.layer),
-        (j: typeof whole) => [...j.stones, ...j.floorStones, ...j.wood].map((p) => p.id),
+        (j: typeof whole) => setOf(j).map((p) => p.id),
         (j: typeof whole) => j.joints.map((x) => x.id),
         (j: typeof whole) => j.plantings.map((p) => p.id),
         (j: typeof whole) => j.pockets.map((p) => p.id),
@@ -136,7 +136,7 @@ describe('any work in any sittings', () => {
       expect(sum(many, /^(soil|gaps|sand|layer-.*|filler)$/, 'L')).toBeCloseTo(sum(one, /^(soil|gaps|sand|layer-.*|filler)$/, 'L'), 6); // prettier-ignore
       expect(sum(many, /^(plant-.*|epiphytes|floaters)/, 'plug')).toBe(sum(one, /^(plant-.*|epiphytes|floaters)/, 'plug')); // prettier-ignore
       expect(sum(many, /^rubble$/, 'kg') + sum(many, /^sprinkle$/, 'L')).toBeCloseTo(sum(one, /^rubble$/, 'kg') + sum(one, /^sprinkle$/, 'L'), 6); // prettier-ignore
-      expect(sum(many, /^(stones|floor-stones|wood)$/, 'kg')).toBeCloseTo(sum(one, /^(stones|floor-stones|wood)$/, 'kg'), 6); // prettier-ignore
+      expect(sum(many, /^(stones|floor-stones|ware|wood)$/, 'kg')).toBeCloseTo(sum(one, /^(stones|floor-stones|ware|wood)$/, 'kg'), 6); // prettier-ignore
       const done = (plan: typeof one, id: string) => [...plan.earlier, plan].flatMap((s) => s.tasks).filter((t) => t.id === id).length; // prettier-ignore
       for (const id of ['protect', 'drain', 'strip', 'fill', 'start', 'equipment', 'clear-up'])
         expect(done(many, id), id).toBe(done(one, id));

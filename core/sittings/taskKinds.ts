@@ -49,6 +49,7 @@ const KINDS: Readonly<Record<string, TaskKind>> = {
   sand: things('hardscape', true),
   'floor-stones': things('hardscape'),
   stones: things('hardscape'),
+  ware: things('hardscape'),
   wood: things('hardscape'),
   joints: kind('hardscape', { isFree: true, follows: true }),
   pockets: kind('hardscape', { isFree: true, follows: true }),

@@ -12,16 +12,19 @@ import { strewnSteps } from './strewn';
 /** Stone bought for each kilogram placed when the studio has not said (common practice: 1.5 to 2). */
 export const USUAL_STONE_FACTOR = 1.5;
 
-/** A line for each stone, by mass with a choice to pick from, and for each wood, by piece. */
+/** In which order they are listed. */
+const ORDER: readonly Material['kind'][] = ['stone', 'wood', 'ware'];
+
+/** A line for each stone, by mass with a choice to pick from, and for each wood and each kind of pot, by piece. */
 export function hardscapeLines(commission: Resolved, survey: Survey): TakeOffLine[] {
   const rubble = commission.strewn.filter((s) => s.material.kind === 'stone').map((s) => s.material.id);
   const ids = [...new Set([...survey.pieces.map((p) => p.material), ...rubble])];
   return ids
     .map((id) => materialOf(commission, id))
-    .sort((a, b) => Number(a.kind === 'wood') - Number(b.kind === 'wood'))
+    .sort((a, b) => ORDER.indexOf(a.kind) - ORDER.indexOf(b.kind))
     .map((material) =>
-      material.kind === 'wood'
-        ? woodLine(commission, survey, material)
+      material.kind !== 'stone'
+        ? pieceLine(commission, survey, material)
         : stoneLine(commission, survey, material),
     );
 }
@@ -85,7 +88,7 @@ function stoneLine(commission: Resolved, survey: Survey, material: Material): Ta
 
 const kgOf = (strewn: Resolved['strewn']) => strewn.reduce((sum, { amount }) => sum + amount.massKg, 0);
 
-function woodLine(commission: Resolved, survey: Survey, material: Material): TakeOffLine {
+function pieceLine(commission: Resolved, survey: Survey, material: Material): TakeOffLine {
   const originOf = ({ id }: { id: string }) => pieceOf(commission, id).origin;
   const isOwn = (p: { id: string }) => originOf(p) !== 'bought';
   const pieces = survey.pieces.filter((p) => p.material === material.id);

@@ -33,12 +33,13 @@ const SMALL_THINGS = [
   { id: 'cond', kind: 'conditioner', name: 'Conditioner', dosePer100L: 25 },
   { id: 'bac', kind: 'bacteria', name: 'Bacteria', bacteriaPer100L: 10 },
   { id: 'liquid', kind: 'glue', name: 'Liquid glue' },
+  { id: 'pot', kind: 'ware', name: 'Clay pot', densityKgPerL: 1.6, packs: [{ id: 'pot-1', size: 1, unit: 'piece', priceMinor: 400, supplier: 'yard', leadDays: 4 }] }, // prettier-ignore
   { id: 'rings', kind: 'equipment', gear: 'media', name: 'Ceramic rings', packs: [{ id: 'rings-1', size: 1, unit: 'piece', priceMinor: 1_200, supplier: 'yard', leadDays: 4 }] }, // prettier-ignore
   { id: 'gravel', kind: 'gravel', name: 'Gravel', bulkKgPerL: 1.5, packs: [{ id: 'gravel-5', size: 5, unit: 'kg', priceMinor: 600, supplier: 'yard', leadDays: 4 }] }, // prettier-ignore
 ];
 
 const pieceOf = fc.record({
-  material: fc.constantFrom('granite', 'slate', 'branch'),
+  material: fc.constantFrom('granite', 'granite', 'slate', 'slate', 'branch', 'branch', 'pot'),
   x: fc.integer({ min: 100, max: 500 }),
   y: fc.integer({ min: 90, max: 270 }),
   size: fc.integer({ min: 50, max: 130 }),

@@ -13,7 +13,7 @@ import {
   withoutPiece,
   withPiece,
 } from '../../core/edits/pieces';
-import { fromYard, standInOnBench, swapped } from '../../core/edits/placed';
+import { fromYard, standInOnBench, wareOnBench, swapped } from '../../core/edits/placed';
 import { started } from '../../core/edits/started';
 import type { Axis } from '../../core/geometry/rotation';
 import type { Start } from '../../core/yard/starts';
@@ -82,6 +82,9 @@ export function useScapeEdit() {
   function addStandIn(material: Material, size: SizeClass, form: Form): string {
     return setOnBench(standInOnBench(doc(), commission.option!, material, size, form), material);
   }
+  function addWare(material: Material, sizeMm: [number, number, number]): string {
+    return setOnBench(wareOnBench(doc(), commission.option!, material, sizeMm), material);
+  }
   /** A new piece on the bench, and its material in the document where that has it not. */
   function setOnBench(fresh: Piece, of: Material | undefined): string {
     commission.endStep();
@@ -141,6 +144,7 @@ export function useScapeEdit() {
     remove,
     add,
     addStandIn,
+    addWare,
     takeStart,
     swap,
     layer,

@@ -54,6 +54,7 @@ const NAMES: Record<string, string> = {
   gravel: 'Gravel',
   filler: 'Filler',
 };
+const HARD: Record<string, string> = { wood: 'Wood', ware: 'Pots' };
 const rows = computed<Row[]>(() => {
   const plan = props.plan;
   const doc = commission.document;
@@ -65,7 +66,7 @@ const rows = computed<Row[]>(() => {
     .map((l) => rowOf(l, NAMES[kindOf(l.id) ?? ''] ?? f.words(l.name)));
   const stone = lines
     .filter((l) => l.kind === 'hardscape')
-    .map((l) => rowOf(l, kindOf(l.id) === 'wood' ? 'Wood' : 'Stone'));
+    .map((l) => rowOf(l, HARD[kindOf(l.id) ?? ''] ?? 'Stone'));
   const plants = lines.filter((l) => l.kind === 'plants');
   const plugs = plants.reduce((sum, l) => sum + l.needed.value, 0);
   const packs = plants.reduce((sum, l) => sum + l.packs.reduce((n, p) => n + p.count, 0), 0);

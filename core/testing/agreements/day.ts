@@ -92,7 +92,7 @@ export const DAY: Agreements = {
   'each new piece is set once, and what is there is neither washed nor set': (c) => {
     const { option } = { option: optionOf(c.doc, c.p.survey.optionId) };
     const brought = option.pieces.filter((q) => pieceOrigin(c.doc, q) !== 'here').length;
-    const counted = ['stones', 'wood', 'floor-stones'].reduce((n, id) => n + (task(c, id)?.workings[0].value ?? 0), 0); // prettier-ignore
+    const counted = ['stones', 'ware', 'wood', 'floor-stones'].reduce((n, id) => n + (task(c, id)?.workings[0].value ?? 0), 0); // prettier-ignore
     return brought === counted ? [] : [[brought, counted]];
   },
   'what is unpacked, put in and started is on the list, and there by the day': (c) => {

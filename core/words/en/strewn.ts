@@ -1,4 +1,4 @@
-/** Loose stone and grain that is strewn by hand, and root tabs. */
+/** Loose stone and grain that is strewn by hand, root tabs, pots and trays. */
 export const STREWN = {
   'strewn.step': 'strewn by hand',
   'strewn.step.note': 'loose, as it was said; nothing more to choose from',
@@ -20,6 +20,10 @@ export const STREWN = {
   'why.rubble': 'Loose stone lies against what stands, on a bed that is poured and shaped.',
   'why.sprinkle': 'Grain that fills holes comes when everything that leaves one is in.',
   'sitting.needs.foot': 'it lies at its foot',
+  'ware.title': 'Pots and trays: {pieces}',
+  'ware.short': 'Pots and trays',
+  'ware.detail': '{mass}; rinsed, holes covered with floss, filled and pressed in before they go under',
+  'caution.ware': 'Glazed and painted ware gives off metals: only what is sold for water with animals in it.',
   'tabs.title': '{count, plural, one {One root tab} other {# root tabs}} pushed in',
   'tabs.short': 'Root tabs',
   'tabs.detail':

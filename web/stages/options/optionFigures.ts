@@ -30,10 +30,10 @@ interface Says {
 /** Litres, stone, plants, cost, days, upkeep and findings of an option, in the words of the sheet. */
 export function figuresOf(plan: ShownPlan, option: Option, doc: Commission, says: Says): OptionFigure[] {
   const { survey, takeOff, order, build, care, findings } = plan;
-  const isWood = (id: string) => materialOf(doc, id).kind === 'wood';
-  const stoneKg = survey.pieces.filter((p) => !isWood(p.material)).reduce((kg, p) => kg + p.massKg, 0);
-  const wood = survey.pieces.filter((p) => isWood(p.material)).length;
-  const stones = survey.pieces.length - wood;
+  const ofKind = (kind: 'stone' | 'wood') =>
+    survey.pieces.filter((p) => materialOf(doc, p.material).kind === kind);
+  const stoneKg = ofKind('stone').reduce((kg, p) => kg + p.massKg, 0);
+  const [stones, wood] = [ofKind('stone').length, ofKind('wood').length];
   const plugs = survey.plantings.reduce((sum, p) => sum + p.plugs, 0);
   const species = new Set(option.plants.map((p) => p.plant)).size;
   const first = firstToOrder(order)?.orderBy;

@@ -77,6 +77,7 @@ export const BENCH = {
     'The piece on a plain ground, the camera level with its middle and two metres off; a ruler or coin beside it, as far away as its middle.',
   'photoOutline.scale':
     'Without a scale: draw the two rings to the ends of the ruler or across the coin, and type how long that is.',
+  'standInForm.missing': 'missing',
   'standInForm.what':
     'It stands in for one that is bought unseen and is in the take-off by its mass. When the real one is there, swap it in the values of the piece: it keeps its place.',
   'yardBranches.size': 'From the front: {long} by {high} between its ends',

@@ -6,6 +6,7 @@ import { useScapeEdit } from '../../../document/scapeEdit';
 import { selectPiece } from '../../../frame/selection';
 import { useFigures } from '../../../units/figures';
 import { wording } from '../../../words/wording';
+import FigureField from '../../../document/FigureField.vue';
 import MaterialChoice from '../../../document/catalogue/MaterialChoice.vue';
 
 /** A piece that is not bought yet: its kind, size class and form draw a stand-in, which is in the take-off. */
@@ -16,7 +17,7 @@ const f = useFigures();
 
 const kinds = computed(() =>
   props.materials
-    .filter((m) => m.kind === 'stone' || m.kind === 'wood')
+    .filter((m) => m.kind === 'stone' || m.kind === 'wood' || m.kind === 'ware')
     .map((m) => ({ value: m.id, title: m.name })),
 );
 const material = ref(kinds.value[0]?.value ?? '');
@@ -30,10 +31,21 @@ const SIZES = computed(() =>
 );
 const FORM_NAMES = (Object.keys(FORMS) as Form[]).map((value) => ({ value, title: value }));
 
+const of = computed(() => props.materials.find((m) => m.id === material.value));
+/** A pot is as large as it is: its outer sizes are typed. */
+const isWare = computed(() => of.value?.kind === 'ware');
+const outer = ref<[number, number, number]>([120, 120, 100]);
+const setOuter = (i: 0 | 1 | 2) => (mm: number | undefined) => {
+  if (mm === undefined || mm < 1) return wording('standInForm.missing');
+  outer.value = outer.value.with(i, mm) as [number, number, number];
+  return undefined;
+};
+
 function set(): void {
-  const of = props.materials.find((m) => m.id === material.value);
-  if (!of) return;
-  const id = edit.addStandIn(of, size.value, form.value);
+  if (!of.value) return;
+  const id = isWare.value
+    ? edit.addWare(of.value, outer.value)
+    : edit.addStandIn(of.value, size.value, form.value);
   selectPiece(id);
   emit('set', id);
 }
@@ -42,8 +54,15 @@ function set(): void {
 <template>
   <form class="stand-in" data-test="stand-in-form" @submit.prevent="set">
     <MaterialChoice v-model="material" label="kind" :items="kinds" />
-    <v-select v-model="size" label="longest side" :items="SIZES" />
-    <v-select v-model="form" label="form" :items="FORM_NAMES" />
+    <template v-if="isWare">
+      <FigureField label="long" kind="length" :value="outer[0]" :apply="setOuter(0)" data-test="ware-long" />
+      <FigureField label="deep" kind="length" :value="outer[1]" :apply="setOuter(1)" data-test="ware-deep" />
+      <FigureField label="high" kind="length" :value="outer[2]" :apply="setOuter(2)" data-test="ware-high" />
+    </template>
+    <template v-else>
+      <v-select v-model="size" label="longest side" :items="SIZES" />
+      <v-select v-model="form" label="form" :items="FORM_NAMES" />
+    </template>
     <button class="solid" type="submit" data-test="set-stand-in">Set on the bench</button>
     <button class="act" type="button" @click="$emit('done')">Close</button>
     <p class="quiet">
@@ -55,7 +74,7 @@ function set(): void {
 <style scoped>
 .stand-in {
   display: grid;
-  grid-template-columns: 180px 130px 110px auto auto;
+  grid-template-columns: 180px repeat(auto-fit, minmax(96px, 130px));
   gap: 0 16px;
   padding: 6px 14px;
   align-items: end;
