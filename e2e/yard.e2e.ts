@@ -257,4 +257,21 @@ describe('by the keyboard alone', () => {
       await keys.up(held);
     }
   });
+
+  it('stands in for a stone that is not bought yet, and a pot is set by its outer sizes', async () => {
+    await b.at.open('/c/demo-desk/bench');
+    await b.at.until('[data-test="tally"]', (w) => /Stone/.test(w));
+    await b.at.clickText('[aria-label="Tray"]', 'Not bought yet');
+    await b.at.press('[data-test="set-stand-in"]');
+    await b.page.waitForSelector('[data-plan-piece="N-1"]');
+    await b.at.press('[data-test="stand-in-form"] .v-field');
+    await b.page.keyboard.type('Clay');
+    await b.at.press('.v-overlay-container .v-list-item ::-p-text(Clay pot)');
+    await b.at.type('[data-test="ware-high"]', '140');
+    await b.at.press('[data-test="set-stand-in"]');
+    await b.page.waitForSelector('[data-plan-piece="N-2"]');
+    // Of 120 × 120 × 140 mm, as it is worked out.
+    await b.at.until('[data-test="tally"]', (w) => /Pots\s*3\.2\s*kg/.test(w));
+    await b.saved();
+  });
 });

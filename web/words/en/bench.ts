@@ -78,6 +78,8 @@ export const BENCH = {
   'photoOutline.scale':
     'Without a scale: draw the two rings to the ends of the ruler or across the coin, and type how long that is.',
   'standInForm.missing': 'missing',
+  'standInForm.ware':
+    'By its outer sizes: what is in it takes the place of water as well. It is bought by the piece and set with the stones; say among its values where it stands.',
   'standInForm.what':
     'It stands in for one that is bought unseen and is in the take-off by its mass. When the real one is there, swap it in the values of the piece: it keeps its place.',
   'yardBranches.size': 'From the front: {long} by {high} between its ends',

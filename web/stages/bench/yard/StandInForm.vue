@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed, ref, shallowRef } from 'vue';
 import type { Material } from '../../../../core/commission/schema';
 import { FORMS, SIZE_CLASSES, type Form, type SizeClass } from '../../../../core/yard/pieceFrom';
 import { useScapeEdit } from '../../../document/scapeEdit';
@@ -34,7 +34,7 @@ const FORM_NAMES = (Object.keys(FORMS) as Form[]).map((value) => ({ value, title
 const of = computed(() => props.materials.find((m) => m.id === material.value));
 /** A pot is as large as it is: its outer sizes are typed. */
 const isWare = computed(() => of.value?.kind === 'ware');
-const outer = ref<[number, number, number]>([120, 120, 100]);
+const outer = shallowRef<[number, number, number]>([120, 120, 100]);
 const setOuter = (i: 0 | 1 | 2) => (mm: number | undefined) => {
   if (mm === undefined || mm < 1) return wording('standInForm.missing');
   outer.value = outer.value.with(i, mm) as [number, number, number];
@@ -66,7 +66,7 @@ function set(): void {
     <button class="solid" type="submit" data-test="set-stand-in">Set on the bench</button>
     <button class="act" type="button" @click="$emit('done')">Close</button>
     <p class="quiet">
-      {{ wording('standInForm.what') }}
+      {{ wording(isWare ? 'standInForm.ware' : 'standInForm.what') }}
     </p>
   </form>
 </template>
