@@ -1,3 +1,5 @@
+import { taskKind } from '../sittings/taskKinds';
+import { taskOf } from './task';
 import { daysFrom, type Day } from '../calendar/day';
 import { clockOf, minuteOf } from '../calendar/clock';
 import { cureMin } from '../hardscape/joining';
@@ -225,13 +227,10 @@ function limits(plans: readonly SittingPlan[]): Finding[] {
   );
 }
 
-/** What every sitting begins and ends with. */
-const FRAME = ['arrive', 'carry', 'leave', 'break'];
-
 /** A sitting before the water in which nothing is done: the school has it elsewhere, or all of it was carried away. */
 function empty(plans: readonly SittingPlan[]): Finding[] {
   return plans
-    .filter((p) => p.id !== BUILD && p.tasks.every((t) => FRAME.includes(t.id)))
+    .filter((p) => p.id !== BUILD && p.tasks.every((t) => taskKind(taskOf(t)).isFrame))
     .map(({ day, kind }) => ({
       id: 'sitting.empty',
       severity: 'note',

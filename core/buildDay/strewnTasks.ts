@@ -1,3 +1,4 @@
+import { isRubble } from '../commission/rubble';
 import type { ResolvedStrewn } from '../resolved/resolved';
 import { taskOfStrewn } from '../sittings/homes';
 import { inKg, inLitres, inMm } from '../words/measure';
@@ -68,7 +69,7 @@ function inTurn(lots: readonly ResolvedStrewn[]): Text {
 
 /** `1.5 kg of grey stone, 20 to 60 mm, round S-1 and S-2`. */
 function lotWords({ strewn, material, amount }: ResolvedStrewn): Text {
-  const how = material.kind === 'stone' ? inKg(amount.massKg) : inLitres(amount.litres, 2);
+  const how = isRubble(material) ? inKg(amount.massKg) : inLitres(amount.litres, 2);
   const lot: Said = say('strewn.lot', { amount: how, material: material.name });
   const [from, to] = strewn.sizeMm ?? [];
   const sized = from === undefined ? lot : say('strewn.lot.sized', { lot, from: inMm(from), to: inMm(to!) });

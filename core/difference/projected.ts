@@ -63,6 +63,8 @@ const asked = ({ region, spacingMm, count, share }: Planting) =>
 const kindOf = ({ of, kind }: DifferenceLine): (typeof STAYING_PARTS)[number] => {
   if (of === 'plants') return 'plants';
   if (kind === 'wood' || kind === 'stone') return kind;
+  // A pot stays or goes as a stone does.
+  if (of === 'pieces') return 'stone';
   // Lava in a heap is filler, and what fills a bed is of it.
   return 'substrate';
 };

@@ -1,3 +1,4 @@
+import { isRubble } from '../commission/rubble';
 import type { Material, Option, Strewn } from '../commission/schema';
 import { withGiven } from './given';
 import { freshId } from './ids';
@@ -9,10 +10,10 @@ const CUP_L = 0.25;
 const DETAIL_MM: [number, number] = [10, 40];
 
 /** Something more that is strewn: stone by its weight and size, grain by its litres. */
-export function strewnFresh(o: Option, { id, kind }: Pick<Material, 'id' | 'kind'>): Option {
+export function strewnFresh(o: Option, material: Pick<Material, 'id' | 'kind'>): Option {
   const strewn = o.strewn ?? [];
-  const amount = kind === 'stone' ? { massKg: HANDFUL_KG, sizeMm: DETAIL_MM } : { litres: CUP_L };
-  return { ...o, strewn: [...strewn, { id: freshId('strewn', strewn), material: id, ...amount }] };
+  const amount = isRubble(material) ? { massKg: HANDFUL_KG, sizeMm: DETAIL_MM } : { litres: CUP_L };
+  return { ...o, strewn: [...strewn, { id: freshId('strewn', strewn), material: material.id, ...amount }] };
 }
 
 /** The option with some answers of what is strewn changed; what is given as undefined is left out. */

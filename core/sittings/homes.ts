@@ -1,3 +1,4 @@
+import { isRubble } from '../commission/rubble';
 import type { Joint, Material, Piece, Plant } from '../commission/schema';
 import { BUILD, buildingOf, sittingsOf, type OfSittings, type Sitting } from './sittings';
 import { SORTS, taskKind, type Sort } from './taskKinds';
@@ -53,8 +54,8 @@ export function taskOfPiece(piece: Pick<Piece, 'stand'>, kind: Material['kind'])
 }
 
 /** The task that strews: stone before anything is planted, grain into the holes at last. */
-export function taskOfStrewn({ kind }: Pick<Material, 'kind'>): 'rubble' | 'sprinkle' {
-  return kind === 'stone' ? 'rubble' : 'sprinkle';
+export function taskOfStrewn(material: Pick<Material, 'kind'>): 'rubble' | 'sprinkle' {
+  return isRubble(material) ? 'rubble' : 'sprinkle';
 }
 
 /** The task that sets a plant. */

@@ -15,21 +15,23 @@ export interface TaskKind {
   follows: boolean;
   /** It may come when the water is in. */
   mayBeLater: boolean;
+  /** It stands at the beginning or the end of each sitting, and is no work of its own. */
+  isFrame: boolean;
   /** It sets, pours or plants things, of which each may have a sitting of its own. */
   ofThings: boolean;
 }
 
-const kind = (sort: Sort, rest: Partial<TaskKind> = {}): TaskKind => ({ sort, isFree: false, follows: false, mayBeLater: false, ofThings: false, ...rest }); // prettier-ignore
+const kind = (sort: Sort, rest: Partial<TaskKind> = {}): TaskKind => ({ sort, isFree: false, follows: false, mayBeLater: false, isFrame: false, ofThings: false, ...rest }); // prettier-ignore
 const things = (sort: Sort, mayBeLater = false) => kind(sort, { isFree: true, ofThings: true, mayBeLater });
 const free = (sort: Sort) => kind(sort, { isFree: true });
 const along = (sort: Sort) => kind(sort, { follows: true });
 
 const KINDS: Readonly<Record<string, TaskKind>> = {
   // At the beginning and the end of each sitting.
-  arrive: kind('yard'),
-  carry: kind('tank'),
-  break: kind('hardscape'),
-  leave: kind('yard'),
+  arrive: kind('yard', { isFrame: true }),
+  carry: kind('tank', { isFrame: true }),
+  break: kind('hardscape', { isFrame: true }),
+  leave: kind('yard', { isFrame: true }),
   // Beside the tank, and what makes it free for the scape.
   wash: along('yard'),
   table: kind('yard'),

@@ -1,3 +1,4 @@
+import { isRubble } from '../commission/rubble';
 import type { Material, Strewn } from '../commission/schema';
 import { densityOf } from '../hardscape/mass';
 import { bulkKgPerL } from './masses';
@@ -24,7 +25,7 @@ export function strewnAmount(
   { id, litres, massKg }: Pick<Strewn, 'id' | 'litres' | 'massKg'>,
   material: Material,
 ): StrewnAmount {
-  const isStone = material.kind === 'stone';
+  const isStone = isRubble(material);
   const solid = 1 - (material.pores ?? (isStone ? STONE_PORES : USUAL_PORES));
   const kgPerL = isStone ? densityOf(material) * solid : bulkKgPerL(material);
   const lies = litres ?? (massKg ?? 0) / kgPerL;

@@ -1,3 +1,4 @@
+import { isRubble } from '../commission/rubble';
 import { materialOf } from '../commission/lookup';
 import type { Material } from '../commission/schema';
 import { pieceOf, type Resolved } from '../resolved/resolved';
@@ -17,7 +18,7 @@ const ORDER: readonly Material['kind'][] = ['stone', 'wood', 'ware'];
 
 /** A line for each stone, by mass with a choice to pick from, and for each wood and each kind of pot, by piece. */
 export function hardscapeLines(commission: Resolved, survey: Survey): TakeOffLine[] {
-  const rubble = commission.strewn.filter((s) => s.material.kind === 'stone').map((s) => s.material.id);
+  const rubble = commission.strewn.filter((s) => isRubble(s.material)).map((s) => s.material.id);
   const ids = [...new Set([...survey.pieces.map((p) => p.material), ...rubble])];
   return ids
     .map((id) => materialOf(commission, id))

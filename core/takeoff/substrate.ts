@@ -1,3 +1,4 @@
+import { isRubble } from '../commission/rubble';
 import { inMm } from '../words/measure';
 import { say, type Said } from '../words/text';
 import { materialOf } from '../commission/lookup';
@@ -29,7 +30,7 @@ interface Part {
 /** A line for each bed material, over all layers of it, in the order in which they lie. */
 export function substrateLines(commission: Resolved, survey: Survey): TakeOffLine[] {
   const parts = [...partsIn(commission, survey), ...pocketParts(commission, survey)];
-  const strewn = commission.strewn.filter((s) => s.material.kind !== 'stone');
+  const strewn = commission.strewn.filter((s) => !isRubble(s.material));
   const ids = [...new Set([...parts.map((p) => p.material), ...strewn.map((s) => s.material.id)])];
   return ids.map(
     (id) =>

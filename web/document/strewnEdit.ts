@@ -1,3 +1,4 @@
+import { isRubble } from '../../core/commission/rubble';
 import { STREWN_KINDS, type Material, type Strewn } from '../../core/commission/schema';
 import { strewnChanged, strewnFresh, withoutStrewn } from '../../core/edits/strewn';
 import { computed } from 'vue';
@@ -14,8 +15,7 @@ export function useStrewnEdit() {
   /** What may be strewn of all that is at hand. */
   const offered = computed(() => atHand.value.filter((m) => kinds.includes(m.kind)));
 
-  const ofKind = (kind: StrewnKind) =>
-    offered.value.filter((m) => (m.kind === 'stone') === (kind === 'stone'));
+  const ofKind = (kind: StrewnKind) => offered.value.filter((m) => isRubble(m) === (kind === 'stone'));
 
   /** Strews something more; answers with its id, where anything of that kind is at hand. */
   function add(kind: StrewnKind): string | undefined {

@@ -2,7 +2,6 @@
 import { mdiArrowCollapse, mdiArrowExpand } from '@mdi/js';
 import { whenever } from '@vueuse/core';
 import { computed, ref, shallowRef, toRef, watch } from 'vue';
-import { useRoute } from 'vue-router';
 import type { Piece } from '../../../core/commission/schema';
 import type { YardPiece } from '../../../core/catalogue/studio';
 import { devicesOf } from '../../../core/gear/gear';
@@ -40,6 +39,7 @@ import { usePieceFocus } from './usePieceFocus';
 import { useYardFinder } from './yard/yardFinder';
 import { usePieceDrag } from './usePieceDrag';
 import { useCut } from './useCut';
+import { useTray } from './useTray';
 import UnderlaySheet from './UnderlaySheet.vue';
 import { useUnderlays } from './useUnderlays';
 import ViewBar from './ViewBar.vue';
@@ -81,7 +81,7 @@ watch(shown, () => (zoom.value = NO_ZOOM));
 const enlarge = (view: View) => (shown.value = shown.value.length === 1 ? VIEWS : [view]);
 const NAMES: Record<View, string> = { front: 'From the front', plan: 'From above', section: 'Cut at C', seat: 'From the seat' }; // prettier-ignore
 
-const tray = ref<'now' | 'yard' | 'starts' | 'bed' | 'pieces' | 'loose' | 'story'>(useRoute().query.tray === 'now' ? 'now' : 'yard'); // prettier-ignore
+const tray = useTray();
 const said = ref('');
 
 const ready = computed(() => plan.value && field.value && plan.value.survey.optionId === option.value.id);
@@ -109,9 +109,6 @@ watch(
   () => commission.optionId,
   () => selectPiece(undefined),
 );
-watch(selectedLayer, (id) => id && (tray.value = 'bed'), { immediate: true });
-/** Brushes and paths are for the bed that is looked at: elsewhere the hand takes hold of pieces. */
-watch(tray, (now) => now !== 'bed' && (bedTool.value = 'hand'));
 watch(
   () => option.value.bed,
   () => (settledBed.value = undefined),
@@ -212,10 +209,6 @@ function typedFor(id: string, event: KeyboardEvent): void {
 
 const copied = shallowRef(copy);
 useCommands([
-  { id: 'bench yard', title: 'Bench: the yard', run: () => (tray.value = 'yard') },
-  { id: 'bench bed', title: 'Bench: the bed, its layers and tools', run: () => (tray.value = 'bed') },
-  { id: 'bench pieces', title: 'Bench: list of pieces', run: () => (tray.value = 'pieces') },
-  { id: 'bench loose', title: 'Bench: loose stone and grain', run: () => (tray.value = 'loose') },
   { id: 'bench copy', title: 'Bench: copy the selected pieces', keys: 'C', run: () => copied.value() },
   { id: 'bench mirror', title: 'Bench: mirror the selected pieces across the middle', run: mirror },
   { id: 'bench all', title: 'Bench: all four views', run: () => (shown.value = VIEWS) },

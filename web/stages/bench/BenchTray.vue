@@ -9,9 +9,9 @@ import PieceList from './PieceList.vue';
 import StartsPanel from './StartsPanel.vue';
 import StoryPanel from './StoryPanel.vue';
 import StrewnPanel from './StrewnPanel.vue';
+import { TRAYS, type Tray } from './useTray';
 import YardPanel from './yard/YardPanel.vue';
 
-type Tray = 'now' | 'yard' | 'starts' | 'bed' | 'pieces' | 'loose' | 'story';
 defineProps<{
   option: Option;
   materials: Material[];
@@ -26,22 +26,13 @@ defineEmits<{
   letDown: [id: string];
   key: [event: KeyboardEvent, piece: Piece];
 }>();
-const TABS: [Tray, string][] = [
-  ['yard', 'Yard'],
-  ['starts', 'Starts'],
-  ['bed', 'Bed'],
-  ['pieces', 'Pieces'],
-  ['loose', 'Loose'],
-  ['story', 'Story'],
-  ['now', 'Now'],
-];
 </script>
 
 <template>
   <section class="tray" aria-label="Tray">
     <div class="tabs" role="tablist">
       <button
-        v-for="[key, title] in TABS"
+        v-for="[key, title] in TRAYS"
         :key="key"
         role="tab"
         class="plain"

@@ -19,6 +19,10 @@ const lots = computed(() => props.option.strewn ?? []);
 const wanted = ref('');
 const chosen = computed(() => lots.value.find((s) => s.id === wanted.value) ?? lots.value[0]);
 const nameOf = (id: string) => edit.offered.value.find((m) => m.id === id)?.name ?? id;
+const MORE = [
+  ['stone', wording('strewnPanel.stone')],
+  ['grain', wording('strewnPanel.grain')],
+] as const;
 /** Both measures of it, and where it lies. */
 function words({ id, sizeMm, around }: Strewn): string {
   const amount = props.survey?.strewn.find((a) => a.id === id);
@@ -53,20 +57,14 @@ function add(kind: 'stone' | 'grain'): void {
       </div>
       <p v-if="!isNow" class="add">
         <button
+          v-for="[kind, title] in MORE"
+          :key="kind"
           class="act"
-          data-test="strew-stone"
-          :disabled="edit.ofKind('stone').length === 0"
-          @click="add('stone')"
+          :data-test="`strew-${kind}`"
+          :disabled="edit.ofKind(kind).length === 0"
+          @click="add(kind)"
         >
-          {{ wording('strewnPanel.stone') }}
-        </button>
-        <button
-          class="act"
-          data-test="strew-grain"
-          :disabled="edit.ofKind('grain').length === 0"
-          @click="add('grain')"
-        >
-          {{ wording('strewnPanel.grain') }}
+          {{ title }}
         </button>
       </p>
     </div>
