@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { wareOnBench } from '../edits/placed';
 import { before, carpet, ids, job, line, stone } from '../testing/job';
-import { piece, scape, soil } from '../testing/scape';
+import { resolved } from '../testing/resolved';
+import { parsed, piece, scape, soil } from '../testing/scape';
 
 /* Pots and trays: what stands in a scape and is neither stone nor wood. */
 
@@ -39,5 +40,15 @@ describe('a pot', () => {
       [200, 150, 90],
     );
     expect(fresh).toMatchObject({ shape: { kind: 'box', sizeMm: [200, 150, 90] }, stand: { kind: 'floor' }, origin: 'bought' }); // prettier-ignore
+  });
+
+  it('that leaves a tank is no bed that leaves: the soil under it stays', () => {
+    const bed = [soil({ kind: 'level', mm: 60 })];
+    const doc: any = structuredClone(scape());
+    clay(doc.catalogue);
+    doc.now = { bed, pieces: [pot()], joints: [], plants: [] };
+    doc.brief.rescape = { stays: [], filterKept: false };
+    Object.assign(doc.options[0], { bed: bed.map((l) => ({ ...l, now: l.id })), pieces: [], leaving: [{ of: 'pieces', id: 'N-1', to: 'stock' }] }); // prettier-ignore
+    expect(resolved(parsed(doc)).brief.rescape!.stays).toEqual(['substrate']);
   });
 });
