@@ -44,11 +44,11 @@ export const VESSEL = {
   'ppfdGrid.negative': 'A figure is below 0.',
   'waterSection.fillingByCans':
     '{minutes} min to fill, {cans, plural, one {# can} other {# cans}} of {can}; conditioner for {tap} of tap water.',
-  'deviceRow.towards': 'blows towards (0 right, 90 back)',
+  'deviceRow.towards': 'blows to, 0 is right',
   'deviceRow.follows': 'follows the tank until it is changed',
   'proposedGear.total':
     '{cost}{open, plural, =0 {} one { and one without a price} other { and # without a price}}{watts, plural, =0 {} other {, # W together}}',
-  'vesselParts.opaque': 'lets no light through',
-  'vesselParts.opaqueRim': 'Rim lets no light through',
+  'vesselParts.opaque': 'opaque',
+  'vesselParts.opaqueRim': 'Opaque rim',
   'vesselParts.sump': 'water in the sump',
 } as const;
