@@ -6,7 +6,7 @@ import { say, type Text } from '../words/text';
  */
 
 /** What is done on an earlier day. */
-export type EarlierKind = 'leak' | 'film' | 'ro' | 'media' | 'soak' | 'silicone' | 'reserve' | 'client';
+export type EarlierKind = 'leak' | 'film' | 'ro' | 'media' | 'soak' | 'silicone' | 'reserve' | 'client' | 'brokenDown'; // prettier-ignore
 
 /** Work on some things before the build day. */
 export interface EarlierWork {
@@ -34,7 +34,7 @@ const RULES: readonly (readonly [
   because: Text,
 ])[] = [
   [['leak'], ['film'], say('why.earlier.leak')],
-  [['reserve', 'client'], ['silicone', 'soak', 'media'], say('why.earlier.aside')],
+  [['reserve', 'client', 'brokenDown'], ['silicone', 'soak', 'media'], say('why.earlier.aside')],
   [['silicone'], ['soak'], say('why.earlier.joined')],
 ];
 

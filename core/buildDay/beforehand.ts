@@ -8,6 +8,7 @@ import { middleInTank } from '../hardscape/stability';
 import { firstFill } from '../filling/firstFill';
 import { peopleFor } from '../site/lifting';
 import { pieceWorks } from '../beforehand/ahead';
+import { brokenDownOf } from '../beforehand/brokenDown';
 import { beginning, type EarlierWork } from '../beforehand/earlier';
 import { MATURE_DAYS, maturesAhead, mediaToMature } from '../regime/maturing';
 import type { Survey } from '../survey/survey';
@@ -19,6 +20,7 @@ import { rounded } from '../units/quantity';
 import { recipeFor } from '../filling/filling';
 import { inKg, inLitres, inLitresAnHour, inMm } from '../words/measure';
 import { say } from '../words/text';
+import { brokenDownWork } from './brokenDownWork';
 import { CAUTIONS } from './cautions';
 import { ONE_PERSON_KG } from './rates';
 import type { Beforehand } from './task';
@@ -46,7 +48,8 @@ export function beforehandOf(commission: Resolved, survey: Survey): Beforehand[]
       ...(because ? { because } : {}),
     }),
   );
-  return list.sort((a, b) => a.day.localeCompare(b.day));
+  const elsewhere = brokenDownWork(brokenDownOf(commission, survey), buildDay);
+  return [...elsewhere, ...list].sort((a, b) => a.day.localeCompare(b.day));
 }
 
 /** A second-hand tank stands full for a day, looked at the next; so early that another can still be found (common practice). */
@@ -187,18 +190,21 @@ const ASIDE_BEFORE_WORK = 1;
 /** What comes from the studio's own stock or from the client: nobody sells it, so nobody brings it. */
 function ownBeforehand(commission: Resolved, works: readonly EarlierWork[]): Said[] {
   const maturing = new Set(mediaToMature(commission).map((g) => g.id));
+  // What comes out of a scape that is broken down is neither on the shelf nor at the client's.
   const things: { id?: string; name: string; origin: Origin; onDay?: number }[] = [
-    ...[...commission.pieces].map(([id, { origin, onDay }]) => ({ id, name: id, origin, onDay: onDay > 0 ? onDay : Math.min(onDay, -triedAheadDays(commission)) })), // prettier-ignore
-    ...[...commission.layers.values()].flatMap(({ parts, origin, onDay }) =>
-      parts.map(({ material }) => ({ name: material.name, origin, onDay })),
-    ),
+    ...[...commission.pieces].filter(([, p]) => !p.piece.from).map(([id, { origin, onDay }]) => ({ id, name: id, origin, onDay: onDay > 0 ? onDay : Math.min(onDay, -triedAheadDays(commission)) })), // prettier-ignore
+    ...[...commission.layers.values()]
+      .filter((l) => !l.layer.from)
+      .flatMap(({ parts, origin, onDay }) =>
+        parts.map(({ material }) => ({ name: material.name, origin, onDay })),
+      ),
     ...[...commission.plantings.values()]
-      .filter((p) => !comesGrown(p.planting))
+      .filter((p) => !comesGrown(p.planting) && !p.planting.from)
       .map(({ plant, origin, onDay }) => ({ name: plant.name, origin, onDay })),
     ...commission.strewn.map(({ material, origin, onDay }) => ({ name: material.name, origin, onDay })),
     // Media that have run stay wet where they are until the day.
-    ...commission.gear.flatMap(({ id, origin, kind, name }) =>
-      !origin || (kind === 'media' && !maturing.has(id)) ? [] : [{ id, name, origin }],
+    ...commission.gear.flatMap(({ id, origin, kind, name, device }) =>
+      !origin || device.from || (kind === 'media' && !maturing.has(id)) ? [] : [{ id, name, origin }],
     ),
   ];
   const worked = new Set(works.flatMap((w) => w.things));

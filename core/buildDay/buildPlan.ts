@@ -6,6 +6,7 @@ import type { Survey } from '../survey/survey';
 import type { Finding } from '../words/finding';
 import { clockOf } from '../calendar/clock';
 import { say, type Said, type Text } from '../words/text';
+import { brokenDownFindings, brokenDownOf } from '../beforehand/brokenDown';
 import { beforehandOf } from './beforehand';
 import { clockFindings, dayFindings } from './dayFindings';
 import { jobOf } from './job';
@@ -79,6 +80,7 @@ export function buildPlan(commission: Resolved, survey: Survey): BuildPlan {
         ...clockFindings(plan.lanes, (pieces) => shareOn(commission, survey, pieces)),
       ]),
       ...visits.flatMap((v) => (v.sitting ? dayFindings(v.sitting, visitPlan(v, brief)) : [])),
+      ...brokenDownFindings(brokenDownOf(commission, survey)),
       ...sittingFindings(job, whole, plans, visits.flatMap((v) => (v.sitting ? [visitPlan(v, brief)] : []))),
     ],
   };

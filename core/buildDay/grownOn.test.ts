@@ -18,7 +18,7 @@ function with_(part: object, piece: Parameters<typeof root>[0] = living): Commis
   Object.assign(doc.options[0], { bed: [soil({ kind: 'level', mm: 60 })], pieces: [stone(), root(piece)], plants: [{ id: 'M', plant: 'fern', on: 'R-1', count: 6, ...part }] }); // prettier-ignore
   return parsed(doc);
 }
-const needed = (c: Commission) => Math.abs(plan(c).takeOff.lines.find((l) => l.id === 'fern')!.needed.value);
+const needed = (c: Commission) => plan(c).takeOff.lines.find((l) => l.id === 'fern')!.needed.value;
 const tasks = (c: Commission) => plan(c).build.tasks.map((t) => t.id);
 const says = (c: Commission) => plantedPlan(resolved(c), survey(c)).findings.filter((f) => f.id === 'plant.grown').map((f) => inEnglish(f.says)); // prettier-ignore
 

@@ -28,7 +28,9 @@ const GROUPS = {
   'before-leaving': (id) => id !== 'leave',
   /** Hands or water in the tank, or anything that is carried to it. */
   'in-tank': (id) =>
-    ![...OUTSIDE, 'protect', 'unpack', 'leaving', 'holding', 'drain', 'lift', 'strip'].includes(id),
+    ![...OUTSIDE, 'protect', 'unpack', 'leaving', 'holding', 'old-gear', 'drain', 'lift', 'strip'].includes(
+      id,
+    ),
   hardscape: (id) => ['floor-stones', 'stones', 'ware', 'wood', 'wiggle'].includes(id),
   poured: (id, of) => of.pours.has(id) || ['filler', 'soil'].includes(id),
   /** Everything that is planted in or stood on: what is only looked at is not of it. */
@@ -70,9 +72,10 @@ const RULES: readonly Rule[] = [
   [['arrive'], ['after-arrival'], say('why.arrive'), WITHIN],
   [['before-leaving'], ['leave'], say('why.leave'), WITHIN],
   // The room, what lives in the tank, the old scape.
-  [['protect'], ['in-tank', 'leaving', 'holding', 'drain', 'lift', 'strip'], say('why.protect')],
-  [['leaving'], ['holding', 'drain', 'lift', 'strip'], say('why.leaving')],
-  [['holding'], ['drain', 'lift', 'strip'], say('why.holding')],
+  [['protect'], ['in-tank', 'leaving', 'holding', 'old-gear', 'drain', 'lift', 'strip'], say('why.protect')],
+  [['leaving'], ['holding', 'old-gear', 'drain', 'lift', 'strip'], say('why.leaving')],
+  [['holding'], ['old-gear', 'drain', 'lift', 'strip'], say('why.holding')],
+  [['old-gear'], ['unpack', 'drain', 'lift', 'strip', 'in-tank'], say('why.old-gear')],
   [['drain'], ['lift', 'strip', 'in-tank'], say('why.drain')],
   [['lift'], ['strip', 'in-tank'], say('why.lift')],
   [['strip'], ['in-tank'], say('why.strip')],

@@ -71,6 +71,8 @@ export const RATES = {
   /** Boxes and bags made ready for those that leave. */
   leaving: 10,
   perAnimal: 1.5,
+  /** A device that leaves: off the mains, out, its hoses drained. */
+  oldDevice: 6,
   drain: 8,
   strip: 30,
   /** What is set again, out of the old bed and into a tub: tubs and covers, a stone, a plug. */

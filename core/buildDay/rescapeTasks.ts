@@ -48,6 +48,7 @@ export function strippingTasks(job: Job): Step[] {
   return [
     ...leavingTasks(job),
     ...(job.waiting ? [holding(job, job.waiting)] : []),
+    ...oldGearTasks(job),
     ...(work.drained ? [drain(job)] : []),
     ...liftTasks(job),
     ...(work.stripped ? [strip(job)] : []),
@@ -136,6 +137,27 @@ function stayWords(litres: number, hasHeater: boolean): Text {
     litres: inLitres(litres, 0),
   });
 }
+
+/** Gear that ran the tank and does not run the new one: off and out while the water still stands over it. */
+function oldGearTasks({ commission }: Job): Step[] {
+  const devices = commission.leavingGear;
+  if (devices.length === 0) return [];
+  return [
+    {
+      id: 'old-gear',
+      phase: 'prepare',
+      title: say('oldGear.title', { count: devices.length }),
+      short: say('oldGear.short'),
+      detail: say(devices.some((d) => d.kind === 'heater') ? 'oldGear.detail.heater' : 'oldGear.detail', {
+        devices: devices.map(({ name, device: { leaves } }) => say('oldGear.one', { device: name, to: say(`oldGear.to.${leaves!}`) })),
+      }),
+      minutes: devices.length * RATES.oldDevice,
+      people: 1,
+      caution: CAUTIONS.strip,
+      workings: [step(say('step.devices'), devices.length, 'piece', each(RATES.oldDevice))],
+    },
+  ];
+} // prettier-ignore
 
 /** Water down to a height; what is kept of it into tubs. */
 function drain({ fill, kept, size }: Job): Step {

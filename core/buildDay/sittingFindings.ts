@@ -2,6 +2,7 @@ import { taskKind } from '../sittings/taskKinds';
 import { taskOf } from './task';
 import { daysFrom, type Day } from '../calendar/day';
 import { clockOf, minuteOf } from '../calendar/clock';
+import { comesGrown, formOf } from '../commission/usual';
 import { cureMin } from '../hardscape/joining';
 import { pieceOf, plantingOf } from '../resolved/resolved';
 import { BUILD, buildingOf, sittingsOf, type Sitting } from '../sittings/sittings';
@@ -188,7 +189,7 @@ function dries(job: Job): Finding[] {
 function air(job: Job): Finding[] {
   const { commission } = job;
   if (job.wet) return [];
-  const own = job.plantings.map((p) => plantingOf(commission, p.id)).filter((p) => p.planting.form === 'running' && p.onDay < 0); // prettier-ignore
+  const own = job.plantings.map((p) => plantingOf(commission, p.id)).filter((p) => formOf(p.planting, p.origin) === 'running' && !comesGrown(p.planting) && p.onDay < 0); // prettier-ignore
   if (own.length === 0) return [];
   const count = Math.max(...own.map((p) => -p.onDay));
   return [

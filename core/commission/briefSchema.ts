@@ -16,6 +16,7 @@ import {
   weekday,
   words,
 } from './primitives';
+import { brokenDownSchema, outOf } from './brokenDownSchema';
 import { buildTasksSchema, sittingSchema } from './sittingSchema';
 
 /* What was asked on the first visit, every answer but three optional. */
@@ -85,6 +86,8 @@ export const stockSchema = z.looseObject({
   laterDays: laterDays.optional(),
   /** Nobody has decided on it yet: it is in no load and in no date. */
   undecided: z.boolean().optional(),
+  /** It lives in a scape that is broken down elsewhere, and comes out of that. */
+  from: outOf,
 });
 
 /** Something of the client's that goes into the new scape. */
@@ -183,6 +186,8 @@ export const briefSchema = z.looseObject({
     .optional(),
   rescape: rescapeSchema.optional(),
   filter: filterSchema.optional(),
+  /** Scapes that are broken down elsewhere, of which parts come here. */
+  brokenDown: z.array(brokenDownSchema).max(10).optional(),
   /** Water from another tank that goes into a new one, L. */
   otherWaterL: figure(0, 10_000).optional(),
   care: careSchema.optional(),

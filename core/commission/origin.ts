@@ -11,14 +11,19 @@ import type { Brief, Commission, Layer, Material, Origin, Piece, Planting } from
 type Stays = NonNullable<Brief['rescape']>['stays'][number];
 type Having = Pick<Brief, 'rescape'>;
 
-/** Said to come from somewhere else, a thing is none of those that stand there any more. */
-export function comesFrom(origin: Origin): { origin: Origin; now: undefined } {
-  return { origin, now: undefined };
-}
+/**
+ * Said to come from somewhere else, a thing is none of those that stand there any more; `from` names the scape out of which
+ * it is taken.
+ */
+export function comesFrom(origin: Origin, from?: string): { origin: Origin; from: string | undefined; now: undefined } {
+  return { origin, from, now: undefined };
+} // prettier-ignore
 
 /** What nobody said anything of comes by its kind; where the tank as it is now is drawn, what is not of it is new. */
-export function newUnlessSaid<T extends { origin?: Origin; owned?: boolean }>(thing: T): T {
-  return thing.origin !== undefined || thing.owned !== undefined ? thing : { ...thing, origin: 'bought' };
+export function newUnlessSaid<T extends { origin?: Origin; owned?: boolean; from?: string }>(thing: T): T {
+  return thing.origin !== undefined || thing.owned !== undefined || thing.from !== undefined
+    ? thing
+    : { ...thing, origin: 'bought' };
 }
 
 /** What nobody has said of a thing: in a rescape it is there when things of its kind stay, otherwise it is bought. */
@@ -34,6 +39,7 @@ export function newOrigin({ rescape }: Having): { origin?: Origin } {
 /** A piece of the yard or of the client's was marked as owned before there were origins. */
 export function pieceOrigin(commission: Pick<Commission, 'brief' | 'catalogue'>, piece: Piece): Origin {
   if (piece.fixed || piece.now !== undefined) return 'here';
+  if (piece.from !== undefined) return 'stock';
   if (piece.origin) return piece.origin;
   if (piece.owned !== undefined) return piece.owned ? 'stock' : 'bought';
   const isWood = materialOf(commission, piece.material).kind === 'wood';
@@ -41,19 +47,26 @@ export function pieceOrigin(commission: Pick<Commission, 'brief' | 'catalogue'>,
 }
 
 export function layerOrigin(brief: Having, layer: Layer): Origin {
-  return layer.now !== undefined ? 'here' : (layer.origin ?? usual(brief, 'substrate'));
+  if (layer.now !== undefined) return 'here';
+  return layer.from !== undefined ? 'stock' : (layer.origin ?? usual(brief, 'substrate'));
 }
 
 export function plantingOrigin(brief: Having, planting: Planting): Origin {
   if (planting.now !== undefined) return 'here';
+  if (planting.from !== undefined) return 'stock';
   // It comes with its piece: nobody sells it by itself.
   if (comesGrown(planting) && (planting.origin ?? 'bought') === 'bought') return 'stock';
   return planting.origin ?? usual(brief, 'plants');
 }
 
-/** How wet a piece is: what is in the tank now has long sunk and is lived on; other wood is dry. */
+/** How wet a piece is: what is in a tank now, this one or one that is broken down, has long sunk and is lived on; other wood is dry. */
 export function pieceState(piece: Piece, origin: Origin): NonNullable<Piece['state']> {
-  return piece.state ?? (origin === 'here' ? 'living' : 'dry');
+  return piece.state ?? (origin === 'here' || piece.from !== undefined ? 'living' : 'dry');
+}
+
+/** True for soil that has run before, as any has that comes out of another scape. */
+export function hasRun({ used, from }: Pick<Layer, 'used' | 'from'>): boolean {
+  return used ?? from !== undefined;
 }
 
 /** True for wood that no longer floats by itself, whatever its kind does when dry. */

@@ -2,6 +2,7 @@ import { say, type Text } from '../words/text';
 import { fault, type Fault } from './fault';
 import { NOW, nowOf } from './scapes';
 import { strewnFaults } from './strewnFaults';
+import { brokenDownFaults } from './brokenDownFaults';
 import { sittingFaults } from './sittingFaults';
 import type { Commission, Option } from './schema';
 
@@ -24,6 +25,7 @@ export function referenceFaults(commission: Commission): Fault[] {
     ...commission.options.flatMap((option, i) => optionFaults(commission, option, `options[${i}]`)),
     ...nowFaults(commission),
     ...sittingFaults(commission),
+    ...brokenDownFaults(commission),
   ];
 }
 

@@ -1,7 +1,6 @@
 import { z } from 'zod';
 import {
   briefSchema,
-  PICTURE_SUBJECTS,
   seatSchema,
   stockSchema,
   type DOSING_SCHOOLS,
@@ -33,6 +32,8 @@ import {
   type supplierSchema,
 } from './catalogueSchema';
 import { logEntrySchema, type readingSchema } from './logSchema';
+import { outOf } from './brokenDownSchema';
+import { pictureSchema, underlaySchema } from './pictureSchema';
 import { siteSchema, waypointSchema } from './siteSchema';
 import { inSitting, type SITTING_KINDS } from './sittingSchema';
 import { strewnSchema } from './strewnSchema';
@@ -54,15 +55,6 @@ export * from './catalogueSchema';
 
 export const FORMAT = 'utsuwa.commission';
 export const VERSION = 1;
-
-/** A picture that the server keeps; the document has its name and what it shows. */
-const pictureSchema = z.looseObject({
-  id: z.string().regex(/^[a-f0-9]{32}$/, must('picture')),
-  shows: z.enum(PICTURE_SUBJECTS),
-  caption: words.optional(),
-  widthPx: z.number().int().min(1).max(20_000),
-  heightPx: z.number().int().min(1).max(20_000),
-});
 
 /** The thing of the tank as it is now that this is: it stays, or is set again elsewhere. Nothing of it is bought. */
 const ofNow = id.optional();
@@ -96,6 +88,7 @@ export const layerSchema = z.looseObject({
   origin: origin.optional(),
   /** Litres of it that are there already, as poured: only the rest comes from elsewhere. */
   presentL: figure(0, 10_000).optional(),
+  from: outOf,
   /** Soil that has run before gives less and holds its shape less well. */
   used: z.boolean().optional(),
   /** A mixture: materials with their shares, together 1; `material` says how it lies. */
@@ -180,6 +173,7 @@ export const pieceSchema = z.looseObject({
   /** Its number in the studio's yard, where its own id in this scape is another. */
   yard: id.optional(),
   origin: origin.optional(),
+  from: outOf,
   /** Wood dry, soaking, or long sunk; stone or wood that something lives on and that must stay wet. */
   state: z.enum(['dry', 'soaking', 'sunk', 'living']).optional(),
   /** Day since which it soaks. */
@@ -210,6 +204,9 @@ export const jointSchema = z.looseObject({
   sitting: inSitting,
 });
 
+/** Why plants from one's own tanks are left there. */
+export const DECLINED_FOR = ['algae', 'snails', 'weak'] as const;
+
 export const plantingSchema = z.looseObject({
   id,
   plant: id,
@@ -219,6 +216,9 @@ export const plantingSchema = z.looseObject({
   count: z.number().int().min(0).max(100_000).optional(),
   on: id.optional(),
   origin: origin.optional(),
+  from: outOf,
+  /** The studio's own stock of it was looked at, and declined for what lives on it. */
+  declined: z.enum(DECLINED_FOR).optional(),
   /** As it comes: tissue culture, grown above water, or out of a running tank. */
   form: z.enum(['tissue', 'emersed', 'running']).optional(),
   /** Part of the surface that it takes where plantings share it; the whole when left out. */
@@ -262,18 +262,6 @@ export const pocketSchema = z.looseObject({
   offsetMm: point,
   radiusMm: z.number().min(5).max(1_000),
   heightMm: z.number().min(1).max(500),
-});
-
-const ofPicture = z.tuple([z.number().min(-1).max(2), z.number().min(-1).max(2)]);
-/** A photograph of the mock-up that lies under a view of the sheet. */
-const underlaySchema = z.looseObject({
-  view: z.enum(['above', 'front']),
-  /** One of the document's pictures. */
-  picture: z.string().regex(/^[a-f0-9]{32}$/, must('picture')),
-  /** Corners of floor or front glass in it, shares of its width and height: top left, top right, bottom right, bottom left. */
-  corners: z.tuple([ofPicture, ofPicture, ofPicture, ofPicture]),
-  /** How strongly it is drawn. */
-  opacity: z.number().min(0).max(1).optional(),
 });
 
 /** What a scape is made of. */

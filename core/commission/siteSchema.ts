@@ -13,9 +13,13 @@ import {
   sizeMm,
   degrees,
 } from './primitives';
+import { outOf } from './brokenDownSchema';
 import { must } from './must';
 
 /* The place: floor, way in, power, water, warmth. */
+
+/** Where a device goes that was in the tank and is not any more. */
+export const GEAR_GOES = ['client', 'waste', 'stock'] as const;
 
 const celsius = figure(-5, 45);
 const hardness = figure(0, 60);
@@ -74,6 +78,9 @@ const deviceSchema = z.looseObject({
   /** Which article of the catalogue it is: with its packs it has price, supplier and lead time. */
   material: id.optional(),
   origin: origin.optional(),
+  from: outOf,
+  /** It is in the tank now and is taken out: back to the client, away, or into the studio's stock. */
+  leaves: z.enum(GEAR_GOES).optional(),
   /** What a filter or pump moves, L an hour. */
   litresPerHour: figure(0, 100_000).optional(),
   /** Where a flow pump blows, seen from above: 0 to the right, 90 to the back. */

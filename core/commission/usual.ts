@@ -1,4 +1,4 @@
-import type { Brief, Commission, DosingSchool, Planting, WaterSchool } from './schema';
+import type { Brief, Commission, DosingSchool, Origin, Planting, WaterSchool } from './schema';
 
 /*
  * What a brief means where it says nothing (common practice). Stated once: the build day, the care plan and the
@@ -33,6 +33,12 @@ export function heldBy({ held = 'glue' }: Pick<Planting, 'held'>): NonNullable<P
 /** True for what has grown onto its piece in another tank: it comes with that, and nobody buys or sets it. */
 export function comesGrown({ held, on }: Pick<Planting, 'held' | 'on'>): boolean {
   return held === 'grown' && on !== undefined;
+}
+
+/** What a planting comes as: as was said; out of a tank, this one or another, its leaves have grown under water. */
+export function formOf(planting: Planting, origin: Origin): Planting['form'] {
+  const outOfTank = origin === 'here' || planting.from !== undefined || comesGrown(planting);
+  return planting.form ?? (outOfTank ? 'running' : undefined);
 }
 
 /** Thickness of a chamber's wall when it is not given, mm (common practice). */

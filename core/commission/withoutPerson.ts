@@ -35,6 +35,12 @@ export function withoutPerson(document: Commission): Commission {
   const { buildDay, co2, crew, startTime, budgetMinor, schools, buildTasks } = document.brief;
   // Things name their sittings: the days stay, and what was written of them goes.
   const sittings = document.brief.sittings?.map(({ title: _title, note: _note, ...s }) => s);
+  // So do things that come out of another scape; its name may be somebody's.
+  const brokenDown = document.brief.brokenDown?.map(({ id, day }, i) => ({
+    id,
+    day,
+    name: `Scape ${i + 1}`,
+  }));
   const { pictures: _pictures, site: _site, log: _log, shelved: _shelved, now, ...rest } = document;
   const { fixed, chambers, ...vessel } = document.vessel;
   const bare = {
@@ -48,6 +54,7 @@ export function withoutPerson(document: Commission): Commission {
       budgetMinor,
       schools,
       ...(sittings ? { sittings } : {}),
+      ...(brokenDown ? { brokenDown } : {}),
       ...(buildTasks ? { buildTasks } : {}),
     },
     vessel: {

@@ -24,6 +24,7 @@ export function gearFindings(commission: Resolved, survey: Survey): Finding[] {
     ]),
     ...gasFindings(commission),
     ...missingFindings(commission),
+    ...keptFilterFindings(commission),
   ];
 }
 
@@ -70,6 +71,27 @@ function missingFindings(commission: Resolved): Finding[] {
 
 function missing(id: 'gear.film.none' | 'gear.timer.none', says: Text, because: Text): Finding {
   return { id, severity: 'note', at, measured: 0, limit: 1, unit: 'pieces', says, because, source: PRACTICE };
+}
+
+/** The filter is said to run through the work, and the one that is there is taken out. */
+function keptFilterFindings(commission: Resolved): Finding[] {
+  if (!commission.brief.rescape?.filterKept) return [];
+  const leaving = commission.leavingGear.filter((d) => d.kind === 'filter');
+  const stays = commission.gear.some((g) => g.kind === 'filter' && g.origin !== 'bought');
+  if (leaving.length === 0 || stays) return [];
+  return [
+    {
+      id: 'gear.kept',
+      severity: 'warn',
+      at,
+      measured: 0,
+      limit: 1,
+      unit: 'pieces',
+      says: say('gear.kept.says', { devices: leaving.map((d) => d.name) }),
+      because: say('gear.kept.because'),
+      source: say('source.brief'),
+    },
+  ];
 }
 
 const at = { field: 'site.devices' };

@@ -41,9 +41,26 @@ export function devicesOf({ site }: Pick<Commission, 'site'>): readonly Device[]
   return site?.devices ?? [];
 }
 
-/** What is on the site's list, each with what it is. */
+/** What the scape runs on: what is on the site's list and stays, each with what it is. */
 export function gearOf(commission: Asked): readonly Gear[] {
-  return devicesOf(commission).map((device) => gearOfDevice(commission, device));
+  return devicesOf(commission)
+    .filter((device) => device.leaves === undefined)
+    .map((device) => gearOfDevice(commission, device));
+}
+
+/** What ran the tank until now and is taken out of it. */
+export function leavingGear(commission: Asked): readonly Gear[] {
+  return devicesOf(commission)
+    .filter((device) => device.leaves !== undefined)
+    .map((device) => gearOfDevice(commission, device));
+}
+
+/** What is in the tank now, whether it stays or not: nothing that is bought, in stock or out of another scape. */
+export function devicesInTank(commission: Pick<Commission, 'site'>): readonly Device[] {
+  return devicesOf(commission).filter(
+    ({ leaves, origin, from }) =>
+      leaves !== undefined || (from === undefined && (origin ?? 'here') === 'here'),
+  );
 }
 
 /** What is there of some kinds and does not come after the build day. */
@@ -52,7 +69,8 @@ export function gearThere({ gear }: Pick<Geared, 'gear'>, ...kinds: GearKind[]):
 }
 
 function gearOfDevice(commission: Asked, device: Device): Gear {
-  const { id, name, watts, origin, arrives } = device;
+  const { id, name, watts, arrives } = device;
+  const origin = device.from === undefined ? device.origin : 'stock';
   const article = articleOf(commission, device);
   const kind = gearKindOf(commission, device);
   const part = co2PartOf(commission, device);

@@ -7,6 +7,7 @@ import { gasCostOf } from '../gear/gear';
 import { NOW } from '../commission/scapes';
 import type { Commission } from '../commission/schema';
 import { shownOf, type Shown } from '../difference/shown';
+import { firstFill } from '../filling/firstFill';
 import { gearFindings } from '../findings/gearFindings';
 import { questionFindings } from '../findings/questionFindings';
 import type { Placed } from '../ordering/confirmation';
@@ -67,7 +68,7 @@ export function plan(commission: Commission, ask: PlanAsk = {}): Plan {
   );
   return {
     survey: measured,
-    ...(job.before ? { before: shownOf(job.before) } : {}),
+    ...(job.before ? { before: shownOf(job.before, firstFill(job, measured)) } : {}),
     ...(planted === 'later' ? {} : { planted }),
     visit: visited,
     takeOff: taken,

@@ -29,6 +29,7 @@ export function plantedFindings(commission: Resolved, living: Living, parts: rea
     ...parts.flatMap((p) => [
       ...placeFindings(p),
       ...grownFindings(commission, p),
+      ...declinedFindings(commission, p),
       ...lightFindings(p, living),
       ...shadeFindings(p, parts),
       ...waterFindings(p, living),
@@ -54,6 +55,16 @@ function grownFindings(commission: Resolved, part: Planted): Finding[] {
   if (pieceOf(commission, planting.on).state === 'living') return [];
   const says = say('plant.grown.says', { plant: plant.name, piece: planting.on });
   return [finding('plant.grown', 'warn', part, [0, 1, 'piece'], says, because)];
+}
+
+/** One's own stock stays where it is for what lives on it, and what is bought instead has stood in such tanks too. */
+function declinedFindings(commission: Resolved, part: Planted): Finding[] {
+  const { planting, plant } = part;
+  const { declined } = planting;
+  const isBought = plantingOf(commission, planting.id).origin === 'bought';
+  if ((declined !== 'algae' && declined !== 'snails') || !isBought || planting.form === 'tissue') return [];
+  const values = { plant: plant.name };
+  return [finding('plant.declined', 'note', part, [0, 1, 'piece'], say(`plant.declined.${declined}.says`, values), say('plant.declined.because'))]; // prettier-ignore
 }
 
 function finding(

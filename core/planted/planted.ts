@@ -1,4 +1,4 @@
-import { comesGrown } from '../commission/usual';
+import { formOf } from '../commission/usual';
 import { grownSpreadMm } from '../catalogue/sizes';
 import { dayPlus, type Day } from '../calendar/day';
 import { dliOf } from '../catalogue/knownPlants';
@@ -153,8 +153,7 @@ function partOf(
     : dliAt(spots, normals, living);
   const [leastDli, meanDli, mostDli] = spread(dli, living);
   const { origin, laterDays: later, onDay } = plantingOf(commission, planting.id);
-  // What is in the tank now has its roots and its leaves already.
-  const form = planting.form ?? (origin === 'here' || comesGrown(planting) ? 'running' : undefined);
+  const form = formOf(planting, origin);
   // Where no light is known it is taken as it should be: the date is then that of a tank with the right lamp.
   const dliToGrow = living.lit ? meanDli : dliOf(plant)[1];
   const growth = growthOf(plant, { dli: dliToGrow, co2: living.co2, form, dryDays: Math.max(0, -onDay) });

@@ -1,3 +1,4 @@
+import { hasRun } from '../commission/origin';
 import type { DosingSchool, Material, WaterSchool } from '../commission/schema';
 import type { Resolved } from '../resolved/resolved';
 import { dosingSchoolOf, waterSchoolOf } from '../commission/usual';
@@ -59,5 +60,5 @@ function keptSchool(brief: Resolved['brief']): WaterSchool {
 function hasInertBed(commission: Resolved): boolean {
   const layers = [...commission.layers.values()];
   const feeds = ({ kind }: Material) => kind === 'soil' || kind === 'base';
-  return layers.length > 0 && !layers.some(({ layer, material }) => feeds(material) && !layer.used);
+  return layers.length > 0 && !layers.some(({ layer, material }) => feeds(material) && !hasRun(layer));
 }

@@ -22,7 +22,7 @@ import {
   setAgain,
   type Before,
 } from '../difference/projected';
-import { gearOf, type Gear } from '../gear/gear';
+import { gearOf, leavingGear, type Gear } from '../gear/gear';
 import { speciesIn } from '../livestock/known';
 import type { Species } from '../livestock/species';
 import { packsOf } from '../planting/packs';
@@ -131,8 +131,9 @@ export interface Resolved extends Commission {
   readonly option: Option;
   /** The tank as it was before the work, and what becomes of it, where somebody drew it. */
   readonly before?: Before;
-  /** Every device on the list, with its kind and figures. */
+  /** Every device on the list that stays or comes, with its kind and figures; and those that are taken out. */
   readonly gear: readonly Gear[];
+  readonly leavingGear: readonly Gear[];
   /** The animals of the brief by the id of their species; what neither the document nor the list has is left out. */
   readonly animals: ReadonlyMap<string, Species>;
   readonly pieces: ReadonlyMap<string, ResolvedPiece>;
@@ -165,6 +166,7 @@ export function resolve(commission: Commission, survey: Survey): Resolved {
     option,
     ...(before ? { before } : {}),
     gear: gearOf(filled),
+    leavingGear: leavingGear(filled),
     animals: animalsIn(filled),
     pieces: byId(option.pieces, (piece) => pieceIn(filled, piece, soaking.get(piece.id) ?? 0, again)),
     layers: byId(option.bed, (layer, i) => ({

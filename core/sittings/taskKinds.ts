@@ -38,6 +38,7 @@ const KINDS: Readonly<Record<string, TaskKind>> = {
   protect: free('tank'),
   leaving: free('tank'),
   holding: free('tank'),
+  'old-gear': free('tank'),
   drain: free('tank'),
   lift: free('tank'),
   strip: free('tank'),

@@ -28,7 +28,7 @@ function plantLine(commission: Resolved, survey: Survey, id: string): TakeOffLin
   const packed = bought.map(({ id, plugs }) => ({ entry: entryOf(id), plugs, ...packsOf(option, entryOf(id), plant, plugs, true) })); // prettier-ignore
   const own = packed.reduce((sum, p) => sum + p.ownPlugs, 0);
   const toBuy = plugs - there - own;
-  const needed = Math.ceil(toBuy * (1 + spare) - 1e-6);
+  const needed = Math.max(0, Math.ceil(toBuy * (1 + spare) - 1e-6));
   const usual = packed[0]?.splits[1] ?? 1;
   // What the packs have to hold as they are usually split: fewer where they are split finer, as many as were settled.
   const held = packed.reduce(
@@ -59,6 +59,13 @@ function plantLine(commission: Resolved, survey: Survey, id: string): TakeOffLin
       },
     ];
   });
+  for (const { entry } of packed)
+    if (entry.declined)
+      workings.push({
+        step: say(`planting.declined.${entry.declined}`, { planting: entry.id }),
+        value: 0,
+        unit: 'plug',
+      });
   if (there > 0) workings.push({ step: say('planting.there'), value: -there, unit: 'plug' });
   if (own > 0) workings.push({ step: say('planting.own'), value: -own, unit: 'plug' });
   if (spare > 0)
@@ -93,7 +100,7 @@ function plantLine(commission: Resolved, survey: Survey, id: string): TakeOffLin
     measured: area > 0 ? { value: area, unit: 'm²' } : { value: plugs, unit: 'plug' },
     needed: { value: needed, unit: 'plug' },
     packs: splitPacks(plant),
-    held: Math.ceil(held - 1e-6),
+    held: Math.max(0, Math.ceil(held - 1e-6)),
     ...neededFrom(bought.map((p) => plantingOf(commission, p.id).onDay)),
     origins: plantings.map(originOf),
     workings,

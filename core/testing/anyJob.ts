@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { DOSING_SCHOOLS, MOISTURE_SCHOOLS, PLANTING_SCHOOLS, GEAR_SCHOOLS,
   SAND_SCHOOLS, SPACING_SCHOOLS, WATER_SCHOOLS } from '../commission/briefSchema'; // prettier-ignore
 import { CO2_PARTS } from '../commission/co2Parts';
+import { dayPlus } from '../calendar/day';
 import { parseCommission } from '../commission/parse';
 import type { Commission } from '../commission/schema';
 import { scape } from './scape';
@@ -38,6 +39,9 @@ const SMALL_THINGS = [
   { id: 'gravel', kind: 'gravel', name: 'Gravel', bulkKgPerL: 1.5, packs: [{ id: 'gravel-5', size: 5, unit: 'kg', priceMinor: 600, supplier: 'yard', leadDays: 4 }] }, // prettier-ignore
 ];
 
+/** Out of a scape that is broken down elsewhere, where there is one. */
+const out = fc.integer({ min: 0, max: 2 }).map((n) => n === 0);
+
 const pieceOf = fc.record({
   material: fc.constantFrom('granite', 'granite', 'slate', 'slate', 'branch', 'branch', 'pot'),
   x: fc.integer({ min: 100, max: 500 }),
@@ -47,6 +51,7 @@ const pieceOf = fc.record({
   origin,
   state: maybe(fc.constantFrom('dry', 'soaking', 'sunk', 'living')),
   moved: fc.boolean(),
+  out,
 });
 const plantingOf = fc.record({
   plant: fc.constantFrom(...PLANTS),
@@ -62,6 +67,8 @@ const plantingOf = fc.record({
   packs: maybe(fc.integer({ min: 0, max: 4 })),
   halved: fc.boolean(),
   inWaterMm: maybe(maybe(fc.constantFrom(120, 900))),
+  declined: maybe(maybe(fc.constantFrom('algae', 'snails', 'weak'))),
+  out,
 });
 const device = fc.record({
   kind: fc.constantFrom('filter', 'heater', 'lamp', 'timer', 'skimmer', 'media', 'pipes', 'co2', 'test-kit'),
@@ -70,6 +77,8 @@ const device = fc.record({
   origin,
   late: fc.boolean(),
   part: maybe(fc.constantFrom(...CO2_PARTS, 'set')),
+  leaves: maybe(maybe(fc.constantFrom('client', 'waste', 'stock'))),
+  out,
 });
 const schools = fc.record({
   water: maybe(fc.constantFrom(...WATER_SCHOOLS)),
@@ -94,6 +103,7 @@ const animal = fc.record({
   present: fc.boolean(),
   leaves: fc.boolean(),
   laterDays: later,
+  out,
 });
 
 /** Names by which nothing may be judged: a device called by its work or not is the same device. */
@@ -133,6 +143,9 @@ export const anyJob = fc.record({
   standsIn: fc.boolean(),
   pieces: fc.array(pieceOf, { maxLength: 4 }),
   strewn: fc.array(strewnOf, { maxLength: 3 }),
+  /** Days before the build on which another scape is broken down. */
+  brokenDown: maybe(fc.integer({ min: -2, max: 9 })),
+  soilOut: out,
   joined: fc.boolean(),
   glue: fc.constantFrom('gel-glue', 'silicone'),
   plantings: fc.array(plantingOf, { maxLength: 5 }),
@@ -145,13 +158,14 @@ export type DrawnJob = typeof anyJob extends fc.Arbitrary<infer T> ? T : never;
 export function jobDocument(job: DrawnJob, named: Naming = PLAIN): Commission {
   const s = structuredClone(scape()) as any;
   const running = job.rescape !== undefined;
+  const from = <T extends { out?: boolean }>({ out: isOut, ...thing }: T) => (isOut && job.brokenDown !== undefined ? { ...thing, from: 'scape' } : thing); // prettier-ignore
   const here = <T extends { origin?: string }>(thing: T): T => (running || thing.origin !== 'here' ? thing : { ...thing, origin: 'client' }); // prettier-ignore
   s.catalogue.plants.push(...PLANT_ENTRIES);
   s.catalogue.materials.push(...SMALL_THINGS);
   for (const [i, p] of s.catalogue.plants.entries()) p.name = named(`plant ${p.id}`, i);
   for (const [i, m] of s.catalogue.materials.entries()) m.name = named(`material ${m.id}`, i);
   const pieces = job.pieces.map(({ x, y, size, stand, moved, ...p }, i) => ({
-    ...here(p),
+    ...here(from(p)),
     id: `S-${i}`,
     shape: { kind: 'ellipsoid', sizeMm: [size, size * 0.8, size] },
     at: [x, y],
@@ -169,7 +183,7 @@ export function jobDocument(job: DrawnJob, named: Naming = PLAIN): Commission {
   Object.assign(s.options[0], {
     bed: [
       ...(job.fillerMm ? [{ id: 'filler', material: 'scoria', top: { kind: 'level', mm: job.fillerMm }, region: [[80, 150], [520, 150], [520, 320], [80, 320]], poured: job.poured.filler, ...(job.loose ? { bagged: false } : {}) }] : []), // prettier-ignore
-      ...(job.soilMm ? [here({ id: 'soil', material: 'soil', top: { kind: 'level', mm: job.fillerMm + job.soilMm }, origin: job.soilOrigin, poured: job.poured.soil })] : []), // prettier-ignore
+      ...(job.soilMm ? [here({ ...from({ out: job.soilOut }), id: 'soil', material: 'soil', top: { kind: 'level', mm: job.fillerMm + job.soilMm }, origin: job.soilOrigin, poured: job.poured.soil })] : []), // prettier-ignore
       ...(job.sandMm ? [{ id: 'sand', material: 'sand', top: { kind: 'level', mm: job.sandMm }, cuts: true, region: [[0, 0], [600, 0], [600, 80], [0, 80]], laterDays: job.sandLater, poured: job.poured.sand, ...(job.mixed ? { mix: [{ material: 'sand', share: 0.6 }, { material: 'gravel', share: 0.4 }] } : {}) }] : []), // prettier-ignore
     ],
     pieces,
@@ -191,15 +205,16 @@ export function jobDocument(job: DrawnJob, named: Naming = PLAIN): Commission {
         spacingMm,
       };
       return {
-        ...here(p),
+        ...here(from(p)),
         id: `P-${i}`,
         ...(counted ? { count, ...on } : region),
         ...(halved ? { halved } : {}),
       };
     }),
   });
-  const devices = job.devices.map(({ late, part, kind, ...d }, i) => ({
-    ...here(d),
+  const devices = job.devices.map(({ late, part, kind, leaves, ...d }, i) => ({
+    ...here(from(d)),
+    ...(leaves && running && d.origin === 'here' && !d.out ? { leaves } : {}),
     kind,
     id: `D-${i}`,
     name: named(`device ${kind}`, i),
@@ -219,7 +234,8 @@ export function jobDocument(job: DrawnJob, named: Naming = PLAIN): Commission {
       schools: job.schools,
       rescape: job.rescape,
       filter: job.filter && here(job.filter as object),
-      livestock: job.livestock.map((a) => ({ ...a, present: running && a.present, leaves: running && a.present && a.leaves })),
+      ...(job.brokenDown === undefined ? {} : { brokenDown: [{ id: 'scape', name: named('scape', 0), day: dayPlus(s.brief.buildDay, -job.brokenDown) }] }),
+      livestock: job.livestock.map(({ out: isOut, ...a }) => ({ ...from({ ...a, out: isOut && !a.present }), present: running && a.present, leaves: running && a.present && a.leaves })),
       care: job.co2FromDay === undefined ? undefined : { co2FromDay: job.co2FromDay },
     },
     site: { devices, roomC: [18, 25] },

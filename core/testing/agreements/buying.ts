@@ -1,4 +1,5 @@
 import { daysFrom, dayPlus } from '../../calendar/day';
+import { plantOf } from '../../catalogue/entries';
 import { materialOf, materialOfKind, optionOf } from '../../commission/lookup';
 import { filterStateOf } from '../../commission/usual';
 import { layerOrigin, pieceOrigin, pieceState, plantingOrigin } from '../../commission/origin';
@@ -11,8 +12,12 @@ import { jointed } from '../../survey/groups';
 import { soakingOf } from '../../survey/soaking';
 import { laterLayers } from '../../takeoff/later';
 import { poursOf } from '../../takeoff/pours';
-import { words, task, careDays, events, near, TODAY, type Agreements } from './planned';
+import { words, task, careDays, events, near, TODAY, type Agreements, type Case } from './planned';
 import { resolved } from '../resolved';
+
+/** The other scape is broken down by a day, or it is said that it is not. */
+const isInTime = (c: Case, by: string): boolean =>
+  c.doc.brief.brokenDown!.every((b) => b.day <= by) || c.p.findings.some((f) => f.id === 'brokenDown.late');
 
 /** What is bought against what is poured, set, planted, used up: no more, no less, in time. */
 export const BUYING: Agreements = {
@@ -66,7 +71,9 @@ export const BUYING: Agreements = {
   'media mature where new ones are listed, and come before they begin to': (c) => {
     const begins = c.p.build.beforehand.filter((b) => b.kind === 'media');
     const listed = gearOf(c.doc);
-    const media = listed.filter((g) => g.kind === 'media' && g.origin !== 'here' && !g.late);
+    const media = listed.filter(
+      (g) => g.kind === 'media' && g.origin !== 'here' && !g.device.from && !g.late,
+    );
     const isNew = filterStateOf(c.doc.brief) === 'new';
     const late = c.p.order.suppliers.flatMap((s) => s.lines).filter((l) => l.line === 'rings' && isNew && media.some((g) => g.origin === 'bought') && begins.length > 0 && l.neededOn > begins[0].day); // prettier-ignore
     const aside = c.p.build.beforehand.filter((b) => b.kind === 'client' || b.kind === 'reserve');
@@ -149,14 +156,13 @@ export const BUYING: Agreements = {
     const aside = c.p.build.beforehand.filter((b) => b.kind === 'client' || b.kind === 'reserve');
     return [...soaking].filter(([id, days]) => {
       const own = soak.find((b) => new RegExp(`${id}\\b`).test(words(b.title)));
-      const from = pieceOrigin(
-        c.doc,
-        option.pieces.find((q) => q.id === id)!,
-      );
+      const piece = option.pieces.find((q) => q.id === id)!;
+      const from = pieceOrigin(c.doc, piece);
       const asked = aside.find((b) => b.kind === (from === 'stock' ? 'reserve' : 'client'));
       const lines = c.p.order.suppliers.flatMap((s) => s.lines).filter((l) => l.line === 'branch');
       const floats = c.p.survey.groups.find((g) => g.pieces.includes(id))!.floats;
       if (!floats || own?.day !== dayPlus(c.doc.brief.buildDay, -days)) return true;
+      if (piece.from) return !isInTime(c, own.day);
       return from === 'bought' ? lines.some((l) => l.neededOn > own.day) : !asked || asked.day >= own.day;
     });
   },
@@ -173,10 +179,55 @@ export const BUYING: Agreements = {
       const late =
         from === 'bought'
           ? lines.some((l) => l.line === q.material && l.neededOn > joined)
-          : days(from === 'stock' ? 'reserve' : 'client').every((day) => day >= joined);
+          : q.from
+            ? !isInTime(c, joined)
+            : days(from === 'stock' ? 'reserve' : 'client').every((day) => day >= joined);
       return [...(late ? [[q.id, 'comes too late to be joined']] : []), ...(soaks.has(q.id) && days('soak').some((day) => day <= joined) ? [[q.id, 'is in the tub when it is joined']] : [])]; // prettier-ignore
     });
   },
+  'what comes out of another scape is named on the day on which that is broken down, and bought or asked for nowhere':
+    (c) => {
+      const option = optionOf(c.doc, c.p.survey.optionId);
+      const [scape] = c.doc.brief.brokenDown ?? [];
+      const rows = c.p.build.beforehand.filter((b) => b.kind === 'brokenDown');
+      const things = [
+        ...option.pieces.filter((q) => q.from && pieceOrigin(c.doc, q) !== 'here').map((q) => q.id),
+        ...option.bed
+          .filter((l) => l.from && layerOrigin(c.doc.brief, l) !== 'here')
+          .map((l) => materialOf(c.doc, l.material).name),
+        ...option.plants
+          .filter((q) => q.from && plantingOrigin(c.doc.brief, q) !== 'here')
+          .map((q) => plantOf(c.doc, q.plant).name),
+        ...gearOf(c.doc)
+          .filter((g) => g.device.from)
+          .map((g) => g.name),
+        ...(c.doc.brief.livestock ?? []).filter((a) => a.from).map((a) => `${a.count} `),
+      ];
+      const isEmpty = c.p.findings.some((f) => f.id === 'brokenDown.empty');
+      const unsaid = things.filter(
+        (name) => !rows.some((b) => b.day === scape.day && words(b.title).includes(name)),
+      );
+      const pieces = option.pieces.filter((q) => q.from).map((q) => q.id);
+      const elsewhere = c.p.build.beforehand
+        .filter((b) => b.kind === 'reserve' || b.kind === 'client')
+        .flatMap((b) => pieces.filter((id) => new RegExp(`${id}\\b`).test(words(b.title))));
+      return [
+        ...unsaid,
+        ...elsewhere,
+        ...(rows.length === (things.length > 0 ? 1 : 0) &&
+        isEmpty === (scape !== undefined && things.length === 0)
+          ? []
+          : [rows, things]),
+      ];
+    },
+  'gear that is taken out is in no power, and is unplugged before anything is drained': (c) => {
+    const out = (c.doc.site?.devices ?? []).filter((d) => d.leaves);
+    const own = task(c, 'old-gear');
+    const drained = task(c, 'drain');
+    const drawn = c.p.visit.power.devices.filter((d) => out.some((o) => o.name === d.name && !c.doc.site!.devices!.some((x) => x.name === d.name && !x.leaves)));
+    const late = own && drained && own.endMin > drained.startMin ? [own, drained] : [];
+    return [...drawn, ...late, ...((own !== undefined) === out.length > 0 ? [] : [own, out])];
+  }, // prettier-ignore
   'what should have begun before today is said': (c) => {
     const past = c.p.build.beforehand.filter((b) => b.day < TODAY);
     return past.length === c.p.findings.filter((f) => f.id === 'build.past').length ? [] : past;

@@ -3,7 +3,7 @@ import { daysFrom, dayPlus } from '../../calendar/day';
 import { optionOf } from '../../commission/lookup';
 import { animalsOf } from '../../commission/usual';
 import { pieceOrigin } from '../../commission/origin';
-import { gearOf, lateDevices, unpackedDevices } from '../../gear/gear';
+import { gearOf, lateDevices, leavingGear, unpackedDevices } from '../../gear/gear';
 import { bacteriaDays } from '../../regime/bacteria';
 import { laterLayers } from '../../takeoff/later';
 import { poursOf } from '../../takeoff/pours';
@@ -105,7 +105,7 @@ export const DAY: Agreements = {
     ];
   },
   'a heater, a pump, bacteria, media are named only where there are any': (c) => {
-    const kinds = new Set(gearOf(c.doc).map((g) => g.kind));
+    const kinds = new Set([...gearOf(c.doc), ...leavingGear(c.doc)].map((g) => g.kind));
     const said = c.p.build.tasks.map((t) => `${words(t.title)} ${words(t.detail)}`).join('\n').replaceAll(/device \w+( \w+)? \d+/g, ''); // prettier-ignore
     return [
       /heater/i.test(said) && !kinds.has('heater') ? 'heater' : '',

@@ -11,6 +11,27 @@ export const BEFOREHAND = {
   'before.client.living': '{ready}; what lives stays in tank water until it is set',
   'before.client.ready': 'ready on the day',
   'before.client.worked': 'what is worked on or used beforehand is here by then, the rest on the day',
+  'before.brokenDown.title': 'Break down {name}: {things}',
+  'before.brokenDown.detail':
+    'about {minutes} min for one pair of hands, {mass} to carry; pieces and plants under water or wet cover, soil drained into tubs, filter media under water.',
+  'before.brokenDown.light':
+    'about {minutes} min for one pair of hands; plants wet and covered, filter media under water.',
+  'before.brokenDown.animals': 'Animals first, into their own water, with air and out of the cold.',
+  'before.brokenDown.heavy':
+    'The heaviest weighs {mass}: {count, plural, one {one person} other {# people}}.',
+  'brokenDown.animals': '{count} {name}',
+  'brokenDown.gear': 'devices {devices}',
+  'brokenDown.late.says':
+    '{name} is broken down on {day}, {days, plural, one {a day} other {# days}} after its parts are wanted.',
+  'brokenDown.late.because':
+    'Something of it is set, joined or put to soak before that. Break it down sooner, or set its parts in a later sitting.',
+  'brokenDown.night.says':
+    'Out of {name}, broken down on {day}: {things} {nights, plural, one {wait a night} other {wait # nights}}.',
+  'brokenDown.night.because':
+    'Animals need a tank that runs, media flow and what is lived on water that moves and keeps its warmth: a tub with a filter, or break it down on the day.',
+  'brokenDown.empty.says': 'Nothing of {name}, broken down on {day}, comes into this scape.',
+  'brokenDown.empty.because':
+    'Say of a stone, a layer, a plant, a device or an animal that it comes out of it; or take it off the list.',
   'before.soak.title': 'Into the tub: {pieces}',
   'before.soak.detail': '{days, plural, one {# day} other {# days}} of soaking before it stays down',
   'before.joints.title': 'Join outside, {method}: {joints}',

@@ -68,6 +68,7 @@ export const FAULTS = {
   'fault.strewn.amount': 'must have litres or massKg, one of the two',
   'fault.strewn.size': 'goes from {from} to {to} mm, must go from the small to the large',
   'id.of.layer': 'the id of a layer in {where}',
+  'id.of.brokenDown': 'the id of an entry in brief.brokenDown',
   'id.of.sitting': 'the id of an entry in brief.sittings, or "build"',
   'fault.id.now': 'is "{id}", must be another: so the tank as it is now is called',
   'fault.now.other':

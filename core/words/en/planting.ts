@@ -58,6 +58,12 @@ export const PLANTING = {
   'plant.nowhere.because': 'Draw its corners onto the bed, or take it away.',
   'plant.still.says': '{plant} stands where water moves with {percent} % of the mean: mulm settles there.',
   'plant.still.because': 'Set it where water passes, or turn the outflow to it.',
+  'plant.declined.algae.says':
+    '{plant} of your own is declined for its algae; pots and bunches may bring their own.',
+  'plant.declined.snails.says':
+    '{plant} of your own is declined for its snails; pots and bunches may bring eggs of theirs.',
+  'plant.declined.because':
+    'Plants out of tissue culture bring neither. Otherwise ask the grower, look over every leaf and rinse before they go in.',
   'plant.grown.says': '{plant} has grown onto {piece}, which is not said to have anything living on it.',
   'plant.grown.says.none': '{plant} is said to have grown onto a piece, and stands on none.',
   'plant.grown.because':

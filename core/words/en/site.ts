@@ -57,6 +57,9 @@ export const SITE = {
   'gear.late.because.lamp': 'Plants bear three or four dark days; hardly more. Borrow a lamp.',
   'gear.late.because.co2':
     'Plants that need it stand still and gather algae: half the light until it runs, and a visit to put it in.',
+  'gear.kept.says': 'The filter is to run through the work, and it is taken out: {devices}.',
+  'gear.kept.because':
+    'What runs through keeps what lives in it. Keep it until the new one has taken over, say that the filter is not kept, or list the media that move over.',
   'gear.co2.says': 'The CO2 set lacks: {parts}.',
   'gear.film.none.says': 'A background film is planned, and none is on the list.',
   'gear.film.none.because': 'It is applied the day before: list it, or whose it is.',

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { comesFrom, layerOrigin } from '../../../core/commission/origin';
+import { comesFrom, hasRun, layerOrigin } from '../../../core/commission/origin';
 import { NOW } from '../../../core/commission/scapes';
 import type { Layer, Material, Origin } from '../../../core/commission/schema';
 import { meansAtEnds, mixedWith, overPart, sloped, withHill } from '../../../core/edits/layers';
@@ -85,7 +85,7 @@ const setWhere = (where: string) =>
   scape.tryLayer(props.layer.id, 'where', (l) => overPart(l, where === 'part', commission.document!.vessel));
 
 const origin = computed(() => layerOrigin(commission.document!.brief, props.layer));
-const setOrigin = (o: Origin) => change('origin', () => comesFrom(o));
+const setOrigin = (o: Origin, from?: string) => change('origin', () => comesFrom(o, from));
 const isSoil = computed(() => material.value?.kind === 'soil');
 const isFiller = computed(() => material.value?.kind === 'filler');
 const isGrain = computed(() => ['sand', 'gravel'].includes(material.value?.kind ?? ''));
@@ -202,7 +202,7 @@ const setMix = (other: string | null, share = 0.5) =>
       data-test="follows"
       @update:model-value="(x) => bed.follow(layer.id, Boolean(x))"
     />
-    <OriginField v-if="!isNow" class="wide" :origin="origin" @change="setOrigin" />
+    <OriginField v-if="!isNow" class="wide" :origin="origin" :from="layer.from" parts @change="setOrigin" />
     <v-select
       v-if="!isNow"
       class="wide"
@@ -240,9 +240,12 @@ const setMix = (other: string | null, share = 0.5) =>
     />
     <v-switch
       v-if="isSoil"
-      :model-value="layer.used ?? false"
+      :model-value="hasRun(layer)"
       label="has run before"
-      @update:model-value="(x) => change('used', () => ({ used: Boolean(x) || undefined }))"
+      @update:model-value="
+        (x) =>
+          change('used', () => ({ used: Boolean(x) === (layer.from !== undefined) ? undefined : Boolean(x) }))
+      "
     />
     <v-switch
       v-if="isFiller"

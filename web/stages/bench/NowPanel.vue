@@ -11,6 +11,8 @@ import {
   withoutHeap,
   withWhereto,
 } from '../../../core/edits/nowDrawn';
+import { answered, type Answered } from '../../../core/resolved/answered';
+import { speciesIn } from '../../../core/livestock/known';
 import { useCommission } from '../../document/commissionStore';
 import { useFigures } from '../../units/figures';
 import { wording } from '../../words/wording';
@@ -35,12 +37,32 @@ const WAYS = {
   waste: 'nowPanel.to.waste',
   stock: 'nowPanel.to.stock',
 } as const satisfies Record<Whereto, string>;
+/** Gear and animals are answered and not drawn: what becomes of them is changed where it was asked. */
+const others = computed(() => answered(doc.value, (id) => speciesIn(doc.value, id)?.name ?? id));
+const MEANWHILE = {
+  client: 'nowPanel.to.client',
+  waste: 'nowPanel.to.waste',
+  stock: 'nowPanel.to.stock',
+  stay: 'nowPanel.wait.stay',
+  tubs: 'nowPanel.wait.tubs',
+  elsewhere: 'nowPanel.wait.elsewhere',
+} as const satisfies Record<NonNullable<Answered['says']>, string>;
+const askedAt = (a: Answered) => `/c/${commission.id}/${a.of === 'gear' ? 'vessel' : 'brief'}`;
 const groups = computed(() =>
   FATES.map((fate) => ({
     fate,
     lines: (props.before?.lines ?? []).filter((l) => l[fate] > 1e-9),
+    others: others.value.filter((a) => a.fate === fate),
+    waterL:
+      fate === 'stays'
+        ? (props.before?.waterStaysL ?? 0)
+        : fate === 'left'
+          ? (props.before?.waterGoesL ?? 0)
+          : 0,
   })),
 );
+const isNothing = (g: (typeof groups.value)[number]) =>
+  g.lines.length + g.others.length === 0 && g.waterL <= 0.05;
 /** Litres, kilograms and plugs of a group, as far as there are any. */
 const total = (lines: readonly DifferenceLine[], fate: (typeof FATES)[number]) =>
   (['L', 'kg', 'plug'] as const)
@@ -96,11 +118,11 @@ function back(l: DifferenceLine): void {
       <section
         v-for="g in groups"
         :key="g.fate"
-        :class="[g.fate, { none: g.lines.length === 0 }]"
+        :class="[g.fate, { none: isNothing(g) }]"
         :data-fate="g.fate"
       >
         <h2>{{ wording(SAID[g.fate]) }} <span class="quiet">{{ total(g.lines, g.fate) }}</span></h2>
-        <p v-if="g.lines.length === 0" class="quiet">{{ wording('nowPanel.nothing') }}</p>
+        <p v-if="isNothing(g)" class="quiet">{{ wording('nowPanel.nothing') }}</p>
         <ul tabindex="0" :aria-label="wording(SAID[g.fate])">
           <li v-for="l in g.lines" :key="`${l.of} ${l.id}`" :data-line="l.id">
             <b>{{ l.id }}</b>
@@ -123,6 +145,18 @@ function back(l: DifferenceLine): void {
               </select>
               <button v-if="!rest(l)" class="act" :data-keep="l.id" @click="back(l)">Keep</button>
             </template>
+          </li>
+          <li v-if="g.waterL > 0.05" class="other" data-answered="water">
+            <span />
+            <router-link class="name" :to="`/c/${commission.id}/brief`">{{
+              wording('nowPanel.water')
+            }}</router-link>
+            <span class="figure">{{ f.volume(g.waterL) }}</span>
+          </li>
+          <li v-for="a in g.others" :key="`${a.of} ${a.id}`" class="other" :data-answered="a.id">
+            <span class="figure">{{ a.of === 'animals' ? a.count : '' }}</span>
+            <router-link class="name" :to="askedAt(a)" :title="a.name">{{ a.name }}</router-link>
+            <span class="quiet">{{ a.says ? wording(MEANWHILE[a.says]) : '' }}</span>
           </li>
         </ul>
       </section>
@@ -187,6 +221,9 @@ li {
 }
 .left li {
   grid-template-columns: 44px minmax(0, 1fr) auto 152px 40px;
+}
+.now li.other {
+  grid-template-columns: 44px minmax(0, 1fr) auto;
 }
 .name {
   overflow: hidden;

@@ -181,7 +181,7 @@ function setGrain(deg: number | undefined): string | undefined {
   if (!wrong && grainDeg !== undefined) void studio.note(props.piece.id, { grainDeg });
   return wrong;
 }
-const setOrigin = (o: Origin) => change('origin', () => ({ ...comesFrom(o), owned: undefined, fixed: undefined })); // prettier-ignore
+const setOrigin = (o: Origin, from?: string) => change('origin', () => ({ ...comesFrom(o, from), owned: undefined, fixed: undefined })); // prettier-ignore
 const setState = (s: string) =>
   change('state', () =>
     s === 'fixed' ? { fixed: true, state: undefined } : { fixed: undefined, state: s as Piece['state'] },
@@ -300,7 +300,14 @@ function glueTo(id: string | null): void {
       </button>
       <SplitPiece v-if="ofYard" :piece="piece" :material="materials.find((m) => m.id === piece.material)" />
       <PocketFields :piece="piece.id" :option="option" :survey="survey" />
-      <OriginField v-if="!isNow" class="origin" :origin="origin" @change="setOrigin" />
+      <OriginField
+        v-if="!isNow"
+        class="origin"
+        :origin="origin"
+        :from="piece.from"
+        parts
+        @change="setOrigin"
+      />
       <v-select
         class="state"
         label="state"

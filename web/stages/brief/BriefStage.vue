@@ -13,6 +13,7 @@ import { clockTyped } from '../../units/dayInput';
 import WordsField from '../../document/WordsField.vue';
 import AskedRow from './AskedRow.vue';
 import BriefFollows from './BriefFollows.vue';
+import BrokenDownList from './BrokenDownList.vue';
 import ClientData from './ClientData.vue';
 import LivestockPicker from './LivestockPicker.vue';
 import OwnedList from './OwnedList.vue';
@@ -179,6 +180,7 @@ const DAYLIGHT = [
         <section id="rescape">
           <h2>New, or a running tank</h2>
           <AskedRow id="rescape"><RescapeAnswer /></AskedRow>
+          <AskedRow id="brokenDown"><BrokenDownList /></AskedRow>
         </section>
         <section id="story">
           <h2>Story and pictures</h2>

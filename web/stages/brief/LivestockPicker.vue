@@ -23,6 +23,11 @@ const commission = useCommission();
 const edit = useDocEdit();
 const f = useFigures();
 const stock = computed(() => commission.document!.brief.livestock ?? []);
+/** Scapes that are broken down, out of which animals may come. */
+const scapes = computed(() => [
+  { value: '', title: wording('livestockPicker.anywhere') },
+  ...(commission.document!.brief.brokenDown ?? []).map(({ id, name }) => ({ value: id, title: name })),
+]);
 const rescape = computed(() => commission.document!.brief.rescape !== undefined);
 
 const W = 190;
@@ -142,6 +147,14 @@ function remove(i: number): void {
               optional
               :value="r.entry.laterDays"
               :apply="(n) => set(r.i, { laterDays: n || undefined })"
+            />
+            <v-select
+              v-if="!r.entry.present && scapes.length > 1"
+              :label="wording('livestockPicker.outOf')"
+              :items="scapes"
+              :model-value="r.entry.from ?? ''"
+              data-test="animal-from"
+              @update:model-value="(from: string) => set(r.i, { from: from || undefined })"
             />
             <label v-if="!r.entry.present" class="there"
               ><input

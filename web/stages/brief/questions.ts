@@ -70,6 +70,12 @@ export const TOPICS: readonly Topic[] = [
           'animals stay in',
         ],
       },
+      {
+        id: 'brokenDown',
+        asks: wording('questions.brokenDown'),
+        why: wording('questions.brokenDownWhy'),
+        lines: 1,
+      },
     ],
   },
   {

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { comesFrom, plantingOrigin } from '../../../core/commission/origin';
 import { NOW } from '../../../core/commission/scapes';
 import { withHeld } from '../../../core/edits/plantings';
 import { heldBy } from '../../../core/commission/usual';
@@ -12,12 +11,12 @@ import { mostSpacingMm } from '../../../core/planting/spacing';
 import type { Finding } from '../../../core/words/finding';
 import { useCommission } from '../../document/commissionStore';
 import FigureField from '../../document/FigureField.vue';
-import OriginField from '../../document/OriginField.vue';
 import ThingNotes from '../../document/ThingNotes.vue';
 import SittingField from '../../document/SittingField.vue';
 import { useFigures } from '../../units/figures';
 import HideJoints from './HideJoints.vue';
 import { livesWords } from './livesWords';
+import PlantComesFrom from './PlantComesFrom.vue';
 import KeepForStudio from './KeepForStudio.vue';
 import PackFields from '../../document/catalogue/PackFields.vue';
 import type { SettleGround } from './usePlantings';
@@ -73,11 +72,6 @@ const HELD = [
   { value: 'wedge', title: 'wedged into gaps' },
   { value: 'grown', title: 'grown onto it already' },
 ] as const;
-const FORMS = [
-  { value: 'tissue', title: 'tissue culture' },
-  { value: 'emersed', title: 'grown above water' },
-  { value: 'running', title: 'out of a running tank' },
-];
 const STANDS = [
   { value: '', title: 'evenly scattered' },
   { value: 'rows', title: 'in rows' },
@@ -298,18 +292,7 @@ const lives = computed(() => (part.value ? livesWords(part.value, props.lit, flo
         data-test="held"
         @update:model-value="hold"
       />
-      <OriginField
-        v-if="!isNow"
-        :origin="plantingOrigin(doc.brief, planting)"
-        @change="(origin) => change('origin', comesFrom(origin))"
-      />
-      <v-select
-        label="comes as"
-        :items="FORMS"
-        :model-value="planting.form"
-        clearable
-        @update:model-value="(form) => change('form', { form: form ?? undefined })"
-      />
+      <PlantComesFrom :planting="planting" :is-now="isNow" @change="change" />
       <FigureField
         label="goes in after"
         kind="plain"

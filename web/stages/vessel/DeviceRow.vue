@@ -37,12 +37,13 @@ const choices = computed(() =>
     .filter((a) => !kind.value || a.gear === kind.value)
     .map((a) => ({ value: a.id, title: a.name })),
 );
-const origin = computed((): Origin => props.device.origin ?? 'client');
+const origin = computed((): Origin => (props.device.from ? 'stock' : (props.device.origin ?? 'client')));
 const figures = computed(() => {
   const { arrives } = props.device;
   return [
     ...deviceFigures(f, props.device),
     ...(arrives ? [`comes on ${longDate(arrives)}`] : []),
+    ...(props.device.leaves ? [wording('deviceRow.goesOut')] : []),
     ...(props.device.proposed ? [wording('deviceRow.follows')] : []),
   ].join(', ');
 });
@@ -50,6 +51,12 @@ const KINDS = GEAR_KINDS.map((value) => ({
   value,
   title: value === 'co2' ? 'CO2' : value.replace('-', ' '),
 }));
+const GOES = [
+  { value: '', title: wording('deviceRow.stays') },
+  { value: 'client', title: wording('deviceRow.toClient') },
+  { value: 'waste', title: wording('deviceRow.toWaste') },
+  { value: 'stock', title: wording('deviceRow.toStock') },
+];
 const WARMTH = [
   { value: 'water', title: 'the water' },
   { value: 'above', title: 'by day' },
@@ -86,7 +93,20 @@ const WARMTH = [
         data-test="article"
         @update:model-value="(id: string | null) => $emit('article', id)"
       />
-      <OriginField :origin="origin" @change="(o) => set({ origin: o })" />
+      <OriginField
+        :origin="origin"
+        :from="device.from"
+        parts
+        @change="(o, from) => set({ origin: o, from, leaves: undefined })"
+      />
+      <v-select
+        v-if="commission.document!.brief.rescape && origin !== 'bought' && !device.from"
+        :label="wording('deviceRow.leaves')"
+        :items="GOES"
+        :model-value="device.leaves ?? ''"
+        data-test="device-leaves"
+        @update:model-value="(to: string) => set({ leaves: (to || undefined) as Device['leaves'] })"
+      />
       <DayField
         label="comes on"
         :value="device.arrives"

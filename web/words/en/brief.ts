@@ -37,6 +37,17 @@ export const BRIEF = {
     'Does it run already? What stays, what goes, how far is the filter, where are the animals meanwhile?',
   'questions.rescapeWhy':
     'What stays is not bought, poured or planted again; what is taken out was biofilter.',
+  'questions.brokenDown': 'Does anything come out of another scape that is broken down?',
+  'questions.brokenDownWhy':
+    'Its day settles when stone, soil and plants of it are here, and how many nights what lives waits.',
+  'brokenDownList.add': 'Add a scape that is broken down',
+  'brokenDownList.name': 'Scape in the shop',
+  'brokenDownList.which': 'Which scape',
+  'brokenDownList.day': 'Broken down on',
+  'brokenDownList.how':
+    'What comes out of it is said at each stone, layer, plant, device and animal, under “comes from”.',
+  'livestockPicker.outOf': 'out of',
+  'livestockPicker.anywhere': 'a dealer, or not said',
   'questions.story': 'What should it remind them of?',
   'questions.storyWhy': 'It stands with its pictures in the tray of the bench while you draw.',
   'questions.seats': 'From where is it looked at?',

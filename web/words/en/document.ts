@@ -1,5 +1,6 @@
 /** What the document says. */
 export const DOCUMENT = {
+  'originField.outOf': 'out of {name}',
   'dayField.noDay': 'is no day here, must be one like {example}',
   'figureField.missing': 'is missing, must be a number',
   'fileLink.failed': 'The file could not be written.',

@@ -44,6 +44,12 @@ export const VESSEL = {
   'ppfdGrid.negative': 'A figure is below 0.',
   'waterSection.fillingByCans':
     '{minutes} min to fill, {cans, plural, one {# can} other {# cans}} of {can}; conditioner for {tap} of tap water.',
+  'deviceRow.leaves': 'when the work begins',
+  'deviceRow.stays': 'stays',
+  'deviceRow.toClient': 'out, back to the client',
+  'deviceRow.toWaste': 'out, thrown away',
+  'deviceRow.toStock': 'out, to the studio’s stock',
+  'deviceRow.goesOut': 'is taken out',
   'deviceRow.towards': 'blows to, 0 is right',
   'deviceRow.follows': 'follows the tank until it is changed',
   'proposedGear.total':

@@ -1,0 +1,55 @@
+import { isEmpty, type BrokenDown } from '../beforehand/brokenDown';
+import { dayPlus, type Day } from '../calendar/day';
+import { peopleFor } from '../site/lifting';
+import { inKg, inLitres } from '../words/measure';
+import { say, type Text } from '../words/text';
+import { CAUTIONS, together } from './cautions';
+import { ONE_PERSON_KG, RATES } from './rates';
+import type { Beforehand } from './task';
+
+/** The day on which another scape is broken down: what is taken out of it, how long that takes two hands, what is carried. */
+export function brokenDownWork(all: readonly BrokenDown[], buildDay: Day): Beforehand[] {
+  return all
+    .filter((b) => !isEmpty(b))
+    .map((b) => ({
+      day: dayPlus(buildDay, -b.aheadDays),
+      kind: 'brokenDown',
+      title: say('before.brokenDown.title', { name: b.entry.name, things: outOf(b) }),
+      detail: detailOf(b),
+    }));
+}
+
+/** What comes out of it, as it is counted. */
+function outOf({ pieces, bed, plants, gear, animals }: BrokenDown): Text[] {
+  const mass = inKg(pieces.reduce((kg, p) => kg + p.massKg, 0));
+  return [
+    ...animals.map((a) => say('brokenDown.animals', a)),
+    ...(pieces.length > 0 ? [say('lift.pieces', { pieces: pieces.map((p) => p.id), mass })] : []),
+    ...plants.map((p) => say('lift.plants', { count: p.plugs, plant: p.name })),
+    ...bed.map((l) => say('strip.out.bed', { litres: inLitres(l.litres), name: l.name })),
+    ...(gear.length > 0 ? [say('brokenDown.gear', { devices: gear.map((g) => g.name) })] : []),
+  ];
+}
+
+/** How long it takes, what weighs how much, how it travels; hands and law at each. */
+function detailOf(b: BrokenDown): Text {
+  const heaviest = Math.max(0, ...b.pieces.map((p) => p.massKg));
+  const values = { minutes: minutesOf(b), mass: inKg(b.massKg) };
+  const how = b.massKg > 0 ? say('before.brokenDown.detail', values) : say('before.brokenDown.light', values);
+  const hands = peopleFor(heaviest, ONE_PERSON_KG);
+  return together([
+    how,
+    ...(b.animals.length > 0 ? [say('before.brokenDown.animals'), CAUTIONS.welfare] : []),
+    ...(hands > 1 ? [say('before.brokenDown.heavy', { mass: inKg(heaviest), count: hands }), CAUTIONS.heavy] : []),
+    CAUTIONS.strip,
+  ]);
+} // prettier-ignore
+
+/** Minutes of one pair of hands: tubs and covers, animals, each piece and plug, each litre by the siphon, devices. */
+export function minutesOf({ pieces, bed, plants, gear, animals }: BrokenDown): number {
+  const plugs = plants.reduce((sum, p) => sum + p.plugs, 0);
+  const litres = bed.reduce((sum, l) => sum + l.litres, 0);
+  const count = animals.reduce((sum, a) => sum + a.count, 0);
+  const each = pieces.length * RATES.liftPiece + plugs * RATES.liftPlug + gear.length * RATES.oldDevice;
+  return Math.round(RATES.lift + each + litres * RATES.siphonBedPerL + count * RATES.perAnimal);
+}

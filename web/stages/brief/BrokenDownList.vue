@@ -1,0 +1,59 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { withBrokenDown, withBrokenDownChanged, withoutBrokenDown } from '../../../core/edits/brokenDown';
+import { useCommission } from '../../document/commissionStore';
+import DayField from '../../document/DayField.vue';
+import { useDocEdit } from '../../document/docEdit';
+import WordsField from '../../document/WordsField.vue';
+import { wording } from '../../words/wording';
+
+/** Scapes that are broken down elsewhere: each with its day; what comes out of it is said at the thing itself. */
+const commission = useCommission();
+const edit = useDocEdit();
+const list = computed(() => commission.document!.brief.brokenDown ?? []);
+type Change = Parameters<typeof withBrokenDownChanged>[2];
+const set = (id: string, change: Change) =>
+  edit.edit(`broken down ${id}`, (d) => withBrokenDownChanged(d, id, change));
+function add(): void {
+  commission.endStep();
+  edit.edit('broken down', (d) => withBrokenDown(d, wording('brokenDownList.name')));
+}
+function remove(id: string): void {
+  commission.endStep();
+  edit.edit(`broken down ${id} gone`, (d) => withoutBrokenDown(d, id));
+}
+</script>
+
+<template>
+  <div v-for="b in list" :key="b.id" class="figures row" :data-broken-down="b.id">
+    <WordsField
+      :label="wording('brokenDownList.which')"
+      :value="b.name"
+      :apply="(name) => set(b.id, { name })"
+      data-test="broken-down-name"
+    />
+    <DayField
+      :label="wording('brokenDownList.day')"
+      :value="b.day"
+      :apply="(day) => set(b.id, { day })"
+      data-test="broken-down-day"
+    />
+    <button class="act" @click="remove(b.id)">Take away</button>
+  </div>
+  <button class="act" data-test="add-broken-down" @click="add">
+    {{ wording('brokenDownList.add') }}
+  </button>
+  <p v-if="list.length" class="quiet">{{ wording('brokenDownList.how') }}</p>
+</template>
+
+<style scoped>
+.row {
+  grid-template-columns: 1.6fr 1fr auto;
+  align-items: end;
+}
+@media (max-width: 700px) {
+  .row {
+    grid-template-columns: 1fr;
+  }
+}
+</style>
