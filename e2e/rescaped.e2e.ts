@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
+import { Finger } from './briefs/hand';
 import { withDemo } from './harness';
 
 /* A tank that stands there: looked at, begun from, and what becomes of each of its things. */
 
-const b = withDemo({ width: 1280, height: 800 });
+const b = withDemo({ width: 1280, height: 800, hasTouch: true });
 const BENCH = '/c/demo-reading/bench';
 const fate = (name: string) => `[data-fate="${name}"]`;
 const lines = (name: string) =>
@@ -62,7 +63,9 @@ describe('a tank that stands there', () => {
     await b.at.clickText('.tabs', 'As it is now');
     await b.at.press('[data-tray="now"]');
     await b.at.press('[data-test="begin-from-now"]');
-    await b.at.until(fate('left'), (w) => w.includes('nothing'));
+    // Nothing that is drawn is taken out; of the water so much is drained as was said.
+    await b.page.waitForSelector(`${fate('left')} [data-line]`, { hidden: true });
+    await b.at.until(`${fate('left')} [data-answered="water"]`, (w) => /80\.9 L/.test(w));
     expect((await lines('stays')).length).toBe(16);
     await b.at.press('[aria-label="Undo"]');
     await b.page.waitForSelector(`${fate('left')} [data-line="L-1"]`);
@@ -79,5 +82,48 @@ describe('a tank that stands there', () => {
     await b.at.open('/c/demo-rescape/options');
     await b.page.waitForSelector('[data-option="now"] svg');
     await b.at.until('[data-option="now"]', (w) => w.includes('As it is now'));
+  });
+
+  it('says of gear that goes and animals that stay what becomes of them, beside what is drawn', async () => {
+    const hand = new Finger(b.page);
+    await b.at.open('/c/demo-reading/vessel');
+    await hand.touch('summary', 0);
+    await hand.touch('[data-device="heater"] [data-test="device"]');
+    await hand.choose('when the work begins', 'out, back to the client');
+    await b.at.until('[data-device="heater"]', (w) => w.includes('is taken out'));
+    await b.saved();
+    await b.at.open(BENCH);
+    await b.at.press('[data-tray="now"]');
+    await b.at.until(`${fate('left')} [data-answered="heater"]`, (w) => w.includes('back to the client'));
+    await b.at.until(`${fate('stays')} [data-answered="water"]`, (w) => /\d+\.\d L/.test(w));
+    await b.at.until(fate('stays'), (w) => /13\s+Trigonostigma.*\s+in the water meanwhile/.test(w));
+    await b.at.open('/c/demo-reading/run-sheet');
+    await b.at.until('[data-test="sheet-list"]', (w) => /Old device off and out/.test(w));
+  });
+});
+
+describe('a scape that is broken down elsewhere', () => {
+  it('has its day in the brief and its parts on the bench, which nobody buys or sets aside', async () => {
+    const hand = new Finger(b.page);
+    await b.at.open('/c/demo-valley/brief');
+    await b.at.press('[data-test="add-broken-down"]');
+    await b.at.type('[data-test="broken-down-name"]', 'Spring window');
+    await b.saved();
+    await b.at.open('/c/demo-valley/bench');
+    await b.at.press('[data-tray="pieces"]');
+    await b.at.press('[data-listed="S-14"]');
+    await hand.choose('comes from', 'out of Spring window');
+    await b.saved();
+    await b.at.open('/c/demo-valley/run-sheet');
+    const sheet = await b.at.until('.workbench', (w) => w.includes('Break down Spring window'));
+    expect(sheet).toMatch(/Break down Spring window: S-14 \(\d+(\.\d)? kg\)/);
+    expect(sheet).not.toMatch(/Set aside:[^\n]*S-14\b/);
+    // Off the list again, the stone is the studio's own.
+    await b.at.open('/c/demo-valley/brief');
+    await b.at.clickText('[data-broken-down]', 'Take away');
+    await b.page.waitForSelector('[data-broken-down]', { hidden: true });
+    await b.at.open('/c/demo-valley/run-sheet');
+    await b.at.until('.workbench', (w) => /Set aside:[^\n]*S-14\b/.test(w));
+    await b.saved();
   });
 });

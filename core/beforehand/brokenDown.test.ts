@@ -85,7 +85,7 @@ describe('a scape that is broken down elsewhere', () => {
     );
     const [f] = found(moved({ ...all, day: '2027-01-13' }), 'brokenDown.night');
     expect(f.measured).toBe(4);
-    expect(f.says).toMatch(/8 .*, Rings.* and S-1 wait 4 nights|8 .*Rings, S-1 wait 4 nights/);
+    expect(f.says).toMatch(/a wait of 4 nights for 8 .*, Rings(,| and) S-1\.$/);
     // Media that have run do not begin to mature four weeks ahead.
     expect(same.build.beforehand.some((b) => b.kind === 'media')).toBe(false);
     expect(row(same)!.detail).toContain('Animals first');

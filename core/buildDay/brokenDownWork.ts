@@ -34,16 +34,25 @@ function outOf({ pieces, bed, plants, gear, animals }: BrokenDown): Text[] {
 /** How long it takes, what weighs how much, how it travels; hands and law at each. */
 function detailOf(b: BrokenDown): Text {
   const heaviest = Math.max(0, ...b.pieces.map((p) => p.massKg));
-  const values = { minutes: minutesOf(b), mass: inKg(b.massKg) };
-  const how = b.massKg > 0 ? say('before.brokenDown.detail', values) : say('before.brokenDown.light', values);
   const hands = peopleFor(heaviest, ONE_PERSON_KG);
+  const values = { minutes: minutesOf(b), mass: inKg(b.massKg), how: travelsOf(b) };
   return together([
-    how,
+    say(b.massKg > 0 ? 'before.brokenDown.detail' : 'before.brokenDown.light', values),
     ...(b.animals.length > 0 ? [say('before.brokenDown.animals'), CAUTIONS.welfare] : []),
     ...(hands > 1 ? [say('before.brokenDown.heavy', { mass: inKg(heaviest), count: hands }), CAUTIONS.heavy] : []),
-    CAUTIONS.strip,
+    b.bed.length > 0 ? CAUTIONS.strip : CAUTIONS.mains,
   ]);
 } // prettier-ignore
+
+/** How what comes out of it travels. */
+function travelsOf({ pieces, bed, plants, gear }: BrokenDown): Text[] {
+  return [
+    ...(pieces.length > 0 ? [say('brokenDown.travels.pieces')] : []),
+    ...(plants.length > 0 ? [say('brokenDown.travels.plants')] : []),
+    ...(bed.length > 0 ? [say('brokenDown.travels.bed')] : []),
+    ...(gear.length > 0 ? [say('brokenDown.travels.gear')] : []),
+  ];
+}
 
 /** Minutes of one pair of hands: tubs and covers, animals, each piece and plug, each litre by the siphon, devices. */
 export function minutesOf({ pieces, bed, plants, gear, animals }: BrokenDown): number {

@@ -26,13 +26,15 @@ describe('own stock that is declined', () => {
   });
 
   it('for algae or snails asks what is bought to come without them; weak plants ask nothing', () => {
-    expect(says({ declined: 'snails' })).toEqual([
+    // A cup is tissue culture where nothing else is said; what grew above water is not.
+    expect(says({ declined: 'snails' })).toEqual([]);
+    expect(says({ declined: 'snails', form: 'running' })).toEqual([
       expect.stringMatching(/for its snails; pots and bunches may/),
     ]);
     expect(says({ declined: 'algae', form: 'emersed' })).toHaveLength(1);
     expect(says({ declined: 'algae', form: 'tissue' })).toEqual([]);
-    expect(says({ declined: 'weak' })).toEqual([]);
-    expect(says({ declined: 'snails', origin: 'client' })).toEqual([]);
+    expect(says({ declined: 'weak', form: 'running' })).toEqual([]);
+    expect(says({ declined: 'snails', form: 'running', origin: 'client' })).toEqual([]);
     expect(says({})).toEqual([]);
   });
 });

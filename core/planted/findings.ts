@@ -13,6 +13,7 @@ import type { FindingId } from '../words/findingIds';
 import { inCelsius, inDegreesOfHardness, inMm } from '../words/measure';
 import { PRACTICE, say, type Text } from '../words/text';
 import { eyeFrom } from '../view/eye';
+import { comesAs } from '../planting/preparation';
 import type { Living } from './conditions';
 import { hiddenShare, keptBelowMm, standOf } from './hiding';
 import { inTime } from './inTime';
@@ -62,7 +63,7 @@ function declinedFindings(commission: Resolved, part: Planted): Finding[] {
   const { planting, plant } = part;
   const { declined } = planting;
   const isBought = plantingOf(commission, planting.id).origin === 'bought';
-  if ((declined !== 'algae' && declined !== 'snails') || !isBought || planting.form === 'tissue') return [];
+  if ((declined !== 'algae' && declined !== 'snails') || !isBought || comesAs(part) === 'gel') return [];
   const values = { plant: plant.name };
   return [finding('plant.declined', 'note', part, [0, 1, 'piece'], say(`plant.declined.${declined}.says`, values), say('plant.declined.because'))]; // prettier-ignore
 }

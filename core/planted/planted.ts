@@ -20,6 +20,7 @@ import { livingOf, standsAs, type Living, type LivingMemo } from './conditions';
 import { plantedFindings } from './findings';
 import { dliAt } from './lightAt';
 import { shadeOf } from './shade';
+import { tabSpots } from './tabSpots';
 import { waysOut, type WayOut } from './waysOut';
 
 /** One planting as it will live: where each plug goes, what it has there, when it closes. */
@@ -28,6 +29,8 @@ export interface Planted extends Omit<Turn, 'measured'> {
   netM2: number;
   /** Where each goes, in planting order; of what is counted and on nothing none. */
   spots: Spots;
+  /** Where its root tabs are pushed in; none where nothing is fed by any. */
+  tabs: Spots;
   /** Number of the first of them, over all plantings in their order. */
   firstNo: number;
   /** Light of a day at each spot, mol/m²; the darkest twentieth, the mean and the most of them. Without a spot that of the bed. */
@@ -66,8 +69,9 @@ export const LOOKED_AHEAD_DAYS = 16 * 7;
 /** Kept between two looks at the same scape. */
 export interface PlantedMemo extends LivingMemo {
   spots: Map<string, Slot<Spots>>;
+  tabs: Map<string, Slot<Spots>>;
 }
-export const newPlantedMemo = (): PlantedMemo => ({ light: {}, flow: {}, spots: new Map() });
+export const newPlantedMemo = (): PlantedMemo => ({ light: {}, flow: {}, spots: new Map(), tabs: new Map() });
 
 /**
  * Everything that is asked of a planting before it is bought: where each plug goes, whether the packs suffice, what light
@@ -80,6 +84,8 @@ export function plantedPlan(commission: Resolved, survey: Survey, memo = newPlan
   const turns = plantingSequence(commission, survey);
   const order = turns.map((turn) => turn.id);
   const parts = option.plants.map(({ id }) => partOf(commission, survey, living, turns[order.indexOf(id)], taken, memo)); // prettier-ignore
+  const tabs = tabSpots(commission, survey, taken, memo.tabs);
+  for (const part of parts) part.tabs = tabs.get(part.id) ?? part.tabs;
   let no = 1;
   for (const part of partsInOrder({ parts, order })) {
     part.firstNo = no;
@@ -165,6 +171,7 @@ function partOf(
     ...(spacingMm === undefined ? {} : { spacingMm }),
     netM2: measured.netM2,
     spots,
+    tabs: new Float64Array(0),
     firstNo: 1,
     dli,
     leastDli,

@@ -12,10 +12,12 @@ export const BEFOREHAND = {
   'before.client.ready': 'ready on the day',
   'before.client.worked': 'what is worked on or used beforehand is here by then, the rest on the day',
   'before.brokenDown.title': 'Break down {name}: {things}',
-  'before.brokenDown.detail':
-    'about {minutes} min for one pair of hands, {mass} to carry; pieces and plants under water or wet cover, soil drained into tubs, filter media under water.',
-  'before.brokenDown.light':
-    'about {minutes} min for one pair of hands; plants wet and covered, filter media under water.',
+  'before.brokenDown.detail': 'about {minutes} min for one pair of hands, {mass} to carry; {how}.',
+  'before.brokenDown.light': 'about {minutes} min for one pair of hands; {how}.',
+  'brokenDown.travels.pieces': 'stone and wood under wet cloth',
+  'brokenDown.travels.plants': 'plants in shallow water, covered',
+  'brokenDown.travels.bed': 'soil and grain drained into tubs with lids',
+  'brokenDown.travels.gear': 'devices emptied, filter media under water',
   'before.brokenDown.animals': 'Animals first, into their own water, with air and out of the cold.',
   'before.brokenDown.heavy':
     'The heaviest weighs {mass}: {count, plural, one {one person} other {# people}}.',
@@ -26,7 +28,7 @@ export const BEFOREHAND = {
   'brokenDown.late.because':
     'Something of it is set, joined or put to soak before that. Break it down sooner, or set its parts in a later sitting.',
   'brokenDown.night.says':
-    'Out of {name}, broken down on {day}: {things} {nights, plural, one {wait a night} other {wait # nights}}.',
+    '{name}, broken down on {day}: a wait of {nights, plural, one {a night} other {# nights}} for {things}.',
   'brokenDown.night.because':
     'Animals need a tank that runs, media flow and what is lived on water that moves and keeps its warmth: a tub with a filter, or break it down on the day.',
   'brokenDown.empty.says': 'Nothing of {name}, broken down on {day}, comes into this scape.',

@@ -154,9 +154,9 @@ function back(l: DifferenceLine): void {
             <span class="figure">{{ f.volume(g.waterL) }}</span>
           </li>
           <li v-for="a in g.others" :key="`${a.of} ${a.id}`" class="other" :data-answered="a.id">
-            <span class="figure">{{ a.of === 'animals' ? a.count : '' }}</span>
+            <b>{{ a.of === 'animals' ? a.count : '' }}</b>
             <router-link class="name" :to="askedAt(a)" :title="a.name">{{ a.name }}</router-link>
-            <span class="quiet">{{ a.says ? wording(MEANWHILE[a.says]) : '' }}</span>
+            <small v-if="a.says" class="quiet">{{ wording(MEANWHILE[a.says]) }}</small>
           </li>
         </ul>
       </section>
@@ -224,6 +224,14 @@ li {
 }
 .now li.other {
   grid-template-columns: 44px minmax(0, 1fr) auto;
+}
+.other .name {
+  color: inherit;
+  text-decoration: underline;
+  text-decoration-color: var(--rule);
+}
+.stays .other small {
+  grid-column: 2 / -1;
 }
 .name {
   overflow: hidden;

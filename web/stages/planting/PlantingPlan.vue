@@ -42,6 +42,16 @@ const dots = computed(() =>
     }));
   }),
 );
+/** Root tabs, as diamonds among the plugs. */
+const TAB_PX = 2.2;
+const tabs = computed(() =>
+  rows.value.flatMap((p) =>
+    Array.from({ length: p.tabs.length / 3 }, (_, i) => {
+      const [x, y] = [p.tabs[i * 3] * k.value, (W.value - p.tabs[i * 3 + 1]) * k.value];
+      return `M${x} ${y - TAB_PX}l${TAB_PX} ${TAB_PX}l${-TAB_PX} ${TAB_PX}l${-TAB_PX} ${-TAB_PX}Z`;
+    }),
+  ),
+);
 const span = (first: number, last: number) => (last > first ? `${first}–${last}` : String(first));
 /** A label stands to the right of its plug; at the right glass, where it would be cut off, to the left. */
 const LABEL_PX = 26;
@@ -89,6 +99,13 @@ const print = () => window.print();
         >
           <rect :width="PAGE_PX" :height="W * k" fill="#fff" opacity="0.72" />
         </PlanView>
+        <path
+          v-if="tabs.length"
+          :d="tabs.join('')"
+          class="tab"
+          data-test="plan-tabs"
+          :data-count="tabs.length"
+        />
         <g v-for="d in dots" :key="d.no">
           <circle
             data-plug
@@ -101,6 +118,7 @@ const print = () => window.print();
           <text v-if="d.said" v-bind="beside(d.x)" :y="d.y - 1.6">{{ d.label }}</text>
         </g>
       </svg>
+      <p v-if="tabs.length">{{ wording('plantingPlan.tabs', { count: tabs.length }) }}</p>
       <table data-test="plan-rows">
         <thead>
           <tr>
@@ -162,6 +180,9 @@ const print = () => window.print();
   display: flex;
   gap: 18px;
   align-items: center;
+}
+.tab {
+  fill: #8a6a4f;
 }
 svg text {
   font: 500 6.5px var(--text);

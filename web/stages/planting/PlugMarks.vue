@@ -24,6 +24,15 @@ const spread = computed(() =>
   discs(0, there.value, Math.max(1.2, Math.round(props.grown.radiusMm * props.k * 10) / 10)),
 );
 const hearts = computed(() => discs(0, there.value, 1.1));
+/** Root tabs of the planting that is looked at, as diamonds. */
+const TAB_PX = 3.2;
+const tabs = computed(() => {
+  const { tabs: spots } = props.part;
+  let d = '';
+  for (let i = 0; i < spots.length; i += 3)
+    d += `M${(spots[i] * props.k).toFixed(1)} ${((W.value - spots[i + 1]) * props.k - TAB_PX).toFixed(1)}l${TAB_PX} ${TAB_PX}l${-TAB_PX} ${TAB_PX}l${-TAB_PX} ${-TAB_PX}Z`;
+  return d;
+});
 const bare = computed(() =>
   discs(Math.min(props.part.plugsAtHand, props.part.spots.length / 3), props.part.spots.length / 3, 3),
 );
@@ -33,11 +42,17 @@ const bare = computed(() =>
   <g pointer-events="none" :data-plugs="part.id" :data-count="part.spots.length / 3">
     <path :d="spread" :fill="part.plant.colour ?? '#4f7f6b'" :fill-opacity="chosen ? 0.85 : 0.62" />
     <path :d="hearts" fill="#f3f7ee" />
+    <path v-if="chosen && part.tabs.length" :d="tabs" class="tab" data-test="tabs" />
     <path v-if="part.missing" :d="bare" class="bare" data-test="bare" />
   </g>
 </template>
 
 <style scoped>
+.tab {
+  fill: var(--clay);
+  stroke: #f3f7ee;
+  stroke-width: 0.8;
+}
 .bare {
   fill: none;
   stroke: var(--warn);

@@ -29,6 +29,8 @@ export const PLANTING = {
   'plantCard.noPack': 'No pack of it is known: it is in no price and on no order.',
   'plantList.livesHere': 'only what lives here, {dli} mol/m²/d',
   'plantingPlan.working': 'Setting out the plugs…',
+  'plantingPlan.tabs':
+    '◆ {count, plural, one {one root tab} other {# root tabs}}, pushed down beside the plugs, 30 to 50 mm deep; the same places when they are renewed.',
   'plantingPlan.tools': 'Tools: {tools}. About {minutes} minutes to prepare.',
   'livesWords.onTheMean': '{dli} on the mean of the bed',
   'livesWords.light': 'Light {here} mol/m²/d; lives from {least}, well with {good}',
