@@ -4,8 +4,12 @@ import { parseCommission } from '../commission/parse';
 import { withoutPerson } from '../commission/withoutPerson';
 import { plan } from '../pipeline/plan';
 import { carpet, found, job, line, root, stone, type Part } from '../testing/job';
+import { standingIn } from '../testing/standing';
 import { pouredL } from '../substrate/pour';
 import { parsed, scape, soil } from '../testing/scape';
+import { glassKg } from '../vessel/glass';
+import { inKg } from '../words/measure';
+import { say } from '../words/text';
 import { inEnglish } from '../words/english';
 
 /* A scape in the shop's window is broken down; stone, root, soil, carpet, filter media and fish of it come here. Built on 14 January. */
@@ -91,10 +95,46 @@ describe('a scape that is broken down elsewhere', () => {
     expect(row(same)!.detail).toContain('Animals first');
   });
 
+  it('gives nothing that stands there already, whatever was said of it before it was drawn', () => {
+    const c = standingIn(scape(), (o) => ({ pieces: o.pieces.map((p) => ({ ...p, from: 'window' })), bed: o.bed.map((l) => ({ ...l, from: 'window' })) })); // prettier-ignore
+    const p = plan(parsed({ ...c, brief: { ...c.brief, brokenDown: [shop] } }));
+    expect(p.findings.some((f) => f.id === 'brokenDown.empty')).toBe(true);
+    expect(p.build.beforehand.some((b) => b.kind === 'brokenDown')).toBe(false);
+  });
+
   it('of which nothing comes here is a note, and no work', () => {
     const p = job({ brief: { brokenDown: [shop] } });
     expect(found(p, 'brokenDown.empty')[0]).toMatchObject({ severity: 'note' });
     expect(row(p)).toBeUndefined();
+  });
+});
+
+describe('a second-hand lot', () => {
+  const lot = (day: string, more: object = {}) =>
+    job({
+      brief: { brokenDown: [{ id: 'lot', name: 'Lot of Mr Tarn', day, priceMinor: 12_000, withTank: true }], budgetMinor: 10_000, ...more },
+      vessel: { secondHand: { ageYears: 6 } },
+      option: { bed: [soil({ kind: 'level', mm: 60 }, { origin: 'stock' })], pieces: [stone({ from: 'lot' })] },
+    }); // prettier-ignore
+
+  it('has one price over tank, stone and all, which counts against the budget', () => {
+    const [f] = found(lot('2027-01-02'), 'cost.budget');
+    // Nothing else that is bought has a price.
+    expect(f.says).toMatch(/^Material and second-hand lots for/);
+    expect(f.measured).toBe(120);
+    const cheap = job({ brief: { brokenDown: [{ id: 'lot', name: 'Lot', day: '2027-01-02', priceMinor: 0 }], budgetMinor: 10_000_000 } }); // prettier-ignore
+    expect(found(cheap, 'cost.budget')).toEqual([]);
+  });
+
+  it('is fetched with the tank, which is tried before anything else and wanted two days sooner for it', () => {
+    const p = lot('2027-01-02');
+    const mass = inEnglish(say('brokenDown.tank', { mass: inKg(glassKg(scape().vessel)) }));
+    expect(row(p)!.title).toContain(`Fetch Lot of Mr Tarn: ${mass}`);
+    expect(row(p)!.detail).toMatch(/the tank empty, on its whole base/);
+    // Twelve days are there: it is tried when it comes, and not two days before that.
+    expect(p.build.beforehand.find((b) => b.kind === 'leak')!.day).toBe('2027-01-02');
+    expect(found(p, 'brokenDown.late')).toEqual([]);
+    expect(found(lot('2027-01-13'), 'brokenDown.late')[0]).toMatchObject({ measured: 1 });
   });
 });
 

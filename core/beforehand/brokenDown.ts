@@ -2,9 +2,11 @@ import { daysFrom } from '../calendar/day';
 import type { Brief } from '../commission/schema';
 import { FRESH_WATER_KG_PER_L } from '../hardscape/buoyancy';
 import type { Resolved } from '../resolved/resolved';
-import { triedAheadDays } from '../sittings/homes';
+import { homeOf, triedAheadDays } from '../sittings/homes';
 import { bulkKgPerL } from '../survey/masses';
 import type { Survey } from '../survey/survey';
+import { glassKg } from '../vessel/glass';
+import { isToBeTried, LEAK_TEST_DAYS } from '../vessel/secondHand';
 import type { Finding } from '../words/finding';
 import { PRACTICE, say, type Said } from '../words/text';
 import { pieceWorks } from './ahead';
@@ -21,7 +23,9 @@ export interface BrokenDown {
   plants: { name: string; plugs: number }[];
   gear: { id: string; name: string }[];
   animals: { name: string; count: number }[];
-  /** What is carried, kg: pieces, and grain with the water that stays in it. */
+  /** The tank itself, kg of glass. */
+  tankKg?: number;
+  /** What is carried, kg: pieces, and grain with the water that stays in it; not the tank. */
   massKg: number;
   /** Days before the build day by which all of it is wanted, and nights that what lives in it waits. */
   wantedDays: number;
@@ -63,6 +67,7 @@ export function brokenDownOf(commission: Resolved, survey: Survey): BrokenDown[]
       ...plantings.map((p) => ({ onDay: p.onDay })),
       ...gear.map((g) => ({ thing: g.id, onDay: 0 })),
       ...stock.map((s) => ({ onDay: s.laterDays ?? 0 })),
+      ...(entry.withTank ? [{ onDay: -(homeOf(commission, 'protect').aheadDays + (isToBeTried(commission) ? LEAK_TEST_DAYS : 0)) }] : []),
     ];
     const aheadDays = daysFrom(entry.day, buildDay);
     const living = pieces.filter((p) => p.state === 'living').map((p) => ({ said: p.piece.id as Said, onDay: p.onDay }));
@@ -82,6 +87,7 @@ export function brokenDownOf(commission: Resolved, survey: Survey): BrokenDown[]
       plants: plantings.map((p) => ({ name: p.plant.name, plugs: p.atHand })),
       gear: gear.map(({ id, name }) => ({ id, name })),
       animals,
+      ...(entry.withTank ? { tankKg: glassKg(commission.vessel) } : {}),
       massKg: carried.reduce((kg, p) => kg + p.massKg, 0) + grainKg,
       wantedDays: wantedBy(commission, wanted),
       nights: Math.max(0, ...over.map((h) => nightsOf(h.onDay))),
@@ -119,6 +125,6 @@ export function brokenDownFindings(all: readonly BrokenDown[]): Finding[] {
 } // prettier-ignore
 
 /** True where nothing of it comes here. */
-export function isEmpty({ pieces, bed, plants, gear, animals }: BrokenDown): boolean {
-  return [pieces, bed, plants, gear, animals].every((list) => list.length === 0);
+export function isEmpty({ pieces, bed, plants, gear, animals, tankKg }: BrokenDown): boolean {
+  return tankKg === undefined && [pieces, bed, plants, gear, animals].every((list) => list.length === 0);
 }

@@ -1,5 +1,5 @@
 import { comesGrown } from '../commission/usual';
-import { dayPlus } from '../calendar/day';
+import { dayPlus, daysFrom } from '../calendar/day';
 import type { Joint, Origin } from '../commission/schema';
 import type { Resolved } from '../resolved/resolved';
 import { meansOf } from '../hardscape/joining';
@@ -15,7 +15,7 @@ import type { Survey } from '../survey/survey';
 import { homeOf, triedAheadDays } from '../sittings/homes';
 import { FILM_DRY_HOURS } from '../vessel/film';
 import { litresToHeight } from '../vessel/litres';
-import { isToBeTried } from '../vessel/secondHand';
+import { isToBeTried, LEAK_TEST_DAYS } from '../vessel/secondHand';
 import { rounded } from '../units/quantity';
 import { recipeFor } from '../filling/filling';
 import { inKg, inLitres, inLitresAnHour, inMm } from '../words/measure';
@@ -52,8 +52,7 @@ export function beforehandOf(commission: Resolved, survey: Survey): Beforehand[]
   return [...elsewhere, ...list].sort((a, b) => a.day.localeCompare(b.day));
 }
 
-/** A second-hand tank stands full for a day, looked at the next; so early that another can still be found (common practice). */
-const LEAK_TEST_DAYS = 2;
+/** A second-hand tank is tried so early that another can still be found (common practice), once it is there. */
 const LEAK_TEST_AHEAD = 14;
 
 function leakBeforehand(commission: Resolved): Said[] {
@@ -64,7 +63,7 @@ function leakBeforehand(commission: Resolved): Said[] {
       kind: 'leak',
       things: ['vessel'],
       takesDays: LEAK_TEST_DAYS,
-      usualDays: LEAK_TEST_AHEAD,
+      usualDays: Math.min(LEAK_TEST_AHEAD, ...tankFetchedDays(commission)),
       aheadDays: homeOf(commission, 'protect').aheadDays,
       title: say('before.leak.title'),
       detail: say('before.leak.detail', {
@@ -72,6 +71,11 @@ function leakBeforehand(commission: Resolved): Said[] {
       }),
     },
   ];
+}
+
+/** Days before the build on which a tank that is part of a lot is fetched. */
+function tankFetchedDays({ brief }: Resolved): number[] {
+  return (brief.brokenDown ?? []).filter((b) => b.withTank).map((b) => daysFrom(b.day, brief.buildDay));
 }
 
 /** Film is applied wet, squeezed out, trimmed, and dry before the scape goes in. */

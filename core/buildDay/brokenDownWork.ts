@@ -14,15 +14,19 @@ export function brokenDownWork(all: readonly BrokenDown[], buildDay: Day): Befor
     .map((b) => ({
       day: dayPlus(buildDay, -b.aheadDays),
       kind: 'brokenDown',
-      title: say('before.brokenDown.title', { name: b.entry.name, things: outOf(b) }),
+      title: say(b.entry.priceMinor === undefined ? 'before.brokenDown.title' : 'before.lot.title', {
+        name: b.entry.name,
+        things: outOf(b),
+      }),
       detail: detailOf(b),
     }));
 }
 
 /** What comes out of it, as it is counted. */
-function outOf({ pieces, bed, plants, gear, animals }: BrokenDown): Text[] {
+function outOf({ pieces, bed, plants, gear, animals, tankKg }: BrokenDown): Text[] {
   const mass = inKg(pieces.reduce((kg, p) => kg + p.massKg, 0));
   return [
+    ...(tankKg === undefined ? [] : [say('brokenDown.tank', { mass: inKg(tankKg) })]),
     ...animals.map((a) => say('brokenDown.animals', a)),
     ...(pieces.length > 0 ? [say('lift.pieces', { pieces: pieces.map((p) => p.id), mass })] : []),
     ...plants.map((p) => say('lift.plants', { count: p.plugs, plant: p.name })),
@@ -33,7 +37,7 @@ function outOf({ pieces, bed, plants, gear, animals }: BrokenDown): Text[] {
 
 /** How long it takes, what weighs how much, how it travels; hands and law at each. */
 function detailOf(b: BrokenDown): Text {
-  const heaviest = Math.max(0, ...b.pieces.map((p) => p.massKg));
+  const heaviest = Math.max(0, b.tankKg ?? 0, ...b.pieces.map((p) => p.massKg));
   const hands = peopleFor(heaviest, ONE_PERSON_KG);
   const values = { minutes: minutesOf(b), mass: inKg(b.massKg), how: travelsOf(b) };
   return together([
@@ -45,12 +49,13 @@ function detailOf(b: BrokenDown): Text {
 } // prettier-ignore
 
 /** How what comes out of it travels. */
-function travelsOf({ pieces, bed, plants, gear }: BrokenDown): Text[] {
+function travelsOf({ pieces, bed, plants, gear, tankKg }: BrokenDown): Text[] {
   return [
     ...(pieces.length > 0 ? [say('brokenDown.travels.pieces')] : []),
     ...(plants.length > 0 ? [say('brokenDown.travels.plants')] : []),
     ...(bed.length > 0 ? [say('brokenDown.travels.bed')] : []),
     ...(gear.length > 0 ? [say('brokenDown.travels.gear')] : []),
+    ...(tankKg === undefined ? [] : [say('brokenDown.travels.tank')]),
   ];
 }
 

@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { parseCommission } from '../commission/parse';
+import { withoutDevice } from '../edits/devices';
 import { answered } from '../resolved/answered';
 import { parsed, scape, soil } from '../testing/scape';
 import { ALL, before, fish, found, ids, job, type Part } from '../testing/job';
@@ -49,6 +51,31 @@ describe('gear that was in the tank and leaves it', () => {
     // Two filters, of which one runs on.
     const second = { ...filter, id: 'second', leaves: undefined };
     expect(found(with_([filter, second], kept), 'gear.kept')).toEqual([]);
+  });
+});
+
+describe('a part that is swapped on a later day', () => {
+  const plastic = { id: 'plastic', name: 'Plastic pipes', kind: 'pipes', watts: 0 } as const;
+  const glass = { id: 'glass', name: 'Glass pipes', kind: 'pipes', watts: 0, origin: 'stock', arrives: '2027-02-01', replaces: 'plastic' } as const; // prettier-ignore
+  const planned = (devices: object[]) => job({ site: { devices } });
+
+  it('has its visit and its date, and leaves nothing waiting', () => {
+    const p = planned([plastic, glass]);
+    expect(found(p, 'gear.late')).toEqual([]);
+    expect(found(planned([plastic, { ...glass, replaces: undefined }]), 'gear.late')).toHaveLength(1);
+    const visit = p.build.visits.find((v) => v.tasks.some((t) => t.title === 'Glass pipes in place of Plastic pipes'));
+    expect(visit).toMatchObject({ day: '2027-02-01' });
+    expect(p.care.weeks.flatMap((w) => w.days).flatMap((d) => d.events)).toContain('visit: Glass pipes in place of Plastic pipes');
+  }); // prettier-ignore
+
+  it('takes the place of a device that is listed, of another than itself', () => {
+    const read = (devices: object[]) => parseCommission({ ...scape(), site: { devices } });
+    for (const list of [[glass], [{ ...glass, replaces: 'glass' }]]) {
+      const parsed = read(list);
+      expect(parsed.ok ? [] : parsed.faults.map((f) => f.path)).toEqual(['site.devices[0].replaces']);
+    }
+    expect(withoutDevice([plastic, glass], 'plastic')).toEqual([expect.not.objectContaining({ replaces: 'plastic' })]); // prettier-ignore
+    expect(withoutDevice([plastic], 'plastic')).toBeUndefined();
   });
 });
 

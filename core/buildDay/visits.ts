@@ -3,7 +3,7 @@ import type { Plant } from '../commission/schema';
 import { preparedOf } from '../planting/preparation';
 import { plantingSequence } from '../planted/plantingSequence';
 import { bringing, canMinutes } from '../filling/filling';
-import { lateDevices } from '../gear/gear';
+import { lateDevices, type Gear } from '../gear/gear';
 import { pieceOf, plantingOf } from '../resolved/resolved';
 import { taskOfPiece, taskOfPlant, taskOfStrewn } from '../sittings/homes';
 import { afterwardsOf, BUILD, sittingTitle, type Sitting } from '../sittings/sittings';
@@ -269,6 +269,16 @@ function tiesCut({ joints, size }: Job): Later[] {
   });
 }
 
+/** What a late device is called on its visit, and what is done: put in, or put in another's place. */
+function swapWords({ gear }: Job['commission'], { name, device }: Gear): Pick<VisitTask, 'title' | 'detail'> {
+  const old = gear.find((g) => g.id === device.replaces);
+  if (!old) return { title: name, detail: say('visit.gear') };
+  return {
+    title: say('visit.swap.title', { device: name, old: old.name }),
+    detail: say('visit.swap.detail'),
+  };
+}
+
 function lateGear({ commission, size }: Job): Later[] {
   return lateDevices(commission).map((device): Later => ({
     afterDays: daysFrom(commission.brief.buildDay, device.device.arrives!),
@@ -276,8 +286,7 @@ function lateGear({ commission, size }: Job): Later[] {
     task: {
       id: 'equipment',
       phase: 'finish',
-      title: device.name,
-      detail: say('visit.gear'),
+      ...swapWords(commission, device),
       minutes: RATES.equipment * size,
       caution: CAUTIONS.power,
     },

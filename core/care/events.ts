@@ -98,6 +98,12 @@ function waterEvents(commission: Resolved, survey: Survey): Event[] {
   return days.map((after) => once('bacteria', after, say('event.bacteria', { dose })));
 }
 
+/** A device that comes on a visit, in another's place where it was said. */
+function comesWords({ gear }: Resolved, device: string, replaces: string | undefined): Text {
+  const old = gear.find((g) => g.id === replaces);
+  return old ? say('event.gear.swap', { device, old: old.name }) : say('event.gear', { device });
+}
+
 /** Gas that starts later, gear that comes late, root tabs that are used up. */
 function gearEvents(commission: Resolved, survey: Survey): Event[] {
   const { brief } = commission;
@@ -107,7 +113,11 @@ function gearEvents(commission: Resolved, survey: Survey): Event[] {
   return [
     ...(gas > 0 ? [once('gas', gas, say('event.gas'))] : []),
     ...lateDevices(commission).map(({ name, device }) =>
-      once('arrives', daysFrom(brief.buildDay, device.arrives!), say('event.gear', { device: name })),
+      once(
+        'arrives',
+        daysFrom(brief.buildDay, device.arrives!),
+        comesWords(commission, name, device.replaces),
+      ),
     ),
     ...Array.from({ length: renewals }, (_, i) =>
       once('tabs', (i + 1) * TABS_LAST_DAYS, say('event.tabs', { count: tabs })),

@@ -53,7 +53,7 @@ const OWN: readonly [string, Partial<Plant>][] = [
   ['Ceratophyllum', { roots: 'float', minBedMm: undefined }],
 ];
 
-/** Plants that everybody has: about ninety, to be changed and added to by each studio. */
+/** Plants that everybody has: about ninety, and those that nobody can name, to be changed and added to by each studio. */
 export const KNOWN_PLANTS: readonly Plant[] = PLANT_ROWS.trim().split('\n').map(plantOfRow);
 const byId = new Map(KNOWN_PLANTS.map((p) => [p.id, p]));
 

@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import { day, id, text, words } from './primitives';
+import { day, id, minor, text, words } from './primitives';
 
-/* Another scape that is broken down, and of which parts come into this one. */
+/* Another scape that is broken down, or a second-hand lot, and of which parts come into this one. */
 
 export const brokenDownSchema = z.looseObject({
   id,
@@ -9,6 +9,10 @@ export const brokenDownSchema = z.looseObject({
   name: words,
   /** Day on which it is broken down. */
   day,
+  /** Paid for all of it, where it is bought as one lot. */
+  priceMinor: minor.optional(),
+  /** The tank itself is a part of it. */
+  withTank: z.boolean().optional(),
   note: text.optional(),
 });
 

@@ -142,11 +142,18 @@ function outsideFaults({ brief, vessel, site, pictures, log, catalogue }: Commis
 /** Gear that is an article of the catalogue has to be in it. */
 function gearFaults({ site, catalogue }: Commission): Fault[] {
   const known = new Set(catalogue.materials.map((m) => m.id));
-  return (site?.devices ?? []).flatMap(({ material }, i) =>
+  const devices = new Set((site?.devices ?? []).map((d) => d.id));
+  const strange = (site?.devices ?? []).flatMap(({ id, replaces }, i) =>
+    replaces === undefined || (devices.has(replaces) && replaces !== id)
+      ? []
+      : [unknown(`site.devices[${i}].replaces`, replaces, say('id.of.device'))],
+  );
+  const articles = (site?.devices ?? []).flatMap(({ material }, i) =>
     material === undefined || known.has(material)
       ? []
       : [unknown(`site.devices[${i}].material`, material, idOf('material', 'catalogue.materials'))],
   );
+  return [...strange, ...articles];
 }
 
 function packFaults({ catalogue }: Commission): Fault[] {

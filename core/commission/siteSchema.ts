@@ -85,6 +85,8 @@ const deviceSchema = z.looseObject({
   litresPerHour: figure(0, 100_000).optional(),
   /** Where a flow pump blows, seen from above: 0 to the right, 90 to the back. */
   towardsDeg: degrees.optional(),
+  /** The device in whose place it comes, for its looks or since that was lent: until its day that one is there. */
+  replaces: id.optional(),
   /** Day on which it comes, where that is known: what cannot start without it waits. */
   arrives: day.optional(),
   /** Proposed, and touched by nobody since: it follows the tank. */

@@ -25,6 +25,11 @@ export function co2CostOf({ co2, co2CostMinor = 0 }: Pick<Brief, 'co2' | 'co2Cos
   return co2 ? co2CostMinor : 0;
 }
 
+/** What is paid for lots of which everything has one price, minor units. */
+export function lotsCostOf({ brokenDown = [] }: Pick<Brief, 'brokenDown'>): number {
+  return brokenDown.reduce((sum, { priceMinor = 0 }) => sum + priceMinor, 0);
+}
+
 /** How an epiphyte is held to its piece: by dots of gel where nothing is said. */
 export function heldBy({ held = 'glue' }: Pick<Planting, 'held'>): NonNullable<Planting['held']> {
   return held;

@@ -37,17 +37,17 @@ export function optionAfter(option: Option, { now, difference: { kept, lines } }
     bed: option.bed.map((l) => {
       const k = l.now === undefined ? undefined : kept.get(`bed ${l.id}`)!;
       if (!k) return newUnlessSaid(l);
-      return k.wants - k.has <= handfulOf(k.wants) ? l : { ...l, presentL: k.has };
+      return k.wants - k.has <= handfulOf(k.wants) ? ofHere(l) : { ...ofHere(l), presentL: k.has };
     }),
     pieces: option.pieces.map((p) => {
       const was = p.now === undefined ? undefined : now.pieces.find((q) => q.id === p.now)!;
       if (!was) return newUnlessSaid(p);
-      return { ...p, wasAt: was.at };
+      return { ...ofHere(p), wasAt: was.at };
     }),
     plants: option.plants.map((p) => {
       const k = p.now === undefined ? undefined : kept.get(`plants ${p.id}`)!;
       if (!k) return newUnlessSaid(p);
-      const { now: of, ...rest } = p;
+      const { now: of, ...rest } = ofHere(p);
       // What stays as it is is left alone; what is moved, or of which more is wanted, is planted with what there is of it.
       const isAsItWas = asked(p) === asked(now.plants.find((q) => q.id === of)!);
       const isLeftAlone = left.get(`plants ${of}`)!.moved === 0 && (isAsItWas || k.wants <= k.has);
@@ -55,6 +55,13 @@ export function optionAfter(option: Option, { now, difference: { kept, lines } }
     }),
   };
 } // prettier-ignore
+
+/** What is there comes out of no other scape, whatever was said before it was drawn. */
+function ofHere<T extends { from?: string }>(thing: T): T {
+  if (thing.from === undefined) return thing;
+  const { from: _from, ...rest } = thing;
+  return rest as unknown as T;
+}
 
 /** What a planting is to cover, and how: by a bed that rises under it nobody is asked to plant more. */
 const asked = ({ region, spacingMm, count, share }: Planting) =>

@@ -144,7 +144,8 @@ const WAITS: Partial<Record<GearKind, 'filter' | 'heater' | 'lamp' | 'co2'>> = {
 };
 
 function lateFindings({ brief }: Resolved, { device, kind, late }: Gear): Finding[] {
-  if (!late) return [];
+  // What takes another's place on its day leaves nothing waiting.
+  if (!late || device.replaces !== undefined) return [];
   const days = daysFrom(brief.buildDay, device.arrives!);
   const waits = kind && WAITS[kind];
   return [

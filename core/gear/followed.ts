@@ -1,4 +1,5 @@
 import type { Commission, Material } from '../commission/schema';
+import { onlyLinked } from '../edits/devices';
 import { freshId } from '../edits/ids';
 import type { Text } from '../words/text';
 import { proposedGear, type Need } from './propose';
@@ -35,7 +36,7 @@ export function followed(
   // Of a kind that was taken there may be more than before: a second heater for a larger tank.
   const kinds = new Set(own.filter((d) => d.proposed).map((d) => d.kind));
   const more = left.filter((w) => w.kind === 'heater' && kinds.has('heater'));
-  const all = more.reduce((list, w) => [...list, { ...w, id: freshId(w.id, list), proposed: true }], now);
+  const all = onlyLinked(more.reduce((list, w) => [...list, { ...w, id: freshId(w.id, list), proposed: true }], now)); // prettier-ignore
   return JSON.stringify(all.map(figuresOf)) === JSON.stringify(own.map(figuresOf)) ? undefined : all;
 }
 

@@ -1,5 +1,5 @@
 import { materialOf } from '../commission/lookup';
-import { co2CostOf } from '../commission/usual';
+import { co2CostOf, lotsCostOf } from '../commission/usual';
 import type { Commission, Material, Origin, Site } from '../commission/schema';
 import type { Warms } from '../site/warmth';
 
@@ -181,6 +181,12 @@ export function unpackedDevices({ gear }: Pick<Geared, 'gear'>): readonly Gear[]
 export function gasCostOf({ brief, gear }: Geared): number {
   const listed = gear.some((g) => isBought(g) && g.kind === 'co2' && g.article?.packs?.length);
   return listed ? 0 : co2CostOf(brief);
+}
+
+/** What is paid beside the lines of the take-off, minor units: a CO2 set as quoted, lots of several things for one price. */
+export function paidBeside(geared: Geared): { gas: number; lots: number; all: number } {
+  const [gas, lots] = [gasCostOf(geared), lotsCostOf(geared.brief)];
+  return { gas, lots, all: gas + lots };
 }
 
 /** True for a tank that is as warm as its room, by choice; a heater on the list is the later word. */

@@ -1,7 +1,7 @@
 import { rotation, turned } from '../geometry/rotation';
 import type { Point } from '../geometry/polygon';
 import type { Day } from '../calendar/day';
-import { gasCostOf, gearOf } from '../gear/gear';
+import { gearOf, paidBeside } from '../gear/gear';
 import { materialOf, optionOf } from '../commission/lookup';
 import type { Commission, Piece } from '../commission/schema';
 import { hullOf } from '../hardscape/planHull';
@@ -79,7 +79,7 @@ export function glanceOf(commission: Commission, plan: Plan, today: Day): Glance
         ),
       })),
     toSettle: open.length,
-    costMinor: order.totalMinor + gasCostOf({ brief: commission.brief, gear: gearOf(commission) }),
+    costMinor: order.totalMinor + paidBeside({ brief: commission.brief, gear: gearOf(commission) }).all,
     currency: commission.currency,
     unpriced: withoutPrice(takeOff).length,
     toOrder: order.suppliers.filter((s) => s.lines.length > 0).length,

@@ -3,7 +3,7 @@ import { buildPlan, type BuildPlan } from '../buildDay/buildPlan';
 import { pastFindings } from '../buildDay/dayFindings';
 import { plantedPlan, type PlantedPlan } from '../planted/planted';
 import { carePlan, type CarePlan } from '../care/carePlan';
-import { gasCostOf } from '../gear/gear';
+import { paidBeside } from '../gear/gear';
 import { NOW } from '../commission/scapes';
 import type { Commission } from '../commission/schema';
 import { shownOf, type Shown } from '../difference/shown';
@@ -98,10 +98,16 @@ function ofScape(id: string, findings: readonly Finding[]): Finding[] {
   return bySeverity(id === NOW ? findings.filter((f) => OF_DRAWING.includes(f.id)) : findings);
 }
 
+/** What the cost that is held against the budget is of. */
+function budgetSays({ gas, lots }: ReturnType<typeof paidBeside>) {
+  if (gas && lots) return 'cost.budget.says.both';
+  return gas ? 'cost.budget.says.gas' : lots ? 'cost.budget.says.lots' : 'cost.budget.says';
+}
+
 function budgetFindings(commission: Resolved, { totalMinor }: Order): Finding[] {
   const { brief, currency } = commission;
-  const gas = gasCostOf(commission);
-  const cost = totalMinor + gas;
+  const beside = paidBeside(commission);
+  const cost = totalMinor + beside.all;
   if (brief.budgetMinor === undefined || cost <= brief.budgetMinor) return [];
   return [
     {
@@ -111,7 +117,7 @@ function budgetFindings(commission: Resolved, { totalMinor }: Order): Finding[] 
       measured: majorOf(cost, currency),
       limit: majorOf(brief.budgetMinor, currency),
       unit: currency,
-      says: say(gas ? 'cost.budget.says.gas' : 'cost.budget.says', {
+      says: say(budgetSays(beside), {
         cost: { minor: cost, currency },
         agreed: { minor: brief.budgetMinor, currency },
       }),

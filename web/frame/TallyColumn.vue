@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { NOW } from '../../core/commission/scapes';
 import { isUsualPointLoad } from '../../core/site/floorLoad';
-import { gasCostOf, gearOf } from '../../core/gear/gear';
+import { gearOf, paidBeside } from '../../core/gear/gear';
 import { computed } from 'vue';
 import { useRouter } from 'vue-router';
 import type { Finding } from '../../core/words/finding';
@@ -73,7 +73,7 @@ const rows = computed<Row[]>(() => {
   const s = plan.survey;
   const open = unpricedWords(plan.takeOff);
   const budget = doc.brief.budgetMinor;
-  const gas = gasCostOf({ brief: doc.brief, gear: gearOf(doc) });
+  const { gas, lots } = paidBeside({ brief: doc.brief, gear: gearOf(doc) });
   return [
     {
       key: 'water',
@@ -113,7 +113,7 @@ const rows = computed<Row[]>(() => {
             name: 'Material',
             text: money(plan.order.totalMinor, doc.currency, true),
             unit: budget ? `of ${money(budget, doc.currency, true)}` : '',
-            below: [gas ? wording('tallyColumn.gasSet', { gas: money(gas, doc.currency, true) }) : '', open ? f.words(open) : ''].filter(Boolean).join('; ') || undefined, // prettier-ignore
+            below: [gas ? wording('tallyColumn.gasSet', { gas: money(gas, doc.currency, true) }) : '', lots ? wording('tallyColumn.lots', { lots: money(lots, doc.currency, true) }) : '', open ? f.words(open) : ''].filter(Boolean).join('; ') || undefined, // prettier-ignore
           },
         ]),
   ];

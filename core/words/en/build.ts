@@ -265,6 +265,9 @@ export const BUILD = {
   'day.ends': 'done at {done}',
   'day.ends.water': 'water in by {water}, done at {done}',
   'visit.plant': '{count, plural, one {# plug} other {# plugs}}: {todo}; set through the water',
+  'visit.swap.title': '{device} in place of {old}',
+  'visit.swap.detail':
+    'plug out, valves shut, a towel under the joint; the old one rinsed and taken along; checked for leaks, switched on last',
   'visit.gear': 'put in, checked for leaks, switched on last',
   'visit.drain': 'to {height} on the glass, through a cloth so that nothing small goes with it',
   'visit.title': 'Visit, day {after}',

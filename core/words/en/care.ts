@@ -42,6 +42,7 @@ export const CARE = {
   'event.back':
     '{count, plural, one {the animal comes} other {the # animals come}} back if ammonia and nitrite read zero on both days: warmth matched, let in drop by drop',
   'event.bacteria': 'bacteria, {dose}',
+  'event.gear.swap': 'visit: {device} in place of {old}',
   'event.gear': 'visit: {device} goes in',
   'event.melt': 'leaves of {plants} that grew above water melt: cut them off, new ones follow',
   'event.gas': 'gas on, slowly: half the bubbles for three days, then as the drop checker says',

@@ -69,6 +69,7 @@ export const FAULTS = {
   'fault.strewn.size': 'goes from {from} to {to} mm, must go from the small to the large',
   'id.of.layer': 'the id of a layer in {where}',
   'id.of.brokenDown': 'the id of an entry in brief.brokenDown',
+  'id.of.device': 'the id of another entry in site.devices',
   'id.of.sitting': 'the id of an entry in brief.sittings, or "build"',
   'fault.id.now': 'is "{id}", must be another: so the tank as it is now is called',
   'fault.now.other':

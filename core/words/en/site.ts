@@ -157,6 +157,8 @@ export const SITE = {
   watts: '{watts} W',
   'cost.budget.says': 'Material for {cost}, {agreed} agreed.',
   'cost.budget.says.gas': 'Material and CO2 set for {cost}, {agreed} agreed.',
+  'cost.budget.says.lots': 'Material and second-hand lots for {cost}, {agreed} agreed.',
+  'cost.budget.says.both': 'Material, CO2 set and second-hand lots for {cost}, {agreed} agreed.',
   'cost.budget.because': 'Agree the difference, use more from the yard, or plant more economically.',
   'gear.name.filter': 'filter',
   'gear.name.media': 'filter media',

@@ -4,6 +4,7 @@ import { withBrokenDown, withBrokenDownChanged, withoutBrokenDown } from '../../
 import { useCommission } from '../../document/commissionStore';
 import DayField from '../../document/DayField.vue';
 import { useDocEdit } from '../../document/docEdit';
+import FigureField from '../../document/FigureField.vue';
 import WordsField from '../../document/WordsField.vue';
 import { wording } from '../../words/wording';
 
@@ -38,6 +39,21 @@ function remove(id: string): void {
       :apply="(day) => set(b.id, { day })"
       data-test="broken-down-day"
     />
+    <FigureField
+      :label="wording('brokenDownList.price')"
+      kind="money"
+      :unit="commission.document!.currency"
+      optional
+      :value="b.priceMinor"
+      :apply="(priceMinor) => set(b.id, { priceMinor })"
+      data-test="lot-price"
+    />
+    <v-switch
+      :model-value="b.withTank ?? false"
+      :label="wording('brokenDownList.tank')"
+      data-test="lot-tank"
+      @update:model-value="(x) => set(b.id, { withTank: Boolean(x) || undefined })"
+    />
     <button class="act" @click="remove(b.id)">Take away</button>
   </div>
   <button class="act" data-test="add-broken-down" @click="add">
@@ -48,7 +64,7 @@ function remove(id: string): void {
 
 <style scoped>
 .row {
-  grid-template-columns: 1.6fr 1fr auto;
+  grid-template-columns: 1.5fr 1fr 1fr auto auto;
   align-items: end;
 }
 @media (max-width: 700px) {

@@ -4,7 +4,7 @@ import { firstToOrder } from '../../../core/ordering/order';
 import type { Said } from '../../../core/words/text';
 import { NOW } from '../../../core/commission/scapes';
 import type { Commission, Option } from '../../../core/commission/schema';
-import { gasCostOf, gearOf } from '../../../core/gear/gear';
+import { gearOf, paidBeside } from '../../../core/gear/gear';
 import { materialOf } from '../../../core/commission/lookup';
 import { clockOf } from '../../../core/buildDay/buildPlan';
 import { daysFrom } from '../../../core/calendar/day';
@@ -37,7 +37,7 @@ export function figuresOf(plan: ShownPlan, option: Option, doc: Commission, says
   const plugs = survey.plantings.reduce((sum, p) => sum + p.plugs, 0);
   const species = new Set(option.plants.map((p) => p.plant)).size;
   const first = firstToOrder(order)?.orderBy;
-  const gas = gasCostOf({ brief: doc.brief, gear: gearOf(doc) });
+  const { gas, lots } = paidBeside({ brief: doc.brief, gear: gearOf(doc) });
   const settle = toSettle(findings);
   const unpriced = withoutPrice(takeOff).length;
   const rows = [
@@ -51,7 +51,7 @@ export function figuresOf(plan: ShownPlan, option: Option, doc: Commission, says
     {
       name: 'Material',
       text: says.money(takeOff.totalMinor),
-      below: [gas ? `and ${says.money(gas)} for CO2` : '', unpriced ? `${unpriced} without a price` : ''].filter(Boolean).join('; '), // prettier-ignore
+      below: [gas ? `and ${says.money(gas)} for CO2` : '', lots ? `and ${says.money(lots)} for lots` : '', unpriced ? `${unpriced} without a price` : ''].filter(Boolean).join('; '), // prettier-ignore
     },
     {
       name: 'Order by',

@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue';
 import { GEAR_KINDS } from '../../../core/commission/primitives';
 import type { Material, Origin, Site } from '../../../core/commission/schema';
-import { articleOf, gearKindOf, warmsOf } from '../../../core/gear/gear';
+import { articleOf, gearKindOf, gearOf, warmsOf } from '../../../core/gear/gear';
 import { useCommission } from '../../document/commissionStore';
 import DayField from '../../document/DayField.vue';
 import FigureField from '../../document/FigureField.vue';
@@ -57,6 +57,12 @@ const GOES = [
   { value: 'waste', title: wording('deviceRow.toWaste') },
   { value: 'stock', title: wording('deviceRow.toStock') },
 ];
+/** What it may take the place of. */
+const others = computed(() =>
+  gearOf(commission.document!)
+    .filter((g) => g.id !== props.device.id && !g.late)
+    .map((g) => ({ value: g.id, title: g.name })),
+);
 const WARMTH = [
   { value: 'water', title: 'the water' },
   { value: 'above', title: 'by day' },
@@ -111,6 +117,15 @@ const WARMTH = [
         label="comes on"
         :value="device.arrives"
         :apply="(day) => set({ arrives: day || undefined })"
+      />
+      <v-select
+        v-if="device.arrives && others.length"
+        :label="wording('deviceRow.replaces')"
+        :items="others"
+        :model-value="device.replaces"
+        clearable
+        data-test="replaces"
+        @update:model-value="(id: string | null) => set({ replaces: id ?? undefined })"
       />
       <v-select
         v-if="device.watts > 0 && kind !== 'heater'"

@@ -4,6 +4,7 @@ import { say } from '../../../core/words/text';
 import type { Site } from '../../../core/commission/schema';
 import { needOf, proposedGear } from '../../../core/gear/propose';
 import { useCommission } from '../../document/commissionStore';
+import { withoutDevice } from '../../../core/edits/devices';
 import { freshId } from '../../../core/edits/ids';
 import { useDocEdit } from '../../document/docEdit';
 import FigureField from '../../document/FigureField.vue';
@@ -49,8 +50,7 @@ function add(): void {
   edit.site('devices', [...devices.value, { id: begun.value, name: 'device', watts: 10 }]);
 }
 function remove(i: number): void {
-  const left = devices.value.filter((_, n) => n !== i);
-  edit.site('devices', left.length > 0 ? left : undefined);
+  edit.site('devices', withoutDevice(devices.value, devices.value[i].id));
 }
 const { articles, withDevices } = useArticles();
 /** Puts devices on the list, and the articles that they are into the document. */

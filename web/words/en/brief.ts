@@ -37,13 +37,16 @@ export const BRIEF = {
     'Does it run already? What stays, what goes, how far is the filter, where are the animals meanwhile?',
   'questions.rescapeWhy':
     'What stays is not bought, poured or planted again; what is taken out was biofilter.',
-  'questions.brokenDown': 'Does anything come out of another scape that is broken down?',
+  'questions.brokenDown':
+    'Does anything come out of another scape that is broken down, or second-hand as one lot?',
   'questions.brokenDownWhy':
     'Its day settles when stone, soil and plants of it are here, and how many nights what lives waits.',
-  'brokenDownList.add': 'Add a scape that is broken down',
+  'brokenDownList.add': 'Add a scape or a lot',
+  'brokenDownList.price': 'All of it for',
+  'brokenDownList.tank': 'tank too',
   'brokenDownList.name': 'Scape in the shop',
-  'brokenDownList.which': 'Which scape',
-  'brokenDownList.day': 'Broken down on',
+  'brokenDownList.which': 'Which scape or lot',
+  'brokenDownList.day': 'Broken down, or fetched, on',
   'brokenDownList.how':
     'What comes out of it is said at each stone, layer, plant, device and animal, under “comes from”.',
   'livestockPicker.outOf': 'out of',

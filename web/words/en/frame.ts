@@ -15,6 +15,7 @@ export const FRAME = {
   'goneSheet.erased': 'Its client was erased. Nothing of it is kept in this browser any more.',
   'goneSheet.deleted': 'It was removed more than 30 days ago and is gone for good, from this browser too.',
   'tallyColumn.asFurniture': '{pressure}, as furniture of that mass',
+  'tallyColumn.lots': 'and {lots} for lots',
   'tallyColumn.gasSet': 'and {gas} for the CO2 set',
   'livePlan.failed': 'The figures could not be worked out ({message}).',
   'stages.plugs': '{count, plural, one {# plug} other {# plugs}}',

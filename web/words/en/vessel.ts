@@ -50,6 +50,7 @@ export const VESSEL = {
   'deviceRow.toWaste': 'out, thrown away',
   'deviceRow.toStock': 'out, to the studio’s stock',
   'deviceRow.goesOut': 'is taken out',
+  'deviceRow.replaces': 'in place of',
   'deviceRow.towards': 'blows to, 0 is right',
   'deviceRow.follows': 'follows the tank until it is changed',
   'proposedGear.total':
