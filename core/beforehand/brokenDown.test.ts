@@ -4,6 +4,7 @@ import { parseCommission } from '../commission/parse';
 import { withoutPerson } from '../commission/withoutPerson';
 import { plan } from '../pipeline/plan';
 import { carpet, found, job, line, root, stone, type Part } from '../testing/job';
+import { reservedFindings } from '../yard/reserved';
 import { standingIn } from '../testing/standing';
 import { pouredL } from '../substrate/pour';
 import { parsed, scape, soil } from '../testing/scape';
@@ -53,7 +54,7 @@ describe('a scape that is broken down elsewhere', () => {
     const litres = pouredL(line(p, 'soil')!.measured.value, SETTLES);
     // By hand: tubs 10 min, one stone 3, a minute and a half for each litre of soil.
     expect(row(p)!.detail).toContain(`about ${Math.round(10 + 3 + litres * 1.5)} min`);
-    expect(row(p)!.detail).toMatch(/The heaviest weighs 30 kg: 3 people\..*off the mains first/);
+    expect(row(p)!.detail).toMatch(/3 people for the heaviest, gloves on.*off the mains first/);
   });
 
   it('brings soil that has run, wood that has sunk, plants whose leaves grew under water', () => {
@@ -96,10 +97,23 @@ describe('a scape that is broken down elsewhere', () => {
   });
 
   it('gives nothing that stands there already, whatever was said of it before it was drawn', () => {
-    const c = standingIn(scape(), (o) => ({ pieces: o.pieces.map((p) => ({ ...p, from: 'window' })), bed: o.bed.map((l) => ({ ...l, from: 'window' })) })); // prettier-ignore
-    const p = plan(parsed({ ...c, brief: { ...c.brief, brokenDown: [shop] } }));
+    const c = structuredClone(standingIn(scape()));
+    c.brief.brokenDown = [shop];
+    for (const thing of [...c.options[0].pieces, ...c.options[0].bed, ...c.options[0].plants])
+      thing.from = 'window';
+    const p = plan(parsed(c));
     expect(p.findings.some((f) => f.id === 'brokenDown.empty')).toBe(true);
     expect(p.build.beforehand.some((b) => b.kind === 'brokenDown')).toBe(false);
+  });
+
+  it('has in it what stands in another commission until then: nobody is asked who gets it', () => {
+    const d = structuredClone(parsed(scape()));
+    d.brief.brokenDown = [shop];
+    d.options[0].pieces = [stone({ origin: 'stock', from: 'window' })];
+    const elsewhere = { 'S-1': ['The window of the shop'] };
+    expect(reservedFindings(d, 'a', elsewhere)).toEqual([]);
+    d.options[0].pieces = [stone({ origin: 'stock' })];
+    expect(reservedFindings(d, 'a', elsewhere)).toHaveLength(1);
   });
 
   it('of which nothing comes here is a note, and no work', () => {

@@ -18,6 +18,8 @@ export interface BrokenDown {
   /** Days before the build day on which it is broken down; negative after it. */
   aheadDays: number;
   pieces: { id: string; massKg: number }[];
+  /** Something lives on one of them: they travel wet. */
+  living: boolean;
   /** Litres of each layer as they are poured. */
   bed: { name: Said; litres: number }[];
   plants: { name: string; plugs: number }[];
@@ -83,6 +85,7 @@ export function brokenDownOf(commission: Resolved, survey: Survey): BrokenDown[]
       entry,
       aheadDays,
       pieces: carried,
+      living: living.length > 0,
       bed: layers.map((l) => ({ name: l.name, litres: l.pouredL })),
       plants: plantings.map((p) => ({ name: p.plant.name, plugs: p.atHand })),
       gear: gear.map(({ id, name }) => ({ id, name })),

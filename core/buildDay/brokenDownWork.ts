@@ -1,6 +1,6 @@
 import { isEmpty, type BrokenDown } from '../beforehand/brokenDown';
 import { dayPlus, type Day } from '../calendar/day';
-import { peopleFor } from '../site/lifting';
+import { GLASS_LIFT, peopleFor, recommendedKg } from '../site/lifting';
 import { inKg, inLitres } from '../words/measure';
 import { say, type Text } from '../words/text';
 import { CAUTIONS, together } from './cautions';
@@ -37,21 +37,22 @@ function outOf({ pieces, bed, plants, gear, animals, tankKg }: BrokenDown): Text
 
 /** How long it takes, what weighs how much, how it travels; hands and law at each. */
 function detailOf(b: BrokenDown): Text {
-  const heaviest = Math.max(0, b.tankKg ?? 0, ...b.pieces.map((p) => p.massKg));
-  const hands = peopleFor(heaviest, ONE_PERSON_KG);
   const values = { minutes: minutesOf(b), mass: inKg(b.massKg), how: travelsOf(b) };
+  const stones = peopleFor(Math.max(0, ...b.pieces.map((p) => p.massKg)), ONE_PERSON_KG);
+  const tank = peopleFor(b.tankKg ?? 0, recommendedKg(GLASS_LIFT));
+  const isWet = b.animals.length + b.plants.length + b.gear.length > 0 || b.entry.priceMinor === undefined;
   return together([
     say(b.massKg > 0 ? 'before.brokenDown.detail' : 'before.brokenDown.light', values),
     ...(b.animals.length > 0 ? [say('before.brokenDown.animals'), CAUTIONS.welfare] : []),
-    ...(hands > 1 ? [say('before.brokenDown.heavy', { mass: inKg(heaviest), count: hands }), CAUTIONS.heavy] : []),
-    b.bed.length > 0 ? CAUTIONS.strip : CAUTIONS.mains,
+    ...(Math.max(stones, tank) > 1 ? [say('before.brokenDown.heavy', { count: Math.max(stones, tank) })] : []),
+    ...(b.bed.length > 0 ? [CAUTIONS.strip] : isWet ? [CAUTIONS.mains] : []),
   ]);
 } // prettier-ignore
 
 /** How what comes out of it travels. */
-function travelsOf({ pieces, bed, plants, gear, tankKg }: BrokenDown): Text[] {
+function travelsOf({ living, pieces, bed, plants, gear, tankKg }: BrokenDown): Text[] {
   return [
-    ...(pieces.length > 0 ? [say('brokenDown.travels.pieces')] : []),
+    ...(pieces.length > 0 ? [say(living ? 'brokenDown.travels.pieces' : 'brokenDown.travels.dry')] : []),
     ...(plants.length > 0 ? [say('brokenDown.travels.plants')] : []),
     ...(bed.length > 0 ? [say('brokenDown.travels.bed')] : []),
     ...(gear.length > 0 ? [say('brokenDown.travels.gear')] : []),

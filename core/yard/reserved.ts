@@ -12,7 +12,9 @@ export type Elsewhere = Readonly<Record<string, readonly string[]>>;
 export function reservedFindings(commission: Commission, optionId: string, elsewhere: Elsewhere): Finding[] {
   return optionOf(commission, optionId).pieces.flatMap((piece): Finding[] => {
     const others = elsewhere[yardNumber(piece)] ?? [];
-    if (others.length === 0 || pieceOrigin(commission, piece) !== 'stock') return [];
+    // What comes out of another scape stands there until that is broken down.
+    const isTaken = pieceOrigin(commission, piece) === 'stock' && piece.from === undefined;
+    if (others.length === 0 || !isTaken) return [];
     return [
       {
         id: 'piece.reserved',

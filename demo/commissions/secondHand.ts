@@ -15,6 +15,9 @@ export function secondHand(today: Day): Commission {
       client: { name: 'Mr Tarn', place: 'study, on the oak chest', contact: '01 632 960 171' },
       story: 'The root was glued in long ago and is the best thing about it. Build the rest around it.',
       budgetMinor: 22_000,
+      brokenDown: [
+        { id: 'lot', name: 'Tank with root and stones', day: today, priceMinor: 4_500, withTank: true },
+      ],
       keeper: 'Mr Tarn',
       minutesAWeek: 90,
       daylight: 'indirect',
@@ -71,8 +74,8 @@ export function secondHand(today: Day): Commission {
         ],
         pieces: [
           set('R-07', [400, 190], 30, { owned: undefined, origin: 'here', fixed: true }),
-          set('S-31', [200, 150], 20, { turnDeg: 30, owned: undefined, origin: 'client' }),
-          set('S-33', [300, 110], 18, { turnDeg: 80, owned: undefined, origin: 'client' }),
+          set('S-31', [200, 150], 20, { turnDeg: 30, owned: undefined, from: 'lot', state: 'dry' }),
+          set('S-33', [300, 110], 18, { turnDeg: 80, owned: undefined, from: 'lot', state: 'dry' }),
         ],
         joints: [],
         plants: [
@@ -81,6 +84,7 @@ export function secondHand(today: Day): Commission {
             plant: 'marsilea-hirsuta',
             region: ring('20,20 760,20 760,120 20,120'),
             spacingMm: 40,
+            declined: 'snails',
           },
           {
             id: 'P-2',

@@ -39,6 +39,8 @@ function gaveOf({ options, chosen }: Commission): Gave[] {
 /** Pieces of the studio’s yard that the chosen option takes, by their numbers. */
 function yardIds({ options, chosen }: Commission): string[] {
   const pieces = options.find((o) => o.id === chosen)?.pieces ?? [];
-  const taken = pieces.filter((p) => (p.origin ?? (p.owned ? 'stock' : undefined)) === 'stock');
+  const taken = pieces.filter(
+    (p) => (p.origin ?? (p.owned ? 'stock' : undefined)) === 'stock' && p.from === undefined,
+  );
   return [...new Set(taken.map(yardNumber))];
 }

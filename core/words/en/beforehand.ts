@@ -16,6 +16,7 @@ export const BEFOREHAND = {
   'before.brokenDown.detail': 'about {minutes} min for one pair of hands, {mass} to carry; {how}.',
   'before.brokenDown.light': 'about {minutes} min for one pair of hands; {how}.',
   'brokenDown.travels.pieces': 'stone and wood under wet cloth',
+  'brokenDown.travels.dry': 'stone and wood wrapped, none on another',
   'brokenDown.travels.plants': 'plants in shallow water, covered',
   'brokenDown.travels.bed': 'soil and grain drained into tubs with lids',
   'brokenDown.tank': 'the tank ({mass} empty)',
@@ -23,7 +24,7 @@ export const BEFOREHAND = {
   'brokenDown.travels.gear': 'devices emptied, filter media under water',
   'before.brokenDown.animals': 'Animals first, into their own water, with air and out of the cold.',
   'before.brokenDown.heavy':
-    'The heaviest weighs {mass}: {count, plural, one {one person} other {# people}}.',
+    '{count} people for the heaviest, gloves on, a clear way to the van. Local rules for lifting decide.',
   'brokenDown.animals': '{count} {name}',
   'brokenDown.gear': 'devices {devices}',
   'brokenDown.late.says':

@@ -46,7 +46,7 @@ export const BRIEF = {
   'brokenDownList.tank': 'tank too',
   'brokenDownList.name': 'Scape in the shop',
   'brokenDownList.which': 'Which scape or lot',
-  'brokenDownList.day': 'Broken down, or fetched, on',
+  'brokenDownList.day': 'Fetched on',
   'brokenDownList.how':
     'What comes out of it is said at each stone, layer, plant, device and animal, under “comes from”.',
   'livestockPicker.outOf': 'out of',
