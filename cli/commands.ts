@@ -1,5 +1,8 @@
 import { Command, CommanderError } from 'commander';
 import { isDay } from '../core/calendar/day';
+import { BUYING_AIMS } from '../core/commission/briefSchema';
+import type { Commission } from '../core/commission/schema';
+import { withAim } from '../core/edits/buying';
 import { plan } from '../core/pipeline/plan';
 import { report } from '../core/pipeline/report';
 import { unknownFields } from '../core/commission/unknown';
@@ -14,6 +17,9 @@ interface Asked {
   option?: string;
   json?: boolean;
   today?: string;
+  cheapest?: boolean;
+  soonest?: boolean;
+  fewest?: boolean;
 }
 
 const ABOUT: Record<Part | 'validate', string> = {
@@ -34,7 +40,7 @@ export interface Output {
 }
 
 async function run(part: Part | 'validate', file: string, asked: Asked, { out, say }: Output): Promise<void> {
-  const commission = await readCommission(file);
+  const commission = asBought(await readCommission(file), asked);
   if (asked.today !== undefined && !isDay(asked.today))
     throw new RefusedError([fault('--today', 'fault.day', { value: asked.today })]);
   if (asked.option !== undefined) checkOption(() => optionOf(commission, asked.option));
@@ -48,6 +54,14 @@ async function run(part: Part | 'validate', file: string, asked: Asked, { out, s
   const planted = wanted ? result.planted : undefined;
   if (asked.json) out(`${JSON.stringify(report(result, shown, planted), null, 2)}\n`);
   else out(table(part, commission, result, planted));
+}
+
+/** The commission as it would be bought: as the document has it unless the command line says otherwise. */
+function asBought(commission: Commission, asked: Asked): Commission {
+  const aims = BUYING_AIMS.filter((aim) => asked[aim]);
+  if (aims.length > 1)
+    throw new RefusedError([fault(`--${aims[1]}`, 'fault.aims', { other: `--${aims[0]}` })]);
+  return aims[0] ? withAim(commission, aims[0]) : commission;
 }
 
 function checkOption(look: () => unknown): void {
@@ -89,7 +103,7 @@ function commands(output: Output): Command {
     .showHelpAfterError(false)
     .configureOutput({ writeOut: output.out, writeErr: output.say });
   for (const part of Object.keys(ABOUT) as (Part | 'validate')[]) {
-    program
+    const command = program
       .command(part)
       .description(ABOUT[part])
       .argument('<file>', 'a commission: its document (JSON), or the file with its scans (zip)')
@@ -97,6 +111,11 @@ function commands(output: Output): Command {
       .option('--today <day>', 'the day against which order-by days are held, YYYY-MM-DD')
       .option('--json', 'one JSON object instead of a table')
       .action((file: string, asked: Asked) => run(part, file, asked, output));
+    if (part !== 'order') continue;
+    command
+      .option('--cheapest', 'suppliers chosen for the least total with carriage')
+      .option('--soonest', 'suppliers chosen for the soonest day on which all is there')
+      .option('--fewest', 'suppliers chosen for the fewest parcels');
   }
   return program;
 }

@@ -183,7 +183,7 @@ function takeOffRows(commission: Commission, { takeOff, order }: Plan): string[]
 
 function orderRows(commission: Commission, { order }: Plan): string[] {
   return order.suppliers.flatMap((s) => [
-    `${s.name}: order by ${s.orderBy ?? 'no day'}, ${money(commission, s.totalMinor)}`,
+    `${s.name}: order by ${s.orderBy ?? 'no day'}${s.cutOff ? ` ${s.cutOff}` : ''}, ${money(commission, s.totalMinor)}${s.carriageMinor ? ` and ${money(commission, s.carriageMinor)} carriage` : ''}`,
     ...aligned(
       s.lines.map((l) => [
         `  ${inEnglish(l.packWords)}`,

@@ -26,7 +26,7 @@ const CENTRAL = [
   'cellGradient', 'cheapestPacks', 'closesLike', 'cooledCelsius', 'coverDays', 'coverShare', 'cutRun', 'difference', 'dliForFactor', 'driftRegion',
   'evaporationKgPerH', 'facesOf', 'fillUnder', 'firstFill', 'floorLoad', 'followed', 'gapMm', 'gearSeen', 'glassKg', 'gripOf',
   'grownArea', 'growthOf', 'gypsumG', 'heatLoss', 'hiddenShare', 'homeOf', 'intoWaterW', 'isShaded', 'jobIn', 'joinedRegion', 'jointsToHide',
-  'kilonewtonsFromKg', 'leftAfter', 'liftKgf', 'lightMap', 'lightOnDay', 'limbsOf', 'litresToHeight', 'loadsOf', 'longestRound', 'measurePocket',
+  'kilonewtonsFromKg', 'leastTotal', 'leftAfter', 'liftKgf', 'lightMap', 'lightOnDay', 'limbsOf', 'litresToHeight', 'loadsOf', 'longestRound', 'measurePocket',
   'meshVolume', 'mirrored', 'mixedCelsius', 'moundSteepestDeg', 'movesWith', 'netLiftKgf', 'orderDay', 'parted',
   'partingBrightness', 'pathRegion', 'pieceFrom', 'plugPositions', 'plugsFor', 'polygonArea', 'poreWaterL',
   'potentialFlow', 'pouredL', 'powerLoad', 'powerOf', 'ppfdFrom', 'proposedGear', 'reachFromFront', 'recommendedKg', 'recordedOf',

@@ -11,8 +11,18 @@ export interface SupplierRequest {
   /** The day on which it should arrive: not later, and perishables not much earlier. */
   wantedBy: Day | null;
   currency: string;
+  /** What it asks beside the goods, by its own terms; nothing where it has said none. */
+  carriageMinor?: number;
   /** A pack is known by the thing it holds and its own id: two plants may both come in a `cup`. */
-  lines: { item: string; pack: string; name: string; count: number; priceMinor: number; leadDays: number }[];
+  lines: {
+    item: string;
+    pack: string;
+    name: string;
+    count: number;
+    priceMinor: number;
+    leadDays: number;
+    isLiving?: boolean;
+  }[];
 }
 
 /** The supplier answered and will not deliver. */

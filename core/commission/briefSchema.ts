@@ -53,6 +53,9 @@ const schools = z.looseObject({
   lookAfter: z.boolean().optional(),
 });
 
+/** For what suppliers are chosen: the least in all, the soonest there, the fewest parcels. */
+export const BUYING_AIMS = ['cheapest', 'soonest', 'fewest'] as const;
+
 export const OCCASIONS = ['opening', 'show', 'photograph', 'birthday', 'other'] as const;
 export const PICTURE_SUBJECTS = [
   'story',
@@ -188,6 +191,17 @@ export const briefSchema = z.looseObject({
   filter: filterSchema.optional(),
   /** Scapes that are broken down elsewhere, of which parts come here. */
   brokenDown: z.array(brokenDownSchema).max(10).optional(),
+  /** From whom it is bought: line by line as it is cheapest when left out, otherwise chosen for the whole order. */
+  buying: z
+    .looseObject({
+      aim: z.enum(BUYING_AIMS).optional(),
+      /** Lines that are bought from one supplier, whatever is chosen. */
+      pins: z
+        .array(z.looseObject({ line: id, supplier: id }))
+        .max(300)
+        .optional(),
+    })
+    .optional(),
   /** Water from another tank that goes into a new one, L. */
   otherWaterL: figure(0, 10_000).optional(),
   care: careSchema.optional(),

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import {
+  clock,
   figure,
   id,
   words,
@@ -23,6 +24,11 @@ export const packSchema = z.looseObject({
   priceMinor: minor,
   supplier: id,
   leadDays: z.number().int().min(0).max(365),
+  /** Price of one by how many are bought: that of the last step that is reached. */
+  steps: z
+    .array(z.looseObject({ from: z.int().min(2).max(100_000), priceMinor: minor }))
+    .max(6)
+    .optional(),
   keepsDays: z.number().int().min(0).max(3_650).optional(),
   /** What it is sold as: bag, cup, pot, bunch, bottle. */
   name: words.optional(),
@@ -143,6 +149,18 @@ export const supplierSchema = z.looseObject({
   days: z.array(weekday).max(7).optional(),
   /** Days on which it neither works nor delivers: single days or spans, both ends included. */
   closed: z.array(closedSpan).max(400).optional(),
+  /** Days on which it delivers plants and animals; on all of its days when left out. */
+  livingDays: z.array(weekday).max(7).optional(),
+  /** Orders that come later in the day count as of the next. */
+  cutOff: clock.optional(),
+  /** The least it sends for, and carriage by what the goods come to. */
+  minimumMinor: minor.optional(),
+  carriage: z
+    .array(z.looseObject({ fromMinor: minor, minor }))
+    .max(10)
+    .optional(),
+  /** Whom one rings or writes to there. */
+  contact: words.optional(),
 });
 
 const span = (least: number, most: number) =>

@@ -30,10 +30,14 @@ export function supplierOf({ catalogue }: Catalogued, id: string): Supplier {
 }
 
 /** A pack of the document's catalogue, by what it holds and its own id: two plants may both come in a `cup`. */
-export function packOf({ catalogue }: Catalogued, entry: string, pack: string): Pack | undefined {
+export function packOf(commission: Catalogued, entry: string, pack: string): Pack | undefined {
+  return entryPacks(commission, entry).find((p) => p.id === pack);
+}
+
+/** All packs in which a material or a plant is sold; none where the catalogue has no such entry. */
+export function entryPacks({ catalogue }: Catalogued, entry: string): readonly Pack[] {
   const holds = ({ id }: { id: string }) => id === entry;
-  const found = catalogue.materials.find(holds) ?? catalogue.plants.find(holds);
-  return found?.packs?.find((p) => p.id === pack);
+  return (catalogue.materials.find(holds) ?? catalogue.plants.find(holds))?.packs ?? [];
 }
 
 /** A supplier's name; its id where the document does not have it any more, as in an order from before. */

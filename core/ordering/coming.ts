@@ -71,7 +71,7 @@ export function toOrder(commission: Resolved, line: TakeOffLine, coming: readonl
   const short = new Set(own.filter((c) => c.given < c.asked).map((c) => c.pack));
   const choices = Object.entries(line.contents).flatMap(([id, size]) => {
     const pack = packOf(commission, line.id, id);
-    return pack && !short.has(id) ? [{ id, size, priceMinor: pack.priceMinor }] : [];
+    return pack && !short.has(id) ? [{ id, size, priceMinor: pack.priceMinor, steps: pack.steps }] : [];
   });
   return cheapestPacks(stillMissing(line, coming), choices) ?? [];
 }

@@ -13,20 +13,31 @@ export function isClosed(supplier: Supplier, day: Day): boolean {
   );
 }
 
-/** True on a day on which it brings something: one of its days, and not closed. */
-export function delivers(supplier: Supplier, day: Day): boolean {
-  const days: readonly string[] | undefined = supplier.days;
+/** True on a day on which it brings something: one of its days, of those for living goods where they are, and not closed. */
+export function delivers(supplier: Supplier, day: Day, isLiving = false): boolean {
+  const days: readonly string[] | undefined = isLiving
+    ? (supplier.livingDays ?? supplier.days)
+    : supplier.days;
   return (!days || days.includes(weekdayOf(day))) && !isClosed(supplier, day);
 }
 
 /** The last day before `before` on which the supplier delivers, or undefined when there is none. */
-export function lastDelivery(supplier: Supplier, before: Day): Day | undefined {
+export function lastDelivery(supplier: Supplier, before: Day, isLiving = false): Day | undefined {
   for (let back = 1; back <= LOOK_BACK_DAYS; back++) {
     const day = dayPlus(before, -back);
-    if (delivers(supplier, day)) return day;
+    if (delivers(supplier, day, isLiving)) return day;
   }
   return undefined;
 }
+
+/** The first day on which what is ordered on a day can be there: after its lead days, on a day on which it delivers. */
+export function firstDelivery(supplier: Supplier, ordered: Day, leadDays: number, isLiving = false): Day | undefined {
+  for (let ahead = leadDays; ahead <= LOOK_BACK_DAYS; ahead++) {
+    const day = dayPlus(ordered, ahead);
+    if (delivers(supplier, day, isLiving) && orderDay(supplier, day, leadDays) >= ordered) return day;
+  }
+  return undefined;
+} // prettier-ignore
 
 /**
  * The last day on which an order must reach the supplier for it to deliver on a day: lead days are counted

@@ -5,9 +5,11 @@ import type { Pack } from '../commission/schema';
 import type { Resolved } from '../resolved/resolved';
 import { packWordsOf, type TakeOffLine } from '../takeoff/line';
 import type { TakeOff } from '../takeoff/takeOff';
-import type { PackCount } from '../takeoff/packs';
+import { priceFor, type PackCount } from '../takeoff/packs';
+import { majorOf } from '../units/money';
 import type { Finding } from '../words/finding';
 import { say, type Said, type Text } from '../words/text';
+import { carriageOf, termsOf } from './carriage';
 import { comingLines, toOrder, type ComingLine } from './coming';
 import type { Placed } from './confirmation';
 import { confirmedFindings } from './confirmedFindings';
@@ -37,9 +39,13 @@ export interface OrderLine {
 export interface SupplierOrder {
   supplier: string;
   name: string;
-  /** What is still to be ordered there, and its price. */
+  /** What is still to be ordered there, and its price; carriage of it, and what it lacks of the least that is sent. */
   lines: OrderLine[];
   totalMinor: number;
+  carriageMinor: number;
+  lacksMinor: number;
+  /** Orders that come later in the day count as of the next. */
+  cutOff?: string;
   /** The earliest of its lines' days: one order, sent once. */
   orderBy?: Day;
   /** What it has confirmed. */
@@ -74,11 +80,17 @@ export function order(
   const ids = [...new Set([...lines, ...coming].map(({ supplier }) => supplier))];
   const suppliers = ids.map((id): SupplierOrder => {
     const own = lines.filter((l) => l.supplier === id).map((l) => l.orderLine);
+    const totalMinor = own.reduce((sum, l) => sum + l.priceMinor, 0);
+    const known = commission.catalogue.suppliers.find((s) => s.id === id);
+    const terms = termsOf(known ?? {});
     return {
       supplier: id,
       name: nameOfSupplier(commission, id),
       lines: own,
-      totalMinor: own.reduce((sum, l) => sum + l.priceMinor, 0),
+      totalMinor,
+      carriageMinor: carriageOf(terms, totalMinor),
+      lacksMinor: own.length > 0 ? Math.max(0, terms.minimumMinor - totalMinor) : 0,
+      ...(known?.cutOff ? { cutOff: known.cutOff } : {}),
       orderBy: earliest(own),
       coming: coming.filter((c) => c.supplier === id),
     };
@@ -90,6 +102,7 @@ export function order(
     unpriced: withoutPrice(takeOff).map(({ id, name }) => ({ id, name })),
     findings: [
       ...suppliers.flatMap((s) => firstOfEach(s.lines).flatMap((l) => orderFindings(s, l, today))),
+      ...minimumFindings(commission, suppliers),
       ...confirmedFindings(commission, takeOff, coming),
     ],
   };
@@ -98,7 +111,7 @@ export function order(
 /** Everything that is bought, orders as they were confirmed, and what is bought without a pack. */
 function costOf(takeOff: TakeOff, suppliers: readonly SupplierOrder[], placed: readonly Placed[]): number {
   const packed = takeOff.lines.reduce((sum, l) => sum + (l.packs.length > 0 ? l.priceMinor : 0), 0);
-  const left = suppliers.reduce((sum, s) => sum + s.totalMinor, 0);
+  const left = suppliers.reduce((sum, s) => sum + s.totalMinor + s.carriageMinor, 0);
   const confirmed = placed.reduce((sum, p) => sum + p.confirmation.totalMinor, 0);
   return takeOff.totalMinor - packed + left + confirmed;
 }
@@ -159,20 +172,25 @@ function orderLines(
   });
 }
 
+/** Plants come on the days on which a supplier sends what lives. */
+export function isLiving({ kind }: Pick<TakeOffLine, 'kind'>): boolean {
+  return kind === 'plants';
+}
+
 /** True for what soaks, cures or matures between the day for which it comes and that on which it is used. */
 const isWorkedOn = ({ ahead }: TakeOffLine) => ahead !== undefined && ahead !== 'sitting';
 
 function orderLine(commission: Resolved, line: TakeOffLine, pack: Pack, count: number): OrderLine {
   const supplier = supplierOf(commission, pack.supplier);
   const neededOn = neededOnDay(commission, line);
-  const arriveBy = lastDelivery(supplier, neededOn);
+  const arriveBy = lastDelivery(supplier, neededOn, isLiving(line));
   return {
     line: line.id,
     name: line.name,
     pack: pack.id,
     packWords: packWordsOf(count, pack),
     count,
-    priceMinor: count * pack.priceMinor,
+    priceMinor: priceFor(pack, count),
     orderBy: arriveBy && orderDay(supplier, arriveBy, pack.leadDays),
     arriveBy,
     neededOn,
@@ -181,6 +199,27 @@ function orderLine(commission: Resolved, line: TakeOffLine, pack: Pack, count: n
     leadDays: pack.leadDays,
     keepsDays: pack.keepsDays,
   };
+}
+
+/** Orders that come to less than their supplier sends for. */
+function minimumFindings({ currency }: Resolved, suppliers: readonly SupplierOrder[]): Finding[] {
+  return suppliers
+    .filter((s) => s.lacksMinor > 0)
+    .map((s) => ({
+      id: 'order.minimum',
+      severity: 'warn',
+      at: { supplier: s.supplier },
+      measured: majorOf(s.totalMinor, currency),
+      limit: majorOf(s.totalMinor + s.lacksMinor, currency),
+      unit: currency,
+      says: say('order.minimum.says', {
+        supplier: s.name,
+        least: { minor: s.totalMinor + s.lacksMinor, currency },
+        lacks: { minor: s.lacksMinor, currency },
+      }),
+      because: say('order.minimum.because'),
+      source: say('source.supplier', { name: s.name }),
+    }));
 }
 
 function orderFindings(supplier: SupplierOrder, line: OrderLine, today: Day | undefined): Finding[] {

@@ -11,6 +11,7 @@ import { firstFill } from '../filling/firstFill';
 import { gearFindings } from '../findings/gearFindings';
 import { questionFindings } from '../findings/questionFindings';
 import type { Placed } from '../ordering/confirmation';
+import { bought } from '../ordering/bought';
 import { order, type Order } from '../ordering/order';
 import { surveyFindings } from '../findings/findings';
 import { survey, type Survey, type SurveyAsk } from '../survey/survey';
@@ -56,7 +57,7 @@ export function plan(commission: Commission, ask: PlanAsk = {}): Plan {
   const measured = survey(commission, ask);
   const job = resolve(commission, measured);
   const visited = visit(job, measured);
-  const taken = takeOff(job, measured);
+  const taken = bought(job, takeOff(job, measured), ask.today, ask.placed);
   const ordered = order(job, taken, ask.today, ask.placed);
   const planted = ask.planted ?? plantedPlan(job, measured);
   const build = buildPlan(job, measured);

@@ -3,7 +3,7 @@ import type { Ahead } from '../beforehand/ahead';
 import { isCounted, unitFor, type Quantity } from '../units/quantity';
 import { say, type Said, type Text, type Value } from '../words/text';
 import type { Working } from '../words/working';
-import { cheapestPacks, type PackCount } from './packs';
+import { cheapestPacks, priceFor, type PackCount } from './packs';
 
 /** Groups in which the take-off is listed, in the order of the trade. */
 export type LineKind = 'substrate' | 'hardscape' | 'plants' | 'gear' | 'consumables';
@@ -85,36 +85,47 @@ export function lineOf(need: Need): TakeOffLine {
     return size === undefined ? [] : [{ ...pack, size }];
   });
   const chosen = cheapestPacks(held, usable);
-  const counts = chosen ?? [];
-  const price = counts.reduce((sum, c) => sum + c.count * packOf(packs, c.pack).priceMinor, 0);
-  const bought = counts.reduce((sum, c) => sum + c.count * usable.find((p) => p.id === c.pack)!.size, 0);
-  const packWords = counts
-    .map((c) => packWordsOf(c.count, packOf(packs, c.pack)))
-    .reduce<Text | undefined>((one, other) => (one ? say('packs.plus', { one, other }) : other), undefined);
-  const steps = [...need.workings];
-  if (packWords)
-    steps.push({
-      step: packWords,
-      value: bought,
-      unit: need.needed.unit,
-      note: say('pack.over', { over: over(bought - held, need.needed.unit) }),
-    });
+  const contents = Object.fromEntries(usable.map((p) => [p.id, p.size]));
   return {
     ...rest,
-    workings: steps,
-    packs: counts,
+    ...packed(need, held, contents, chosen ?? [], packs ?? []),
     held,
-    contents: Object.fromEntries(usable.map((p) => [p.id, p.size])),
-    bought,
-    ...(packWords ? { packWords } : {}),
+    contents,
     ...(laterDays ? { laterDays } : {}),
     ...(aheadDays ? { ahead, aheadDays } : {}),
     ...(usedAheadDays ? { usedAheadDays } : {}),
     origins: [...new Set(origins)].filter((o) => o !== 'bought'),
-    priceMinor: price,
     priced: chosen !== undefined,
   };
 }
+
+/** What follows from the packs that are taken of a line: what they hold and cost, in figures and in words. */
+function packed(
+  { needed, workings }: Pick<TakeOffLine, 'needed' | 'workings'>,
+  held: number,
+  contents: TakeOffLine['contents'],
+  counts: readonly PackCount[],
+  packs: readonly Pack[],
+): Pick<TakeOffLine, 'packs' | 'bought' | 'packWords' | 'priceMinor' | 'workings'> {
+  const bought = counts.reduce((sum, c) => sum + c.count * contents[c.pack], 0);
+  const packWords = counts
+    .map((c) => packWordsOf(c.count, packOf(packs, c.pack)))
+    .reduce<Text | undefined>((one, other) => (one ? say('packs.plus', { one, other }) : other), undefined);
+  const last = packWords && { step: packWords, value: bought, unit: needed.unit, note: say('pack.over', { over: over(bought - held, needed.unit) }) }; // prettier-ignore
+  return {
+    packs: [...counts],
+    bought,
+    priceMinor: counts.reduce((sum, c) => sum + priceFor(packOf(packs, c.pack), c.count), 0),
+    workings: last ? [...workings, last] : workings,
+    ...(packWords ? { packWords } : {}),
+  };
+}
+
+/** A line with other packs than those that are cheapest for it alone. `packs` are those of its entry in the catalogue. */
+export function repacked(line: TakeOffLine, counts: readonly PackCount[], packs: readonly Pack[]): TakeOffLine {
+  const workings = line.packWords ? line.workings.slice(0, -1) : line.workings;
+  return { ...line, ...packed({ ...line, workings }, line.held, line.contents, counts, packs) };
+} // prettier-ignore
 
 /** A pack's content in the unit of the need, or undefined when the two cannot be compared. */
 function inUnit(pack: Pack, unit: string, bulkKgPerL: number | undefined): number | undefined {

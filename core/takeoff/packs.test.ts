@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { cheapestPacks, type PackChoice } from './packs';
+import { cheapestPacks, priceFor, type PackChoice } from './packs';
 
 /** The least price by trying every mix, for small needs. */
 function bruteForce(needed: number, choices: readonly PackChoice[]): number {
@@ -62,5 +62,40 @@ describe('cheapest whole packs', () => {
       ),
       { numRuns: 200 },
     );
+  });
+
+  it('has prices by number: ten at the price of ten may be less than nine', () => {
+    const cups = [{ id: 'cup', size: 1, priceMinor: 520, steps: [{ from: 10, priceMinor: 450 }] }];
+    // By hand: nine at 5.20 are 46.80, ten at 4.50 are 45.00; eight at 5.20 are 41.60.
+    expect([priceFor(cups[0], 9), priceFor(cups[0], 10)]).toEqual([4_680, 4_500]);
+    expect(cheapestPacks(9, cups)).toEqual([{ pack: 'cup', count: 10 }]);
+    expect(cheapestPacks(8, cups)).toEqual([{ pack: 'cup', count: 8 }]);
+  });
+
+  it('agrees with trying every mix where prices go by number', () => {
+    const step = fc.record({ from: fc.integer({ min: 2, max: 8 }), priceMinor: fc.integer({ min: 1, max: 900 }) }); // prettier-ignore
+    const choice = fc.record({
+      size: fc.integer({ min: 1, max: 6 }),
+      priceMinor: fc.integer({ min: 1, max: 900 }),
+      steps: fc.array(step, { maxLength: 2 }),
+    });
+    fc.assert(
+      fc.property(fc.array(choice, { minLength: 1, maxLength: 2 }), fc.integer({ min: 1, max: 24 }), (list, needed) => {
+        const choices = list.map((c, i) => ({ ...c, id: `p${i}` }));
+        const counts = cheapestPacks(needed, choices)!;
+        const heldBy = (all: { pack: string; count: number }[]) => all.reduce((n, c) => n + c.count * choices.find((p) => p.id === c.pack)!.size, 0);
+        const price = counts.reduce((n, c) => n + priceFor(choices.find((p) => p.id === c.pack)!, c.count), 0);
+        expect(heldBy(counts)).toBeGreaterThanOrEqual(needed);
+        let best = Infinity;
+        const [a, b] = choices;
+        const most = needed + 8;
+        for (let n = 0; n <= most; n++)
+          for (let m = 0; m <= (b ? most : 0); m++)
+            if (n * a.size + m * (b?.size ?? 0) >= needed)
+              best = Math.min(best, priceFor(a, n) + (b ? priceFor(b, m) : 0));
+        expect(price).toBe(best);
+      }),
+      { numRuns: 200 },
+    ); // prettier-ignore
   });
 });

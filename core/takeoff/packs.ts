@@ -3,7 +3,18 @@ export interface PackChoice {
   id: string;
   size: number;
   priceMinor: number;
+  /** Price of one from so many on; that of the last step that is reached. */
+  steps?: readonly { from: number; priceMinor: number }[];
 }
+
+/** What so many of a pack cost, minor units: each at the least price of the steps that they reach. 12 at 5.00, from 10 on at 4.50, are 54.00. */
+export function priceFor(pack: Pick<PackChoice, 'priceMinor' | 'steps'>, count: number): number {
+  return count * priceOfOne(pack, count);
+}
+
+function priceOfOne({ priceMinor, steps = [] }: Pick<PackChoice, 'priceMinor' | 'steps'>, count: number): number {
+  return Math.min(priceMinor, ...steps.filter((s) => count >= s.from).map((s) => s.priceMinor));
+} // prettier-ignore
 
 export interface PackCount {
   pack: string;
@@ -27,6 +38,44 @@ const MOST_STEPS = 200_000;
 export function cheapestPacks(needed: number, choices: readonly PackChoice[]): PackCount[] | undefined {
   if (needed <= 1e-9) return [];
   if (choices.length === 0) return undefined;
+  if (choices.every((c) => !c.steps?.length)) return evenlyPriced(needed, choices);
+  let best: { counts: PackCount[]; minor: number; packs: number } | undefined;
+  for (const way of waysOf(choices)) {
+    const counts = onSteps(needed, choices, way);
+    const minor = counts.reduce((sum, c) => sum + priceFor(choices.find((p) => p.id === c.pack)!, c.count), 0);
+    const packs = counts.reduce((sum, c) => sum + c.count, 0);
+    if (!best || minor < best.minor || (minor === best.minor && packs < best.packs)) best = { counts, minor, packs };
+  }
+  return best!.counts;
+} // prettier-ignore
+
+/** Ways of prices by number that are tried at most; beyond them one pack's at a time. */
+const MOST_WAYS = 500;
+
+/** Which step each pack is bought on: 0 for its plain price. */
+function waysOf(choices: readonly PackChoice[]): number[][] {
+  const each = choices.map((c) => Array.from({ length: (c.steps?.length ?? 0) + 1 }, (_, k) => k));
+  if (each.reduce((n, own) => n * own.length, 1) <= MOST_WAYS)
+    return each.reduce<number[][]>((all, own) => all.flatMap((way) => own.map((k) => [...way, k])), [[]]);
+  return [choices.map(() => 0), ...each.flatMap((own, i) => own.slice(1).map((k) => choices.map((_, n) => (n === i ? k : 0))))];
+} // prettier-ignore
+
+/** So many of each as its step asks for, and the cheapest that hold the rest at the prices of those steps. */
+function onSteps(needed: number, choices: readonly PackChoice[], way: readonly number[]): PackCount[] {
+  const priced = choices.map((c, i) => {
+    const least = way[i] > 0 ? c.steps![way[i] - 1].from : 0;
+    return { id: c.id, size: c.size, priceMinor: priceOfOne(c, least), least };
+  });
+  const held = priced.reduce((sum, p) => sum + p.least * p.size, 0);
+  const rest = needed - held > 1e-9 ? evenlyPriced(needed - held, priced) : [];
+  return priced.flatMap(({ id, least }) => {
+    const count = least + (rest.find((c) => c.pack === id)?.count ?? 0);
+    return count > 0 ? [{ pack: id, count }] : [];
+  });
+}
+
+/** The same for packs of one price each. */
+function evenlyPriced(needed: number, choices: readonly PackChoice[]): PackCount[] {
   const { steps, sizes } = quantised(needed, choices);
   const price = new Float64Array(steps + 1).fill(Infinity);
   const packs = new Uint32Array(steps + 1);

@@ -1,6 +1,6 @@
 import type { Material } from '../commission/schema';
 import { isBought, type Device } from '../gear/gear';
-import { cheapestPacks } from './packs';
+import { cheapestPacks, priceFor } from './packs';
 
 /**
  * What one piece of an article costs, in minor units: the cheapest packs that hold one; undefined where nobody has priced it.
@@ -8,7 +8,15 @@ import { cheapestPacks } from './packs';
 export function pieceCost({ packs = [] }: Pick<Material, 'packs'>): number | undefined {
   const pieces = packs.filter((p) => p.unit === 'piece');
   const chosen = cheapestPacks(1, pieces);
-  return chosen?.reduce((sum, c) => sum + c.count * pieces.find((p) => p.id === c.pack)!.priceMinor, 0);
+  return chosen?.reduce(
+    (sum, c) =>
+      sum +
+      priceFor(
+        pieces.find((p) => p.id === c.pack)!,
+        c.count,
+      ),
+    0,
+  );
 }
 
 /** What some devices draw, W, and cost, in minor units; `unpriced` are those that are bought and have no price. */

@@ -116,6 +116,7 @@ export const FINDINGS = {
   'livestock.temperature': 'livestock',
   'order.after': 'ordering',
   'order.keeps': 'ordering',
+  'order.minimum': 'ordering',
   'order.late': 'ordering',
   'order.never': 'ordering',
   'order.noday': 'ordering',

@@ -18,6 +18,7 @@ const pack =
   });
 const marl = pack('marl-timber', 4);
 const brindle = pack('brindle', 3);
+const quay = pack('quay-row', 2);
 /** Gear of one kind: id, name, watts, price, and litres an hour where it moves water. */
 const gear = (
   kind: NonNullable<Material['gear']>,
@@ -37,11 +38,19 @@ const gear = (
 
 /** What each material of the start set is sold in. */
 const PACKS: Readonly<Record<string, Pack[]>> = {
-  'soil-granules': [marl('soil-3', 3, 'L', 14, 'bag'), marl('soil-9', 9, 'L', 32, 'bag')],
+  'soil-granules': [
+    marl('soil-3', 3, 'L', 14, 'bag'),
+    marl('soil-9', 9, 'L', 32, 'bag'),
+    quay('soil-q9', 9, 'L', 33.5, 'bag'),
+  ],
   'soil-powder': [marl('powder-3', 3, 'L', 17, 'bag')],
   base: [marl('base-2', 2, 'L', 13, 'bag'), marl('base-6', 6, 'L', 34, 'bag')],
   'scoria-filler': [brindle('scoria-5', 5, 'L', 7, 'bag'), brindle('scoria-15', 15, 'L', 18, 'bag')],
-  'quartz-sand': [brindle('sand-5', 5, 'kg', 6.5, 'bag'), brindle('sand-15', 15, 'kg', 16, 'bag')],
+  'quartz-sand': [
+    brindle('sand-5', 5, 'kg', 6.5, 'bag'),
+    brindle('sand-15', 15, 'kg', 16, 'bag'),
+    quay('sand-q15', 15, 'kg', 16.8, 'bag'),
+  ],
   'white-sand': [brindle('white-5', 5, 'kg', 8.9, 'bag')],
   'river-gravel': [brindle('gravel-5', 5, 'kg', 5.5, 'bag')],
   'slate-chips': [marl('chips-5', 5, 'kg', 7.5, 'bag')],
@@ -56,7 +65,11 @@ const PACKS: Readonly<Record<string, Pack[]>> = {
   branch: [marl('branch-m', 1, 'piece', 42)],
   mangrove: [marl('mangrove-m', 1, 'piece', 36)],
   ironwood: [marl('ironwood-m', 1, 'piece', 54)],
-  glue: [brindle('glue-20', 20, 'g', 5.5, 'bottle'), brindle('glue-50', 50, 'g', 11, 'bottle')],
+  glue: [
+    brindle('glue-20', 20, 'g', 5.5, 'bottle'),
+    brindle('glue-50', 50, 'g', 11, 'bottle'),
+    quay('glue-q20', 20, 'g', 5.9, 'bottle'),
+  ],
   'glue-gel': [brindle('gel-5', 5, 'g', 3.8, 'tube'), brindle('gel-20', 20, 'g', 9, 'tube')],
   'glue-impact': [brindle('impact-50', 50, 'g', 12, 'tube')],
   silicone: [brindle('silicone-300', 300, 'g', 8.5, 'cartridge')],

@@ -14,7 +14,7 @@ export function secondHand(today: Day): Commission {
       crewNames: ['Tom'],
       client: { name: 'Mr Tarn', place: 'study, on the oak chest', contact: '01 632 960 171' },
       story: 'The root was glued in long ago and is the best thing about it. Build the rest around it.',
-      budgetMinor: 22_000,
+      budgetMinor: 24_000,
       brokenDown: [
         { id: 'lot', name: 'Tank with root and stones', day: today, priceMinor: 4_500, withTank: true },
       ],

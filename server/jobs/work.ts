@@ -284,7 +284,9 @@ function requestOf(
     today,
     wantedBy: group.lines.flatMap((l) => (l.arriveBy ? [l.arriveBy] : [])).sort()[0] ?? null,
     currency: document.currency,
+    ...(group.carriageMinor > 0 ? { carriageMinor: group.carriageMinor } : {}),
     lines: group.lines.map(({ line, pack, name, count, priceMinor, leadDays }) => ({
+      ...(document.catalogue.plants.some((p) => p.id === line) ? { isLiving: true } : {}),
       item: line,
       pack,
       name: inEnglish(name),

@@ -72,18 +72,21 @@ export class SimulatedSuppliers implements SupplierLink {
     return {
       supplierReference: `${request.supplier.id.slice(0, 2).toUpperCase()}-${Math.floor(fraction(request.reference) * 90_000 + 10_000)}`,
       deliveryDay: this.deliveryDay(request),
-      totalMinor: Math.round(lines.reduce((sum, l, i) => sum + l.given * prices[i], 0)),
+      totalMinor: Math.round(
+        lines.reduce((sum, l, i) => sum + l.given * prices[i], request.carriageMinor ?? 0),
+      ),
       lines,
     };
   }
 
   /** The day it is wanted for when that can be had; otherwise the first delivery day after the lead time. */
   private deliveryDay({ supplier, today, wantedBy, lines }: SupplierRequest): string | null {
+    const isLiving = lines.some((l) => l.isLiving);
     const shortest = Math.max(...lines.map((l) => l.leadDays));
     const lead = wantedBy === null ? shortest : Math.max(shortest, daysFrom(today, wantedBy));
     for (let ahead = lead; ahead < lead + 60; ahead++) {
       const day = dayPlus(today, ahead);
-      if (delivers(supplier, day)) return day;
+      if (delivers(supplier, day, isLiving)) return day;
     }
     return null;
   }

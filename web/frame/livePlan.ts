@@ -142,6 +142,7 @@ export function useLivePlan(
     touch: (finger) => remote.touch(finger),
     hides: () => remote.hides(),
     lightInWeek: (week) => remote.lightInWeek(week),
+    buying: () => remote.buying(),
     lightUnder: (finger) => remote.lightUnder(finger),
   };
   return { plan, field, planted, trouble, waterScale: () => remote.waterScale(), scapeWork };

@@ -6,6 +6,7 @@ import type { Hide, Touched } from '../../core/planting/picked';
 import type { Spot3 } from '../../core/view/sightLine';
 import type {
   Around,
+  Buying,
   FieldView,
   Finger,
   GearSeen,
@@ -29,6 +30,8 @@ export interface ScapeWork {
   /** Which piece a finger meets, and where; joints that a plant can hide. */
   touch: (finger: Finger) => Promise<Touched | undefined>;
   hides: () => Promise<Hide[]>;
+  /** Ways to buy what is still to be ordered, of the plan that was last made. */
+  buying: () => Promise<Buying | undefined>;
   /** Light on the piece that a finger meets, as planted, µmol/m²/s; undefined where it meets none. */
   lightUnder: (finger: Finger) => Promise<{ piece: string; ppfd: number } | undefined>;
   /** Light in the cells of the bed under what has grown by a week, µmol/m²/s. */

@@ -2,6 +2,7 @@ import { expose } from 'comlink';
 import type { Day } from '../../core/calendar/day';
 import { plan, type Plan, type PlanAsk } from '../../core/pipeline/plan';
 import type { Placed } from '../../core/ordering/confirmation';
+import { offersOf, waysToBuy, type Offer, type Way } from '../../core/ordering/bought';
 import type { Elsewhere } from '../../core/yard/reserved';
 import { newMemo } from '../../core/survey/memo';
 import { materialOf, optionOf } from '../../core/commission/lookup';
@@ -32,7 +33,8 @@ import type { BedField } from '../../core/substrate/bedField';
 import { usualCellMm } from '../../core/substrate/cells';
 import { unpacker, type Parcel } from './parcel';
 import { scansAtHand } from './scans';
-import { say, type Text } from '../../core/words/text';
+import { takeOff } from '../../core/takeoff/takeOff';
+import { say, type Said, type Text } from '../../core/words/text';
 
 /** The height field as the drawing views need it. */
 export type FieldView = Pick<
@@ -332,6 +334,23 @@ async function followed(): Promise<ShownPlan | undefined> {
   return shownOf(plan(last.commission, { ...last.ask, planted: lastPlanted }));
 }
 
+/** Ways to buy what is still to be ordered, and of each line that several have who asks what for it. */
+export interface Buying {
+  ways: Way[];
+  lines: { id: string; name: Said; offers: Offer[] }[];
+}
+async function buying(): Promise<Buying | undefined> {
+  if (!last) return undefined;
+  const { survey, commission, ask } = last;
+  const job = resolve(commission, survey);
+  const taken = takeOff(job, survey);
+  const lines = taken.lines.map((l) => ({ id: l.id, name: l.name, offers: l.held > 0 ? offersOf(job, l, ask.today) : [] })); // prettier-ignore
+  return {
+    ways: waysToBuy(job, taken, ask.today, ask.placed),
+    lines: lines.filter((l) => l.offers.length > 1),
+  };
+}
+
 /** Which piece a finger meets, and where on it: from above, from the front, or where a look from a seat ends. */
 export type Finger =
   | { from: 'above' | 'front'; spot: [number, number] }
@@ -356,6 +375,7 @@ const worker = {
   compute,
   planted,
   followed,
+  buying,
   lightInWeek,
   lightUnder,
   waterScale,

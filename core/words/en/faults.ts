@@ -68,6 +68,7 @@ export const FAULTS = {
   'fault.strewn.amount': 'must have litres or massKg, one of the two',
   'fault.strewn.size': 'goes from {from} to {to} mm, must go from the small to the large',
   'id.of.layer': 'the id of a layer in {where}',
+  'fault.aims': 'cannot stand beside {other}: choose one of them',
   'id.of.brokenDown': 'the id of an entry in brief.brokenDown',
   'id.of.device': 'the id of another entry in site.devices',
   'id.of.sitting': 'the id of an entry in brief.sittings, or "build"',

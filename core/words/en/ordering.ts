@@ -2,6 +2,9 @@
 export const ORDERING = {
   'order.never.says': '{supplier} does not deliver {name} before {day}.',
   'order.never.because': 'It is closed on every delivery day of the year before. Choose another supplier.',
+  'order.minimum.says': '{supplier} sends for {least} and more: {lacks} are missing.',
+  'order.minimum.because':
+    'Buy more of it there, from one who sends for less, or ask whether they make an exception.',
   'order.late.says': '{name} had to be ordered by {day}, {late, plural, one {# day ago} other {# days ago}}.',
   'order.late.because':
     '{supplier} cannot bring it before {day}. Ask for it sooner, choose another supplier, or move the build day.',

@@ -49,7 +49,10 @@ const more = computed(() => Math.max(0, props.before.length - FIRST));
               }}
             </td>
             <td class="right">
-              <b>{{ money(group.totalMinor, currency) }}</b>
+              <b>{{ money(group.totalMinor + group.carriageMinor, currency) }}</b
+              ><br v-if="group.carriageMinor" /><small v-if="group.carriageMinor" class="quiet">{{
+                wording('orderPreview.carriage', { cost: money(group.carriageMinor, currency) })
+              }}</small>
             </td>
           </tr>
         </tfoot>

@@ -11,6 +11,7 @@ import { useCommission } from '../../document/commissionStore';
 import { longDay, today } from '../../units/days';
 import { useFigures } from '../../units/figures';
 import { useFrame } from '../../frame/planKey';
+import BuyingBar from './BuyingBar.vue';
 import OrderPreview from './OrderPreview.vue';
 import OrderTimeline from './OrderTimeline.vue';
 import SupplierOrderCard from './SupplierOrderCard.vue';
@@ -72,6 +73,7 @@ async function send(supplier: string): Promise<void> {
     <PendingWords v-if="!order" :says="wording('orderStage.working')" />
     <template v-if="order">
       <OrderTimeline :order="order" :beforehand="plan!.build.beforehand" />
+      <BuyingBar />
       <SupplierOrderCard
         v-for="s in order.suppliers"
         :key="s.supplier"

@@ -53,7 +53,9 @@ const says = computed(() => {
 const orderBy = computed(() => {
   const { group } = props;
   if (group.lines.length === 0) return wording('supplierOrderCard.all');
-  return group.orderBy ? `order by ${weekDay(group.orderBy)}, ${daysAway(group.orderBy)}` : 'no delivery day';
+  if (!group.orderBy) return 'no delivery day';
+  const hour = group.cutOff ? wording('supplierOrderCard.until', { hour: group.cutOff }) : '';
+  return `order by ${weekDay(group.orderBy)}${hour}, ${daysAway(group.orderBy)}`;
 });
 </script>
 
@@ -62,7 +64,12 @@ const orderBy = computed(() => {
     <header>
       <h2>{{ group.name }}</h2>
       <p :class="lateLines.size ? 'late' : 'quiet'">{{ orderBy }}</p>
-      <span v-if="group.lines.length" class="sum">{{ money(group.totalMinor, currency) }}</span>
+      <span v-if="group.lines.length" class="sum"
+        >{{ money(group.totalMinor, currency)
+        }}<small v-if="group.carriageMinor" data-test="carriage">{{
+          wording('supplierOrderCard.carriage', { cost: money(group.carriageMinor, currency) })
+        }}</small></span
+      >
       <button
         v-if="group.lines.length"
         class="solid screen-only"

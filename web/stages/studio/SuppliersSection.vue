@@ -4,11 +4,14 @@ import type { Supplier } from '../../../core/commission/schema';
 import { useEntries } from '../../document/catalogue/entries';
 import { useLocalForm } from '../../document/localForm';
 import WordsField from '../../document/WordsField.vue';
+import { useStudio } from '../../document/studioStore';
+import SupplierTerms from './SupplierTerms.vue';
 import { wording } from '../../words/wording';
 
 /** Who the studio buys from, and on which days they deliver. */
 useLocalForm();
 const { rows, said, add: addEntry, keep, drop } = useEntries('suppliers');
+const studio = useStudio();
 const fresh = ref('');
 const DAYS = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'] as const;
 
@@ -49,6 +52,11 @@ function toggle(s: Supplier, day: (typeof DAYS)[number]): void {
           </button>
         </span>
         <button class="act" @click="drop(s)">Take away</button>
+        <SupplierTerms
+          :supplier="s"
+          :currency="studio.studio?.currency ?? 'GBP'"
+          @keep="(x) => void keep(x)"
+        />
       </li>
     </ul>
     <p v-if="rows?.length === 0" class="quiet">{{ wording('suppliersSection.empty') }}</p>

@@ -1,5 +1,15 @@
 /** What the studio's own place says. */
 export const STUDIO = {
+  'supplierTerms.title': 'Terms',
+  'supplierTerms.contact': 'whom one asks there',
+  'supplierTerms.cutOff': 'orders until',
+  'supplierTerms.noHour': 'must be an hour like 14:00',
+  'supplierTerms.minimum': 'sends for at least',
+  'supplierTerms.from': 'goods from',
+  'supplierTerms.carriage': 'carriage',
+  'supplierTerms.add': 'Add a step of carriage',
+  'supplierTerms.living': 'Plants and animals on',
+  'supplierTerms.livingOn': 'Plants and animals on {day}',
   'houseSection.what':
     'Orders go out under its name; visit sheets and care guides have address and telephone too. New commissions begin with it.',
   'houseSection.kept': 'Kept. Commissions that are there already stay as they are.',

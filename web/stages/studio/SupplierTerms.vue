@@ -1,0 +1,127 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { Supplier } from '../../../core/commission/schema';
+import FigureField from '../../document/FigureField.vue';
+import WordsField from '../../document/WordsField.vue';
+import { clockTyped } from '../../units/dayInput';
+import { wording } from '../../words/wording';
+
+/** What a supplier asks beside its goods: least, carriage by steps, the hour until which an order counts, days for what lives. */
+const props = defineProps<{ supplier: Supplier; currency: string }>();
+const emit = defineEmits<{ keep: [supplier: Supplier] }>();
+const DAYS = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'] as const;
+const steps = computed(() => props.supplier.carriage ?? []);
+const set = (part: Partial<Supplier>) => void emit('keep', { ...props.supplier, ...part });
+const setStep = (i: number, part: Partial<(typeof steps.value)[number]>) =>
+  set({ carriage: steps.value.map((s, n) => (n === i ? { ...s, ...part } : s)) });
+const add = () =>
+  set({ carriage: [...steps.value, { fromMinor: steps.value.length ? 10_000 : 0, minor: 0 }] });
+function drop(i: number): void {
+  const left = steps.value.filter((_, n) => n !== i);
+  set({ carriage: left.length ? left : undefined });
+}
+function setCutOff(text: string): string | undefined {
+  const clock = text.trim() === '' ? undefined : clockTyped(text);
+  if (clock !== undefined && !/^\d\d:\d\d$/.test(clock)) return wording('supplierTerms.noHour');
+  set({ cutOff: clock });
+  return undefined;
+}
+/** On all of its days where none is said. */
+const brings = (day: (typeof DAYS)[number]) => {
+  const days = props.supplier.livingDays ?? props.supplier.days;
+  return !days || days.includes(day);
+};
+function toggle(day: (typeof DAYS)[number]): void {
+  set({ livingDays: DAYS.filter((d) => (d === day ? !brings(d) : brings(d))) });
+}
+</script>
+
+<template>
+  <details class="terms">
+    <summary class="act" :data-terms="supplier.id">{{ wording('supplierTerms.title') }}</summary>
+    <div class="figures">
+      <WordsField
+        :label="wording('supplierTerms.contact')"
+        :value="supplier.contact"
+        :apply="(contact) => set({ contact: contact || undefined })"
+      />
+      <WordsField
+        :label="wording('supplierTerms.cutOff')"
+        :value="supplier.cutOff"
+        :apply="setCutOff"
+        data-test="cut-off"
+      />
+      <FigureField
+        :label="wording('supplierTerms.minimum')"
+        kind="money"
+        :unit="currency"
+        optional
+        :value="supplier.minimumMinor"
+        :apply="(minimumMinor) => set({ minimumMinor })"
+        data-test="minimum"
+      />
+    </div>
+    <div v-for="(s, i) in steps" :key="i" class="figures">
+      <FigureField
+        :label="wording('supplierTerms.from')"
+        kind="money"
+        :unit="currency"
+        :value="s.fromMinor"
+        :apply="(fromMinor) => setStep(i, { fromMinor })"
+      />
+      <FigureField
+        :label="wording('supplierTerms.carriage')"
+        kind="money"
+        :unit="currency"
+        :value="s.minor"
+        :apply="(minor) => setStep(i, { minor })"
+        data-test="carriage"
+      />
+      <button class="act" @click="drop(i)">Take away</button>
+    </div>
+    <p>
+      <button class="act" data-test="add-carriage" @click="add">{{ wording('supplierTerms.add') }}</button>
+    </p>
+    <p class="living">
+      <span>{{ wording('supplierTerms.living') }}</span>
+      <button
+        v-for="d in DAYS"
+        :key="d"
+        class="plain day"
+        :class="{ on: brings(d) }"
+        :aria-pressed="brings(d)"
+        :aria-label="wording('supplierTerms.livingOn', { day: d })"
+        @click="toggle(d)"
+      >
+        {{ d }}
+      </button>
+    </p>
+  </details>
+</template>
+
+<style scoped>
+.terms {
+  flex: 1 1 100%;
+}
+.living {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 2px;
+}
+.living span {
+  margin-right: 10px;
+}
+.day {
+  min-width: 44px;
+  min-height: 36px;
+  border: 1px solid var(--rule);
+  color: var(--ink-2);
+  text-align: center;
+}
+.day.on {
+  color: var(--ink);
+  font-weight: 600;
+  border-bottom: 3px solid var(--clay);
+}
+</style>
