@@ -40,6 +40,7 @@ const CORE = [
   'planted',
   'buildDay',
   'care',
+  'pricing',
   'pipeline',
 ];
 /** Folders of the interface in the same way; stages come after all of them and know no other stage. */

@@ -15,7 +15,7 @@ import { rounded, unitFor, type Quantity } from '../core/units/quantity';
 import { inEnglish } from '../core/words/english';
 import { say, type Text } from '../core/words/text';
 
-export type Part = 'takeoff' | 'order' | 'difference' | 'build' | 'care' | 'brief' | 'planting';
+export type Part = 'takeoff' | 'order' | 'difference' | 'build' | 'care' | 'brief' | 'planting' | 'quote';
 
 /** A command's answer for reading in a terminal. */
 export function table(
@@ -33,6 +33,7 @@ export function table(
     care: () => careRows(plan),
     brief: () => briefRows(commission, plan),
     planting: () => plantingRows(commission, planted!),
+    quote: () => quoteRows(commission, plan),
   }[part]();
   return (
     [
@@ -180,6 +181,30 @@ function takeOffRows(commission: Commission, { takeOff, order }: Plan): string[]
     `total ${money(commission, takeOff.totalMinor)}`,
   ];
 }
+
+/** What the client is asked, and below it what it costs the studio. */
+function quoteRows(commission: Commission, { quote }: Plan): string[] {
+  const { tax } = commission.quote ?? {};
+  const sum = (minor: number) => money(commission, minor);
+  return [
+    ...aligned([
+      ...quote.lines.map((l) => [inEnglish(l.name), sum(l.minor)]),
+      ['net', sum(quote.netMinor)],
+      ...(tax ? [[`${tax.name} ${rounded(tax.share * 100, 2)} %`, sum(quote.taxMinor)]] : []),
+      ['total', sum(quote.totalMinor)],
+    ]),
+    '',
+    `For the studio: ${sum(quote.costMinor)} paid for, ${sum(quote.marginMinor)} margin, ${quote.hours} h, ${quote.days} ${quote.days === 1 ? 'day' : 'days'} there`,
+    ...quote.open.map((what) => OPEN[what]),
+  ];
+}
+
+/** What nobody has said, and what that means for the sum. */
+const OPEN = {
+  hour: 'no price of an hour: the work is not in it',
+  travel: 'no price of a day of travel: the way is not in it',
+  price: 'something that is bought has no price: it is not in it',
+} as const;
 
 function orderRows(commission: Commission, { order }: Plan): string[] {
   return order.suppliers.flatMap((s) => [

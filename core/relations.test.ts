@@ -26,14 +26,14 @@ const CENTRAL = [
   'cellGradient', 'cheapestPacks', 'closesLike', 'cooledCelsius', 'coverDays', 'coverShare', 'cutRun', 'difference', 'dliForFactor', 'driftRegion',
   'evaporationKgPerH', 'facesOf', 'fillUnder', 'firstFill', 'floorLoad', 'followed', 'gapMm', 'gearSeen', 'glassKg', 'gripOf',
   'grownArea', 'growthOf', 'gypsumG', 'heatLoss', 'hiddenShare', 'homeOf', 'intoWaterW', 'isShaded', 'jobIn', 'joinedRegion', 'jointsToHide',
-  'kilonewtonsFromKg', 'leastTotal', 'leftAfter', 'liftKgf', 'lightMap', 'lightOnDay', 'limbsOf', 'litresToHeight', 'loadsOf', 'longestRound', 'measurePocket',
+  'kilonewtonsFromKg', 'labourOf', 'leastTotal', 'leftAfter', 'liftKgf', 'lightMap', 'lightOnDay', 'limbsOf', 'litresToHeight', 'loadsOf', 'longestRound', 'measurePocket',
   'meshVolume', 'mirrored', 'mixedCelsius', 'moundSteepestDeg', 'movesWith', 'netLiftKgf', 'orderDay', 'parted',
   'partingBrightness', 'pathRegion', 'pieceFrom', 'plugPositions', 'plugsFor', 'polygonArea', 'poreWaterL',
-  'potentialFlow', 'pouredL', 'powerLoad', 'powerOf', 'ppfdFrom', 'proposedGear', 'reachFromFront', 'recommendedKg', 'recordedOf',
+  'potentialFlow', 'pouredL', 'powerLoad', 'powerOf', 'ppfdFrom', 'proposedGear', 'quoteOf', 'reachFromFront', 'recommendedKg', 'recordedOf',
   'regionWithout', 'relax', 'remainingShare', 'resolve', 'restingCelsius', 'roSchedule', 'roughStone', 'saturationKPa',
   'seenThroughPane', 'shadeOf', 'shutOff', 'silhouette', 'sittingsOf', 'slopedAreaMm2', 'solidOfOutlines', 'spacingToCover', 'splitRegion',
   'squaringUp', 'stabilityOf', 'starts', 'stoneToHoldKg', 'stoppedBy', 'strewnAmount', 'tabSpots', 'tankFlow', 'throughLeaves', 'throughPlates', 'tiled', 'traced',
-  'turnToSeat', 'waterDensity', 'waterRecipe',
+  'turnToSeat', 'variations', 'waterDensity', 'waterRecipe',
 ]; // prettier-ignore
 
 describe('relations', () => {

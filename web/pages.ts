@@ -15,6 +15,7 @@ export const PAGES = {
   planting: () => import('./stages/planting/PlantingStage.vue'),
   'planting-plan': () => import('./stages/planting/PlantingPlan.vue'),
   'take-off': () => import('./stages/takeoff/TakeOffStage.vue'),
+  quote: () => import('./stages/takeoff/QuoteStage.vue'),
   order: () => import('./stages/order/OrderStage.vue'),
   build: () => import('./stages/buildDay/BuildStage.vue'),
   'run-sheet': () => import('./stages/buildDay/BuildStage.vue'),

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { quoteRules } from '../commission/quoteSchema';
 import { must } from '../commission/must';
 import { crew, currency, pace, weekday, words } from '../commission/primitives';
 
@@ -22,5 +23,7 @@ export const houseSchema = z.object({
   people: z.array(words.min(1)).max(30).optional(),
   /** The day with which a week begins: as the place has it when nobody said. */
   weekBegins: weekday.optional(),
+  /** By which rules it prices its work. */
+  quote: quoteRules.optional(),
 });
 export type House = z.infer<typeof houseSchema>;

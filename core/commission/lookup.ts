@@ -40,10 +40,14 @@ export function entryPacks({ catalogue }: Catalogued, entry: string): readonly P
   return (catalogue.materials.find(holds) ?? catalogue.plants.find(holds))?.packs ?? [];
 }
 
+/** A supplier as the document has it; undefined where it does not have it any more, as in an order from before. */
+export function knownSupplier({ catalogue }: Catalogued, id: string): Supplier | undefined {
+  return catalogue.suppliers.find((s) => s.id === id);
+}
+
 /** A supplier's name; its id where the document does not have it any more, as in an order from before. */
 export function nameOfSupplier(commission: Catalogued, id: string): string {
-  const isKnown = commission.catalogue.suppliers.some((s) => s.id === id);
-  return isKnown ? supplierOf(commission, id).name : id;
+  return knownSupplier(commission, id)?.name ?? id;
 }
 
 type Catalogued = Pick<Commission, 'catalogue'>;

@@ -34,6 +34,7 @@ import {
 import { logEntrySchema, type readingSchema } from './logSchema';
 import { outOf } from './brokenDownSchema';
 import { pictureSchema, underlaySchema } from './pictureSchema';
+import { quoteSchema } from './quoteSchema';
 import { siteSchema, waypointSchema } from './siteSchema';
 import { inSitting, type SITTING_KINDS } from './sittingSchema';
 import { strewnSchema } from './strewnSchema';
@@ -333,6 +334,7 @@ export const commissionSchema = z.looseObject({
   brief: briefSchema,
   vessel: vesselSchema,
   site: siteSchema.optional(),
+  quote: quoteSchema.optional(),
   pictures: z.array(pictureSchema).max(200).optional(),
   /** Options put aside; each can be brought back. */
   shelved: z.array(optionSchema).max(50).optional(),

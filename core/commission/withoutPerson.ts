@@ -41,7 +41,7 @@ export function withoutPerson(document: Commission): Commission {
     day,
     name: `Scape ${i + 1}`,
   }));
-  const { pictures: _pictures, site: _site, log: _log, shelved: _shelved, now, ...rest } = document;
+  const { pictures: _pictures, site: _site, log: _log, shelved: _shelved, now, quote, ...rest } = document;
   const { fixed, chambers, ...vessel } = document.vessel;
   const bare = {
     ...rest,
@@ -62,11 +62,19 @@ export function withoutPerson(document: Commission): Commission {
       ...(chambers ? { chambers: chambers.map(({ title: _title, ...c }) => c) } : {}),
       ...(fixed ? { fixed: fixed.map((f, i) => ({ ...f, title: `Fixed ${i + 1}` })) } : {}),
     },
+    ...(quote ? { quote: figuresOf(quote) } : {}),
     ...(now ? { now: { ...now, underlays: undefined } } : {}),
     options: document.options.map(({ underlays: _underlays, ...o }, i): Option => ({ ...o, title: `Option ${i + 1}` })), // prettier-ignore
   } as Commission;
   return JSON.parse(JSON.stringify(onlyKnown(bare)), replacing(personIn(document))) as Commission;
 }
+
+/** The figures of a quote: what was written beside them goes, and who said yes. */
+function figuresOf({ notIncluded: _not, dependsOn: _on, terms: _terms, accepted, ...figures }: NonNullable<Commission['quote']>) {
+  if (!accepted) return figures;
+  const { by: _by, ...agreed } = accepted;
+  return { ...figures, accepted: agreed };
+} // prettier-ignore
 
 /** Replaces the words of a person in every text, letter case aside; the same text always becomes the same. */
 function replacing(words: readonly string[]): (key: string, value: unknown) => unknown {

@@ -1,6 +1,6 @@
 import { withoutPrice } from '../takeoff/cost';
 import { dayPlus, daysFrom, type Day } from '../calendar/day';
-import { nameOfSupplier, packOf, supplierOf } from '../commission/lookup';
+import { knownSupplier, nameOfSupplier, packOf, supplierOf } from '../commission/lookup';
 import type { Pack } from '../commission/schema';
 import type { Resolved } from '../resolved/resolved';
 import { packWordsOf, type TakeOffLine } from '../takeoff/line';
@@ -81,7 +81,7 @@ export function order(
   const suppliers = ids.map((id): SupplierOrder => {
     const own = lines.filter((l) => l.supplier === id).map((l) => l.orderLine);
     const totalMinor = own.reduce((sum, l) => sum + l.priceMinor, 0);
-    const known = commission.catalogue.suppliers.find((s) => s.id === id);
+    const known = knownSupplier(commission, id);
     const terms = termsOf(known ?? {});
     return {
       supplier: id,

@@ -16,6 +16,7 @@ import { order, type Order } from '../ordering/order';
 import { surveyFindings } from '../findings/findings';
 import { survey, type Survey, type SurveyAsk } from '../survey/survey';
 import { takeOff, type TakeOff } from '../takeoff/takeOff';
+import { quoteOf, type Quote } from '../pricing/quote';
 import { resolve, type Resolved } from '../resolved/resolved';
 import { bySeverity, type Finding } from '../words/finding';
 import { say } from '../words/text';
@@ -35,6 +36,8 @@ export interface Plan {
   order: Order;
   build: BuildPlan;
   care: CarePlan;
+  /** What the client is asked for it. */
+  quote: Quote;
   findings: Finding[];
 }
 
@@ -76,6 +79,7 @@ export function plan(commission: Commission, ask: PlanAsk = {}): Plan {
     order: ordered,
     build,
     care,
+    quote: quoteOf(job, { takeOff: taken, order: ordered, build }),
     findings: ofScape(measured.optionId, [
       ...surveyFindings(job, measured),
       ...reservedFindings(commission, measured.optionId, ask.elsewhere ?? {}),

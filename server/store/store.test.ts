@@ -65,6 +65,7 @@ describe('the store', () => {
         'Marl & Timber Yard',
         'Glasshouse Nine',
         'Brindle Dry Goods',
+        'Quay Row Supplies',
       ]);
       expect(studio.yard.length).toBeGreaterThan(10);
       await store.close();

@@ -32,6 +32,7 @@ const PAGE_OF: Readonly<Record<string, string>> = {
   'setting-out': 'bench',
   'planting-plan': 'planting',
   'run-sheet': 'build',
+  quote: 'take-off',
 };
 export const stageOfPage = (name: unknown) => PAGE_OF[String(name)] ?? String(name);
 

@@ -5,7 +5,7 @@ import { filterStateOf } from '../../commission/usual';
 import { layerOrigin, pieceOrigin, pieceState, plantingOrigin } from '../../commission/origin';
 import type { Piece, SupplyKind } from '../../commission/schema';
 import { isMadeBefore } from '../../hardscape/joining';
-import { gearOf } from '../../gear/gear';
+import { gearOf, paidBeside } from '../../gear/gear';
 import { bacteriaDays } from '../../regime/bacteria';
 import { plantingSequence } from '../../planted/plantingSequence';
 import { jointed } from '../../survey/groups';
@@ -227,6 +227,12 @@ export const BUYING: Agreements = {
     const drawn = c.p.visit.power.devices.filter((d) => out.some((o) => o.name === d.name && !c.doc.site!.devices!.some((x) => x.name === d.name && !x.leaves)));
     const late = own && drained && own.endMin > drained.startMin ? [own, drained] : [];
     return [...drawn, ...late, ...((own !== undefined) === out.length > 0 ? [] : [own, out])];
+  }, // prettier-ignore
+  'what the studio pays by the quote is what the orders come to, with what is paid beside them': (c) => {
+    const beside = paidBeside({ brief: c.doc.brief, gear: gearOf(c.doc) }).all;
+    const { quote, order } = c.p;
+    const sum = quote.lines.reduce((n, l) => n + l.minor, 0);
+    return quote.costMinor === order.totalMinor + beside && sum === quote.netMinor && quote.totalMinor === quote.netMinor + quote.taxMinor ? [] : [[quote, order.totalMinor, beside]];
   }, // prettier-ignore
   'what should have begun before today is said': (c) => {
     const past = c.p.build.beforehand.filter((b) => b.day < TODAY);

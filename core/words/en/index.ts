@@ -1,3 +1,4 @@
+import { PRICING } from './pricing';
 import { BEFOREHAND } from './beforehand';
 import { BUILD } from './build';
 import { CALENDAR } from './calendar';
@@ -34,6 +35,7 @@ export const EN = {
   ...SITTINGS,
   ...STREWN,
   ...CARE,
+  ...PRICING,
   ...CALENDAR,
   ...FAULTS,
 } as const;

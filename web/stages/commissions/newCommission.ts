@@ -34,6 +34,7 @@ export function newCommission(studio: Studio): Commission {
       ...(names.length > 0 ? { crewNames: names } : {}),
       ...(studio.pace ? { pace: studio.pace } : {}),
     },
+    ...(studio.quote ? { quote: studio.quote } : {}),
     vessel: { kind: 'box', innerMm: { length: 600, width: 360, height: 360 }, glassMm: 8, waterLineMm: 330 },
     chosen: 'a',
     options: [

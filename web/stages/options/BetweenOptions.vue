@@ -7,7 +7,7 @@ import { useSeats } from '../../document/seats';
 import { halfGrown } from '../../drawing/halfGrown';
 import { usePointerDrag } from '../../drawing/usePointerDrag';
 import type { FieldView } from '../../workers/planWorker';
-import type { OptionPlan } from './useOptionPlans';
+import type { OptionPlan } from '../../frame/optionPlans';
 import { wording } from '../../words/wording';
 
 /** Two options from one seat, one laid over the other: a line is drawn across to see more of either. */

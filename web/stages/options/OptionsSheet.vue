@@ -10,7 +10,7 @@ import { money, useFigures } from '../../units/figures';
 import WordsField from '../../document/WordsField.vue';
 import BetweenOptions from './BetweenOptions.vue';
 import { figuresOf } from './optionFigures';
-import { useOptionPlans } from './useOptionPlans';
+import { useOptionPlans } from '../../frame/optionPlans';
 import { useSteadySize } from '../../drawing/steadySize';
 import { wording } from '../../words/wording';
 

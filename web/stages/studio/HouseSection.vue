@@ -35,12 +35,12 @@ function namesIn(typed: string): string[] | undefined {
 
 /** Kept with every field that is left. */
 async function change(part: Partial<House>): Promise<void> {
-  const { name, address, phone, locale, currency, crew, pace, people, weekBegins } = {
+  const { name, address, phone, locale, currency, crew, pace, people, weekBegins, quote } = {
     ...props.house,
     ...part,
   };
   try {
-    await api.keepHouse({ name, address, phone, locale, currency, crew, pace, people, weekBegins });
+    await api.keepHouse({ name, address, phone, locale, currency, crew, pace, people, weekBegins, quote });
     await studio.again();
     said.value = wording('houseSection.kept');
   } catch (error) {

@@ -71,6 +71,9 @@ const late = computed(() => (plan.value ? tooLate(plan.value.order) : new Set<st
         {{ wording('takeOffStage.head', { lines: plan.takeOff.lines.length }) }}
       </p>
       <FileLink class="csv" :href="api.file(commission.id, 'takeoff.csv', commission.optionId)">CSV</FileLink>
+      <router-link class="act" :to="`/c/${commission.id}/quote`" data-test="to-quote">{{
+        wording('takeOffStage.quote')
+      }}</router-link>
       <router-link class="act" :to="`/c/${commission.id}/order`">{{
         wording('takeOffStage.order', { count: packCount })
       }}</router-link>

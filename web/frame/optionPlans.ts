@@ -1,9 +1,9 @@
 import { onScopeDispose, shallowRef, watch, type Ref } from 'vue';
-import { scapesOf } from '../../../core/commission/scapes';
-import type { Commission } from '../../../core/commission/schema';
-import { today } from '../../units/days';
-import type { FieldView, ShownPlan } from '../../workers/planWorker';
-import { planThread } from '../../workers/planThread';
+import { scapesOf } from '../../core/commission/scapes';
+import type { Commission } from '../../core/commission/schema';
+import { today } from '../units/days';
+import type { FieldView, ShownPlan } from '../workers/planWorker';
+import { planThread } from '../workers/planThread';
 
 export interface OptionPlan {
   plan: ShownPlan;

@@ -1,0 +1,76 @@
+import { describe, expect, it } from 'vitest';
+import { Finger } from './briefs/hand';
+import { withDemo } from './harness';
+
+/* From whom it is bought, and what the client is asked and says yes to. */
+
+const b = withDemo({ width: 1280, height: 800, hasTouch: true });
+const stored = (id: string) =>
+  b.page.evaluate(async (id) => (await (await fetch(`/api/commissions/${id}`)).json()).document, id);
+const poundsIn = (words: string) => Number(/£([\d,]+\.\d\d)/.exec(words)![1].replace(',', ''));
+
+describe('buying', () => {
+  it('shows each way with what it comes to, takes one, pins a line, and has both back', async () => {
+    await b.at.open('/c/demo-valley/order');
+    await b.page.waitForSelector('[data-way="cheapest"]');
+    const listed = poundsIn(await b.at.words('[data-way="listed"]'));
+    expect(poundsIn(await b.at.words('[data-way="cheapest"]'))).toBeLessThanOrEqual(listed);
+    await b.at.press('[data-way="fewest"]');
+    await b.page.waitForSelector('[data-way="fewest"][aria-checked="true"]');
+    await b.at.clickText('[data-test="buying"]', 'that several have');
+    await b.page.select('[data-pin="soil-granules"]', 'quay-row');
+    await b.at.until('[data-supplier="quay-row"]', (w) => w.includes('Active soil'));
+    await b.saved();
+    expect((await stored('demo-valley')).brief.buying).toEqual({ aim: 'fewest', pins: [{ line: 'soil-granules', supplier: 'quay-row' }] }); // prettier-ignore
+    await b.page.select('[data-pin="soil-granules"]', '');
+    await b.at.press('[data-way="listed"]');
+    await b.page.waitForSelector('[data-supplier="quay-row"]', { hidden: true });
+    await b.saved();
+    expect((await stored('demo-valley')).brief.buying).toBeUndefined();
+  });
+
+  it('says that terms have changed in the studio, and takes them when asked', async () => {
+    await b.at.open('/studio/suppliers');
+    await b.at.press('[data-terms="marl-timber"]');
+    await b.at.type('details[open] [data-test="minimum"]', '500');
+    await b.page.waitForFunction(async () => (await (await fetch('/api/studio')).json()).catalogue.suppliers.find((s: { id: string }) => s.id === 'marl-timber').minimumMinor === 50_000); // prettier-ignore
+    await b.at.open('/c/demo-valley/order');
+    await b.at.press('[data-test="take-terms"]');
+    await b.at.until('[data-supplier="marl-timber"]', (w) => /sends for .*500.* and more/.test(w));
+    await b.saved();
+  });
+});
+
+describe('a proposal', () => {
+  it('is priced by the studio’s rules, said yes to, and what changes afterwards stands beside it', async () => {
+    const hand = new Finger(b.page);
+    await b.at.open('/c/demo-valley/take-off');
+    await b.at.press('[data-test="to-quote"]');
+    await b.page.waitForSelector('[data-test="total"]');
+    await b.at.type('[data-test="hour"]', '40');
+    await b.at.type('[data-test="travel"]', '50');
+    await b.at.type('[data-test="margin"]', '25');
+    await b.at.type('[data-test="tax"]', '20');
+    await b.saved();
+    await b.at.until('[data-test="proposal"]', (w) => /Tax 20 %/.test(w) && /Travel, one day/.test(w));
+    const lines = await b.page.$$eval('[data-quote]', (all) => all.map((e) => Number(/£([\d,]+\.\d\d)/.exec(e.textContent!)![1].replace(',', '')))); // prettier-ignore
+    const net = lines.reduce((n, x) => n + x, 0);
+    expect(poundsIn(await b.at.words('[data-test="total"]'))).toBeCloseTo(net * 1.2, 1);
+    // What the studio pays stands beside the sheet and nowhere on it.
+    expect(await b.at.words('[data-test="proposal"]')).not.toMatch(/margin|paid for/i);
+    await b.at.until('[data-test="proposal-options"]', (w) => /Island root[\s\S]*£/.test(w));
+    await b.at.type('[data-test="said-by"]', 'by telephone');
+    await hand.touch('[data-test="said-yes"]');
+    await b.at.until('[data-test="agreed"]', (w) => w.includes('Nothing has changed since'));
+    await b.saved();
+    // Two more people for the day: the work is more.
+    await b.at.open('/c/demo-valley/brief');
+    await b.at.type('[data-test="crew"]', '3');
+    await b.saved();
+    await b.at.open('/c/demo-valley/quote');
+    await b.at.until('[data-test="agreed"]', (w) => /(more|less)\s+Work/.test(w));
+    await b.at.until('[data-test="since"]', (w) => /All in all now/.test(w));
+    const agreed = (await stored('demo-valley')).quote.accepted;
+    expect([agreed.by, agreed.option]).toEqual(['by telephone', 'a']);
+  });
+});
