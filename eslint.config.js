@@ -42,6 +42,7 @@ const CORE = [
   'care',
   'pricing',
   'pipeline',
+  'staging',
 ];
 /** Folders of the interface in the same way; stages come after all of them and know no other stage. */
 const WEB = ['words', 'units', 'design', 'workers', 'document', 'drawing', 'frame'];

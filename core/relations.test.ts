@@ -33,7 +33,7 @@ const CENTRAL = [
   'regionWithout', 'relax', 'remainingShare', 'resolve', 'restingCelsius', 'roSchedule', 'roughStone', 'saturationKPa',
   'seenThroughPane', 'shadeOf', 'shutOff', 'silhouette', 'sittingsOf', 'slopedAreaMm2', 'solidOfOutlines', 'spacingToCover', 'splitRegion',
   'squaringUp', 'stabilityOf', 'starts', 'stoneToHoldKg', 'stoppedBy', 'strewnAmount', 'tabSpots', 'tankFlow', 'throughLeaves', 'throughPlates', 'tiled', 'traced',
-  'turnToSeat', 'variations', 'waterDensity', 'waterRecipe',
+  'turnToSeat', 'variations', 'waterDensity', 'waterRecipe', 'weekOf',
 ]; // prettier-ignore
 
 describe('relations', () => {

@@ -74,3 +74,26 @@ describe('a proposal', () => {
     expect([agreed.by, agreed.option]).toEqual(['by telephone', 'a']);
   });
 });
+
+describe('the week', () => {
+  it('has what is due over all commissions, one press from its place, and scrolls on a telephone', async () => {
+    await b.at.open('/');
+    await b.at.press('[data-test="week"]');
+    await b.page.waitForFunction(() => document.querySelectorAll('[data-day]').length === 7);
+    const kinds = () => b.page.$$eval('[data-sort]', (all) => all.map((e) => e.getAttribute('data-sort')));
+    // Weeks ahead there is a build of the demo; what is due is known once all have been worked out.
+    await b.at.press('[data-test="week-after"]');
+    await b.page.waitForFunction(() => document.querySelector('[data-sort]'), { timeout: 30_000 });
+    expect((await kinds()).length).toBeGreaterThan(0);
+    await b.page.setViewport({ width: 390, height: 500, hasTouch: true });
+    await b.page.waitForFunction(() => {
+      const page = document.querySelector('.week')!;
+      page.scrollTo(0, 1e6);
+      return page.scrollTop > 0 && page.scrollWidth <= page.clientWidth;
+    });
+    await b.page.setViewport({ width: 1280, height: 800, hasTouch: true });
+    const place = await b.page.$eval('[data-sort]', (e) => e.getAttribute('href')!);
+    await b.at.press('[data-sort]');
+    await b.page.waitForFunction((path) => location.pathname === path, {}, place);
+  });
+});

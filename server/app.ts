@@ -17,6 +17,7 @@ import { orderRoutes } from './routes/orders';
 import { pictureRoutes } from './routes/pictures';
 import { listRoutes } from './routes/lists';
 import { lessonRoutes } from './routes/lessons';
+import { weekRoutes } from './routes/week';
 import { studioRoutes } from './routes/studio';
 import { yardRoutes } from './routes/yard';
 import { clockIn } from './store/clock';
@@ -81,6 +82,7 @@ export function createApp({ store, pool, pictures, suppliers, web, care = () => 
   app.use('/api/studio', listRoutes(store, jobs));
   app.use('/api/studio', studioRoutes(store));
   app.use('/api/lessons', lessonRoutes(store));
+  app.use('/api/week', weekRoutes(store, glances));
   app.use('/api/commissions', fileRoutes(store, jobs, glances));
   app.use('/api/commissions', orderRoutes(store, jobs, dispatch));
   app.use('/api/commissions', pictureRoutes(store, pictures));

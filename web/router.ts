@@ -6,6 +6,7 @@ export const router = createRouter({
   history: createWebHistory(),
   routes: [
     { path: '/', name: 'commissions', component: LIST },
+    { path: '/week', name: 'week', component: () => import('./stages/commissions/WeekPage.vue') },
     { path: '/studio/:part?', name: 'studio', component: () => import('./stages/studio/StudioPage.vue') },
     {
       path: '/c/:id',

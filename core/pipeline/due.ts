@@ -2,26 +2,41 @@ import type { Day } from '../calendar/day';
 import { openQuestions } from '../commission/notes';
 import type { Commission } from '../commission/schema';
 import { endsOf } from '../buildDay/buildPlan';
+import type { SittingPlan } from '../buildDay/sittingPlan';
+import { visitPlan } from '../buildDay/visitPlan';
 import { visitTitle } from '../buildDay/visits';
-import { clockOf } from '../calendar/clock';
+import { clockOf, minuteOf } from '../calendar/clock';
 import { sittingTitle } from '../sittings/sittings';
 import { say, type Said } from '../words/text';
 import type { Plan } from './plan';
+
+/** What kind of thing is to be seen to. */
+export const DUE_SORTS = ['order', 'fetch', 'receive', 'ready', 'build', 'visit', 'question'] as const;
+export type DueSort = (typeof DUE_SORTS)[number];
 
 /** Something that the studio has to see to on a day. */
 export interface Due {
   /** The same for the same thing, however often it is planned. */
   key: string;
+  sort: DueSort;
   day: Day;
   title: Said;
   /** What it is about, a line each. */
   detail: Said[];
   /** An order that is not sent: over its day it is not past, it is late. */
   waits?: boolean;
+  /** When hands are there, min after midnight, how many, and those of them that have a name. */
+  hands?: { fromMin: number; toMin: number; count: number; names: string[] };
 }
 
 /** Orders, deliveries once they are confirmed, what comes beforehand, the build and visits: calendar and list read this. */
-export function dueOf({ order, build }: Plan, commission: Pick<Commission, 'log'>): Due[] {
+export function dueOf({ order, build }: Plan, commission: Pick<Commission, 'log' | 'brief'>): Due[] {
+  const hands = (s: Pick<SittingPlan, 'startTime' | 'doneMin' | 'crew'>): Due['hands'] => ({
+    fromMin: minuteOf(s.startTime),
+    toMin: minuteOf(s.startTime) + s.doneMin,
+    count: s.crew.length,
+    names: s.crew.filter((name) => typeof name === 'string'),
+  });
   return [
     ...questionsDue(commission),
     ...order.suppliers.flatMap((s): Due[] =>
@@ -29,6 +44,7 @@ export function dueOf({ order, build }: Plan, commission: Pick<Commission, 'log'
         ? [
             {
               key: `order ${s.supplier}`,
+              sort: 'order',
               day: s.orderBy,
               title: say('calendar.order', { supplier: s.name }),
               detail: s.lines.map((l) => say('calendar.line', { packs: l.packWords, name: l.name })),
@@ -38,14 +54,17 @@ export function dueOf({ order, build }: Plan, commission: Pick<Commission, 'log'
         : [],
     ),
     ...deliveries(order),
-    ...build.beforehand.map((b, i) => ({
+    ...build.beforehand.map((b, i): Due => ({
       key: `before ${i}`,
+      sort: b.kind === 'brokenDown' ? 'fetch' : 'ready',
       day: b.day,
       title: b.title,
       detail: [b.detail],
     })),
-    ...build.earlier.map((s) => ({
+    ...build.earlier.map((s): Due => ({
       key: `sitting ${s.id}`,
+      sort: 'build',
+      hands: hands(s),
       day: s.day,
       title: sittingTitle(s),
       detail: [
@@ -55,11 +74,15 @@ export function dueOf({ order, build }: Plan, commission: Pick<Commission, 'log'
     })),
     {
       key: 'build',
+      sort: 'build',
+      hands: hands(build),
       day: build.buildDay,
       title: say('calendar.build'),
       detail: [say('calendar.build.detail', { start: build.startTime, ends: endsOf(build) })],
     },
-    ...build.visits.map((v) => ({
+    ...build.visits.map((v): Due => ({
+      sort: 'visit',
+      hands: hands(visitPlan(v, commission.brief)),
       key: v.sitting ? `sitting ${v.sitting.id}` : `visit ${v.afterDays}`,
       day: v.day,
       title: visitTitle(v),
@@ -75,6 +98,7 @@ function deliveries({ suppliers }: Plan['order']): Due[] {
       const own = coming.filter((c) => c.supplierReference === reference);
       return {
         key: `delivery ${reference}`,
+        sort: 'receive',
         day: own[0].day,
         title: say('calendar.delivery', { supplier: s.name, reference }),
         detail: own.map((c) => say('calendar.line', { packs: c.packWords, name: c.name })),
@@ -87,14 +111,14 @@ function deliveries({ suppliers }: Plan['order']): Due[] {
 function questionsDue(commission: Pick<Commission, 'log'>): Due[] {
   return openQuestions(commission).flatMap(
     (q) =>
-    q.until ? [{ key: `question ${q.id}`, day: q.until, title: say('calendar.question', { text: q.text }), detail: [], waits: true }] : [], // prettier-ignore
+    q.until ? [{ key: `question ${q.id}`, sort: 'question' as const, day: q.until, title: say('calendar.question', { text: q.text }), detail: [], waits: true }] : [], // prettier-ignore
   );
 }
 
 /** What has to be seen to from a day on, soonest first; an order that should have gone out stays until the build day. */
 export function comingUp(
   plan: Plan,
-  commission: Pick<Commission, 'log'>,
+  commission: Pick<Commission, 'log' | 'brief'>,
   today: Day,
 ): Pick<Due, 'day' | 'title'>[] {
   const later = plan.care.later.map((l) => ({ day: l.day, title: l.what }));

@@ -1,6 +1,6 @@
 import { rotation, turned } from '../geometry/rotation';
 import type { Point } from '../geometry/polygon';
-import type { Day } from '../calendar/day';
+import { dayPlus, type Day } from '../calendar/day';
 import { gearOf, paidBeside } from '../gear/gear';
 import { materialOf, optionOf } from '../commission/lookup';
 import type { Commission, Piece } from '../commission/schema';
@@ -12,7 +12,7 @@ import { withoutPrice } from '../takeoff/cost';
 import { careEndedFor } from '../regime/waterSchools';
 import { bySeverity, toSettle } from '../words/finding';
 import type { Said, Text } from '../words/text';
-import { comingUp } from './due';
+import { comingUp, dueOf, type Due } from './due';
 import type { Plan } from './plan';
 import type { Standing } from './listed';
 
@@ -39,8 +39,17 @@ export interface Glance {
   /** For a closer look: the worst of what is to settle, what comes next, and how much of everything goes in. */
   worst: Text[];
   upcoming: Upcoming[];
+  /** What is due in the coming weeks, and what is late; kept apart from the rest, for a week over all commissions. */
+  dues: WeekDue[];
   amounts: { what: 'water' | 'bed' | 'stone' | 'wood' | 'plugs'; value: number; unit: string }[];
 }
+
+/** Something due, as a week shows it. */
+export type WeekDue = Pick<Due, 'sort' | 'day' | 'hands' | 'waits'> & { what: Said };
+
+/** How far ahead a week can be looked at, days, and how many of one commission are kept. */
+export const WEEKS_AHEAD_DAYS = 28;
+const MOST_DUES = 80;
 
 export interface Upcoming {
   day: Day;
@@ -88,9 +97,20 @@ export function glanceOf(commission: Commission, plan: Plan, today: Day): Glance
     ...(upcoming.length > 0 ? { next: upcoming[0] } : {}),
     worst: open.slice(0, LOOK).map((f) => f.says),
     upcoming,
+    dues: duesOf(commission, plan, today),
     amounts: amountsOf(commission, plan),
   };
 }
+
+/** What is due from today on for some weeks, and what is late, the soonest first. */
+function duesOf(commission: Commission, plan: Plan, today: Day): WeekDue[] {
+  const last = dayPlus(today, WEEKS_AHEAD_DAYS);
+  return dueOf(plan, commission)
+    .filter((d) => d.day <= last && (d.day >= today || (d.waits && today <= plan.build.buildDay)))
+    .sort((a, b) => a.day.localeCompare(b.day))
+    .slice(0, MOST_DUES)
+    .map(({ sort, day, title, hands, waits }) => ({ sort, day, what: title, ...(hands ? { hands } : {}), ...(waits ? { waits } : {}) }));
+} // prettier-ignore
 
 function standingOf({ brief }: Commission, { survey, order }: Plan, today: Day): Standing {
   const drawn = survey.pieces.length + survey.layers.length + survey.plantings.length > 0;

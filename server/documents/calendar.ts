@@ -52,7 +52,7 @@ export function calendarFile(
 }
 
 /** A line break within a name would begin a line of the calendar's own. */
-function oneLine(text: string): string {
+export function oneLine(text: string): string {
   return text.replace(/[\p{Cc}\u2028\u2029]+/gu, ' ').trim();
 }
 
@@ -64,7 +64,7 @@ function lines(text: string): string {
     .join('\n');
 }
 
-function utc(day: Day): Date {
+export function utc(day: Day): Date {
   return new Date(`${day}T00:00:00Z`);
 }
 

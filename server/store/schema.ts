@@ -2,7 +2,7 @@ import { sql } from 'drizzle-orm';
 import { blob, index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { Gave } from '../../core/catalogue/recorded';
 import type { Lesson } from '../../core/commission/notes';
-import type { Glance } from '../../core/pipeline/glance';
+import type { Glance, WeekDue } from '../../core/pipeline/glance';
 import { STANDINGS } from '../../core/pipeline/listed';
 import type { Confirmation } from '../../core/ordering/confirmation';
 import type { Text } from './largeText';
@@ -98,7 +98,9 @@ export const glances = sqliteTable(
     toOrder: integer('to_order').notNull(),
     standing: text('standing', { enum: STANDINGS }).notNull(),
     nextDay: text('next_day'),
-    glance: text('glance', { mode: 'json' }).$type<Glance>().notNull(),
+    /** What is due in the coming weeks: read by itself, for hundreds at once. */
+    dues: text('dues', { mode: 'json' }).$type<WeekDue[]>().notNull().default([]),
+    glance: text('glance', { mode: 'json' }).$type<Omit<Glance, 'dues'>>().notNull(),
   },
   // A list of thousands is sorted without reading what they look like.
   (t) => [

@@ -1,3 +1,4 @@
+import type { Week } from '../../core/staging/week';
 import { sentEarly } from './early';
 import type { Habits } from '../../core/words/scales';
 import { changesBetween, type Change } from '../../core/commission/changes';
@@ -290,6 +291,9 @@ export const api = {
   /** What the list shows of a commission beyond its own columns. */
   glance: (id: string, today: string) =>
     call<Glance>('GET', `${at(id)}/glance?${new URLSearchParams({ today })}`),
+  /** Seven days over all commissions, and how many of them are not known yet. */
+  week: (from: string, today: string) =>
+    call<Week & { unknown: number }>('GET', `/week?${new URLSearchParams({ from, today })}`),
   lessons: ({ of, id }: Subject, besides: string) =>
     call<{ lessons: Learnt[] }>('GET', `/lessons?${new URLSearchParams({ of, id, besides })}`),
   orders: (id: string) => call<{ orders: SentOrder[] }>('GET', `${at(id)}/orders`),

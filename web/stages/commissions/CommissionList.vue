@@ -138,6 +138,7 @@ useCommands([
           />
         </label>
         <button class="solid" data-test="new" @click="create">New commission</button>
+        <router-link class="act" to="/week" data-test="week">Week</router-link>
         <router-link class="act" to="/studio" data-test="studio">Studio</router-link>
         <button class="act" @click="file?.click()">Import</button>
         <input

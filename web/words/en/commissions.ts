@@ -1,5 +1,23 @@
 /** What the commissions says. */
 export const COMMISSIONS = {
+  'week.title': 'Week',
+  'week.late': 'Late',
+  'week.none': 'nothing',
+  'week.unknown':
+    '{count, plural, one {One commission is} other {# commissions are}} still being worked out.',
+  'week.before': 'The week before',
+  'week.after': 'The week after',
+  'week.today': 'From today',
+  'week.feed': 'Feed for a calendar',
+  'week.order': 'order',
+  'week.fetch': 'fetch',
+  'week.receive': 'comes',
+  'week.ready': 'ready',
+  'week.build': 'build',
+  'week.visit': 'visit',
+  'week.question': 'settle',
+  'week.person': '{who} is in two places: {titles}.',
+  'week.hands': '{needs} hands are wanted at once and {has} work here: {titles}.',
   'clockQuestion.asks': 'Is today {now}?',
   'clockQuestion.why':
     'This machine’s clock says so, and Utsuwa last ran on {seen}. Until somebody says that it is right, nothing that was removed is deleted for good, and no older backup makes way for a new one. If it is wrong, set the clock of the machine and start Utsuwa again.',
