@@ -41,6 +41,29 @@ describe('buying', () => {
   });
 });
 
+describe('a parcel', () => {
+  it('is ticked off, with what is dead on arrival, which is claimed and ordered again; what is at the studio comes along', async () => {
+    await b.at.open('/c/demo-cliff/order');
+    const card = '[data-supplier="glasshouse-nine"]';
+    await b.at.press(`${card} [data-test="order"]`);
+    await b.at.press('[data-test="send-order"]');
+    await b.page.waitForSelector(`${card} [data-test="all-came"]`, { timeout: 30_000 });
+    await b.at.press(`${card} [data-test="all-came"]`);
+    await b.page.waitForSelector(`${card} [data-test="all-came"]`, { hidden: true });
+    const line = await b.page.$eval(`${card} [data-received]`, (e) => e.getAttribute('data-received')!);
+    await b.at.type(`${card} [data-received="${line}"] [data-test="dead"]`, '1');
+    await b.at.until(`${card}`, (w) => /1 dead\./.test(w) && /Claim it the same day/.test(w));
+    // What is missing is to be ordered again.
+    await b.page.waitForSelector(`${card} [data-test="order"]`);
+    await b.page.select(`${card} [data-received="${line}"] [data-test="received-at"]`, 'studio');
+    await b.saved();
+    const { received } = await stored('demo-cliff');
+    expect(received.find((r: { item: string }) => r.item === line)).toMatchObject({ dead: 1, at: 'studio' });
+    await b.at.open('/c/demo-cliff/run-sheet');
+    await b.at.until('.workbench', (w) => w.includes('Bring from the studio'));
+  });
+});
+
 describe('a proposal', () => {
   it('is priced by the studio’s rules, said yes to, and what changes afterwards stands beside it', async () => {
     const hand = new Finger(b.page);

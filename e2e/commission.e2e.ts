@@ -167,7 +167,7 @@ describe('a commission, from the list to the care guide', () => {
     await b.at.press(`${card} [data-test="order"]`);
     await b.at.press('[data-test="send-order"]');
     const coming = await b.at.until(`${card} [data-test="coming"]`, (w) => /^GL-\d+/.test(w), 30_000);
-    expect(coming).toMatch(/^GL-\d+\s+comes \w{3} \d+ \w{3}\s*£\d+/);
+    expect(coming).toMatch(/^GL-\d+\s+comes \w{3} \d+ \w{3}\s*All of it came\s*£\d+/);
     const number = /GL-\d+/.exec(coming)![0];
     await b.at.open('/c/demo-valley/take-off');
     await b.at.until('main table', (w) => /comes \d+ \w{3}/.test(w));

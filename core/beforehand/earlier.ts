@@ -6,7 +6,7 @@ import { say, type Text } from '../words/text';
  */
 
 /** What is done on an earlier day. */
-export type EarlierKind = 'leak' | 'film' | 'ro' | 'media' | 'soak' | 'silicone' | 'reserve' | 'client' | 'brokenDown'; // prettier-ignore
+export type EarlierKind = 'leak' | 'film' | 'ro' | 'media' | 'soak' | 'silicone' | 'reserve' | 'client' | 'brokenDown' | 'bring'; // prettier-ignore
 
 /** Work on some things before the build day. */
 export interface EarlierWork {

@@ -1,3 +1,5 @@
+import { nameOfEntry, packOf } from '../commission/lookup';
+import { packWordsOf } from '../takeoff/line';
 import { comesGrown } from '../commission/usual';
 import { dayPlus, daysFrom } from '../calendar/day';
 import type { Joint, Origin } from '../commission/schema';
@@ -49,8 +51,20 @@ export function beforehandOf(commission: Resolved, survey: Survey): Beforehand[]
     }),
   );
   const elsewhere = brokenDownWork(brokenDownOf(commission, survey), buildDay);
-  return [...elsewhere, ...list].sort((a, b) => a.day.localeCompare(b.day));
+  return [...elsewhere, ...bringAlong(commission), ...list].sort((a, b) => a.day.localeCompare(b.day));
 }
+
+/** What was received at the studio and is used on site: it comes along on the day. */
+function bringAlong(commission: Resolved): Beforehand[] {
+  const here = (commission.received ?? []).filter((r) => r.at === 'studio');
+  const things = here.flatMap(({ item, pack, came, broken = 0, dead = 0 }) => {
+    const count = came - broken - dead;
+    const known = packOf(commission, item, pack);
+    return count > 0 && known ? [say('calendar.line', { packs: packWordsOf(count, known), name: nameOfEntry(commission, item) })] : [];
+  });
+  if (things.length === 0) return [];
+  return [{ day: commission.brief.buildDay, kind: 'bring', title: say('before.bring.title', { things }), detail: say('before.bring.detail') }];
+} // prettier-ignore
 
 /** A second-hand tank is tried so early that another can still be found (common practice), once it is there. */
 const LEAK_TEST_AHEAD = 14;

@@ -50,6 +50,11 @@ export function nameOfSupplier(commission: Catalogued, id: string): string {
   return knownSupplier(commission, id)?.name ?? id;
 }
 
+/** What a material or a plant is called; its id where the catalogue has it no more. */
+export function nameOfEntry({ catalogue }: Catalogued, entry: string): string {
+  return [...catalogue.materials, ...catalogue.plants].find((e) => e.id === entry)?.name ?? entry;
+}
+
 type Catalogued = Pick<Commission, 'catalogue'>;
 
 /** Documents are never changed in place: what stands where in a list stays true of it. */

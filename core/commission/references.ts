@@ -3,6 +3,7 @@ import { fault, type Fault } from './fault';
 import { NOW, nowOf } from './scapes';
 import { strewnFaults } from './strewnFaults';
 import { brokenDownFaults } from './brokenDownFaults';
+import { receivedFaults } from './receivedFaults';
 import { sittingFaults } from './sittingFaults';
 import type { Commission, Option } from './schema';
 
@@ -26,6 +27,7 @@ export function referenceFaults(commission: Commission): Fault[] {
     ...nowFaults(commission),
     ...sittingFaults(commission),
     ...brokenDownFaults(commission),
+    ...receivedFaults(commission),
   ];
 }
 

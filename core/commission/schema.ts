@@ -35,6 +35,7 @@ import { logEntrySchema, type readingSchema } from './logSchema';
 import { outOf } from './brokenDownSchema';
 import { pictureSchema, underlaySchema } from './pictureSchema';
 import { quoteSchema } from './quoteSchema';
+import { receivedSchema } from './receivedSchema';
 import { siteSchema, waypointSchema } from './siteSchema';
 import { inSitting, type SITTING_KINDS } from './sittingSchema';
 import { strewnSchema } from './strewnSchema';
@@ -335,6 +336,7 @@ export const commissionSchema = z.looseObject({
   vessel: vesselSchema,
   site: siteSchema.optional(),
   quote: quoteSchema.optional(),
+  received: z.array(receivedSchema).max(3_000).optional(),
   pictures: z.array(pictureSchema).max(200).optional(),
   /** Options put aside; each can be brought back. */
   shelved: z.array(optionSchema).max(50).optional(),

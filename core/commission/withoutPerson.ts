@@ -41,7 +41,16 @@ export function withoutPerson(document: Commission): Commission {
     day,
     name: `Scape ${i + 1}`,
   }));
-  const { pictures: _pictures, site: _site, log: _log, shelved: _shelved, now, quote, ...rest } = document;
+  const {
+    pictures: _pictures,
+    site: _site,
+    log: _log,
+    shelved: _shelved,
+    now,
+    quote,
+    received,
+    ...rest
+  } = document;
   const { fixed, chambers, ...vessel } = document.vessel;
   const bare = {
     ...rest,
@@ -63,6 +72,7 @@ export function withoutPerson(document: Commission): Commission {
       ...(fixed ? { fixed: fixed.map((f, i) => ({ ...f, title: `Fixed ${i + 1}` })) } : {}),
     },
     ...(quote ? { quote: figuresOf(quote) } : {}),
+    ...(received ? { received: received.map(({ note: _note, ...r }) => r) } : {}),
     ...(now ? { now: { ...now, underlays: undefined } } : {}),
     options: document.options.map(({ underlays: _underlays, ...o }, i): Option => ({ ...o, title: `Option ${i + 1}` })), // prettier-ignore
   } as Commission;

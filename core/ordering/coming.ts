@@ -19,6 +19,15 @@ export interface ComingLine {
   packWords: Text;
   day: Day | null;
   remark?: string;
+  /** Our reference of the order. */
+  reference: string;
+  /** As it was counted when it came; left out as long as it has not. */
+  received?: NonNullable<Resolved['received']>[number];
+}
+
+/** Packs of a line that can be used: what was counted less what is broken or dead, and as it was confirmed until it comes. */
+export function usable({ given, received }: Pick<ComingLine, 'given' | 'received'>): number {
+  return received ? received.came - (received.broken ?? 0) - (received.dead ?? 0) : given;
 }
 
 /** Everything that was confirmed, line by line. What is no longer on the take-off is named as it was ordered. */
@@ -27,11 +36,14 @@ export function comingLines(
   lines: readonly TakeOffLine[],
   placed: readonly Placed[],
 ): ComingLine[] {
-  return placed.flatMap(({ supplier, confirmation }) =>
+  return placed.flatMap(({ reference, supplier, confirmation }) =>
     confirmation.lines.map(({ item, pack, name, asked, given, remark }): ComingLine => {
       const line = lines.find((l) => (item ? l.id === item : pack in l.contents));
       const known = packOf(commission, item ?? line?.id ?? '', pack);
+      const received = commission.received?.find((r) => r.reference === reference && r.item === (item ?? line?.id) && r.pack === pack); // prettier-ignore
       return {
+        reference,
+        ...(received ? { received } : {}),
         line: item ?? line?.id ?? pack,
         name: line?.name ?? name,
         pack,
@@ -49,7 +61,7 @@ export function comingLines(
 
 /** What confirmed packs hold of a line, in the unit of its need: 2 bags of 9 L are 18. */
 export function comes({ id, contents }: TakeOffLine, coming: readonly ComingLine[]): number {
-  return coming.filter((c) => c.line === id).reduce((sum, c) => sum + c.given * (contents[c.pack] ?? 0), 0);
+  return coming.filter((c) => c.line === id).reduce((sum, c) => sum + usable(c) * (contents[c.pack] ?? 0), 0);
 }
 
 /** Contents are told apart to a thousandth of their unit, as packs are chosen. */

@@ -5,7 +5,7 @@ import { packWordsOf, type TakeOffLine } from '../takeoff/line';
 import type { TakeOff } from '../takeoff/takeOff';
 import type { Finding } from '../words/finding';
 import { say, type Text } from '../words/text';
-import { comes, stillMissing, toOrder, type ComingLine } from './coming';
+import { comes, stillMissing, toOrder, usable, type ComingLine } from './coming';
 import { neededOnDay } from './delivery';
 
 /** What suppliers have confirmed that does not do: too few, too late, too early to keep, on no day, or more than is needed. */
@@ -22,7 +22,8 @@ export function confirmedFindings(
         ? []
         : [
             ...shortOf(commission, line, own),
-            ...own.filter((c) => c.given > 0).flatMap((c) => whenOf(commission, line, c)),
+            ...own.filter((c) => c.given > 0 && !c.received).flatMap((c) => whenOf(commission, line, c)),
+            ...own.flatMap((c) => lostOf(commission, line, own, c)),
             ...tooMuch(commission, line, own),
           ];
     }),
@@ -64,6 +65,27 @@ function shortOf(commission: Resolved, line: TakeOffLine, own: readonly ComingLi
     },
   ];
 }
+
+/** Less came than was confirmed, or some of it cannot be used: claimed of who sent it, and what is missing ordered again. */
+function lostOf(commission: Resolved, line: TakeOffLine, own: readonly ComingLine[], c: ComingLine): Finding[] {
+  if (!c.received || usable(c) >= c.given) return [];
+  const { broken = 0, dead = 0, came } = c.received;
+  const supplier = nameOfSupplier(commission, c.supplier);
+  const isMissing = stillMissing(line, own) > 0;
+  return [
+    {
+      id: 'order.lost',
+      severity: isMissing ? 'warn' : 'note',
+      at: { line: line.id, supplier: c.supplier },
+      measured: usable(c),
+      limit: c.given,
+      unit: 'packs',
+      says: say('order.lost.says', { name: line.name, supplier, given: c.given, short: c.given - came, broken, dead }),
+      because: say(isMissing ? 'order.lost.because' : 'order.lost.because.enough', { reference: c.supplierReference }),
+      source: say('source.confirmation', { reference: c.supplierReference }),
+    },
+  ];
+} // prettier-ignore
 
 /** It does not come before it is needed, or so long before that it does not keep. */
 function whenOf(commission: Resolved, line: TakeOffLine, c: ComingLine): Finding[] {

@@ -93,7 +93,9 @@ export function dueOf({ order, build }: Plan, commission: Pick<Commission, 'log'
 
 function deliveries({ suppliers }: Plan['order']): Due[] {
   return suppliers.flatMap((s) => {
-    const coming = s.coming.flatMap((c) => (c.day && c.given > 0 ? [{ ...c, day: c.day }] : []));
+    const coming = s.coming.flatMap((c) =>
+      c.day && c.given > 0 && !c.received ? [{ ...c, day: c.day }] : [],
+    );
     return [...new Set(coming.map((c) => c.supplierReference))].map((reference): Due => {
       const own = coming.filter((c) => c.supplierReference === reference);
       return {

@@ -117,6 +117,7 @@ export const FINDINGS = {
   'order.after': 'ordering',
   'order.keeps': 'ordering',
   'order.minimum': 'ordering',
+  'order.lost': 'ordering',
   'order.late': 'ordering',
   'order.never': 'ordering',
   'order.noday': 'ordering',

@@ -20,7 +20,7 @@ export interface Parcel {
   gone: number[];
 }
 
-const PARTS = ['brief', 'vessel', 'site', 'studio', 'now', 'catalogue', 'quote'] as const;
+const PARTS = ['brief', 'vessel', 'site', 'studio', 'now', 'catalogue', 'quote', 'received'] as const;
 type Part = (typeof PARTS)[number] | 'log';
 
 /** Of the log what anything is computed from: readings without their words, and questions. */

@@ -11,6 +11,8 @@ export const BEFOREHAND = {
   'before.client.living': '{ready}; what lives stays in tank water until it is set',
   'before.client.ready': 'ready on the day',
   'before.client.worked': 'what is worked on or used beforehand is here by then, the rest on the day',
+  'before.bring.title': 'Bring from the studio: {things}',
+  'before.bring.detail': 'as it was counted when it came; what lives travels upright, out of frost and sun',
   'before.brokenDown.title': 'Break down {name}: {things}',
   'before.lot.title': 'Fetch {name}: {things}',
   'before.brokenDown.detail': 'about {minutes} min for one pair of hands, {mass} to carry; {how}.',

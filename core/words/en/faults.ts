@@ -68,6 +68,8 @@ export const FAULTS = {
   'fault.strewn.amount': 'must have litres or massKg, one of the two',
   'fault.strewn.size': 'goes from {from} to {to} mm, must go from the small to the large',
   'id.of.layer': 'the id of a layer in {where}',
+  'fault.received.twice': 'was counted twice for {item}: an order line is counted once',
+  'fault.received.more': 'is {came}, must be at least the {lost} that are broken or dead',
   'fault.aims': 'cannot stand beside {other}: choose one of them',
   'id.of.brokenDown': 'the id of an entry in brief.brokenDown',
   'id.of.device': 'the id of another entry in site.devices',

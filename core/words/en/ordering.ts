@@ -2,6 +2,12 @@
 export const ORDERING = {
   'order.never.says': '{supplier} does not deliver {name} before {day}.',
   'order.never.because': 'It is closed on every delivery day of the year before. Choose another supplier.',
+  'order.lost.says':
+    '{name} from {supplier}, {given} confirmed: {short, plural, =0 {none missing} one {one missing} other {# missing}}, {broken} broken, {dead} dead.',
+  'order.lost.because':
+    'Claim it the same day with a picture, by {reference}. What is missing stands under what is still to be ordered, with its last day.',
+  'order.lost.because.enough':
+    'Claim it the same day with a picture, by {reference}. What is left is enough for this scape.',
   'order.minimum.says': '{supplier} sends for {least} and more: {lacks} are missing.',
   'order.minimum.because':
     'Buy more of it there, from one who sends for less, or ask whether they make an exception.',

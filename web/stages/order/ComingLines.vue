@@ -1,14 +1,40 @@
 <script setup lang="ts">
+import { withAllCame, withReceived } from '../../../core/edits/received';
 import type { ComingLine } from '../../../core/ordering/coming';
+import { useCommission } from '../../document/commissionStore';
 import type { SentOrder } from '../../document/api';
-import { weekDay } from '../../units/days';
+import { today, weekDay } from '../../units/days';
 import { money, useFigures } from '../../units/figures';
 import { wording } from '../../words/wording';
+import ReceivedLine from './ReceivedLine.vue';
 
-/** What one supplier has confirmed, order by order: its number, its day, and line by line what comes of what was asked. */
+/**
+ * What one supplier has confirmed, order by order: its number, its day, and line by line what comes of what was asked; and what
+ * came, as it was counted when the parcel was opened.
+ */
 const props = defineProps<{ coming: ComingLine[]; sent: SentOrder[]; currency: string }>();
 const { words } = useFigures();
 const confirmed = () => props.sent.flatMap((o) => (o.confirmation ? [o.confirmation] : []));
+const commission = useCommission();
+const lineOf = (l: ComingLine) => ({ reference: l.reference, item: l.line, pack: l.pack });
+const open = (reference: string) => of(reference).filter((l) => l.given > 0 && !l.received);
+const isLiving = (l: ComingLine) =>
+  commission.document?.catalogue.plants.some((p) => p.id === l.line) ?? false;
+function allCame(reference: string): void {
+  commission.endStep();
+  commission.edit(`all came ${reference}`, (d) =>
+    withAllCame(
+      d,
+      open(reference).map((l) => ({ ...lineOf(l), given: l.given })),
+      today(),
+      undefined,
+    ),
+  );
+}
+function count(l: ComingLine): void {
+  commission.endStep();
+  commission.edit(`came ${l.line}`, (d) => withReceived(d, lineOf(l), { came: l.given, day: today() }));
+}
 const of = (reference: string) => props.coming.filter((c) => c.supplierReference === reference);
 </script>
 
@@ -20,7 +46,14 @@ const of = (reference: string) => props.coming.filter((c) => c.supplierReference
         c.deliveryDay
           ? wording('comingLines.delivered', { day: weekDay(c.deliveryDay) })
           : wording('comingLines.noDay')
-      }}<span class="sum">{{ money(c.totalMinor, currency) }}</span>
+      }}<button
+        v-if="open(c.supplierReference).length"
+        class="act screen-only"
+        data-test="all-came"
+        @click="allCame(c.supplierReference)"
+      >
+        {{ wording('comingLines.allCame') }}</button
+      ><span class="sum">{{ money(c.totalMinor, currency) }}</span>
     </p>
     <ul>
       <li v-for="l in of(c.supplierReference)" :key="`${l.line} ${l.pack}`">
@@ -29,6 +62,15 @@ const of = (reference: string) => props.coming.filter((c) => c.supplierReference
         <span v-if="l.given < l.asked" class="late">{{
           [wording('comingLines.of', { asked: l.asked }), l.remark].filter(Boolean).join(', ')
         }}</span>
+        <button
+          v-if="l.given > 0 && !l.received"
+          class="act screen-only count"
+          :data-count-line="l.line"
+          @click="count(l)"
+        >
+          {{ wording('comingLines.count') }}
+        </button>
+        <ReceivedLine v-if="l.received" class="counted" :coming="l" :living="isLiving(l)" />
       </li>
     </ul>
   </div>
@@ -56,16 +98,24 @@ ul {
 }
 li {
   display: grid;
-  grid-template-columns: 130px 1fr auto;
+  grid-template-columns: 130px 1fr auto auto;
   gap: 10px;
   padding: 2px 0;
+}
+.counted {
+  grid-column: 1 / -1;
+}
+.count {
+  grid-column: 4;
 }
 @media (max-width: 700px) {
   li {
     grid-template-columns: 92px 1fr;
   }
-  li .late {
+  li .late,
+  li .count {
     grid-column: 2;
+    justify-self: start;
   }
 }
 </style>

@@ -1,5 +1,15 @@
 /** What the order says. */
 export const ORDER = {
+  'comingLines.allCame': 'All of it came',
+  'comingLines.count': 'It came',
+  'receivedLine.came': 'came',
+  'receivedLine.broken': 'broken',
+  'receivedLine.dead': 'dead',
+  'receivedLine.where': 'where it is',
+  'receivedLine.unsaid': 'not said',
+  'receivedLine.studio': 'at the studio',
+  'receivedLine.site': 'on site',
+  'receivedLine.back': 'Not yet',
   'buyingBar.title': 'From whom',
   'buyingBar.listed': 'Line by line',
   'buyingBar.cheapest': 'Least in all',

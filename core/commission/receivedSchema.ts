@@ -1,0 +1,23 @@
+import { z } from 'zod';
+import { day, id, words } from './primitives';
+
+/* What came of an order, line by line, as it was counted when the parcel was opened. */
+
+/** Where it is now: what is at the studio has to be brought along. */
+export const RECEIVED_AT = ['studio', 'site'] as const;
+
+const packs = z.int().min(0).max(100_000);
+
+export const receivedSchema = z.looseObject({
+  /** Our reference of the order, the line of the take-off and the pack. */
+  reference: z.string().min(1).max(120),
+  item: id,
+  pack: id,
+  /** Packs that were in the parcel; of those how many are broken, and how many dead on arrival. */
+  came: packs,
+  broken: packs.optional(),
+  dead: packs.optional(),
+  at: z.enum(RECEIVED_AT).optional(),
+  day,
+  note: words.optional(),
+});

@@ -1,0 +1,104 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { RECEIVED_AT } from '../../../core/commission/receivedSchema';
+import { withoutReceived, withReceived } from '../../../core/edits/received';
+import type { ComingLine } from '../../../core/ordering/coming';
+import { useCommission } from '../../document/commissionStore';
+import FigureField from '../../document/FigureField.vue';
+import { today } from '../../units/days';
+import { wording } from '../../words/wording';
+
+/** One line of a parcel as it was counted: how many came, what of them is broken or dead, and where they are now. */
+const props = defineProps<{ coming: ComingLine; living: boolean }>();
+const commission = useCommission();
+const r = computed(() => props.coming.received!);
+const line = computed(() => ({
+  reference: props.coming.reference,
+  item: props.coming.line,
+  pack: props.coming.pack,
+}));
+type Change = Partial<Omit<Parameters<typeof withReceived>[2], 'day'>>;
+const set = (change: Change) =>
+  commission.tryEdit(`received ${props.coming.line} ${Object.keys(change)[0]}`, (d) =>
+    withReceived(d, line.value, { day: today(), ...change }),
+  );
+function back(): void {
+  commission.endStep();
+  commission.edit(`not received ${props.coming.line}`, (d) => withoutReceived(d, line.value));
+}
+const PLACES = { studio: wording('receivedLine.studio'), site: wording('receivedLine.site') } as const;
+</script>
+
+<template>
+  <div class="received" :data-received="coming.line">
+    <FigureField
+      :label="wording('receivedLine.came')"
+      kind="plain"
+      :value="r.came"
+      :apply="(came) => set({ came: came ?? 0 })"
+      data-test="came"
+    />
+    <FigureField
+      :label="wording('receivedLine.broken')"
+      kind="plain"
+      optional
+      :value="r.broken"
+      :apply="(broken) => set({ broken: broken || undefined })"
+      data-test="broken"
+    />
+    <FigureField
+      v-if="living"
+      :label="wording('receivedLine.dead')"
+      kind="plain"
+      optional
+      :value="r.dead"
+      :apply="(dead) => set({ dead: dead || undefined })"
+      data-test="dead"
+    />
+    <label class="where"
+      ><span>{{ wording('receivedLine.where') }}</span>
+      <select
+        :value="r.at ?? ''"
+        data-test="received-at"
+        @change="void set({ at: RECEIVED_AT.find((p) => p === ($event.target as HTMLSelectElement).value) })"
+      >
+        <option value="">{{ wording('receivedLine.unsaid') }}</option>
+        <option v-for="p in RECEIVED_AT" :key="p" :value="p">{{ PLACES[p] }}</option>
+      </select></label
+    >
+    <button class="act" @click="back">{{ wording('receivedLine.back') }}</button>
+  </div>
+</template>
+
+<style scoped>
+.received {
+  display: grid;
+  grid-template-columns: 80px 80px 80px minmax(110px, 1fr) auto;
+  gap: 0 14px;
+  align-items: end;
+}
+.where span {
+  display: block;
+  font-size: 12px;
+  color: var(--ink-2);
+}
+select {
+  width: 100%;
+  border-bottom: 1px solid var(--rule);
+  background: var(--paper);
+  color: var(--ink);
+  font: inherit;
+  min-height: 36px;
+}
+@media (max-width: 700px) {
+  .received {
+    grid-template-columns: repeat(3, 1fr);
+  }
+  .where {
+    grid-column: 1 / 3;
+  }
+  select {
+    min-height: 44px;
+  }
+}
+</style>
