@@ -41,8 +41,8 @@ const CORE = [
   'buildDay',
   'care',
   'pricing',
-  'pipeline',
   'staging',
+  'pipeline',
 ];
 /** Folders of the interface in the same way; stages come after all of them and know no other stage. */
 const WEB = ['words', 'units', 'design', 'workers', 'document', 'drawing', 'frame'];

@@ -30,6 +30,7 @@ const ABOUT: Record<Part | 'validate', string> = {
   build: 'the build day, task by task, on a clock',
   care: 'the first eight weeks after the build',
   brief: 'what a first visit has to settle: brief, vessel and site, with their findings',
+  shop: 'what is bought in shops, by shop and aisle, with sizes to look for',
   quote: 'what the client is asked, line by line, with tax',
   planting: 'where each plug goes, its light, when it closes, and what runs short',
 };

@@ -15,7 +15,16 @@ import { rounded, unitFor, type Quantity } from '../core/units/quantity';
 import { inEnglish } from '../core/words/english';
 import { say, type Text } from '../core/words/text';
 
-export type Part = 'takeoff' | 'order' | 'difference' | 'build' | 'care' | 'brief' | 'planting' | 'quote';
+export type Part =
+  | 'takeoff'
+  | 'order'
+  | 'difference'
+  | 'build'
+  | 'care'
+  | 'brief'
+  | 'planting'
+  | 'quote'
+  | 'shop';
 
 /** A command's answer for reading in a terminal. */
 export function table(
@@ -34,6 +43,7 @@ export function table(
     brief: () => briefRows(commission, plan),
     planting: () => plantingRows(commission, planted!),
     quote: () => quoteRows(commission, plan),
+    shop: () => shopRows(commission, plan),
   }[part]();
   return (
     [
@@ -198,6 +208,27 @@ function quoteRows(commission: Commission, { quote }: Plan): string[] {
     ...quote.open.map((what) => OPEN[what]),
   ];
 }
+
+/** Shop by shop and aisle by aisle: how much, from which size to which. */
+function shopRows(commission: Commission, { shopping }: Plan): string[] {
+  if (shopping.shops.length === 0) return ['Nothing is bought in a shop: mark a supplier as one, and pin lines to it.'];
+  return [
+    ...shopping.shops.flatMap((s) => [
+      `${s.name}: by ${s.by ?? 'any day'}${s.open ? `, open ${s.open.join(' to ')}` : ''}, ${money(commission, s.totalMinor)}`,
+      ...aligned(
+        s.aisles.flatMap((a) =>
+          a.lines.map((l) => [
+            `  ${figure(l.missing)} of ${figure(l.wanted)}`,
+            inEnglish(l.name),
+            l.sizesMm ? `${l.sizesMm.count} pieces, ${rounded(l.sizesMm.from, 0)} to ${rounded(l.sizesMm.to, 0)} mm` : '',
+            l.packWords.map(inEnglish).join(' + '),
+          ]),
+        ),
+      ),
+    ]),
+    ...(shopping.leftMinor === undefined ? [] : ['', `left of the budget: ${money(commission, shopping.leftMinor)}`]),
+  ];
+} // prettier-ignore
 
 /** What nobody has said, and what that means for the sum. */
 const OPEN = {

@@ -31,7 +31,7 @@ const CENTRAL = [
   'partingBrightness', 'pathRegion', 'pieceFrom', 'plugPositions', 'plugsFor', 'polygonArea', 'poreWaterL',
   'potentialFlow', 'pouredL', 'powerLoad', 'powerOf', 'ppfdFrom', 'proposedGear', 'quoteOf', 'reachFromFront', 'recommendedKg', 'recordedOf',
   'regionWithout', 'relax', 'remainingShare', 'resolve', 'restingCelsius', 'roSchedule', 'roughStone', 'saturationKPa',
-  'seenThroughPane', 'shadeOf', 'shutOff', 'silhouette', 'sittingsOf', 'slopedAreaMm2', 'solidOfOutlines', 'spacingToCover', 'splitRegion',
+  'seenThroughPane', 'shadeOf', 'shoppingOf', 'shutOff', 'silhouette', 'sittingsOf', 'slopedAreaMm2', 'solidOfOutlines', 'spacingToCover', 'splitRegion',
   'squaringUp', 'stabilityOf', 'starts', 'stoneToHoldKg', 'stoppedBy', 'strewnAmount', 'tabSpots', 'tankFlow', 'throughLeaves', 'throughPlates', 'tiled', 'traced',
   'turnToSeat', 'variations', 'waterDensity', 'waterRecipe', 'weekOf',
 ]; // prettier-ignore

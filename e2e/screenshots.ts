@@ -30,19 +30,18 @@ const SHOTS: Shot[] = [
   { name: 'brief', path: `${valley}/brief` },
   { name: 'vessel', path: '/c/demo-desk/vessel' },
   {
-    name: 'first-visit',
-    path: '/c/demo-desk/brief',
+    name: 'week',
+    path: '/week',
     before: async (page) => {
-      await page.waitForSelector('[data-test="upkeep"]');
-      await page.$eval('.workbench', (el) => el.scrollTo(0, 830));
+      await page.waitForFunction(() => !document.querySelector('[role="status"]'), { timeout: 60_000 });
+      await page.waitForSelector('[data-sort]');
     },
   },
   {
-    name: 'site',
-    path: '/c/demo-wall/vessel',
+    name: 'proposal',
+    path: `${valley}/quote`,
     before: async (page) => {
-      await page.waitForSelector('[data-test="recipe"]', { timeout: 30_000 });
-      await page.$eval('.workbench', (el) => el.scrollTo(0, 560));
+      await page.waitForSelector('[data-test="proposal-options"] svg', { timeout: 30_000 });
     },
   },
   {

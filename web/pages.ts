@@ -16,6 +16,7 @@ export const PAGES = {
   'planting-plan': () => import('./stages/planting/PlantingPlan.vue'),
   'take-off': () => import('./stages/takeoff/TakeOffStage.vue'),
   quote: () => import('./stages/takeoff/QuoteStage.vue'),
+  shopping: () => import('./stages/order/ShoppingList.vue'),
   order: () => import('./stages/order/OrderStage.vue'),
   build: () => import('./stages/buildDay/BuildStage.vue'),
   'run-sheet': () => import('./stages/buildDay/BuildStage.vue'),

@@ -151,6 +151,12 @@ export const supplierSchema = z.looseObject({
   closed: z.array(closedSpan).max(400).optional(),
   /** Days on which it delivers plants and animals; on all of its days when left out. */
   livingDays: z.array(weekday).max(7).optional(),
+  /** One goes there and chooses in the hand: no parcel, no lead time; between which hours it is open. */
+  shop: z.boolean().optional(),
+  open: z
+    .tuple([clock, clock])
+    .refine(([from, until]) => from < until, must('timespan'))
+    .optional(),
   /** Orders that come later in the day count as of the next. */
   cutOff: clock.optional(),
   /** The least it sends for, and carriage by what the goods come to. */

@@ -127,9 +127,10 @@ function alreadyMaterial({ catalogue: { plants, materials } }: Commission): Faul
 }
 
 /** Lists outside the options: everything in them that has an id has one of its own. */
-function outsideFaults({ brief, vessel, site, pictures, log, catalogue }: Commission): Fault[] {
+function outsideFaults({ brief, vessel, site, pictures, log, catalogue, taken }: Commission): Fault[] {
   return [
     ...twice('brief.seats', brief.seats),
+    ...twice('taken', taken),
     ...twice('brief.owned', brief.owned),
     ...twice('vessel.chambers', vessel.chambers),
     ...twice('vessel.fixed', vessel.fixed),

@@ -36,6 +36,7 @@ import { outOf } from './brokenDownSchema';
 import { pictureSchema, underlaySchema } from './pictureSchema';
 import { quoteSchema } from './quoteSchema';
 import { receivedSchema } from './receivedSchema';
+import { takenSchema } from './takenSchema';
 import { siteSchema, waypointSchema } from './siteSchema';
 import { inSitting, type SITTING_KINDS } from './sittingSchema';
 import { strewnSchema } from './strewnSchema';
@@ -336,6 +337,7 @@ export const commissionSchema = z.looseObject({
   vessel: vesselSchema,
   site: siteSchema.optional(),
   quote: quoteSchema.optional(),
+  taken: z.array(takenSchema).max(3_000).optional(),
   received: z.array(receivedSchema).max(3_000).optional(),
   pictures: z.array(pictureSchema).max(200).optional(),
   /** Options put aside; each can be brought back. */

@@ -49,6 +49,7 @@ export function withoutPerson(document: Commission): Commission {
     now,
     quote,
     received,
+    taken,
     ...rest
   } = document;
   const { fixed, chambers, ...vessel } = document.vessel;
@@ -72,6 +73,7 @@ export function withoutPerson(document: Commission): Commission {
       ...(fixed ? { fixed: fixed.map((f, i) => ({ ...f, title: `Fixed ${i + 1}` })) } : {}),
     },
     ...(quote ? { quote: figuresOf(quote) } : {}),
+    ...(taken ? { taken: taken.map(({ note: _note, ...t }) => t) } : {}),
     ...(received ? { received: received.map(({ note: _note, ...r }) => r) } : {}),
     ...(now ? { now: { ...now, underlays: undefined } } : {}),
     options: document.options.map(({ underlays: _underlays, ...o }, i): Option => ({ ...o, title: `Option ${i + 1}` })), // prettier-ignore

@@ -25,7 +25,17 @@ function withBuying(document: Commission, change: (buying: Buying) => Buying): C
 }
 
 /** What a supplier asks and when it brings, beside its name: what a document has as it was when it was taken in. */
-const TERMS = ['days', 'closed', 'livingDays', 'cutOff', 'minimumMinor', 'carriage', 'contact'] as const;
+const TERMS = [
+  'days',
+  'closed',
+  'livingDays',
+  'cutOff',
+  'minimumMinor',
+  'carriage',
+  'contact',
+  'shop',
+  'open',
+] as const;
 const termsIn = (supplier: Supplier) => JSON.stringify(TERMS.map((key) => supplier[key] ?? null));
 
 /** Suppliers of a document whose terms are others in the studio now. */

@@ -8,7 +8,7 @@ import type { TakeOff } from '../takeoff/takeOff';
 import { carriageOf, termsOf, type Terms } from './carriage';
 import { comingLines } from './coming';
 import type { Placed } from './confirmation';
-import { firstDelivery, lastDelivery, neededOnDay, orderDay } from './delivery';
+import { firstDelivery, lastDelivery, leadOf, neededOnDay, orderDay } from './delivery';
 import { leastTotal, type Choice } from './leastTotal';
 import { isLiving } from './order';
 
@@ -55,7 +55,7 @@ export function offersOf(commission: Resolved, line: TakeOffLine, today: Day | u
     const own = packs.filter((p) => p.supplier === id);
     const counts = cheapestPacks(line.held, own.map((p) => ({ ...p, size: line.contents[p.id] })));
     if (!counts || counts.length === 0) return [];
-    const leadDays = Math.max(...counts.map((c) => own.find((p) => p.id === c.pack)!.leadDays));
+    const leadDays = Math.max(...counts.map((c) => leadOf(supplier, own.find((p) => p.id === c.pack)!)));
     const arriveBy = lastDelivery(supplier, neededOn, isLiving(line));
     const orderBy = arriveBy && orderDay(supplier, arriveBy, leadDays);
     const soonest = today && firstDelivery(supplier, today, leadDays, isLiving(line));
@@ -123,7 +123,10 @@ function openLines(
   today: Day | undefined,
   placed: readonly Placed[],
 ): Open[] {
-  const coming = new Set(comingLines(commission, lines, placed).map((c) => c.line));
+  const coming = new Set([
+    ...comingLines(commission, lines, placed).map((c) => c.line),
+    ...(commission.taken ?? []).map((t) => t.item),
+  ]);
   const { pins = [] } = commission.brief.buying ?? {};
   return lines
     .filter((l) => l.held > 0 && !coming.has(l.id))
@@ -202,7 +205,7 @@ function asListed(commission: Resolved, line: TakeOffLine, today: Day | undefine
   const packs = packsOf(commission, line);
   return line.packs.map(({ pack, count }) => {
     const entry = packs.find((p) => p.id === pack)!;
-    const soonest = today && firstDelivery(supplierOf(commission, entry.supplier), today, entry.leadDays, isLiving(line));
+    const soonest = today && firstDelivery(supplierOf(commission, entry.supplier), today, leadOf(supplierOf(commission, entry.supplier), entry), isLiving(line));
     return { supplier: entry.supplier, priceMinor: priceFor(entry, count), ...(soonest ? { soonest } : {}) };
   });
 } // prettier-ignore

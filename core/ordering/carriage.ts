@@ -7,8 +7,9 @@ export interface Terms {
   carriage: readonly { fromMinor: number; minor: number }[];
 }
 
-/** A supplier's terms; without any, nothing is asked. */
-export function termsOf({ minimumMinor = 0, carriage = [] }: Pick<Supplier, 'minimumMinor' | 'carriage'>): Terms {
+/** A supplier's terms; without any, and where one goes there oneself, nothing is asked. */
+export function termsOf({ minimumMinor = 0, carriage = [], shop }: Pick<Supplier, 'minimumMinor' | 'carriage' | 'shop'>): Terms {
+  if (shop) return { minimumMinor: 0, carriage: [{ fromMinor: 0, minor: 0 }] };
   const steps = [...carriage].sort((a, b) => a.fromMinor - b.fromMinor);
   const first = steps[0]?.fromMinor === 0 ? [] : [{ fromMinor: 0, minor: steps[0]?.minor ?? 0 }];
   return { minimumMinor, carriage: [...first, ...steps] };

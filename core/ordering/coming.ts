@@ -67,9 +67,19 @@ export function comes({ id, contents }: TakeOffLine, coming: readonly ComingLine
 /** Contents are told apart to a thousandth of their unit, as packs are chosen. */
 const NOTHING = 1e-3;
 
-/** What is still missing of a line, in the unit of its need; 0 where what was confirmed is enough. */
-export function stillMissing(line: TakeOffLine, coming: readonly ComingLine[]): number {
-  const missing = line.held - comes(line, coming);
+/** What was taken of a line in a shop, in the unit of its need, and what was paid for it. */
+export function takenOf({ taken = [] }: Pick<Resolved, 'taken'>, { id }: Pick<TakeOffLine, 'id'>): { amount: number; paidMinor: number } {
+  const own = taken.filter((t) => t.item === id);
+  return { amount: own.reduce((n, t) => n + t.amount, 0), paidMinor: own.reduce((n, t) => n + (t.paidMinor ?? 0), 0) };
+} // prettier-ignore
+
+/** What is still missing of a line, in the unit of its need; 0 where what was confirmed and what was taken are enough. */
+export function stillMissing(
+  commission: Pick<Resolved, 'taken'>,
+  line: TakeOffLine,
+  coming: readonly ComingLine[],
+): number {
+  const missing = line.held - comes(line, coming) - takenOf(commission, line).amount;
   return missing > NOTHING ? missing : 0;
 }
 
@@ -79,11 +89,11 @@ export function stillMissing(line: TakeOffLine, coming: readonly ComingLine[]): 
  */
 export function toOrder(commission: Resolved, line: TakeOffLine, coming: readonly ComingLine[]): PackCount[] {
   const own = coming.filter((c) => c.line === line.id);
-  if (own.length === 0) return line.packs;
+  if (own.length === 0 && takenOf(commission, line).amount === 0) return line.packs;
   const short = new Set(own.filter((c) => c.given < c.asked).map((c) => c.pack));
   const choices = Object.entries(line.contents).flatMap(([id, size]) => {
     const pack = packOf(commission, line.id, id);
     return pack && !short.has(id) ? [{ id, size, priceMinor: pack.priceMinor, steps: pack.steps }] : [];
   });
-  return cheapestPacks(stillMissing(line, coming), choices) ?? [];
+  return cheapestPacks(stillMissing(commission, line, coming), choices) ?? [];
 }

@@ -37,7 +37,7 @@ export function confirmedFindings(
 /** Too few came, and nobody has confirmed the rest yet. */
 function shortOf(commission: Resolved, line: TakeOffLine, own: readonly ComingLine[]): Finding[] {
   const short = own.find((c) => c.given < c.asked);
-  const missing = stillMissing(line, own);
+  const missing = stillMissing(commission, line, own);
   if (!short || missing === 0) return [];
   const rest = toOrder(commission, line, own).map(({ pack, count }): Text => {
     const known = packOf(commission, line.id, pack)!;
@@ -71,7 +71,7 @@ function lostOf(commission: Resolved, line: TakeOffLine, own: readonly ComingLin
   if (!c.received || usable(c) >= c.given) return [];
   const { broken = 0, dead = 0, came } = c.received;
   const supplier = nameOfSupplier(commission, c.supplier);
-  const isMissing = stillMissing(line, own) > 0;
+  const isMissing = stillMissing(commission, line, own) > 0;
   return [
     {
       id: 'order.lost',

@@ -3,6 +3,11 @@ import type { Resolved } from '../resolved/resolved';
 import type { TakeOffLine } from '../takeoff/line';
 import { dayPlus, weekdayOf, type Day } from '../calendar/day';
 
+/** Days from the order to the delivery: none where one goes there oneself. */
+export function leadOf({ shop }: Pick<Supplier, 'shop'>, { leadDays }: { leadDays: number }): number {
+  return shop ? 0 : leadDays;
+}
+
 /** How far back a delivery day is looked for before it is said that there is none. */
 const LOOK_BACK_DAYS = 400;
 

@@ -13,7 +13,7 @@ import { carriageOf, termsOf } from './carriage';
 import { comingLines, toOrder, type ComingLine } from './coming';
 import type { Placed } from './confirmation';
 import { confirmedFindings } from './confirmedFindings';
-import { lastDelivery, neededOnDay, orderDay } from './delivery';
+import { lastDelivery, leadOf, neededOnDay, orderDay } from './delivery';
 
 /** Packs of one line that are to be ordered from one supplier, with the days that follow. */
 export interface OrderLine {
@@ -46,6 +46,8 @@ export interface SupplierOrder {
   lacksMinor: number;
   /** Orders that come later in the day count as of the next. */
   cutOff?: string;
+  /** One goes there: what it has is fetched, not ordered. */
+  isShop?: true;
   /** The earliest of its lines' days: one order, sent once. */
   orderBy?: Day;
   /** What it has confirmed. */
@@ -91,6 +93,7 @@ export function order(
       carriageMinor: carriageOf(terms, totalMinor),
       lacksMinor: own.length > 0 ? Math.max(0, terms.minimumMinor - totalMinor) : 0,
       ...(known?.cutOff ? { cutOff: known.cutOff } : {}),
+      ...(known?.shop ? { isShop: true as const } : {}),
       orderBy: earliest(own),
       coming: coming.filter((c) => c.supplier === id),
     };
@@ -98,7 +101,7 @@ export function order(
   return {
     buildDay: commission.brief.buildDay,
     suppliers,
-    totalMinor: costOf(takeOff, suppliers, placed),
+    totalMinor: costOf(takeOff, suppliers, placed) + paidInShops(commission),
     unpriced: withoutPrice(takeOff).map(({ id, name }) => ({ id, name })),
     findings: [
       ...suppliers.flatMap((s) => firstOfEach(s.lines).flatMap((l) => orderFindings(s, l, today))),
@@ -114,6 +117,11 @@ function costOf(takeOff: TakeOff, suppliers: readonly SupplierOrder[], placed: r
   const left = suppliers.reduce((sum, s) => sum + s.totalMinor + s.carriageMinor, 0);
   const confirmed = placed.reduce((sum, p) => sum + p.confirmation.totalMinor, 0);
   return takeOff.totalMinor - packed + left + confirmed;
+}
+
+/** What was paid over counters. */
+function paidInShops({ taken = [] }: Resolved): number {
+  return taken.reduce((sum, t) => sum + (t.paidMinor ?? 0), 0);
 }
 
 /** The earliest order-by day of a take-off line, or undefined when nothing of it is still to be ordered. */
@@ -183,6 +191,7 @@ const isWorkedOn = ({ ahead }: TakeOffLine) => ahead !== undefined && ahead !== 
 function orderLine(commission: Resolved, line: TakeOffLine, pack: Pack, count: number): OrderLine {
   const supplier = supplierOf(commission, pack.supplier);
   const neededOn = neededOnDay(commission, line);
+  const leadDays = leadOf(supplier, pack);
   const arriveBy = lastDelivery(supplier, neededOn, isLiving(line));
   return {
     line: line.id,
@@ -191,12 +200,12 @@ function orderLine(commission: Resolved, line: TakeOffLine, pack: Pack, count: n
     packWords: packWordsOf(count, pack),
     count,
     priceMinor: priceFor(pack, count),
-    orderBy: arriveBy && orderDay(supplier, arriveBy, pack.leadDays),
+    orderBy: arriveBy && orderDay(supplier, arriveBy, leadDays),
     arriveBy,
     neededOn,
     usedOn: isWorkedOn(line) ? dayPlus(commission.brief.buildDay, -(line.usedAheadDays ?? 0)) : neededOn,
     ...(line.aheadDays ? { ahead: line.ahead, aheadDays: line.aheadDays } : {}),
-    leadDays: pack.leadDays,
+    leadDays,
     keepsDays: pack.keepsDays,
   };
 }

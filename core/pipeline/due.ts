@@ -7,12 +7,9 @@ import { visitPlan } from '../buildDay/visitPlan';
 import { visitTitle } from '../buildDay/visits';
 import { clockOf, minuteOf } from '../calendar/clock';
 import { sittingTitle } from '../sittings/sittings';
+import type { DueSort, Hands } from '../staging/sorts';
 import { say, type Said } from '../words/text';
 import type { Plan } from './plan';
-
-/** What kind of thing is to be seen to. */
-export const DUE_SORTS = ['order', 'fetch', 'receive', 'ready', 'build', 'visit', 'question'] as const;
-export type DueSort = (typeof DUE_SORTS)[number];
 
 /** Something that the studio has to see to on a day. */
 export interface Due {
@@ -25,8 +22,7 @@ export interface Due {
   detail: Said[];
   /** An order that is not sent: over its day it is not past, it is late. */
   waits?: boolean;
-  /** When hands are there, min after midnight, how many, and those of them that have a name. */
-  hands?: { fromMin: number; toMin: number; count: number; names: string[] };
+  hands?: Hands;
 }
 
 /** Orders, deliveries once they are confirmed, what comes beforehand, the build and visits: calendar and list read this. */
@@ -44,9 +40,9 @@ export function dueOf({ order, build }: Plan, commission: Pick<Commission, 'log'
         ? [
             {
               key: `order ${s.supplier}`,
-              sort: 'order',
+              sort: s.isShop ? 'fetch' : 'order',
               day: s.orderBy,
-              title: say('calendar.order', { supplier: s.name }),
+              title: say(s.isShop ? 'calendar.shop' : 'calendar.order', { supplier: s.name }),
               detail: s.lines.map((l) => say('calendar.line', { packs: l.packWords, name: l.name })),
               waits: true,
             },

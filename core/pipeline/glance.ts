@@ -12,7 +12,8 @@ import { withoutPrice } from '../takeoff/cost';
 import { careEndedFor } from '../regime/waterSchools';
 import { bySeverity, toSettle } from '../words/finding';
 import type { Said, Text } from '../words/text';
-import { comingUp, dueOf, type Due } from './due';
+import type { WeekDue } from '../staging/sorts';
+import { comingUp, dueOf } from './due';
 import type { Plan } from './plan';
 import type { Standing } from './listed';
 
@@ -43,9 +44,6 @@ export interface Glance {
   dues: WeekDue[];
   amounts: { what: 'water' | 'bed' | 'stone' | 'wood' | 'plugs'; value: number; unit: string }[];
 }
-
-/** Something due, as a week shows it. */
-export type WeekDue = Pick<Due, 'sort' | 'day' | 'hands' | 'waits'> & { what: Said };
 
 /** How far ahead a week can be looked at, days, and how many of one commission are kept. */
 export const WEEKS_AHEAD_DAYS = 28;

@@ -19,6 +19,7 @@ import { takeOff, type TakeOff } from '../takeoff/takeOff';
 import { quoteOf, type Quote } from '../pricing/quote';
 import { resolve, type Resolved } from '../resolved/resolved';
 import { bySeverity, type Finding } from '../words/finding';
+import { shoppingOf, type Shopping } from '../staging/shopping';
 import { say } from '../words/text';
 import { visit, type VisitPlan } from '../visit/visit';
 import { majorOf } from '../units/money';
@@ -34,6 +35,8 @@ export interface Plan {
   visit: VisitPlan;
   takeOff: TakeOff;
   order: Order;
+  /** What is bought in the hand, shop by shop. */
+  shopping: Shopping;
   build: BuildPlan;
   care: CarePlan;
   /** What the client is asked for it. */
@@ -77,6 +80,7 @@ export function plan(commission: Commission, ask: PlanAsk = {}): Plan {
     visit: visited,
     takeOff: taken,
     order: ordered,
+    shopping: shoppingOf(job, measured, taken, ordered, ask.placed),
     build,
     care,
     quote: quoteOf(job, { takeOff: taken, order: ordered, build }),

@@ -16,7 +16,7 @@ const PLACES = 4;
  */
 export function report(
   plan: Plan,
-  part: 'takeoff' | 'order' | 'difference' | 'build' | 'care' | 'brief' | 'planting' | 'quote',
+  part: 'takeoff' | 'order' | 'difference' | 'build' | 'care' | 'brief' | 'planting' | 'quote' | 'shop',
   planted?: PlantedPlan,
 ): unknown {
   const { field: _field, standing: _standing, ...survey } = plan.survey;
@@ -31,6 +31,7 @@ export function report(
     totalMinor: plan.takeOff.totalMinor,
     ...(part === 'order' ? { order: plan.order } : {}),
     ...(part === 'build' ? { build: plan.build } : {}),
+    ...(part === 'shop' ? { shopping: plan.shopping } : {}),
     ...(part === 'quote' ? { quote: plan.quote } : {}),
     ...(part === 'care' ? { care: plan.care } : {}),
     ...(part === 'brief' ? { visit: withoutFindings(plan.visit) } : {}),

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { dayPlus } from '../calendar/day';
-import { glanceOf, type WeekDue } from '../pipeline/glance';
+import { glanceOf } from '../pipeline/glance';
+import type { WeekDue } from './sorts';
 import { plan } from '../pipeline/plan';
 import { parsed, scape, soil } from '../testing/scape';
 import { weekOf, type Dated } from './week';

@@ -1,5 +1,5 @@
 import { dayPlus, type Day } from '../calendar/day';
-import type { WeekDue } from '../pipeline/glance';
+import type { WeekDue } from './sorts';
 
 /** A commission with what is due in it. */
 export interface Dated {

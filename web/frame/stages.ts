@@ -33,6 +33,7 @@ const PAGE_OF: Readonly<Record<string, string>> = {
   'planting-plan': 'planting',
   'run-sheet': 'build',
   quote: 'take-off',
+  shopping: 'order',
 };
 export const stageOfPage = (name: unknown) => PAGE_OF[String(name)] ?? String(name);
 

@@ -20,7 +20,17 @@ export interface Parcel {
   gone: number[];
 }
 
-const PARTS = ['brief', 'vessel', 'site', 'studio', 'now', 'catalogue', 'quote', 'received'] as const;
+const PARTS = [
+  'brief',
+  'vessel',
+  'site',
+  'studio',
+  'now',
+  'catalogue',
+  'quote',
+  'received',
+  'taken',
+] as const;
 type Part = (typeof PARTS)[number] | 'log';
 
 /** Of the log what anything is computed from: readings without their words, and questions. */

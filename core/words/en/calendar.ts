@@ -1,5 +1,6 @@
 /** What stands in the calendar beside the sentences of the stages. */
 export const CALENDAR = {
+  'calendar.shop': 'Shopping at {supplier}',
   'calendar.order': 'Order from {supplier}',
   'calendar.delivery': 'Delivery from {supplier}, {reference}',
   'calendar.line': '{packs} {name}',

@@ -3,7 +3,7 @@ import { useTimeoutFn, useTitle } from '@vueuse/core';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { clockOf } from '../../../core/calendar/clock';
 import { dayPlus } from '../../../core/calendar/day';
-import type { DueSort } from '../../../core/pipeline/due';
+import type { DueSort } from '../../../core/staging/sorts';
 import { WEEKS_AHEAD_DAYS } from '../../../core/pipeline/glance';
 import type { Clash, Week, WeekItem } from '../../../core/staging/week';
 import { api } from '../../document/api';

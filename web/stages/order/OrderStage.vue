@@ -63,6 +63,12 @@ async function send(supplier: string): Promise<void> {
         {{ wording('orderStage.suppliers', { count: order.suppliers.length, day: longDay(order.buildDay) }) }}
       </p>
       <button class="act dates screen-only" @click="print">Print</button>
+      <router-link
+        v-if="plan?.shopping.shops.length"
+        class="act screen-only"
+        :to="`/c/${commission.id}/shopping`"
+        >{{ wording('supplierOrderCard.shopping') }}</router-link
+      >
       <FileLink
         class="screen-only"
         :href="api.calendar(commission.id, commission.document!.chosen, preferences)"

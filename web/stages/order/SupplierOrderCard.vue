@@ -6,6 +6,7 @@ import type { SentOrder } from '../../document/api';
 import { daysAway, shortDay, weekDay } from '../../units/days';
 import { money, useFigures } from '../../units/figures';
 import { wording } from '../../words/wording';
+import { useCommission } from '../../document/commissionStore';
 import ComingLines from './ComingLines.vue';
 
 /**
@@ -21,6 +22,7 @@ const props = defineProps<{
 }>();
 defineEmits<{ order: []; again: [] }>();
 
+const commission = useCommission();
 const { words } = useFigures();
 /** What is done with it before the day. */
 const AHEAD: Record<NonNullable<OrderLine['ahead']>, string> = {
@@ -55,7 +57,8 @@ const orderBy = computed(() => {
   if (group.lines.length === 0) return wording('supplierOrderCard.all');
   if (!group.orderBy) return 'no delivery day';
   const hour = group.cutOff ? wording('supplierOrderCard.until', { hour: group.cutOff }) : '';
-  return `order by ${weekDay(group.orderBy)}${hour}, ${daysAway(group.orderBy)}`;
+  const by = group.isShop ? wording('supplierOrderCard.fetch') : 'order by';
+  return `${by} ${weekDay(group.orderBy)}${hour}, ${daysAway(group.orderBy)}`;
 });
 </script>
 
@@ -70,8 +73,15 @@ const orderBy = computed(() => {
           wording('supplierOrderCard.carriage', { cost: money(group.carriageMinor, currency) })
         }}</small></span
       >
+      <router-link
+        v-if="group.isShop"
+        class="act screen-only"
+        :to="`/c/${commission.id}/shopping`"
+        data-test="to-shopping"
+        >{{ wording('supplierOrderCard.shopping') }}</router-link
+      >
       <button
-        v-if="group.lines.length"
+        v-else-if="group.lines.length"
         class="solid screen-only"
         data-test="order"
         :disabled="isSending"

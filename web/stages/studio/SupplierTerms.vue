@@ -26,6 +26,14 @@ function setCutOff(text: string): string | undefined {
   set({ cutOff: clock });
   return undefined;
 }
+function setOpen(text: string): string | undefined {
+  const [from, until] = text.split(/[–-]|\bto\b/).map((t) => clockTyped(t.trim()));
+  if (text.trim() === '') return void set({ open: undefined });
+  if (!/^\d\d:\d\d$/.test(from ?? '') || !/^\d\d:\d\d$/.test(until ?? '') || from >= until)
+    return wording('supplierTerms.noHours');
+  set({ open: [from, until] });
+  return undefined;
+}
 /** On all of its days where none is said. */
 const brings = (day: (typeof DAYS)[number]) => {
   const days = props.supplier.livingDays ?? props.supplier.days;
@@ -39,7 +47,20 @@ function toggle(day: (typeof DAYS)[number]): void {
 <template>
   <details class="terms">
     <summary class="act" :data-terms="supplier.id">{{ wording('supplierTerms.title') }}</summary>
+    <v-switch
+      :model-value="supplier.shop ?? false"
+      :label="wording('supplierTerms.shop')"
+      data-test="is-shop"
+      @update:model-value="(x) => set({ shop: Boolean(x) || undefined })"
+    />
     <div class="figures">
+      <WordsField
+        v-if="supplier.shop"
+        :label="wording('supplierTerms.open')"
+        :value="supplier.open?.join('–')"
+        :apply="setOpen"
+        data-test="open"
+      />
       <WordsField
         :label="wording('supplierTerms.contact')"
         :value="supplier.contact"

@@ -1,6 +1,9 @@
 /** What the studio's own place says. */
 export const STUDIO = {
   'supplierTerms.title': 'Terms',
+  'supplierTerms.shop': 'one goes there and chooses in the hand',
+  'supplierTerms.open': 'open from – to',
+  'supplierTerms.noHours': 'must be two hours like 9:00–18:00',
   'supplierTerms.contact': 'whom one asks there',
   'supplierTerms.cutOff': 'orders until',
   'supplierTerms.noHour': 'must be an hour like 14:00',

@@ -1,0 +1,113 @@
+import type { Day } from '../calendar/day';
+import { paidBeside } from '../gear/gear';
+import { comingLines, stillMissing, takenOf } from '../ordering/coming';
+import type { Placed } from '../ordering/confirmation';
+import type { Order } from '../ordering/order';
+import { pieceOf, type Resolved } from '../resolved/resolved';
+import type { Survey } from '../survey/survey';
+import type { LineKind, TakeOffLine } from '../takeoff/line';
+import { LINE_KINDS, type TakeOff } from '../takeoff/takeOff';
+import type { Quantity } from '../units/quantity';
+import type { Said, Text } from '../words/text';
+import { knownSupplier } from '../commission/lookup';
+
+/** One thing to look for: how much of it is still wanted, from which size to which, as what it is sold, and what of it was taken. */
+export interface ShoppingLine {
+  line: string;
+  name: Said;
+  wanted: Quantity;
+  missing: Quantity;
+  packWords: Text[];
+  priceMinor: number;
+  /** What those packs hold, in the unit of the need: a bag is taken whole. */
+  holds: number;
+  /** Longest sides of the pieces that it is for, smallest and largest, mm; only of what is chosen piece by piece. */
+  sizesMm?: { from: number; to: number; count: number };
+  taken: NonNullable<Resolved['taken']>;
+}
+
+export interface Shop {
+  supplier: string;
+  name: string;
+  /** Last day on which one can go there. */
+  by?: Day;
+  open?: readonly [string, string];
+  aisles: { kind: LineKind; lines: ShoppingLine[] }[];
+  totalMinor: number;
+}
+
+export interface Shopping {
+  shops: Shop[];
+  /** What was paid over counters, and what of the budget is left beside everything that is ordered, still to be bought and paid. */
+  paidMinor: number;
+  leftMinor?: number;
+}
+
+/**
+ * What is bought in the hand, shop by shop and aisle by aisle, with the running total against the budget. A line of which all was
+ * taken stays on the list of the shop where it was, so that one can look again.
+ * Valid for the plan of one option. Leaves out: what a shop has on that day.
+ * Test: shopping.test.ts, "is what is bought in shops, aisle by aisle, with sizes for what is chosen in the hand".
+ */
+export function shoppingOf(commission: Resolved, survey: Survey, takeOff: TakeOff, order: Order, placed: readonly Placed[] = []): Shopping {
+  const coming = comingLines(commission, takeOff.lines, placed);
+  const all = commission.taken ?? [];
+  const ids = [...new Set([...order.suppliers.filter((s) => s.isShop).map((s) => s.supplier), ...all.flatMap((t) => t.supplier ?? [])])];
+  const shops = ids.map((id): Shop => {
+    const group = order.suppliers.find((s) => s.supplier === id);
+    const known = knownSupplier(commission, id);
+    const wantedThere = new Set([...(group?.lines.map((l) => l.line) ?? []), ...all.filter((t) => t.supplier === id).map((t) => t.item)]);
+    const lines = takeOff.lines.filter((l) => wantedThere.has(l.id));
+    return {
+      supplier: id,
+      name: known?.name ?? id,
+      ...(group?.orderBy ? { by: group.orderBy } : {}),
+      ...(known?.open ? { open: known.open } : {}),
+      aisles: LINE_KINDS.flatMap((kind) => {
+        const own = lines.filter((l) => l.kind === kind);
+        return own.length === 0 ? [] : [{ kind, lines: own.map((l) => lineOf(commission, survey, l, stillMissing(commission, l, coming), group?.lines ?? [])) }];
+      }),
+      totalMinor: group?.totalMinor ?? 0,
+    };
+  });
+  const { budgetMinor } = commission.brief;
+  const paidMinor = all.reduce((sum, t) => sum + (t.paidMinor ?? 0), 0);
+  return {
+    shops,
+    paidMinor,
+    ...(budgetMinor === undefined ? {} : { leftMinor: budgetMinor - order.totalMinor - paidBeside(commission).all }),
+  };
+} // prettier-ignore
+
+function lineOf(commission: Resolved, survey: Survey, line: TakeOffLine, missing: number, ordered: Order['suppliers'][number]['lines']): ShoppingLine {
+  const own = ordered.filter((l) => l.line === line.id);
+  const { unit } = line.needed;
+  const sizes = sizesOf(commission, survey, line.id);
+  return {
+    line: line.id,
+    name: line.name,
+    wanted: { value: line.held, unit },
+    missing: { value: takenOf(commission, line).amount > 0 ? missing : Math.max(missing, 0), unit },
+    packWords: own.map((l) => l.packWords),
+    priceMinor: own.reduce((sum, l) => sum + l.priceMinor, 0),
+    holds: own.reduce((sum, l) => sum + l.count * (line.contents[l.pack] ?? 0), 0),
+    ...(sizes ? { sizesMm: sizes } : {}),
+    taken: (commission.taken ?? []).filter((t) => t.item === line.id),
+  };
+} // prettier-ignore
+
+/** Sizes of the pieces of a material that are bought. */
+function sizesOf(commission: Resolved, survey: Survey, material: string): ShoppingLine['sizesMm'] {
+  const own = survey.pieces.map((p) => pieceOf(commission, p.id)).filter((p) => p.material.id === material && p.origin === 'bought');
+  const long = own.flatMap(({ piece: { shape } }) => (shape.kind === 'mesh' ? longestOf(shape.vertices) : [Math.max(...shape.sizeMm)]));
+  return long.length === 0 ? undefined : { from: Math.min(...long), to: Math.max(...long), count: long.length };
+} // prettier-ignore
+
+/** The longest side of the box around a mesh, mm. */
+function longestOf(vertices: readonly (readonly [number, number, number])[]): number[] {
+  const span = (k: 0 | 1 | 2) => {
+    const all = vertices.map((v) => v[k]);
+    return Math.max(...all) - Math.min(...all);
+  };
+  return vertices.length === 0 ? [] : [Math.max(span(0), span(1), span(2))];
+}

@@ -1,0 +1,156 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { withoutTaken, withTaken, withTakenChanged } from '../../../core/edits/taken';
+import type { ShoppingLine } from '../../../core/staging/shopping';
+import { useCommission } from '../../document/commissionStore';
+import DayField from '../../document/DayField.vue';
+import FigureField from '../../document/FigureField.vue';
+import WordsField from '../../document/WordsField.vue';
+import { today } from '../../units/days';
+import { useFigures } from '../../units/figures';
+import { wording } from '../../words/wording';
+
+/** One thing to look for in a shop: how much, from which size to which; what was taken of it, weighed and paid at the counter. */
+const props = defineProps<{ line: ShoppingLine; supplier: string; name: string }>();
+const commission = useCommission();
+const f = useFigures();
+const isDone = computed(() => props.line.missing.value <= 1e-6);
+const figure = ({ value, unit }: ShoppingLine['wanted']) => f.said(Math.round(value * 100) / 100, unit);
+const wanted = computed(() =>
+  props.line.taken.length > 0 && !isDone.value
+    ? wording('shoppingRow.missing', {
+        missing: figure(props.line.missing),
+        wanted: figure(props.line.wanted),
+      })
+    : figure(props.line.wanted),
+);
+const sizes = computed(() => {
+  const s = props.line.sizesMm;
+  if (!s) return '';
+  const [from, to] = [f.length(s.from), f.length(s.to)];
+  return wording(from === to ? 'shoppingRow.size' : 'shoppingRow.sizes', { count: s.count, from, to });
+});
+const open = ref(false);
+/** The packs that hold what is missing are taken, until the scales say otherwise. */
+function take(): void {
+  commission.endStep();
+  const amount = Math.max(0.001, Math.round((props.line.holds || props.line.missing.value) * 1000) / 1000);
+  commission.edit(`taken ${props.line.line}`, (d) =>
+    withTaken(d, {
+      item: props.line.line,
+      supplier: props.supplier,
+      amount,
+      paidMinor: props.line.priceMinor,
+      day: today(),
+    }),
+  );
+  open.value = true;
+}
+const set = (id: string, change: Parameters<typeof withTakenChanged>[2]) =>
+  commission.tryEdit(`taken ${id} ${Object.keys(change)[0]}`, (d) => withTakenChanged(d, id, change));
+function back(id: string): void {
+  commission.endStep();
+  commission.edit(`not taken ${id}`, (d) => withoutTaken(d, id));
+}
+</script>
+
+<template>
+  <div class="row" :class="{ done: isDone }" :data-shop-line="line.line">
+    <button
+      class="plain tick"
+      :disabled="isDone"
+      :aria-label="wording('shoppingRow.take', { name })"
+      data-test="take"
+      @click="take"
+    >
+      <svg width="26" height="26" aria-hidden="true">
+        <rect x="2" y="2" width="22" height="22" />
+        <path v-if="isDone" d="M6 13 l5 6 l9 -13" />
+      </svg>
+    </button>
+    <div class="what">
+      <b>{{ name }}</b>
+      <span>{{ wanted }}</span>
+      <span v-if="sizes">{{ sizes }}</span>
+      <small v-if="line.packWords.length" class="quiet">{{
+        line.packWords.map((p) => f.words(p)).join(' + ')
+      }}</small>
+    </div>
+    <details v-if="line.taken.length" class="taken" :open="open">
+      <summary class="act">{{ wording('shoppingRow.taken', { count: line.taken.length }) }}</summary>
+      <div v-for="t in line.taken" :key="t.id" class="figures" :data-taken="t.id">
+        <FigureField
+          :label="wording('shoppingRow.amount')"
+          kind="plain"
+          :unit="line.wanted.unit"
+          :value="t.amount"
+          :apply="(amount) => set(t.id, { amount })"
+          data-test="amount"
+        />
+        <FigureField
+          :label="wording('shoppingRow.paid')"
+          kind="money"
+          :unit="commission.document!.currency"
+          optional
+          :value="t.paidMinor"
+          :apply="(paidMinor) => set(t.id, { paidMinor })"
+          data-test="paid"
+        />
+        <DayField
+          :label="wording('shoppingRow.back')"
+          :value="t.backUntil"
+          :apply="(day) => set(t.id, { backUntil: day || undefined })"
+        />
+        <WordsField
+          :label="wording('shoppingRow.note')"
+          :value="t.note"
+          :apply="(note) => set(t.id, { note: note || undefined })"
+        />
+        <button class="act" @click="back(t.id)">{{ wording('shoppingRow.not') }}</button>
+      </div>
+    </details>
+  </div>
+</template>
+
+<style scoped>
+.row {
+  display: grid;
+  grid-template-columns: 48px 1fr;
+  border-bottom: 1px solid var(--rule);
+  padding: 6px 0;
+}
+.tick {
+  min-width: 44px;
+  min-height: 44px;
+}
+.tick rect {
+  fill: var(--paper);
+  stroke: var(--ink);
+  stroke-width: 1.6;
+}
+.tick path {
+  fill: none;
+  stroke: var(--celadon);
+  stroke-width: 3;
+}
+.what {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 14px;
+  align-items: baseline;
+}
+.what b {
+  flex-basis: 100%;
+}
+.done .what {
+  color: var(--ink-2);
+}
+.taken {
+  grid-column: 2;
+}
+@media (max-width: 700px) {
+  .taken .figures {
+    grid-template-columns: 1fr 1fr;
+  }
+}
+</style>
