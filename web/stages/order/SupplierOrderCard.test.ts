@@ -69,8 +69,8 @@ describe('an order to a supplier', () => {
 
   it('is done once all of it is confirmed: number, day, price, and nothing to send', () => {
     const c = card({ confirmation: answer() });
-    expect(c.words()).toMatch(/all of it is confirmed MA-12345 comes Tue 12 Jan ?£118\.00 2 × 9 L Active soil, granules/); // prettier-ignore
-    expect(c.el.querySelector('button')).toBeNull();
+    expect(c.words()).toMatch(/all of it is confirmed MA-12345 comes Tue 12 Jan ?All of it came ?£118\.00 2 × 9 L Active soil, granules/); // prettier-ignore
+    expect(c.el.querySelector('[data-test="order"]')).toBeNull();
   });
 
   it('says what came in part, and asks for the rest', () => {
