@@ -29,11 +29,10 @@ export interface BrokenDown {
   tankKg?: number;
   /** What is carried, kg: pieces, and grain with the water that stays in it; not the tank. */
   massKg: number;
-  /** Days before the build day by which all of it is wanted, and nights that what lives in it waits. */
+  /** Days before the build day by which all of it is wanted. */
   wantedDays: number;
-  nights: number;
-  /** What of it must not stand dry or without flow: animals, media, pieces that are lived on. */
-  waits: Said[];
+  /** What of it must not stand dry or without flow, and for how many nights it waits: animals, media, pieces that are lived on. */
+  waits: { said: Said; nights: number }[];
 }
 
 /** Part of a litre of drained grain that is water still (common practice: damp soil is a quarter heavier). */
@@ -44,6 +43,9 @@ interface Wanted {
   onDay: number;
 }
 
+type Entry = BrokenDown['entry'];
+type Out = ReturnType<typeof outOf>;
+
 /**
  * What comes out of each scape that is broken down elsewhere, when it is wanted, and how long what lives waits.
  * Valid for parts that are carried wet. Leaves out: what of them breaks, melts or dies on the way.
@@ -52,51 +54,69 @@ interface Wanted {
 export function brokenDownOf(commission: Resolved, survey: Survey): BrokenDown[] {
   const { brokenDown = [], buildDay } = commission.brief;
   return brokenDown.map((entry) => {
-    const of = <T extends { from?: string }>(thing: T) => thing.from === entry.id;
-    const pieces = [...commission.pieces.values()].filter((p) => of(p.piece));
-    const layers = [...commission.layers.values()].filter((l) => of(l.layer));
-    const plantings = [...commission.plantings.values()].filter((p) => of(p.planting));
-    const gear = commission.gear.filter((g) => of(g.device));
-    const stock = (commission.brief.livestock ?? []).filter((s) => of(s) && !s.undecided && !s.present);
+    const out = outOf(commission, entry);
     const mass = new Map(survey.pieces.map((p) => [p.id, p.massKg]));
-    const parts = layers.flatMap((l) => l.parts);
-    const carried = pieces.map(({ piece: { id } }) => ({ id, massKg: mass.get(id)! }));
-    const grainKg = parts.reduce((kg, p) => kg + p.pouredL * (bulkKgPerL(p.material) + DAMP_SHARE * FRESH_WATER_KG_PER_L), 0);
-    const tried = (onDay: number) => (onDay > 0 ? onDay : Math.min(onDay, -triedAheadDays(commission)));
-    const wanted: Wanted[] = [
-      ...pieces.map((p) => ({ thing: p.piece.id, onDay: tried(p.onDay) })),
-      ...layers.map((l) => ({ onDay: l.onDay })),
-      ...plantings.map((p) => ({ onDay: p.onDay })),
-      ...gear.map((g) => ({ thing: g.id, onDay: 0 })),
-      ...stock.map((s) => ({ onDay: s.laterDays ?? 0 })),
-      ...(entry.withTank ? [{ onDay: -(homeOf(commission, 'protect').aheadDays + (isToBeTried(commission) ? LEAK_TEST_DAYS : 0)) }] : []),
-    ];
+    const pieces = out.pieces.map(({ piece: { id } }) => ({ id, massKg: mass.get(id)! }));
     const aheadDays = daysFrom(entry.day, buildDay);
-    const living = pieces.filter((p) => p.state === 'living').map((p) => ({ said: p.piece.id as Said, onDay: p.onDay }));
-    const animals = stock.map((s) => ({ name: commission.animals.get(s.species)?.name ?? s.species, count: s.count }));
-    const held = [
-      ...stock.map((s, i) => ({ said: say('brokenDown.animals', animals[i]), onDay: s.laterDays ?? 0 })),
-      ...gear.filter((g) => g.kind === 'media').map((g) => ({ said: g.name as Said, onDay: 0 })),
-      ...living,
-    ];
-    const nightsOf = (onDay: number) => aheadDays + onDay;
-    const over = held.filter((h) => nightsOf(h.onDay) > 0);
+    const waits = waitingOf(commission, out).map((h) => ({ said: h.said, nights: aheadDays + h.onDay }));
     return {
       entry,
       aheadDays,
-      pieces: carried,
-      living: living.length > 0,
-      bed: layers.map((l) => ({ name: l.name, litres: l.pouredL })),
-      plants: plantings.map((p) => ({ name: p.plant.name, plugs: p.atHand })),
-      gear: gear.map(({ id, name }) => ({ id, name })),
-      animals,
+      pieces,
+      living: out.pieces.some((p) => p.state === 'living'),
+      bed: out.layers.map((l) => ({ name: l.name, litres: l.pouredL })),
+      plants: out.plantings.map((p) => ({ name: p.plant.name, plugs: p.atHand })),
+      gear: out.gear.map(({ id, name }) => ({ id, name })),
+      animals: out.stock.map((s) => ({ name: nameOf(commission, s.species), count: s.count })),
       ...(entry.withTank ? { tankKg: glassKg(commission.vessel) } : {}),
-      massKg: carried.reduce((kg, p) => kg + p.massKg, 0) + grainKg,
-      wantedDays: wantedBy(commission, wanted),
-      nights: Math.max(0, ...over.map((h) => nightsOf(h.onDay))),
-      waits: over.map((h) => h.said),
+      massKg: pieces.reduce((kg, p) => kg + p.massKg, 0) + dampKg(out),
+      wantedDays: wantedBy(commission, wantedOf(commission, entry, out)),
+      waits: waits.filter((w) => w.nights > 0),
     };
   });
+}
+
+/** Everything that says it comes out of one scape. */
+function outOf(commission: Resolved, { id }: Entry) {
+  const of = <T extends { from?: string }>(thing: T) => thing.from === id;
+  return {
+    pieces: [...commission.pieces.values()].filter((p) => of(p.piece)),
+    layers: [...commission.layers.values()].filter((l) => of(l.layer)),
+    plantings: [...commission.plantings.values()].filter((p) => of(p.planting)),
+    gear: commission.gear.filter((g) => of(g.device)),
+    stock: (commission.brief.livestock ?? []).filter((s) => of(s) && !s.undecided && !s.present),
+  };
+}
+
+const nameOf = ({ animals }: Resolved, species: string) => animals.get(species)?.name ?? species;
+
+/** Grain as it is carried, drained and still damp, kg. */
+function dampKg({ layers }: Out): number {
+  const perL = (material: (typeof layers)[number]['material']) => bulkKgPerL(material) + DAMP_SHARE * FRESH_WATER_KG_PER_L; // prettier-ignore
+  return layers.flatMap((l) => l.parts).reduce((kg, p) => kg + p.pouredL * perL(p.material), 0);
+}
+
+/** The day on which each of it is set, poured or put in; pieces by their first trial, the tank so early that it can be tried. */
+function wantedOf(commission: Resolved, { withTank }: Entry, { pieces, layers, plantings, gear, stock }: Out): Wanted[] {
+  const tried = (onDay: number) => (onDay > 0 ? onDay : Math.min(onDay, -triedAheadDays(commission)));
+  const tankDays = homeOf(commission, 'protect').aheadDays + (isToBeTried(commission) ? LEAK_TEST_DAYS : 0);
+  return [
+    ...pieces.map((p) => ({ thing: p.piece.id, onDay: tried(p.onDay) })),
+    ...layers.map((l) => ({ onDay: l.onDay })),
+    ...plantings.map((p) => ({ onDay: p.onDay })),
+    ...gear.map((g) => ({ thing: g.id, onDay: 0 })),
+    ...stock.map((s) => ({ onDay: s.laterDays ?? 0 })),
+    ...(withTank ? [{ onDay: -tankDays }] : []),
+  ];
+} // prettier-ignore
+
+/** What of it must not stand dry or without flow, and the day until which it would. */
+function waitingOf(commission: Resolved, { pieces, gear, stock }: Out): { said: Said; onDay: number }[] {
+  return [
+    ...stock.map((s) => ({ said: say('brokenDown.animals', { count: s.count, name: nameOf(commission, s.species) }), onDay: s.laterDays ?? 0 })),
+    ...gear.filter((g) => g.kind === 'media').map((g) => ({ said: g.name, onDay: 0 })),
+    ...pieces.filter((p) => p.state === 'living').map((p) => ({ said: p.piece.id, onDay: p.onDay })),
+  ];
 } // prettier-ignore
 
 /** Days before the build on which the first of it is worked on or set. */
@@ -110,7 +130,7 @@ function wantedBy(commission: Resolved, wanted: readonly Wanted[]): number {
 /** Broken down too late, nothing in it that comes here, or nights in which what lives waits. */
 export function brokenDownFindings(all: readonly BrokenDown[]): Finding[] {
   return all.flatMap((b): Finding[] => {
-    const { entry, wantedDays, aheadDays, nights, waits } = b;
+    const { entry, wantedDays, aheadDays, waits } = b;
     const values = { name: entry.name, day: { day: entry.day } };
     const common = { at: { field: 'brief.brokenDown' } };
     if (isEmpty(b))
@@ -120,9 +140,11 @@ export function brokenDownFindings(all: readonly BrokenDown[]): Finding[] {
       ...(late > 0
         ? [{ ...common, id: 'brokenDown.late' as const, severity: 'stop' as const, measured: late, limit: 0, unit: 'days', says: say('brokenDown.late.says', { ...values, days: late }), because: say('brokenDown.late.because'), source: say('source.brief') }]
         : []),
-      ...(nights > 0
-        ? [{ ...common, id: 'brokenDown.night' as const, severity: 'warn' as const, measured: nights, limit: 0, unit: 'nights', says: say('brokenDown.night.says', { ...values, things: waits, nights }), because: say('brokenDown.night.because'), source: PRACTICE }]
-        : []),
+      // Each for as long as it waits: shrimps that come two weeks later are another matter than a stone over night.
+      ...[...new Set(waits.map((w) => w.nights))].sort((a, c) => a - c).map((nights): Finding => {
+        const things = waits.filter((w) => w.nights === nights).map((w) => w.said);
+        return { ...common, id: 'brokenDown.night', severity: 'warn', measured: nights, limit: 0, unit: 'nights', says: say('brokenDown.night.says', { ...values, things, nights }), because: say('brokenDown.night.because'), source: PRACTICE };
+      }),
     ];
   });
 } // prettier-ignore

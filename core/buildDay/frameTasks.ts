@@ -3,7 +3,7 @@ import { bringing, recipeFor } from '../filling/filling';
 import { filterStateOf } from '../commission/usual';
 import { bacteriaDays } from '../regime/bacteria';
 import { mediaToMature } from '../regime/maturing';
-import { gearThere, hasGasSource, lateDevices, unpackedDevices } from '../gear/gear';
+import { gearThere, hasGasSource, lateDevices, newDevices, unpackedDevices } from '../gear/gear';
 import { gasFrom } from '../regime/gas';
 import { lightOf } from '../light/photoperiod';
 import { waterByHeight } from '../survey/waterByHeight';
@@ -25,7 +25,7 @@ export function openingTasks(job: Job): Step[] {
   const { rescape } = job.commission.brief;
   const { gear } = workOf(job);
   const unpacked = gear === 'gas' ? 'unpack.detail.gas' : 'unpack.detail';
-  const named = unpackedDevices(job.commission).map((d) => d.name);
+  const named = (gear === 'new' ? newDevices : unpackedDevices)(job.commission).map((d) => d.name);
   const protect: [Text, Text] = rescape
     ? [say('protect.title.there'), say('protect.detail.there')]
     : [say(hasMat(job.commission) ? 'protect.title.mat' : 'protect.title'), say('protect.detail')];
@@ -47,16 +47,16 @@ export function openingTasks(job: Job): Step[] {
             'unpack',
             'prepare',
             [say('unpack.title'), say('unpack.short')],
-            gear === 'all' && named.length > 0
+            gear !== 'gas' && named.length > 0
               ? say('unpack.detail.list', { devices: named })
               : say(unpacked),
-            RATES.unpack * (gear === 'gas' ? GAS_SHARE : 1),
+            RATES.unpack * (gear === 'all' ? 1 : GAS_SHARE),
           ),
         ]),
   ];
 }
 
-/** A CO2 set by itself takes this part of the time that all gear takes (common practice). */
+/** A CO2 set by itself, or what is new to a tank that runs, takes this part of the time that all gear takes (common practice). */
 const GAS_SHARE = 0.5;
 
 /** Water, start and what is left at the end. */
@@ -78,7 +78,7 @@ export function closingTasks(job: Job): Step[] {
               ? [say('equipment.title.gas')]
               : [say('equipment.title'), say('equipment.short')],
             work.gear === 'gas' ? say('equipment.detail') : equipmentWords(job),
-            RATES.equipment * (work.gear === 'gas' ? GAS_SHARE : 1),
+            RATES.equipment * (work.gear === 'all' ? 1 : GAS_SHARE),
           ),
         ]
       : []),
@@ -128,8 +128,12 @@ export function closingTasks(job: Job): Step[] {
 }
 
 /** What of the gear goes into the water or on its pipes, by name where it is listed. */
-function equipmentWords({ commission }: Job): Text {
-  const wet = gearThere(commission, 'filter', 'pipes', 'heater', 'co2', 'skimmer', 'pump').filter((g) => g.origin !== 'here'); // prettier-ignore
+function equipmentWords(job: Job): Text {
+  const { commission } = job;
+  const fresh = new Set(
+    (workOf(job).gear === 'new' ? newDevices : unpackedDevices)(commission).map((g) => g.id),
+  );
+  const wet = gearThere(commission, 'filter', 'pipes', 'heater', 'co2', 'skimmer', 'pump').filter((g) => fresh.has(g.id)); // prettier-ignore
   return wet.length > 0
     ? say('equipment.detail.list', { devices: wet.map((g) => g.name) })
     : say('equipment.detail');

@@ -44,6 +44,17 @@ describe('gear that was in the tank and leaves it', () => {
     expect(p.visit.heat.heatersW).toEqual(with_([bought]).visit.heat.heatersW);
   });
 
+  it('what is new to a tank whose filter runs on is unpacked and put in, and nothing else is', () => {
+    const kept = { rescape: { ...rescape, filterKept: true } };
+    const running = { id: 'run', name: 'Filter', kind: 'filter', watts: 20, litresPerHour: 500 } as const;
+    const p = with_([running, heater, { id: 'h2', name: 'New heater', kind: 'heater', watts: 150, origin: 'bought' }], kept); // prettier-ignore
+    const of = (id: string) => p.build.tasks.find((t) => t.id === id)!;
+    expect(of('unpack').detail).toMatch(/^New heater: with hoses/);
+    expect(of('equipment').detail).toMatch(/^New heater; nothing powered yet/);
+    before(p, 'old-gear', 'unpack', 'equipment');
+    expect(ids(with_([running, heater], kept))).not.toContain('equipment');
+  });
+
   it('cannot be the filter that is said to run through', () => {
     const kept = { rescape: { ...rescape, filterKept: true } };
     expect(found(with_([filter, bought], kept), 'gear.kept')[0].says).toMatch(/taken out: Old canister/);

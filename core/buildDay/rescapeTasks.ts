@@ -1,5 +1,6 @@
 import { dayPlus } from '../calendar/day';
 import { WHERETO } from '../commission/schema';
+import { newDevices } from '../gear/gear';
 import { animalsOf, everythingStays, STAYING_PARTS } from '../commission/usual';
 import { takenOut } from '../difference/projected';
 import type { DifferenceLine } from '../difference/difference';
@@ -15,8 +16,8 @@ import type { Waiting } from '../visit/waiting';
 
 /** What kinds of work a job has at all: what stays as it is takes none. */
 export interface Work {
-  /** Gear that is unpacked and put in: all of it, a CO2 set for a tank that runs, or none. */
-  gear: 'all' | 'gas' | 'none';
+  /** Gear that is unpacked and put in: all of it, what is new to a tank that runs, its CO2 set alone, or none. */
+  gear: 'all' | 'new' | 'gas' | 'none';
   /** Water goes in: the tank was dry, or it was drained. */
   drained: boolean;
   /** Something of the old scape is taken out. */
@@ -29,11 +30,19 @@ export function workOf({ commission, fill, waiting }: Job): Work {
   const { rescape } = commission.brief;
   if (!rescape) return { gear: 'all', drained: true, stripped: false, held: false };
   return {
-    gear: !rescape.filterKept ? 'all' : buysGas(commission.brief) ? 'gas' : 'none',
+    gear: rescape.filterKept ? newGear(commission) : 'all',
     drained: fill.drainedL > 0.5,
     stripped: !everythingStays({ rescape }),
     held: waiting?.where === 'tubs',
   };
+}
+
+/** What comes to a tank whose filter runs on. */
+function newGear(commission: Job['commission']): Work['gear'] {
+  const devices = newDevices(commission);
+  if (!buysGas(commission.brief)) return devices.length > 0 ? 'new' : 'none';
+  if (devices.length === 0) return 'gas';
+  return devices.some((d) => d.kind === 'co2') ? 'new' : 'all';
 }
 
 /** A CO2 set that is bought for a running tank has to be put together like any other. */

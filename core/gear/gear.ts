@@ -177,6 +177,11 @@ export function unpackedDevices({ gear }: Pick<Geared, 'gear'>): readonly Gear[]
   return gear.filter((g) => g.origin !== 'here' && !g.late && !NOT_SET_OUT.has(g.kind));
 }
 
+/** Of those, what is new to a tank that runs: it says that it is bought, or comes out of the stock. */
+export function newDevices(geared: Pick<Geared, 'gear'>): readonly Gear[] {
+  return unpackedDevices(geared).filter((g) => g.origin === 'bought' || g.origin === 'stock');
+}
+
 /** What the CO2 set costs beside the material, minor units: nothing where it is on the list of gear with a price. */
 export function gasCostOf({ brief, gear }: Geared): number {
   const listed = gear.some((g) => isBought(g) && g.kind === 'co2' && g.article?.packs?.length);

@@ -56,7 +56,7 @@ export function catalogueFor(options: readonly Option[], year: number): Catalogu
 
 /** What every commission of the studio begins with. */
 export function commissionOf(
-  rest: Pick<Commission, 'title' | 'brief' | 'vessel' | 'site' | 'options' | 'log'>,
+  rest: Pick<Commission, 'title' | 'brief' | 'vessel' | 'site' | 'options' | 'log' | 'quote'>,
 ): Commission {
   return {
     format: 'utsuwa.commission',

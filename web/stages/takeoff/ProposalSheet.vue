@@ -12,6 +12,7 @@ import { money, useFigures } from '../../units/figures';
 import type { FieldView, ShownPlan } from '../../workers/planWorker';
 import { useSteadySize } from '../../drawing/steadySize';
 import { wording } from '../../words/wording';
+import { VARIATION_WORDS } from './variationWords';
 import ProposalOptions from './ProposalOptions.vue';
 
 /** What the client reads and signs: the picture from their seat, what it is, when what happens, what it asks of them, the price. */
@@ -37,12 +38,6 @@ const sizeWords = computed(() => {
   const { length, width, height } = doc.value.vessel.innerMm;
   return [length, width, height].map((mm) => f.length(mm)).join(' × ');
 });
-const KINDS = {
-  added: wording('quoteStage.added'),
-  more: wording('quoteStage.more'),
-  less: wording('quoteStage.less'),
-  omitted: wording('quoteStage.omitted'),
-} as const;
 /** What it is made of, in the client's words. */
 const made = computed(() => {
   const { survey, takeOff } = props.plan;
@@ -178,7 +173,7 @@ const totalMinor = computed(() => (agreed.value ?? quote.value).totalMinor);
         <table data-test="since">
           <tbody>
             <tr v-for="v in since" :key="v.key">
-              <td>{{ KINDS[v.kind] }}</td>
+              <td>{{ VARIATION_WORDS[v.kind] }}</td>
               <td>{{ f.words(v.name) }}</td>
               <td class="right">{{ v.minor > 0 ? '+' : '' }}{{ sum(v.minor) }}</td>
             </tr>

@@ -8,6 +8,7 @@ import { useFrame } from '../../frame/planKey';
 import { longDay, today } from '../../units/days';
 import { money, useFigures } from '../../units/figures';
 import { wording } from '../../words/wording';
+import { VARIATION_WORDS } from './variationWords';
 import ProposalSheet from './ProposalSheet.vue';
 import QuoteRules from './QuoteRules.vue';
 
@@ -31,12 +32,6 @@ const OPEN = {
   hour: wording('quoteStage.open.hour'),
   travel: wording('quoteStage.open.travel'),
   price: wording('quoteStage.open.price'),
-} as const;
-const KINDS = {
-  added: wording('quoteStage.added'),
-  more: wording('quoteStage.more'),
-  less: wording('quoteStage.less'),
-  omitted: wording('quoteStage.omitted'),
 } as const;
 function saidYes(): void {
   if (!quote.value) return;
@@ -84,7 +79,7 @@ const print = () => window.print();
           <table v-else>
             <tbody>
               <tr v-for="v in changes" :key="v.key" :data-variation="v.kind">
-                <td>{{ KINDS[v.kind] }}</td>
+                <td>{{ VARIATION_WORDS[v.kind] }}</td>
                 <td>{{ words(v.name) }}</td>
                 <td class="right">{{ v.minor > 0 ? '+' : '' }}{{ sum(v.minor) }}</td>
               </tr>
