@@ -32,7 +32,7 @@ const CENTRAL = [
   'potentialFlow', 'pouredL', 'powerLoad', 'powerOf', 'ppfdFrom', 'proposedGear', 'quoteOf', 'reachFromFront', 'recommendedKg', 'recordedOf',
   'regionWithout', 'relax', 'remainingShare', 'resolve', 'restingCelsius', 'roSchedule', 'roughStone', 'saturationKPa',
   'seenThroughPane', 'shadeOf', 'shoppingOf', 'shutOff', 'silhouette', 'sittingsOf', 'slopedAreaMm2', 'solidOfOutlines', 'spacingToCover', 'splitRegion',
-  'squaringUp', 'stabilityOf', 'starts', 'stoneToHoldKg', 'stoppedBy', 'strewnAmount', 'tabSpots', 'tankFlow', 'throughLeaves', 'throughPlates', 'tiled', 'traced',
+  'squaringUp', 'stabilityOf', 'starts', 'stoneToHoldKg', 'stoppedBy', 'strewnAmount', 'substitutesFor', 'tabSpots', 'tankFlow', 'throughLeaves', 'throughPlates', 'tiled', 'traced',
   'turnToSeat', 'variations', 'waterDensity', 'waterRecipe', 'weekOf',
 ]; // prettier-ignore
 

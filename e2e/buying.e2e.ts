@@ -73,6 +73,22 @@ describe('a shop', () => {
   });
 });
 
+describe('a substitute', () => {
+  it('is shown with what it changes, takes the place of the plant, and gives it back with one undo', async () => {
+    await b.at.open('/c/demo-root/planting');
+    await b.at.press('[data-planted="P-1"]');
+    await b.at.press('[data-test="substitutes"] summary');
+    await b.at.until('[data-test="substitutes"]', (w) =>
+      /Eleocharis pusilla\s+\d+ plugs, \d+ packs, £\d+/.test(w),
+    );
+    await b.at.press('[data-substitute="eleocharis-pusilla"]');
+    await b.at.until('[data-test="planting-card"]', (w) => w.startsWith('Eleocharis pusilla'));
+    await b.at.press('[aria-label="Undo"]');
+    await b.at.until('[data-test="planting-card"]', (w) => w.startsWith('Marsilea hirsuta'));
+    await b.saved();
+  });
+});
+
 describe('a parcel', () => {
   it('is ticked off, with what is dead on arrival, which is claimed and ordered again; what is at the studio comes along', async () => {
     await b.at.open('/c/demo-cliff/order');

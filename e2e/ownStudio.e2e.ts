@@ -94,8 +94,12 @@ describe('a studio of one’s own', () => {
     await at.type(test('animal-tempC-from'), '68');
     await at.type(test('animal-tempC-to'), '82');
     await at.until(`${test('animal-rows')} [data-entry="moss-crab"]`, (w) => w.includes('82'));
-    const kept = (await (await fetch(`${server.url}/api/studio/animals`)).json()) as { entries: { tempC: number[] }[] }; // prettier-ignore
-    expect(kept.entries.map((e) => e.tempC.map(Math.round))).toEqual([[20, 28]]);
+    // The page says it as soon as it is typed; kept it is a moment later, in degrees Celsius.
+    await page.waitForFunction(async () => {
+      const { entries } = await (await fetch('/api/studio/animals')).json();
+      const kept = entries.map((e: { tempC?: number[] }) => e.tempC?.map(Math.round).join(' to '));
+      return kept.length === 1 && kept[0] === '20 to 28';
+    });
   });
 
   it('has its first commission priced in its own currency; what misses a price is given one where it is missed', async () => {

@@ -21,6 +21,7 @@ import { commissions } from '../server/store/schema';
 import { openStore } from '../server/store/store';
 import { benchRows } from './bench';
 import { exactBench } from './exact';
+import { buyingRows } from './buying';
 import { differenceRows } from './difference';
 import { editRows } from './edits';
 import { growthRows } from './growth';
@@ -144,6 +145,7 @@ async function firstScreenKb(): Promise<number | undefined> {
 const PARTS: Record<string, () => Promise<Row[]> | Row[]> = {
   survey: surveyRows,
   difference: differenceRows,
+  buying: buyingRows,
   sittings: sittingRows,
   vessel: vesselRows,
   reading: readingRows,

@@ -57,6 +57,11 @@ const OWN: readonly [string, Partial<Plant>][] = [
 export const KNOWN_PLANTS: readonly Plant[] = PLANT_ROWS.trim().split('\n').map(plantOfRow);
 const byId = new Map(KNOWN_PLANTS.map((p) => [p.id, p]));
 
+/** True for what stands for plants that nobody can name: it is drawn and planted, and nobody buys it. */
+export function isUnnamed({ id }: Pick<Plant, 'id'>): boolean {
+  return id.endsWith('-mixed-or-unnamed');
+}
+
 /** A plant with what is known of it, or of its habit, filled in where its own entry says nothing. */
 export function withKnown(plant: Plant): Plant {
   const known = byId.get(plant.id);

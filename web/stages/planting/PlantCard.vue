@@ -20,6 +20,7 @@ import PlantComesFrom from './PlantComesFrom.vue';
 import KeepForStudio from './KeepForStudio.vue';
 import PackFields from '../../document/catalogue/PackFields.vue';
 import type { SettleGround } from './usePlantings';
+import SubstituteList from './SubstituteList.vue';
 import WaysOut from './WaysOut.vue';
 import { wording } from '../../words/wording';
 
@@ -62,6 +63,8 @@ const isNow = computed(() => commission.optionId === NOW);
 const f = useFigures();
 const doc = computed(() => commission.document!);
 const part = computed(() => props.parts.find((p) => p.id === props.planting.id));
+/** What it has where it stands: what takes its place has to live with that. */
+const spot = computed(() => props.here && { ...props.here, dli: part.value?.meanDli ?? props.here.dli });
 const pieces = computed(() => [
   { value: '', title: 'nothing yet' },
   ...(commission.option?.pieces ?? []).map((p) => ({ value: p.id, title: p.id })),
@@ -163,6 +166,13 @@ const lives = computed(() => (part.value ? livesWords(part.value, props.lit, flo
       :part="part"
       :currency="doc.currency"
       @take="(w) => (w.kind === 'behind' ? $emit('behind', w.figure) : change(w.kind, w.part))"
+    />
+    <SubstituteList
+      v-if="part && spot && !isNow"
+      :part="part"
+      :plants="plants"
+      :spot="spot"
+      @become="(to) => $emit('become', to)"
     />
     <p v-for="n in findings" :key="n.id" class="late">
       {{ f.words(n.says) }} <span class="quiet">{{ f.words(n.because) }}</span>

@@ -1,5 +1,11 @@
 /** What the planting says. */
 export const PLANTING = {
+  'substituteList.title': 'What could stand here instead',
+  'substituteList.nobody': 'nobody sells it here',
+  'substituteList.later': 'closes {days, plural, one {a day} other {# days}} later',
+  'substituteList.sooner': 'closes {days, plural, one {a day} other {# days}} sooner',
+  'substituteList.higher': '{mm} higher',
+  'substituteList.lower': '{mm} lower',
   'beltFields.tooNarrow': 'must be at least 5 mm',
   'overlayWords.draw':
     'Press on the corners of {plant} on the plan, or draw round its drift in one stroke; Enter or the first corner closes it, Esc leaves it. By keys: arrows move the cross, Space sets a corner.',
