@@ -143,6 +143,14 @@ describe('a proposal', () => {
     await b.at.until('[data-test="since"]', (w) => /All in all now/.test(w));
     const agreed = (await stored('demo-valley')).quote.accepted;
     expect([agreed.by, agreed.option]).toEqual(['by telephone', 'a']);
+    // The books are of what is asked now, net, and of what is still to be bought.
+    const csv = await b.page.$eval('[data-test="books"]', async (a) =>
+      (await fetch((a as HTMLAnchorElement).href)).text(),
+    );
+    const asked = csv.split('\r\n').filter((row) => row.startsWith('asked of the client'));
+    expect(asked.reduce((n, row) => n + Number(row.split(',').at(-3)), 0) * 1.2).toBeCloseTo(poundsIn(await b.at.words('[data-test="since"] tfoot')), 1); // prettier-ignore
+    expect(csv).toContain('still to be bought');
+    expect(poundsIn(await b.at.words('[data-test="actual"]'))).toBe(0);
   });
 });
 

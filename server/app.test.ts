@@ -296,6 +296,19 @@ describe('files', () => {
     expect(body.document).toEqual(JSON.parse(file.text));
   });
 
+  it('writes the books as CSV, with the day by which a supplier is late, and refuses what is no day', async () => {
+    const id = await create();
+    const { text, type } = await api().get(`/api/commissions/${id}/books.csv?today=2027-01-02`).expect(200);
+    expect(type).toBe('text/csv');
+    const rows = parse(text, { bom: true, columns: true, record_delimiter: '\r\n' }) as Record<
+      string,
+      string
+    >[];
+    expect(new Set(rows.map((r) => r.side))).toEqual(new Set(['asked of the client', 'still to be bought']));
+    await api().get(`/api/commissions/${id}/books.csv?today=tomorrow`).expect(400);
+    await api().get(`/api/commissions/${id}/books.csv?option=none`).expect(404);
+  });
+
   it('writes the take-off as CSV that an independent reader reads, and defuses formulas', async () => {
     const id = await create((d) => {
       d.catalogue.materials[0].name = '=HYPERLINK("x")';

@@ -11,11 +11,13 @@ import { firstFill } from '../filling/firstFill';
 import { gearFindings } from '../findings/gearFindings';
 import { questionFindings } from '../findings/questionFindings';
 import type { Placed } from '../ordering/confirmation';
+import { asPlanned } from '../ordering/asPlanned';
 import { bought } from '../ordering/bought';
 import { order, type Order } from '../ordering/order';
 import { surveyFindings } from '../findings/findings';
 import { survey, type Survey, type SurveyAsk } from '../survey/survey';
 import { takeOff, type TakeOff } from '../takeoff/takeOff';
+import { booksOf, type Books } from '../pricing/books';
 import { quoteOf, type Quote } from '../pricing/quote';
 import { resolve, type Resolved } from '../resolved/resolved';
 import { bySeverity, type Finding } from '../words/finding';
@@ -41,6 +43,8 @@ export interface Plan {
   care: CarePlan;
   /** What the client is asked for it. */
   quote: Quote;
+  /** Budget against actual, and its rows for the studio's books. */
+  books: Books;
   findings: Finding[];
 }
 
@@ -63,8 +67,12 @@ export function plan(commission: Commission, ask: PlanAsk = {}): Plan {
   const measured = survey(commission, ask);
   const job = resolve(commission, measured);
   const visited = visit(job, measured);
-  const taken = bought(job, takeOff(job, measured), ask.today, ask.placed);
+  const needed = takeOff(job, measured);
+  const taken = bought(job, needed, ask.today, ask.placed);
   const ordered = order(job, taken, ask.today, ask.placed);
+  const priced = hasBegun(job, ask.placed)
+    ? asPlanned(job, needed, ask.today)
+    : { takeOff: taken, order: ordered };
   const planted = ask.planted ?? plantedPlan(job, measured);
   const build = buildPlan(job, measured);
   const care = carePlan(
@@ -73,6 +81,7 @@ export function plan(commission: Commission, ask: PlanAsk = {}): Plan {
     planted === 'later' ? [] : planted.parts,
     build.visits.filter((v) => v.drainL > 0).map((v) => v.afterDays),
   );
+  const quote = quoteOf(job, { ...priced, build });
   return {
     survey: measured,
     ...(job.before ? { before: shownOf(job.before, firstFill(job, measured)) } : {}),
@@ -83,7 +92,8 @@ export function plan(commission: Commission, ask: PlanAsk = {}): Plan {
     shopping: shoppingOf(job, measured, taken, ordered, ask.placed),
     build,
     care,
-    quote: quoteOf(job, { takeOff: taken, order: ordered, build }),
+    quote,
+    books: booksOf(job, { takeOff: taken, order: ordered, quote }, ask.placed),
     findings: ofScape(measured.optionId, [
       ...surveyFindings(job, measured),
       ...reservedFindings(commission, measured.optionId, ask.elsewhere ?? {}),
@@ -98,6 +108,10 @@ export function plan(commission: Commission, ask: PlanAsk = {}): Plan {
     ]),
   };
 }
+
+/** True once something was confirmed or taken: what is still to be bought is then less than what the client pays for. */
+const hasBegun = ({ taken = [] }: Resolved, placed: readonly Placed[] = []) =>
+  taken.length + placed.length > 0;
 
 /** What can be wrong about the drawing of a tank that stands there; all else stands as it stands. */
 const OF_DRAWING: readonly Finding['id'][] = ['piece.overlaps', 'piece.air'];

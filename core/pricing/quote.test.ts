@@ -104,6 +104,39 @@ describe('a version that was said yes to', () => {
     );
   });
 
+  it('is the same whatever has been ordered or taken meanwhile', () => {
+    const c = document(RULES, (d) => {
+      for (const s of d.catalogue.suppliers)
+        s.carriage = [
+          { fromMinor: 0, minor: 975 },
+          { fromMinor: 50_000, minor: 600 },
+        ];
+      d.brief.buying = { aim: 'cheapest' };
+    });
+    const before = plan(c);
+    expect(of(before.quote, 'carriage')).toBeGreaterThan(0);
+    const [first] = before.order.suppliers;
+    const lines = first.lines.map((l) => ({
+      item: l.line,
+      pack: l.pack,
+      name: l.line,
+      asked: l.count,
+      given: l.count,
+    }));
+    const confirmation = {
+      supplierReference: 'X-1',
+      deliveryDay: first.lines[0].neededOn,
+      totalMinor: first.totalMinor + 1,
+      lines,
+    };
+    const placed = [{ reference: 'ours-1', supplier: first.supplier, confirmation }];
+    const after = plan(c, { placed });
+    expect(after.order.suppliers.find((s) => s.supplier === first.supplier)!.carriageMinor).toBe(0);
+    expect(after.quote).toEqual(before.quote);
+    const taken = [{ id: 't-1', item: 'grass', amount: 3, paidMinor: 2_100, day: '2027-01-03' }];
+    expect(plan({ ...c, taken }).quote).toEqual(before.quote);
+  });
+
   it('stands in the document as it was, and loses who said it with the client', () => {
     const c = document();
     const accepted = frozen(quoted(c), 'a', '2027-01-02', 'by telephone', words);

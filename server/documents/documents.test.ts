@@ -5,6 +5,7 @@ import type { Commission } from '../../core/commission/schema';
 import { plan } from '../../core/pipeline/plan';
 import { example } from '../../core/testing/scape';
 import { calendarFile } from './calendar';
+import { booksCsv } from './booksCsv';
 import { takeOffCsv } from './takeOffCsv';
 
 const changed = (change: (c: Commission) => void = () => {}) => {
@@ -54,6 +55,24 @@ describe('the take-off as CSV', () => {
     const text = takeOffCsv(commission, whole);
     expect(text.split('\r\n')[1]).toContain('"Soil, ""active"""');
     expect(text.replaceAll('\r\n', '')).not.toContain('\n');
+  });
+});
+
+describe('the books as CSV', () => {
+  it('have a row an entry, amounts as numbers, below zero too, and no formulas', () => {
+    const { commission, whole } = changed((c) => {
+      c.brief.client = { name: '=HYPERLINK("x")' };
+      c.quote = { tax: { name: 'VAT', share: 0.2 }, extras: [{ key: 'off', name: 'Regular client', minor: -1_050 }] }; // prettier-ignore
+    });
+    const rows = parse(booksCsv(commission, whole), { columns: true }) as Record<string, string>[];
+    expect(rows).toHaveLength(whole.books.entries.length);
+    const off = rows.find((r) => r.what === 'Regular client')!;
+    expect(off).toMatchObject({ side: 'asked of the client', amount: '-10.5', tax: '-2.1', currency: 'GBP' });
+    expect(off['with whom'].startsWith("'=")).toBe(true);
+    const asked = rows
+      .filter((r) => r.side === 'asked of the client')
+      .reduce((n, r) => n + Number(r.amount), 0);
+    expect(Math.round(asked * 100)).toBe(whole.quote.netMinor);
   });
 });
 

@@ -33,6 +33,7 @@ const LANE_OF: Record<Name, Lane> = {
   erase: 'saves',
   documentFile: 'plans',
   takeOffFile: 'plans',
+  booksFile: 'plans',
   calendar: 'plans',
   scape: 'plans',
   glance: 'plans',

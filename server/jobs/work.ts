@@ -22,6 +22,7 @@ import { animalsCsv, animalsOfCsv } from '../documents/animalsCsv';
 import { calendarFile, type CalendarPart } from '../documents/calendar';
 import { materialsCsv, materialsOfCsv, type Sellers, type Selling } from '../documents/materialsCsv';
 import { plantsCsv, plantsOfCsv } from '../documents/plantsCsv';
+import { booksCsv } from '../documents/booksCsv';
 import { takeOffCsv } from '../documents/takeOffCsv';
 import { bytesOfBody, type Body } from '../incoming';
 import { columnsOf, type Kept } from '../store/columns';
@@ -208,6 +209,11 @@ export interface Asked {
 export function takeOffFile(asked: Asked, meshes: Meshes): Made<string> {
   const document = JSON.parse(unpacked(asked.text)) as Commission;
   return planned(document, asked, meshes, (p) => takeOffCsv(document, p));
+}
+
+export function booksFile({ today, ...asked }: Asked & { today?: Day }, meshes: Meshes): Made<string> {
+  const document = JSON.parse(unpacked(asked.text)) as Commission;
+  return planned(document, asked, meshes, (p) => booksCsv(document, p), { planted: 'later', today });
 }
 
 export function calendar(

@@ -48,8 +48,14 @@ export function fileRoutes(store: Store, jobs: Jobs, glances: Glances): Router {
   routes.get('/:id/takeoff.csv', async (req, res) => {
     const { title, ask, asker } = await asked(req, res);
     const csv = made(await jobs.run('takeOffFile', asker, ask));
-    // The mark in front tells spreadsheets that the text is UTF-8.
-    attach(res, title, 'csv', 'text/csv; charset=utf-8', `\uFEFF${csv}`);
+    attach(res, title, 'csv', CSV, `${UTF8_MARK}${csv}`);
+  });
+
+  routes.get('/:id/books.csv', async (req: Request<{ id: string }>, res) => {
+    const { today } = read(booksAsk, req.query);
+    const { title, ask, asker } = await asked(req, res);
+    const csv = made(await jobs.run('booksFile', asker, async () => ({ ...(await ask()), today })));
+    attach(res, title, 'csv', CSV, `${UTF8_MARK}${csv}`);
   });
 
   for (const [ending, type] of [
@@ -93,6 +99,13 @@ export function fileRoutes(store: Store, jobs: Jobs, glances: Glances): Router {
 
   return routes;
 }
+
+const CSV = 'text/csv; charset=utf-8';
+/** Tells spreadsheets that the text is UTF-8. */
+const UTF8_MARK = '\uFEFF';
+
+/** By whose day a supplier is too late; `option` is read with the plan. */
+const booksAsk = z.looseObject({ today: z.string().refine(isDay).optional() });
 
 const glanceAsk = z.object({ today: z.string().refine(isDay) });
 

@@ -313,6 +313,8 @@ export const api = {
     { masses = 'as-units', temperatures = 'as-units', ...habits }: Habits,
     part: 'all' | 'care' = 'all',
   ) => `/api${at(id)}/calendar.ics?${new URLSearchParams({ part, option, masses, temperatures, ...habits })}`,
+  books: (id: string, option: string, today: string) =>
+    `/api${at(id)}/books.csv?${new URLSearchParams({ option, today })}`,
   file: (id: string, name: string, option?: string) =>
     `/api${at(id)}/${name}${option ? `${name.includes('?') ? '&' : '?'}option=${encodeURIComponent(option)}` : ''}`,
 };

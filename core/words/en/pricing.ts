@@ -12,4 +12,6 @@ export const PRICING = {
   'quote.travel': 'Travel, {days, plural, one {one day} other {# days}}',
   'quote.visits': '{visits, plural, one {One visit} other {# visits}} after the build',
   'quote.rounding': 'Rounding',
+  'books.wholeTax': 'Tax, reckoned once on the whole',
+  'books.parcel': 'Order {reference} (theirs: {theirs})',
 } as const;

@@ -3,12 +3,15 @@ import { computed, ref } from 'vue';
 import { withQuote } from '../../../core/edits/quote';
 import { frozen, variations } from '../../../core/pricing/accepted';
 import PendingWords from '../../design/PendingWords.vue';
+import { api } from '../../document/api';
 import { useCommission } from '../../document/commissionStore';
+import FileLink from '../../document/FileLink.vue';
 import { useFrame } from '../../frame/planKey';
 import { longDay, today } from '../../units/days';
 import { money, useFigures } from '../../units/figures';
 import { wording } from '../../words/wording';
 import { VARIATION_WORDS } from './variationWords';
+import StudioFigures from './StudioFigures.vue';
 import ProposalSheet from './ProposalSheet.vue';
 import QuoteRules from './QuoteRules.vue';
 
@@ -56,15 +59,11 @@ const print = () => window.print();
         <button class="solid" data-test="print-proposal" @click="print">
           {{ wording('quoteStage.print') }}
         </button>
+        <FileLink :href="api.books(commission.id, commission.optionId, today())" data-test="books">{{
+          wording('quoteStage.books')
+        }}</FileLink>
       </p>
-      <dl data-test="for-studio">
-        <dt>{{ wording('quoteStage.cost') }}</dt>
-        <dd>{{ sum(quote.costMinor) }}</dd>
-        <dt>{{ wording('quoteStage.margin') }}</dt>
-        <dd>{{ sum(quote.marginMinor) }}</dd>
-        <dt>{{ wording('quoteStage.hours') }}</dt>
-        <dd>{{ wording('quoteStage.hoursSaid', { hours: quote.hours, days: quote.days }) }}</dd>
-      </dl>
+      <StudioFigures :plan="plan" :currency="doc.currency" />
       <p v-for="o in quote.open" :key="o" class="open">{{ OPEN[o] }}</p>
       <section class="yes" data-test="agreed">
         <template v-if="accepted">
@@ -121,16 +120,11 @@ const print = () => window.print();
   border-left: 1px solid var(--rule);
   padding: 16px 18px 30px;
 }
-dl {
-  display: grid;
-  grid-template-columns: 1fr auto;
-  gap: 2px 12px;
-  margin: 10px 0;
-}
-dd {
-  margin: 0;
-  text-align: right;
-  font-weight: 600;
+.acts {
+  display: flex;
+  gap: 14px;
+  align-items: baseline;
+  flex-wrap: wrap;
 }
 .open {
   border-left: 3px solid var(--warn);
