@@ -57,6 +57,14 @@ describe('the week', () => {
     expect(names(first)).toEqual(names(second));
   });
 
+  it('is the same feed on the morning after, before anything has been worked out anew', async () => {
+    const titles = async (today: string) => (await api().get(`/api/week/feed.ics?today=${today}`)).text.match(/^SUMMARY:.*$/gm); // prettier-ignore
+    const evening = await titles(TODAY);
+    expect(evening!.length).toBeGreaterThan(0);
+    expect(await titles(dayPlus(TODAY, 1))).toEqual(evening);
+    await b.glances.settled();
+  });
+
   it.each(['', '?today=soon', `?today=${TODAY}&from=2027-02-30`])('refuses %s', async (query) => {
     const { status, text } = await api().get(`/api/week${query}`);
     expect([status, /must be|is missing|a day/.test(text)]).toEqual([400, true]);

@@ -1,4 +1,4 @@
-import { nameOfEntry, packOf } from '../commission/lookup';
+import { nameOfEntry, packOf, wholeOf } from '../commission/lookup';
 import { packWordsOf } from '../takeoff/line';
 import { comesGrown } from '../commission/usual';
 import { dayPlus, daysFrom } from '../calendar/day';
@@ -57,8 +57,9 @@ export function beforehandOf(commission: Resolved, survey: Survey): Beforehand[]
 /** What was received at the studio and is used on site: it comes along on the day. */
 function bringAlong(commission: Resolved): Beforehand[] {
   const here = (commission.received ?? []).filter((r) => r.at === 'studio');
-  const things = here.flatMap(({ item, pack, came, broken = 0, dead = 0 }) => {
-    const count = came - broken - dead;
+  const things = here.flatMap((r) => {
+    const { item, pack } = r;
+    const count = wholeOf(r);
     const known = packOf(commission, item, pack);
     return count > 0 && known ? [say('calendar.line', { packs: packWordsOf(count, known), name: nameOfEntry(commission, item) })] : [];
   });

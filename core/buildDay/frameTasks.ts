@@ -3,7 +3,7 @@ import { bringing, recipeFor } from '../filling/filling';
 import { filterStateOf } from '../commission/usual';
 import { bacteriaDays } from '../regime/bacteria';
 import { mediaToMature } from '../regime/maturing';
-import { gearThere, hasGasSource, lateDevices, newDevices, unpackedDevices } from '../gear/gear';
+import { gearThere, hasGasSource, lateDevices } from '../gear/gear';
 import { gasFrom } from '../regime/gas';
 import { lightOf } from '../light/photoperiod';
 import { waterByHeight } from '../survey/waterByHeight';
@@ -12,7 +12,7 @@ import { PRACTICE, say, type Text } from '../words/text';
 import { CAUTIONS, together } from './cautions';
 import { firstHeightMm, step, type Job } from './job';
 import { RATES } from './rates';
-import { workOf } from './rescapeTasks';
+import { freshDevices, workOf } from './rescapeTasks';
 import type { Step } from './task';
 
 /** A mat that lies under the tank already, or comes with the gear. */
@@ -25,7 +25,7 @@ export function openingTasks(job: Job): Step[] {
   const { rescape } = job.commission.brief;
   const { gear } = workOf(job);
   const unpacked = gear === 'gas' ? 'unpack.detail.gas' : 'unpack.detail';
-  const named = (gear === 'new' ? newDevices : unpackedDevices)(job.commission).map((d) => d.name);
+  const named = freshDevices(job).map((d) => d.name);
   const protect: [Text, Text] = rescape
     ? [say('protect.title.there'), say('protect.detail.there')]
     : [say(hasMat(job.commission) ? 'protect.title.mat' : 'protect.title'), say('protect.detail')];
@@ -130,9 +130,7 @@ export function closingTasks(job: Job): Step[] {
 /** What of the gear goes into the water or on its pipes, by name where it is listed. */
 function equipmentWords(job: Job): Text {
   const { commission } = job;
-  const fresh = new Set(
-    (workOf(job).gear === 'new' ? newDevices : unpackedDevices)(commission).map((g) => g.id),
-  );
+  const fresh = new Set(freshDevices(job).map((g) => g.id));
   const wet = gearThere(commission, 'filter', 'pipes', 'heater', 'co2', 'skimmer', 'pump').filter((g) => fresh.has(g.id)); // prettier-ignore
   return wet.length > 0
     ? say('equipment.detail.list', { devices: wet.map((g) => g.name) })

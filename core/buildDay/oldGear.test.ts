@@ -53,6 +53,12 @@ describe('gear that was in the tank and leaves it', () => {
     expect(of('equipment').detail).toMatch(/^New heater; nothing powered yet/);
     before(p, 'old-gear', 'unpack', 'equipment');
     expect(ids(with_([running, heater], kept))).not.toContain('equipment');
+    // A CO2 set as quoted comes beside it: what runs is still none of it.
+    const gas = with_([running, { id: 'h2', name: 'New heater', kind: 'heater', watts: 150, origin: 'bought' }], { ...kept, co2: true, co2CostMinor: 9_000 }); // prettier-ignore
+    expect(gas.build.tasks.find((t) => t.id === 'unpack')!.detail).toMatch(/^New heater: with hoses/);
+    expect(gas.build.tasks.find((t) => t.id === 'equipment')!.detail).toMatch(
+      /^New heater; nothing powered yet/,
+    );
   });
 
   it('cannot be the filter that is said to run through', () => {

@@ -1,6 +1,6 @@
 import { dayPlus } from '../calendar/day';
 import { WHERETO } from '../commission/schema';
-import { newDevices } from '../gear/gear';
+import { newDevices, unpackedDevices, type Gear } from '../gear/gear';
 import { animalsOf, everythingStays, STAYING_PARTS } from '../commission/usual';
 import { takenOut } from '../difference/projected';
 import type { DifferenceLine } from '../difference/difference';
@@ -35,6 +35,11 @@ export function workOf({ commission, fill, waiting }: Job): Work {
     stripped: !everythingStays({ rescape }),
     held: waiting?.where === 'tubs',
   };
+}
+
+/** Devices that are unpacked and put in: where the filter runs on, those that are said to be new to the tank. */
+export function freshDevices({ commission }: Job): readonly Gear[] {
+  return commission.brief.rescape?.filterKept ? newDevices(commission) : unpackedDevices(commission);
 }
 
 /** What comes to a tank whose filter runs on. */

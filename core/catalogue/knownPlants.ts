@@ -1,5 +1,5 @@
 import type { Plant } from '../commission/schema';
-import { PLANT_ROWS } from './plantRows';
+import { PLANT_ROWS, UNNAMED_ROWS } from './plantRows';
 
 type Habit = NonNullable<Plant['habit']>;
 
@@ -53,13 +53,15 @@ const OWN: readonly [string, Partial<Plant>][] = [
   ['Ceratophyllum', { roots: 'float', minBedMm: undefined }],
 ];
 
+const UNNAMED = plantsIn(UNNAMED_ROWS);
 /** Plants that everybody has: about ninety, and those that nobody can name, to be changed and added to by each studio. */
-export const KNOWN_PLANTS: readonly Plant[] = PLANT_ROWS.trim().split('\n').map(plantOfRow);
+export const KNOWN_PLANTS: readonly Plant[] = [...plantsIn(PLANT_ROWS), ...UNNAMED];
+const unnamed = new Set(UNNAMED.map((p) => p.id));
 const byId = new Map(KNOWN_PLANTS.map((p) => [p.id, p]));
 
 /** True for what stands for plants that nobody can name: it is drawn and planted, and nobody buys it. */
 export function isUnnamed({ id }: Pick<Plant, 'id'>): boolean {
-  return id.endsWith('-mixed-or-unnamed');
+  return unnamed.has(id);
 }
 
 /** A plant with what is known of it, or of its habit, filled in where its own entry says nothing. */
@@ -69,6 +71,10 @@ export function withKnown(plant: Plant): Plant {
   if (!plant.habit) return plant;
   const { firstTrimDays, trimEveryDays, emersedLeaves } = COMMON[plant.habit];
   return { firstTrimDays, trimEveryDays, emersedLeaves, ...plant };
+}
+
+function plantsIn(rows: string): Plant[] {
+  return rows.trim().split('\n').map(plantOfRow);
 }
 
 function plantOfRow(row: string): Plant {

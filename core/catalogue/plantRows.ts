@@ -97,6 +97,10 @@ Spathiphyllum wallisii|emersed|200-400|250|slow|1.0-4.0|without|18-28|1-20|lance
 Fittonia albivenis|emersed|50-150|120|medium|1.0-3.5|without|18-28|1-15|round
 Ficus pumila|emersed|20-60|150|medium|1.2-5.0|without|15-28|1-20|round
 Pilea cadierei|emersed|100-250|150|medium|1.4-5.0|without|16-28|1-20|lance
+`;
+
+/** What stands for plants that nobody can name, a row a habit: it is drawn and planted, and nobody buys it. */
+export const UNNAMED_ROWS = `
 Stem plants, mixed or unnamed|stem|150-400|60|medium|1.2-2.8|helped|20-27|1-12|lance
 Rosettes, mixed or unnamed|rosette|100-250|120|slow|0.8-2.0|without|20-27|2-15|lance
 Grasses, mixed or unnamed|grass|80-250|90|medium|1.0-2.2|helped|20-27|1-15|strap

@@ -40,6 +40,16 @@ export function entryPacks({ catalogue }: Catalogued, entry: string): readonly P
   return (catalogue.materials.find(holds) ?? catalogue.plants.find(holds))?.packs ?? [];
 }
 
+/** True for what lives: it comes on days for living goods, and may be dead when it does. */
+export function isLiving({ catalogue }: Catalogued, entry: string): boolean {
+  return catalogue.plants.some(({ id }) => id === entry);
+}
+
+/** Packs of an order line, as it was counted, that are neither broken nor dead. */
+export function wholeOf({ came, broken = 0, dead = 0 }: NonNullable<Commission['received']>[number]): number {
+  return came - broken - dead;
+}
+
 /** A supplier as the document has it; undefined where it does not have it any more, as in an order from before. */
 export function knownSupplier({ catalogue }: Catalogued, id: string): Supplier | undefined {
   return catalogue.suppliers.find((s) => s.id === id);

@@ -46,6 +46,11 @@ export function pieceOrigin(commission: Pick<Commission, 'brief' | 'catalogue'>,
   return usual(commission.brief, isWood ? 'wood' : 'stone');
 }
 
+/** True for a piece that is taken off the studio's shelf: what comes out of another scape stands there until that is broken down. */
+export function isOffShelf(commission: Pick<Commission, 'brief' | 'catalogue'>, piece: Piece): boolean {
+  return piece.from === undefined && pieceOrigin(commission, piece) === 'stock';
+}
+
 export function layerOrigin(brief: Having, layer: Layer): Origin {
   if (layer.now !== undefined) return 'here';
   return layer.from !== undefined ? 'stock' : (layer.origin ?? usual(brief, 'substrate'));

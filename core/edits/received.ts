@@ -5,11 +5,14 @@ type Entry = NonNullable<Commission['received']>[number];
 type Line = Pick<Entry, 'reference' | 'item' | 'pack'>;
 const isOf = (line: Line) => (e: Entry) => e.reference === line.reference && e.item === line.item && e.pack === line.pack; // prettier-ignore
 
-/** The document with a line of an order counted, or counted otherwise; what is given as undefined is not said any more. */
-export function withReceived(document: Commission, line: Line, change: Partial<Entry> & Pick<Entry, 'day'>): Commission {
+/**
+ * The document with a line of an order counted, or counted otherwise; what is given as undefined is not said any more. It came
+ * on the day on which it was counted first, whenever more is said of it.
+ */
+export function withReceived(document: Commission, line: Line, change: Partial<Entry>, day: Entry['day']): Commission {
   const all = document.received ?? [];
   const old = all.find(isOf(line));
-  const next = withGiven<Entry>(old ?? { ...line, came: 0, day: change.day }, change);
+  const next = withGiven<Entry>(old ?? { ...line, came: 0, day }, change);
   return { ...document, received: old ? all.map((e) => (e === old ? next : e)) : [...all, next] };
 } // prettier-ignore
 
@@ -22,7 +25,7 @@ export function withAllCame(
 ): Commission {
   return lines.reduce((doc, { given, ...line }) => {
     if (doc.received?.some(isOf(line))) return doc;
-    return withReceived(doc, line, { came: given, day, ...(at ? { at } : {}) });
+    return withReceived(doc, line, { came: given, ...(at ? { at } : {}) }, day);
   }, document);
 }
 

@@ -55,11 +55,16 @@ export function leavingGear(commission: Asked): readonly Gear[] {
     .map((device) => gearOfDevice(commission, device));
 }
 
+/** Where a device comes from: of what nobody said anything, it runs a tank that runs, and is the client's otherwise. */
+export function deviceOrigin({ brief }: Pick<Commission, 'brief'>, { origin, from }: Device): Origin {
+  if (from !== undefined) return 'stock';
+  return origin ?? (brief.rescape ? 'here' : 'client');
+}
+
 /** What is in the tank now, whether it stays or not: nothing that is bought, in stock or out of another scape. */
-export function devicesInTank(commission: Pick<Commission, 'site'>): readonly Device[] {
+export function devicesInTank(commission: Pick<Commission, 'site' | 'brief'>): readonly Device[] {
   return devicesOf(commission).filter(
-    ({ leaves, origin, from }) =>
-      leaves !== undefined || (from === undefined && (origin ?? 'here') === 'here'),
+    (device) => device.leaves !== undefined || deviceOrigin(commission, device) === 'here',
   );
 }
 

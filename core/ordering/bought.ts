@@ -1,16 +1,15 @@
-import { entryPacks, supplierOf } from '../commission/lookup';
+import { entryPacks, isLiving, supplierOf } from '../commission/lookup';
 import type { Brief, Pack } from '../commission/schema';
 import type { Day } from '../calendar/day';
 import type { Resolved } from '../resolved/resolved';
 import { repacked, type TakeOffLine } from '../takeoff/line';
-import { cheapestPacks, priceFor, type PackCount } from '../takeoff/packs';
+import { cheapestPacks, costOfPacks, priceFor, type PackCount } from '../takeoff/packs';
 import type { TakeOff } from '../takeoff/takeOff';
 import { carriageOf, termsOf, type Terms } from './carriage';
 import { comingLines } from './coming';
 import type { Placed } from './confirmation';
 import { firstDelivery, lastDelivery, leadOf, neededOnDay, orderDay } from './delivery';
 import { leastTotal, type Choice } from './leastTotal';
-import { isLiving } from './order';
 
 /*
  * From whom the whole order is bought: for the least in all, for the soonest there, for the fewest parcels; a line may be pinned
@@ -56,14 +55,14 @@ export function offersOf(commission: Resolved, line: TakeOffLine, today: Day | u
     const counts = cheapestPacks(line.held, own.map((p) => ({ ...p, size: line.contents[p.id] })));
     if (!counts || counts.length === 0) return [];
     const leadDays = Math.max(...counts.map((c) => leadOf(supplier, own.find((p) => p.id === c.pack)!)));
-    const arriveBy = lastDelivery(supplier, neededOn, isLiving(line));
+    const arriveBy = lastDelivery(supplier, neededOn, isLiving(commission, line.id));
     const orderBy = arriveBy && orderDay(supplier, arriveBy, leadDays);
-    const soonest = today && firstDelivery(supplier, today, leadDays, isLiving(line));
+    const soonest = today && firstDelivery(supplier, today, leadDays, isLiving(commission, line.id));
     return [
       {
         supplier: id,
         packs: counts,
-        priceMinor: counts.reduce((sum, c) => sum + priceFor(own.find((p) => p.id === c.pack)!, c.count), 0),
+        priceMinor: costOfPacks(counts, own),
         ...(orderBy ? { orderBy } : {}),
         ...(soonest ? { soonest } : {}),
         isLate: orderBy === undefined || (today !== undefined && orderBy < today),
@@ -205,7 +204,7 @@ function asListed(commission: Resolved, line: TakeOffLine, today: Day | undefine
   const packs = packsOf(commission, line);
   return line.packs.map(({ pack, count }) => {
     const entry = packs.find((p) => p.id === pack)!;
-    const soonest = today && firstDelivery(supplierOf(commission, entry.supplier), today, leadOf(supplierOf(commission, entry.supplier), entry), isLiving(line));
+    const soonest = today && firstDelivery(supplierOf(commission, entry.supplier), today, leadOf(supplierOf(commission, entry.supplier), entry), isLiving(commission, line.id));
     return { supplier: entry.supplier, priceMinor: priceFor(entry, count), ...(soonest ? { soonest } : {}) };
   });
 } // prettier-ignore

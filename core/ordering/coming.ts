@@ -1,5 +1,5 @@
 import type { Day } from '../calendar/day';
-import { packOf } from '../commission/lookup';
+import { packOf, wholeOf } from '../commission/lookup';
 import type { Resolved } from '../resolved/resolved';
 import { packWordsOf, type TakeOffLine } from '../takeoff/line';
 import { cheapestPacks, type PackCount } from '../takeoff/packs';
@@ -25,9 +25,9 @@ export interface ComingLine {
   received?: NonNullable<Resolved['received']>[number];
 }
 
-/** Packs of a line that can be used: what was counted less what is broken or dead, and as it was confirmed until it comes. */
+/** Packs of a line that can be used: as they were counted, and as it was confirmed until it comes. */
 export function usable({ given, received }: Pick<ComingLine, 'given' | 'received'>): number {
-  return received ? received.came - (received.broken ?? 0) - (received.dead ?? 0) : given;
+  return received ? wholeOf(received) : given;
 }
 
 /** Everything that was confirmed, line by line. What is no longer on the take-off is named as it was ordered. */
@@ -67,11 +67,15 @@ export function comes({ id, contents }: TakeOffLine, coming: readonly ComingLine
 /** Contents are told apart to a thousandth of their unit, as packs are chosen. */
 const NOTHING = 1e-3;
 
-/** What was taken of a line in a shop, in the unit of its need, and what was paid for it. */
-export function takenOf({ taken = [] }: Pick<Resolved, 'taken'>, { id }: Pick<TakeOffLine, 'id'>): { amount: number; paidMinor: number } {
-  const own = taken.filter((t) => t.item === id);
-  return { amount: own.reduce((n, t) => n + t.amount, 0), paidMinor: own.reduce((n, t) => n + (t.paidMinor ?? 0), 0) };
-} // prettier-ignore
+/** What was taken of a line in shops, in the unit of its need. */
+function takenOf({ taken = [] }: Pick<Resolved, 'taken'>, { id }: Pick<TakeOffLine, 'id'>): number {
+  return taken.filter((t) => t.item === id).reduce((n, t) => n + t.amount, 0);
+}
+
+/** What was paid over counters, minor units. */
+export function paidInShops({ taken = [] }: Pick<Resolved, 'taken'>): number {
+  return taken.reduce((sum, t) => sum + (t.paidMinor ?? 0), 0);
+}
 
 /** What is still missing of a line, in the unit of its need; 0 where what was confirmed and what was taken are enough. */
 export function stillMissing(
@@ -79,7 +83,7 @@ export function stillMissing(
   line: TakeOffLine,
   coming: readonly ComingLine[],
 ): number {
-  const missing = line.held - comes(line, coming) - takenOf(commission, line).amount;
+  const missing = line.held - comes(line, coming) - takenOf(commission, line);
   return missing > NOTHING ? missing : 0;
 }
 
@@ -89,7 +93,7 @@ export function stillMissing(
  */
 export function toOrder(commission: Resolved, line: TakeOffLine, coming: readonly ComingLine[]): PackCount[] {
   const own = coming.filter((c) => c.line === line.id);
-  if (own.length === 0 && takenOf(commission, line).amount === 0) return line.packs;
+  if (own.length === 0 && takenOf(commission, line) === 0) return line.packs;
   const short = new Set(own.filter((c) => c.given < c.asked).map((c) => c.pack));
   const choices = Object.entries(line.contents).flatMap(([id, size]) => {
     const pack = packOf(commission, line.id, id);

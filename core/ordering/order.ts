@@ -1,6 +1,6 @@
 import { withoutPrice } from '../takeoff/cost';
 import { dayPlus, daysFrom, type Day } from '../calendar/day';
-import { knownSupplier, nameOfSupplier, packOf, supplierOf } from '../commission/lookup';
+import { isLiving, knownSupplier, nameOfSupplier, packOf, supplierOf } from '../commission/lookup';
 import type { Pack } from '../commission/schema';
 import type { Resolved } from '../resolved/resolved';
 import { packWordsOf, type TakeOffLine } from '../takeoff/line';
@@ -10,7 +10,7 @@ import { majorOf } from '../units/money';
 import type { Finding } from '../words/finding';
 import { say, type Said, type Text } from '../words/text';
 import { carriageOf, termsOf } from './carriage';
-import { comingLines, toOrder, type ComingLine } from './coming';
+import { comingLines, paidInShops, toOrder, type ComingLine } from './coming';
 import type { Placed } from './confirmation';
 import { confirmedFindings } from './confirmedFindings';
 import { lastDelivery, leadOf, neededOnDay, orderDay } from './delivery';
@@ -119,11 +119,6 @@ function costOf(takeOff: TakeOff, suppliers: readonly SupplierOrder[], placed: r
   return takeOff.totalMinor - packed + left + confirmed;
 }
 
-/** What was paid over counters. */
-function paidInShops({ taken = [] }: Resolved): number {
-  return taken.reduce((sum, t) => sum + (t.paidMinor ?? 0), 0);
-}
-
 /** The earliest order-by day of a take-off line, or undefined when nothing of it is still to be ordered. */
 export function orderByOf(order: Order, line: string): Day | undefined {
   const days = order.suppliers.flatMap((s) => s.lines).filter((l) => l.line === line);
@@ -180,11 +175,6 @@ function orderLines(
   });
 }
 
-/** Plants come on the days on which a supplier sends what lives. */
-export function isLiving({ kind }: Pick<TakeOffLine, 'kind'>): boolean {
-  return kind === 'plants';
-}
-
 /** True for what soaks, cures or matures between the day for which it comes and that on which it is used. */
 const isWorkedOn = ({ ahead }: TakeOffLine) => ahead !== undefined && ahead !== 'sitting';
 
@@ -192,7 +182,7 @@ function orderLine(commission: Resolved, line: TakeOffLine, pack: Pack, count: n
   const supplier = supplierOf(commission, pack.supplier);
   const neededOn = neededOnDay(commission, line);
   const leadDays = leadOf(supplier, pack);
-  const arriveBy = lastDelivery(supplier, neededOn, isLiving(line));
+  const arriveBy = lastDelivery(supplier, neededOn, isLiving(commission, line.id));
   return {
     line: line.id,
     name: line.name,

@@ -38,12 +38,12 @@ describe('what came of an order', () => {
     const deliveries = (d: Commission) => dueOf(planned(d), d).filter((x) => x.sort === 'receive').length;
     expect([deliveries(doc), deliveries(c)]).toEqual([placed.length, placed.length - 1]);
     // Counted by hand before, it stays as it was counted.
-    const counted = withReceived(doc, soil, { came: 1, day: TODAY });
+    const counted = withReceived(doc, soil, { came: 1 }, TODAY);
     expect(withAllCame(counted, lines(yard), TODAY, undefined).received!.find((r) => r.item === soil.item)!.came).toBe(1); // prettier-ignore
   });
 
   it('a bag that burst is claimed and ordered again, with its last day', () => {
-    const c = withReceived(doc, soil, { came: 2, broken: 1, day: TODAY });
+    const c = withReceived(doc, soil, { came: 2, broken: 1 }, TODAY);
     // By hand: 16.12 L are wanted, 9 can be used; the 7.12 that are missing take one of 9 L, which is cheaper than three of 3 L.
     expect(own(c).lines.map((l) => [l.line, l.count, l.pack])).toEqual([['soil-granules', 1, 'soil-9']]);
     expect(lost(c)).toEqual([['warn', 'Active soil, granules from Marl & Timber Yard, 2 confirmed: none missing, 1 broken, 0 dead.']]); // prettier-ignore
@@ -52,14 +52,19 @@ describe('what came of an order', () => {
     );
   });
 
+  it('came on the day on which it was counted first, whatever is said of it later', () => {
+    const c = withReceived(withReceived(doc, soil, { came: 2 }, TODAY), soil, { at: 'studio' }, '2027-01-14');
+    expect(c.received).toEqual([{ ...soil, came: 2, at: 'studio', day: TODAY }]);
+  });
+
   it('what is lost and not needed is claimed all the same, as a note', () => {
     const plants = placed.find((p) => p.supplier !== 'marl-timber')!;
     const cup = plants.confirmation.lines[0];
     const line = { reference: plants.reference, item: cup.item!, pack: cup.pack };
-    const dead = withReceived(doc, line, { came: cup.given, dead: cup.given, day: TODAY });
+    const dead = withReceived(doc, line, { came: cup.given, dead: cup.given }, TODAY);
     expect(lost(dead)).toEqual([['warn', expect.stringMatching(new RegExp(`${cup.given} dead`))]]);
     const more = { ...plants, confirmation: { ...plants.confirmation, lines: plants.confirmation.lines.map((l) => ({ ...l, asked: l.asked + 3, given: l.given + 3 })) } }; // prettier-ignore
-    const c = withReceived(doc, line, { came: cup.given + 3, dead: 1, day: TODAY });
+    const c = withReceived(doc, line, { came: cup.given + 3, dead: 1 }, TODAY);
     const found = plan(c, { today: TODAY, placed: [more] }).findings.filter((f) => f.id === 'order.lost');
     expect(found.map((f) => f.severity)).toEqual(['note']);
   });
@@ -73,7 +78,7 @@ describe('what came of an order', () => {
   });
 
   it('is refused counted twice, or with more dead than came, and is not counted when it is taken back', () => {
-    const c = withReceived(doc, soil, { came: 2, day: TODAY });
+    const c = withReceived(doc, soil, { came: 2 }, TODAY);
     const faults = (received: unknown[]) => {
       const read = parseCommission({ ...c, received });
       return read.ok ? [] : read.faults.map((f) => inEnglish(f.says));

@@ -113,7 +113,12 @@ function questionsDue(commission: Pick<Commission, 'log'>): Due[] {
   );
 }
 
-/** What has to be seen to from a day on, soonest first; an order that should have gone out stays until the build day. */
+/** True for what is not over: an order that should have gone out stays until the build day. */
+export function isAhead({ day, waits }: Pick<Due, 'day' | 'waits'>, { build }: Pick<Plan, 'build'>, today: Day): boolean {
+  return day >= today || (waits === true && today <= build.buildDay);
+} // prettier-ignore
+
+/** What has to be seen to from a day on, soonest first. */
 export function comingUp(
   plan: Plan,
   commission: Pick<Commission, 'log' | 'brief'>,
@@ -121,6 +126,6 @@ export function comingUp(
 ): Pick<Due, 'day' | 'title'>[] {
   const later = plan.care.later.map((l) => ({ day: l.day, title: l.what }));
   return [...dueOf(plan, commission), ...later]
-    .filter((d) => d.day >= today || ('waits' in d && d.waits && today <= plan.build.buildDay))
+    .filter((d) => isAhead(d, plan, today))
     .sort((a, b) => a.day.localeCompare(b.day));
 }

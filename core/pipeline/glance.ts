@@ -13,7 +13,7 @@ import { careEndedFor } from '../regime/waterSchools';
 import { bySeverity, toSettle } from '../words/finding';
 import type { Said, Text } from '../words/text';
 import type { WeekDue } from '../staging/sorts';
-import { comingUp, dueOf } from './due';
+import { comingUp, dueOf, isAhead } from './due';
 import type { Plan } from './plan';
 import type { Standing } from './listed';
 
@@ -104,7 +104,7 @@ export function glanceOf(commission: Commission, plan: Plan, today: Day): Glance
 function duesOf(commission: Commission, plan: Plan, today: Day): WeekDue[] {
   const last = dayPlus(today, WEEKS_AHEAD_DAYS);
   return dueOf(plan, commission)
-    .filter((d) => d.day <= last && (d.day >= today || (d.waits && today <= plan.build.buildDay)))
+    .filter((d) => d.day <= last && isAhead(d, plan, today))
     .sort((a, b) => a.day.localeCompare(b.day))
     .slice(0, MOST_DUES)
     .map(({ sort, day, title, hands, waits }) => ({ sort, day, what: title, ...(hands ? { hands } : {}), ...(waits ? { waits } : {}) }));

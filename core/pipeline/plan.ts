@@ -71,7 +71,7 @@ export function plan(commission: Commission, ask: PlanAsk = {}): Plan {
   const taken = bought(job, needed, ask.today, ask.placed);
   const ordered = order(job, taken, ask.today, ask.placed);
   const priced = hasBegun(job, ask.placed)
-    ? asPlanned(job, needed, ask.today)
+    ? asPlanned(job, needed, job.quote?.accepted?.day ?? ask.today)
     : { takeOff: taken, order: ordered };
   const planted = ask.planted ?? plantedPlan(job, measured);
   const build = buildPlan(job, measured);
@@ -93,7 +93,7 @@ export function plan(commission: Commission, ask: PlanAsk = {}): Plan {
     build,
     care,
     quote,
-    books: booksOf(job, { takeOff: taken, order: ordered, quote }, ask.placed),
+    books: booksOf(job, { takeOff: taken, order: ordered, quote }, ask.placed, ask.today),
     findings: ofScape(measured.optionId, [
       ...surveyFindings(job, measured),
       ...reservedFindings(commission, measured.optionId, ask.elsewhere ?? {}),
@@ -109,9 +109,9 @@ export function plan(commission: Commission, ask: PlanAsk = {}): Plan {
   };
 }
 
-/** True once something was confirmed or taken: what is still to be bought is then less than what the client pays for. */
-const hasBegun = ({ taken = [] }: Resolved, placed: readonly Placed[] = []) =>
-  taken.length + placed.length > 0;
+/** True once a yes was said, or something confirmed or taken: what is bought from then on, and by which day, is no matter of the client's. */
+const hasBegun = ({ taken = [], quote }: Resolved, placed: readonly Placed[] = []) =>
+  quote?.accepted !== undefined || taken.length + placed.length > 0;
 
 /** What can be wrong about the drawing of a tank that stands there; all else stands as it stands. */
 const OF_DRAWING: readonly Finding['id'][] = ['piece.overlaps', 'piece.air'];

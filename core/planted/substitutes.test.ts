@@ -52,13 +52,21 @@ describe('substitutes for a plant', () => {
     expect(first.plant.id).toBe('marsilea-hirsuta');
     expect(first.packs).toBe(Math.ceil(first.plugs / sold.plugsAPack![1]));
     expect(first.priceMinor).toBe(first.packs! * 780);
+    // As the take-off buys it: with the spare plugs, and at the price by number.
+    const some = { ...sold, packs: [{ ...sold.packs![0], steps: [{ from: 2, priceMinor: 700 }] }] };
+    const [spared] = substitutesFor(part, [some], SPOT, { spare: 0.2 });
+    expect(spared.packs).toBe(Math.ceil(Math.ceil(spared.plugs * 1.2 - 1e-6) / sold.plugsAPack![1]));
+    expect(spared.priceMinor).toBe(spared.packs! * 700);
     expect(others.every((s) => s.packs === undefined && s.priceMinor === undefined)).toBe(true);
   });
 
   it('are none that want what is not there', () => {
-    const dark = substitutesFor(carpet(), KNOWN_PLANTS, { ...SPOT, dli: 0.7, co2: false });
-    expect(dark.every((s) => !s.plant.needsCo2)).toBe(true);
-    expect(dark.length).toBeLessThan(substitutesFor(carpet(), KNOWN_PLANTS, SPOT).length + 1);
+    const shade = { ...SPOT, dli: 0.7, co2: false };
+    // Some that would do in the light would not here.
+    const lit = substitutesFor(carpet(), KNOWN_PLANTS, SPOT);
+    expect(lit.some((s) => reasonsAgainst(s.plant, shade).length > 0)).toBe(true);
+    for (const s of substitutesFor(carpet(), KNOWN_PLANTS, shade))
+      expect(reasonsAgainst(s.plant, shade)).toEqual([]);
     expect(substitutesFor(carpet(), KNOWN_PLANTS, { ...SPOT, dli: 0.01 })).toEqual([]);
   });
 });

@@ -1,11 +1,11 @@
 import { grownHeightMm } from '../catalogue/sizes';
-import { splitsOf } from '../catalogue/entries';
 import { dliOf, isUnnamed } from '../catalogue/knownPlants';
 import type { Plant } from '../commission/schema';
 import { coverDays, growthOf } from '../growth/growth';
 import { closesLike } from '../planting/arranged';
 import { plugsFor } from '../planting/plugs';
 import { usualSpacingMm } from '../planting/spacing';
+import { packsForPlugs } from '../takeoff/plants';
 import { reasonsAgainst, type Spot } from './livesHere';
 import type { Planted } from './planted';
 
@@ -23,6 +23,12 @@ export interface Substitute {
   higherMm: number;
 }
 
+/** How the studio plants: how close, and which part more plugs it buys. */
+interface Asked {
+  school?: 'dense' | 'economical';
+  spare?: number;
+}
+
 /** Heights that read as one: the lower at least so much of the higher (common practice). */
 const ALIKE = 0.6;
 const MOST = 5;
@@ -37,7 +43,7 @@ export function substitutesFor(
   part: Planted,
   candidates: readonly Plant[],
   spot: Spot,
-  school?: 'dense' | 'economical',
+  { school, spare = 0 }: Asked = {},
 ): Substitute[] {
   const [, high] = grownHeightMm(part.plant);
   const suits = (p: Plant) => {
@@ -47,7 +53,7 @@ export function substitutesFor(
   };
   return candidates
     .filter(suits)
-    .map((p) => substitute(part, p, spot, high, school))
+    .map((p) => substitute(part, p, spot, high, { school, spare }))
     .sort(
       (a, b) =>
         Number(a.packs === undefined) - Number(b.packs === undefined) ||
@@ -61,19 +67,17 @@ function substitute(
   plant: Plant,
   { dli, co2 }: Spot,
   high: number,
-  school: 'dense' | 'economical' | undefined,
+  { school, spare }: Required<Pick<Asked, 'spare'>> & Asked,
 ): Substitute {
   const spacingMm = part.spacingMm === undefined ? undefined : usualSpacingMm(plant, school);
   const plugs = spacingMm === undefined ? part.count : plugsFor(part.netM2 * 1e6, spacingMm);
-  const pack = plant.packs?.[0];
-  const packs = pack && Math.ceil(plugs / splitsOf(plant)[1] - 1e-6);
   const growth = growthOf(plant, { dli: dli > 0 ? dli : dliOf(plant)[1], co2, form: part.planting.form });
   const closes = spacingMm === undefined ? undefined : coverDays(plant, closesLike(part.planting.set, spacingMm), growth); // prettier-ignore
   return {
     plant,
     ...(spacingMm === undefined ? {} : { spacingMm }),
     plugs,
-    ...(packs === undefined ? {} : { packs, priceMinor: packs * pack!.priceMinor }),
+    ...packsForPlugs(plant, plugs, spare),
     ...(closes ? { coverDays: Math.round(closes.days) } : {}),
     higherMm: Math.round(grownHeightMm(plant)[1] - high),
   };

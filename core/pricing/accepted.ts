@@ -1,5 +1,6 @@
 import type { Day } from '../calendar/day';
 import type { Resolved } from '../resolved/resolved';
+import { LINE_KINDS } from '../takeoff/takeOff';
 import type { Said } from '../words/text';
 import type { Quote, QuoteThing } from './quote';
 
@@ -36,7 +37,7 @@ export interface Variation {
  * Test: quote.test.ts, "what changed since is additions and omissions that add up to the difference".
  */
 export function variations(accepted: Accepted, quote: Quote): Variation[] {
-  const goods = new Set(['substrate', 'hardscape', 'plants', 'gear', 'consumables']);
+  const goods = new Set<string>(LINE_KINDS);
   const work = (lines: readonly QuoteThing[]) => lines.filter((l) => !goods.has(l.key));
   return [...between(accepted.things, quote.things), ...between(work(accepted.lines), work(quote.lines))];
 }

@@ -47,6 +47,20 @@ describe('the books', () => {
     expect(books.overMinor).toBe(10_000 - 11_050);
   });
 
+  it('have a second-hand lot as paid from the day on which it is fetched', () => {
+    const c = document();
+    c.brief.brokenDown = [
+      { id: 'lot', name: 'Corner tank and stones', day: '2027-01-05', priceMinor: 18_000 },
+    ];
+    const lot = (today?: string) => plan(c, { today }).books.entries.find((e) => e.what === 'Corner tank and stones')!; // prettier-ignore
+    expect([lot().side, lot('2027-01-04').side, lot('2027-01-05').side]).toEqual([
+      'toCome',
+      'toCome',
+      'spent',
+    ]);
+    expect(plan(c, { today: '2027-01-05' }).books).toMatchObject({ spentMinor: 18_000, overMinor: 0 });
+  });
+
   it('spent and still to come are what all of it costs; asked is the quote with its tax', () => {
     fc.assert(
       fc.property(

@@ -40,14 +40,14 @@ interface Entered {
 /**
  * The rows of a commission for the studio's books: what the client is asked with its tax, each parcel as it was confirmed, what was
  * taken over counters at the price that was paid, and what is still to be bought at today's.
- * Valid for the orders that are `placed`. Leaves out: hands, which nobody is paid for here; the tax in what the studio pays.
+ * Valid for the orders that are `placed`; a second-hand lot is paid on the day on which it is fetched, by `today`. Leaves out: hands, which nobody is paid for here; the tax in what the studio pays.
  * Test: books.test.ts, "spent and still to come are what all of it costs; asked is the quote with its tax".
  */
-export function booksOf(commission: Resolved, { takeOff, order, quote }: Entered, placed: readonly Placed[] = []): Books {
+export function booksOf(commission: Resolved, { takeOff, order, quote }: Entered, placed: readonly Placed[] = [], today?: Day): Books {
   const asked = quote.lines.map(({ name, minor, taxMinor }): BookEntry => ({ side: 'asked', what: name, minor, taxMinor }));
   const wholeTax = quote.taxMinor - quote.lines.reduce((sum, l) => sum + l.taxMinor, 0);
-  const spent = [...parcels(commission, placed), ...counters(commission, takeOff)];
-  const toCome = stillToBuy(commission, order, takeOff);
+  const spent = [...parcels(commission, placed), ...counters(commission, takeOff), ...lots(commission, (day) => isOver(day, today), 'spent')];
+  const toCome = [...stillToBuy(commission, order, takeOff), ...lots(commission, (day) => !isOver(day, today), 'toCome')];
   const sum = (entries: readonly BookEntry[]) => entries.reduce((n, e) => n + e.minor, 0);
   const [spentMinor, toComeMinor] = [sum(spent), sum(toCome)];
   return {
@@ -86,8 +86,17 @@ function counters(commission: Resolved, { lines }: TakeOff): BookEntry[] {
   }));
 }
 
+const isOver = (day: Day, today: Day | undefined) => today !== undefined && day <= today;
+
+/** Second-hand lots, those of some days. */
+function lots({ brief }: Resolved, isTheirs: (day: Day) => boolean, side: BookEntry['side']): BookEntry[] {
+  return (brief.brokenDown ?? [])
+    .filter((b) => b.priceMinor && isTheirs(b.day))
+    .map(({ name, day, priceMinor = 0 }) => ({ side, day, what: name, minor: priceMinor }));
+}
+
 function stillToBuy(commission: Resolved, order: Order, { lines }: TakeOff): BookEntry[] {
-  const { gas, lots } = paidBeside(commission);
+  const { gas } = paidBeside(commission);
   const toCome = (what: Said, minor: number, party?: string): BookEntry => ({ side: 'toCome', what, minor, ...(party ? { party } : {}) }); // prettier-ignore
   return [
     ...order.suppliers.flatMap((s) => [
@@ -97,6 +106,5 @@ function stillToBuy(commission: Resolved, order: Order, { lines }: TakeOff): Boo
     // What has a price and no pack: a heater at what it costs, a stone at its own.
     ...lines.filter((l) => l.packs.length === 0).map((l) => toCome(l.name, l.priceMinor)),
     toCome(say('quote.gas'), gas),
-    toCome(say('quote.lots'), lots),
   ].filter((e) => e.minor !== 0);
 }

@@ -137,6 +137,20 @@ describe('a version that was said yes to', () => {
     expect(plan({ ...c, taken }).quote).toEqual(before.quote);
   });
 
+  it('has its suppliers as of the day of the yes: that one is too late for now is no matter of the client’s', () => {
+    const c = document(RULES, (d) => {
+      const [pack] = d.catalogue.materials.find((m: any) => m.id === 'soil').packs;
+      const [, other] = d.catalogue.suppliers;
+      // A pound cheaper, and twenty days away.
+      d.catalogue.materials.find((m: any) => m.id === 'soil').packs = [pack, { ...pack, id: 'slow', supplier: other.id, priceMinor: pack.priceMinor - 100, leadDays: 20 }];
+      d.brief.buying = { aim: 'cheapest' };
+    }); // prettier-ignore
+    const [early, late] = ['2026-12-01', '2027-01-05'].map((today) => plan(c, { today }).quote);
+    expect(late.netMinor).toBeGreaterThan(early.netMinor);
+    const agreed = { ...c, quote: { ...c.quote, accepted: frozen(early, 'a', '2026-12-01', '', words) } };
+    expect(plan(agreed, { today: '2027-01-05' }).quote).toEqual(early);
+  });
+
   it('stands in the document as it was, and loses who said it with the client', () => {
     const c = document();
     const accepted = frozen(quoted(c), 'a', '2027-01-02', 'by telephone', words);

@@ -40,7 +40,7 @@ describe('a shopping list', () => {
     expect(line(c, 'granite').sizesMm).toEqual({ from: 90, to: 140, count: 2 });
     expect(line(c, 'soil').sizesMm).toBeUndefined();
     // 13.9 L poured are two of 3 L and one of 9 L: whole bags hold 15.
-    expect(line(c, 'soil').holds).toBe(15);
+    expect(line(c, 'soil').takes).toBe(15);
     const { order, shopping } = planned(c);
     expect(shopping.leftMinor).toBe(30_000 - order.totalMinor);
   });

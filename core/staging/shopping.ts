@@ -1,15 +1,16 @@
+import { knownSupplier, nameOfSupplier } from '../commission/lookup';
+import { sizeMmOf } from '../hardscape/extent';
+import { rounded, type Quantity } from '../units/quantity';
 import type { Day } from '../calendar/day';
 import { paidBeside } from '../gear/gear';
-import { comingLines, stillMissing, takenOf } from '../ordering/coming';
+import { comingLines, paidInShops, stillMissing } from '../ordering/coming';
 import type { Placed } from '../ordering/confirmation';
 import type { Order } from '../ordering/order';
 import { pieceOf, type Resolved } from '../resolved/resolved';
 import type { Survey } from '../survey/survey';
 import type { LineKind, TakeOffLine } from '../takeoff/line';
 import { LINE_KINDS, type TakeOff } from '../takeoff/takeOff';
-import type { Quantity } from '../units/quantity';
 import type { Said, Text } from '../words/text';
-import { knownSupplier } from '../commission/lookup';
 
 /** One thing to look for: how much of it is still wanted, from which size to which, as what it is sold, and what of it was taken. */
 export interface ShoppingLine {
@@ -19,8 +20,8 @@ export interface ShoppingLine {
   missing: Quantity;
   packWords: Text[];
   priceMinor: number;
-  /** What those packs hold, in the unit of the need: a bag is taken whole. */
-  holds: number;
+  /** What is taken when nobody has weighed it, in the unit of the need: what those packs hold, since a bag is taken whole, or what is missing. */
+  takes: number;
   /** Longest sides of the pieces that it is for, smallest and largest, mm; only of what is chosen piece by piece. */
   sizesMm?: { from: number; to: number; count: number };
   taken: NonNullable<Resolved['taken']>;
@@ -60,7 +61,7 @@ export function shoppingOf(commission: Resolved, survey: Survey, takeOff: TakeOf
     const lines = takeOff.lines.filter((l) => wantedThere.has(l.id));
     return {
       supplier: id,
-      name: known?.name ?? id,
+      name: nameOfSupplier(commission, id),
       ...(group?.orderBy ? { by: group.orderBy } : {}),
       ...(known?.open ? { open: known.open } : {}),
       aisles: LINE_KINDS.flatMap((kind) => {
@@ -71,10 +72,9 @@ export function shoppingOf(commission: Resolved, survey: Survey, takeOff: TakeOf
     };
   });
   const { budgetMinor } = commission.brief;
-  const paidMinor = all.reduce((sum, t) => sum + (t.paidMinor ?? 0), 0);
   return {
     shops,
-    paidMinor,
+    paidMinor: paidInShops(commission),
     ...(budgetMinor === undefined ? {} : { leftMinor: budgetMinor - order.totalMinor - paidBeside(commission).all }),
   };
 } // prettier-ignore
@@ -87,10 +87,10 @@ function lineOf(commission: Resolved, survey: Survey, line: TakeOffLine, missing
     line: line.id,
     name: line.name,
     wanted: { value: line.held, unit },
-    missing: { value: takenOf(commission, line).amount > 0 ? missing : Math.max(missing, 0), unit },
+    missing: { value: missing, unit },
     packWords: own.map((l) => l.packWords),
     priceMinor: own.reduce((sum, l) => sum + l.priceMinor, 0),
-    holds: own.reduce((sum, l) => sum + l.count * (line.contents[l.pack] ?? 0), 0),
+    takes: rounded(own.reduce((sum, l) => sum + l.count * (line.contents[l.pack] ?? 0), 0) || missing, 3),
     ...(sizes ? { sizesMm: sizes } : {}),
     taken: (commission.taken ?? []).filter((t) => t.item === line.id),
   };
@@ -99,15 +99,6 @@ function lineOf(commission: Resolved, survey: Survey, line: TakeOffLine, missing
 /** Sizes of the pieces of a material that are bought. */
 function sizesOf(commission: Resolved, survey: Survey, material: string): ShoppingLine['sizesMm'] {
   const own = survey.pieces.map((p) => pieceOf(commission, p.id)).filter((p) => p.material.id === material && p.origin === 'bought');
-  const long = own.flatMap(({ piece: { shape } }) => (shape.kind === 'mesh' ? longestOf(shape.vertices) : [Math.max(...shape.sizeMm)]));
+  const long = own.map(({ piece }) => Math.max(...sizeMmOf(piece.shape)));
   return long.length === 0 ? undefined : { from: Math.min(...long), to: Math.max(...long), count: long.length };
 } // prettier-ignore
-
-/** The longest side of the box around a mesh, mm. */
-function longestOf(vertices: readonly (readonly [number, number, number])[]): number[] {
-  const span = (k: 0 | 1 | 2) => {
-    const all = vertices.map((v) => v[k]);
-    return Math.max(...all) - Math.min(...all);
-  };
-  return vertices.length === 0 ? [] : [Math.max(span(0), span(1), span(2))];
-}

@@ -3,7 +3,7 @@ import type { Ahead } from '../beforehand/ahead';
 import { isCounted, unitFor, type Quantity } from '../units/quantity';
 import { say, type Said, type Text, type Value } from '../words/text';
 import type { Working } from '../words/working';
-import { cheapestPacks, priceFor, type PackCount } from './packs';
+import { cheapestPacks, costOfPacks, type PackCount } from './packs';
 
 /** Groups in which the take-off is listed, in the order of the trade. */
 export type LineKind = 'substrate' | 'hardscape' | 'plants' | 'gear' | 'consumables';
@@ -115,7 +115,7 @@ function packed(
   return {
     packs: [...counts],
     bought,
-    priceMinor: counts.reduce((sum, c) => sum + priceFor(packOf(packs, c.pack), c.count), 0),
+    priceMinor: costOfPacks(counts, packs),
     workings: last ? [...workings, last] : workings,
     ...(packWords ? { packWords } : {}),
   };

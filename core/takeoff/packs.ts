@@ -12,6 +12,11 @@ export function priceFor(pack: Pick<PackChoice, 'priceMinor' | 'steps'>, count: 
   return count * priceOfOne(pack, count);
 }
 
+/** What packs of one entry cost together, minor units. `packs` has each that is counted. */
+export function costOfPacks(counts: readonly PackCount[], packs: readonly Pick<PackChoice, 'id' | 'priceMinor' | 'steps'>[]): number {
+  return counts.reduce((sum, c) => sum + priceFor(packs.find((p) => p.id === c.pack)!, c.count), 0);
+} // prettier-ignore
+
 function priceOfOne({ priceMinor, steps = [] }: Pick<PackChoice, 'priceMinor' | 'steps'>, count: number): number {
   return Math.min(priceMinor, ...steps.filter((s) => count >= s.from).map((s) => s.priceMinor));
 } // prettier-ignore
@@ -42,7 +47,7 @@ export function cheapestPacks(needed: number, choices: readonly PackChoice[]): P
   let best: { counts: PackCount[]; minor: number; packs: number } | undefined;
   for (const way of waysOf(choices)) {
     const counts = onSteps(needed, choices, way);
-    const minor = counts.reduce((sum, c) => sum + priceFor(choices.find((p) => p.id === c.pack)!, c.count), 0);
+    const minor = costOfPacks(counts, choices);
     const packs = counts.reduce((sum, c) => sum + c.count, 0);
     if (!best || minor < best.minor || (minor === best.minor && packs < best.packs)) best = { counts, minor, packs };
   }

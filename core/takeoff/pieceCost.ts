@@ -1,6 +1,6 @@
 import type { Material } from '../commission/schema';
 import { isBought, type Device } from '../gear/gear';
-import { cheapestPacks, priceFor } from './packs';
+import { cheapestPacks, costOfPacks } from './packs';
 
 /**
  * What one piece of an article costs, in minor units: the cheapest packs that hold one; undefined where nobody has priced it.
@@ -8,15 +8,7 @@ import { cheapestPacks, priceFor } from './packs';
 export function pieceCost({ packs = [] }: Pick<Material, 'packs'>): number | undefined {
   const pieces = packs.filter((p) => p.unit === 'piece');
   const chosen = cheapestPacks(1, pieces);
-  return chosen?.reduce(
-    (sum, c) =>
-      sum +
-      priceFor(
-        pieces.find((p) => p.id === c.pack)!,
-        c.count,
-      ),
-    0,
-  );
+  return chosen && costOfPacks(chosen, pieces);
 }
 
 /** What some devices draw, W, and cost, in minor units; `unpriced` are those that are bought and have no price. */

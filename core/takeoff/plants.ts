@@ -6,6 +6,7 @@ import { rounded } from '../units/quantity';
 import { inMm } from '../words/measure';
 import { say } from '../words/text';
 import type { Working } from '../words/working';
+import { cheapestPacks, costOfPacks } from './packs';
 import { lineOf, neededFrom, type TakeOffLine } from './line';
 
 /** A line for each plant, over all its plantings: surface along the slope, plugs, packs. */
@@ -106,6 +107,13 @@ function plantLine(commission: Resolved, survey: Survey, id: string): TakeOffLin
     workings,
   });
 }
+
+/** The cheapest packs of a plant for so many plugs and the spare ones, split as usual, and their price; undefined where nobody sells it. */
+export function packsForPlugs(plant: Plant, plugs: number, spare: number): { packs: number; priceMinor: number } | undefined {
+  const sold = (splitPacks(plant) ?? []).filter((p) => p.unit === 'plug');
+  const counts = sold.length > 0 ? cheapestPacks(Math.ceil(plugs * (1 + spare) - 1e-6), sold) : undefined;
+  return counts && { packs: counts.reduce((n, c) => n + c.count, 0), priceMinor: costOfPacks(counts, sold) };
+} // prettier-ignore
 
 /**
  * Packs by what they are split into: a carpet of tiny leaves gives 25 to 50 plugs a cup, whatever its label

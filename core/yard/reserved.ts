@@ -1,5 +1,5 @@
 import { optionOf } from '../commission/lookup';
-import { pieceOrigin } from '../commission/origin';
+import { isOffShelf } from '../commission/origin';
 import type { Commission } from '../commission/schema';
 import type { Finding } from '../words/finding';
 import { say } from '../words/text';
@@ -12,9 +12,7 @@ export type Elsewhere = Readonly<Record<string, readonly string[]>>;
 export function reservedFindings(commission: Commission, optionId: string, elsewhere: Elsewhere): Finding[] {
   return optionOf(commission, optionId).pieces.flatMap((piece): Finding[] => {
     const others = elsewhere[yardNumber(piece)] ?? [];
-    // What comes out of another scape stands there until that is broken down.
-    const isTaken = pieceOrigin(commission, piece) === 'stock' && piece.from === undefined;
-    if (others.length === 0 || !isTaken) return [];
+    if (others.length === 0 || !isOffShelf(commission, piece)) return [];
     return [
       {
         id: 'piece.reserved',

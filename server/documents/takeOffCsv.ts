@@ -12,6 +12,9 @@ import { rounded } from '../../core/units/quantity';
  */
 export const FORMULA = /^[\s\p{C}\p{Z}]*[=+\-@\t\r\n＝＋－＠]|^[\t\r\n]/u;
 
+/** In front of a file it tells spreadsheets that the text is UTF-8. */
+export const UTF8_MARK = '\uFEFF';
+
 /**
  * The take-off as CSV (RFC 4180), a line a row. Cells that begin like a formula get an apostrophe in front,
  * so that no spreadsheet computes what somebody typed as a name.

@@ -3,7 +3,7 @@ import type { Day } from '../../core/calendar/day';
 import { depthFault } from '../../core/commission/budgets';
 import type { Change } from '../../core/commission/changes';
 import { fault, type Fault } from '../../core/commission/fault';
-import { supplierOf } from '../../core/commission/lookup';
+import { isLiving, supplierOf } from '../../core/commission/lookup';
 import { merged } from '../../core/commission/merge';
 import { parseCommission, tooLarge, MAX_DOCUMENT_BYTES } from '../../core/commission/parse';
 import { withKnown } from '../../core/catalogue/knownPlants';
@@ -23,7 +23,7 @@ import { calendarFile, type CalendarPart } from '../documents/calendar';
 import { materialsCsv, materialsOfCsv, type Sellers, type Selling } from '../documents/materialsCsv';
 import { plantsCsv, plantsOfCsv } from '../documents/plantsCsv';
 import { booksCsv } from '../documents/booksCsv';
-import { takeOffCsv } from '../documents/takeOffCsv';
+import { takeOffCsv, UTF8_MARK } from '../documents/takeOffCsv';
 import { bytesOfBody, type Body } from '../incoming';
 import { columnsOf, type Kept } from '../store/columns';
 import { packed, unpacked, wire, type Text } from '../store/largeText';
@@ -156,8 +156,7 @@ export function plantsFile(plants: Text): Text {
   return sheet(plantsCsv((JSON.parse(unpacked(plants)) as Plant[]).map(withKnown)));
 }
 
-/** The mark in front tells spreadsheets that the text is UTF-8. */
-const sheet = (csv: string): Text => packed(`\uFEFF${csv}`);
+const sheet = (csv: string): Text => packed(UTF8_MARK + csv);
 
 /** What is kept must be able to come back as a file, so it obeys the same limit. */
 function kept(commission: Commission, meshes: Meshes): Read {
@@ -292,7 +291,7 @@ function requestOf(
     currency: document.currency,
     ...(group.carriageMinor > 0 ? { carriageMinor: group.carriageMinor } : {}),
     lines: group.lines.map(({ line, pack, name, count, priceMinor, leadDays }) => ({
-      ...(document.catalogue.plants.some((p) => p.id === line) ? { isLiving: true } : {}),
+      ...(isLiving(document, line) ? { isLiving: true } : {}),
       item: line,
       pack,
       name: inEnglish(name),

@@ -5,6 +5,7 @@ import { isDay } from '../../core/calendar/day';
 import { METRIC } from '../../core/words/readers';
 import { SYSTEMS, VOLUMES } from '../../core/words/scales';
 import { taking, whileWaitedFor } from '../body';
+import { UTF8_MARK } from '../documents/takeOffCsv';
 import type { Glances } from '../glances';
 import type { Asker, Jobs } from '../jobs/jobs';
 import { made } from '../jobs/made';
@@ -101,8 +102,6 @@ export function fileRoutes(store: Store, jobs: Jobs, glances: Glances): Router {
 }
 
 const CSV = 'text/csv; charset=utf-8';
-/** Tells spreadsheets that the text is UTF-8. */
-const UTF8_MARK = '\uFEFF';
 
 /** By whose day a supplier is too late; `option` is read with the plan. */
 const booksAsk = z.looseObject({ today: z.string().refine(isDay).optional() });

@@ -24,8 +24,9 @@ export function weekRoutes(store: Store, glances: Glances): Router {
 
   routes.get('/feed.ics', async (req, res) => {
     const today = read(ask.partial(), req.query).today ?? new Date().toISOString().slice(0, 10);
+    // What is not known of today is worked out for whoever asks next.
     await glances.missing(today);
-    res.type('text/calendar').send(weekFile(await dated(store, today), (await readStudio(store)).name));
+    res.type('text/calendar').send(weekFile(await dated(store, today, true), (await readStudio(store)).name));
   });
 
   return routes;

@@ -1,4 +1,5 @@
 import type { Gave } from '../../core/catalogue/recorded';
+import { isOffShelf } from '../../core/commission/origin';
 import { lessonsOf } from '../../core/commission/notes';
 import type { Commission } from '../../core/commission/schema';
 import { scansOf } from '../../core/exchange/apart';
@@ -37,10 +38,8 @@ function gaveOf({ options, chosen }: Commission): Gave[] {
 }
 
 /** Pieces of the studio’s yard that the chosen option takes, by their numbers. */
-function yardIds({ options, chosen }: Commission): string[] {
-  const pieces = options.find((o) => o.id === chosen)?.pieces ?? [];
-  const taken = pieces.filter(
-    (p) => (p.origin ?? (p.owned ? 'stock' : undefined)) === 'stock' && p.from === undefined,
-  );
+function yardIds(document: Commission): string[] {
+  const pieces = document.options.find((o) => o.id === document.chosen)?.pieces ?? [];
+  const taken = pieces.filter((p) => isOffShelf(document, p));
   return [...new Set(taken.map(yardNumber))];
 }

@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
+import type { House } from '../../core/catalogue/house';
 import type { Recorded } from '../../core/catalogue/recorded';
 import type { Studio } from '../../core/catalogue/studio';
 import type { Elsewhere } from '../../core/yard/reserved';
@@ -29,6 +30,13 @@ export const useStudio = defineStore('studio', () => {
       () => void (asked = undefined),
     );
   const load = () => (asked ??= fetched());
+
+  /** The house with some of it changed, kept and fetched anew. Throws an ApiProblem where it is refused. */
+  async function keepHouse(part: Partial<House>): Promise<void> {
+    const { catalogue: _catalogue, yard: _yard, ...house } = studio.value!;
+    await api.keepHouse({ ...house, ...part });
+    await fetched();
+  }
 
   /** Whether a list has entries that are not at hand. */
   const hasMore = (list: Searched) => counts.value[list] > (studio.value?.catalogue[list].length ?? Infinity);
@@ -97,6 +105,7 @@ export const useStudio = defineStore('studio', () => {
     hasMore,
     lookUp,
     again: fetched,
+    keepHouse,
     heard,
     add,
     part,

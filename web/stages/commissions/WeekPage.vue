@@ -32,6 +32,7 @@ async function load(): Promise<void> {
     fault.value = '';
     if (found.unknown > 0) again.start();
   } catch (error) {
+    if (turn !== asked) return;
     fault.value = error instanceof Error ? error.message : String(error);
   }
 }

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed, shallowRef, watch } from 'vue';
-import { BUYING_AIMS } from '../../../core/commission/briefSchema';
 import { nameOfSupplier } from '../../../core/commission/lookup';
 import { otherTerms, withAim, withPin, withTerms } from '../../../core/edits/buying';
 import type { Offer, Way } from '../../../core/ordering/bought';
@@ -67,12 +66,7 @@ function restOf(way: Way): string {
 } // prettier-ignore
 function take(way: Way): void {
   commission.endStep();
-  commission.edit('buying', (d) =>
-    withAim(
-      d,
-      BUYING_AIMS.find((a) => a === way.aim),
-    ),
-  );
+  commission.edit('buying', (d) => withAim(d, way.aim));
 }
 const pin = (line: string, supplier: string) =>
   commission.edit(`buying ${line}`, (d) => withPin(d, line, supplier || undefined));

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { isLiving } from '../../../core/commission/lookup';
 import { withAllCame, withReceived } from '../../../core/edits/received';
 import type { ComingLine } from '../../../core/ordering/coming';
 import { useCommission } from '../../document/commissionStore';
@@ -18,8 +19,6 @@ const confirmed = () => props.sent.flatMap((o) => (o.confirmation ? [o.confirmat
 const commission = useCommission();
 const lineOf = (l: ComingLine) => ({ reference: l.reference, item: l.line, pack: l.pack });
 const open = (reference: string) => of(reference).filter((l) => l.given > 0 && !l.received);
-const isLiving = (l: ComingLine) =>
-  commission.document?.catalogue.plants.some((p) => p.id === l.line) ?? false;
 function allCame(reference: string): void {
   commission.endStep();
   commission.edit(`all came ${reference}`, (d) =>
@@ -33,7 +32,7 @@ function allCame(reference: string): void {
 }
 function count(l: ComingLine): void {
   commission.endStep();
-  commission.edit(`came ${l.line}`, (d) => withReceived(d, lineOf(l), { came: l.given, day: today() }));
+  commission.edit(`came ${l.line}`, (d) => withReceived(d, lineOf(l), { came: l.given }, today()));
 }
 const of = (reference: string) => props.coming.filter((c) => c.supplierReference === reference);
 </script>
@@ -70,7 +69,12 @@ const of = (reference: string) => props.coming.filter((c) => c.supplierReference
         >
           {{ wording('comingLines.count') }}
         </button>
-        <ReceivedLine v-if="l.received" class="counted" :coming="l" :living="isLiving(l)" />
+        <ReceivedLine
+          v-if="l.received"
+          class="counted"
+          :coming="l"
+          :living="isLiving(commission.document!, l.line)"
+        />
       </li>
     </ul>
   </div>

@@ -17,10 +17,9 @@ const line = computed(() => ({
   item: props.coming.line,
   pack: props.coming.pack,
 }));
-type Change = Partial<Omit<Parameters<typeof withReceived>[2], 'day'>>;
-const set = (change: Change) =>
+const set = (change: Parameters<typeof withReceived>[2]) =>
   commission.tryEdit(`received ${props.coming.line} ${Object.keys(change)[0]}`, (d) =>
-    withReceived(d, line.value, { day: today(), ...change }),
+    withReceived(d, line.value, change, today()),
   );
 function back(): void {
   commission.endStep();

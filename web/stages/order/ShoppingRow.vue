@@ -14,7 +14,7 @@ import { wording } from '../../words/wording';
 const props = defineProps<{ line: ShoppingLine; supplier: string; name: string }>();
 const commission = useCommission();
 const f = useFigures();
-const isDone = computed(() => props.line.missing.value <= 1e-6);
+const isDone = computed(() => props.line.missing.value === 0);
 const figure = ({ value, unit }: ShoppingLine['wanted']) => f.said(Math.round(value * 100) / 100, unit);
 const wanted = computed(() =>
   props.line.taken.length > 0 && !isDone.value
@@ -34,12 +34,11 @@ const open = ref(false);
 /** The packs that hold what is missing are taken, until the scales say otherwise. */
 function take(): void {
   commission.endStep();
-  const amount = Math.max(0.001, Math.round((props.line.holds || props.line.missing.value) * 1000) / 1000);
   commission.edit(`taken ${props.line.line}`, (d) =>
     withTaken(d, {
       item: props.line.line,
       supplier: props.supplier,
-      amount,
+      amount: props.line.takes,
       paidMinor: props.line.priceMinor,
       day: today(),
     }),

@@ -4,6 +4,7 @@ import { partsInOrder, type Planted } from '../../../core/planted/planted';
 import { plugsOfGroup } from '../../../core/planting/arranged';
 import { paceOf } from '../../../core/commission/usual';
 import { preparationOf } from '../../../core/planting/preparation';
+import { diamonds } from '../../drawing/diamonds';
 import PlanView from '../../drawing/PlanView.vue';
 import { useCommission } from '../../document/commissionStore';
 import { useFrame } from '../../frame/planKey';
@@ -44,14 +45,8 @@ const dots = computed(() =>
 );
 /** Root tabs, as diamonds among the plugs. */
 const TAB_PX = 2.2;
-const tabs = computed(() =>
-  rows.value.flatMap((p) =>
-    Array.from({ length: p.tabs.length / 3 }, (_, i) => {
-      const [x, y] = [p.tabs[i * 3] * k.value, (W.value - p.tabs[i * 3 + 1]) * k.value];
-      return `M${x} ${y - TAB_PX}l${TAB_PX} ${TAB_PX}l${-TAB_PX} ${TAB_PX}l${-TAB_PX} ${-TAB_PX}Z`;
-    }),
-  ),
-);
+const tabs = computed(() => rows.value.flatMap((p) => Array.from(p.tabs)));
+const tabMarks = computed(() => diamonds(tabs.value, k.value, W.value, TAB_PX));
 const span = (first: number, last: number) => (last > first ? `${first}–${last}` : String(first));
 /** A label stands to the right of its plug; at the right glass, where it would be cut off, to the left. */
 const LABEL_PX = 26;
@@ -101,10 +96,10 @@ const print = () => window.print();
         </PlanView>
         <path
           v-if="tabs.length"
-          :d="tabs.join('')"
+          :d="tabMarks"
           class="tab"
           data-test="plan-tabs"
-          :data-count="tabs.length"
+          :data-count="tabs.length / 3"
         />
         <g v-for="d in dots" :key="d.no">
           <circle
@@ -118,7 +113,7 @@ const print = () => window.print();
           <text v-if="d.said" v-bind="beside(d.x)" :y="d.y - 1.6">{{ d.label }}</text>
         </g>
       </svg>
-      <p v-if="tabs.length">{{ wording('plantingPlan.tabs', { count: tabs.length }) }}</p>
+      <p v-if="tabs.length">{{ wording('plantingPlan.tabs', { count: tabs.length / 3 }) }}</p>
       <table data-test="plan-rows">
         <thead>
           <tr>

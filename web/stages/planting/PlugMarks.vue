@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import type { Vessel } from '../../../core/commission/schema';
 import type { Grown } from '../../../core/planted/grown';
 import type { Planted } from '../../../core/planted/planted';
+import { diamonds } from '../../drawing/diamonds';
 
 /** Every plug of a planting from above, as far as it has spread; those that the packs do not give as empty rings. */
 const props = defineProps<{ part: Planted; grown: Grown; vessel: Vessel; k: number; chosen: boolean }>();
@@ -26,13 +27,7 @@ const spread = computed(() =>
 const hearts = computed(() => discs(0, there.value, 1.1));
 /** Root tabs of the planting that is looked at, as diamonds. */
 const TAB_PX = 3.2;
-const tabs = computed(() => {
-  const { tabs: spots } = props.part;
-  let d = '';
-  for (let i = 0; i < spots.length; i += 3)
-    d += `M${(spots[i] * props.k).toFixed(1)} ${((W.value - spots[i + 1]) * props.k - TAB_PX).toFixed(1)}l${TAB_PX} ${TAB_PX}l${-TAB_PX} ${TAB_PX}l${-TAB_PX} ${-TAB_PX}Z`;
-  return d;
-});
+const tabs = computed(() => diamonds(props.part.tabs, props.k, W.value, TAB_PX));
 const bare = computed(() =>
   discs(Math.min(props.part.plugsAtHand, props.part.spots.length / 3), props.part.spots.length / 3, 3),
 );

@@ -14,7 +14,10 @@ defineEmits<{ become: [plant: string] }>();
 const commission = useCommission();
 const f = useFigures();
 const found = computed(() =>
-  substitutesFor(props.part, props.plants, props.spot, commission.document!.brief.schools?.spacing),
+  substitutesFor(props.part, props.plants, props.spot, {
+    school: commission.document!.brief.schools?.spacing,
+    spare: commission.option?.allowances?.plantSpare,
+  }),
 );
 function changes({ plugs, packs, priceMinor, coverDays, higherMm }: Substitute): string {
   const was = props.part.cover ? Math.round(props.part.cover.days) : undefined;

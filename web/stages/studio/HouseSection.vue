@@ -2,7 +2,7 @@
 import { ref } from 'vue';
 import type { House } from '../../../core/catalogue/house';
 import type { Studio } from '../../../core/catalogue/studio';
-import { api, ApiProblem } from '../../document/api';
+import { ApiProblem } from '../../document/api';
 import CurrencyField from '../../document/CurrencyField.vue';
 import FigureField from '../../document/FigureField.vue';
 import { useLocalForm } from '../../document/localForm';
@@ -14,7 +14,7 @@ import { dayExample, firstWeekday } from '../../units/dayInput';
 import { wording } from '../../words/wording';
 
 /** What the studio is called, where it is reached, and what new commissions begin with. */
-const props = defineProps<{ house: Studio }>();
+defineProps<{ house: Studio }>();
 const studio = useStudio();
 useLocalForm();
 const said = ref('');
@@ -35,13 +35,8 @@ function namesIn(typed: string): string[] | undefined {
 
 /** Kept with every field that is left. */
 async function change(part: Partial<House>): Promise<void> {
-  const { name, address, phone, locale, currency, crew, pace, people, weekBegins, quote } = {
-    ...props.house,
-    ...part,
-  };
   try {
-    await api.keepHouse({ name, address, phone, locale, currency, crew, pace, people, weekBegins, quote });
-    await studio.again();
+    await studio.keepHouse(part);
     said.value = wording('houseSection.kept');
   } catch (error) {
     said.value = error instanceof ApiProblem ? error.message : wording('entries.notKept');

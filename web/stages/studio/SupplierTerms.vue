@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Supplier } from '../../../core/commission/schema';
+import DayButtons from './DayButtons.vue';
 import FigureField from '../../document/FigureField.vue';
 import WordsField from '../../document/WordsField.vue';
 import { clockTyped } from '../../units/dayInput';
@@ -9,7 +10,6 @@ import { wording } from '../../words/wording';
 /** What a supplier asks beside its goods: least, carriage by steps, the hour until which an order counts, days for what lives. */
 const props = defineProps<{ supplier: Supplier; currency: string }>();
 const emit = defineEmits<{ keep: [supplier: Supplier] }>();
-const DAYS = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'] as const;
 const steps = computed(() => props.supplier.carriage ?? []);
 const set = (part: Partial<Supplier>) => void emit('keep', { ...props.supplier, ...part });
 const setStep = (i: number, part: Partial<(typeof steps.value)[number]>) =>
@@ -33,14 +33,6 @@ function setOpen(text: string): string | undefined {
     return wording('supplierTerms.noHours');
   set({ open: [from, until] });
   return undefined;
-}
-/** On all of its days where none is said. */
-const brings = (day: (typeof DAYS)[number]) => {
-  const days = props.supplier.livingDays ?? props.supplier.days;
-  return !days || days.includes(day);
-};
-function toggle(day: (typeof DAYS)[number]): void {
-  set({ livingDays: DAYS.filter((d) => (d === day ? !brings(d) : brings(d))) });
 }
 </script>
 
@@ -105,17 +97,11 @@ function toggle(day: (typeof DAYS)[number]): void {
     </p>
     <p class="living">
       <span>{{ wording('supplierTerms.living') }}</span>
-      <button
-        v-for="d in DAYS"
-        :key="d"
-        class="plain day"
-        :class="{ on: brings(d) }"
-        :aria-pressed="brings(d)"
-        :aria-label="wording('supplierTerms.livingOn', { day: d })"
-        @click="toggle(d)"
-      >
-        {{ d }}
-      </button>
+      <DayButtons
+        :days="supplier.livingDays ?? supplier.days"
+        :label="wording('supplierTerms.living')"
+        @change="(livingDays) => set({ livingDays })"
+      />
     </p>
   </details>
 </template>
@@ -132,17 +118,5 @@ function toggle(day: (typeof DAYS)[number]): void {
 }
 .living span {
   margin-right: 10px;
-}
-.day {
-  min-width: 44px;
-  min-height: 36px;
-  border: 1px solid var(--rule);
-  color: var(--ink-2);
-  text-align: center;
-}
-.day.on {
-  color: var(--ink);
-  font-weight: 600;
-  border-bottom: 3px solid var(--clay);
 }
 </style>

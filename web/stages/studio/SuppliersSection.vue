@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { ref } from 'vue';
-import type { Supplier } from '../../../core/commission/schema';
 import { useEntries } from '../../document/catalogue/entries';
 import { useLocalForm } from '../../document/localForm';
 import WordsField from '../../document/WordsField.vue';
 import { useStudio } from '../../document/studioStore';
+import DayButtons from './DayButtons.vue';
 import SupplierTerms from './SupplierTerms.vue';
 import { wording } from '../../words/wording';
 
@@ -13,18 +13,11 @@ useLocalForm();
 const { rows, said, add: addEntry, keep, drop } = useEntries('suppliers');
 const studio = useStudio();
 const fresh = ref('');
-const DAYS = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'] as const;
 
 async function add(): Promise<void> {
   const name = fresh.value.trim();
   if (name === '') return;
   if (await addEntry({ name, days: ['mon', 'tue', 'wed', 'thu', 'fri'] })) fresh.value = '';
-}
-/** Without any day said, every day is one. */
-const delivers = (s: Supplier, day: (typeof DAYS)[number]) => !s.days || s.days.includes(day);
-function toggle(s: Supplier, day: (typeof DAYS)[number]): void {
-  const days = DAYS.filter((d) => (d === day ? !delivers(s, d) : delivers(s, d)));
-  void keep({ ...s, days });
 }
 </script>
 
@@ -39,18 +32,11 @@ function toggle(s: Supplier, day: (typeof DAYS)[number]): void {
     <ul v-if="rows">
       <li v-for="s in rows" :key="s.id" :data-supplier="s.id">
         <WordsField label="name" :value="s.name" :apply="(name) => void keep({ ...s, name })" />
-        <span class="days" role="group" :aria-label="`${s.name} delivers on`">
-          <button
-            v-for="d in DAYS"
-            :key="d"
-            class="day"
-            :class="{ on: delivers(s, d) }"
-            :aria-pressed="delivers(s, d)"
-            @click="toggle(s, d)"
-          >
-            {{ d }}
-          </button>
-        </span>
+        <DayButtons
+          :days="s.days"
+          :label="`${s.name} delivers on`"
+          @change="(days) => void keep({ ...s, days })"
+        />
         <button class="act" @click="drop(s)">Take away</button>
         <SupplierTerms
           :supplier="s"
@@ -89,24 +75,5 @@ li {
 }
 li > :first-child {
   flex: 1 1 240px;
-}
-.days {
-  display: flex;
-  flex-wrap: wrap;
-}
-.day {
-  background: none;
-  font: inherit;
-  cursor: pointer;
-  min-width: 44px;
-  min-height: 36px;
-  border: 1px solid var(--rule);
-  color: var(--ink-2);
-}
-.day.on {
-  background: var(--paper);
-  color: var(--ink);
-  font-weight: 600;
-  border-bottom: 3px solid var(--clay);
 }
 </style>

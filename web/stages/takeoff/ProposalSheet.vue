@@ -3,6 +3,7 @@ import { computed, defineAsyncComponent, ref, toRef } from 'vue';
 import type { Commission } from '../../../core/commission/schema';
 import { firstToOrder } from '../../../core/ordering/order';
 import { sittingTitle } from '../../../core/sittings/sittings';
+import { percentOf } from '../../../core/units/quantity';
 import { variations } from '../../../core/pricing/accepted';
 import { eyeFrom } from '../../../core/view/eye';
 import { halfGrown } from '../../drawing/halfGrown';
@@ -159,7 +160,7 @@ const totalMinor = computed(() => (agreed.value ?? quote.value).totalMinor);
         </tbody>
         <tfoot>
           <tr v-if="rules.tax">
-            <td>{{ rules.tax.name }} {{ Math.round(rules.tax.share * 10_000) / 100 }} %</td>
+            <td>{{ rules.tax.name }} {{ percentOf(rules.tax.share) }} %</td>
             <td class="right">{{ sum(taxMinor) }}</td>
           </tr>
           <tr class="total">

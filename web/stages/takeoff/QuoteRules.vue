@@ -4,7 +4,6 @@ import { TAX_BY } from '../../../core/commission/quoteSchema';
 import type { Commission } from '../../../core/commission/schema';
 import { rulesOf, withExtra, withQuote } from '../../../core/edits/quote';
 import { percentOf, shareOf } from '../../../core/units/quantity';
-import { api } from '../../document/api';
 import { useCommission } from '../../document/commissionStore';
 import DayField from '../../document/DayField.vue';
 import FigureField from '../../document/FigureField.vue';
@@ -36,12 +35,9 @@ function drop(i: number): void {
 const said = ref('');
 /** New commissions begin with these. */
 async function keep(): Promise<void> {
-  const house = studio.studio;
-  if (!house) return;
-  const { catalogue: _catalogue, ...rest } = house;
   try {
-    await api.keepHouse({ ...rest, quote: rulesOf(rules.value) });
-    await studio.again();
+    await studio.load();
+    await studio.keepHouse({ quote: rulesOf(rules.value) });
     said.value = wording('quoteRules.kept');
   } catch (error) {
     said.value = error instanceof Error ? error.message : String(error);

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { GEAR_KINDS } from '../../../core/commission/primitives';
-import type { Material, Origin, Site } from '../../../core/commission/schema';
-import { articleOf, gearKindOf, gearOf, warmsOf } from '../../../core/gear/gear';
+import type { Material, Site } from '../../../core/commission/schema';
+import { articleOf, deviceOrigin, gearKindOf, gearOf, warmsOf } from '../../../core/gear/gear';
 import { useCommission } from '../../document/commissionStore';
 import DayField from '../../document/DayField.vue';
 import FigureField from '../../document/FigureField.vue';
@@ -37,7 +37,7 @@ const choices = computed(() =>
     .filter((a) => !kind.value || a.gear === kind.value)
     .map((a) => ({ value: a.id, title: a.name })),
 );
-const origin = computed((): Origin => (props.device.from ? 'stock' : (props.device.origin ?? 'client')));
+const origin = computed(() => deviceOrigin(commission.document!, props.device));
 const figures = computed(() => {
   const { arrives } = props.device;
   return [

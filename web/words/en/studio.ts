@@ -12,7 +12,6 @@ export const STUDIO = {
   'supplierTerms.carriage': 'carriage',
   'supplierTerms.add': 'Add a step of carriage',
   'supplierTerms.living': 'Plants and animals on',
-  'supplierTerms.livingOn': 'Plants and animals on {day}',
   'houseSection.what':
     'Orders go out under its name; visit sheets and care guides have address and telephone too. New commissions begin with it.',
   'houseSection.kept': 'Kept. Commissions that are there already stay as they are.',
