@@ -171,6 +171,8 @@ describe('the week', () => {
       return page.scrollTop > 0 && page.scrollWidth <= page.clientWidth;
     });
     await b.page.setViewport({ width: 1280, height: 800, hasTouch: true });
+    // What comes in meanwhile moves the lines: which one is the first is known when all are there.
+    await b.page.waitForSelector('.week [role="status"]', { hidden: true });
     const place = await b.page.$eval('[data-sort]', (e) => e.getAttribute('href')!);
     await b.at.press('[data-sort]');
     await b.page.waitForFunction((path) => location.pathname === path, {}, place);

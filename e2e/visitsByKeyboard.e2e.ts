@@ -1,4 +1,4 @@
 import { Keyboard } from './briefs/hand';
 import { firstVisits } from './briefs/visited';
 
-firstVisits('keyboard alone', Keyboard, ['desk', 'rescape']);
+firstVisits('keyboard alone', Keyboard, ['rescape']);

@@ -15,9 +15,9 @@ describe('what is cut off', () => {
   it('while it is made or sent is there as far as it was confirmed', async () =>
     sound(await killsDuringCreations(12)));
   it('while it is brought up to date, backed up or put back is whole, and leaves nothing', async () => {
-    sound(await killsDuringMigrations(2));
-    sound(await killsDuringBackups(2));
-    sound(await killsDuringRestores(3));
+    sound(await killsDuringMigrations(1));
+    sound(await killsDuringBackups(1));
+    sound(await killsDuringRestores(1));
   });
 });
 

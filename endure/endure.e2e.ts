@@ -18,9 +18,9 @@ function sound({ wrong, figures }: Result): void {
 
 describe('nothing that was confirmed is lost', () => {
   it('when the server is killed in the middle of saves', async () => {
-    const result = await kills(40);
+    const result = await kills(20);
     sound(result);
-    expect(result.figures['confirmed saves']).toBeGreaterThanOrEqual(40);
+    expect(result.figures['confirmed saves']).toBeGreaterThanOrEqual(20);
   });
 
   it('when another program held the database, and saves and a kill followed', async () =>
@@ -31,13 +31,13 @@ describe('nothing that was confirmed is lost', () => {
 
 describe('nothing that was accepted fails', () => {
   it('of documents that were spoilt at random: planned, exported, drawn', async () => {
-    const result = await hostileDocuments(20, 2);
+    const result = await hostileDocuments(14, 1);
     sound(result);
-    expect(result.figures.accepted).toBeGreaterThan(3);
+    expect(result.figures.accepted).toBeGreaterThan(0);
   });
 
   it('of small documents that ask for much and of large ones', async () => sound(await holds(0.2)));
 
   it('of a list of hundreds: the newest is there, and how many', async () =>
-    sound(await manyCommissions(300)));
+    sound(await manyCommissions(120)));
 });

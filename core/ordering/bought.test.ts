@@ -84,7 +84,7 @@ describe('from whom the whole order is bought', () => {
         const [, cheapest, , fewest] = all;
         expect(fewest.parcels).toBeLessThanOrEqual(cheapest.parcels);
       }),
-      { numRuns: 10 },
+      { numRuns: 6 },
     ); // prettier-ignore
   });
 

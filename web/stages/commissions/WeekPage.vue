@@ -59,6 +59,8 @@ const PLACES: Record<DueSort, string> = {
 };
 const hours = ({ hands }: WeekItem) =>
   hands ? `${clockOf('00:00', hands.fromMin)}–${clockOf('00:00', hands.toMin)}` : '';
+/** A line stays itself while others come in round it: a press that began on one never ends on another. */
+const keyOf = (i: WeekItem) => JSON.stringify(i);
 const who = ({ hands }: WeekItem) => (hands ? hands.names.join(', ') : '');
 const clashWords = (c: Clash) =>
   c.kind === 'person'
@@ -95,7 +97,7 @@ const go = (days: number) => (from.value = dayPlus(from.value, days));
     <section v-if="week?.late.length" class="overdue" data-test="late">
       <h2>{{ wording('week.late') }}</h2>
       <ul>
-        <li v-for="(i, n) in week.late" :key="n">
+        <li v-for="i in week.late" :key="keyOf(i)">
           <router-link :to="`/c/${i.id}/${PLACES[i.sort]}`" class="plain item" :data-sort="i.sort">
             <em>{{ SORTS[i.sort] }}</em> <b>{{ i.title }}</b> {{ f.words(i.what) }}
             <span class="quiet">{{ shortDay(i.day) }}</span>
@@ -108,7 +110,7 @@ const go = (days: number) => (from.value = dayPlus(from.value, days));
         <h2>{{ dayName(d.day) }} <span>{{ shortDay(d.day) }}</span></h2>
         <p v-for="(c, n) in d.clashes" :key="n" class="clash" :data-clash="c.kind">{{ clashWords(c) }}</p>
         <ul>
-          <li v-for="(i, n) in d.items" :key="n">
+          <li v-for="i in d.items" :key="keyOf(i)">
             <router-link :to="`/c/${i.id}/${PLACES[i.sort]}`" class="plain item" :data-sort="i.sort">
               <em>{{ SORTS[i.sort] }}</em>
               <span v-if="i.hands" class="hours">{{ hours(i) }} {{ who(i) }}</span>
