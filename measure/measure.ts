@@ -22,6 +22,7 @@ import { openStore } from '../server/store/store';
 import { benchRows } from './bench';
 import { exactBench } from './exact';
 import { buyingRows } from './buying';
+import { priceRows } from './prices';
 import { differenceRows } from './difference';
 import { editRows } from './edits';
 import { growthRows } from './growth';
@@ -146,6 +147,7 @@ const PARTS: Record<string, () => Promise<Row[]> | Row[]> = {
   survey: surveyRows,
   difference: differenceRows,
   buying: buyingRows,
+  prices: priceRows,
   sittings: sittingRows,
   vessel: vesselRows,
   reading: readingRows,

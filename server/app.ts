@@ -17,6 +17,7 @@ import { orderRoutes } from './routes/orders';
 import { pictureRoutes } from './routes/pictures';
 import { listRoutes } from './routes/lists';
 import { lessonRoutes } from './routes/lessons';
+import { priceRoutes } from './routes/prices';
 import { weekRoutes } from './routes/week';
 import { studioRoutes } from './routes/studio';
 import { yardRoutes } from './routes/yard';
@@ -80,6 +81,7 @@ export function createApp({ store, pool, pictures, suppliers, web, care = () => 
   app.get('/api/health', (_req, res) => void res.json({ ok: true, heldMs: longestHoldMs() }));
   app.use('/api/studio', yardRoutes(store, jobs, pictures));
   app.use('/api/studio', listRoutes(store, jobs));
+  app.use('/api/studio', priceRoutes(store, jobs));
   app.use('/api/studio', studioRoutes(store));
   app.use('/api/lessons', lessonRoutes(store));
   app.use('/api/week', weekRoutes(store, glances));

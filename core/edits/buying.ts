@@ -1,4 +1,5 @@
-import type { Brief, Commission, Supplier } from '../commission/schema';
+import { priceKey, takeable, type OtherPrice } from '../catalogue/listed';
+import type { Brief, Commission, Pack, Supplier } from '../commission/schema';
 import { withGiven } from './given';
 
 type Buying = NonNullable<Brief['buying']>;
@@ -53,4 +54,22 @@ export function withTerms(document: Commission, now: readonly Supplier[]): Commi
     return other ? withGiven(own, Object.fromEntries(TERMS.map((key) => [key, other[key]]))) : own;
   });
   return { ...document, catalogue: { ...document.catalogue, suppliers } };
+}
+
+/** The document with packs at today's prices; what is gone or of another size is left to whoever chooses anew. */
+export function withPrices(document: Commission, others: readonly OtherPrice[]): Commission {
+  const now = new Map(takeable(others).map((o) => [priceKey(o.supplier, o.pack.id), o.isMinor]));
+  const priced = <T extends { packs?: Pack[] }>(entry: T): T => {
+    const packs = entry.packs?.map((p) => withGiven(p, { priceMinor: now.get(priceKey(p.supplier, p.id)) ?? p.priceMinor })); // prettier-ignore
+    return packs ? { ...entry, packs } : entry;
+  };
+  const { catalogue } = document;
+  return {
+    ...document,
+    catalogue: {
+      ...catalogue,
+      materials: catalogue.materials.map(priced),
+      plants: catalogue.plants.map(priced),
+    },
+  };
 }

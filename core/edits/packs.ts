@@ -68,7 +68,7 @@ export function withPacks(
 }
 
 /** Days that a supplier needs where nobody said (common practice). */
-const USUAL_LEAD_DAYS = 4;
+export const USUAL_LEAD_DAYS = 4;
 
 /** A new pack of a material; what is not said of it is as usual for the kind. */
 export function packOfMaterial(

@@ -2,7 +2,8 @@ import { Piscina } from 'piscina';
 import { Problem, refused } from '../problem';
 import { threadFile } from '../root';
 import { buffersIn } from '../store/largeText';
-import type { Begun } from './thread';
+import type { Tell } from './priceWork';
+import type { Begun, Told } from './thread';
 import { TooMuchWaiting, turns, type Turns } from './turns';
 import type * as work from './work';
 import { fault } from '../../core/commission/fault';
@@ -49,6 +50,7 @@ const LANE_OF: Record<Name, Lane> = {
   readPlants: 'files',
   readMaterials: 'files',
   readAnimals: 'files',
+  readPrices: 'files',
   takeScan: 'files',
 };
 
@@ -58,6 +60,8 @@ export interface Asker {
   who: string;
   /** Aborted when nobody wants it any more; a job that has begun goes on. */
   signal?: AbortSignal;
+  /** Hears how far a job is that says so. */
+  told?: Tell;
 }
 
 /** Threads for what takes long, beside the meshes of one data folder. */
@@ -104,29 +108,37 @@ function openLane(lane: (typeof LANES)[Lane], patienceMs: number) {
   // A thread that ran out of memory is replaced; its job is told below.
   pool.on('error', () => {});
   const begun = new Map<number, () => void>();
-  pool.on('message', ({ begun: number }: Begun) => begun.get(number)?.());
+  const telling = new Map<number, Tell>();
+  pool.on('message', (said: Begun | Told) => {
+    if ('begun' in said) begun.get(said.begun)?.();
+    else telling.get(said.told)?.(said.done, said.of);
+  });
   const inTurn = turns(lane.turns);
   let count = 0;
 
   /** Patience begins when a thread says that it has begun: neither queue nor the start of a thread is the job's fault. */
-  async function patiently(job: object, input: unknown): Promise<unknown> {
+  async function patiently(job: object, input: unknown, told?: Tell): Promise<unknown> {
     const number = count++;
     const over = new AbortController();
     let timer: NodeJS.Timeout | undefined;
+    if (told) telling.set(number, told);
     begun.set(number, () => (timer = setTimeout(() => over.abort(), patienceMs)));
     try {
       return await pool.run({ ...job, input, number }, { signal: over.signal, transferList: handedOver(input) }); // prettier-ignore
     } finally {
       clearTimeout(timer);
       begun.delete(number);
+      telling.delete(number);
     }
   }
 
   return {
-    run: (name: Name, { who, signal }: Asker, input: () => unknown, folder: string): Promise<unknown> =>
-      inTurn(who, async () => patiently({ name, folder }, await input()), signal).catch((error: Error) => {
-        throw asProblem(error, name);
-      }),
+    run: (name: Name, { who, signal, told }: Asker, input: () => unknown, folder: string): Promise<unknown> =>
+      inTurn(who, async () => patiently({ name, folder }, await input(), told), signal).catch(
+        (error: Error) => {
+          throw asProblem(error, name);
+        },
+      ),
     close: () => pool.destroy(),
   };
 }

@@ -37,6 +37,7 @@ import { changesAsk } from './changesAsk';
  * writing files. Documents come and go as text, so that the server's own thread never holds one.
  */
 
+export { readPrices } from './priceWork';
 export { partPiece, takeScan, yardPiece } from './yardWork';
 
 /** A document that was read, ready to be kept; or every fault. */

@@ -14,12 +14,14 @@ import {
   addEntry,
   addMissing,
   dropEntry,
+  isNamed,
   keepEntry,
   listed,
   LISTS,
   soldBy,
   type ListName,
 } from '../store/lists';
+import { dropOffers } from '../store/offers';
 import { keepHouse } from '../store/studio';
 import type { Store } from '../store/store';
 import { read } from './read';
@@ -66,11 +68,14 @@ export function studioRoutes(store: Store): Router {
     routes.post(`/${list}`, smallJson(), async (req, res) => {
       // Under whatever id: it gets one of its own.
       const entry = read(ENTRY[list], { ...(req.body as object), id: 'new' });
+      if (list === 'suppliers') await onlyOne(store, entry);
       res.status(201).json({ id: await addEntry(store, list, entry) });
     });
 
     routes.put(`/${list}/:id`, smallJson(), async (req: Request<{ id: string }>, res) => {
-      await keepEntry(store, list, read(ENTRY[list], { ...(req.body as object), id: req.params.id }));
+      const entry = read(ENTRY[list], { ...(req.body as object), id: req.params.id });
+      if (list === 'suppliers') await onlyOne(store, entry);
+      await keepEntry(store, list, entry);
       res.status(204).end();
     });
 
@@ -79,8 +84,15 @@ export function studioRoutes(store: Store): Router {
       if (sells > 0)
         throw new Problem(409, `${sells} of the catalogue ${sells === 1 ? 'is' : 'are'} bought there: give that another supplier first.`); // prettier-ignore
       if (!(await dropEntry(store, list, req.params.id))) throw notFound(THING[list]);
+      if (list === 'suppliers') await dropOffers(store, req.params.id);
       res.status(204).end();
     });
   }
   return routes;
+}
+
+/** Orders and lists name suppliers: two of one name cannot be told apart. */
+async function onlyOne(store: Store, { id, name }: { id: string; name: string }): Promise<void> {
+  if (await isNamed(store, 'suppliers', name, id))
+    throw new Problem(409, `There is a supplier called “${name}” already: give this one a name that tells them apart.`); // prettier-ignore
 }

@@ -1,4 +1,4 @@
-import { and, asc, count, eq, inArray, sql, type SQL } from 'drizzle-orm';
+import { and, asc, count, eq, inArray, ne, sql, type SQL } from 'drizzle-orm';
 import { idOfName } from '../../core/edits/ids';
 import { touched } from './commissions';
 import type { Text } from './largeText';
@@ -46,7 +46,7 @@ export async function listed(
  * A word as SQLite finds it anywhere, small letters or capitals: of letters beyond ASCII it knows only one of the two, so
  * any character stands for those.
  */
-function likeWord(word: string): string {
+export function likeWord(word: string): string {
   const plain = word.replace(/[\\%_]/g, (c) => `\\${c}`).replace(/[^\0-\x7f]/gu, '_'); // prettier-ignore
   return `%${plain}%`;
 }
@@ -56,6 +56,22 @@ export async function entryOf<T>({ db }: Store, list: ListName, id: string): Pro
   const key = `${LISTS[list]}/${id}`;
   const [row] = await db.select({ value: entries.value }).from(entries).where(eq(entries.key, key));
   return row?.value as T | undefined;
+}
+
+/** Whether another entry of a list has this name, letter case and blanks around it aside. */
+export async function isNamed(
+  { db }: Store,
+  list: ListName,
+  name: string,
+  besides: string,
+): Promise<boolean> {
+  // prettier-ignore
+  const rows = await db
+    .select({ name: sql<string>`${entries.value} ->> '$.name'` })
+    .from(entries)
+    .where(and(eq(entries.kind, LISTS[list]), ne(entries.key, `${LISTS[list]}/${besides}`)));
+  const plain = (text: string) => text.trim().toLocaleLowerCase('en');
+  return rows.some((row) => plain(row.name) === plain(name));
 }
 
 /** One entry, in the place of the one of that id, else after the others. */

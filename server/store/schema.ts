@@ -135,6 +135,27 @@ export const entries = sqliteTable('entries', {
   value: text('value', { mode: 'json' }).$type<unknown>().notNull(),
 });
 
+/** What suppliers' price lists have, an article a row; what a commission buys stands in its document, as it was quoted. */
+export const offers = sqliteTable(
+  'offers',
+  {
+    supplier: text('supplier').notNull(),
+    article: text('article').notNull(),
+    name: text('name').notNull(),
+    /** What a pack holds, where the list says it. */
+    size: real('size'),
+    unit: text('unit'),
+    priceMinor: integer('price_minor').notNull(),
+    leadDays: integer('lead_days'),
+    /** Name and article in lower case, for the search. */
+    searched: text('searched').notNull(),
+    /** The day of the list that it stood in last, and of the one in which it was missing. */
+    listedOn: text('listed_on').notNull(),
+    goneOn: text('gone_on'),
+  },
+  (t) => [primaryKey({ columns: [t.supplier, t.article] })],
+);
+
 /** Photographs of pieces of the yard, by the name of what is kept. */
 export const yardPhotos = sqliteTable('yard_photos', {
   id: text('id').primaryKey(),

@@ -135,12 +135,12 @@ export interface SentOrder {
 
 /** How long an answer may take, ms: a server that hangs is one that is away. A file may have to wait for its turn. */
 const PATIENCE_MS = 15_000;
-const FILE_PATIENCE_MS = 300_000;
+export const FILE_PATIENCE_MS = 300_000;
 /** How often what the server had no room for is asked again, unless it says how long to wait, and after how long, ms. */
 const TRIES = 5;
 const AGAIN_MS = 2_000;
 
-async function call<T>(
+export async function call<T>(
   method: string,
   path: string,
   body?: string | Blob,
@@ -189,7 +189,7 @@ function nameIn(header: string): string {
  * An answer; where too much was asked of the server at once (503: nothing was changed) it is asked again. What ails its
  * database is said at once: that does not pass in seconds.
  */
-async function asked(
+export async function asked(
   url: string,
   request: RequestInit,
   patience = request.body instanceof Blob ? FILE_PATIENCE_MS : PATIENCE_MS,

@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { soldBy } from '../../../core/catalogue/materialFields';
-import { packOfMaterial } from '../../../core/edits/packs';
+import { packOfListed, type Listed } from '../../../core/catalogue/listed';
+import { packOfMaterial, USUAL_LEAD_DAYS } from '../../../core/edits/packs';
 import type { Material, Pack, Supplier } from '../../../core/commission/schema';
 import { ref } from 'vue';
 import { wording } from '../../words/wording';
+import OfferSearch from './OfferSearch.vue';
 import FigureField from '../FigureField.vue';
 import WordsField from '../WordsField.vue';
 
@@ -37,6 +39,14 @@ function priced(priceMinor: number | undefined): string | undefined {
   ]);
   size.value = undefined;
   return undefined;
+}
+/** A line of a price list: the pack of that article, in the place of one that is there already. */
+function listed(offer: Listed): void {
+  const have = props.material.packs ?? [];
+  const usual = { size: size.value ?? 1, unit: soldBy(props.material.kind), leadDays: USUAL_LEAD_DAYS };
+  const pack = packOfListed(offer, usual);
+  const isSame = (p: Pack) => p.id === pack.id && p.supplier === pack.supplier;
+  emit('change', have.some(isSame) ? have.map((p) => (isSame(p) ? pack : p)) : [...have, pack]);
 }
 const sellers = () => props.suppliers.map((s) => ({ value: s.id, title: s.name }));
 </script>
@@ -106,6 +116,7 @@ const sellers = () => props.suppliers.map((s) => ({ value: s.id, title: s.name }
         data-test="pack-costs"
       />
     </div>
+    <OfferSearch :suppliers="suppliers" :currency="currency" :begin="material.name" @choose="listed" />
   </div>
 </template>
 

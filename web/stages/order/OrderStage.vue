@@ -15,6 +15,7 @@ import BuyingBar from './BuyingBar.vue';
 import OrderPreview from './OrderPreview.vue';
 import OrderTimeline from './OrderTimeline.vue';
 import SupplierOrderCard from './SupplierOrderCard.vue';
+import TodaysPrices from './TodaysPrices.vue';
 import { usePreferences } from '../../units/preferences';
 import { wording } from '../../words/wording';
 
@@ -80,6 +81,7 @@ async function send(supplier: string): Promise<void> {
     <template v-if="order">
       <OrderTimeline :order="order" :beforehand="plan!.build.beforehand" />
       <BuyingBar />
+      <TodaysPrices :order="order" />
       <SupplierOrderCard
         v-for="s in order.suppliers"
         :key="s.supplier"

@@ -103,6 +103,7 @@ function setOpen(text: string): string | undefined {
         @change="(livingDays) => set({ livingDays })"
       />
     </p>
+    <slot />
   </details>
 </template>
 

@@ -1,10 +1,12 @@
 <script setup lang="ts">
-import { ref } from 'vue';
+import { ref, shallowRef } from 'vue';
 import { useEntries } from '../../document/catalogue/entries';
 import { useLocalForm } from '../../document/localForm';
 import WordsField from '../../document/WordsField.vue';
+import { prices, type KeptList } from '../../document/prices';
 import { useStudio } from '../../document/studioStore';
 import DayButtons from './DayButtons.vue';
+import PriceList from './PriceList.vue';
 import SupplierTerms from './SupplierTerms.vue';
 import { wording } from '../../words/wording';
 
@@ -13,6 +15,11 @@ useLocalForm();
 const { rows, said, add: addEntry, keep, drop } = useEntries('suppliers');
 const studio = useStudio();
 const fresh = ref('');
+const lists = shallowRef<KeptList[]>([]);
+const known = async () => void (lists.value = await prices.lists().then((a) => a.lists, () => lists.value)); // prettier-ignore
+void known();
+/** Its prices are in the catalogue too. */
+const taken = () => Promise.all([known(), studio.again()]);
 
 async function add(): Promise<void> {
   const name = fresh.value.trim();
@@ -38,11 +45,14 @@ async function add(): Promise<void> {
           @change="(days) => void keep({ ...s, days })"
         />
         <button class="act" @click="drop(s)">Take away</button>
-        <SupplierTerms
-          :supplier="s"
-          :currency="studio.studio?.currency ?? 'GBP'"
-          @keep="(x) => void keep(x)"
-        />
+        <SupplierTerms :supplier="s" :currency="studio.studio?.currency ?? 'GBP'" @keep="(x) => void keep(x)">
+          <PriceList
+            :supplier="s.id"
+            :currency="studio.studio?.currency ?? 'GBP'"
+            :kept="lists.find((l) => l.id === s.id)"
+            @taken="taken"
+          />
+        </SupplierTerms>
       </li>
     </ul>
     <p v-if="rows?.length === 0" class="quiet">{{ wording('suppliersSection.empty') }}</p>

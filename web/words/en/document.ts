@@ -41,4 +41,11 @@ export const DOCUMENT = {
   'sittingField.out': 'out again after',
   'sittingField.inWater': 'set in water of',
   'sittingField.aDay': 'moved a day',
+  'offerSearch.title': 'From a price list',
+  'offerSearch.find': 'name or article number',
+  'offerSearch.total':
+    '{total, plural, =0 {Nothing by that name on any list.} one {One line} other {# lines}}, cheapest first',
+  'offerSearch.each': '{money} / {unit}',
+  'offerSearch.unsaid': 'size not said',
+  'offerSearch.none': 'No price list was taken in yet: Studio, Suppliers, Terms.',
 } as const;
