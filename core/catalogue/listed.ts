@@ -44,7 +44,8 @@ export interface OtherPrice {
 
 /**
  * What is bought against today's prices: packs that are dearer, cheaper, gone or of another size. `counts` is how many of
- * each are bought, by the supplier and its article. Prices by number stay as they were agreed and are left out.
+ * each are bought, by the supplier and its article.
+ * Valid for packs that are bought by a supplier's article. Leaves out: prices by number, which stay as they were agreed.
  * Test: listed.test.ts, "says what is dearer today, by how many are bought".
  */
 export function otherPrices(

@@ -45,6 +45,7 @@ export interface PriceChanges {
 /**
  * A supplier's list against the one before, by article. What is in `unread` stood in the new list and could not be read:
  * it is neither gone nor changed.
+ * Valid for lists in one currency. Leaves out: an article that came back under another number.
  * Test: priceChanges.test.ts, "every article of both lists is in one group, or as it was".
  */
 export function priceChanges(

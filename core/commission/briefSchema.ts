@@ -67,6 +67,8 @@ export const PICTURE_SUBJECTS = [
   'tank',
   'owned',
   'mock-up',
+  'offered',
+  'received',
 ] as const;
 
 /** A place from which the tank is looked at; x from its left end, y negative towards the room, mm. */

@@ -127,10 +127,21 @@ function alreadyMaterial({ catalogue: { plants, materials } }: Commission): Faul
 }
 
 /** Lists outside the options: everything in them that has an id has one of its own. */
-function outsideFaults({ brief, vessel, site, pictures, log, catalogue, taken }: Commission): Fault[] {
+function outsideFaults({
+  brief,
+  vessel,
+  site,
+  pictures,
+  log,
+  catalogue,
+  taken,
+  candidates,
+}: Commission): Fault[] {
   return [
     ...twice('brief.seats', brief.seats),
     ...twice('taken', taken),
+    ...twice('candidates', candidates),
+    ...candidateFaults(catalogue, candidates),
     ...twice('brief.owned', brief.owned),
     ...twice('vessel.chambers', vessel.chambers),
     ...twice('vessel.fixed', vessel.fixed),
@@ -140,6 +151,19 @@ function outsideFaults({ brief, vessel, site, pictures, log, catalogue, taken }:
     ...twice('pictures', pictures),
     ...twice('log', log),
   ];
+}
+
+/** An actual piece is of a material of the catalogue; the piece that it is for may be gone. */
+function candidateFaults(
+  { materials }: Commission['catalogue'],
+  candidates: Commission['candidates'] = [],
+): Fault[] {
+  // prettier-ignore
+  const known = new Set(materials.map((m) => m.id));
+  return candidates.flatMap(
+    ({ material }, i) =>
+    known.has(material) ? [] : [unknown(`candidates[${i}].material`, material, idOf('material', 'catalogue.materials'))], // prettier-ignore
+  );
 }
 
 /** Gear that is an article of the catalogue has to be in it. */

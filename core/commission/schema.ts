@@ -33,15 +33,16 @@ import {
 } from './catalogueSchema';
 import { logEntrySchema, type readingSchema } from './logSchema';
 import { outOf } from './brokenDownSchema';
+import { candidateSchema } from './candidateSchema';
 import { pictureSchema, underlaySchema } from './pictureSchema';
 import { quoteSchema } from './quoteSchema';
 import { receivedSchema } from './receivedSchema';
 import { takenSchema } from './takenSchema';
+import { shapeSchema, type scanSchema } from './shapeSchema';
 import { siteSchema, waypointSchema } from './siteSchema';
 import { inSitting, type SITTING_KINDS } from './sittingSchema';
 import { strewnSchema } from './strewnSchema';
 import { vesselSchema } from './vesselSchema';
-import { must } from './must';
 
 /*
  * The commission document, version 1, as Zod schemas; the types the rest of the code uses are inferred from
@@ -53,6 +54,7 @@ export { WATER_SCHOOLS, DOSING_SCHOOLS, GEAR_SCHOOLS, MOISTURE_SCHOOLS, OCCASION
 export { ABOUT } from './logSchema';
 export { SITTING_KINDS } from './sittingSchema';
 export { STREWN_KINDS } from './strewnSchema';
+export { shapeSchema } from './shapeSchema';
 export { VESSEL_KINDS, VESSEL_SIDES } from './vesselSchema';
 export * from './catalogueSchema';
 
@@ -116,31 +118,6 @@ export const layerSchema = z.looseObject({
     })
     .optional(),
 });
-
-const meshSchema = z.looseObject({
-  kind: z.literal('mesh'),
-  vertices: z.array(z.tuple([positionMm, positionMm, positionMm])).max(200_000),
-  faces: z.array(z.tuple([z.int().min(0), z.int().min(0), z.int().min(0)])).max(400_000),
-});
-
-/**
- * A scanned surface, kept beside the document under the name of what is in it; the figures are as they were
- * measured when it was taken in, so that nobody needs the mesh to know how large and heavy the piece is.
- */
-const scanSchema = z.looseObject({
-  kind: z.literal('scan'),
-  mesh: z.string().regex(/^[a-f0-9]{32}$/, must('mesh')),
-  triangles: z.int().min(4).max(400_000),
-  sizeMm: z.tuple([sizeMm, sizeMm, sizeMm]),
-  volumeL: z.number().min(1e-6).max(1e6),
-});
-
-export const shapeSchema = z.discriminatedUnion('kind', [
-  z.looseObject({ kind: z.literal('ellipsoid'), sizeMm: z.tuple([sizeMm, sizeMm, sizeMm]) }),
-  z.looseObject({ kind: z.literal('box'), sizeMm: z.tuple([sizeMm, sizeMm, sizeMm]) }),
-  meshSchema,
-  scanSchema,
-]);
 
 const standSchema = z.discriminatedUnion('kind', [
   z.looseObject({
@@ -338,6 +315,7 @@ export const commissionSchema = z.looseObject({
   site: siteSchema.optional(),
   quote: quoteSchema.optional(),
   taken: z.array(takenSchema).max(3_000).optional(),
+  candidates: z.array(candidateSchema).max(300).optional(),
   received: z.array(receivedSchema).max(3_000).optional(),
   pictures: z.array(pictureSchema).max(200).optional(),
   /** Options put aside; each can be brought back. */
@@ -368,6 +346,7 @@ export type LayerTop = Layer['top'];
 export type Origin = z.infer<typeof origin>;
 export type Piece = z.infer<typeof pieceSchema>;
 export type Shape = z.infer<typeof shapeSchema>;
+export type Candidate = NonNullable<Commission['candidates']>[number];
 export type Scan = z.infer<typeof scanSchema>;
 export type Joint = z.infer<typeof jointSchema>;
 export type Underlay = z.infer<typeof underlaySchema>;

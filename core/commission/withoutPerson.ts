@@ -50,6 +50,7 @@ export function withoutPerson(document: Commission): Commission {
     quote,
     received,
     taken,
+    candidates: _candidates,
     ...rest
   } = document;
   const { fixed, chambers, ...vessel } = document.vessel;

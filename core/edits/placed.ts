@@ -2,6 +2,7 @@ import { forPlacing, type YardPiece } from '../catalogue/studio';
 import type { Commission, Material, Option, Piece } from '../commission/schema';
 import { turnToSeat } from '../yard/facing';
 import { standIn, type Form, type SizeClass } from '../yard/pieceFrom';
+import { meshShape } from '../yard/candidate';
 import { nextNumber } from './ids';
 import { insideGlass, type SurfaceOf } from './inside';
 import { strewnRound } from './strewn';
@@ -45,10 +46,7 @@ const SEEDS_APART = 7_919;
 export function standInOnBench(doc: Commission, option: Option, material: Material, size: SizeClass, form: Form): Piece {
   const id = nextNumber(option.pieces);
   const { mesh } = standIn(size, form, Number(id.slice(2)) * SEEDS_APART);
-  const three = (list: ArrayLike<number>, i: number) => [list[i * 3], list[i * 3 + 1], list[i * 3 + 2]] as [number, number, number]; // prettier-ignore
-  const rows = (list: ArrayLike<number>) => Array.from({ length: list.length / 3 }, (_, i) => three(list, i));
-  const tenths = rows(mesh.vertices).map((v) => v.map((mm) => Math.round(mm * 10) / 10) as [number, number, number]);
-  return { id, material: material.id, shape: { kind: 'mesh', vertices: tenths, faces: rows(mesh.faces) }, at: middleOf(doc), turnDeg: 0, stand, origin: 'bought' }; // prettier-ignore
+  return { id, material: material.id, shape: meshShape(mesh), at: middleOf(doc), turnDeg: 0, stand, origin: 'bought' }; // prettier-ignore
 } // prettier-ignore
 
 /** A pot or a tray by its outer sizes, on the glass until it is moved. */

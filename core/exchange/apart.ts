@@ -41,9 +41,14 @@ export function shapeApart(shape: Shape, meshes: Apart['meshes']): Shape {
   return { ...rest, ...scan };
 }
 
-/** Every scan that a document has, of options on the shelf and of the tank as it is now, too. */
-export function scansOf({ options, shelved = [], now }: Pick<Commission, 'options' | 'shelved' | 'now'>) {
-  return [...options, ...shelved, ...(now ? [now] : [])].flatMap((o) =>
-    o.pieces.flatMap(({ shape }) => (shape.kind === 'scan' ? [shape] : [])),
-  );
+/** Every scan that a document has: of options on the shelf, of the tank as it is now, and of pieces that something else is tried for. */
+export function scansOf({
+  options,
+  shelved = [],
+  now,
+  candidates = [],
+}: Pick<Commission, 'options' | 'shelved' | 'now' | 'candidates'>) {
+  const drawn = [...options, ...shelved, ...(now ? [now] : [])].flatMap((o) => o.pieces.map((p) => p.shape));
+  const put = candidates.flatMap((c) => c.was?.shape ?? []);
+  return [...drawn, ...put].flatMap((shape) => (shape.kind === 'scan' ? [shape] : []));
 }

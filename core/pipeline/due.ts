@@ -9,6 +9,7 @@ import { clockOf, minuteOf } from '../calendar/clock';
 import { sittingTitle } from '../sittings/sittings';
 import type { DueSort, Hands } from '../staging/sorts';
 import { say, type Said } from '../words/text';
+import { standingOf } from '../yard/candidate';
 import type { Plan } from './plan';
 
 /** Something that the studio has to see to on a day. */
@@ -26,7 +27,10 @@ export interface Due {
 }
 
 /** Orders, deliveries once they are confirmed, what comes beforehand, the build and visits: calendar and list read this. */
-export function dueOf({ order, build }: Plan, commission: Pick<Commission, 'log' | 'brief'>): Due[] {
+export function dueOf(
+  { order, build }: Plan,
+  commission: Pick<Commission, 'log' | 'brief' | 'candidates'>,
+): Due[] {
   const hands = (s: Pick<SittingPlan, 'startTime' | 'doneMin' | 'crew'>): Due['hands'] => ({
     fromMin: minuteOf(s.startTime),
     toMin: minuteOf(s.startTime) + s.doneMin,
@@ -35,6 +39,7 @@ export function dueOf({ order, build }: Plan, commission: Pick<Commission, 'log'
   });
   return [
     ...questionsDue(commission),
+    ...holdsDue(commission),
     ...order.suppliers.flatMap((s): Due[] =>
       s.orderBy
         ? [
@@ -85,6 +90,15 @@ export function dueOf({ order, build }: Plan, commission: Pick<Commission, 'log'
       detail: v.tasks.map((t) => say('calendar.task', { title: t.title, detail: t.detail })),
     })),
   ];
+}
+
+/** Until when an actual piece is held for a yes or a no. */
+function holdsDue({ candidates = [] }: Pick<Commission, 'candidates'>): Due[] {
+  return candidates.flatMap((c): Due[] => {
+    const isOpen = ['asked', 'offered'].includes(standingOf(c));
+    if (!isOpen || c.heldUntil === undefined) return [];
+    return [{ key: `held ${c.id}`, sort: 'question', day: c.heldUntil, title: say('calendar.held', { candidate: c.id, piece: c.piece }), detail: [], waits: true }]; // prettier-ignore
+  });
 }
 
 function deliveries({ suppliers }: Plan['order']): Due[] {

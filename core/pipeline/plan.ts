@@ -9,6 +9,7 @@ import type { Commission } from '../commission/schema';
 import { shownOf, type Shown } from '../difference/shown';
 import { firstFill } from '../filling/firstFill';
 import { gearFindings } from '../findings/gearFindings';
+import { candidateFindings } from '../findings/candidateFindings';
 import { questionFindings } from '../findings/questionFindings';
 import type { Placed } from '../ordering/confirmation';
 import { asPlanned } from '../ordering/asPlanned';
@@ -103,6 +104,7 @@ export function plan(commission: Commission, ask: PlanAsk = {}): Plan {
       ...build.findings,
       ...pastFindings(build, ask.today),
       ...questionFindings(job, ask.today),
+      ...candidateFindings(job, ask.today),
       ...care.findings,
       ...budgetFindings(job, ordered),
     ]),

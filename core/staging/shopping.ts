@@ -24,6 +24,8 @@ export interface ShoppingLine {
   takes: number;
   /** Longest sides of the pieces that it is for, smallest and largest, mm; only of what is chosen piece by piece. */
   sizesMm?: { from: number; to: number; count: number };
+  /** Those pieces, by their ids, longest first. */
+  pieces?: string[];
   taken: NonNullable<Resolved['taken']>;
 }
 
@@ -82,7 +84,6 @@ export function shoppingOf(commission: Resolved, survey: Survey, takeOff: TakeOf
 function lineOf(commission: Resolved, survey: Survey, line: TakeOffLine, missing: number, ordered: Order['suppliers'][number]['lines']): ShoppingLine {
   const own = ordered.filter((l) => l.line === line.id);
   const { unit } = line.needed;
-  const sizes = sizesOf(commission, survey, line.id);
   return {
     line: line.id,
     name: line.name,
@@ -91,14 +92,15 @@ function lineOf(commission: Resolved, survey: Survey, line: TakeOffLine, missing
     packWords: own.map((l) => l.packWords),
     priceMinor: own.reduce((sum, l) => sum + l.priceMinor, 0),
     takes: rounded(own.reduce((sum, l) => sum + l.count * (line.contents[l.pack] ?? 0), 0) || missing, 3),
-    ...(sizes ? { sizesMm: sizes } : {}),
+    ...sizesOf(commission, survey, line.id),
     taken: (commission.taken ?? []).filter((t) => t.item === line.id),
   };
 } // prettier-ignore
 
-/** Sizes of the pieces of a material that are bought. */
-function sizesOf(commission: Resolved, survey: Survey, material: string): ShoppingLine['sizesMm'] {
+/** Pieces of a material that are bought, longest first, with their sizes. */
+function sizesOf(commission: Resolved, survey: Survey, material: string): Pick<ShoppingLine, 'sizesMm' | 'pieces'> {
   const own = survey.pieces.map((p) => pieceOf(commission, p.id)).filter((p) => p.material.id === material && p.origin === 'bought');
-  const long = own.map(({ piece }) => Math.max(...sizeMmOf(piece.shape)));
-  return long.length === 0 ? undefined : { from: Math.min(...long), to: Math.max(...long), count: long.length };
+  const long = own.map(({ piece }) => ({ id: piece.id, mm: Math.max(...sizeMmOf(piece.shape)) })).sort((a, b) => b.mm - a.mm);
+  if (long.length === 0) return {};
+  return { sizesMm: { from: long.at(-1)!.mm, to: long[0].mm, count: long.length }, pieces: long.map((l) => l.id) };
 } // prettier-ignore

@@ -12,6 +12,8 @@ export const FINDINGS = {
   'group.passes': 'findings',
   'joint.gap': 'findings',
   'note.open': 'findings',
+  'candidate.held': 'findings',
+  'candidate.other': 'findings',
   'now.height': 'findings',
   'now.open': 'findings',
   'now.under': 'findings',

@@ -20,6 +20,8 @@ const NAMES: Record<Picture['shows'], string> = {
   tank: 'the tank',
   owned: 'what is reused',
   'mock-up': 'the mock-up',
+  offered: 'an actual piece',
+  received: 'what came',
 };
 
 const shown = computed(() =>

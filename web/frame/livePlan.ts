@@ -143,6 +143,8 @@ export function useLivePlan(
     hides: () => remote.hides(),
     lightInWeek: (week) => remote.lightInWeek(week),
     buying: () => remote.buying(),
+    // What a page watches is no plain thing; what goes to the worker has to be.
+    trial: (candidate) => remote.trial(JSON.parse(JSON.stringify(candidate)) as typeof candidate),
     lightUnder: (finger) => remote.lightUnder(finger),
   };
   return { plan, field, planted, trouble, waterScale: () => remote.waterScale(), scapeWork };

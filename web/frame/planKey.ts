@@ -1,7 +1,8 @@
 import { inject, type InjectionKey, type ShallowRef } from 'vue';
 import type { WaterHeight } from '../../core/survey/waterByHeight';
 import type { Filling } from '../../core/substrate/fillUnder';
-import type { Piece } from '../../core/commission/schema';
+import type { Candidate, Piece } from '../../core/commission/schema';
+import type { Trial } from '../../core/pipeline/trial';
 import type { Hide, Touched } from '../../core/planting/picked';
 import type { Spot3 } from '../../core/view/sightLine';
 import type {
@@ -32,6 +33,8 @@ export interface ScapeWork {
   hides: () => Promise<Hide[]>;
   /** Ways to buy what is still to be ordered, of the plan that was last made. */
   buying: () => Promise<Buying | undefined>;
+  /** What an actual piece changes in the place of the one that is drawn. */
+  trial: (candidate: Candidate) => Promise<Trial | undefined>;
   /** Light on the piece that a finger meets, as planted, µmol/m²/s; undefined where it meets none. */
   lightUnder: (finger: Finger) => Promise<{ piece: string; ppfd: number } | undefined>;
   /** Light in the cells of the bed under what has grown by a week, µmol/m²/s. */

@@ -30,6 +30,7 @@ const PARTS = [
   'quote',
   'received',
   'taken',
+  'candidates',
 ] as const;
 type Part = (typeof PARTS)[number] | 'log';
 

@@ -6,7 +6,7 @@ import { offersOf, waysToBuy, type Offer, type Way } from '../../core/ordering/b
 import type { Elsewhere } from '../../core/yard/reserved';
 import { newMemo } from '../../core/survey/memo';
 import { materialOf, optionOf } from '../../core/commission/lookup';
-import type { Commission, Layer, Piece } from '../../core/commission/schema';
+import type { Candidate, Commission, Layer, Piece } from '../../core/commission/schema';
 import { clearancesOf, type Clearance } from '../../core/hardscape/clearances';
 import { gapMm, JOINABLE_MM } from '../../core/hardscape/contact';
 import { loadsOf, type Load } from '../../core/hardscape/loads';
@@ -25,6 +25,7 @@ import { ppfdOnPiece } from '../../core/planted/lightAt';
 import { lightOnDay } from '../../core/planted/lightOnDay';
 import { resolve } from '../../core/resolved/resolved';
 import { newPlantedMemo, plantedPlan, type PlantedPlan } from '../../core/planted/planted';
+import { trialOf, type Trial } from '../../core/pipeline/trial';
 import { unfinished } from '../../core/pipeline/finite';
 import { fixedStanding } from '../../core/survey/fixed';
 import { survey, type Survey } from '../../core/survey/survey';
@@ -351,6 +352,14 @@ async function buying(): Promise<Buying | undefined> {
   };
 }
 
+/** An actual piece in the place of a drawn one, as it stands in the document: what that changes of the scape that was last measured. */
+async function trial(candidate: Candidate): Promise<Trial | undefined> {
+  if (!last) return undefined;
+  const { commission, ask } = last;
+  const material = materialOf(commission, candidate.material);
+  return trialOf(commission, candidate, material, { ...ask, memo: { ...newMemo(), columns: memo.columns } });
+}
+
 /** Which piece a finger meets, and where on it: from above, from the front, or where a look from a seat ends. */
 export type Finger =
   | { from: 'above' | 'front'; spot: [number, number] }
@@ -376,6 +385,7 @@ const worker = {
   planted,
   followed,
   buying,
+  trial,
   lightInWeek,
   lightUnder,
   waterScale,

@@ -162,6 +162,7 @@ export const SITTINGS = {
   'note.open.because': 'Answer it in the log, with who said so.',
   'note.open.because.late':
     'Its day was {days, plural, one {# day} other {# days}} ago. Answer it in the log, or give it another day.',
+  'calendar.held': 'Yes or no to {candidate} for {piece}: it is held until today',
   'calendar.question': 'To answer: {text}',
 
   'move.only.build': '{task} belongs to the day of the water: it cannot come later.',

@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { withoutTaken, withTaken, withTakenChanged } from '../../../core/edits/taken';
+import { sizeMmOf } from '../../../core/hardscape/extent';
 import type { ShoppingLine } from '../../../core/staging/shopping';
 import { useCommission } from '../../document/commissionStore';
 import DayField from '../../document/DayField.vue';
 import FigureField from '../../document/FigureField.vue';
 import WordsField from '../../document/WordsField.vue';
+import ActualPieces from '../../frame/actual/ActualPieces.vue';
 import { today } from '../../units/days';
 import { useFigures } from '../../units/figures';
 import { wording } from '../../words/wording';
@@ -30,6 +32,19 @@ const sizes = computed(() => {
   const [from, to] = [f.length(s.from), f.length(s.to)];
   return wording(from === to ? 'shoppingRow.size' : 'shoppingRow.sizes', { count: s.count, from, to });
 });
+/** Pieces that are drawn for this line: one of them is what something else is taken instead of. */
+const pieces = computed(() =>
+  (props.line.pieces ?? []).flatMap((id) => {
+    const piece = commission
+      .document!.options.find((o) => o.id === commission.optionId)
+      ?.pieces.find((p) => p.id === id);
+    return piece ? [{ piece, says: wording('shoppingRow.insteadFor', { piece: id, sizes: sizeMmOf(piece.shape).map((mm) => f.length(mm)).join(' × ') }) }] : []; // prettier-ignore
+  }),
+);
+const chosen = ref(props.line.pieces?.[0]);
+const current = computed(
+  () => (pieces.value.find((p) => p.piece.id === chosen.value) ?? pieces.value[0]).piece,
+);
 const open = ref(false);
 /** The packs that hold what is missing are taken, until the scales say otherwise. */
 function take(): void {
@@ -75,6 +90,19 @@ function back(id: string): void {
         line.packWords.map((p) => f.words(p)).join(' + ')
       }}</small>
     </div>
+    <details v-if="pieces.length" class="taken" data-test="instead">
+      <summary class="act">{{ wording('shoppingRow.instead') }}</summary>
+      <select
+        v-if="pieces.length > 1"
+        v-model="chosen"
+        :aria-label="wording('shoppingRow.insteadOf')"
+        data-test="instead-of"
+      >
+        <option v-for="p in pieces" :key="p.piece.id" :value="p.piece.id">{{ p.says }}</option>
+      </select>
+      <p v-else class="quiet">{{ pieces[0].says }}</p>
+      <ActualPieces :key="current.id" :option="commission.optionId" :piece="current" :supplier="supplier" />
+    </details>
     <details v-if="line.taken.length" class="taken" :open="open">
       <summary class="act">{{ wording('shoppingRow.taken', { count: line.taken.length }) }}</summary>
       <div v-for="t in line.taken" :key="t.id" class="figures" :data-taken="t.id">

@@ -1,0 +1,88 @@
+import { sizeMmOf } from '../hardscape/extent';
+import type { Candidate, Commission, Material, Piece } from '../commission/schema';
+import { clearancesOf } from '../hardscape/clearances';
+import { toSettle, type Finding } from '../words/finding';
+import { asActual, withOwn, type Actual } from '../yard/candidate';
+import { plan, type Plan, type PlanAsk } from './plan';
+
+/** A figure before and after. */
+export interface Was {
+  was: number;
+  is: number;
+}
+
+/** What an actual piece changes of the scape as it is drawn. */
+export interface Trial {
+  as: Actual;
+  sizeMm: [number, number, number];
+  massKg: Was;
+  freeWaterL: Was;
+  /** All of the material, minor units. */
+  costMinor: Was;
+  /** How far it is from glass and neighbours, mm; only where that changes by a millimetre and more. */
+  clear: (Was & { to: string })[];
+  /** What would have to be settled besides, and what would not any more. */
+  fresh: Finding[];
+  gone: Finding[];
+}
+
+/**
+ * An actual piece tried in the place of the one that is drawn: both scapes planned, and held against each other. Undefined
+ * where the piece is not there, or nobody knows yet how large the actual one is.
+ * Valid for one piece at a time. Leaves out: how plants would live round it.
+ * Test: trial.test.ts, "says what a heavier and longer stone changes".
+ */
+export function trialOf(
+  commission: Commission,
+  candidate: Candidate,
+  material: Material,
+  ask: PlanAsk,
+): Trial | undefined {
+  // prettier-ignore
+  const option = commission.options.find((o) => o.id === candidate.option);
+  const drawn = option?.pieces.find((p) => p.id === candidate.piece);
+  if (!option || !drawn) return undefined;
+  const before = candidate.was ? withOwn(drawn, candidate.was) : drawn;
+  const as = asActual(before, candidate, material);
+  if (!as) return undefined;
+  const planned = (piece: Piece) => {
+    const pieces = option.pieces.map((p) => (p.id === piece.id ? piece : p));
+    const doc = {
+      ...commission,
+      options: commission.options.map((o) => (o === option ? { ...o, pieces } : o)),
+    };
+    return plan(doc, { ...ask, optionId: option.id, planted: 'later' });
+  };
+  const [was, is] = [planned(before), planned(withOwn(before, as))];
+  const both = (of: (p: Plan) => number): Was => ({ was: of(was), is: of(is) });
+  const sizes = sizeMmOf(as.shape);
+  return {
+    as,
+    sizeMm: [sizes[0], sizes[1], sizes[2]],
+    massKg: both((p) => p.survey.pieces.find(({ id }) => id === drawn.id)?.massKg ?? 0),
+    freeWaterL: both((p) => p.survey.freeWaterL),
+    costMinor: both((p) => p.order.totalMinor),
+    clear: clearChanges(drawn.id, was, is, commission),
+    fresh: without(is.findings, was.findings),
+    gone: without(was.findings, is.findings),
+  };
+}
+
+function clearChanges(id: string, was: Plan, is: Plan, { vessel }: Commission): Trial['clear'] {
+  const clearIn = ({ survey: { standing } }: Plan) => {
+    const own = standing.find((s) => s.piece.id === id);
+    return new Map(own ? clearancesOf(own, standing.filter((s) => s !== own), vessel).map((c) => [c.to, c.mm]) : []); // prettier-ignore
+  };
+  const [before, after] = [clearIn(was), clearIn(is)];
+  return [...after].flatMap(([to, mm]) => {
+    const old = before.get(to);
+    return old === undefined || Math.abs(old - mm) < 1 ? [] : [{ to, was: old, is: mm }];
+  });
+}
+
+/** What asks for something in one list and not in the other: of the same kind at the same place. */
+function without(all: readonly Finding[], others: readonly Finding[]): Finding[] {
+  const keyOf = (f: Finding) => JSON.stringify([f.id, f.at]);
+  const known = new Set(toSettle(others).map(keyOf));
+  return toSettle(all).filter((f) => !known.has(keyOf(f)));
+}
