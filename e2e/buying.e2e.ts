@@ -112,6 +112,33 @@ describe('a parcel', () => {
   });
 });
 
+describe('a supplier', () => {
+  it('sends half, the rest of which is ordered; one that is silent has its order withdrawn', async () => {
+    await b.at.open('/c/demo-root/order');
+    await b.page.waitForSelector('[data-supplier] [data-test="order"]');
+    const cards = await b.page.$$eval('[data-supplier] [data-test="order"]', (all) => all.map((e) => e.closest('[data-supplier]')!.getAttribute('data-supplier')!)); // prettier-ignore
+    expect(cards.length).toBeGreaterThan(1);
+    const [first, second] = cards;
+    await b.at.press('[data-test="moods"] summary');
+    await b.page.select(`[data-mood="${first}"]`, 'half');
+    await b.page.select(`[data-mood="${second}"]`, 'silent');
+    await b.page.waitForFunction(async (s) => (await (await fetch('/api/stand-ins/suppliers')).json()).moods[s] === 'silent', {}, second); // prettier-ignore
+    const send = async (id: string) => {
+      await b.at.press(`[data-supplier="${id}"] [data-test="order"]`);
+      await b.at.press('[data-test="send-order"]');
+    };
+    await send(first);
+    await b.at.until(`[data-supplier="${first}"]`, (w) => /of \d+ asked for|none/.test(w) && w.includes('Order the rest')); // prettier-ignore
+    await send(second);
+    await b.at.until(`[data-supplier="${second}"] [data-test="order-state"]`, (w) => w.includes('waiting for the answer')); // prettier-ignore
+    await b.at.press(`[data-supplier="${second}"] [data-test="withdraw"]`);
+    await b.at.until(`[data-supplier="${second}"] [data-test="order-state"]`, (w) =>
+      w.startsWith('Withdrawn'),
+    );
+    await b.page.waitForSelector(`[data-supplier="${second}"] [data-test="order"]:not([disabled])`);
+  });
+});
+
 describe('a proposal', () => {
   it('is priced by the studio’s rules, said yes to, and what changes afterwards stands beside it', async () => {
     const hand = new Finger(b.page);

@@ -18,6 +18,8 @@ import { pictureRoutes } from './routes/pictures';
 import { listRoutes } from './routes/lists';
 import { lessonRoutes } from './routes/lessons';
 import { priceRoutes } from './routes/prices';
+import { standInRoutes } from './routes/standIns';
+import { SimulatedSuppliers } from './stand-ins/supplier';
 import { weekRoutes } from './routes/week';
 import { studioRoutes } from './routes/studio';
 import { yardRoutes } from './routes/yard';
@@ -92,6 +94,7 @@ export function createApp({ store, pool, pictures, suppliers, web, care = () => 
   app.use('/api/meshes', meshRoutes(store, jobs));
   app.use('/api/clients', clientRoutes(store, jobs));
   app.use('/api/clock', clockRoutes(clockIn(store.folder), care));
+  if (suppliers instanceof SimulatedSuppliers) app.use('/api/stand-ins', standInRoutes(suppliers.moods));
   app.use('/api', () => {
     throw notFound('address');
   });

@@ -2,10 +2,10 @@ import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { example } from '../core/testing/scape';
 import { dispatchOf } from './dispatch';
-import { SimulatedSuppliers, type Behaviour } from './stand-ins/supplier';
+import { SimulatedSuppliers, type Behaviour, type Mood } from './stand-ins/supplier';
 import { columnsOf } from './store/columns';
 import { createCommission } from './store/commissions';
-import { orderSent, ordersOf, releaseInterrupted } from './store/orders';
+import { orderAnswered, orderSent, ordersOf, releaseInterrupted, withdrawOrder } from './store/orders';
 import { SupplierUnreachable, type SupplierRequest } from './supplierLink';
 import { PROMPT, suppliedBy, testServer, type TestServer } from './testing';
 
@@ -64,6 +64,25 @@ describe('the simulated suppliers', () => {
     );
     const slow = suppliers({ latencyMs: [5000, 5000] });
     await expect(slow.place(REQUEST, AbortSignal.timeout(20))).rejects.toThrow('too long');
+  });
+});
+
+describe('a simulated supplier in a mood', () => {
+  const STOCK = { 'soil-9': 9, 'slate-kg': 99 };
+  const answer = (mood: Mood) => {
+    const link = suppliers({ stock: STOCK });
+    link.moods.set('yard', mood);
+    return link.place(REQUEST, AbortSignal.timeout(50));
+  };
+  it('is a week late, sends half, offers something else, refuses in words, or never answers', async () => {
+    // Friday the 4th as usual; a week later Friday the 11th, or the Tuesday before it where that is far enough.
+    expect((await answer('late')).deliveryDay! > '2026-12-04').toBe(true);
+    expect((await answer('half')).lines.map((l) => [l.asked, l.given])).toEqual([[3, 1], [10, 5]]); // prettier-ignore
+    const [soil, slate] = (await answer('instead')).lines;
+    expect([soil.given, slate.given]).toEqual([0, 10]);
+    expect(soil.remark).toMatch(/would send another make of “Soil”/);
+    await expect(answer('refuses')).rejects.toThrow('takes stock');
+    await expect(answer('silent')).rejects.toBeInstanceOf(SupplierUnreachable);
   });
 });
 
@@ -160,6 +179,47 @@ describe('sending an order', () => {
     const partly = await sent({ stock: { 'soil-9': 1, 'slate-kg': 9, 'branch-m': 1 } });
     await partly.send();
     expect((await partly.list())[0].state).toBe('partly');
+  });
+
+  it('is withdrawn: what was confirmed does not count, and the same once more is another order', async () => {
+    const { send, list, id } = await sent({});
+    await send().expect(202);
+    const [first] = await list();
+    expect(first.confirmation).not.toBeNull();
+    const withdraw = (reference: string) => request(b.app).post(`/api/commissions/${id}/orders/${reference}/withdraw`); // prettier-ignore
+    await withdraw(first.reference).expect(204);
+    const [gone] = await list();
+    expect(gone).toMatchObject({ state: 'withdrawn', confirmation: null, reason: expect.stringContaining(first.confirmation.supplierReference) }); // prettier-ignore
+    await withdraw(first.reference).expect(204);
+    expect(await list()).toEqual([gone]);
+    await send().expect(202);
+    const [again, before] = await list();
+    expect(again.reference).not.toBe(first.reference);
+    expect(before).toEqual(gone);
+    await withdraw('nothing').expect(404);
+    // Of another commission it is no order.
+    await request(b.app)
+      .post(`/api/commissions/${await fresh()}/orders/${again.reference}/withdraw`)
+      .expect(404);
+  });
+
+  it('that was withdrawn stays so when it is answered afterwards, and says whom to tell', async () => {
+    const id = await fresh();
+    const wanted = { ...REQUEST, reference: 'yard-9' };
+    await orderSent(b.store, id, wanted);
+    await withdrawOrder(b.store, id, 'yard-9');
+    const confirmation = await suppliers({}).place(wanted, signal());
+    await orderAnswered(b.store, 'yard-9', 'confirmed', { confirmation });
+    expect((await ordersOf(b.store, id))[0]).toMatchObject({ state: 'withdrawn', confirmation: null, reason: expect.stringContaining('tell them') }); // prettier-ignore
+  });
+
+  it('meets a supplier in whatever mood it was put', async () => {
+    const moods = (body: object) => request(b.app).put('/api/stand-ins/suppliers').send(body);
+    await moods({ supplier: 'marl-timber', mood: 'half' }).expect(204);
+    expect((await request(b.app).get('/api/stand-ins/suppliers')).body).toEqual({ moods: { 'marl-timber': 'half' } }); // prettier-ignore
+    await moods({ supplier: 'marl-timber', mood: 'cheerful' }).expect(400);
+    await moods({ supplier: 'marl-timber', mood: 'usual' }).expect(204);
+    expect((await request(b.app).get('/api/stand-ins/suppliers')).body).toEqual({ moods: {} });
   });
 
   it('refuses a supplier that the order does not have', async () => {

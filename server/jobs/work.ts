@@ -244,7 +244,7 @@ export async function scape(
 
 /** What is sent to one supplier; undefined where the order has nothing from it. */
 export function supplierRequest(
-  asked: Asked & { supplier: string; today: string },
+  asked: Asked & { supplier: string; today: string; withdrawn?: readonly string[] },
   meshes: Meshes,
 ): Made<SupplierRequest | undefined> {
   const document = JSON.parse(unpacked(asked.text)) as Commission;
@@ -270,7 +270,14 @@ function planned<T>(
 function requestOf(
   document: Commission,
   { order }: Plan,
-  { id, option, placed = [], supplier, today }: Asked & { supplier: string; today: string },
+  {
+    id,
+    option,
+    placed = [],
+    supplier,
+    today,
+    withdrawn = [],
+  }: Asked & { supplier: string; today: string; withdrawn?: readonly string[] },
 ): SupplierRequest | undefined {
   const group = order.suppliers.find((s) => s.supplier === supplier);
   if (!group || group.lines.length === 0) return undefined;
@@ -279,8 +286,8 @@ function requestOf(
     id,
     option ?? document.chosen,
     group.lines.map((l) => [l.line, l.pack, l.count]),
-    // The same once more, after it has been confirmed, is another order.
-    ...(standing.length > 0 ? [standing.sort()] : []),
+    // The same once more, after it has been confirmed or withdrawn, is another order.
+    ...(standing.length + withdrawn.length > 0 ? [[...standing, ...withdrawn].sort()] : []),
   ]);
   return {
     // Made from what is ordered: sent again it is recognised, changed it is a new order.

@@ -4,8 +4,8 @@ import { isDay } from '../../core/calendar/day';
 import { smallJson } from '../body';
 import type { Dispatch } from '../dispatch';
 import type { Jobs } from '../jobs/jobs';
-import { Problem } from '../problem';
-import { orderByReference, ordersOf, placedOf } from '../store/orders';
+import { notFound, Problem } from '../problem';
+import { orderByReference, ordersOf, placedOf, withdrawOrder } from '../store/orders';
 import type { Store } from '../store/store';
 import { known, living } from './commissions';
 import { made } from '../jobs/made';
@@ -40,6 +40,7 @@ export function orderRoutes(store: Store, jobs: Jobs, dispatch: Dispatch): Route
       id,
       text: (await living(store, id)).document,
       placed: await placedOf(store, id),
+      withdrawn: sent.filter((o) => o.state === 'withdrawn').map((o) => o.reference),
       ...ask.data,
     });
     const request = made(await jobs.run('supplierRequest', { who: id }, asked));
@@ -54,6 +55,12 @@ export function orderRoutes(store: Store, jobs: Jobs, dispatch: Dispatch): Route
     if (!before || before.state === 'unreachable' || before.state === 'refused')
       await dispatch.send(id, request);
     res.status(202).json({ reference: request.reference });
+  });
+
+  routes.post('/:id/orders/:reference/withdraw', async (req, res) => {
+    const { id } = await living(store, req.params.id);
+    if (!(await withdrawOrder(store, id, req.params.reference))) throw notFound('order');
+    res.status(204).end();
   });
 
   return routes;

@@ -1,3 +1,4 @@
+import { once } from 'node:events';
 import { setTimeout as wait } from 'node:timers/promises';
 import { dayPlus, daysFrom } from '../../core/calendar/day';
 import type { Confirmation } from '../../core/ordering/confirmation';
@@ -8,6 +9,10 @@ import {
   type SupplierLink,
   type SupplierRequest,
 } from '../supplierLink';
+
+/** How one supplier answers: as it has it, a week late, half of it, something else instead, with a refusal, or never. */
+export const MOODS = ['usual', 'late', 'half', 'instead', 'refuses', 'silent'] as const;
+export type Mood = (typeof MOODS)[number];
 
 /** How the simulated suppliers behave. */
 export interface Behaviour {
@@ -32,18 +37,24 @@ export class SimulatedSuppliers implements SupplierLink {
   private readonly stock = new Map<string, number>();
   private requests = 0;
 
+  /** How each answers that does not do so as usual. */
+  readonly moods = new Map<string, Mood>();
+
   constructor(private readonly behaviour: Behaviour = USUAL_BEHAVIOUR) {}
 
   async place(request: SupplierRequest, signal: AbortSignal): Promise<Confirmation> {
     this.requests++;
     const lost = this.behaviour.lostEvery > 0 && this.requests % this.behaviour.lostEvery === 0;
     await this.pause(request.reference, signal);
+    const mood = this.moods.get(request.supplier.id) ?? 'usual';
+    if (mood === 'silent') await never(request, signal);
     if (lost) throw new SupplierUnreachable(`${request.supplier.name} did not answer.`);
     const known = this.answers.get(request.reference);
     if (known) return known;
     const refusal = this.behaviour.refusing[request.supplier.id];
     if (refusal) throw new SupplierRefusal(refusal);
-    const confirmation = this.confirm(request);
+    if (mood === 'refuses') throw new SupplierRefusal(`${request.supplier.name} takes stock until the end of the month and sends nothing.`); // prettier-ignore
+    const confirmation = this.confirm(request, mood);
     this.answers.set(request.reference, confirmation);
     return confirmation;
   }
@@ -57,13 +68,13 @@ export class SimulatedSuppliers implements SupplierLink {
     }
   }
 
-  private confirm(request: SupplierRequest): Confirmation {
-    const lines = request.lines.map(({ item, pack, name, count }) => {
+  private confirm(request: SupplierRequest, mood: Mood): Confirmation {
+    const lines = request.lines.map(({ item, pack, name, count }, i) => {
       const key = `${request.supplier.id}/${item}/${pack}`;
       const left = this.stock.get(key) ?? this.behaviour.stock[pack] ?? 14 + Math.floor(fraction(key) * 60);
-      const given = Math.min(count, left);
+      const given = Math.min(sentIn(mood, count, i), left);
       this.stock.set(key, left - given);
-      const remark = given < count ? `${given === 0 ? 'none' : `only ${given}`} in stock` : undefined;
+      const remark = given < count ? remarkOn(mood, given, name) : undefined;
       return { item, pack, name, asked: count, given, ...(remark ? { remark } : {}) };
     });
     if (lines.every((l) => l.given === 0))
@@ -71,7 +82,7 @@ export class SimulatedSuppliers implements SupplierLink {
     const prices = request.lines.map((l) => l.priceMinor / l.count);
     return {
       supplierReference: `${request.supplier.id.slice(0, 2).toUpperCase()}-${Math.floor(fraction(request.reference) * 90_000 + 10_000)}`,
-      deliveryDay: this.deliveryDay(request),
+      deliveryDay: this.deliveryDay(request, mood === 'late' ? LATE_DAYS : 0),
       totalMinor: Math.round(
         lines.reduce((sum, l, i) => sum + l.given * prices[i], request.carriageMinor ?? 0),
       ),
@@ -80,16 +91,40 @@ export class SimulatedSuppliers implements SupplierLink {
   }
 
   /** The day it is wanted for when that can be had; otherwise the first delivery day after the lead time. */
-  private deliveryDay({ supplier, today, wantedBy, lines }: SupplierRequest): string | null {
+  private deliveryDay(
+    { supplier, today, wantedBy, lines }: SupplierRequest,
+    lateDays: number,
+  ): string | null {
+    // prettier-ignore
     const isLiving = lines.some((l) => l.isLiving);
     const shortest = Math.max(...lines.map((l) => l.leadDays));
-    const lead = wantedBy === null ? shortest : Math.max(shortest, daysFrom(today, wantedBy));
+    const lead = lateDays + (wantedBy === null ? shortest : Math.max(shortest, daysFrom(today, wantedBy)));
     for (let ahead = lead; ahead < lead + 60; ahead++) {
       const day = dayPlus(today, ahead);
       if (delivers(supplier, day, isLiving)) return day;
     }
     return null;
   }
+}
+
+const LATE_DAYS = 7;
+
+/** Half of each line, of single packs every other; of the first line none where something else is offered for it. */
+function sentIn(mood: Mood, count: number, line: number): number {
+  if (mood === 'half') return count > 1 ? Math.floor(count / 2) : line % 2;
+  return mood === 'instead' && line === 0 ? 0 : count;
+}
+
+function remarkOn(mood: Mood, given: number, name: string): string {
+  if (mood === 'instead' && given === 0)
+    return `none left; would send another make of “${name}” at the same price`;
+  return `${given === 0 ? 'none' : `only ${given}`} in stock`;
+}
+
+/** Nothing comes, however long one waits. */
+async function never({ supplier }: SupplierRequest, signal: AbortSignal): Promise<never> {
+  await once(signal, 'abort');
+  throw new SupplierUnreachable(`${supplier.name} did not answer.`);
 }
 
 /** A number from 0 to 1 that is always the same for a text. */

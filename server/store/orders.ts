@@ -1,4 +1,4 @@
-import { desc, eq, inArray } from 'drizzle-orm';
+import { and, desc, eq, inArray, ne } from 'drizzle-orm';
 import { placedAmong, type Confirmation, type Placed } from '../../core/ordering/confirmation';
 import type { SupplierRequest } from '../supplierLink';
 import { glances, orders, type OrderRow } from './schema';
@@ -47,14 +47,38 @@ export async function orderAnswered(
     reason: answer.reason ?? null,
     answeredAt: new Date().toISOString(),
   };
-  const whose = store.db.select({ id: orders.commissionId }).from(orders).where(eq(orders.reference, reference)); // prettier-ignore
-  await store.write((db) =>
-    db.batch([
-      db.update(orders).set(set).where(eq(orders.reference, reference)),
-      // What the list shows of it was worked out without this answer.
-      db.update(glances).set({ revision: 0 }).where(inArray(glances.commissionId, whose)),
-    ]),
+  // What was withdrawn meanwhile stays so: whoever answered has to be told.
+  const late = answer.confirmation ? LATE_ANSWER : (answer.reason ?? null);
+  await written(
+    store,
+    reference,
+    (db) => db.update(orders).set(set).where(and(eq(orders.reference, reference), ne(orders.state, 'withdrawn'))), // prettier-ignore
+    (db) => db.update(orders).set({ reason: late, answeredAt: set.answeredAt }).where(and(eq(orders.reference, reference), eq(orders.state, 'withdrawn'))), // prettier-ignore
   );
+}
+
+const LATE_ANSWER = 'It was confirmed after it had been withdrawn here: tell them that it is not wanted.';
+
+/** An order that is not wanted any more; what it had confirmed does not count. False where there is none of that reference. */
+export async function withdrawOrder(store: Store, commissionId: string, reference: string): Promise<boolean> {
+  // prettier-ignore
+  const row = await orderByReference(store, reference);
+  if (!row || row.commissionId !== commissionId) return false;
+  const reason = row.confirmation
+    ? `They had confirmed it as ${row.confirmation.supplierReference}: tell them that it is not wanted.`
+    : null;
+  const set = { state: 'withdrawn' as const, confirmation: null, reason };
+  if (row.state !== 'withdrawn')
+    await written(store, reference, (db) => db.update(orders).set(set).where(eq(orders.reference, reference))); // prettier-ignore
+  return true;
+}
+
+type Change = (db: Store['db']) => unknown;
+/** Changes of one order; what the list shows of its commission was worked out without them. */
+async function written(store: Store, reference: string, ...changes: Change[]): Promise<void> {
+  const whose = store.db.select({ id: orders.commissionId }).from(orders).where(eq(orders.reference, reference)); // prettier-ignore
+  const stale: Change = (db) => db.update(glances).set({ revision: 0 }).where(inArray(glances.commissionId, whose)); // prettier-ignore
+  await store.write((db) => db.batch([...changes, stale].map((change) => change(db)) as never));
 }
 
 /** Orders that were on their way when the server stopped: nobody waits for their answer any more. */

@@ -58,7 +58,14 @@ export const commissions = sqliteTable(
 /** Ids of commissions that were deleted for good, so that a late save of one is told so. */
 export const gone = sqliteTable('gone', { id: text('id').primaryKey(), at: text('at').notNull() });
 
-export const ORDER_STATES = ['sending', 'confirmed', 'partly', 'refused', 'unreachable'] as const;
+export const ORDER_STATES = [
+  'sending',
+  'confirmed',
+  'partly',
+  'refused',
+  'unreachable',
+  'withdrawn',
+] as const;
 
 /** An order sent to a supplier, and what came back. */
 export const orders = sqliteTable(

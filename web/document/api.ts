@@ -123,10 +123,14 @@ export interface PartAsk extends Parting {
 /** Lists of the studio that go out and come in as files. */
 export type FiledList = 'plants' | 'materials' | 'animals';
 
+/** How a simulated supplier answers. */
+export const MOODS = ['usual', 'late', 'half', 'instead', 'refuses', 'silent'] as const;
+export type Mood = (typeof MOODS)[number];
+
 export interface SentOrder {
   reference: string;
   supplier: string;
-  state: 'sending' | 'confirmed' | 'partly' | 'refused' | 'unreachable';
+  state: 'sending' | 'confirmed' | 'partly' | 'refused' | 'unreachable' | 'withdrawn';
   reason: string | null;
   sentAt: string;
   answeredAt: string | null;
@@ -296,7 +300,12 @@ export const api = {
     call<Week & { unknown: number }>('GET', `/week?${new URLSearchParams({ from, today })}`),
   lessons: ({ of, id }: Subject, besides: string) =>
     call<{ lessons: Learnt[] }>('GET', `/lessons?${new URLSearchParams({ of, id, besides })}`),
+  /** How simulated suppliers answer; none where real ones stand there. */
+  moods: () => call<{ moods: Record<string, Mood> }>('GET', '/stand-ins/suppliers'),
+  setMood: (supplier: string, mood: Mood) => call('PUT', '/stand-ins/suppliers', json({ supplier, mood })),
   orders: (id: string) => call<{ orders: SentOrder[] }>('GET', `${at(id)}/orders`),
+  withdrawOrder: (id: string, reference: string) =>
+    call('POST', `${at(id)}/orders/${encodeURIComponent(reference)}/withdraw`),
   sendOrder: (id: string, supplier: string, option: string, today: string) =>
     call<{ reference: string }>('POST', `${at(id)}/orders`, json({ supplier, option, today })),
   pictureUrl: (id: string, picture: string) => `/api${at(id)}/pictures/${picture}`,

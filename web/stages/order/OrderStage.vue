@@ -12,6 +12,7 @@ import { longDay, today } from '../../units/days';
 import { useFigures } from '../../units/figures';
 import { useFrame } from '../../frame/planKey';
 import BuyingBar from './BuyingBar.vue';
+import MoodPanel from './MoodPanel.vue';
 import OrderPreview from './OrderPreview.vue';
 import OrderTimeline from './OrderTimeline.vue';
 import SupplierOrderCard from './SupplierOrderCard.vue';
@@ -54,6 +55,15 @@ async function send(supplier: string): Promise<void> {
     fault.value = error instanceof Error ? error.message : String(error);
   }
 }
+async function withdraw(reference: string): Promise<void> {
+  fault.value = '';
+  try {
+    await api.withdrawOrder(commission.id, reference);
+    await reloadOrders();
+  } catch (error) {
+    fault.value = error instanceof Error ? error.message : String(error);
+  }
+}
 </script>
 
 <template>
@@ -91,6 +101,7 @@ async function send(supplier: string): Promise<void> {
         :findings="order.findings.filter((f) => f.at.supplier === s.supplier)"
         @order="previewed = s.supplier"
         @again="send(s.supplier)"
+        @withdraw="withdraw"
       />
       <p v-if="order.unpriced.length" class="quiet">
         {{ wording('orderStage.unpriced', { names: order.unpriced.map((u) => words(u.name)).join('; ') }) }}
@@ -101,6 +112,7 @@ async function send(supplier: string): Promise<void> {
           words(materialCost(plan!.takeOff, commission.document!.currency, order.totalMinor))
         }}</b>
       </p>
+      <MoodPanel :suppliers="order.suppliers" />
     </template>
     <OrderPreview
       v-if="preview"

@@ -20,7 +20,7 @@ const props = defineProps<{
   currency: string;
   findings: Finding[];
 }>();
-defineEmits<{ order: []; again: [] }>();
+defineEmits<{ order: []; again: []; withdraw: [reference: string] }>();
 
 const commission = useCommission();
 const { words } = useFigures();
@@ -42,13 +42,14 @@ const newest = computed(() => props.sent[0] as SentOrder | undefined);
 const isSending = computed(() => newest.value?.state === 'sending');
 const act = computed(() => {
   if (isSending.value) return 'Sending';
-  if (newest.value && !newest.value.confirmation) return 'Send again';
+  if (newest.value && newest.value.state !== 'withdrawn' && !newest.value.confirmation) return 'Send again';
   return props.group.coming.length > 0 ? wording('supplierOrderCard.rest') : 'Order';
 });
 const says = computed(() => {
   const s = newest.value;
   if (s?.state === 'sending') return wording('supplierOrderCard.sent');
   if (s?.state === 'refused') return wording('supplierOrderCard.refused', { reason: s.reason ?? '' });
+  if (s?.state === 'withdrawn') return wording('supplierOrderCard.withdrawn', { reason: s.reason ?? '' });
   if (s?.state === 'unreachable') return wording('supplierOrderCard.unreachable', { reason: s.reason ?? '' });
   return '';
 });
@@ -113,6 +114,11 @@ const orderBy = computed(() => {
         </tr>
       </tbody>
     </table>
+    <p v-if="newest && newest.state !== 'withdrawn' && newest.state !== 'refused'" class="screen-only">
+      <button class="act" data-test="withdraw" @click="$emit('withdraw', newest.reference)">
+        {{ wording('supplierOrderCard.withdraw') }}
+      </button>
+    </p>
   </section>
 </template>
 
@@ -136,6 +142,7 @@ header {
   border-left: 3px solid var(--clay-2);
   background: var(--paper);
 }
+.state.withdrawn,
 .state.refused,
 .state.unreachable {
   border-color: var(--warn);
