@@ -36,6 +36,7 @@ const CORE = [
   'regime',
   'visit',
   'takeoff',
+  'stock',
   'ordering',
   'planted',
   'buildDay',

@@ -30,9 +30,9 @@ const CENTRAL = [
   'mixedCelsius', 'moundSteepestDeg', 'movesWith', 'netLiftKgf', 'orderDay', 'otherPrices', 'parted', 'partingBrightness', 'pathRegion', 'pieceFrom',
   'plugPositions', 'plugsFor', 'polygonArea', 'poreWaterL', 'potentialFlow', 'pouredL', 'powerLoad', 'powerOf', 'ppfdFrom', 'priceChanges', 'proposedGear',
   'quoteOf', 'reachFromFront', 'recommendedKg', 'recordedOf', 'regionWithout', 'relax', 'remainingShare', 'resolve', 'restingCelsius', 'roSchedule', 'roughStone',
-  'saturationKPa', 'seenThroughPane', 'shadeOf', 'shoppingOf', 'shutOff', 'silhouette', 'sittingsOf', 'slopedAreaMm2', 'solidOfOutlines', 'spacingToCover',
-  'splitRegion', 'squaringUp', 'stabilityOf', 'starts', 'stoneToHoldKg', 'stoppedBy', 'strewnAmount', 'substitutesFor', 'tabSpots', 'tankFlow', 'throughLeaves',
-  'throughPlates', 'tiled', 'traced', 'trialOf', 'turnToSeat', 'variations', 'waterDensity', 'waterRecipe', 'weekOf',
+  'saturationKPa', 'seenThroughPane', 'shadeOf', 'shelfFindings', 'shoppingOf', 'shutOff', 'silhouette', 'sittingsOf', 'slopedAreaMm2', 'solidOfOutlines',
+  'spacingToCover', 'splitRegion', 'squaringUp', 'stabilityOf', 'starts', 'stoneToHoldKg', 'stoppedBy', 'strewnAmount', 'substitutesFor', 'tabSpots', 'takesOf',
+  'tankFlow', 'throughLeaves', 'throughPlates', 'tiled', 'traced', 'trialOf', 'turnToSeat', 'variations', 'waterDensity', 'waterRecipe', 'weekOf',
 ]; // prettier-ignore
 
 describe('relations', () => {

@@ -4,11 +4,13 @@ import { parseCommission } from '../core/commission/parse';
 import { apart, scansOf, shapeApart } from '../core/exchange/apart';
 import { columnsOf } from '../server/store/columns';
 import { createCommission, listCommissions } from '../server/store/commissions';
+import { addMissing } from '../server/store/lists';
 import { meshesIn } from '../server/store/meshes';
 import type { Store } from '../server/store/store';
 import { readStudio, writeStudio } from '../server/store/studio';
 import { MATERIALS } from './catalogue/materials';
 import { PLANTS } from './catalogue/plants';
+import { shelf } from './catalogue/shelf';
 import { suppliers } from './catalogue/suppliers';
 import { YARD } from './catalogue/yard';
 import { demoCommissions } from './commissions';
@@ -21,7 +23,7 @@ export async function seedDemo(store: Store, today: Day = localToday()): Promise
   const meshes = new Map<string, Uint8Array<ArrayBuffer>>();
   const yard = YARD.map((p) => ({ ...p, shape: shapeApart(p.shape, meshes) }));
   const kept = meshesIn(store.folder);
-  if (known.name === '')
+  if (known.name === '') {
     await writeStudio(store, {
       ...STUDIO,
       currency: 'GBP',
@@ -32,6 +34,8 @@ export async function seedDemo(store: Store, today: Day = localToday()): Promise
       },
       yard,
     });
+    await addMissing(store, 'shelf', shelf(today));
+  }
   await kept.keepAll(meshes, figuresIn(yard));
   if ((await listCommissions(store, {})).total > 0) return;
   const ids = [

@@ -110,7 +110,11 @@ describe('a commission in the list', () => {
 
   it('is kept, and worked out anew when it is changed', async () => {
     const kept = async () => (await b.store.db.select().from(glances).where(eq(glances.commissionId, id)))[0];
-    const whole = (row: Awaited<ReturnType<typeof kept>>) => ({ ...row.glance, dues: row.dues });
+    const whole = (row: Awaited<ReturnType<typeof kept>>) => ({
+      ...row.glance,
+      dues: row.dues,
+      takes: row.takes,
+    });
     await glance('2027-01-01').expect(200);
     expect(await kept()).toMatchObject({
       revision: 1,

@@ -12,6 +12,7 @@ import { withoutPrice } from '../takeoff/cost';
 import { careEndedFor } from '../regime/waterSchools';
 import { bySeverity, toSettle } from '../words/finding';
 import type { Said, Text } from '../words/text';
+import type { Take } from '../stock/shelf';
 import type { WeekDue } from '../staging/sorts';
 import { comingUp, dueOf, isAhead } from './due';
 import type { Plan } from './plan';
@@ -42,6 +43,8 @@ export interface Glance {
   upcoming: Upcoming[];
   /** What is due in the coming weeks, and what is late; kept apart from the rest, for a week over all commissions. */
   dues: WeekDue[];
+  /** What comes off the studio's shelf, kept apart too: others reckon with it. */
+  takes: Take[];
   amounts: { what: 'water' | 'bed' | 'stone' | 'wood' | 'plugs'; value: number; unit: string }[];
 }
 
@@ -96,6 +99,7 @@ export function glanceOf(commission: Commission, plan: Plan, today: Day): Glance
     worst: open.slice(0, LOOK).map((f) => f.says),
     upcoming,
     dues: duesOf(commission, plan, today),
+    takes: plan.takes,
     amounts: amountsOf(commission, plan),
   };
 }

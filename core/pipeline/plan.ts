@@ -16,6 +16,9 @@ import { asPlanned } from '../ordering/asPlanned';
 import { bought } from '../ordering/bought';
 import { order, type Order } from '../ordering/order';
 import { surveyFindings } from '../findings/findings';
+import type { Shelf, Take } from '../stock/shelf';
+import { shelfFindings } from '../stock/shelfFindings';
+import { takesOf } from '../stock/takes';
 import { survey, type Survey, type SurveyAsk } from '../survey/survey';
 import { takeOff, type TakeOff } from '../takeoff/takeOff';
 import { booksOf, type Books } from '../pricing/books';
@@ -38,6 +41,8 @@ export interface Plan {
   visit: VisitPlan;
   takeOff: TakeOff;
   order: Order;
+  /** What comes off the studio's own shelf. */
+  takes: Take[];
   /** What is bought in the hand, shop by shop. */
   shopping: Shopping;
   build: BuildPlan;
@@ -59,6 +64,8 @@ export interface PlanAsk extends SurveyAsk {
   planted?: PlantedPlan | 'later';
   /** Where else pieces of the studio’s yard stand, as far as that is known. */
   elsewhere?: Elsewhere;
+  /** What stands on the studio's shelf, and what other commissions take of it, as far as that is known. */
+  shelf?: Shelf;
   /** Orders that suppliers have confirmed. */
   placed?: readonly Placed[];
 }
@@ -76,6 +83,7 @@ export function plan(commission: Commission, ask: PlanAsk = {}): Plan {
     : { takeOff: taken, order: ordered };
   const planted = ask.planted ?? plantedPlan(job, measured);
   const build = buildPlan(job, measured);
+  const takes = takesOf(job, measured);
   const care = carePlan(
     job,
     measured,
@@ -90,6 +98,7 @@ export function plan(commission: Commission, ask: PlanAsk = {}): Plan {
     visit: visited,
     takeOff: taken,
     order: ordered,
+    takes,
     shopping: shoppingOf(job, measured, taken, ordered, ask.placed),
     build,
     care,
@@ -105,6 +114,7 @@ export function plan(commission: Commission, ask: PlanAsk = {}): Plan {
       ...pastFindings(build, ask.today),
       ...questionFindings(job, ask.today),
       ...candidateFindings(job, ask.today),
+      ...shelfFindings(job, takes, ask.shelf),
       ...care.findings,
       ...budgetFindings(job, ordered),
     ]),

@@ -1,5 +1,6 @@
 import { Router, type Request } from 'express';
 import { z, type ZodType } from 'zod';
+import { isDay } from '../../core/calendar/day';
 import { houseSchema } from '../../core/catalogue/house';
 import { START_SET } from '../../core/catalogue/startSet';
 import {
@@ -8,6 +9,7 @@ import {
   plantSchema,
   supplierSchema,
 } from '../../core/commission/catalogueSchema';
+import { shelfSchema } from '../../core/stock/shelf';
 import { smallJson } from '../body';
 import { notFound, Problem } from '../problem';
 import {
@@ -22,6 +24,7 @@ import {
   type ListName,
 } from '../store/lists';
 import { dropOffers } from '../store/offers';
+import { reservedOnShelf } from '../store/shelf';
 import { keepHouse } from '../store/studio';
 import type { Store } from '../store/store';
 import { read } from './read';
@@ -31,12 +34,14 @@ const ENTRY: Record<ListName, ZodType<{ id: string; name: string }>> = {
   plants: plantSchema,
   suppliers: supplierSchema,
   animals: animalSchema,
+  shelf: shelfSchema,
 };
 const THING: Record<ListName, string> = {
   materials: 'material',
   plants: 'plant',
   suppliers: 'supplier',
   animals: 'animal',
+  shelf: 'thing on the shelf',
 };
 
 /** Rows of a list at most in one answer. */
@@ -47,6 +52,10 @@ const listAsk = z.object({
   limit: z.coerce.number().int().min(1).max(MOST_ROWS).default(60),
 });
 
+const MOST_ON_SHELF = 2_000;
+/** The shelf as one commission finds it, or as the studio does. */
+const shelfAsk = z.object({ today: z.string().refine(isDay), besides: z.string().max(80).optional() });
+
 /** The studio itself: what it is called and how it works, and its catalogue row by row. */
 export function studioRoutes(store: Store): Router {
   const routes = Router();
@@ -54,6 +63,12 @@ export function studioRoutes(store: Store): Router {
   routes.put('/house', smallJson(), async (req, res) => {
     await keepHouse(store, read(houseSchema, req.body));
     res.status(204).end();
+  });
+
+  routes.get('/shelf-stock', async (req, res) => {
+    const { today, besides } = read(shelfAsk, req.query);
+    const { entries } = await listed(store, 'shelf', { q: '', from: 0, limit: MOST_ON_SHELF });
+    res.json({ entries, reserved: await reservedOnShelf(store, today, besides) });
   });
 
   routes.post('/start-set', async (_req, res) => {

@@ -23,7 +23,9 @@ export async function keptGlance(
 ): Promise<Glance | undefined> {
   const [row] = await store.db.select().from(glances).where(eq(glances.commissionId, id)).limit(1);
   if (row?.revision !== revision || row.today !== today) return undefined;
-  return row.placed === (await placedKey(store, id)) ? { ...row.glance, dues: row.dues } : undefined;
+  return row.placed === (await placedKey(store, id))
+    ? { ...row.glance, dues: row.dues, takes: row.takes }
+    : undefined;
 }
 
 export async function keepGlance(
@@ -32,9 +34,9 @@ export async function keepGlance(
   placed: string,
   glance: Glance,
 ): Promise<void> {
-  const { dues, ...rest } = glance;
+  const { dues, takes, ...rest } = glance;
   const { toSettle, costMinor, unpriced, toOrder, standing, next } = rest;
-  const set = { revision, today, placed, glance: rest, dues, toSettle, costMinor, unpriced, toOrder, standing, nextDay: next?.day ?? null }; // prettier-ignore
+  const set = { revision, today, placed, glance: rest, dues, takes, toSettle, costMinor, unpriced, toOrder, standing, nextDay: next?.day ?? null }; // prettier-ignore
   await store.write(async (db) => {
     // Of what was changed or erased meanwhile nothing is kept.
     const [there] = await db.select({ now: commissions.revision }).from(commissions).where(eq(commissions.id, id)); // prettier-ignore

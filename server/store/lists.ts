@@ -13,6 +13,7 @@ export const LISTS = {
   plants: 'plant',
   suppliers: 'supplier',
   animals: 'animal',
+  shelf: 'shelf',
 } as const;
 export type ListName = keyof typeof LISTS;
 

@@ -3,6 +3,7 @@ import { blob, index, integer, primaryKey, real, sqliteTable, text } from 'drizz
 import type { Gave } from '../../core/catalogue/recorded';
 import type { Lesson } from '../../core/commission/notes';
 import type { Glance } from '../../core/pipeline/glance';
+import type { Take } from '../../core/stock/shelf';
 import type { WeekDue } from '../../core/staging/sorts';
 import { STANDINGS } from '../../core/pipeline/listed';
 import type { Confirmation } from '../../core/ordering/confirmation';
@@ -108,7 +109,9 @@ export const glances = sqliteTable(
     nextDay: text('next_day'),
     /** What is due in the coming weeks: read by itself, for hundreds at once. */
     dues: text('dues', { mode: 'json' }).$type<WeekDue[]>().notNull().default([]),
-    glance: text('glance', { mode: 'json' }).$type<Omit<Glance, 'dues'>>().notNull(),
+    /** What it takes off the studio's shelf. */
+    takes: text('takes', { mode: 'json' }).$type<Take[]>().notNull().default([]),
+    glance: text('glance', { mode: 'json' }).$type<Omit<Glance, 'dues' | 'takes'>>().notNull(),
   },
   // A list of thousands is sorted without reading what they look like.
   (t) => [

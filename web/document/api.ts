@@ -1,3 +1,4 @@
+import type { Shelf, ShelfEntry } from '../../core/stock/shelf';
 import type { Week } from '../../core/staging/week';
 import { sentEarly } from './early';
 import type { Habits } from '../../core/words/scales';
@@ -88,6 +89,7 @@ export interface EntryOf {
   plants: Plant;
   suppliers: Supplier;
   animals: Animal;
+  shelf: ShelfEntry;
 }
 export type ListName = keyof EntryOf;
 
@@ -275,6 +277,9 @@ export const api = {
     call<{ photo: string }>('PUT', `/studio/yard/${encodeURIComponent(id)}/photo`, file, 'application/octet-stream'), // prettier-ignore
   yardPhotoUrl: (photo: string) => `/api/studio/yard/photos/${photo}`,
   keepHouse: (house: House) => call('PUT', '/studio/house', json(house)),
+  /** What stands on the studio's shelf, and what commissions take of it; but not the one that asks. */
+  shelf: (today: string, besides = '') =>
+    call<Shelf>('GET', `/studio/shelf-stock?${new URLSearchParams({ today, besides })}`),
   addStartSet: () => call<{ added: number }>('POST', '/studio/start-set'),
   /** Entries of a list of the studio by words of their names, from one on. */
   entries: <L extends ListName>(list: L, { q = '', from = 0 }: { q?: string; from?: number }) =>

@@ -15,7 +15,13 @@ export const useStudio = defineStore('studio', () => {
   const used = shallowRef<UsedPieces>({});
   /** What packs of a plant gave on the studio’s own build days, by the plant. */
   const recorded = shallowRef<Record<string, Recorded>>({});
-  const counts = shallowRef<Record<ListName, number>>({ materials: 0, plants: 0, suppliers: 0, animals: 0 });
+  const counts = shallowRef<Record<ListName, number>>({
+    materials: 0,
+    plants: 0,
+    suppliers: 0,
+    animals: 0,
+    shelf: 0,
+  });
   /** How days and figures are written where the studio works: as in Britain when nobody said. */
   const locale = computed(() => studio.value?.locale ?? 'en-GB');
   let asked: Promise<void> | undefined;

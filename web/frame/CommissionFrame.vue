@@ -35,6 +35,8 @@ import { materialOf } from '../../core/commission/lookup';
 import { usePlants } from '../document/plants';
 import type { Piece } from '../../core/commission/schema';
 import { ALSO } from './stages';
+import type { Shelf } from '../../core/stock/shelf';
+import { today } from '../units/days';
 import { placedAmong, type Placed } from '../../core/ordering/confirmation';
 
 const props = defineProps<{ id: string }>();
@@ -88,12 +90,26 @@ const PLANTED = ['brief', 'planting', 'planting-plan', 'build', 'run-sheet', 'ha
 const tallied = computed(() =>
   ['vessel', 'bench', 'planting', 'take-off', 'order'].includes(String(route.name)),
 );
+/** What stands on the studio's shelf; without an answer nothing is said of it. */
+const shelf = shallowRef<Shelf>();
+watch(
+  () => props.id,
+  (id) =>
+    void api.shelf(today(), id).then(
+      (now) => {
+        if (id === props.id) shelf.value = now;
+      },
+      () => undefined,
+    ),
+  { immediate: true },
+);
 const { plan, field, planted, trouble, waterScale, scapeWork } = useLivePlan(
   toRef(commission, 'id'),
   toRef(commission, 'document'),
   planned,
   computed(() => studio.elsewhere(props.id)),
   placed,
+  shelf,
   computed(() => (PLANTED.includes(String(route.name)) ? 'now' : tallied.value ? 'later' : 'never')),
 );
 watch(

@@ -1,4 +1,5 @@
 import { proxy } from 'comlink';
+import type { Shelf } from '../../core/stock/shelf';
 import type { ScapeWork } from './planKey';
 import { onScopeDispose, shallowRef, watch, type Ref } from 'vue';
 import { scapeOf } from '../../core/commission/scapes';
@@ -29,6 +30,7 @@ export function useLivePlan(
   optionId: Readonly<Ref<string>>,
   elsewhere: Readonly<Ref<Elsewhere>>,
   placed: Readonly<Ref<readonly Placed[]>>,
+  shelf: Readonly<Ref<Shelf | undefined>>,
   /** Whether what is planted is looked at, wanted for its findings, or not wanted: nobody waits for its light then. */
   wantsPlanted: Readonly<Ref<'now' | 'later' | 'never'>>,
 ) {
@@ -65,6 +67,7 @@ export function useLivePlan(
         rough,
         elsewhere.value,
         placed.value,
+        shelf.value,
       );
       if (asked !== id.value) return void (await next());
       clearTimeout(refining);
@@ -125,7 +128,7 @@ export function useLivePlan(
     if (wanted === 'now' && plan.value) void renewPlanted();
     else if (plan.value && plantedOf !== plan.value) soonPlanted();
   });
-  watch([commission, optionId, elsewhere, placed], () => void renew(), { immediate: true });
+  watch([commission, optionId, elsewhere, placed, shelf], () => void renew(), { immediate: true });
   onScopeDispose(() => {
     [refining, planting, following].forEach(clearTimeout);
     worker.terminate();

@@ -3,6 +3,7 @@ import type { Day } from '../../core/calendar/day';
 import { plan, type Plan, type PlanAsk } from '../../core/pipeline/plan';
 import type { Placed } from '../../core/ordering/confirmation';
 import { offersOf, waysToBuy, type Offer, type Way } from '../../core/ordering/bought';
+import type { Shelf } from '../../core/stock/shelf';
 import type { Elsewhere } from '../../core/yard/reserved';
 import { newMemo } from '../../core/survey/memo';
 import { materialOf, optionOf } from '../../core/commission/lookup';
@@ -83,13 +84,14 @@ async function compute(
   rough = false,
   elsewhere: Elsewhere = {},
   placed: readonly Placed[] = [],
+  shelf?: Shelf,
 ): Promise<Computed> {
   const commission = unpack(parcel);
   await preparing;
   const missing = await scansAtHand(id, commission);
   if (missing) return { trouble: missing };
   const cellMm = rough ? ROUGHER * usualCellMm(commission.vessel) : undefined;
-  const ask = { today, cellMm, memo: rough ? roughMemo : memo, elsewhere, placed };
+  const ask = { today, cellMm, memo: rough ? roughMemo : memo, elsewhere, placed, shelf };
   let whole: Plan;
   try {
     whole = plan(commission, { ...ask, planted: plantedSoFar(id, commission) });

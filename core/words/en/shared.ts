@@ -23,6 +23,7 @@ export const SHARED = {
   'source.niosh': 'NIOSH lifting equation, Waters et al. 1993 (from memory)',
   'source.nec': 'four fifths of the rating for lasting loads (NEC 210.20, from memory)',
   'source.yard': 'the studio’s yard',
+  'source.shelf': 'the studio’s shelf',
   'source.offered': 'what was offered',
   'source.nitrate': 'common practice; 50 mg/L by the EU drinking water directive (from memory)',
   'source.supplier': 'lead time and delivery days of {name}',

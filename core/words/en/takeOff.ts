@@ -98,4 +98,15 @@ export const TAKE_OFF = {
   'cost.material': '{cost}',
   'cost.material.more': '{cost} and {open}',
   'cost.unpriced': '{count, plural, one {# line} other {# lines}} without a price',
+  'stock.short.says': '{name}: {wanted} come off the shelf, where {has} stand.',
+  'stock.short.says.reserved':
+    '{name}: {wanted} come off the shelf, where {has} stand and {reserved} are wanted for {who}.',
+  'stock.short.because': 'Buy {missing}, or settle who gets it.',
+  'stock.keeps.says': '{name} on the shelf keeps until {day} and goes in on {on}.',
+  'stock.keeps.because': 'Use it up elsewhere and buy fresh, or look at it before it is packed.',
+  'stock.lives.says.snails': '{name} on the shelf has snails.',
+  'stock.lives.says.algae': '{name} on the shelf has algae.',
+  'stock.lives.says.both': '{name} on the shelf has snails and algae.',
+  'stock.lives.because':
+    'Pick them off and rinse it in a tub of its own, or decline it for this tank and buy it.',
 } as const;

@@ -10,6 +10,7 @@ import AnimalsSection from './AnimalsSection.vue';
 import HouseSection from './HouseSection.vue';
 import LooksSection from './LooksSection.vue';
 import MaterialsSection from './MaterialsSection.vue';
+import ShelfSection from './ShelfSection.vue';
 import SuppliersSection from './SuppliersSection.vue';
 
 /** The studio itself: what it is called and works with, what it buys and grows. What is entered here is known everywhere. */
@@ -24,6 +25,7 @@ const PARTS = [
   { id: 'materials', title: 'Materials' },
   { id: 'plants', title: 'Plants' },
   { id: 'animals', title: 'Animals' },
+  { id: 'shelf', title: 'Shelf' },
   { id: 'looks', title: 'Units and looks' },
 ] as const;
 const route = useRoute();
@@ -59,6 +61,7 @@ const plants = usePlants();
           <PlantEntries :plants="plants" />
         </section>
         <AnimalsSection v-else-if="part === 'animals'" />
+        <ShelfSection v-else-if="part === 'shelf'" />
         <LooksSection v-else />
       </main>
     </div>

@@ -1,0 +1,1 @@
+ALTER TABLE `glances` ADD `takes` text DEFAULT '[]' NOT NULL;
