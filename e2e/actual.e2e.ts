@@ -87,6 +87,10 @@ describe('one found in a shop', () => {
     await b.at.press(`${one} [data-test="take-it"]`);
     await b.page.waitForSelector(`${one}[data-standing="arrived"]`);
     expect(await b.page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+    // Not of the trade: a conifer is never used.
+    await b.at.press(`${one} [data-test="found"] input`);
+    await b.at.press(`${one} [data-found="kind"] [data-outcome="bad"]`);
+    await b.at.until(`${one} [data-found="kind"]`, (w) => /never/.test(w));
     await b.page.setOfflineMode(false);
     await b.page.setViewport({ width: 1280, height: 800, hasTouch: true });
     await b.saved();

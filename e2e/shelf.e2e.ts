@@ -33,6 +33,6 @@ describe('the studio’s shelf', () => {
     await b.page.keyboard.press('Enter');
     await b.at.press('[data-test="add-shelf"]');
     await b.at.until('[data-test="shelf-said"]', (w) => w.includes('Gypsum'));
-    expect(await b.page.$$eval('[data-shelf]', (all) => all.length)).toBe(5);
+    await b.page.waitForFunction(() => document.querySelectorAll('[data-shelf]').length === 5);
   });
 });

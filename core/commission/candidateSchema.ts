@@ -46,5 +46,13 @@ export const candidateSchema = z.looseObject({
     .optional(),
   /** What was taken for it, in the list of what was bought in the hand. */
   taken: id.optional(),
+  /** Not of the trade: found, dug up, from a garden shop. Tests in the hand stand in the place of a supplier's word. */
+  found: z.boolean().optional(),
+  tests: z
+    .partialRecord(
+      z.enum(['acid', 'magnet', 'edges', 'veins', 'soundness', 'sap', 'kind', 'soaks']),
+      z.enum(['good', 'bad']),
+    )
+    .optional(),
   note: words.optional(),
 });

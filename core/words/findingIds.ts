@@ -13,6 +13,7 @@ export const FINDINGS = {
   'joint.gap': 'findings',
   'note.open': 'findings',
   'candidate.held': 'findings',
+  'candidate.found': 'findings',
   'stock.short': 'stock',
   'stock.keeps': 'stock',
   'stock.lives': 'stock',

@@ -89,6 +89,44 @@ export const SURVEY = {
     'The parts weigh {parts} together, the whole {whole}: was one of them weighed wet or with dust?',
   'candidate.held.says': '{candidate} for {piece} is held until {day}.',
   'candidate.held.because': 'After that somebody else may have it: say yes or no, or ask for longer.',
+  'candidate.found.untested':
+    '{candidate} for {piece} is not of the trade: {open, plural, one {one test is} other {# tests are}} not made yet.',
+  'candidate.found.never': '{candidate} for {piece} is not used.',
+  'candidate.found.because':
+    'Nobody answers for it: what it gives off shows in weeks, and in the animals first.',
+  'found.acid.how':
+    'A few drops of dilute hydrochloric acid (10 %) on a fresh chip, outside: goggles and gloves, water at hand, rinse well. Vinegar is no test: much that hardens water does not fizz in it.',
+  'found.acid.good': 'It does not fizz: it gives no carbonate to the water.',
+  'found.acid.bad':
+    'It fizzes: it hardens the water for years. Only where hard water is wanted, never with plants or animals of soft water.',
+  'found.magnet.how': 'A strong magnet along all of it, also along cracks and dark spots.',
+  'found.magnet.good': 'Nothing pulls.',
+  'found.magnet.bad': 'It has iron in it, or is slag: it rusts and may give off other metals. Leave it.',
+  'found.edges.how': 'A stocking or a thin glove drawn over all of it.',
+  'found.edges.good': 'Nothing catches.',
+  'found.edges.bad':
+    'It catches: grind or file it round (mask and goggles), or keep it where nothing swims close by.',
+  'found.veins.how': 'Look at a fresh break in daylight: shining, coloured or oily veins, rust, a smell.',
+  'found.veins.good': 'Plain stone through and through.',
+  'found.veins.bad':
+    'Metal, oil or something unknown runs through it: copper alone kills shrimps in traces. Leave it.',
+  'found.soundness.how': 'A knife into the softest places, knock on it, look for tunnels and fungus.',
+  'found.soundness.good': 'Hard all through.',
+  'found.soundness.bad': 'It is rotten: it fouls the water and falls apart. Leave it.',
+  'found.sap.how': 'Scratch the bark and bend a twig: green under it, wet or sticky?',
+  'found.sap.good': 'Dead and dry, no bark that comes off.',
+  'found.sap.bad':
+    'It is fresh or full of resin: sap fouls the water. Dry it for a year first; wood with resin never.',
+  'found.kind.how': 'Which tree is it, and where did it lie? Ask until somebody knows.',
+  'found.kind.good':
+    'A hardwood without poison (oak, beech, alder, hazel, apple), from where nothing is sprayed.',
+  'found.kind.bad':
+    'A conifer, yew, oleander, robinia, or from a verge, a sprayed field or salt water: never.',
+  'found.soaks.how':
+    'Weighed down in a tub, water changed every other day: until it stays down by itself and the water stays clear. Pour boiling water over it first; a piece that fits a pot boils an hour for each centimetre of thickness.',
+  'found.soaks.good': 'It stays down, and the water is clear after two days.',
+  'found.soaks.bad':
+    'It still floats or colours the water: go on, or tie it to a stone and change more water.',
   'candidate.other.says': '{candidate} for {piece} came other than promised: {how}.',
   'candidate.other.because':
     'What it changes is shown beside it: put it on the bench as it was measured, or send it back while it can be.',

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue';
 import type { Candidate, Piece } from '../../../core/commission/schema';
-import { supplierOf } from '../../../core/commission/lookup';
+import { materialOf, supplierOf } from '../../../core/commission/lookup';
 import { withApproved, withCandidateChanged, withDeclined, withoutCandidate, withoutTried, withTried } from '../../../core/edits/candidates'; // prettier-ignore
 import { differsWords } from '../../../core/findings/candidateFindings';
 import { sizeMmOf } from '../../../core/hardscape/extent';
@@ -12,13 +12,13 @@ import { useCommission } from '../../document/commissionStore';
 import DayField from '../../document/DayField.vue';
 import FigureField from '../../document/FigureField.vue';
 import { useLocalForm } from '../../document/localForm';
-import { useMaterials } from '../../document/materials';
 import { refusedFile, uploadPicture } from '../../document/upload';
 import WordsField from '../../document/WordsField.vue';
 import { today } from '../../units/days';
 import { useFigures } from '../../units/figures';
 import { wording } from '../../words/wording';
 import { useFrame } from '../planKey';
+import FoundTests from './FoundTests.vue';
 import TrialSheet from './TrialSheet.vue';
 
 /** One actual piece: what is known of it, what it changes on the bench, whether it is taken, and how it came. */
@@ -82,9 +82,8 @@ function act(key: string, change: Parameters<typeof commission.edit>[1]): void {
 }
 const { id } = props.candidate;
 const tryIt = () => trial.value && act('tried', (d) => withTried(d, id, trial.value!.as));
-const materials = useMaterials();
 const byWeight = computed(() => plan.value?.takeOff.lines.find((l) => l.id === props.candidate.material)?.needed.unit === 'kg' || isStone.value); // prettier-ignore
-const isStone = computed(() => materials.value.find((m) => m.id === props.candidate.material)?.kind === 'stone'); // prettier-ignore
+const isStone = computed(() => materialOf(doc.value, props.candidate.material).kind === 'stone');
 const needsMass = computed(() => byWeight.value && known.value.massKg === undefined);
 /** Said yes to, it stands on the bench at once; in a shop one has it in the hand. */
 function takeIt(): void {
@@ -213,6 +212,19 @@ const kinds = computed(() =>
         :apply="(note) => set({ note: note || undefined })"
       />
     </div>
+    <v-switch
+      v-if="standing !== 'declined'"
+      :model-value="candidate.found ?? false"
+      :label="wording('actual.found')"
+      data-test="found"
+      @update:model-value="(x) => set({ found: Boolean(x) || undefined })"
+    />
+    <FoundTests
+      v-if="candidate.found && standing !== 'declined'"
+      :candidate="candidate"
+      :material="materialOf(doc, candidate.material)"
+      @tests="(tests) => set({ tests })"
+    />
     <p v-if="differs" class="differs" data-test="differs">
       {{ wording('actual.differs', { how: differs }) }}
     </p>
