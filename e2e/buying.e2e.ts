@@ -136,6 +136,13 @@ describe('a supplier', () => {
       w.startsWith('Withdrawn'),
     );
     await b.page.waitForSelector(`[data-supplier="${second}"] [data-test="order"]:not([disabled])`);
+    // Written by hand instead: the letter, and what they said.
+    await b.at.press(`[data-supplier="${second}"] [data-test="order"]`);
+    await b.at.press('[data-test="send-by-hand"]');
+    await b.at.until(`[data-supplier="${second}"] [data-test="letter"]`, (w) => /please send us/.test(w) && /your number/.test(w)); // prettier-ignore
+    await b.at.type(`[data-supplier="${second}"] [data-test="their-number"]`, 'GN 12');
+    await b.at.press(`[data-supplier="${second}"] [data-test="they-confirmed"]`);
+    await b.at.until(`[data-supplier="${second}"] [data-test="coming"]`, (w) => w.includes('GN 12'));
   });
 });
 

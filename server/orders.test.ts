@@ -181,6 +181,28 @@ describe('sending an order', () => {
     expect((await partly.list())[0].state).toBe('partly');
   });
 
+  it('is sent by hand: noted, as a file, confirmed by their word, and then like any other', async () => {
+    const { list, id } = await sent({});
+    const ask = { supplier: 'marl-timber', today: '2026-11-25', by: 'hand' };
+    const { body } = await request(b.app).post(`/api/commissions/${id}/orders`).send(ask).expect(202);
+    const [order] = await list();
+    expect(order).toMatchObject({ reference: body.reference, state: 'sent', confirmation: null });
+    const csv = await request(b.app).get(`/api/commissions/${id}/orders/${order.reference}.csv`).expect(200);
+    expect(csv.text).toMatch(/^\uFEFForder,article,name,packs,sold as,price GBP,wanted by\r\n/);
+    expect(csv.text.trim().split('\r\n')).toHaveLength(1 + order.request.lines.length);
+    // Twice is once, and nothing besides while their word is out.
+    await request(b.app).post(`/api/commissions/${id}/orders`).send(ask).expect(202);
+    expect(await list()).toEqual([order]);
+    const word = (body: object) => request(b.app).post(`/api/commissions/${id}/orders/${order.reference}/confirmed`).send(body); // prettier-ignore
+    await word({ supplierReference: '', deliveryDay: null }).expect(400);
+    await word({ supplierReference: 'MT 77', deliveryDay: '2026-12-04' }).expect(204);
+    const [said] = await list();
+    expect(said).toMatchObject({ state: 'confirmed', confirmation: { supplierReference: 'MT 77', deliveryDay: '2026-12-04' } }); // prettier-ignore
+    expect(said.confirmation.totalMinor).toBe(order.request.lines.reduce((n: number, l: { priceMinor: number }) => n + l.priceMinor, order.request.carriageMinor ?? 0)); // prettier-ignore
+    expect((await request(b.app).get(`/api/commissions/${id}/calendar.ics`)).text.replace(/\r\n /g, '')).toContain('MT 77'); // prettier-ignore
+    await word({ supplierReference: 'MT 78', deliveryDay: null }).expect(409);
+  });
+
   it('is withdrawn: what was confirmed does not count, and the same once more is another order', async () => {
     const { send, list, id } = await sent({});
     await send().expect(202);

@@ -18,6 +18,8 @@ export interface SupplierRequest {
     item: string;
     pack: string;
     name: string;
+    /** As it is sold: `4 × 9 L bag`. */
+    words?: string;
     count: number;
     priceMinor: number;
     leadDays: number;
@@ -37,4 +39,17 @@ export class SupplierUnreachable extends Error {}
  */
 export interface SupplierLink {
   place(request: SupplierRequest, signal: AbortSignal): Promise<Confirmation>;
+}
+
+/** The confirmation of an order that a person sent and a supplier confirmed in words: all of it, at the prices of the order. */
+export function confirmedByWord(
+  { lines, carriageMinor = 0 }: SupplierRequest,
+  { supplierReference, deliveryDay }: Pick<Confirmation, 'supplierReference' | 'deliveryDay'>,
+): Confirmation {
+  return {
+    supplierReference,
+    deliveryDay,
+    totalMinor: lines.reduce((sum, l) => sum + l.priceMinor, carriageMinor),
+    lines: lines.map(({ item, pack, name, count }) => ({ item, pack, name, asked: count, given: count })),
+  };
 }

@@ -298,11 +298,12 @@ function requestOf(
     wantedBy: group.lines.flatMap((l) => (l.arriveBy ? [l.arriveBy] : [])).sort()[0] ?? null,
     currency: document.currency,
     ...(group.carriageMinor > 0 ? { carriageMinor: group.carriageMinor } : {}),
-    lines: group.lines.map(({ line, pack, name, count, priceMinor, leadDays }) => ({
+    lines: group.lines.map(({ line, pack, name, packWords, count, priceMinor, leadDays }) => ({
       ...(isLiving(document, line) ? { isLiving: true } : {}),
       item: line,
       pack,
       name: inEnglish(name),
+      words: inEnglish(packWords),
       count,
       priceMinor,
       leadDays,

@@ -17,12 +17,18 @@ export async function orderByReference({ db }: Store, reference: string): Promis
   return (await db.select().from(orders).where(eq(orders.reference, reference)).limit(1))[0];
 }
 
-/** Notes that an order is on its way; a reference that is sent again keeps its row. */
-export async function orderSent(store: Store, commissionId: string, request: SupplierRequest): Promise<void> {
+/** Notes that an order is on its way, or was sent by hand; a reference that is sent again keeps its row. */
+export async function orderSent(
+  store: Store,
+  commissionId: string,
+  request: SupplierRequest,
+  state: 'sending' | 'sent' = 'sending',
+): Promise<void> {
+  // prettier-ignore
   const sent = {
     supplier: request.supplier.id,
     request,
-    state: 'sending' as const,
+    state,
     sentAt: new Date().toISOString(),
     reason: null,
     answeredAt: null,

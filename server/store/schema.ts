@@ -61,6 +61,7 @@ export const gone = sqliteTable('gone', { id: text('id').primaryKey(), at: text(
 
 export const ORDER_STATES = [
   'sending',
+  'sent',
   'confirmed',
   'partly',
   'refused',

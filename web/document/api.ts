@@ -1,3 +1,4 @@
+import type { Written } from '../../core/ordering/orderMail';
 import type { Shelf, ShelfEntry } from '../../core/stock/shelf';
 import type { Week } from '../../core/staging/week';
 import { sentEarly } from './early';
@@ -129,14 +130,22 @@ export type FiledList = 'plants' | 'materials' | 'animals';
 export const MOODS = ['usual', 'late', 'half', 'instead', 'refuses', 'silent'] as const;
 export type Mood = (typeof MOODS)[number];
 
+/** What a supplier said to an order that a person sent. */
+export interface Word {
+  supplierReference: string;
+  deliveryDay: string | null;
+}
+
 export interface SentOrder {
   reference: string;
   supplier: string;
-  state: 'sending' | 'confirmed' | 'partly' | 'refused' | 'unreachable' | 'withdrawn';
+  state: 'sending' | 'sent' | 'confirmed' | 'partly' | 'refused' | 'unreachable' | 'withdrawn';
   reason: string | null;
   sentAt: string;
   answeredAt: string | null;
   confirmation: Confirmation | null;
+  /** What was asked for, as it went out. */
+  request?: Written;
 }
 
 /** How long an answer may take, ms: a server that hangs is one that is away. A file may have to wait for its turn. */
@@ -309,6 +318,12 @@ export const api = {
   moods: () => call<{ moods: Record<string, Mood> }>('GET', '/stand-ins/suppliers'),
   setMood: (supplier: string, mood: Mood) => call('PUT', '/stand-ins/suppliers', json({ supplier, mood })),
   orders: (id: string) => call<{ orders: SentOrder[] }>('GET', `${at(id)}/orders`),
+  /** An order that a person writes and sends: noted, until the supplier's word comes. */
+  sentByHand: (id: string, supplier: string, option: string, today: string) =>
+    call<{ reference: string }>('POST', `${at(id)}/orders`, json({ supplier, option, today, by: 'hand' })),
+  confirmedByWord: (id: string, reference: string, said: Word) =>
+    call('POST', `${at(id)}/orders/${encodeURIComponent(reference)}/confirmed`, json(said)),
+  orderCsv: (id: string, reference: string) => `/api${at(id)}/orders/${encodeURIComponent(reference)}.csv`,
   withdrawOrder: (id: string, reference: string) =>
     call('POST', `${at(id)}/orders/${encodeURIComponent(reference)}/withdraw`),
   sendOrder: (id: string, supplier: string, option: string, today: string) =>

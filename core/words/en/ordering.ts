@@ -30,4 +30,13 @@ export const ORDERING = {
   'order.keeps.because.confirmed': 'Ask for a later day, or for a place where it can wait.',
   'order.over.says': '{name}: {packs} more than anything needs.',
   'order.over.because': 'Ask {supplier} about {reference}, or keep it for the next job.',
+  'mail.subject': 'Order {reference}, {studio}',
+  'mail.dear': '{name}, please send us:',
+  'mail.line': '{words} {name} (your number {article}), {price}',
+  'mail.sum': 'Goods: {sum}.',
+  'mail.sum.carriage': 'Goods {sum}, carriage {carriage}, {all} in all.',
+  'mail.wanted': 'Wanted by {day}.',
+  'mail.living': 'What lives only on a day that you have told us: somebody has to be there for it.',
+  'mail.confirm':
+    'Please confirm with your number and the day, and say what you have not got before you send something else.',
 } as const;

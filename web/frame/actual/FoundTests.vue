@@ -80,7 +80,9 @@ li p {
   display: flex;
 }
 .pair button {
-  min-width: 62px;
+  min-width: 72px;
+  padding: 0 8px;
+  text-align: center;
   min-height: 44px;
   border: 1px solid var(--rule);
 }

@@ -8,7 +8,7 @@ import { wording } from '../../words/wording';
 
 /** What is about to be sent, and what ought to be settled before it is: one more press. */
 const props = defineProps<{ group: SupplierOrder; currency: string; before: Finding[] }>();
-const emit = defineEmits<{ send: []; close: [] }>();
+const emit = defineEmits<{ send: []; byHand: []; close: [] }>();
 const { words } = useFigures();
 /** The first day on which any of it must be there: what is asked of the supplier. */
 const wantedBy = computed(() => props.group.lines.flatMap((l) => (l.arriveBy ? [l.arriveBy] : [])).sort()[0]);
@@ -60,6 +60,9 @@ const more = computed(() => Math.max(0, props.before.length - FIRST));
       <footer>
         <button class="solid" data-test="send-order" @click="emit('send')">
           {{ before.length > 0 ? 'Send it all the same' : 'Send it' }}
+        </button>
+        <button class="act" data-test="send-by-hand" @click="emit('byHand')">
+          {{ wording('orderPreview.byHand') }}
         </button>
         <button class="act" data-test="not-yet" @click="emit('close')">Not yet</button>
       </footer>

@@ -5,7 +5,7 @@ import { toSettle } from '../../../core/words/finding';
 import { settleBy } from '../../../core/words/settleBy';
 import { materialCost } from '../../../core/takeoff/cost';
 import PendingWords from '../../design/PendingWords.vue';
-import { api, type SentOrder } from '../../document/api';
+import { api, type SentOrder, type Word } from '../../document/api';
 import FileLink from '../../document/FileLink.vue';
 import { useCommission } from '../../document/commissionStore';
 import { longDay, today } from '../../units/days';
@@ -43,22 +43,29 @@ watch(orders, (list) => (list.some((o) => o.state === 'sending') ? poll.resume()
   immediate: true,
 });
 
-async function send(supplier: string): Promise<void> {
-  fault.value = '';
-  previewed.value = undefined;
-  try {
+const send = (supplier: string) =>
+  noted(async () => {
+    previewed.value = undefined;
     // What is ordered is what the server has: the last edit goes there first.
     await commission.flush();
     await api.sendOrder(commission.id, supplier, commission.document!.chosen, today());
-    await reloadOrders();
-  } catch (error) {
-    fault.value = error instanceof Error ? error.message : String(error);
-  }
-}
-async function withdraw(reference: string): Promise<void> {
+  });
+
+/** What was sent by mail, or said on the telephone; the supplier's word is typed when it comes. */
+const sendByHand = (supplier: string) =>
+  noted(async () => {
+    previewed.value = undefined;
+    await commission.flush();
+    await api.sentByHand(commission.id, supplier, commission.document!.chosen, today());
+  });
+const confirmed = (reference: string, said: Word) =>
+  noted(() => api.confirmedByWord(commission.id, reference, said));
+const withdraw = (reference: string) => noted(() => api.withdrawOrder(commission.id, reference));
+
+async function noted(work: () => Promise<unknown>): Promise<void> {
   fault.value = '';
   try {
-    await api.withdrawOrder(commission.id, reference);
+    await work();
     await reloadOrders();
   } catch (error) {
     fault.value = error instanceof Error ? error.message : String(error);
@@ -102,6 +109,7 @@ async function withdraw(reference: string): Promise<void> {
         @order="previewed = s.supplier"
         @again="send(s.supplier)"
         @withdraw="withdraw"
+        @confirmed="confirmed"
       />
       <p v-if="order.unpriced.length" class="quiet">
         {{ wording('orderStage.unpriced', { names: order.unpriced.map((u) => words(u.name)).join('; ') }) }}
@@ -120,6 +128,7 @@ async function withdraw(reference: string): Promise<void> {
       :currency="commission.document!.currency"
       :before="before"
       @send="send(preview.supplier)"
+      @by-hand="sendByHand(preview.supplier)"
       @close="previewed = undefined"
     />
   </div>

@@ -2,11 +2,12 @@
 import { computed } from 'vue';
 import { tooLateToOrder, type OrderLine, type SupplierOrder } from '../../../core/ordering/order';
 import type { Finding } from '../../../core/words/finding';
-import type { SentOrder } from '../../document/api';
+import type { SentOrder, Word } from '../../document/api';
 import { daysAway, shortDay, weekDay } from '../../units/days';
 import { money, useFigures } from '../../units/figures';
 import { wording } from '../../words/wording';
 import { useCommission } from '../../document/commissionStore';
+import SentByHand from './SentByHand.vue';
 import ComingLines from './ComingLines.vue';
 
 /**
@@ -20,7 +21,12 @@ const props = defineProps<{
   currency: string;
   findings: Finding[];
 }>();
-defineEmits<{ order: []; again: []; withdraw: [reference: string] }>();
+defineEmits<{
+  order: [];
+  again: [];
+  withdraw: [reference: string];
+  confirmed: [reference: string, said: Word];
+}>();
 
 const commission = useCommission();
 const { words } = useFigures();
@@ -39,9 +45,9 @@ const aheadWords = ({ ahead, neededOn }: OrderLine) =>
     : `${AHEAD[ahead!]} from ${shortDay(neededOn)}`;
 const lateLines = computed(() => tooLateToOrder(props.findings));
 const newest = computed(() => props.sent[0] as SentOrder | undefined);
-const isSending = computed(() => newest.value?.state === 'sending');
+const isSending = computed(() => newest.value?.state === 'sending' || newest.value?.state === 'sent');
 const act = computed(() => {
-  if (isSending.value) return 'Sending';
+  if (isSending.value) return newest.value?.state === 'sent' ? wording('byHand.sent') : 'Sending';
   if (newest.value && newest.value.state !== 'withdrawn' && !newest.value.confirmation) return 'Send again';
   return props.group.coming.length > 0 ? wording('supplierOrderCard.rest') : 'Order';
 });
@@ -93,6 +99,12 @@ const orderBy = computed(() => {
     </header>
     <p v-if="says" :class="['state', newest?.state]" role="status" data-test="order-state">{{ says }}</p>
     <ComingLines v-if="group.coming.length" :coming="group.coming" :sent="sent" :currency="currency" />
+    <SentByHand
+      v-if="newest?.state === 'sent'"
+      :key="newest.reference"
+      :order="newest"
+      @confirmed="(said) => $emit('confirmed', newest!.reference, said)"
+    />
     <p v-for="f in findings" :key="`${f.id} ${f.at.line}`" class="found" data-test="order-finding">
       <b>{{ words(f.says) }}</b> {{ words(f.because) }}
     </p>
