@@ -19,6 +19,7 @@ export function brokenDownWork(all: readonly BrokenDown[], buildDay: Day): Befor
         things: outOf(b),
       }),
       detail: detailOf(b),
+      handMin: minutesOf(b),
     }));
 }
 

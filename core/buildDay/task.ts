@@ -42,6 +42,8 @@ export interface Beforehand {
   detail: Text;
   /** Why not later, where other work waits for it. */
   because?: Text;
+  /** Minutes of one pair of hands somewhere else, where it is work that a client pays for. */
+  handMin?: number;
 }
 
 /** The task as it is given a sitting: a half of it is no task of its own. */

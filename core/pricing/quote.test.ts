@@ -8,6 +8,7 @@ import { anyJob, jobDocument } from '../testing/anyJob';
 import { carpet } from '../testing/job';
 import { parsed, scape, soil } from '../testing/scape';
 import { inEnglish } from '../words/english';
+import { RATES } from '../buildDay/rates';
 import { frozen, variations } from './accepted';
 import { shareOfMinor, toNext } from './shares';
 
@@ -58,6 +59,21 @@ describe('a quote', () => {
     // A sitting on another day is one more day there, unless it is held at the studio.
     const eve = (place: string) => (d: any) => (d.brief.sittings = [{ id: 'eve', kind: 'hardscape', day: '2027-01-13', place }]); // prettier-ignore
     expect(['site', 'studio'].map((place) => quoted(document(RULES, eve(place))).days)).toEqual([2, 1]);
+  });
+
+  it('has the hours and the day of a scape that is taken apart elsewhere', () => {
+    const layer = (d: any) => d.options[0].bed[0];
+    const lot = (d: any) => {
+      d.brief.brokenDown = [{ id: 'old', name: 'Spring window', day: '2027-01-12' }];
+      layer(d).from = 'old';
+    };
+    const [without, withIt] = [(d: any) => (layer(d).origin = 'stock'), lot].map((change) => plan(document(RULES, change))); // prettier-ignore
+    const [there] = withIt.build.beforehand.filter((b) => b.kind === 'brokenDown');
+    // Ten minutes of tubs and covers, and a minute and a half for each litre through the siphon (`rates.ts`).
+    const litres = withIt.survey.layers[0].volumeL;
+    expect(there.handMin! - 10).toBeGreaterThanOrEqual(Math.floor(litres * RATES.siphonBedPerL));
+    expect(withIt.quote.hours - without.quote.hours).toBeCloseTo((there.handMin! + (withIt.build.doneMin - without.build.doneMin) * 2) / 60, 1); // prettier-ignore
+    expect(withIt.quote.days).toBe(without.quote.days + 1);
   });
 
   it('is rounded up to a step, by a line of its own', () => {

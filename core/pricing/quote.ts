@@ -67,7 +67,7 @@ export function quoteOf(commission: Resolved, { takeOff, order, build }: Priced)
   const things = bought.map((l): QuoteThing => ({ key: l.id, name: l.name, minor: withMargin(l.priceMinor) }));
   const isAway = new Set(sittingsOf(commission).filter((s) => s.isAway).map((s) => s.id));
   const labour = labourOf(build, commission.brief, (id) => isAway.has(id));
-  const hours = rounded(labour.buildHours + labour.visitHours + (rules.designHours ?? 0), HOUR_PLACES);
+  const hours = rounded(labour.elsewhereHours + labour.buildHours + labour.visitHours + (rules.designHours ?? 0), HOUR_PLACES);
   const drafts: Draft[] = [
     ...LINE_KINDS.flatMap((kind): Draft[] => {
       const own = bought.filter((l) => l.kind === kind);
