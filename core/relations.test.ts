@@ -31,8 +31,8 @@ const CENTRAL = [
   'plugPositions', 'plugsFor', 'polygonArea', 'poreWaterL', 'potentialFlow', 'pouredL', 'powerLoad', 'powerOf', 'ppfdFrom', 'priceChanges', 'proposedGear',
   'quoteOf', 'reachFromFront', 'recommendedKg', 'recordedOf', 'regionWithout', 'relax', 'remainingShare', 'resolve', 'restingCelsius', 'roSchedule', 'roughStone',
   'saturationKPa', 'seenThroughPane', 'shadeOf', 'shelfFindings', 'shoppingOf', 'shutOff', 'silhouette', 'sittingsOf', 'slopedAreaMm2', 'solidOfOutlines',
-  'spacingToCover', 'splitRegion', 'squaringUp', 'stabilityOf', 'starts', 'stoneToHoldKg', 'stoppedBy', 'strewnAmount', 'substitutesFor', 'tabSpots', 'takesOf',
-  'tankFlow', 'throughLeaves', 'throughPlates', 'tiled', 'traced', 'trialOf', 'turnToSeat', 'variations', 'waterDensity', 'waterRecipe', 'weekOf',
+  'spacingToCover', 'splitRegion', 'squaringUp', 'stabilityOf', 'starts', 'stoneToHoldKg', 'stoppedBy', 'strewnAmount', 'substitutesFor', 'swapsFor', 'tabSpots',
+  'takesOf', 'tankFlow', 'throughLeaves', 'throughPlates', 'tiled', 'traced', 'trialOf', 'turnToSeat', 'variations', 'waterDensity', 'waterRecipe', 'weekOf',
 ]; // prettier-ignore
 
 describe('relations', () => {

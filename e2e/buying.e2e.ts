@@ -89,6 +89,21 @@ describe('a substitute', () => {
   });
 });
 
+describe('another material', () => {
+  it('is shown with what it changes beside the line, takes its place, and gives it back with one undo', async () => {
+    await b.at.open('/c/demo-cube/take-off');
+    const line = '[data-line="soil-granules"]';
+    await b.at.press(`${line} .name`);
+    await b.at.press('[data-test="swaps"] summary');
+    await b.at.until('[data-swap="soil-powder"]', (w) => /Active soil, powder/.test(w) && /£/.test(w));
+    await b.at.press('[data-swap="soil-powder"] button');
+    await b.page.waitForSelector('[data-line="soil-powder"]');
+    await b.at.press('[aria-label="Undo"]');
+    await b.page.waitForSelector(line);
+    await b.saved();
+  });
+});
+
 describe('a parcel', () => {
   it('is ticked off, with what is dead on arrival, which is claimed and ordered again; what is at the studio comes along', async () => {
     await b.at.open('/c/demo-cliff/order');

@@ -1,29 +1,17 @@
 import { sizeMmOf } from '../hardscape/extent';
 import type { Candidate, Commission, Material, Piece } from '../commission/schema';
 import { clearancesOf } from '../hardscape/clearances';
-import { toSettle, type Finding } from '../words/finding';
 import { asActual, withOwn, type Actual } from '../yard/candidate';
+import { planChanges, type PlanChanges, type Was } from './planChanges';
 import { plan, type Plan, type PlanAsk } from './plan';
 
-/** A figure before and after. */
-export interface Was {
-  was: number;
-  is: number;
-}
-
 /** What an actual piece changes of the scape as it is drawn. */
-export interface Trial {
+export interface Trial extends PlanChanges {
   as: Actual;
   sizeMm: [number, number, number];
   massKg: Was;
-  freeWaterL: Was;
-  /** All of the material, minor units. */
-  costMinor: Was;
   /** How far it is from glass and neighbours, mm; only where that changes by a millimetre and more. */
   clear: (Was & { to: string })[];
-  /** What would have to be settled besides, and what would not any more. */
-  fresh: Finding[];
-  gone: Finding[];
 }
 
 /**
@@ -54,17 +42,14 @@ export function trialOf(
     return plan(doc, { ...ask, optionId: option.id, planted: 'later' });
   };
   const [was, is] = [planned(before), planned(withOwn(before, as))];
-  const both = (of: (p: Plan) => number): Was => ({ was: of(was), is: of(is) });
+  const massOf = (p: Plan) => p.survey.pieces.find(({ id }) => id === drawn.id)?.massKg ?? 0;
   const sizes = sizeMmOf(as.shape);
   return {
     as,
     sizeMm: [sizes[0], sizes[1], sizes[2]],
-    massKg: both((p) => p.survey.pieces.find(({ id }) => id === drawn.id)?.massKg ?? 0),
-    freeWaterL: both((p) => p.survey.freeWaterL),
-    costMinor: both((p) => p.order.totalMinor),
+    massKg: { was: massOf(was), is: massOf(is) },
     clear: clearChanges(drawn.id, was, is, commission),
-    fresh: without(is.findings, was.findings),
-    gone: without(was.findings, is.findings),
+    ...planChanges(was, is),
   };
 }
 
@@ -78,11 +63,4 @@ function clearChanges(id: string, was: Plan, is: Plan, { vessel }: Commission): 
     const old = before.get(to);
     return old === undefined || Math.abs(old - mm) < 1 ? [] : [{ to, was: old, is: mm }];
   });
-}
-
-/** What asks for something in one list and not in the other: of the same kind at the same place. */
-function without(all: readonly Finding[], others: readonly Finding[]): Finding[] {
-  const keyOf = (f: Finding) => JSON.stringify([f.id, f.at]);
-  const known = new Set(toSettle(others).map(keyOf));
-  return toSettle(all).filter((f) => !known.has(keyOf(f)));
 }

@@ -146,6 +146,10 @@ export function useLivePlan(
     hides: () => remote.hides(),
     lightInWeek: (week) => remote.lightInWeek(week),
     buying: () => remote.buying(),
+    swaps: (from, others, sellers) => {
+      const plain = JSON.parse(JSON.stringify([others, sellers])) as [typeof others, typeof sellers];
+      return remote.swaps(from, ...plain);
+    },
     // What a page watches is no plain thing; what goes to the worker has to be.
     trial: (candidate) => remote.trial(JSON.parse(JSON.stringify(candidate)) as typeof candidate),
     lightUnder: (finger) => remote.lightUnder(finger),

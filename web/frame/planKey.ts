@@ -1,7 +1,8 @@
 import { inject, type InjectionKey, type ShallowRef } from 'vue';
 import type { WaterHeight } from '../../core/survey/waterByHeight';
 import type { Filling } from '../../core/substrate/fillUnder';
-import type { Candidate, Piece } from '../../core/commission/schema';
+import type { Swap } from '../../core/pipeline/swaps';
+import type { Candidate, Material, Piece, Supplier } from '../../core/commission/schema';
 import type { Trial } from '../../core/pipeline/trial';
 import type { Hide, Touched } from '../../core/planting/picked';
 import type { Spot3 } from '../../core/view/sightLine';
@@ -33,6 +34,8 @@ export interface ScapeWork {
   hides: () => Promise<Hide[]>;
   /** Ways to buy what is still to be ordered, of the plan that was last made. */
   buying: () => Promise<Buying | undefined>;
+  /** What each of some materials would change in the place of one. */
+  swaps: (from: string, others: Material[], sellers: Supplier[]) => Promise<Swap[]>;
   /** What an actual piece changes in the place of the one that is drawn. */
   trial: (candidate: Candidate) => Promise<Trial | undefined>;
   /** Light on the piece that a finger meets, as planted, µmol/m²/s; undefined where it meets none. */

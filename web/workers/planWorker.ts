@@ -7,7 +7,7 @@ import type { Shelf } from '../../core/stock/shelf';
 import type { Elsewhere } from '../../core/yard/reserved';
 import { newMemo } from '../../core/survey/memo';
 import { materialOf, optionOf } from '../../core/commission/lookup';
-import type { Candidate, Commission, Layer, Piece } from '../../core/commission/schema';
+import type { Candidate, Commission, Layer, Material, Piece, Supplier } from '../../core/commission/schema';
 import { clearancesOf, type Clearance } from '../../core/hardscape/clearances';
 import { gapMm, JOINABLE_MM } from '../../core/hardscape/contact';
 import { loadsOf, type Load } from '../../core/hardscape/loads';
@@ -26,6 +26,7 @@ import { ppfdOnPiece } from '../../core/planted/lightAt';
 import { lightOnDay } from '../../core/planted/lightOnDay';
 import { resolve } from '../../core/resolved/resolved';
 import { newPlantedMemo, plantedPlan, type PlantedPlan } from '../../core/planted/planted';
+import { swapsFor, type Swap } from '../../core/pipeline/swaps';
 import { trialOf, type Trial } from '../../core/pipeline/trial';
 import { unfinished } from '../../core/pipeline/finite';
 import { fixedStanding } from '../../core/survey/fixed';
@@ -362,6 +363,13 @@ async function trial(candidate: Candidate): Promise<Trial | undefined> {
   return trialOf(commission, candidate, material, { ...ask, memo: { ...newMemo(), columns: memo.columns } });
 }
 
+/** What each of some materials would change in the place of one that the scape is built with. */
+async function swaps(from: string, others: Material[], sellers: Supplier[]): Promise<Swap[]> {
+  if (!last) return [];
+  const { commission, ask, survey } = last;
+  return swapsFor(commission, from, others, sellers, { ...ask, optionId: survey.optionId, memo: { ...newMemo(), columns: memo.columns } }); // prettier-ignore
+}
+
 /** Which piece a finger meets, and where on it: from above, from the front, or where a look from a seat ends. */
 export type Finger =
   | { from: 'above' | 'front'; spot: [number, number] }
@@ -388,6 +396,7 @@ const worker = {
   followed,
   buying,
   trial,
+  swaps,
   lightInWeek,
   lightUnder,
   waterScale,

@@ -112,6 +112,7 @@ const signed = (value: number, unit: string) => {
         }}
       </p>
       <LinePrice v-if="material && isUnpriced" :material="material" />
+      <slot v-if="material && line.held > 0" :material="material" />
     </td>
   </tr>
 </template>

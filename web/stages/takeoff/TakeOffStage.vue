@@ -10,6 +10,7 @@ import { useFigures } from '../../units/figures';
 import { openLine } from '../../frame/openLine';
 import PendingWords from '../../design/PendingWords.vue';
 import { useFrame } from '../../frame/planKey';
+import LineSwaps from './LineSwaps.vue';
 import TakeOffRow from './TakeOffRow.vue';
 import { wording } from '../../words/wording';
 
@@ -108,7 +109,9 @@ const late = computed(() => (plan.value ? tooLate(plan.value.order) : new Set<st
           :late="late.has(l.id)"
           :open="openLine === l.id"
           @toggle="openLine = openLine === l.id ? undefined : l.id"
-        />
+        >
+          <template #default="{ material }"><LineSwaps :material="material" /></template>
+        </TakeOffRow>
       </tbody>
       <tfoot>
         <tr>

@@ -94,4 +94,11 @@ export const TAKEOFF = {
   'takeOffStage.pieces': '{count, plural, one {# piece} other {# pieces}} placed, {mass}',
   'takeOffStage.plants': '{species} species, {packs, plural, one {# pack} other {# packs}}',
   'takeOffStage.order': 'Order {count, plural, one {# pack} other {# packs}} →',
+  'lineSwaps.title': 'Another in its place',
+  'lineSwaps.working': 'Planning each of them…',
+  'lineSwaps.water': 'free water {by}',
+  'lineSwaps.floor': 'on the floor {by}',
+  'lineSwaps.fresh': 'to be settled then: {says}',
+  'lineSwaps.gone': 'settled by it: {says}',
+  'lineSwaps.unpriced': 'no price',
 } as const;
