@@ -158,7 +158,6 @@ function candidateFaults(
   { materials }: Commission['catalogue'],
   candidates: Commission['candidates'] = [],
 ): Fault[] {
-  // prettier-ignore
   const known = new Set(materials.map((m) => m.id));
   return candidates.flatMap(
     ({ material }, i) =>

@@ -24,7 +24,6 @@ export function withCandidateChanged(
   id: string,
   change: Partial<Candidate>,
 ): Commission {
-  // prettier-ignore
   return { ...document, candidates: allOf(document).map((c) => (c.id === id ? withGiven(c, change) : c)) };
 }
 

@@ -26,7 +26,6 @@ export function trialOf(
   material: Material,
   ask: PlanAsk,
 ): Trial | undefined {
-  // prettier-ignore
   const option = commission.options.find((o) => o.id === candidate.option);
   const drawn = option?.pieces.find((p) => p.id === candidate.piece);
   if (!option || !drawn) return undefined;

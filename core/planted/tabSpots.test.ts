@@ -37,6 +37,12 @@ describe('places of root tabs', () => {
     );
   });
 
+  it('are none, like plugs, where what is left of a region lies under the belly of a stone', () => {
+    // The region is the stone's own square but for a corner that its widest girth hangs over.
+    const { p, spots, bought } = tabsOf([255, 140, 60, 60]);
+    expect([spots.length, bought, p.survey.plantings[0].plugs]).toEqual([0, 0, 0]);
+  });
+
   it('lie about as far apart as one feeds, each with its own', () => {
     // By hand: 0.3 × 0.15 m are 0.045 m², one for each square of 65 mm: 0.045 / 0.004225 = 10.7, so 11.
     const { spots, bought } = tabsOf([0, 0, 300, 150]);

@@ -46,6 +46,11 @@ export function plugPositions(
   return thinned(v, count, area);
 }
 
+/** Whether a region has any place at all where something can be set, what stands there leaving it room above. */
+export function hasRoom(field: BedField, region: Polygon, taken: Float64Array): boolean {
+  return freeCells(field, region, taken).area > 0;
+}
+
 /** Cells of a region that are free, with their surface added up, mm². */
 function freeCells(field: BedField, region: Polygon, taken?: Float64Array) {
   const share = cellCoverage(field, region);

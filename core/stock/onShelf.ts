@@ -7,7 +7,6 @@ export function amountIn(
   to: Take['unit'],
   kgPerL: number | undefined,
 ): number | undefined {
-  // prettier-ignore
   if (from === to) return amount;
   if (kgPerL === undefined) return undefined;
   if (from === 'kg' && to === 'L') return amount / kgPerL;
@@ -19,7 +18,6 @@ export function onShelf(
   { entries, reserved }: Shelf,
   { of, unit, kgPerL }: Pick<Take, 'of' | 'unit' | 'kgPerL'>,
 ) {
-  // prettier-ignore
   const sum = (list: readonly { of: string; amount: number; unit: ShelfEntry['unit'] }[]) =>
     list.filter((e) => e.of === of).reduce((n, e) => n + (amountIn(e.amount, e.unit, unit, kgPerL) ?? 0), 0);
   return { has: sum(entries), reserved: sum(reserved) };

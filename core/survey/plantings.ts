@@ -1,3 +1,5 @@
+import { hasRoom } from '../planting/positions';
+import { standsOn } from '../planting/standsOn';
 import type { Plant } from '../commission/schema';
 import { spacingOf } from '../planting/spacing';
 import { cellCoverage } from '../geometry/coverage';
@@ -24,6 +26,9 @@ export interface PlantingSurvey {
   /** Thinnest soil under it and where; left out where nothing roots in the bed. */
   thinnest?: DepthSpot;
 }
+
+/** Where less than this part of a region is free, it is looked whether a hand finds room there: under an overhang nothing is set. */
+const SCARCE = 0.3;
 
 /** Measures every planting: by area where it has a region, otherwise as counted. */
 export function surveyPlantings(
@@ -54,7 +59,9 @@ export function surveyPlantings(
     // While an edge of the vessel is dragged pieces cover what they last covered, as they displace it.
     const key = memo.rough ? ring : bare.share;
     const standing = standingMm2(input, id, region, bare.share, key, memo);
-    const net = Math.max(0, bare.sloped - standing) * (planting.share ?? 1);
+    const free = Math.max(0, bare.sloped - standing);
+    const isNowhere = free > 0 && free < SCARCE * bare.sloped && !hasRoom(input.field, region, standsOn(input.field, input.standing)); // prettier-ignore
+    const net = isNowhere ? 0 : free * (planting.share ?? 1);
     return {
       ...counted,
       slopedM2: bare.sloped / 1e6,

@@ -97,7 +97,6 @@ export function candidatesFor(
   option: string,
   piece: string,
 ): Candidate[] {
-  // prettier-ignore
   return (all ?? []).filter((c) => c.option === option && c.piece === piece);
 }
 

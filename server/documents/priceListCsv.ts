@@ -92,7 +92,6 @@ function lineOf(
   sign: DecimalSign,
   currency: string,
 ): ListLine | { wrong: string } {
-  // prettier-ignore
   const name = cell('name');
   const article = cell('article') || name;
   if (name === '') return { wrong: 'the name is missing' };
@@ -131,7 +130,6 @@ function sizeOf(cell: (role: Role) => string): Pick<ListLine, 'size' | 'unit'> {
 function rowsOf(
   bytes: Uint8Array,
 ): { headings: string[]; rows: string[][]; firstLine: number } | { says: string } {
-  // prettier-ignore
   let text: string;
   try {
     text = textOf(bytes);

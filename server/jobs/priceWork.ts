@@ -30,7 +30,6 @@ export function readPrices(
   _meshes: Meshes,
   tell: Tell,
 ): ComparedPrices {
-  // prettier-ignore
   const read = priceListOf(bytesOfBody(body), shape, currency, tell);
   if (read.kind !== 'lines') return read;
   const { lines, bad, unread } = read;

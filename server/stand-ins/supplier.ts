@@ -95,7 +95,6 @@ export class SimulatedSuppliers implements SupplierLink {
     { supplier, today, wantedBy, lines }: SupplierRequest,
     lateDays: number,
   ): string | null {
-    // prettier-ignore
     const isLiving = lines.some((l) => l.isLiving);
     const shortest = Math.max(...lines.map((l) => l.leadDays));
     const lead = lateDays + (wantedBy === null ? shortest : Math.max(shortest, daysFrom(today, wantedBy)));

@@ -66,7 +66,6 @@ export async function isNamed(
   name: string,
   besides: string,
 ): Promise<boolean> {
-  // prettier-ignore
   const rows = await db
     .select({ name: sql<string>`${entries.value} ->> '$.name'` })
     .from(entries)

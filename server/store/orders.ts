@@ -1,4 +1,4 @@
-import { and, desc, eq, inArray, ne } from 'drizzle-orm';
+import { and, desc, eq, inArray, ne, type SQL } from 'drizzle-orm';
 import { placedAmong, type Confirmation, type Placed } from '../../core/ordering/confirmation';
 import type { SupplierRequest } from '../supplierLink';
 import { glances, orders, type OrderRow } from './schema';
@@ -24,7 +24,6 @@ export async function orderSent(
   request: SupplierRequest,
   state: 'sending' | 'sent' = 'sending',
 ): Promise<void> {
-  // prettier-ignore
   const sent = {
     supplier: request.supplier.id,
     request,
@@ -53,13 +52,26 @@ export async function orderAnswered(
     reason: answer.reason ?? null,
     answeredAt: new Date().toISOString(),
   };
-  // What was withdrawn meanwhile stays so: whoever answered has to be told.
-  const late = answer.confirmation ? LATE_ANSWER : (answer.reason ?? null);
+  const of = (state: SQL) => and(eq(orders.reference, reference), state);
+  // What was withdrawn meanwhile stays so: whoever confirmed it has to be told.
+  const late = { reason: LATE_ANSWER, answeredAt: set.answeredAt };
   await written(
     store,
     reference,
-    (db) => db.update(orders).set(set).where(and(eq(orders.reference, reference), ne(orders.state, 'withdrawn'))), // prettier-ignore
-    (db) => db.update(orders).set({ reason: late, answeredAt: set.answeredAt }).where(and(eq(orders.reference, reference), eq(orders.state, 'withdrawn'))), // prettier-ignore
+    (db) =>
+      db
+        .update(orders)
+        .set(set)
+        .where(of(ne(orders.state, 'withdrawn'))),
+    ...(answer.confirmation
+      ? [
+          (db: Store['db']) =>
+            db
+              .update(orders)
+              .set(late)
+              .where(of(eq(orders.state, 'withdrawn'))),
+        ]
+      : []),
   );
 }
 
@@ -67,7 +79,6 @@ const LATE_ANSWER = 'It was confirmed after it had been withdrawn here: tell the
 
 /** An order that is not wanted any more; what it had confirmed does not count. False where there is none of that reference. */
 export async function withdrawOrder(store: Store, commissionId: string, reference: string): Promise<boolean> {
-  // prettier-ignore
   const row = await orderByReference(store, reference);
   if (!row || row.commissionId !== commissionId) return false;
   const reason = row.confirmation
