@@ -1,3 +1,5 @@
+import { join } from 'node:path';
+import type { ElementHandle } from 'puppeteer-core';
 import { describe, expect, it } from 'vitest';
 import { Finger } from './briefs/hand';
 import { withDemo } from './harness';
@@ -115,6 +117,9 @@ describe('a parcel', () => {
     await b.page.waitForSelector(`${card} [data-test="all-came"]`, { hidden: true });
     const line = await b.page.$eval(`${card} [data-received]`, (e) => e.getAttribute('data-received')!);
     await b.at.type(`${card} [data-received="${line}"] [data-test="dead"]`, '1');
+    const photo = (await b.page.$(`${card} [data-received="${line}"] input[type="file"]`)) as ElementHandle<HTMLInputElement>; // prettier-ignore
+    await photo.uploadFile(join(import.meta.dirname, '..', 'docs', 'screenshots', 'order.png'));
+    await b.page.waitForSelector(`${card} [data-received="${line}"] img`);
     await b.at.until(`${card}`, (w) => /1 dead\./.test(w) && /Claim it the same day/.test(w));
     // What is missing is to be ordered again.
     await b.page.waitForSelector(`${card} [data-test="order"]`);

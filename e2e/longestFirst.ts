@@ -15,6 +15,7 @@ const LONGEST = [
   'visitsByTouch.e2e.ts',
   'plantingRegions.e2e.ts',
   'newcomer.e2e.ts',
+  'buying.e2e.ts',
 ];
 
 /** The order of the files: those named above, then the others. */

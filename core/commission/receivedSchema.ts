@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { must } from './must';
 import { day, id, words } from './primitives';
 
 /* What came of an order, line by line, as it was counted when the parcel was opened. */
@@ -19,5 +20,10 @@ export const receivedSchema = z.looseObject({
   dead: packs.optional(),
   at: z.enum(RECEIVED_AT).optional(),
   day,
+  /** One of the document's pictures: what is broken or dead is claimed with it. */
+  photo: z
+    .string()
+    .regex(/^[a-f0-9]{32}$/, must('picture'))
+    .optional(),
   note: words.optional(),
 });

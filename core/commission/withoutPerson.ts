@@ -75,7 +75,7 @@ export function withoutPerson(document: Commission): Commission {
     },
     ...(quote ? { quote: figuresOf(quote) } : {}),
     ...(taken ? { taken: taken.map(({ note: _note, ...t }) => t) } : {}),
-    ...(received ? { received: received.map(({ note: _note, ...r }) => r) } : {}),
+    ...(received ? { received: received.map(({ note: _note, photo: _photo, ...r }) => r) } : {}),
     ...(now ? { now: { ...now, underlays: undefined } } : {}),
     options: document.options.map(({ underlays: _underlays, ...o }, i): Option => ({ ...o, title: `Option ${i + 1}` })), // prettier-ignore
   } as Commission;

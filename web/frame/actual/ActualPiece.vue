@@ -12,7 +12,7 @@ import { useCommission } from '../../document/commissionStore';
 import DayField from '../../document/DayField.vue';
 import FigureField from '../../document/FigureField.vue';
 import { useLocalForm } from '../../document/localForm';
-import { refusedFile, uploadPicture } from '../../document/upload';
+import { usePhotograph } from '../../document/photograph';
 import WordsField from '../../document/WordsField.vue';
 import { today } from '../../units/days';
 import { useFigures } from '../../units/figures';
@@ -107,29 +107,9 @@ const isStale = computed(
 );
 const extent = computed(() => sizeMmOf(props.piece.shape));
 
-const fault = ref('');
-async function photograph(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement;
-  const file = input.files?.[0];
-  input.value = '';
-  if (!file) return;
-  fault.value = refusedFile(file) ?? '';
-  if (fault.value) return;
-  try {
-    const kept = await uploadPicture(commission.id, file, () => {}, new AbortController().signal);
-    commission.edit(`photo ${id}`, (d) =>
-      withCandidateChanged(
-        { ...d, pictures: [...(d.pictures ?? []).filter((p) => p.id !== kept.id), { ...kept, shows: 'offered' as const, caption: id }] }, // prettier-ignore
-        id,
-        { photo: kept.id },
-      ),
-    );
-  } catch (error) {
-    fault.value = wording('actual.photoAway', {
-      why: error instanceof Error ? error.message : String(error),
-    });
-  }
-}
+const { fault, take: takePhoto } = usePhotograph('offered');
+const photograph = (event: Event) =>
+  takePhoto(event, id, (d, photo) => withCandidateChanged(d, id, { photo }));
 const sellers = computed(() => doc.value.catalogue.suppliers.map((s) => ({ value: s.id, title: s.name })));
 const isShop = computed(() => props.candidate.supplier !== undefined && supplierOf(doc.value, props.candidate.supplier).shop); // prettier-ignore
 const kinds = computed(() =>

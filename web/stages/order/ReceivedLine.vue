@@ -4,6 +4,8 @@ import { RECEIVED_AT } from '../../../core/commission/receivedSchema';
 import { withoutReceived, withReceived } from '../../../core/edits/received';
 import type { ComingLine } from '../../../core/ordering/coming';
 import { useCommission } from '../../document/commissionStore';
+import { api } from '../../document/api';
+import { usePhotograph } from '../../document/photograph';
 import FigureField from '../../document/FigureField.vue';
 import { today } from '../../units/days';
 import { wording } from '../../words/wording';
@@ -21,6 +23,9 @@ const set = (change: Parameters<typeof withReceived>[2]) =>
   commission.tryEdit(`received ${props.coming.line} ${Object.keys(change)[0]}`, (d) =>
     withReceived(d, line.value, change, today()),
   );
+const { fault, take } = usePhotograph('received');
+const photograph = (event: Event) =>
+  take(event, props.coming.pack, (d, photo) => withReceived(d, line.value, { photo }, today()));
 function back(): void {
   commission.endStep();
   commission.edit(`not received ${props.coming.line}`, (d) => withoutReceived(d, line.value));
@@ -65,16 +70,31 @@ const PLACES = { studio: wording('receivedLine.studio'), site: wording('received
         <option v-for="p in RECEIVED_AT" :key="p" :value="p">{{ PLACES[p] }}</option>
       </select></label
     >
+    <label class="act" data-test="received-photo"
+      >{{ wording('receivedLine.photo')
+      }}<input type="file" accept="image/*" capture="environment" class="sr" @change="photograph"
+    /></label>
     <button class="act" @click="back">{{ wording('receivedLine.back') }}</button>
+    <p v-if="fault" class="late">{{ fault }}</p>
+    <img
+      v-if="r.photo"
+      :src="api.pictureUrl(commission.id, r.photo)"
+      :alt="wording('receivedLine.photo')"
+      loading="lazy"
+    />
   </div>
 </template>
 
 <style scoped>
 .received {
   display: grid;
-  grid-template-columns: 80px 80px 80px minmax(110px, 1fr) auto;
+  grid-template-columns: 80px 80px 80px minmax(110px, 1fr) auto auto;
   gap: 0 14px;
   align-items: end;
+}
+img {
+  grid-column: 1 / -1;
+  max-height: 140px;
 }
 .where span {
   display: block;

@@ -48,4 +48,6 @@ export const DOCUMENT = {
   'offerSearch.each': '{money} / {unit}',
   'offerSearch.unsaid': 'size not said',
   'offerSearch.none': 'No price list was taken in yet: Studio, Suppliers, Terms.',
+  'photograph.away':
+    'The photograph was not kept: {why} Take it again once the studio’s server can be reached.',
 } as const;

@@ -61,8 +61,6 @@ export const FRAME = {
   'actual.came': 'It came: measure it',
   'actual.differs': 'Other than promised: {how}.',
   'actual.sizes': 'Three sizes are missing: until then nothing can be tried.',
-  'actual.photoAway':
-    'The photograph was not kept: {why} Take it again once the studio’s server can be reached.',
   'trial.nothing': 'Nothing measured changes.',
   'trial.mass': 'It weighs {was} → {is}',
   'trial.water': 'Free water {was} → {is}',

@@ -28,6 +28,7 @@ export const ORDER = {
   'shoppingRow.not': 'Not taken',
   'comingLines.allCame': 'All of it came',
   'comingLines.count': 'It came',
+  'receivedLine.photo': 'Photograph',
   'receivedLine.came': 'came',
   'receivedLine.broken': 'broken',
   'receivedLine.dead': 'dead',
