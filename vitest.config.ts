@@ -16,7 +16,13 @@ export default defineConfig({
         extends: true,
         test: {
           name: 'computation and server',
-          include: ['core/**/*.test.ts', 'cli/**/*.test.ts', 'server/**/*.test.ts', 'demo/**/*.test.ts'],
+          include: [
+            'core/**/*.test.ts',
+            'cli/**/*.test.ts',
+            'server/**/*.test.ts',
+            'demo/**/*.test.ts',
+            'scripts/**/*.test.ts',
+          ],
           // Nothing here is put in the place of a module: files may share what they have loaded.
           isolate: false,
         },

@@ -1,10 +1,12 @@
 /*
  * npm test: install what is missing, lint, check types, run the unit tests, drive the real interface.
  * `-- --changed [REF]`: what differs from a commit, the last one unless it is named, and what that reaches.
+ * `-- --all`: every file in the browser, not only those whose turn it is (`turns.mjs`).
  */
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { browserFilesFor, changedSince } from './changed.mjs';
+import { ALWAYS, browserFiles, turnNow, TURNS, turnsOf } from './turns.mjs';
 import { built, failed, installed, root, run } from './ready.mjs';
 
 const node = process.execPath;
@@ -46,7 +48,7 @@ try {
 
 /** All of it, or what the named files reach. */
 async function tested(names) {
-  const files = names ? browserFilesFor(names) : [];
+  const files = names ? browserFilesFor(names) : filesNow();
   const inBrowser = !names || files.length > 0;
   // A browser that has to be fetched comes while the processors are at work on the rest.
   const browser = inBrowser ? settled(chromium()) : undefined;
@@ -62,6 +64,15 @@ async function tested(names) {
     console.log('The interface in a browser');
     await vitest('run', '--config', 'e2e/vitest.config.ts', ...files);
   }
+}
+
+/** What is driven always and what has its turn; nothing named is everything. */
+function filesNow() {
+  if (process.argv.includes('--all')) return [];
+  const turn = turnNow();
+  const files = [...ALWAYS, ...turnsOf(browserFiles())[turn]];
+  console.log(`In the browser: ${files.length} of ${browserFiles().length} files, turn ${turn + 1} of ${TURNS}; “npm test -- --all” drives every one.`); // prettier-ignore
+  return files;
 }
 
 async function checked(names) {

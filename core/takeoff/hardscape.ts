@@ -13,6 +13,10 @@ import { strewnSteps } from './strewn';
 /** Stone bought for each kilogram placed when the studio has not said (common practice: 1.5 to 2). */
 export const USUAL_STONE_FACTOR = 1.5;
 
+/** Stone is bought by weight with a choice to pick from, wood and pots by piece. */
+export const boughtBy = ({ kind }: Pick<Material, 'kind'>): 'kg' | 'piece' =>
+  kind === 'stone' ? 'kg' : 'piece';
+
 /** In which order they are listed. */
 const ORDER: readonly Material['kind'][] = ['stone', 'wood', 'ware'];
 
@@ -24,7 +28,7 @@ export function hardscapeLines(commission: Resolved, survey: Survey): TakeOffLin
     .map((id) => materialOf(commission, id))
     .sort((a, b) => ORDER.indexOf(a.kind) - ORDER.indexOf(b.kind))
     .map((material) =>
-      material.kind !== 'stone'
+      boughtBy(material) === 'piece'
         ? pieceLine(commission, survey, material)
         : stoneLine(commission, survey, material),
     );

@@ -6,6 +6,7 @@ import { withApproved, withCandidateChanged, withDeclined, withoutCandidate, wit
 import { differsWords } from '../../../core/findings/candidateFindings';
 import { sizeMmOf } from '../../../core/hardscape/extent';
 import type { Trial } from '../../../core/pipeline/trial';
+import { boughtBy } from '../../../core/takeoff/hardscape';
 import { differences, knownOf, standingOf, type Standing } from '../../../core/yard/candidate';
 import { api } from '../../document/api';
 import { useCommission } from '../../document/commissionStore';
@@ -82,9 +83,8 @@ function act(key: string, change: Parameters<typeof commission.edit>[1]): void {
 }
 const { id } = props.candidate;
 const tryIt = () => trial.value && act('tried', (d) => withTried(d, id, trial.value!.as));
-const byWeight = computed(() => plan.value?.takeOff.lines.find((l) => l.id === props.candidate.material)?.needed.unit === 'kg' || isStone.value); // prettier-ignore
-const isStone = computed(() => materialOf(doc.value, props.candidate.material).kind === 'stone');
-const needsMass = computed(() => byWeight.value && known.value.massKg === undefined);
+const by = computed(() => boughtBy(materialOf(doc.value, props.candidate.material)));
+const needsMass = computed(() => by.value === 'kg' && known.value.massKg === undefined);
 /** Said yes to, it stands on the bench at once; in a shop one has it in the hand. */
 function takeIt(): void {
   const { as } = trial.value!;
@@ -94,7 +94,7 @@ function takeIt(): void {
   act(
     'take',
     (d) =>
-    withCandidateChanged(withApproved(withTried(d, id, as), id, byWeight.value ? 'kg' : 'piece', today()), id, measured), // prettier-ignore
+    withCandidateChanged(withApproved(withTried(d, id, as), id, by.value, today()), id, measured), // prettier-ignore
   );
 }
 const differs = computed(() => differences(props.candidate).map((d) => f.words(differsWords(d))).join(', ')); // prettier-ignore
