@@ -106,6 +106,7 @@ td {
 }
 th {
   overflow: visible;
+  min-width: 142px;
 }
 th span {
   display: block;

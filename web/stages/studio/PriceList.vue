@@ -136,6 +136,7 @@ const standing = computed(() =>
 <style scoped>
 .list {
   flex: 1 1 100%;
+  min-width: 0;
 }
 .list > p,
 .row {

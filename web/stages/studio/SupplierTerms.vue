@@ -110,6 +110,7 @@ function setOpen(text: string): string | undefined {
 <style scoped>
 .terms {
   flex: 1 1 100%;
+  min-width: 0;
 }
 .living {
   display: flex;
