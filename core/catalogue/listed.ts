@@ -14,6 +14,11 @@ export interface Listed {
   listedOn: Day;
 }
 
+/** What one litre, kilogram or piece of it costs, minor units; undefined where the list does not say what a pack holds. */
+export function eachMinor({ priceMinor, size }: Pick<Listed, 'priceMinor' | 'size'>): number | undefined {
+  return size === null || size <= 0 ? undefined : Math.round(priceMinor / size);
+}
+
 /** What a pack costs today; of which list, and since when it is on it no more. */
 export interface PriceToday extends Pick<Listed, 'supplier' | 'article' | 'priceMinor' | 'size' | 'unit'> {
   listedOn: Day | null;

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { Day } from '../calendar/day';
 import { words } from '../commission/primitives';
 import type { DecimalSign } from './listFigures';
 import type { PriceChanges, Repriced, Resized } from './priceChanges';
@@ -14,6 +15,13 @@ export const listShapeSchema = z.object({
   sign: z.enum(['.', ',']).optional(),
 });
 export type ListShape = z.infer<typeof listShapeSchema>;
+
+/** How a supplier's list was read last, of which day it is and how many lines it has; by the supplier's id. */
+export interface KeptList extends ListShape {
+  id: string;
+  listedOn: Day;
+  lines: number;
+}
 
 /** A line that was not taken, by its number in the file, with the reason. */
 export interface BadLine {

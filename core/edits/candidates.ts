@@ -1,9 +1,11 @@
 import type { Day } from '../calendar/day';
+import { soldBy } from '../catalogue/materialFields';
+import { materialOf } from '../commission/lookup';
 import type { Candidate, Commission, Piece } from '../commission/schema';
 import { knownOf, ownOf, withOwn, type Actual, type OwnOf } from '../yard/candidate';
 import { withGiven } from './given';
 import { nextNumber } from './ids';
-import { withoutTaken, withTaken } from './taken';
+import { withoutTaken, withTaken, withTakenChanged } from './taken';
 
 /*
  * Actual pieces for those that are drawn: noted, put on the bench for trial and taken off again, said yes or no to, measured
@@ -18,13 +20,27 @@ export function withCandidate(document: Commission, entry: Omit<Candidate, 'id'>
   return { ...document, candidates: [...all, { ...entry, id: nextNumber(all, 'C') } as Candidate] };
 }
 
-/** The document with some of what is said of one changed; what is given as undefined is not said any more. */
+/**
+ * The document with some of what is said of one changed; what is given as undefined is not said any more. What was bought for
+ * it is what it is: its material, its weight and its price follow.
+ */
 export function withCandidateChanged(
   document: Commission,
   id: string,
   change: Partial<Candidate>,
 ): Commission {
-  return { ...document, candidates: allOf(document).map((c) => (c.id === id ? withGiven(c, change) : c)) };
+  const candidates = allOf(document).map((c) => (c.id === id ? withGiven(c, change) : c));
+  const next = { ...document, candidates };
+  const changed = candidates.find((c) => c.id === id)!;
+  return changed.taken === undefined ? next : withTakenChanged(next, changed.taken, boughtAs(next, changed));
+}
+
+/** What is bought for one: its weight where its kind is sold by weight, else a piece; no amount while nobody has weighed it. */
+function boughtAs(document: Commission, candidate: Candidate) {
+  const { material: item, supplier, priceMinor: paidMinor } = candidate;
+  const isWeighed = soldBy(materialOf(document, item).kind) === 'kg';
+  const amount = isWeighed ? knownOf(candidate).massKg : 1;
+  return { item, supplier, paidMinor, ...(amount === undefined ? {} : { amount }) };
 }
 
 /** One on the bench, as it is known: the piece that it takes the place of is remembered. Anything tried for that piece before goes. */
@@ -46,14 +62,13 @@ export function withoutTried(document: Commission, id: string): Commission {
   return withCandidateChanged(withPieceAs(document, candidate, candidate.was), id, { was: undefined });
 }
 
-/** One said yes to: it is bought, by its weight where its line is by weight, at its own price. */
-export function withApproved(document: Commission, id: string, by: 'kg' | 'piece', day: Day): Commission {
+/** One said yes to: it is bought, by its weight where its kind is, at its own price. */
+export function withApproved(document: Commission, id: string, day: Day): Commission {
   const candidate = allOf(document).find((c) => c.id === id)!;
-  const amount = by === 'kg' ? knownOf(candidate).massKg : 1;
   const said = withCandidateChanged(document, id, { approvedOn: day, declined: undefined });
+  const { amount, ...rest } = boughtAs(document, candidate);
   if (candidate.taken !== undefined || amount === undefined) return said;
-  const { material: item, supplier, priceMinor: paidMinor } = candidate;
-  const bought = withTaken(said, withGiven({ item, supplier, paidMinor, amount, day }, {}));
+  const bought = withTaken(said, withGiven({ ...rest, amount, day }, {}));
   return withCandidateChanged(bought, id, { taken: bought.taken!.at(-1)!.id });
 }
 

@@ -42,16 +42,16 @@ describe('whatever is accepted', () => {
   });
 
   it('is worked out to the last figure, in vessels of any shape with any stones, beds and plants', () => {
-    let accepted = 0;
+    // Much of what is drawn at random is refused: only what is accepted counts.
     fc.assert(
-      fc.property(anyScape, (commission) => {
-        if (!commission) return;
-        accepted++;
-        expect(worked(commission) ?? 'whole').toBe('whole');
-      }),
-      { numRuns: ROUNDS, verbose: 0 },
+      fc.property(
+        anyScape.filter((commission) => commission !== undefined),
+        (commission) => {
+          expect(worked(commission!) ?? 'whole').toBe('whole');
+        },
+      ),
+      { numRuns: Math.ceil(ROUNDS / 2), verbose: 0 },
     );
-    expect(accepted).toBeGreaterThan(ROUNDS / 6);
   });
 
   it('is worked out where nothing carries a stone: lifted out of the bed, or moved off the one it rested on', () => {

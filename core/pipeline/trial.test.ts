@@ -63,12 +63,17 @@ describe('an actual piece that is tried', () => {
   });
 
   it('said yes to is bought by its weight at its price; said no to, it is not', () => {
-    const yes = withApproved(tried(noted({ sizeMm: [260, 160, 140], massKg: 7.5, priceMinor: 3_100, supplier: base.catalogue.suppliers[0]?.id })), 'C-1', 'kg', '2026-01-05'); // prettier-ignore
+    const yes = withApproved(tried(noted({ sizeMm: [260, 160, 140], massKg: 7.5, priceMinor: 3_100, supplier: base.catalogue.suppliers[0]?.id })), 'C-1', '2026-01-05'); // prettier-ignore
     expect(yes.taken).toMatchObject([
       { item: stone.material, amount: 7.5, paidMinor: 3_100, day: '2026-01-05' },
     ]);
-    const again = withApproved(yes, 'C-1', 'kg', '2026-01-06');
+    const again = withApproved(yes, 'C-1', '2026-01-06');
     expect(again.taken).toHaveLength(1);
+    // Weighed and paid otherwise when it came: what was bought is that.
+    const came = withCandidateChanged(yes, 'C-1', { measured: { sizeMm: [250, 160, 140], massKg: 7.1 }, priceMinor: 2_950 }); // prettier-ignore
+    expect(came.taken).toMatchObject([
+      { item: stone.material, amount: 7.1, paidMinor: 2_950, day: '2026-01-05' },
+    ]);
     const no = withDeclined(yes, 'C-1');
     expect(no.taken).toBeUndefined();
     expect(there(no)).toEqual(stone);

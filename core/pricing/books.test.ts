@@ -78,7 +78,7 @@ describe('the books', () => {
           expect(after.books.entries.reduce((n, e) => n + (e.taxMinor ?? 0), 0)).toBe(after.quote.taxMinor);
         },
       ),
-      { numRuns: 8 },
+      { numRuns: 20 },
     );
   });
 });

@@ -1,4 +1,5 @@
 import { isRubble } from '../commission/rubble';
+import { soldBy } from '../catalogue/materialFields';
 import { materialOf } from '../commission/lookup';
 import type { Material } from '../commission/schema';
 import { pieceOf, type Resolved } from '../resolved/resolved';
@@ -13,10 +14,6 @@ import { strewnSteps } from './strewn';
 /** Stone bought for each kilogram placed when the studio has not said (common practice: 1.5 to 2). */
 export const USUAL_STONE_FACTOR = 1.5;
 
-/** Stone is bought by weight with a choice to pick from, wood and pots by piece. */
-export const boughtBy = ({ kind }: Pick<Material, 'kind'>): 'kg' | 'piece' =>
-  kind === 'stone' ? 'kg' : 'piece';
-
 /** In which order they are listed. */
 const ORDER: readonly Material['kind'][] = ['stone', 'wood', 'ware'];
 
@@ -28,7 +25,7 @@ export function hardscapeLines(commission: Resolved, survey: Survey): TakeOffLin
     .map((id) => materialOf(commission, id))
     .sort((a, b) => ORDER.indexOf(a.kind) - ORDER.indexOf(b.kind))
     .map((material) =>
-      boughtBy(material) === 'piece'
+      soldBy(material.kind) !== 'kg'
         ? pieceLine(commission, survey, material)
         : stoneLine(commission, survey, material),
     );

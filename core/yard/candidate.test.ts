@@ -43,6 +43,8 @@ describe('an actual piece', () => {
     const came = asActual(block, { ...asked, sizeMm: [300, 200, 150], measured: { sizeMm: [240, 200, 150] } }, slate)!; // prettier-ignore
     expect(Math.round(sizeMmOf(came.shape)[0])).toBe(240);
     expect(came.massKg).toBeUndefined();
+    // Shorter by the tape and not weighed again: as heavy as was promised.
+    expect(asActual(block, { ...asked, sizeMm: [300, 200, 150], massKg: 9, measured: { sizeMm: [240, 200, 150] } }, slate)!.massKg).toBe(9); // prettier-ignore
     expect(asActual(block, asked, slate)).toBeUndefined();
   });
 

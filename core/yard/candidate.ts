@@ -31,9 +31,9 @@ export function standingOf({ declined, measured, approvedOn, sizeMm }: Candidate
   return sizeMm ? 'offered' : 'asked';
 }
 
-/** Its sizes and its mass as far as they are known: measured before promised. */
+/** Its sizes and its mass as far as they are known: what was measured, and what was not as it was promised. */
 export function knownOf({ measured, sizeMm, massKg }: Candidate): { sizeMm?: Sizes; massKg?: number } {
-  return measured ?? { sizeMm, massKg };
+  return { sizeMm: measured?.sizeMm ?? sizeMm, massKg: measured?.massKg ?? massKg };
 }
 
 /** Triangles of a drawn surface at most that is stretched and carried in the document. */

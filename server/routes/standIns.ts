@@ -1,7 +1,7 @@
 import { Router } from 'express';
 import { z } from 'zod';
 import { smallJson } from '../body';
-import { MOODS, type Mood } from '../stand-ins/supplier';
+import { MOODS, type Mood } from '../../core/ordering/moods';
 import { read } from './read';
 
 const moodAsk = z.object({ supplier: z.string().min(1).max(80), mood: z.enum(MOODS) });

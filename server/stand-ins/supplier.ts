@@ -1,6 +1,7 @@
 import { once } from 'node:events';
 import { setTimeout as wait } from 'node:timers/promises';
 import { dayPlus, daysFrom } from '../../core/calendar/day';
+import type { Mood } from '../../core/ordering/moods';
 import type { Confirmation } from '../../core/ordering/confirmation';
 import { delivers } from '../../core/ordering/delivery';
 import {
@@ -9,10 +10,6 @@ import {
   type SupplierLink,
   type SupplierRequest,
 } from '../supplierLink';
-
-/** How one supplier answers: as it has it, a week late, half of it, something else instead, with a refusal, or never. */
-export const MOODS = ['usual', 'late', 'half', 'instead', 'refuses', 'silent'] as const;
-export type Mood = (typeof MOODS)[number];
 
 /** How the simulated suppliers behave. */
 export interface Behaviour {

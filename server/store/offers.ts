@@ -1,7 +1,7 @@
 import { and, asc, count, eq, isNull, sql } from 'drizzle-orm';
 import type { Day } from '../../core/calendar/day';
 import type { Listed, PriceToday } from '../../core/catalogue/listed';
-import type { ListShape } from '../../core/catalogue/priceList';
+import type { KeptList, ListShape } from '../../core/catalogue/priceList';
 import type { Text } from './largeText';
 import { likeWord, LISTS, putEntry } from './lists';
 import { entries, offers } from './schema';
@@ -12,25 +12,18 @@ import type { Store } from './store';
 /** The kind of the rows that have how a supplier's list is read. */
 const SHAPE = 'list-shape';
 
-/** How a supplier's list was read last, of which day it is and how many lines it has. */
-export interface KeptShape extends ListShape {
-  id: string;
-  listedOn: Day;
-  lines: number;
-}
-
-export async function shapeOf({ db }: Store, supplier: string): Promise<KeptShape | undefined> {
+export async function shapeOf({ db }: Store, supplier: string): Promise<KeptList | undefined> {
   const [row] = await db
     .select({ value: entries.value })
     .from(entries)
     .where(eq(entries.key, `${SHAPE}/${supplier}`));
-  return row?.value as KeptShape | undefined;
+  return row?.value as KeptList | undefined;
 }
 
 /** Every supplier's list as it was taken last. */
-export async function shapes({ db }: Store): Promise<KeptShape[]> {
+export async function shapes({ db }: Store): Promise<KeptList[]> {
   const rows = await db.select({ value: entries.value }).from(entries).where(eq(entries.kind, SHAPE));
-  return rows.map((r) => r.value as KeptShape);
+  return rows.map((r) => r.value as KeptList);
 }
 
 /** A supplier's list as it stands, lines without what is gone, as one JSON text. */
@@ -95,7 +88,7 @@ export async function takeOffers(
   const [, , [[n]]] = (await store.write((db) =>
     db.batch([db.run(leave), db.run(put), db.values(counting), db.run(reprice)] as never),
   )) as unknown as [unknown, unknown, [[number]]];
-  const kept: KeptShape = { ...shape, id: supplier, listedOn: day, lines: count };
+  const kept: KeptList = { ...shape, id: supplier, listedOn: day, lines: count };
   await putEntry(store, SHAPE, kept);
   return n;
 }

@@ -1,3 +1,4 @@
+import type { Mood } from '../../core/ordering/moods';
 import type { Written } from '../../core/ordering/orderMail';
 import type { Shelf, ShelfEntry } from '../../core/stock/shelf';
 import type { Week } from '../../core/staging/week';
@@ -125,10 +126,6 @@ export interface PartAsk extends Parting {
 
 /** Lists of the studio that go out and come in as files. */
 export type FiledList = 'plants' | 'materials' | 'animals';
-
-/** How a simulated supplier answers. */
-export const MOODS = ['usual', 'late', 'half', 'instead', 'refuses', 'silent'] as const;
-export type Mood = (typeof MOODS)[number];
 
 /** What a supplier said to an order that a person sent. */
 export interface Word {

@@ -1,13 +1,10 @@
 import type { Listed, PriceToday } from '../../core/catalogue/listed';
-import type { ListShape, PriceAnswer } from '../../core/catalogue/priceList';
+import type { KeptList, ListShape, PriceAnswer } from '../../core/catalogue/priceList';
 import type { Day } from '../../core/calendar/day';
 import { wording } from '../words/wording';
 import { ApiProblem, asked, call, FILE_PATIENCE_MS } from './api';
 
 /* Suppliers' price lists as the server keeps them: one that comes in says how far it is, then what it changes. */
-
-/** How a supplier's list was read last, of which day it is, and how many lines it has. */
-export type KeptList = ListShape & { id: string; listedOn: Day; lines: number };
 
 export interface ListSent {
   today: Day;

@@ -6,9 +6,9 @@ import type { Candidate, Material, Piece, Supplier } from '../../core/commission
 import type { Trial } from '../../core/pipeline/trial';
 import type { Hide, Touched } from '../../core/planting/picked';
 import type { Spot3 } from '../../core/view/sightLine';
+import type { Buying } from '../workers/buyingWork';
 import type {
   Around,
-  Buying,
   FieldView,
   Finger,
   GearSeen,

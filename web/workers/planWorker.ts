@@ -2,7 +2,6 @@ import { expose } from 'comlink';
 import type { Day } from '../../core/calendar/day';
 import { plan, type Plan, type PlanAsk } from '../../core/pipeline/plan';
 import type { Placed } from '../../core/ordering/confirmation';
-import { offersOf, waysToBuy, type Offer, type Way } from '../../core/ordering/bought';
 import type { Shelf } from '../../core/stock/shelf';
 import type { Elsewhere } from '../../core/yard/reserved';
 import { newMemo } from '../../core/survey/memo';
@@ -26,18 +25,16 @@ import { ppfdOnPiece } from '../../core/planted/lightAt';
 import { lightOnDay } from '../../core/planted/lightOnDay';
 import { resolve } from '../../core/resolved/resolved';
 import { newPlantedMemo, plantedPlan, type PlantedPlan } from '../../core/planted/planted';
-import { swapsFor, type Swap } from '../../core/pipeline/swaps';
-import { trialOf, type Trial } from '../../core/pipeline/trial';
 import { unfinished } from '../../core/pipeline/finite';
 import { fixedStanding } from '../../core/survey/fixed';
 import { survey, type Survey } from '../../core/survey/survey';
 import { waterByHeight, type WaterHeight } from '../../core/survey/waterByHeight';
 import type { BedField } from '../../core/substrate/bedField';
 import { usualCellMm } from '../../core/substrate/cells';
+import { buyingOf, swapsIn, trialIn } from './buyingWork';
 import { unpacker, type Parcel } from './parcel';
 import { scansAtHand } from './scans';
-import { takeOff } from '../../core/takeoff/takeOff';
-import { say, type Said, type Text } from '../../core/words/text';
+import { say, type Text } from '../../core/words/text';
 
 /** The height field as the drawing views need it. */
 export type FieldView = Pick<
@@ -338,37 +335,10 @@ async function followed(): Promise<ShownPlan | undefined> {
   return shownOf(plan(last.commission, { ...last.ask, planted: lastPlanted }));
 }
 
-/** Ways to buy what is still to be ordered, and of each line that several have who asks what for it. */
-export interface Buying {
-  ways: Way[];
-  lines: { id: string; name: Said; offers: Offer[] }[];
-}
-async function buying(): Promise<Buying | undefined> {
-  if (!last) return undefined;
-  const { survey, commission, ask } = last;
-  const job = resolve(commission, survey);
-  const taken = takeOff(job, survey);
-  const lines = taken.lines.map((l) => ({ id: l.id, name: l.name, offers: l.held > 0 ? offersOf(job, l, ask.today) : [] })); // prettier-ignore
-  return {
-    ways: waysToBuy(job, taken, ask.today, ask.placed),
-    lines: lines.filter((l) => l.offers.length > 1),
-  };
-}
-
-/** An actual piece in the place of a drawn one, as it stands in the document: what that changes of the scape that was last measured. */
-async function trial(candidate: Candidate): Promise<Trial | undefined> {
-  if (!last) return undefined;
-  const { commission, ask } = last;
-  const material = materialOf(commission, candidate.material);
-  return trialOf(commission, candidate, material, { ...ask, memo: { ...newMemo(), columns: memo.columns } });
-}
-
-/** What each of some materials would change in the place of one that the scape is built with. */
-async function swaps(from: string, others: Material[], sellers: Supplier[]): Promise<Swap[]> {
-  if (!last) return [];
-  const { commission, ask, survey } = last;
-  return swapsFor(commission, from, others, sellers, { ...ask, optionId: survey.optionId, memo: { ...newMemo(), columns: memo.columns } }); // prettier-ignore
-}
+const buying = async () => last && buyingOf(last);
+const trial = async (candidate: Candidate) => last && trialIn(last, candidate);
+const swaps = async (from: string, others: Material[], sellers: Supplier[]) =>
+  last ? swapsIn(last, from, others, sellers) : [];
 
 /** Which piece a finger meets, and where on it: from above, from the front, or where a look from a seat ends. */
 export type Finger =

@@ -9,7 +9,7 @@ import { inEnglish } from '../../words/english';
 import type { Said } from '../../words/text';
 import { anyJob, jobDocument, type DrawnJob } from '../anyJob';
 
-export const JOBS = Number(process.env.UTSUWA_JOBS ?? 200);
+export const JOBS = Number(process.env.UTSUWA_JOBS ?? 300);
 export const SEED = Number(process.env.UTSUWA_SEED ?? Date.now() % 1_000_000_000);
 export const TODAY = '2026-12-01';
 

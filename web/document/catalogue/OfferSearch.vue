@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useDebounceFn } from '@vueuse/core';
 import { ref, shallowRef, watch } from 'vue';
-import type { Listed } from '../../../core/catalogue/listed';
+import { eachMinor, type Listed } from '../../../core/catalogue/listed';
 import { money } from '../../units/figures';
 import { wording } from '../../words/wording';
 import { prices } from '../prices';
@@ -33,10 +33,12 @@ async function opened(event: Event): Promise<void> {
 const nameOf = (id: string) => props.suppliers.find((s) => s.id === id)?.name ?? id;
 const holds = (o: Listed) =>
   o.size === null ? wording('offerSearch.unsaid') : `${o.size} ${o.unit === 'piece' ? '×' : o.unit}`;
-const each = (o: Listed) =>
-  o.size === null || o.size === 1
+function each(o: Listed): string {
+  const minor = o.size === 1 ? undefined : eachMinor(o);
+  return minor === undefined
     ? ''
-    : wording('offerSearch.each', { money: money(Math.round(o.priceMinor / o.size), props.currency), unit: o.unit! }); // prettier-ignore
+    : wording('offerSearch.each', { money: money(minor, props.currency), unit: o.unit! });
+}
 </script>
 
 <template>

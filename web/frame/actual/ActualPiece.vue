@@ -6,7 +6,7 @@ import { withApproved, withCandidateChanged, withDeclined, withoutCandidate, wit
 import { differsWords } from '../../../core/findings/candidateFindings';
 import { sizeMmOf } from '../../../core/hardscape/extent';
 import type { Trial } from '../../../core/pipeline/trial';
-import { boughtBy } from '../../../core/takeoff/hardscape';
+import { soldBy } from '../../../core/catalogue/materialFields';
 import { differences, knownOf, standingOf, type Standing } from '../../../core/yard/candidate';
 import { api } from '../../document/api';
 import { useCommission } from '../../document/commissionStore';
@@ -83,18 +83,17 @@ function act(key: string, change: Parameters<typeof commission.edit>[1]): void {
 }
 const { id } = props.candidate;
 const tryIt = () => trial.value && act('tried', (d) => withTried(d, id, trial.value!.as));
-const by = computed(() => boughtBy(materialOf(doc.value, props.candidate.material)));
-const needsMass = computed(() => by.value === 'kg' && known.value.massKg === undefined);
+const isWeighed = computed(() => soldBy(materialOf(doc.value, props.candidate.material).kind) === 'kg');
+const needsMass = computed(() => isWeighed.value && known.value.massKg === undefined);
 /** Said yes to, it stands on the bench at once; in a shop one has it in the hand. */
 function takeIt(): void {
   const { as } = trial.value!;
-  const inHand = doc.value.catalogue.suppliers.find((s) => s.id === props.candidate.supplier)?.shop;
   const { sizeMm, massKg } = props.candidate;
-  const measured = inHand && sizeMm ? { measured: { sizeMm, ...(massKg === undefined ? {} : { massKg }) } } : {}; // prettier-ignore
+  const measured = isShop.value && sizeMm ? { measured: { sizeMm, ...(massKg === undefined ? {} : { massKg }) } } : {}; // prettier-ignore
   act(
     'take',
     (d) =>
-    withCandidateChanged(withApproved(withTried(d, id, as), id, by.value, today()), id, measured), // prettier-ignore
+    withCandidateChanged(withApproved(withTried(d, id, as), id, today()), id, measured), // prettier-ignore
   );
 }
 const differs = computed(() => differences(props.candidate).map((d) => f.words(differsWords(d))).join(', ')); // prettier-ignore

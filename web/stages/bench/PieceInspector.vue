@@ -11,8 +11,7 @@ import { NOW } from '../../../core/commission/scapes';
 import { useCommission } from '../../document/commissionStore';
 import FigureField from '../../document/FigureField.vue';
 import OriginField from '../../document/OriginField.vue';
-import ActualPieces from '../../frame/actual/ActualPieces.vue';
-import { candidatesFor } from '../../../core/yard/candidate';
+import PieceActual from '../../frame/actual/PieceActual.vue';
 import PieceTimes from './PieceTimes.vue';
 import PocketFields from './PocketFields.vue';
 import SplitPiece from './SplitPiece.vue';
@@ -37,10 +36,6 @@ const isNow = computed(() => commission.optionId === NOW);
 const edit = useScapeEdit();
 const f = useFigures();
 
-const actualTitle = computed(() => {
-  const count = candidatesFor(commission.document?.candidates, props.option.id, props.piece.id).length;
-  return count > 0 ? wording('actual.count', { count }) : wording('actual.title');
-});
 const surveyed = computed(() => props.survey.pieces.find((p) => p.id === props.piece.id));
 const joint = computed(() => props.option.joints.find((j) => j.pieces.includes(props.piece.id)));
 const partner = computed(() => joint.value?.pieces.find((id) => id !== props.piece.id));
@@ -333,10 +328,7 @@ function glueTo(id: string | null): void {
         :data-clear-field="c.to"
       />
     </div>
-    <details v-if="!isNow" :key="piece.id" class="actual">
-      <summary class="act" data-test="actual-piece">{{ actualTitle }}</summary>
-      <ActualPieces :option="option.id" :piece="piece" />
-    </details>
+    <PieceActual v-if="!isNow" :option="option.id" :piece="piece" />
   </section>
 </template>
 

@@ -9,7 +9,7 @@ import { useFrame } from '../../frame/planKey';
 import { weekDay } from '../../units/days';
 import { money, useFigures } from '../../units/figures';
 import { wording } from '../../words/wording';
-import type { Buying } from '../../workers/planWorker';
+import type { Buying } from '../../workers/buyingWork';
 
 /** From whom the whole order is bought: each way with what it comes to, and single lines pinned to a supplier. */
 const commission = useCommission();

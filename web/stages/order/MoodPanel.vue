@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { shallowRef } from 'vue';
-import { api, MOODS, type Mood } from '../../document/api';
+import { MOODS, type Mood } from '../../../core/ordering/moods';
+import { api } from '../../document/api';
 import { wording } from '../../words/wording';
 
 /** The simulated suppliers of an order: what each will do with the next thing that is sent. Nothing where real ones stand there. */

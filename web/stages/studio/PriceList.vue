@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef } from 'vue';
 import { priceIn, type DecimalSign } from '../../../core/catalogue/listFigures';
-import type { ListShape, PriceAnswer } from '../../../core/catalogue/priceList';
-import { prices, type KeptList } from '../../document/prices';
+import type { KeptList, ListShape, PriceAnswer } from '../../../core/catalogue/priceList';
+import { prices } from '../../document/prices';
 import { shortDay, today } from '../../units/days';
 import { money } from '../../units/figures';
 import { wording } from '../../words/wording';

@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import { shareOf, type Repriced } from '../../../core/catalogue/priceChanges';
 import type { PriceReport } from '../../../core/catalogue/priceList';
-import { money } from '../../units/figures';
+import { decimal, money } from '../../units/figures';
 import { wording } from '../../words/wording';
 
 /** What a price list would change: first of what the studio buys, then of all of it, with every line that was not read. */
@@ -10,7 +10,7 @@ const props = defineProps<{ report: PriceReport; currency: string; busy: boolean
 const emit = defineEmits<{ take: [digest: string]; leave: [] }>();
 
 const percent = (share: number) =>
-  Number.isFinite(share) ? `${share > 0 ? '+' : '−'}${Math.abs(share * 100).toFixed(1)} %` : '';
+  Number.isFinite(share) ? `${share > 0 ? '+' : '−'}${decimal(Math.abs(share) * 100, 1)} %` : '';
 const changed = (r: Repriced) =>
   wording('priceList.changed', {
     was: money(r.wasMinor, props.currency),
