@@ -46,6 +46,11 @@ const aheadWords = ({ ahead, neededOn }: OrderLine) =>
 const lateLines = computed(() => tooLateToOrder(props.findings));
 const newest = computed(() => props.sent[0] as SentOrder | undefined);
 const isSending = computed(() => newest.value?.state === 'sending' || newest.value?.state === 'sent');
+/** What has come is not withdrawn any more; what was refused need not be. */
+const canWithdraw = computed(() => {
+  const state = newest.value?.state;
+  return state !== 'withdrawn' && state !== 'refused' && !props.group.coming.some((c) => c.received);
+});
 const act = computed(() => {
   if (isSending.value) return newest.value?.state === 'sent' ? wording('byHand.sent') : 'Sending';
   if (newest.value && newest.value.state !== 'withdrawn' && !newest.value.confirmation) return 'Send again';
@@ -126,7 +131,7 @@ const orderBy = computed(() => {
         </tr>
       </tbody>
     </table>
-    <p v-if="newest && newest.state !== 'withdrawn' && newest.state !== 'refused'" class="screen-only">
+    <p v-if="canWithdraw && newest" class="screen-only">
       <button class="act" data-test="withdraw" @click="$emit('withdraw', newest.reference)">
         {{ wording('supplierOrderCard.withdraw') }}
       </button>
