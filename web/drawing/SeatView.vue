@@ -1,10 +1,14 @@
 <script setup lang="ts">
-import { NeutralToneMapping, PCFSoftShadowMap, PerspectiveCamera, Raycaster, Vector2, WebGLRenderer } from 'three'; // prettier-ignore
+import { NeutralToneMapping, BasicShadowMap, PerspectiveCamera, Raycaster, Vector2, WebGLRenderer } from 'three'; // prettier-ignore
 import { onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import type { Spot3 } from '../../core/view/sightLine';
 import type { Drawing } from './drawing';
 import { keeper } from './seat/kept';
+import { drawnOut } from './seat/drawnOut';
+import { manyPasses, type ManyPasses } from './seat/manyPasses';
 import { plantUnder } from './seat/plantUnder';
+import { aim } from './seat/room';
+import { PASSES, SHOWN } from './seat/samples';
 import { seatScene, type SeatLook } from './seat/seatScene';
 import { wording } from '../words/wording';
 
@@ -32,6 +36,7 @@ const canvas = ref<HTMLCanvasElement>();
 const failed = ref(false);
 const drawn = ref(false);
 let renderer: WebGLRenderer | undefined;
+let passes: ManyPasses | undefined;
 const [inQuick, inFull] = [keeper(), keeper()];
 let waiting: ReturnType<typeof setTimeout> | undefined;
 /** The perspective follows when a drag pauses: the three measured views come first. */
@@ -53,35 +58,64 @@ function camera([x, y, z]: Spot3): PerspectiveCamera {
   return c;
 }
 
-/** Draws it, in full or quickly; returns how long that took, ms. */
-function render(quick: boolean, wide = props.width, high = props.height): number {
-  if (!renderer) return 0;
+/** Draws it quickly; how long that took, ms. */
+async function drawQuickly(): Promise<number> {
   const since = performance.now();
-  const from = props.eye;
-  renderer.setSize(wide, high, false);
-  const scene = seatScene(props, from, { ...props.look, quick }, quick ? inQuick : inFull);
-  renderer.render(scene, camera(from));
-  // What is drawn on the graphics side is waited for: only then is it known how long it took.
-  renderer.getContext().finish();
+  sized(props.width, props.height);
+  renderer!.render(seatScene(props, props.eye, { ...props.look, quick: true }, inQuick), camera(props.eye));
   drawn.value = true;
-  return performance.now() - since;
+  await drawnOut(renderer!.getContext() as WebGL2RenderingContext);
+  return performance.measure('seat.quick', { start: since }).duration;
+}
+
+/** A canvas that is given a size is emptied, be it the one it has. */
+function sized(wide: number, high: number): void {
+  const { width, height } = renderer!.domElement;
+  const ratio = renderer!.getPixelRatio();
+  if (width === Math.floor(wide * ratio) && height === Math.floor(high * ratio)) return;
+  renderer!.setSize(wide, high, false);
+}
+
+/**
+ * Draws it as it would be photographed, out of many pictures, between which others have their turn; whether it was done, and
+ * no newer one ended it.
+ */
+let turns = 0;
+async function drawInFull(wide = props.width, high = props.height): Promise<boolean> {
+  const turn = ++turns;
+  const since = performance.now();
+  const { vessel, look, eye } = props;
+  const scene = seatScene(props, eye, look, inFull);
+  const seen = camera(eye);
+  for (let i = 0; i < PASSES; i++) {
+    if (turn !== turns || !renderer || !passes) return false;
+    if (i === 0) sized(wide, high);
+    passes.add(i, scene, seen, (pass) => aim(scene.children, vessel, look.light, pass));
+    if (SHOWN.has(i)) passes.show();
+    await drawnOut(renderer.getContext() as WebGL2RenderingContext);
+    if (SHOWN.has(i)) performance.measure(`seat.full.${i + 1}`, { start: since });
+  }
+  return true;
 }
 
 /** Quickly first; then in full where the first picture came soon, or the view is large and worth waiting for. */
-const SOON_MS = 200;
+const SOON_MS = 800;
 const LARGE_PX = 200_000;
 let [firstMs, lastMs] = [0, 0];
-function draw(): void {
-  lastMs = render(true);
+async function draw(): Promise<void> {
+  if (!renderer) return;
+  const turn = turns;
+  lastMs = await drawQuickly();
   firstMs ||= lastMs;
-  if (firstMs < SOON_MS || props.width * props.height > LARGE_PX)
-    waiting = setTimeout(() => render(false), PAUSE_MS);
+  if (turn === turns && (firstMs < SOON_MS || props.width * props.height > LARGE_PX))
+    waiting = setTimeout(() => void drawInFull(), PAUSE_MS);
 }
 
 function soon(): void {
   clearTimeout(waiting);
+  turns++;
   // A browser that draws slowly is asked less often.
-  waiting = setTimeout(draw, Math.max(PAUSE_MS, Math.min(1_000, 3 * lastMs)));
+  waiting = setTimeout(() => void draw(), Math.max(PAUSE_MS, Math.min(1_000, 3 * lastMs)));
 }
 
 /** What the pointer points at: the first stone or wood, plants and panes looked through; or the first plant that no stone hides. */
@@ -110,10 +144,12 @@ const WIDE_PX = 1920;
 async function picture(): Promise<Blob | null> {
   const ratio = renderer!.getPixelRatio();
   renderer!.setPixelRatio(1);
-  render(false, WIDE_PX, Math.round((WIDE_PX * props.height) / props.width));
-  const blob = await new Promise<Blob | null>((resolve) => canvas.value!.toBlob(resolve, 'image/png'));
+  const whole = await drawInFull(WIDE_PX, Math.round((WIDE_PX * props.height) / props.width));
+  const blob = whole
+    ? await new Promise<Blob | null>((resolve) => canvas.value!.toBlob(resolve, 'image/png'))
+    : null;
   renderer!.setPixelRatio(ratio);
-  render(false);
+  soon();
   return blob;
 }
 defineExpose({ picture });
@@ -128,8 +164,9 @@ onMounted(() => {
     renderer.toneMapping = NeutralToneMapping;
     renderer.toneMappingExposure = 0.82;
     renderer.shadowMap.enabled = true;
-    renderer.shadowMap.type = PCFSoftShadowMap;
+    renderer.shadowMap.type = BasicShadowMap;
     renderer.setPixelRatio(Math.min(2, window.devicePixelRatio));
+    passes = manyPasses(renderer);
     soon();
   } catch {
     failed.value = true;
@@ -141,6 +178,8 @@ watch(
 );
 onBeforeUnmount(() => {
   clearTimeout(waiting);
+  turns++;
+  passes?.dispose();
   inQuick.dispose();
   inFull.dispose();
   renderer?.dispose();

@@ -1,13 +1,17 @@
 import { BufferAttribute, BufferGeometry, Color, DoubleSide, Mesh, SRGBColorSpace, type Object3D } from 'three'; // prettier-ignore
 import { colourOf, materialFor } from '../colour';
-import { coloured, matte, noise, tinted } from './grain';
+import { bedSeams, isSeam, type LayerLook } from './bedSeams';
+import { coloured, noise, tinted } from './grain';
 import type { Place, Seen } from './place';
+import { matte, type Relief } from './relief';
 import type { Lit } from './seatScene';
 
 /** How much grain of a material stands out: soil is granules, sand is nearly even. */
 const GRAIN: Record<string, number> = { soil: 0.34, base: 0.3, gravel: 0.42, filler: 0.4, sand: 0.12 };
 /** Bare glass. */
-const BARE = { colour: new Color('#cfdfe3'), grain: 0 };
+const BARE: LayerLook = { colour: new Color('#cfdfe3'), grain: 0, relief: undefined };
+/** How a material of the bed is made up close; what is no soil is not far from one of these. */
+const RELIEFS: Record<string, Relief> = { soil: 'soil', base: 'soil', filler: 'gravel', gravel: 'gravel', sand: 'sand' }; // prettier-ignore
 /** What the glass cuts is darker than the surface; thinner than this nothing is seen of it, mm. */
 const CUT_SHADE = 0.8;
 const THIN_MM = 0.3;
@@ -19,31 +23,46 @@ export function bedSurface(seen: Seen, place: Place, quick: boolean, lit?: Lit):
   const n = columns + 1;
   const position = new Float32Array(n * (rows + 1) * 3);
   const colour = new Float32Array(position.length);
-  const layers = option.bed.map((l) => {
+  const upClose = !quick && !lit;
+  const layers = option.bed.map((l): LayerLook => {
     const material = materialFor(materials, l.material);
-    return { colour: new Color(colourOf(material)), grain: GRAIN[material?.kind ?? 'soil'] ?? GRAIN.soil };
+    const kind = material?.kind ?? 'soil';
+    return { colour: new Color(colourOf(material)), grain: GRAIN[kind] ?? GRAIN.soil, relief: RELIEFS[kind] };
   });
   for (let i = 0; i < n * (rows + 1); i++) {
     const [x, y] = [(i % n) * dxMm, Math.floor(i / n) * dyMm];
     const { colour: c, grain } = layers[cornerLayer[i]] ?? BARE;
-    const rough = noise.noise(x * 0.31, y * 0.31) * 0.7 + noise.noise(x * 0.021, y * 0.021) * 0.5;
+    // Up close the grains are the relief's; drawn quickly each corner stands for one.
+    const fine = quick ? noise.noise(x * 0.31, y * 0.31) * 0.7 : 0;
+    const rough = fine + noise.noise(x * 0.021, y * 0.021) * 0.5;
     position.set(place(x, y, cornerMm[i] + rough * grain * 3), i * 3);
     if (lit) colour.set(lightAt(lit, (i % n) / columns, Math.floor(i / n) / rows), i * 3);
     else tinted(colour, i * 3, c, 1 + rough * grain);
   }
-  const index: number[] = [];
+  const whole = coloured(position, colour, []);
+  const indices = new Map<Relief | undefined, number[]>();
   for (let r = 0; r < rows; r++)
     for (let c = 0; c < columns; c++) {
       const k = r * n + c;
       const outside = inside && !(inside[k] || inside[k + 1] || inside[k + n] || inside[k + n + 1]);
-      if (!outside) index.push(k, k + 1, k + n, k + 1, k + n + 1, k + n);
+      if (outside || (upClose && isSeam(field, c, r))) continue;
+      const relief = upClose ? (layers[cornerLayer[k]] ?? BARE).relief : undefined;
+      const index = indices.get(relief) ?? [];
+      indices.set(relief, index);
+      index.push(k, k + 1, k + n, k + 1, k + n + 1, k + n);
     }
-  const top = new Mesh(
-    coloured(position, colour, index),
-    matte(quick, { vertexColors: true, side: DoubleSide }),
-  );
-  top.receiveShadow = true;
-  return [top, ...cuts(seen, place, quick)];
+  whole.setIndex([...indices.values()].flat());
+  whole.computeVertexNormals();
+  const tops = [...indices].map(([relief, index]) => {
+    const part = new BufferGeometry();
+    for (const name of ['position', 'color', 'normal']) part.setAttribute(name, whole.getAttribute(name));
+    part.setIndex(index);
+    const top = new Mesh(part, matte(quick, { vertexColors: true, side: DoubleSide }, relief));
+    top.receiveShadow = true;
+    return top;
+  });
+  const seams = upClose ? bedSeams(seen, layers, BARE, place) : [];
+  return [...tops, ...seams, ...cuts(seen, place, quick)];
 }
 
 /** The colour of the light at a corner, by its place from left and front, 0 to 1. */
@@ -83,7 +102,9 @@ function cuts({ field, option, materials }: Seen, place: Place, quick: boolean):
     const geometry = new BufferGeometry();
     geometry.setAttribute('position', new BufferAttribute(new Float32Array(corners), 3));
     geometry.computeVertexNormals();
-    const colour = new Color(colourOf(materialFor(materials, layer.material))).multiplyScalar(CUT_SHADE);
-    return [new Mesh(geometry, matte(quick, { color: colour, side: DoubleSide }))];
+    const material = materialFor(materials, layer.material);
+    const colour = new Color(colourOf(material)).multiplyScalar(CUT_SHADE);
+    const relief = RELIEFS[material?.kind ?? 'soil'];
+    return [new Mesh(geometry, matte(quick, { color: colour, side: DoubleSide }, relief))];
   });
 }

@@ -1,8 +1,8 @@
 import { BoxGeometry, Mesh } from 'three';
 import { chamberFloors, type ChamberFloor } from '../../../core/vessel/display';
 import { polygonBounds } from '../../../core/geometry/polygon';
-import { matte } from './grain';
 import type { Place, Seen } from './place';
+import { matte } from './relief';
 
 /** A wall of a chamber as it is drawn, mm: a film makes it opaque. */
 const WALL_MM = 6;

@@ -1,13 +1,4 @@
-import {
-  BufferAttribute,
-  BufferGeometry,
-  MeshLambertMaterial,
-  MeshStandardMaterial,
-  type Color,
-  type Material,
-  type MeshLambertMaterialParameters,
-  type MeshStandardMaterialParameters,
-} from 'three';
+import { BufferAttribute, BufferGeometry, type Color } from 'three';
 import { SimplexNoise } from 'three/addons/math/SimplexNoise.js';
 import { seeded } from '../../../core/geometry/seeded';
 
@@ -27,11 +18,6 @@ export function coloured(
   geometry.setIndex(index instanceof Uint32Array ? new BufferAttribute(index, 1) : index);
   geometry.computeVertexNormals();
   return geometry;
-}
-
-/** A surface without shine; drawn quickly its light is that of each corner, which a slow browser has ready sooner. */
-export function matte(quick: boolean, of: MeshLambertMaterialParameters): Material {
-  return quick ? new MeshLambertMaterial(of) : new MeshStandardMaterial({ ...of, roughness: 0.95 } as MeshStandardMaterialParameters); // prettier-ignore
 }
 
 /** A colour with a little more or less light in it, written into a list. */

@@ -3,17 +3,21 @@ import {
   BufferGeometry,
   Color,
   DoubleSide,
-  InstancedMesh,
   Matrix4,
+  Mesh,
   Quaternion,
   Vector3,
+  type Material,
   type Object3D,
 } from 'three';
 import type { Plant } from '../../../core/commission/schema';
 import { seeded } from '../../../core/geometry/seeded';
 import type { Grown } from '../../../core/planted/grown';
-import { matte } from './grain';
 import type { Place, Seen, Spot } from './place';
+import { largeLeaf, smallLeaf } from './leafShapes';
+import { together } from './together';
+import { litThrough } from './litThrough';
+import { matte } from './relief';
 
 /** Plugs of a planting that are drawn at most. */
 const MOST_PLUGS = 1_200;
@@ -40,7 +44,14 @@ const WIDE: Record<NonNullable<Plant['leaf']>, number> = {
   tuft: 0.2,
 };
 /** Blades of grasses stand close and upright, whatever they are planted as. */
-const BLADES = [14, 0.3] as const;
+const [BLADES, QUICK_BLADES] = [
+  [24, 0.34],
+  [14, 0.3],
+] as const;
+/** Narrower than this no leaf is drawn, mm. */
+const [THIN_MM, QUICK_THIN_MM] = [0.8, 1.2];
+/** No blade of those that run along the ground or stand as grass is wider, mm. */
+const BLADE_MM = 6;
 const isBlade = ({ leaf, habit }: Plant) =>
   (leaf === 'strap' || leaf === 'needle') && (habit === 'carpet' || habit === 'grass' || habit === 'creeper');
 /** What runs along the ground, how far out from its heart it stands as planted and at most, mm. */
@@ -51,6 +62,8 @@ const ALONG_STEM = 1.5;
 /** A stem has its leaves along it, each at least so long, mm, and so many of them at most. */
 const STEM_LEAF_MM = 18;
 const MOST_STEM_LEAVES = 30;
+/** Up close they are as small as they are, in pairs across each other, so far apart along the stem, mm. */
+const [PAIR_LEAF_MM, PAIR_MM, MOST_PAIR_LEAVES] = [20, 12, 72];
 
 /** What is not looked at goes so far towards this. */
 const [PALE, PALE_SHARE] = [new Color('#c9d2cd'), 0.75];
@@ -79,7 +92,9 @@ function leavesOf(
   tall: number,
   most: number,
   random: () => number,
+  quick: boolean,
 ): Leaf[] {
+  if (plant.habit === 'stem' && !quick) return pairsOf(plant, [x, y, z], tall, random);
   if (plant.habit === 'stem') {
     const count = Math.min(MOST_STEM_LEAVES, Math.max(5, Math.round(tall / 9)));
     const bend = (random() - 0.5) * tall * 0.2;
@@ -100,9 +115,11 @@ function leavesOf(
     return [itself, ...leaves];
   }
   const [usual, usualLean, usualWide] = LEAVES[plant.habit ?? ''] ?? USUAL_LEAVES;
-  const [least, lean] = isBlade(plant) ? BLADES : [usual, usualLean];
+  const [least, lean] = isBlade(plant) ? (quick ? QUICK_BLADES : BLADES) : [usual, usualLean];
   const wide = plant.leaf ? WIDE[plant.leaf] : usualWide;
   // What runs along the ground stands as far out as it has spread, and denser the more of it there is.
+  const widest = quick || !isBlade(plant) ? Infinity : BLADE_MM;
+  const thin = quick ? QUICK_THIN_MM : THIN_MM;
   const runs = COVERS.has(plant.habit ?? '');
   const out = runs ? Math.min(MOST_OUT_MM, Math.max(HEART_MM, radiusMm * 0.85)) : HEART_MM;
   const count = runs ? Math.round(Math.min(most, Math.max(least, (least * out) / 7))) : least;
@@ -114,8 +131,45 @@ function leavesOf(
     ];
     const way = new Vector3(Math.cos(around) * leans, 1, Math.sin(around) * leans).normalize();
     const foot: Spot = [x + (random() - 0.5) * 2 * out, y + (random() - 0.5) * 2 * out, z - 1];
-    return { foot, way, long: Math.max(4, size), wide: Math.max(1.2, size * wide) };
+    return { foot, way, long: Math.max(4, size), wide: Math.min(widest, Math.max(thin, size * wide)) };
   });
+}
+
+/** A stem with its leaves in pairs, each across the one below, the young ones at the top smaller. */
+function pairsOf(plant: Plant, [x, y, z]: Spot, tall: number, random: () => number): Leaf[] {
+  const count = Math.min(MOST_PAIR_LEAVES, Math.max(6, 2 * Math.round(tall / PAIR_MM)));
+  const [bend, lean, first] = [(random() - 0.5) * tall * 0.22, (random() - 0.5) * tall * 0.12, random() * 6];
+  const at = (up: number): Spot => [x + bend * up * up, y + lean * up, z - 2 + tall * up];
+  const itself = [0, 0.34, 0.67].map((up): Leaf => {
+    const [a, b] = [at(up), at(up + 0.34)];
+    return { foot: a, way: new Vector3(b[0] - a[0], b[2] - a[2], a[1] - b[1]).normalize(), long: tall * 0.36, wide: 2.2 }; // prettier-ignore
+  });
+  const leaves = Array.from({ length: count }, (_, i): Leaf => {
+    const up = Math.min(1, ((i >> 1) + 1 + 0.3 * random()) / (count / 2));
+    const around = first + (i >> 1) * (Math.PI / 2) + (i % 2) * Math.PI + (random() - 0.5) * 0.7;
+    const rises = 0.55 + 0.9 * up * up + 0.3 * random();
+    const way = new Vector3(Math.cos(around), rises, Math.sin(around)).normalize();
+    const long = (PAIR_LEAF_MM + tall * 0.04) * (1.1 - 0.45 * up * up) * (0.8 + 0.4 * random());
+    return {
+      foot: at(up * 0.97),
+      way,
+      long,
+      wide: long * (plant.leaf ? WIDE[plant.leaf] * ALONG_STEM : 0.3),
+    };
+  });
+  return [...itself, ...leaves];
+}
+
+/** How a leaf lies: along its way, hanging over outwards. */
+function lies({ way, foot, long, wide }: Leaf, i: number, place: Place): Matrix4 {
+  const out = new Vector3(way.x, 0, way.z);
+  if (out.lengthSq() < 1e-4) out.set(Math.cos(i * 1.7), 0, Math.sin(i * 1.7));
+  const over = out.addScaledVector(way, -out.dot(way)).normalize();
+  const across = new Vector3().crossVectors(way, over);
+  return new Matrix4()
+    .makeBasis(across, way, over)
+    .scale(new Vector3(wide, long, long))
+    .setPosition(...place(...foot));
 }
 
 /** Plants leaf by leaf as they have grown, the same ones at every look. */
@@ -125,7 +179,6 @@ export function plantLeaves(
   { plants, chosen }: { plants: readonly Grown[]; chosen?: string },
   quick: boolean,
 ): Object3D[] {
-  const upright = new Vector3(0, 1, 0);
   return plants.flatMap((grown) => {
     const { id, plant, spots, heightMm, melted } = grown;
     const count = spots.length / 3;
@@ -142,22 +195,65 @@ export function plantLeaves(
       const tall =
         plant.habit === 'float' ? Math.max(6, heightMm) : Math.min(heightMm * (0.65 + 0.6 * random()), most);
       if (tall <= 2) continue;
-      const own = leavesOf(grown, at, tall, mostOfPlug, random);
+      const own = leavesOf(grown, at, tall, mostOfPlug, random, quick);
       leaves.push(...own.slice(0, Math.ceil(own.length * (1 - melted))));
     }
     if (leaves.length === 0) return [];
-    const mesh = new InstancedMesh(leaf(), matte(quick, { side: DoubleSide }), leaves.length);
     const green = new Color(plant.colour ?? '#4f7f4b');
     if (chosen !== undefined && id !== chosen) green.lerp(PALE, PALE_SHARE);
-    const turn = new Quaternion();
-    leaves.forEach(({ foot, way, long, wide }, i) => {
-      turn.setFromUnitVectors(upright, way).multiply(new Quaternion().setFromAxisAngle(upright, i * 1.7));
-      const scale = new Vector3(wide, long, wide);
-      mesh.setMatrixAt(i, new Matrix4().compose(new Vector3(...place(...foot)), turn, scale));
-      mesh.setColorAt(i, green.clone().multiplyScalar(0.65 + 0.6 * random()));
+    const tint = new Float32Array(leaves.length * 3);
+    leaves.forEach((_, i) => {
+      const own = green.clone().multiplyScalar(0.65 + 0.6 * random());
+      // No two leaves are of one age: a little yellower or bluer.
+      (quick ? own : own.offsetHSL((random() - 0.5) * 0.05, 0, 0)).toArray(tint, i * 3);
     });
-    mesh.castShadow = true;
-    mesh.receiveShadow = true;
-    return [mesh];
+    return quick ? [quickly(leaves, tint, place)] : upClose(leaves, tint, plant, place);
   });
+}
+
+/** Leaves of few corners, turned as it comes. */
+function quickly(leaves: readonly Leaf[], tint: Float32Array, place: Place): Mesh {
+  const upright = new Vector3(0, 1, 0);
+  const turn = new Quaternion();
+  const at = ({ foot, way, long, wide }: Leaf, i: number) => {
+    turn.setFromUnitVectors(upright, way).multiply(new Quaternion().setFromAxisAngle(upright, i * 1.7));
+    return new Matrix4().compose(new Vector3(...place(...foot)), turn, new Vector3(wide, long, wide));
+  };
+  return meshOf(
+    together(leaf(), leaves.map(at), tint),
+    matte(true, { side: DoubleSide, vertexColors: true }),
+  );
+}
+
+/** Shorter than this a leaf is straight, mm. */
+const [SMALL_MM, TALL_BLADE_MM] = [30, 110];
+/** Leaves cut as theirs are, bent by their weight, lit through. */
+function upClose(leaves: readonly Leaf[], tint: Float32Array, plant: Plant, place: Place): Mesh[] {
+  const long = leaves.reduce((n, l) => n + l.long, 0) / leaves.length;
+  const shape =
+    long < (isBlade(plant) ? TALL_BLADE_MM : SMALL_MM) ? smallLeaf(plant.leaf) : largeLeaf(plant.leaf);
+  const at = leaves.map((l, i) => lies(l, i, place));
+  const mesh = meshOf(together(shape, at, tint), litThrough());
+  mesh.castShadow = false;
+  return [mesh, shadowOf(leaves, plant, place)];
+}
+
+/** Of so many leaves one throws a shadow, that much wider: where none is sharp, none is missed. */
+const CASTS = 3;
+/** What throws the shadow of a planting: it is there while shadows are drawn, and nothing of it is seen. */
+function shadowOf(leaves: readonly Leaf[], plant: Plant, place: Place): Mesh {
+  const some = leaves.filter((_, i) => i % CASTS === 0).map((l) => ({ ...l, wide: l.wide * CASTS * 0.8 }));
+  const at = some.map((l, i) => lies(l, i, place));
+  const own = together(smallLeaf(plant.leaf), at, new Float32Array(some.length * 3));
+  own.setDrawRange(0, 0);
+  const mesh = meshOf(own, matte(true, { side: DoubleSide }));
+  mesh.onBeforeShadow = () => own.setDrawRange(0, Infinity);
+  mesh.onAfterShadow = () => own.setDrawRange(0, 0);
+  return mesh;
+}
+
+function meshOf(geometry: BufferGeometry, material: Material): Mesh {
+  const mesh = new Mesh(geometry, material);
+  mesh.castShadow = mesh.receiveShadow = true;
+  return mesh;
 }

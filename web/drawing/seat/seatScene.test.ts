@@ -1,4 +1,4 @@
-import { InstancedMesh, Mesh, Vector3, type Object3D } from 'three';
+import { Mesh, Vector3, type Object3D } from 'three';
 import { describe, expect, it } from 'vitest';
 import { turned, rotation } from '../../../core/geometry/rotation';
 import { plan } from '../../../core/pipeline/plan';
@@ -62,9 +62,7 @@ describe('what a seat sees', () => {
     const front = seatScene(seen, eye, bent, keeper()).children;
     expect(solidsOf(front)).toEqual([]);
     const middle = (all: Object3D[]) => {
-      const stone = all.find(
-        (o): o is Mesh => o instanceof Mesh && o.castShadow && !(o instanceof InstancedMesh),
-      )!;
+      const stone = all.find((o): o is Mesh => o instanceof Mesh && o.userData.piece !== undefined)!;
       stone.geometry.computeBoundingBox();
       return stone.geometry.boundingBox!.getCenter(new Vector3()).applyMatrix4(stone.matrix);
     };
@@ -72,5 +70,30 @@ describe('what a seat sees', () => {
     const real = middle(seatScene(seen, eye, look, keeper()).children);
     expect(Math.abs(middle(front).z)).toBeLessThan(Math.abs(real.z) * 0.85);
     expect(solidsOf(seatScene(seen, [200, 50, 900], bent, keeper()).children)).not.toEqual([]);
+  });
+
+  it('is drawn up close with the same pieces in the same places, worn by no more than they weather', () => {
+    const quickly = seatScene(seen, eye, look, keeper()).children;
+    const full = seatScene(seen, eye, { ...look, quick: false }, keeper()).children;
+    const boxes = (all: Object3D[]) => solidsOf(all).map((m) => (m.geometry.computeBoundingBox(), m.geometry.boundingBox!)); // prettier-ignore
+    const [coarse, fine] = [boxes(quickly), boxes(full)];
+    expect(fine).toHaveLength(option.pieces.length);
+    fine.forEach((box, i) => {
+      expect(box.min.distanceTo(coarse[i].min)).toBeLessThan(5);
+      expect(box.max.distanceTo(coarse[i].max)).toBeLessThan(5);
+    });
+    solidsOf(full).forEach((m, i) => expect(m.matrix.elements).toEqual(solidsOf(quickly)[i].matrix.elements));
+  });
+
+  it('throws the shadow of leaves by fewer of them, which nobody sees', () => {
+    const full = seatScene(seen, eye, { ...look, quick: false }, keeper()).children;
+    const unseen = full.filter((o): o is Mesh => o instanceof Mesh && o.geometry.drawRange.count === 0);
+    expect(unseen).toHaveLength(look.plants.filter((p) => p.spots.length > 0).length);
+    const [one] = unseen;
+    const nothing = undefined as never;
+    one.onBeforeShadow(nothing, nothing, nothing, nothing, one.geometry, nothing, nothing);
+    expect(one.geometry.drawRange.count).toBe(Infinity);
+    one.onAfterShadow(nothing, nothing, nothing, nothing, one.geometry, nothing, nothing);
+    expect(one.geometry.drawRange.count).toBe(0);
   });
 });

@@ -1,11 +1,11 @@
-import { Color, Fog, Scene } from 'three';
+import { Fog, Scene } from 'three';
 import type { Grown } from '../../../core/planted/grown';
 import { bedSurface } from './bedSurface';
 import { fixtures } from './fixtures';
 import type { Keeper } from './kept';
 import { plantLeaves } from './leaves';
 import { bends, straight, throughPane, type Seen, type Spot } from './place';
-import { furniture, glass, lights, water } from './room';
+import { furniture, glass, lights, panes, wall, water } from './room';
 import { heaps, solids } from './solids';
 
 /** How the tank is lit and looked at. */
@@ -29,7 +29,6 @@ export interface Lit {
   colour: (ppfd: number) => readonly [number, number, number];
 }
 
-const ROOM: Record<SeatLook['light'], string> = { day: '#e9ebe7', night: '#15181a', backlit: '#202427' };
 const FOG: Record<SeatLook['light'], string> = { day: '#cfe0df', night: '#1d2c2e', backlit: '#cfe0df' };
 
 /**
@@ -44,12 +43,12 @@ export function seatScene(seen: Seen, eye: Spot, look: SeatLook, keep: Keeper): 
   // What a pane bends is placed anew for each eye.
   const from = bent ? eye.join(' ') : '';
   const scene = new Scene();
-  scene.background = new Color(ROOM[look.light]);
+  scene.background = wall(look);
   scene.add(
     ...keep.objects('room', [vessel, look.light, quick], () => [
       ...lights(seen, look),
       ...water(seen, look),
-      glass(seen),
+      ...(quick ? [glass(seen)] : panes(seen)),
       ...furniture(seen, look),
     ]),
     ...keep.objects('bed', [field, option.bed, materials, look.lit, from], () =>

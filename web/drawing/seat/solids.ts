@@ -1,16 +1,17 @@
-import { Color, ConeGeometry, Matrix4, Mesh } from 'three';
+import { BufferAttribute, BufferGeometry, Color, ConeGeometry, Matrix4, Mesh } from 'three';
 import type { Piece } from '../../../core/commission/schema';
 import { divided } from '../../../core/geometry/divide';
 import type { Mesh as Surface } from '../../../core/geometry/mesh';
 import { rotation, turned } from '../../../core/geometry/rotation';
 import { colourOf, materialFor } from '../colour';
 import { meshForDrawing } from '../../document/drawnMeshes';
-import { coloured, matte, noise, tinted } from './grain';
+import { coloured, noise, tinted } from './grain';
 import type { Keeper } from './kept';
 import type { Place, Seen } from './place';
+import { matte } from './relief';
 
 /** Triangles up to which a coarse surface is divided before it is given grain. */
-const FINE_TRIANGLES = 6_000;
+const FINE_TRIANGLES = 8_000;
 
 /**
  * Stones with strata and specks, wood with a grain that runs along it. Their surfaces are made once and then set in their
@@ -23,9 +24,12 @@ export function solids(seen: Seen, quick: boolean, keep: Keeper, bent?: Place): 
     const wood = material?.kind === 'wood';
     const colour = colourOf(material);
     const surface = meshForDrawing(p.shape);
-    const own = keep.geometry(surface, `${quick} ${wood} ${colour}`, () => grained(quick ? surface : fine(surface), wood, colour)); // prettier-ignore
+    const own = keep.geometry(surface, `${quick} ${wood} ${colour}`, () => grained(quick ? surface : weathered(fine(surface), wood), wood, colour)); // prettier-ignore
     const zMm = heights.get(p.id) ?? 0;
-    const mesh = new Mesh(bent ? own.clone() : own, matte(quick, { vertexColors: true, flatShading: !wood }));
+    const mesh = new Mesh(
+      bent ? own.clone() : own,
+      matte(quick, { vertexColors: true, flatShading: quick && !wood }, wood ? 'wood' : 'stone'),
+    );
     if (bent) bend(mesh, p, zMm, bent);
     else {
       mesh.userData.shared = true;
@@ -73,6 +77,27 @@ function fine(surface: Surface): Surface {
   let mesh = surface;
   while (mesh.faces.length > 0 && (mesh.faces.length / 3) * 4 <= FINE_TRIANGLES) mesh = divided(mesh);
   return mesh;
+}
+
+/** How far weather has worn a surface in or left it standing, mm at most, and over which length. */
+const WORN = { stone: [2.4, 34], wood: [0.9, 14] } as const;
+
+/** A surface that is not as even as it was drawn: for the picture alone, what is measured is the one that was drawn. */
+function weathered({ vertices, faces }: Surface, wood: boolean): Surface {
+  const bare = new BufferGeometry();
+  bare.setAttribute('position', new BufferAttribute(Float32Array.from(vertices), 3));
+  bare.setIndex(new BufferAttribute(Uint32Array.from(faces), 1));
+  bare.computeVertexNormals();
+  const way = bare.getAttribute('normal').array;
+  const [deepMm, longMm] = WORN[wood ? 'wood' : 'stone'];
+  const along = wood ? longMm * 5 : longMm;
+  const worn = Float64Array.from(vertices);
+  for (let i = 0; i < worn.length; i += 3) {
+    const at = (by: number) => noise.noise3d((vertices[i] / along) * by, (vertices[i + 1] / longMm) * by, (vertices[i + 2] / longMm) * by); // prettier-ignore
+    const by = deepMm * (0.6 * at(1) + 0.4 * (0.5 - Math.abs(at(2.6))));
+    for (let k = 0; k < 3; k++) worn[i + k] += way[i + k] * by;
+  }
+  return { vertices: worn, faces };
 }
 
 /** A surface around its own origin with its grain: it turns with the piece. */
