@@ -29,10 +29,10 @@ const CENTRAL = [
   'leftAfter', 'liftKgf', 'lightMap', 'lightOnDay', 'limbsOf', 'litresToHeight', 'loadsOf', 'longestRound', 'measurePocket', 'meshVolume', 'mirrored',
   'mixedCelsius', 'moundSteepestDeg', 'movesWith', 'netLiftKgf', 'orderDay', 'otherPrices', 'parted', 'partingBrightness', 'pathRegion', 'pieceFrom',
   'plugPositions', 'plugsFor', 'polygonArea', 'poreWaterL', 'potentialFlow', 'pouredL', 'powerLoad', 'powerOf', 'ppfdFrom', 'priceChanges', 'proposedGear',
-  'quoteOf', 'reachFromFront', 'recommendedKg', 'recordedOf', 'regionWithout', 'relax', 'remainingShare', 'resolve', 'restingCelsius', 'roSchedule', 'roughStone',
+  'quoteOf', 'reachFromFront', 'recommendedKg', 'recordedOf', 'regionWithout', 'relax', 'remainingShare', 'resolve', 'restingCelsius', 'roSchedule', 'roShort', 'roughStone',
   'saturationKPa', 'seenThroughPane', 'shadeOf', 'shelfFindings', 'shoppingOf', 'shutOff', 'silhouette', 'sittingsOf', 'slopedAreaMm2', 'solidOfOutlines',
   'spacingToCover', 'splitRegion', 'squaringUp', 'stabilityOf', 'starts', 'stoneToHoldKg', 'stoppedBy', 'strewnAmount', 'substitutesFor', 'swapsFor', 'tabSpots',
-  'takesOf', 'tankFlow', 'throughLeaves', 'throughPlates', 'tiled', 'traced', 'trialOf', 'turnToSeat', 'variations', 'waterDensity', 'waterRecipe', 'weekOf',
+  'takesOf', 'tankFlow', 'throughLeaves', 'throughPlates', 'tiled', 'traced', 'trialOf', 'tubsOn', 'turnToSeat', 'variations', 'waterDensity', 'waterRecipe', 'weekOf', 'withoutIt',
 ]; // prettier-ignore
 
 describe('relations', () => {

@@ -231,4 +231,24 @@ describe('the week', () => {
     await b.at.press('[data-sort]');
     await b.page.waitForFunction((path) => location.pathname === path, {}, place);
   });
+
+  it('says what clashes: one tub for what soaks twice, and more hands than there are on one day', async () => {
+    const send = (path: string, method: string, body?: unknown) =>
+      fetch(`${b.server.url}${path}`, { method, headers: { 'content-type': 'application/json', origin: b.server.url }, ...(body ? { body: JSON.stringify(body) } : {}) }); // prettier-ignore
+    await send('/api/studio/house', 'PUT', {
+      name: 'Fenwick Row',
+      currency: 'GBP',
+      tubs: 1,
+      people: ['Ida'],
+    });
+    // The foyer's build is days ahead, and its wood lies in the tub.
+    const { commissions } = (await (await fetch(`${b.server.url}/api/commissions`)).json()) as { commissions: { id: string; title: string }[] }; // prettier-ignore
+    const foyer = commissions.find((c) => c.title === 'Quillet gallery, foyer')!;
+    expect((await send(`/api/commissions/${foyer.id}/duplicate`, 'POST')).ok).toBe(true);
+    await b.at.open('/week');
+    await b.page.waitForSelector('[data-clash="tubs"]', { timeout: 30_000 });
+    expect(await b.at.words('[data-clash="tubs"]')).toContain('2 tubs are wanted and the studio has 1');
+    await b.page.waitForSelector('[data-clash="hands"]');
+    expect(await b.at.words('[data-clash="hands"]')).toContain('2 hands are wanted at once and 1 work here');
+  });
 });

@@ -51,6 +51,11 @@ export async function buyingRows(): Promise<Row[]> {
   return [
     await timed('buying.least-total', 12, (run) => leastTotal(linesOf(run), termsFor), 2),
     await timed('buying.fewest-parcels', 12, (run) => leastTotal(linesOf(run), termsFor, 'parcels'), 2),
-    await timed('week.300-commissions', 20, (run) => weekOf(all, dayPlus(TODAY, 7 * (run % 4)), TODAY, 5), 2),
+    await timed(
+      'week.300-commissions',
+      20,
+      (run) => weekOf(all, dayPlus(TODAY, 7 * (run % 4)), TODAY, { people: 5 }),
+      2,
+    ),
   ];
 }

@@ -51,6 +51,8 @@ const HEADERS: Parameters<typeof helmet>[0] = {
       // The component library writes its theme into the page.
       styleSrc: ["'self'", "'unsafe-inline'"],
       imgSrc: ["'self'", 'data:', 'blob:'],
+      // A film of the scape growing, made by the page itself.
+      mediaSrc: ["'self'", 'blob:'],
       fontSrc: ["'self'", 'data:'],
       connectSrc: ["'self'"],
       objectSrc: ["'none'"],

@@ -12,6 +12,7 @@ import { peopleFor } from '../site/lifting';
 import { pieceWorks } from '../beforehand/ahead';
 import { brokenDownOf } from '../beforehand/brokenDown';
 import { beginning, type EarlierWork } from '../beforehand/earlier';
+import type { Held } from '../beforehand/held';
 import { MATURE_DAYS, maturesAhead, mediaToMature } from '../regime/maturing';
 import type { Survey } from '../survey/survey';
 import { homeOf, triedAheadDays } from '../sittings/homes';
@@ -28,7 +29,7 @@ import { ONE_PERSON_KG } from './rates';
 import type { Beforehand } from './task';
 
 /** Work before the day, as it is said. */
-type Said = EarlierWork & Pick<Beforehand, 'title' | 'detail'>;
+type Said = EarlierWork & Pick<Beforehand, 'title' | 'detail'> & { holds?: Omit<Held, 'until'> };
 
 /** What has to happen on an earlier day, in order: when each begins at the latest follows from what waits for it (`earlier.ts`). */
 export function beforehandOf(commission: Resolved, survey: Survey): Beforehand[] {
@@ -42,12 +43,13 @@ export function beforehandOf(commission: Resolved, survey: Survey): Beforehand[]
     ...jointsBeforehand(commission, survey),
   ];
   const list = beginning([...ownBeforehand(commission, works), ...works]).map(
-    ({ kind, title, detail, days, because }): Beforehand => ({
+    ({ kind, title, detail, days, because, holds, aheadDays = 0 }): Beforehand => ({
       day: dayPlus(buildDay, -days),
       kind,
       title,
       detail,
       ...(because ? { because } : {}),
+      ...(holds ? { holds: { ...holds, until: dayPlus(buildDay, -aheadDays) } } : {}),
     }),
   );
   const elsewhere = brokenDownWork(brokenDownOf(commission, survey), buildDay);
@@ -131,6 +133,7 @@ function roBeforehand(commission: Resolved, survey: Survey): Said[] {
       kind: 'ro',
       things: [],
       takesDays: wholeDays(hours),
+      ...(ro.ofStudio ? { holds: { what: 'ro' as const, amount: Math.round(roL) } } : {}),
       title: say('before.ro.title', { litres: inLitres(roL, 0) }),
       detail: say('before.ro.detail', { hours: rounded(hours, 0), rate: inLitresAnHour(ro.litresPerHour) }),
     },
@@ -163,6 +166,7 @@ function soakBeforehand(commission: Resolved): Said[] {
       things,
       takesDays: days,
       aheadDays,
+      holds: { what: 'tub' as const, amount: 1 },
       title: say('before.soak.title', { pieces: things }),
       detail: say('before.soak.detail', { days }),
     };

@@ -1,4 +1,5 @@
 import type { EarlierKind } from '../beforehand/earlier';
+import type { Held } from '../beforehand/held';
 import type { Said, Text } from '../words/text';
 import type { Working } from '../words/working';
 
@@ -44,6 +45,8 @@ export interface Beforehand {
   because?: Text;
   /** Minutes of one pair of hands somewhere else, where it is work that a client pays for. */
   handMin?: number;
+  /** What of the studio's own it holds, from its day on. */
+  holds?: Held;
 }
 
 /** The task as it is given a sitting: a half of it is no task of its own. */

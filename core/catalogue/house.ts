@@ -21,9 +21,23 @@ export const houseSchema = z.object({
   pace: pace.optional(),
   /** Who works here, those who usually come first. */
   people: z.array(words.min(1)).max(30).optional(),
+  /** Tubs to soak in; what the RO unit of the studio makes, L an hour, and what its store holds, L. */
+  tubs: z.int().min(0).max(200).optional(),
+  roLitresPerHour: z.number().min(0.1).max(2_000).optional(),
+  roStoreL: z.number().min(0).max(20_000).optional(),
   /** The day with which a week begins: as the place has it when nobody said. */
   weekBegins: weekday.optional(),
   /** By which rules it prices its work. */
   quote: quoteRules.optional(),
 });
 export type House = z.infer<typeof houseSchema>;
+
+/** What a week is held against: who works here, and what there is one of for all commissions. */
+export function kitOf({ people, tubs, roLitresPerHour, roStoreL = 0 }: Partial<House>) {
+  return {
+    ...(people ? { people: people.length } : {}),
+    ...(tubs === undefined ? {} : { tubs }),
+    ...(roLitresPerHour ? { ro: { perDayL: roLitresPerHour * HOURS, storeL: roStoreL } } : {}),
+  };
+}
+const HOURS = 24;

@@ -136,7 +136,12 @@ export const siteSchema = z.looseObject({
     .optional(),
   /** Reverse-osmosis unit: litres an hour, and what can be kept. */
   ro: z
-    .looseObject({ litresPerHour: z.number().min(0.1).max(2_000), storageL: figure(0, 20_000) })
+    .looseObject({
+      litresPerHour: z.number().min(0.1).max(2_000),
+      storageL: figure(0, 20_000),
+      /** The studio's own unit: other commissions want it too. */
+      ofStudio: z.boolean().optional(),
+    })
     .optional(),
   tapM: figure(0, 500).optional(),
   drainM: figure(0, 500).optional(),

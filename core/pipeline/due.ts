@@ -7,6 +7,7 @@ import { visitPlan } from '../buildDay/visitPlan';
 import { visitTitle } from '../buildDay/visits';
 import { clockOf, minuteOf } from '../calendar/clock';
 import { sittingTitle } from '../sittings/sittings';
+import type { Held } from '../beforehand/held';
 import type { DueSort, Hands } from '../staging/sorts';
 import { say, type Said } from '../words/text';
 import { standingOf } from '../yard/candidate';
@@ -24,6 +25,8 @@ export interface Due {
   /** An order that is not sent: over its day it is not past, it is late. */
   waits?: boolean;
   hands?: Hands;
+  /** What of the studio's own it holds, from its day on. */
+  holds?: Held;
 }
 
 /** Orders, deliveries once they are confirmed, what comes beforehand, the build and visits: calendar and list read this. */
@@ -61,6 +64,7 @@ export function dueOf(
       day: b.day,
       title: b.title,
       detail: [b.detail],
+      ...(b.holds ? { holds: b.holds } : {}),
     })),
     ...build.earlier.map((s): Due => ({
       key: `sitting ${s.id}`,

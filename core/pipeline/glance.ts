@@ -107,12 +107,25 @@ export function glanceOf(commission: Commission, plan: Plan, today: Day): Glance
 /** What is due from today on for some weeks, and what is late, the soonest first. */
 function duesOf(commission: Commission, plan: Plan, today: Day): WeekDue[] {
   const last = dayPlus(today, WEEKS_AHEAD_DAYS);
-  return dueOf(plan, commission)
-    .filter((d) => d.day <= last && isAhead(d, plan, today))
-    .sort((a, b) => a.day.localeCompare(b.day))
-    .slice(0, MOST_DUES)
-    .map(({ sort, day, title, hands, waits }) => ({ sort, day, what: title, ...(hands ? { hands } : {}), ...(waits ? { waits } : {}) }));
-} // prettier-ignore
+  return (
+    dueOf(plan, commission)
+      // What has begun and still holds a tub is not over.
+      .filter(
+        (d) =>
+          d.day <= last && (isAhead(d, plan, today) || (d.holds !== undefined && d.holds.until >= today)),
+      )
+      .sort((a, b) => a.day.localeCompare(b.day))
+      .slice(0, MOST_DUES)
+      .map(({ sort, day, title, hands, waits, holds }) => ({
+        sort,
+        day,
+        what: title,
+        ...(hands ? { hands } : {}),
+        ...(waits ? { waits } : {}),
+        ...(holds ? { holds } : {}),
+      }))
+  );
+}
 
 function standingOf({ brief }: Commission, { survey, order }: Plan, today: Day): Standing {
   const drawn = survey.pieces.length + survey.layers.length + survey.plantings.length > 0;

@@ -1,6 +1,7 @@
 import type { Day } from '../calendar/day';
 import { buildPlan, type BuildPlan } from '../buildDay/buildPlan';
 import { pastFindings } from '../buildDay/dayFindings';
+import { missingFindings } from '../buildDay/missing';
 import { plantedPlan, type PlantedPlan } from '../planted/planted';
 import { carePlan, type CarePlan } from '../care/carePlan';
 import { paidBeside } from '../gear/gear';
@@ -111,6 +112,7 @@ export function plan(commission: Commission, ask: PlanAsk = {}): Plan {
       ...gearFindings(job, measured),
       ...ordered.findings,
       ...build.findings,
+      ...missingFindings(job, measured, ordered.findings),
       ...pastFindings(build, ask.today),
       ...questionFindings(job, ask.today),
       ...candidateFindings(job, ask.today),

@@ -1,4 +1,5 @@
 import type { Day } from '../calendar/day';
+import type { Held } from '../beforehand/held';
 import type { Said } from '../words/text';
 
 /** What kind of thing is to be seen to. */
@@ -21,4 +22,6 @@ export interface WeekDue {
   hands?: Hands;
   /** An order that is not sent: over its day it is not past, it is late. */
   waits?: boolean;
+  /** What of the studio's own it holds, from its day on. */
+  holds?: Held;
 }

@@ -12,7 +12,7 @@ const build = (day: string, fromMin: number, toMin: number, names: string[], cou
   sort: 'build', day, what: 'Build', hands: { fromMin, toMin, count, names },
 }); // prettier-ignore
 const at = (id: string, ...dues: WeekDue[]): Dated => ({ id, title: `Job ${id}`, dues });
-const clashes = (all: Dated[], people?: number) => weekOf(all, TODAY, TODAY, people).days.flatMap((d) => d.clashes); // prettier-ignore
+const clashes = (all: Dated[], people?: number) => weekOf(all, TODAY, TODAY, people === undefined ? {} : { people }).days.flatMap((d) => d.clashes); // prettier-ignore
 
 describe('a week over all commissions', () => {
   it('has everything due on its day, once, and what is late above it', () => {
@@ -69,5 +69,15 @@ describe('a week over all commissions', () => {
     // An order that should have gone out stays, the build day itself does not.
     expect(glanceOf(c, plan(c, { today: '2027-01-13' }), '2027-01-13').dues.map((d) => d.sort)).toEqual(expect.arrayContaining(['order', 'build'])); // prettier-ignore
     expect(glanceOf(c, plan(c, { today: '2027-01-15' }), '2027-01-15').dues).toEqual([]);
+  });
+
+  it('says what soaks at once, on the first day of it, and what RO water cannot be made in time', () => {
+    const soak = (from: number, until: number): WeekDue => ({ sort: 'ready', day: dayPlus(TODAY, from), what: 'Soak', holds: { what: 'tub', until: dayPlus(TODAY, until), amount: 1 } }); // prettier-ignore
+    const water: WeekDue = { sort: 'ready', day: dayPlus(TODAY, 3), what: 'RO', holds: { what: 'ro', until: dayPlus(TODAY, 5), amount: 400 } }; // prettier-ignore
+    const has = { tubs: 1, ro: { perDayL: 96, storeL: 200 } };
+    const { days } = weekOf([at('a', soak(-12, 3), water), at('b', soak(1, 9))], TODAY, TODAY, has);
+    expect(days.map((d) => d.clashes.map((c) => c.kind))).toEqual([[], ['tubs'], [], [], [], ['ro'], []]);
+    expect(days[1].clashes).toEqual([{ kind: 'tubs', needs: 2, has: 1, titles: ['Job a', 'Job b'] }]);
+    expect(days[5].clashes).toEqual([{ kind: 'ro', litres: 400, has: 296, titles: ['Job a'] }]);
   });
 });

@@ -1,4 +1,5 @@
 import { dayPlus, type Day } from '../calendar/day';
+import { roShort, tubsOn, type Holding, type Kit, type KitClash } from './kit';
 import type { WeekDue } from './sorts';
 
 /** A commission with what is due in it. */
@@ -12,10 +13,16 @@ export interface Dated {
 /** Something due, and in which commission. */
 export type WeekItem = WeekDue & Pick<Dated, 'id' | 'title'>;
 
-/** What cannot be on one day: one person in two places at an hour, more hands than the studio has. */
+/** What cannot be on one day: one person in two places at an hour, more hands than the studio has, more of its kit. */
 export type Clash =
   | { kind: 'person'; who: string; titles: string[] }
-  | { kind: 'hands'; needs: number; has: number; titles: string[] };
+  | { kind: 'hands'; needs: number; has: number; titles: string[] }
+  | KitClash;
+
+/** Who works in the studio, and what it has of kit; left out what nobody said. */
+export interface StudioHas extends Kit {
+  people?: number;
+}
 
 export interface Week {
   /** What should have been seen to before today. */
@@ -27,18 +34,32 @@ const DAYS = 7;
 
 /**
  * Seven days over all commissions, from a day on: what is due on each, by the hour where it has one, and what clashes.
- * `people` is how many work in the studio; left out where nobody said.
  * Valid for commissions that were planned on `today`. Leaves out: the way from one place to the other.
  * Test: week.test.ts, "has everything due on its day, once, and what is late above it".
  */
-export function weekOf(all: readonly Dated[], from: Day, today: Day, people?: number): Week {
+export function weekOf(all: readonly Dated[], from: Day, today: Day, has: StudioHas = {}): Week {
   const items = all.flatMap(({ id, title, dues }) => dues.map((d): WeekItem => ({ ...d, id, title })));
+  const holdings = items.flatMap(({ title, day, holds }): Holding[] =>
+    holds ? [{ title, day, holds }] : [],
+  );
+  const short = roShort(holdings, today, has.ro);
   const days = Array.from({ length: DAYS }, (_, i) => dayPlus(from, i));
+  // A lot in a tub stays there for days: what clashes is said on the first of them.
+  const tubs = days.map((day) => tubsOn(day, holdings, has.tubs));
+  const isSame = (i: number) => i > 0 && JSON.stringify(tubs[i]) === JSON.stringify(tubs[i - 1]);
   return {
     late: items.filter((i) => i.waits && i.day < today).sort((a, b) => a.day.localeCompare(b.day)),
-    days: days.map((day) => {
+    days: days.map((day, i) => {
       const own = items.filter((i) => i.day === day && !(i.waits && day < today)).sort(byHour);
-      return { day, items: own, clashes: clashesOf(own, people) };
+      return {
+        day,
+        items: own,
+        clashes: [
+          ...clashesOf(own, has.people),
+          ...(isSame(i) ? [] : tubs[i]),
+          ...(short.get(day) ? [short.get(day)!] : []),
+        ],
+      };
     }),
   };
 }

@@ -132,6 +132,7 @@ export const FINDINGS = {
   'build.hands': 'buildDay',
   'build.house': 'buildDay',
   'build.long': 'buildDay',
+  'build.without': 'buildDay',
   'build.midnight': 'buildDay',
   'build.past': 'buildDay',
   'build.out': 'buildDay',

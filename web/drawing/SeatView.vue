@@ -1,12 +1,14 @@
 <script setup lang="ts">
-import { NeutralToneMapping, BasicShadowMap, PerspectiveCamera, Raycaster, Vector2, WebGLRenderer } from 'three'; // prettier-ignore
+import { Raycaster, Vector2, type WebGLRenderer } from 'three';
 import { onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import type { Spot3 } from '../../core/view/sightLine';
 import type { Drawing } from './drawing';
 import { keeper } from './seat/kept';
+import { cameraFrom } from './seat/camera';
 import { drawnOut } from './seat/drawnOut';
 import { manyPasses, type ManyPasses } from './seat/manyPasses';
 import { plantUnder } from './seat/plantUnder';
+import { rendererOn } from './seat/rendererOn';
 import { aim } from './seat/room';
 import { PASSES, SHOWN } from './seat/samples';
 import { seatScene, type SeatLook } from './seat/seatScene';
@@ -42,21 +44,7 @@ let waiting: ReturnType<typeof setTimeout> | undefined;
 /** The perspective follows when a drag pauses: the three measured views come first. */
 const PAUSE_MS = 140;
 
-function camera([x, y, z]: Spot3): PerspectiveCamera {
-  const { length, width, height } = props.vessel.innerMm;
-  const aspect = props.width / props.height;
-  const middle = [length / 2, width / 2, height * 0.46];
-  const away = Math.hypot(x - middle[0], y - middle[1], z - middle[2]);
-  // From across a room the eye rests on the tank alone: the view is as wide as the tank, not as the room.
-  const across = props.fromAbove ? Math.hypot(length, width) : Math.hypot(length, height, width * 0.6);
-  const wide = 2 * Math.atan((0.57 * across) / away);
-  const high = aspect < 1 ? 2 * Math.atan(Math.tan(wide / 2) / aspect) : 2 * Math.atan(Math.tan(wide / 2) / Math.min(aspect, length / height)); // prettier-ignore
-  const c = new PerspectiveCamera(Math.min(75, (high * 180) / Math.PI), aspect, 10, 60_000);
-  c.position.set(x, z, -y);
-  if (props.fromAbove) c.up.set(0, 0, -1);
-  c.lookAt(middle[0], middle[2], -middle[1]);
-  return c;
-}
+const camera = (eye: Spot3) => cameraFrom(props.vessel, eye, props.width / props.height, props.fromAbove);
 
 /** Draws it quickly; how long that took, ms. */
 async function drawQuickly(): Promise<number> {
@@ -155,22 +143,11 @@ async function picture(): Promise<Blob | null> {
 defineExpose({ picture });
 
 onMounted(() => {
-  const asked = { antialias: true, preserveDrawingBuffer: true };
-  // Asked for first: without a card the library complains, and nothing is wrong.
-  const context = canvas.value!.getContext('webgl2', asked) as WebGL2RenderingContext | null;
-  if (!context) return void (failed.value = true);
-  try {
-    renderer = new WebGLRenderer({ canvas: canvas.value!, context, ...asked });
-    renderer.toneMapping = NeutralToneMapping;
-    renderer.toneMappingExposure = 0.82;
-    renderer.shadowMap.enabled = true;
-    renderer.shadowMap.type = BasicShadowMap;
-    renderer.setPixelRatio(Math.min(2, window.devicePixelRatio));
-    passes = manyPasses(renderer);
-    soon();
-  } catch {
-    failed.value = true;
-  }
+  renderer = rendererOn(canvas.value!);
+  if (!renderer) return void (failed.value = true);
+  renderer.setPixelRatio(Math.min(2, window.devicePixelRatio));
+  passes = manyPasses(renderer);
+  soon();
 });
 watch(
   () => [props.option, props.field, props.survey, props.width, props.height, props.eye, props.fromAbove, props.look], // prettier-ignore

@@ -351,6 +351,11 @@ export const BUILD = {
   'build.past.says': '{title}: that was due on {day}, {days, plural, one {a day} other {# days}} ago.',
   'build.past.because':
     'Start it today and move the build day by as much, or do without and say so to the client.',
+  'build.without.says':
+    'Without {name} {tasks} wait; {count, plural, =0 {nothing else can be done} one {one other task can be done} other {# other tasks can be done}}.',
+  'build.without.because':
+    'What rests on it comes after it. Do the rest, get it from somebody else, or move the day before hands stand idle.',
+  'build.without.because.later': 'It may come when the water is in: give it a sitting after the build day.',
   'build.long.because': 'Plants wait out of water while hands get tired. {ahead}',
 
   'caution.floor':

@@ -9,12 +9,14 @@ import type { Plant } from '../../../core/commission/schema';
 import { dayPlus } from '../../../core/calendar/day';
 import { eyeFrom } from '../../../core/view/eye';
 import PlanView from '../../drawing/PlanView.vue';
+import PendingWords from '../../design/PendingWords.vue';
 import { useCommission } from '../../document/commissionStore';
 import { useSeats } from '../../document/seats';
 import { useStays } from '../../document/stays';
 import { useSteadySize } from '../../drawing/steadySize';
 import { useFrame } from '../../frame/planKey';
 import type { Finger } from '../../workers/planWorker';
+import { wording } from '../../words/wording';
 import BeltFields from './BeltFields.vue';
 import DraftMarks from './DraftMarks.vue';
 import FlowOverlay from './FlowOverlay.vue';
@@ -28,7 +30,7 @@ import PlantingBar from './PlantingBar.vue';
 import PlantingCharts from './PlantingCharts.vue';
 import PlantingTable from './PlantingTable.vue';
 import PlantList from './PlantList.vue';
-import PlugMarks from './PlugMarks.vue';
+import PlugMarks from '../../drawing/PlugMarks.vue';
 import RegionCorners from './RegionCorners.vue';
 import RegionShapes from './RegionShapes.vue';
 import StudioPlants from './StudioPlants.vue';
@@ -42,6 +44,7 @@ import { useSpot } from './useSpot';
 import { useWeekLight } from './useWeekLight';
 
 /** Plan, front and seat of what is planted, on any day of the first sixteen weeks; and what is said of each planting. */
+const GrowingSheet = defineAsyncComponent(() => import('../../drawing/growing/GrowingSheet.vue'));
 const SeatView = defineAsyncComponent(() => import('../../drawing/SeatView.vue'));
 const commission = useCommission();
 const { plan, field, planted, scapeWork } = useFrame();
@@ -63,7 +66,7 @@ const origins = computed(
 const overlay = ref<Overlay>('plants');
 const flowAt = ref(0);
 const week = ref(6);
-const below = ref<'table' | 'charts'>('table');
+const below = ref<'table' | 'charts' | 'growing'>('table');
 const section = ref(false);
 /** What was worked out of this option; until it is there the drawing has no plants. */
 const shown = computed(() => (planted.value?.optionId === option.value.id ? planted.value : undefined));
@@ -352,6 +355,14 @@ const look = computed(() => ({
         >
           Charts
         </button>
+        <button
+          class="plain"
+          :class="{ on: below === 'growing' }"
+          data-test="growing"
+          @click="below = 'growing'"
+        >
+          Growing
+        </button>
       </span>
       <PlantingTable
         v-if="below === 'table'"
@@ -362,7 +373,16 @@ const look = computed(() => ({
         :currency="doc.currency"
         @choose="(id) => (take(undefined), (chosen = id))"
       />
-      <PlantingCharts v-else :parts="parts" />
+      <PlantingCharts v-else-if="below === 'charts'" :parts="parts" />
+      <GrowingSheet
+        v-else-if="plan && field && shown"
+        :drawing="{ vessel, option, materials, field, survey: plan.survey }"
+        :parts="parts"
+        :eye="eye"
+        :build-day="doc.brief.buildDay"
+        :title="doc.title"
+      />
+      <PendingWords v-else :says="wording('growing.waits')" />
     </section>
   </div>
 </template>

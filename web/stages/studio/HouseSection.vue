@@ -78,6 +78,32 @@ async function change(part: Partial<House>): Promise<void> {
         :apply="(p) => void change({ pace: shareOf(p) })"
         data-test="house-pace"
       />
+      <FigureField
+        label="tubs to soak in"
+        kind="plain"
+        unit="tubs"
+        optional
+        :value="house.tubs"
+        :apply="(tubs) => void change({ tubs })"
+        data-test="house-tubs"
+      />
+      <FigureField
+        label="RO unit makes"
+        kind="plain"
+        unit="L/h"
+        optional
+        :value="house.roLitresPerHour"
+        :apply="(roLitresPerHour) => void change({ roLitresPerHour })"
+        data-test="house-ro"
+      />
+      <FigureField
+        label="RO store holds"
+        kind="volume"
+        optional
+        :value="house.roStoreL"
+        :apply="(roStoreL) => void change({ roStoreL })"
+        data-test="house-store"
+      />
       <CurrencyField
         label="currency"
         :value="house.currency"

@@ -5,8 +5,11 @@ import { firstToOrder } from '../../../core/ordering/order';
 import { sittingTitle } from '../../../core/sittings/sittings';
 import { percentOf } from '../../../core/units/quantity';
 import { variations } from '../../../core/pricing/accepted';
-import { eyeFrom } from '../../../core/view/eye';
+import type { Planted } from '../../../core/planted/planted';
+import type { Spot3 } from '../../../core/view/sightLine';
 import { halfGrown } from '../../drawing/halfGrown';
+import { grownIn } from '../../drawing/growing/weeks';
+import PlugMarks from '../../drawing/PlugMarks.vue';
 import PlanView from '../../drawing/PlanView.vue';
 import { longDay, shortDay } from '../../units/days';
 import { money, useFigures } from '../../units/figures';
@@ -17,7 +20,17 @@ import { VARIATION_WORDS } from './variationWords';
 import ProposalOptions from './ProposalOptions.vue';
 
 /** What the client reads and signs: the picture from their seat, what it is, when what happens, what it asks of them, the price. */
-const props = defineProps<{ commission: Commission; plan: ShownPlan; field: FieldView }>();
+const props = defineProps<{
+  commission: Commission;
+  plan: ShownPlan;
+  field: FieldView;
+  /** What is planted, once it is worked out; until then the pictures are grown more than half-way. */
+  parts?: readonly Planted[];
+  /** From where the client sees it. */
+  eye: Spot3;
+  seatName?: string;
+}>();
+const GrowingStills = defineAsyncComponent(() => import('../../drawing/growing/GrowingStills.vue'));
 const SeatView = defineAsyncComponent(() => import('../../drawing/SeatView.vue'));
 const f = useFigures();
 const doc = toRef(props, 'commission');
@@ -25,10 +38,12 @@ const quote = computed(() => props.plan.quote);
 const rules = computed(() => doc.value.quote ?? {});
 const option = computed(() => doc.value.options.find((o) => o.id === props.plan.survey.optionId)!);
 const sum = (minor: number) => money(minor, doc.value.currency);
-const grown = computed(() => halfGrown(doc.value, option.value, props.field));
+/** The week in which it is shown as it will be. */
+const WEEK = 8;
+const grown = computed(() =>
+  props.parts ? grownIn(props.parts, WEEK) : halfGrown(doc.value, option.value, props.field),
+);
 const look = computed(() => ({ refraction: false, light: 'day' as const, plants: grown.value }));
-const seat = computed(() => doc.value.brief.seats?.[0]);
-const eye = computed(() => eyeFrom(doc.value.vessel, seat.value, doc.value.site?.baseHeightMm));
 /** As wide as the sheet, and half as high. */
 const HIGH = 0.52;
 const frame = ref<HTMLElement>();
@@ -106,11 +121,11 @@ const totalMinor = computed(() => (agreed.value ?? quote.value).totalMinor);
         :width="Math.round(width)"
         :height="Math.round(width * HIGH)"
         :eye="eye"
-        :seat-name="seat?.name"
+        :seat-name="seatName"
         :look="look"
       />
       <figcaption>
-        {{ seat ? wording('proposal.from', { seat: seat.name }) : wording('proposal.picture') }}
+        {{ seatName ? wording('proposal.from', { seat: seatName }) : wording('proposal.picture') }}
       </figcaption>
     </figure>
     <div class="two">
@@ -126,8 +141,19 @@ const totalMinor = computed(() => (agreed.value ?? quote.value).totalMinor);
             :field="field"
             :survey="plan.survey"
             :k="k"
-          />
+          >
+            <PlugMarks
+              v-for="(p, i) in parts"
+              :key="p.id"
+              :part="p"
+              :grown="grown[i]"
+              :vessel="commission.vessel"
+              :k="k"
+              :chosen="false"
+            />
+          </PlanView>
         </svg>
+        <p class="caption">{{ wording('proposal.plantingPlan') }}</p>
       </section>
       <section>
         <h2>{{ wording('proposal.when') }}</h2>
@@ -143,6 +169,19 @@ const totalMinor = computed(() => (agreed.value ?? quote.value).totalMinor);
         <p>{{ asks }}</p>
       </section>
     </div>
+    <section v-if="parts?.length" class="grows">
+      <h2>{{ wording('proposal.grows') }}</h2>
+      <GrowingStills
+        :vessel="commission.vessel"
+        :option="option"
+        :materials="commission.catalogue.materials"
+        :field="field"
+        :survey="plan.survey"
+        :parts="parts"
+        :eye="eye"
+      />
+      <p class="small">{{ wording('proposal.varies') }}</p>
+    </section>
     <ProposalOptions v-if="commission.options.length > 1 && !agreed" />
     <section class="price">
       <h2>
@@ -222,7 +261,8 @@ figure {
 .picture {
   max-width: 100%;
 }
-figcaption {
+figcaption,
+.caption {
   font: italic 400 13px var(--title);
   color: var(--ink-2);
 }

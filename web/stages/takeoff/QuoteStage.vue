@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed, defineAsyncComponent, ref } from 'vue';
 import { withQuote } from '../../../core/edits/quote';
 import { frozen, variations } from '../../../core/pricing/accepted';
+import { eyeFrom } from '../../../core/view/eye';
 import PendingWords from '../../design/PendingWords.vue';
 import { api } from '../../document/api';
 import { useCommission } from '../../document/commissionStore';
@@ -15,14 +16,21 @@ import StudioFigures from './StudioFigures.vue';
 import ProposalSheet from './ProposalSheet.vue';
 import QuoteRules from './QuoteRules.vue';
 
+const GrowingFilm = defineAsyncComponent(() => import('../../drawing/growing/GrowingFilm.vue'));
 /** What the client is asked: the sheet that is handed over, beside it what only the studio sees. */
 const commission = useCommission();
-const { plan, field } = useFrame();
+const { plan, field, planted } = useFrame();
 const { words } = useFigures();
 const doc = computed(() => commission.document!);
 const quote = computed(() => plan.value?.quote);
 const accepted = computed(() => doc.value.quote?.accepted);
 const sum = (minor: number) => money(minor, doc.value.currency);
+/** The client's own seat, and what is planted in the option that is looked at. */
+const seat = computed(() => doc.value.brief.seats?.[0]);
+const eye = computed(() => eyeFrom(doc.value.vessel, seat.value, doc.value.site?.baseHeightMm));
+const parts = computed(() =>
+  planted.value && planted.value.optionId === plan.value?.survey.optionId ? planted.value.parts : undefined,
+);
 const by = ref('');
 /** Of the option that was agreed; another has nothing to be held against. */
 const changes = computed(() =>
@@ -53,7 +61,16 @@ const print = () => window.print();
 <template>
   <PendingWords v-if="!plan || !field || !quote" :says="wording('quoteStage.working')" />
   <div v-else class="quote">
-    <div class="desk"><ProposalSheet :commission="doc" :plan="plan" :field="field" /></div>
+    <div class="desk">
+      <ProposalSheet
+        :commission="doc"
+        :plan="plan"
+        :field="field"
+        :parts="parts"
+        :eye="eye"
+        :seat-name="seat?.name"
+      />
+    </div>
     <aside class="side screen-only">
       <p class="acts">
         <button class="solid" data-test="print-proposal" @click="print">
@@ -63,6 +80,18 @@ const print = () => window.print();
           wording('quoteStage.books')
         }}</FileLink>
       </p>
+      <GrowingFilm
+        v-if="parts?.length && commission.option"
+        :vessel="doc.vessel"
+        :option="commission.option"
+        :materials="doc.catalogue.materials"
+        :field="field"
+        :survey="plan.survey"
+        :parts="parts"
+        :eye="eye"
+        :build-day="doc.brief.buildDay"
+        :title="doc.title"
+      />
       <StudioFigures :plan="plan" :currency="doc.currency" />
       <p v-for="o in quote.open" :key="o" class="open">{{ OPEN[o] }}</p>
       <section class="yes" data-test="agreed">

@@ -90,6 +90,9 @@ const setOutput = (litresPerHour: number | undefined) =>
     'ro',
     litresPerHour === undefined ? undefined : { storageL: 0, ...site.value?.ro, litresPerHour },
   );
+/** The studio's unit is wanted by other commissions too: the week looks at all of them. */
+const setOfStudio = (ofStudio: boolean) =>
+  site.value?.ro && edit.site('ro', { ...site.value.ro, ofStudio: ofStudio || undefined });
 const setStorage = (storageL: number | undefined) =>
   site.value?.ro
     ? edit.site('ro', { ...site.value.ro, storageL: storageL ?? 0 })
@@ -225,6 +228,15 @@ const setStorage = (storageL: number | undefined) =>
           :value="site?.ro?.storageL"
           :apply="setStorage"
         />
+        <label v-if="site?.ro" class="tick"
+          ><input
+            type="checkbox"
+            :checked="site.ro.ofStudio"
+            data-test="ro-of-studio"
+            @change="setOfStudio(($event.target as HTMLInputElement).checked)"
+          />
+          {{ wording('waterSection.ofStudio') }}</label
+        >
         <FigureField
           label="to the tap"
           kind="distance"

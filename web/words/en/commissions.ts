@@ -17,6 +17,10 @@ export const COMMISSIONS = {
   'week.visit': 'visit',
   'week.question': 'settle',
   'week.person': '{who} is in two places: {titles}.',
+  'week.tubs':
+    '{needs, plural, one {One tub is} other {# tubs are}} wanted and the studio has {has}: {titles}. Begin one sooner, or borrow.',
+  'week.ro':
+    '{needs} of RO water are wanted by this day, {has} can be there: {titles}. Fetch the rest, or move a day.',
   'week.hands': '{needs} hands are wanted at once and {has} work here: {titles}.',
   'clockQuestion.asks': 'Is today {now}?',
   'clockQuestion.why':

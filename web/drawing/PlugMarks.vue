@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Vessel } from '../../../core/commission/schema';
-import type { Grown } from '../../../core/planted/grown';
-import type { Planted } from '../../../core/planted/planted';
-import { diamonds } from '../../drawing/diamonds';
+import type { Vessel } from '../../core/commission/schema';
+import type { Grown } from '../../core/planted/grown';
+import type { Planted } from '../../core/planted/planted';
+import { diamonds } from './diamonds';
 
 /** Every plug of a planting from above, as far as it has spread; those that the packs do not give as empty rings. */
 const props = defineProps<{ part: Planted; grown: Grown; vessel: Vessel; k: number; chosen: boolean }>();
