@@ -23,6 +23,7 @@ import { benchRows } from './bench';
 import { exactBench } from './exact';
 import { buyingRows } from './buying';
 import { priceRows } from './prices';
+import { seatRows } from './seat';
 import { differenceRows } from './difference';
 import { editRows } from './edits';
 import { growthRows } from './growth';
@@ -148,6 +149,7 @@ const PARTS: Record<string, () => Promise<Row[]> | Row[]> = {
   difference: differenceRows,
   buying: buyingRows,
   prices: priceRows,
+  seat: seatRows,
   sittings: sittingRows,
   vessel: vesselRows,
   reading: readingRows,

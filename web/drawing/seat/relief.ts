@@ -54,12 +54,17 @@ uniform sampler2D reliefMap;
 /* One through the side of the map, depth, tone, shade. */
 uniform vec4 relief;
 /* Sharper than it would be alone: many pictures become one. */
-vec2 at(vec2 p) { return texture2D(reliefMap, p, -1.0).rg; }
+vec2 at(vec2 p, vec2 along, vec2 down) { return textureGrad(reliefMap, p, along * 0.5, down * 0.5).rg; }
 vec2 reliefHere() {
   vec3 side = pow(abs(normalize(reliefWay)), vec3(4.0));
   side /= side.x + side.y + side.z;
-  vec3 p = reliefAt * relief.x;
-  return at(p.yz) * side.x + at(p.xz) * side.y + at(p.xy) * side.z;
+  vec3 p = reliefAt * relief.x, along = dFdx(p), down = dFdy(p);
+  vec2 here = vec2(0.0);
+  /* What is hardly faced is not looked up: most of a bed faces up, most of a cut to the front. */
+  if (side.x > 0.03) here += side.x * at(p.yz, along.yz, down.yz);
+  if (side.y > 0.03) here += side.y * at(p.xz, along.xz, down.xz);
+  if (side.z > 0.03) here += side.z * at(p.xy, along.xy, down.xy);
+  return here;
 }`;
 const TONE = `vec2 grain = reliefHere();
 diffuseColor.rgb *= (1.0 + relief.z * (grain.g - 0.5)) * mix(1.0 - relief.w, 1.0, grain.r);`;

@@ -39,8 +39,6 @@ export function reliefMap(of: ReliefMap): DataTexture {
   map.minFilter = LinearMipmapLinearFilter;
   map.magFilter = LinearFilter;
   map.generateMipmaps = true;
-  // A bed is looked along: what is short that way is not blurred the other way.
-  map.anisotropy = 4;
   map.needsUpdate = true;
   made.set(of, map);
   return map;
