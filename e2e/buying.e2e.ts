@@ -113,6 +113,7 @@ describe('a parcel', () => {
     await b.at.press(`${card} [data-test="order"]`);
     await b.at.press('[data-test="send-order"]');
     await b.page.waitForSelector(`${card} [data-test="all-came"]`, { timeout: 30_000 });
+    await b.at.type(`${card} [data-test="opened-by"]`, 'Ines');
     await b.at.press(`${card} [data-test="all-came"]`);
     await b.page.waitForSelector(`${card} [data-test="all-came"]`, { hidden: true });
     const line = await b.page.$eval(`${card} [data-received]`, (e) => e.getAttribute('data-received')!);
@@ -125,7 +126,8 @@ describe('a parcel', () => {
     await b.page.waitForSelector(`${card} [data-test="order"]`);
     await b.page.select(`${card} [data-received="${line}"] [data-test="received-at"]`, 'studio');
     await b.saved();
-    const { received } = await stored('demo-cliff');
+    const { received, parcels } = await stored('demo-cliff');
+    expect(parcels).toMatchObject([{ openedBy: 'Ines' }]);
     expect(received.find((r: { item: string }) => r.item === line)).toMatchObject({ dead: 1, at: 'studio' });
     await b.at.open('/c/demo-cliff/run-sheet');
     await b.at.until('.workbench', (w) => w.includes('Bring from the studio'));

@@ -107,8 +107,39 @@ describe('sending an order', () => {
       await dispatch.settled();
       return (await request(app).get(`/api/commissions/${id}/orders`)).body.orders;
     };
-    return { id, send, list };
+    const mood = (mood: Mood) =>
+      request(app).put('/api/stand-ins/suppliers').send({ supplier: 'marl-timber', mood });
+    const take = (reference: string, line: object) =>
+      request(app)
+        .post(`/api/commissions/${id}/orders/${reference}/instead`)
+        .send({ ...line, today: '2026-11-26' });
+    return { id, send, list, mood, take };
   }
+
+  it('takes what is offered in place of something when somebody says yes, once however often they do', async () => {
+    const o = await sent({ stock: {} });
+    await o.mood('instead').expect(204);
+    const { reference } = (await o.send().expect(202)).body;
+    const [first] = await o.list();
+    const line = first.confirmation.lines.find((l: { instead?: object }) => l.instead);
+    expect(line).toMatchObject({
+      given: 0,
+      instead: { name: `${line.name}, another make`, count: line.asked },
+    });
+    const asked = { item: line.item, pack: line.pack };
+    const { reference: taken } = (await o.take(reference, asked).expect(202)).body;
+    await o.take(reference, asked).expect(202);
+    const all = await o.list();
+    expect(all).toHaveLength(2);
+    expect(all.find((x: { reference: string }) => x.reference === taken)).toMatchObject({
+      state: 'confirmed',
+      confirmation: { totalMinor: line.instead.minor, lines: [{ ...asked, given: line.asked }] },
+    });
+    // Of another line nothing was offered, and another commission has no such order.
+    const other = first.confirmation.lines.find((l: { instead?: object }) => !l.instead);
+    if (other) await o.take(reference, { item: other.item, pack: other.pack }).expect(409);
+    await o.take('nobody', asked).expect(404);
+  });
 
   it('brings a confirmation back, once, however often it is sent', async () => {
     const { send, list } = await sent({ stock: { 'soil-9': 9, 'slate-kg': 9, 'branch-m': 1 } });

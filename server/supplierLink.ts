@@ -1,6 +1,6 @@
 import type { Day } from '../core/calendar/day';
 import type { Supplier } from '../core/commission/schema';
-import type { Confirmation } from '../core/ordering/confirmation';
+import { insteadOf, type Confirmation } from '../core/ordering/confirmation';
 
 /** What is sent to a supplier. The reference makes it safe to send twice. */
 export interface SupplierRequest {
@@ -24,6 +24,8 @@ export interface SupplierRequest {
     priceMinor: number;
     leadDays: number;
     isLiving?: boolean;
+    /** It was offered in place of something else, and somebody has said yes. */
+    instead?: boolean;
   }[];
 }
 
@@ -39,6 +41,25 @@ export class SupplierUnreachable extends Error {}
  */
 export interface SupplierLink {
   place(request: SupplierRequest, signal: AbortSignal): Promise<Confirmation>;
+}
+
+/** The order for what was offered in place of one line of an order; undefined where nothing was. */
+export function requestInstead(
+  order: { reference: string; request: SupplierRequest; confirmation: Confirmation | null },
+  { item, pack }: { item: string; pack: string },
+  today: Day,
+): SupplierRequest | undefined {
+  const offered = order.confirmation?.lines.find((l) => l.item === item && l.pack === pack)?.instead;
+  const asked = order.request.lines.find((l) => l.item === item && l.pack === pack);
+  if (!offered || !asked) return undefined;
+  const { words: _words, ...line } = asked;
+  const { carriageMinor: _carriage, ...request } = order.request;
+  return {
+    ...request,
+    today,
+    reference: insteadOf(order.reference, item, pack),
+    lines: [{ ...line, name: offered.name, count: offered.count, priceMinor: offered.minor, instead: true }],
+  };
 }
 
 /** The confirmation of an order that a person sent and a supplier confirmed in words: all of it, at the prices of the order. */

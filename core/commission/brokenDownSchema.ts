@@ -11,6 +11,8 @@ export const brokenDownSchema = z.looseObject({
   day,
   /** Paid for all of it, where it is bought as one lot. */
   priceMinor: minor.optional(),
+  /** What of that this commission bears, 0 to 1; all of it when left out. The rest of the things are the studio's. */
+  share: z.number().min(0).max(1).optional(),
   /** The tank itself is a part of it. */
   withTank: z.boolean().optional(),
   note: text.optional(),

@@ -9,6 +9,14 @@ export const RECEIVED_AT = ['studio', 'site'] as const;
 
 const packs = z.int().min(0).max(100_000);
 
+/** A parcel with something living in it: who opens it when it comes, and where what is in it stands until it is planted. */
+export const parcelSchema = z.looseObject({
+  /** Our reference of the order. */
+  reference: z.string().min(1).max(120),
+  openedBy: words.min(1).optional(),
+  standsIn: words.min(1).optional(),
+});
+
 export const receivedSchema = z.looseObject({
   /** Our reference of the order, the line of the take-off and the pack. */
   reference: z.string().min(1).max(120),

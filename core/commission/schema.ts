@@ -36,7 +36,7 @@ import { outOf } from './brokenDownSchema';
 import { candidateSchema } from './candidateSchema';
 import { pictureSchema, underlaySchema } from './pictureSchema';
 import { quoteSchema } from './quoteSchema';
-import { receivedSchema } from './receivedSchema';
+import { parcelSchema, receivedSchema } from './receivedSchema';
 import { takenSchema } from './takenSchema';
 import { shapeSchema, type scanSchema } from './shapeSchema';
 import { siteSchema, waypointSchema } from './siteSchema';
@@ -317,6 +317,7 @@ export const commissionSchema = z.looseObject({
   taken: z.array(takenSchema).max(3_000).optional(),
   candidates: z.array(candidateSchema).max(300).optional(),
   received: z.array(receivedSchema).max(3_000).optional(),
+  parcels: z.array(parcelSchema).max(1_000).optional(),
   pictures: z.array(pictureSchema).max(200).optional(),
   /** Options put aside; each can be brought back. */
   shelved: z.array(optionSchema).max(50).optional(),

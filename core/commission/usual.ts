@@ -27,8 +27,13 @@ export function co2CostOf({ co2, co2CostMinor = 0 }: Pick<Brief, 'co2' | 'co2Cos
 
 /** What is paid for lots of which everything has one price, minor units. */
 export function lotsCostOf({ brokenDown = [] }: Pick<Brief, 'brokenDown'>): number {
-  return brokenDown.reduce((sum, { priceMinor = 0 }) => sum + priceMinor, 0);
+  return brokenDown.reduce((sum, b) => sum + lotMinor(b), 0);
 }
+
+/** What a commission bears of a lot: what it does not use of it is the studio's, minor units. */
+export function lotMinor({ priceMinor = 0, share = 1 }: Pick<NonNullable<Brief['brokenDown']>[number], 'priceMinor' | 'share'>): number {
+  return Math.round(priceMinor * share);
+} // prettier-ignore
 
 /** How an epiphyte is held to its piece: by dots of gel where nothing is said. */
 export function heldBy({ held = 'glue' }: Pick<Planting, 'held'>): NonNullable<Planting['held']> {

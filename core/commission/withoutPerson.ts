@@ -51,6 +51,7 @@ export function withoutPerson(document: Commission): Commission {
     received,
     taken,
     candidates: _candidates,
+    parcels: _parcels,
     ...rest
   } = document;
   const { fixed, chambers, ...vessel } = document.vessel;

@@ -4,7 +4,7 @@ import type { Resolved } from '../resolved/resolved';
 import { packWordsOf, type TakeOffLine } from '../takeoff/line';
 import { cheapestPacks, type PackCount } from '../takeoff/packs';
 import { say, type Said, type Text } from '../words/text';
-import type { Placed } from './confirmation';
+import { insteadOf, type Offered, type Placed } from './confirmation';
 
 /** One line of an order that was confirmed: what comes of it, and when. */
 export interface ComingLine {
@@ -19,6 +19,8 @@ export interface ComingLine {
   packWords: Text;
   day: Day | null;
   remark?: string;
+  /** What is offered in its place and nobody has said yes to. */
+  instead?: Offered;
   /** Our reference of the order. */
   reference: string;
   /** As it was counted when it came; left out as long as it has not. */
@@ -36,8 +38,9 @@ export function comingLines(
   lines: readonly TakeOffLine[],
   placed: readonly Placed[],
 ): ComingLine[] {
+  const sent = new Set(placed.map((p) => p.reference));
   return placed.flatMap(({ reference, supplier, confirmation }) =>
-    confirmation.lines.map(({ item, pack, name, asked, given, remark }): ComingLine => {
+    confirmation.lines.map(({ item, pack, name, asked, given, remark, instead }): ComingLine => {
       const line = lines.find((l) => (item ? l.id === item : pack in l.contents));
       const known = packOf(commission, item ?? line?.id ?? '', pack);
       const received = commission.received?.find((r) => r.reference === reference && r.item === (item ?? line?.id) && r.pack === pack); // prettier-ignore
@@ -54,6 +57,7 @@ export function comingLines(
         packWords: known ? packWordsOf(given, known) : say('pack.named', { count: given, name }),
         day: confirmation.deliveryDay,
         ...(remark ? { remark } : {}),
+        ...(instead && !sent.has(insteadOf(reference, item ?? '', pack)) ? { instead } : {}),
       };
     }),
   );

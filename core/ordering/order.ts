@@ -13,6 +13,7 @@ import { carriageOf, termsOf } from './carriage';
 import { comingLines, paidInShops, toOrder, type ComingLine } from './coming';
 import type { Placed } from './confirmation';
 import { confirmedFindings } from './confirmedFindings';
+import { parcelFindings } from './parcelFindings';
 import { lastDelivery, leadOf, neededOnDay, orderDay } from './delivery';
 
 /** Packs of one line that are to be ordered from one supplier, with the days that follow. */
@@ -107,6 +108,7 @@ export function order(
       ...suppliers.flatMap((s) => firstOfEach(s.lines).flatMap((l) => orderFindings(s, l, today))),
       ...minimumFindings(commission, suppliers),
       ...confirmedFindings(commission, takeOff, coming),
+      ...parcelFindings(commission, coming, today),
     ],
   };
 }

@@ -32,7 +32,7 @@ export interface Due {
 /** Orders, deliveries once they are confirmed, what comes beforehand, the build and visits: calendar and list read this. */
 export function dueOf(
   { order, build }: Plan,
-  commission: Pick<Commission, 'log' | 'brief' | 'candidates'>,
+  commission: Pick<Commission, 'log' | 'brief' | 'candidates' | 'parcels'>,
 ): Due[] {
   const hands = (s: Pick<SittingPlan, 'startTime' | 'doneMin' | 'crew'>): Due['hands'] => ({
     fromMin: minuteOf(s.startTime),
@@ -57,7 +57,7 @@ export function dueOf(
           ]
         : [],
     ),
-    ...deliveries(order),
+    ...deliveries(order, commission.parcels),
     ...build.beforehand.map((b, i): Due => ({
       key: `before ${i}`,
       sort: b.kind === 'brokenDown' ? 'fetch' : 'ready',
@@ -105,18 +105,21 @@ function holdsDue({ candidates = [] }: Pick<Commission, 'candidates'>): Due[] {
   });
 }
 
-function deliveries({ suppliers }: Plan['order']): Due[] {
+function deliveries({ suppliers }: Plan['order'], parcels: Commission['parcels'] = []): Due[] {
   return suppliers.flatMap((s) => {
     const coming = s.coming.flatMap((c) =>
       c.day && c.given > 0 && !c.received ? [{ ...c, day: c.day }] : [],
     );
     return [...new Set(coming.map((c) => c.supplierReference))].map((reference): Due => {
       const own = coming.filter((c) => c.supplierReference === reference);
+      const who = parcels.find((p) => p.reference === own[0].reference)?.openedBy;
       return {
         key: `delivery ${reference}`,
         sort: 'receive',
         day: own[0].day,
-        title: say('calendar.delivery', { supplier: s.name, reference }),
+        title: who
+          ? say('calendar.delivery.opened', { supplier: s.name, reference, who })
+          : say('calendar.delivery', { supplier: s.name, reference }),
         detail: own.map((c) => say('calendar.line', { packs: c.packWords, name: c.name })),
       };
     });

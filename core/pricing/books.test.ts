@@ -59,6 +59,11 @@ describe('the books', () => {
       'spent',
     ]);
     expect(plan(c, { today: '2027-01-05' }).books).toMatchObject({ spentMinor: 18_000, overMinor: 0 });
+    // The tank of it is for another: two thirds are borne here, by books and quote.
+    c.brief.brokenDown[0].share = 2 / 3;
+    const { books, quote } = plan(c, { today: '2027-01-05' });
+    expect(books).toMatchObject({ spentMinor: 12_000, overMinor: 0 });
+    expect(quote.lines.find((l) => l.key === 'lots')!.costMinor).toBe(12_000);
   });
 
   it('spent and still to come are what all of it costs; asked is the quote with its tax', () => {

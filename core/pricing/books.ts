@@ -1,3 +1,4 @@
+import { lotMinor } from '../commission/usual';
 import type { Day } from '../calendar/day';
 import { nameOfSupplier } from '../commission/lookup';
 import { paidBeside } from '../gear/gear';
@@ -91,8 +92,8 @@ const isOver = (day: Day, today: Day | undefined) => today !== undefined && day 
 /** Second-hand lots, those of some days. */
 function lots({ brief }: Resolved, isTheirs: (day: Day) => boolean, side: BookEntry['side']): BookEntry[] {
   return (brief.brokenDown ?? [])
-    .filter((b) => b.priceMinor && isTheirs(b.day))
-    .map(({ name, day, priceMinor = 0 }) => ({ side, day, what: name, minor: priceMinor }));
+    .filter((b) => lotMinor(b) && isTheirs(b.day))
+    .map((b) => ({ side, day: b.day, what: b.name, minor: lotMinor(b) }));
 }
 
 function stillToBuy(commission: Resolved, order: Order, { lines }: TakeOff): BookEntry[] {

@@ -121,6 +121,7 @@ export const FINDINGS = {
   'livestock.stone': 'livestock',
   'livestock.temperature': 'livestock',
   'order.after': 'ordering',
+  'order.opens': 'ordering',
   'order.keeps': 'ordering',
   'order.minimum': 'ordering',
   'order.lost': 'ordering',

@@ -16,7 +16,7 @@ import {
   withdrawOrder,
 } from '../store/orders';
 import type { Store } from '../store/store';
-import { confirmedByWord } from '../supplierLink';
+import { confirmedByWord, requestInstead } from '../supplierLink';
 import { known, living } from './commissions';
 import { read } from './read';
 import { made } from '../jobs/made';
@@ -27,6 +27,11 @@ const sendAsk = z.object({
   today: z.string().refine(isDay),
   /** Written and sent by a person: only noted here, until they say what comes. */
   by: z.enum(['link', 'hand']).default('link'),
+});
+const insteadAsk = z.object({
+  item: z.string().min(1),
+  pack: z.string().min(1),
+  today: z.string().refine(isDay),
 });
 const wordAsk = z.object({
   deliveryDay: z.string().refine(isDay).nullable(),
@@ -88,6 +93,20 @@ export function orderRoutes(store: Store, jobs: Jobs, dispatch: Dispatch): Route
     if (order.state !== 'sent') throw new Problem(409, 'Only an order that was sent by hand is confirmed by hand.');
     await orderAnswered(store, order.reference, 'confirmed', { confirmation: confirmedByWord(order.request, said) });
     res.status(204).end();
+  }); // prettier-ignore
+
+  /** Yes to what was offered in place of a line: it is asked for, and comes besides. */
+  routes.post('/:id/orders/:reference/instead', smallJson(), async (req: Request<{ id: string; reference: string }>, res) => {
+    const { id } = await living(store, req.params.id);
+    const { today, ...line } = read(insteadAsk, req.body);
+    const order = await orderByReference(store, req.params.reference);
+    if (!order || order.commissionId !== id) throw notFound('order');
+    const request = requestInstead(order, line, today);
+    if (!request) throw new Problem(409, 'Nothing is offered for that line any more.');
+    const before = await orderByReference(store, request.reference);
+    if (before?.state === 'withdrawn') throw new Problem(409, 'That was withdrawn: what is missing is asked for in a new order.');
+    if (!before || before.state === 'unreachable' || before.state === 'refused') await dispatch.send(id, request);
+    res.status(202).json({ reference: request.reference });
   }); // prettier-ignore
 
   routes.get('/:id/orders/:reference.csv', async (req, res) => {

@@ -66,15 +66,17 @@ export class SimulatedSuppliers implements SupplierLink {
   }
 
   private confirm(request: SupplierRequest, mood: Mood): Confirmation {
-    const lines = request.lines.map(({ item, pack, name, count }, i) => {
+    const lines = request.lines.map(({ item, pack, name, count, priceMinor, instead }, i) => {
       const key = `${request.supplier.id}/${item}/${pack}`;
       const left = this.stock.get(key) ?? this.behaviour.stock[pack] ?? 14 + Math.floor(fraction(key) * 60);
-      const given = Math.min(sentIn(mood, count, i), left);
+      // What was offered is there.
+      const given = instead ? count : Math.min(sentIn(mood, count, i), left);
       this.stock.set(key, left - given);
       const remark = given < count ? remarkOn(mood, given, name) : undefined;
-      return { item, pack, name, asked: count, given, ...(remark ? { remark } : {}) };
+      const offer = mood === 'instead' && given === 0 ? { instead: { name: otherMake(name), count, minor: priceMinor } } : {}; // prettier-ignore
+      return { item, pack, name, asked: count, given, ...(remark ? { remark } : {}), ...offer };
     });
-    if (lines.every((l) => l.given === 0))
+    if (lines.every((l) => l.given === 0 && !('instead' in l)))
       throw new SupplierRefusal(`${request.supplier.name} has nothing of this order in stock.`);
     const prices = request.lines.map((l) => l.priceMinor / l.count);
     return {
@@ -110,6 +112,8 @@ function sentIn(mood: Mood, count: number, line: number): number {
   if (mood === 'half') return count > 1 ? Math.floor(count / 2) : line % 2;
   return mood === 'instead' && line === 0 ? 0 : count;
 }
+
+const otherMake = (name: string) => `${name}, another make`;
 
 function remarkOn(mood: Mood, given: number, name: string): string {
   if (mood === 'instead' && given === 0)

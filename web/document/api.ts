@@ -323,6 +323,9 @@ export const api = {
   orderCsv: (id: string, reference: string) => `/api${at(id)}/orders/${encodeURIComponent(reference)}.csv`,
   withdrawOrder: (id: string, reference: string) =>
     call('POST', `${at(id)}/orders/${encodeURIComponent(reference)}/withdraw`),
+  /** Yes to what is offered in place of a line of an order. */
+  takeInstead: (id: string, reference: string, line: { item: string; pack: string }, today: string) =>
+    call<{ reference: string }>('POST', `${at(id)}/orders/${encodeURIComponent(reference)}/instead`, json({ ...line, today })), // prettier-ignore
   sendOrder: (id: string, supplier: string, option: string, today: string) =>
     call<{ reference: string }>('POST', `${at(id)}/orders`, json({ supplier, option, today })),
   pictureUrl: (id: string, picture: string) => `/api${at(id)}/pictures/${picture}`,

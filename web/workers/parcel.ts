@@ -29,6 +29,7 @@ const PARTS = [
   'catalogue',
   'quote',
   'received',
+  'parcels',
   'taken',
   'candidates',
 ] as const;

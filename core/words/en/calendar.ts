@@ -3,6 +3,7 @@ export const CALENDAR = {
   'calendar.shop': 'Shopping at {supplier}',
   'calendar.order': 'Order from {supplier}',
   'calendar.delivery': 'Delivery from {supplier}, {reference}',
+  'calendar.delivery.opened': 'Delivery from {supplier}, {reference}: opened by {who}',
   'calendar.line': '{packs} {name}',
   'calendar.build': 'Build day',
   'calendar.sitting.detail': '{start} to {done}',

@@ -68,6 +68,7 @@ export const FAULTS = {
   'fault.strewn.amount': 'must have litres or massKg, one of the two',
   'fault.strewn.size': 'goes from {from} to {to} mm, must go from the small to the large',
   'id.of.layer': 'the id of a layer in {where}',
+  'fault.parcel.twice': 'names the parcel {reference} a second time: what is said of it stands once',
   'fault.received.twice': 'was counted twice for {item}: an order line is counted once',
   'fault.received.more': 'is {came}, must be at least the {lost} that are broken or dead',
   'fault.aims': 'cannot stand beside {other}: choose one of them',

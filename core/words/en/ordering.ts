@@ -22,6 +22,9 @@ export const ORDERING = {
   'order.short.because.nobody':
     'Nobody else on the list sells it: give it another supplier, or plan with what comes.',
   'order.rest': '{packs} from {supplier}',
+  'order.opens.says': 'Nobody is named who opens {reference} from {supplier} on {day}: plants are in it.',
+  'order.opens.because':
+    'They come out of the box within hours: what sweats in the dark rots first. Rinse them, look for snails, keep them wet and at room warmth, out of the sun, until they are planted.',
   'order.after.says': '{supplier} brings {name} on {day}.',
   'order.after.because':
     'It must be there before {day}. Ask for an earlier day, have it from somebody else, or move the build day.',

@@ -6,6 +6,7 @@ import DayField from '../../document/DayField.vue';
 import { useDocEdit } from '../../document/docEdit';
 import FigureField from '../../document/FigureField.vue';
 import WordsField from '../../document/WordsField.vue';
+import { percentOf, shareOf } from '../../../core/units/quantity';
 import { wording } from '../../words/wording';
 
 /** Scapes that are broken down elsewhere: each with its day; what comes out of it is said at the thing itself. */
@@ -48,6 +49,16 @@ function remove(id: string): void {
       :apply="(priceMinor) => set(b.id, { priceMinor })"
       data-test="lot-price"
     />
+    <FigureField
+      v-if="b.priceMinor"
+      :label="wording('brokenDownList.share')"
+      kind="plain"
+      unit="%"
+      optional
+      :value="percentOf(b.share)"
+      :apply="(percent) => set(b.id, { share: shareOf(percent) })"
+      data-test="lot-share"
+    />
     <v-switch
       :model-value="b.withTank ?? false"
       :label="wording('brokenDownList.tank')"
@@ -64,7 +75,7 @@ function remove(id: string): void {
 
 <style scoped>
 .row {
-  grid-template-columns: 1.5fr 1fr 1fr auto auto;
+  grid-template-columns: 1.5fr 1fr 1fr repeat(3, auto);
   align-items: end;
 }
 @media (max-width: 700px) {

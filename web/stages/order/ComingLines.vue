@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { isLiving } from '../../../core/commission/lookup';
+import { withParcel } from '../../../core/edits/parcels';
 import { withAllCame, withReceived } from '../../../core/edits/received';
 import type { ComingLine } from '../../../core/ordering/coming';
 import { useCommission } from '../../document/commissionStore';
@@ -7,6 +8,7 @@ import type { SentOrder } from '../../document/api';
 import { today, weekDay } from '../../units/days';
 import { money, useFigures } from '../../units/figures';
 import { wording } from '../../words/wording';
+import WordsField from '../../document/WordsField.vue';
 import ReceivedLine from './ReceivedLine.vue';
 
 /**
@@ -14,6 +16,7 @@ import ReceivedLine from './ReceivedLine.vue';
  * came, as it was counted when the parcel was opened.
  */
 const props = defineProps<{ coming: ComingLine[]; sent: SentOrder[]; currency: string }>();
+defineEmits<{ instead: [line: ComingLine] }>();
 const { words } = useFigures();
 const confirmed = () => props.sent.flatMap((o) => (o.confirmation ? [o.confirmation] : []));
 const commission = useCommission();
@@ -34,6 +37,11 @@ function count(l: ComingLine): void {
   commission.endStep();
   commission.edit(`came ${l.line}`, (d) => withReceived(d, lineOf(l), { came: l.given }, today()));
 }
+/** What is said of a parcel, by the supplier's own number. */
+const ourOf = (theirs: string) => of(theirs)[0]?.reference;
+const parcelOf = (theirs: string) => commission.document!.parcels?.find((p) => p.reference === ourOf(theirs));
+const sayOf = (theirs: string, change: Parameters<typeof withParcel>[2]) =>
+  commission.tryEdit(`parcel ${theirs}`, (d) => withParcel(d, ourOf(theirs), change));
 const of = (reference: string) => props.coming.filter((c) => c.supplierReference === reference);
 </script>
 
@@ -54,6 +62,23 @@ const of = (reference: string) => props.coming.filter((c) => c.supplierReference
         {{ wording('comingLines.allCame') }}</button
       ><span class="sum">{{ money(c.totalMinor, currency) }}</span>
     </p>
+    <div
+      v-if="of(c.supplierReference).some((l) => isLiving(commission.document!, l.line))"
+      class="parcel"
+      data-test="parcel"
+    >
+      <WordsField
+        :label="wording('comingLines.openedBy')"
+        :value="parcelOf(c.supplierReference)?.openedBy"
+        :apply="(openedBy) => sayOf(c.supplierReference, { openedBy: openedBy || undefined })"
+        data-test="opened-by"
+      />
+      <WordsField
+        :label="wording('comingLines.standsIn')"
+        :value="parcelOf(c.supplierReference)?.standsIn"
+        :apply="(standsIn) => sayOf(c.supplierReference, { standsIn: standsIn || undefined })"
+      />
+    </div>
     <ul>
       <li v-for="l in of(c.supplierReference)" :key="`${l.line} ${l.pack}`">
         <b>{{ l.given > 0 ? words(l.packWords) : wording('comingLines.none') }}</b>
@@ -61,6 +86,18 @@ const of = (reference: string) => props.coming.filter((c) => c.supplierReference
         <span v-if="l.given < l.asked" class="late">{{
           [wording('comingLines.of', { asked: l.asked }), l.remark].filter(Boolean).join(', ')
         }}</span>
+        <p v-if="l.instead" class="offer" :data-offer="l.line">
+          {{
+            wording('comingLines.offered', {
+              name: l.instead.name,
+              count: l.instead.count,
+              sum: money(l.instead.minor, currency),
+            })
+          }}
+          <button class="act screen-only" data-test="take-instead" @click="$emit('instead', l)">
+            {{ wording('comingLines.takeInstead') }}
+          </button>
+        </p>
         <button
           v-if="l.given > 0 && !l.received"
           class="act screen-only count"
@@ -92,6 +129,13 @@ p {
   flex-wrap: wrap;
   gap: 4px 10px;
 }
+
+.parcel {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0 14px;
+  max-width: 520px;
+}
 .sum {
   margin-left: auto;
 }
@@ -108,6 +152,10 @@ li {
 }
 .counted {
   grid-column: 1 / -1;
+}
+.offer {
+  grid-column: 2 / -1;
+  margin: 0;
 }
 .count {
   grid-column: 4;

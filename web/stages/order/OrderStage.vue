@@ -3,6 +3,7 @@ import { useIntervalFn } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
 import { toSettle } from '../../../core/words/finding';
 import { settleBy } from '../../../core/words/settleBy';
+import type { ComingLine } from '../../../core/ordering/coming';
 import { materialCost } from '../../../core/takeoff/cost';
 import PendingWords from '../../design/PendingWords.vue';
 import { api, type SentOrder, type Word } from '../../document/api';
@@ -60,6 +61,8 @@ const sendByHand = (supplier: string) =>
   });
 const confirmed = (reference: string, said: Word) =>
   noted(() => api.confirmedByWord(commission.id, reference, said));
+const takeInstead = ({ reference, line, pack }: ComingLine) =>
+  noted(() => api.takeInstead(commission.id, reference, { item: line, pack }, today()));
 const withdraw = (reference: string) => noted(() => api.withdrawOrder(commission.id, reference));
 
 async function noted(work: () => Promise<unknown>): Promise<void> {
@@ -110,6 +113,7 @@ async function noted(work: () => Promise<unknown>): Promise<void> {
         @again="send(s.supplier)"
         @withdraw="withdraw"
         @confirmed="confirmed"
+        @instead="takeInstead"
       />
       <p v-if="order.unpriced.length" class="quiet">
         {{ wording('orderStage.unpriced', { names: order.unpriced.map((u) => words(u.name)).join('; ') }) }}

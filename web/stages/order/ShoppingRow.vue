@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { withoutTaken, withTaken, withTakenChanged } from '../../../core/edits/taken';
+import { isLiving } from '../../../core/commission/lookup';
 import { sizeMmOf } from '../../../core/hardscape/extent';
 import type { ShoppingLine } from '../../../core/staging/shopping';
 import { useCommission } from '../../document/commissionStore';
 import DayField from '../../document/DayField.vue';
 import FigureField from '../../document/FigureField.vue';
 import WordsField from '../../document/WordsField.vue';
+import LineSwaps from '../../frame/LineSwaps.vue';
 import ActualPieces from '../../frame/actual/ActualPieces.vue';
 import { today } from '../../units/days';
 import { useFigures } from '../../units/figures';
@@ -45,6 +47,11 @@ const chosen = ref(props.line.pieces?.[0]);
 const current = computed(
   () => (pieces.value.find((p) => p.piece.id === chosen.value) ?? pieces.value[0]).piece,
 );
+/** What is poured or strewn may be of another grain; a plant is chosen where it lives. */
+const material = computed(() =>
+  commission.document!.catalogue.materials.find((m) => m.id === props.line.line),
+);
+const isPlant = computed(() => isLiving(commission.document!, props.line.line));
 const open = ref(false);
 /** The packs that hold what is missing are taken, until the scales say otherwise. */
 function take(): void {
@@ -103,6 +110,14 @@ function back(id: string): void {
       <p v-else class="quiet">{{ pieces[0].says }}</p>
       <ActualPieces :key="current.id" :option="commission.optionId" :piece="current" :supplier="supplier" />
     </details>
+    <LineSwaps v-else-if="material && !isDone" class="taken" :material="material" />
+    <router-link
+      v-else-if="isPlant && !isDone"
+      class="act taken"
+      :to="`/c/${commission.id}/planting`"
+      data-test="other-plant"
+      >{{ wording('shoppingRow.otherPlant') }}</router-link
+    >
     <details v-if="line.taken.length" class="taken" :open="open">
       <summary class="act">{{ wording('shoppingRow.taken', { count: line.taken.length }) }}</summary>
       <div v-for="t in line.taken" :key="t.id" class="figures" :data-taken="t.id">

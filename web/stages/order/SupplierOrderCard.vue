@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import type { ComingLine } from '../../../core/ordering/coming';
 import { tooLateToOrder, type OrderLine, type SupplierOrder } from '../../../core/ordering/order';
 import type { Finding } from '../../../core/words/finding';
 import type { SentOrder, Word } from '../../document/api';
@@ -26,6 +27,7 @@ defineEmits<{
   again: [];
   withdraw: [reference: string];
   confirmed: [reference: string, said: Word];
+  instead: [line: ComingLine];
 }>();
 
 const commission = useCommission();
@@ -103,7 +105,13 @@ const orderBy = computed(() => {
       </button>
     </header>
     <p v-if="says" :class="['state', newest?.state]" role="status" data-test="order-state">{{ says }}</p>
-    <ComingLines v-if="group.coming.length" :coming="group.coming" :sent="sent" :currency="currency" />
+    <ComingLines
+      v-if="group.coming.length"
+      :coming="group.coming"
+      :sent="sent"
+      :currency="currency"
+      @instead="$emit('instead', $event)"
+    />
     <SentByHand
       v-if="newest?.state === 'sent'"
       :key="newest.reference"

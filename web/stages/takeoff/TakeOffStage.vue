@@ -10,7 +10,7 @@ import { useFigures } from '../../units/figures';
 import { openLine } from '../../frame/openLine';
 import PendingWords from '../../design/PendingWords.vue';
 import { useFrame } from '../../frame/planKey';
-import LineSwaps from './LineSwaps.vue';
+import LineSwaps from '../../frame/LineSwaps.vue';
 import TakeOffRow from './TakeOffRow.vue';
 import { wording } from '../../words/wording';
 

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed, shallowRef, watch } from 'vue';
-import type { Material } from '../../../core/commission/schema';
-import { othersFor, withOtherMaterial } from '../../../core/edits/otherMaterial';
-import type { Swap } from '../../../core/pipeline/swaps';
-import { useCommission } from '../../document/commissionStore';
-import { useStudio } from '../../document/studioStore';
-import { useFrame } from '../../frame/planKey';
-import { money, useFigures } from '../../units/figures';
-import { wording } from '../../words/wording';
+import type { Material } from '../../core/commission/schema';
+import { othersFor, withOtherMaterial } from '../../core/edits/otherMaterial';
+import type { Swap } from '../../core/pipeline/swaps';
+import { useCommission } from '../document/commissionStore';
+import { useStudio } from '../document/studioStore';
+import { useFrame } from './planKey';
+import { money, useFigures } from '../units/figures';
+import { wording } from '../words/wording';
 
 /** What else a line may be built with: of the same kind, each with what it changes before it is taken. */
 const props = defineProps<{ material: Material }>();
