@@ -166,6 +166,24 @@ describe('a supplier', () => {
     await b.at.press(`[data-supplier="${second}"] [data-test="they-confirmed"]`);
     await b.at.until(`[data-supplier="${second}"] [data-test="coming"]`, (w) => w.includes('GN 12'));
   });
+
+  it('offers something else, which comes when somebody says yes to it', async () => {
+    await b.at.open('/c/demo-cube/order');
+    const id = await b.page.waitForSelector('[data-supplier] [data-test="order"]').then(() => b.page.$eval('[data-supplier]:has([data-test="order"])', (e) => e.getAttribute('data-supplier')!)); // prettier-ignore
+    const card = `[data-supplier="${id}"]`;
+    await b.at.press('[data-test="moods"] summary');
+    await b.page.select(`[data-mood="${id}"]`, 'instead');
+    await b.page.waitForFunction(async (s) => (await (await fetch('/api/stand-ins/suppliers')).json()).moods[s] === 'instead', {}, id); // prettier-ignore
+    await b.at.press(`${card} [data-test="order"]`);
+    await b.at.press('[data-test="send-order"]');
+    await b.at.until(`${card} [data-offer]`, (w) =>
+      /Offered in its place: \d+ × .+, another make, £/.test(w),
+    );
+    await b.at.press(`${card} [data-test="take-instead"]`);
+    // It comes as an order of its own, and is offered no more.
+    await b.page.waitForSelector(`${card} [data-offer]`, { hidden: true });
+    await b.page.waitForFunction((c) => document.querySelectorAll(`${c} [data-test="coming"]`).length === 2, {}, card); // prettier-ignore
+  });
 });
 
 describe('a proposal', () => {

@@ -21,6 +21,13 @@ const click = (selector: string) => async (page: Page) => {
   await page.click(selector);
 };
 
+/** Until the picture from the seat is as fine as it becomes. */
+async function photographed(page: Page): Promise<void> {
+  await page.waitForFunction(() => performance.getEntriesByName('seat.full.16').length > 0, {
+    timeout: 120_000,
+  });
+}
+
 const SHOTS: Shot[] = [
   {
     name: 'commissions',
@@ -42,6 +49,7 @@ const SHOTS: Shot[] = [
     path: `${valley}/quote`,
     before: async (page) => {
       await page.waitForSelector('[data-test="proposal-options"] svg', { timeout: 30_000 });
+      await page.waitForSelector('[data-still="16"]', { timeout: 120_000 });
     },
   },
   {
@@ -58,6 +66,7 @@ const SHOTS: Shot[] = [
     before: async (page) => {
       await page.waitForSelector('[data-piece="S-14"]');
       await page.$eval('[data-piece="S-14"]', (el) => (el as SVGElement).focus());
+      await photographed(page);
     },
   },
   {
@@ -79,7 +88,9 @@ const SHOTS: Shot[] = [
     path: `${valley}/bench`,
     before: async (page) => {
       await click('[data-large="seat"]')(page);
-      await new Promise((resolve) => setTimeout(resolve, 2_500));
+      // In large it is another picture than the small one before.
+      await page.evaluate(() => performance.clearMeasures());
+      await photographed(page);
     },
   },
   {
@@ -96,7 +107,8 @@ const SHOTS: Shot[] = [
       await page.waitForSelector('[data-plugs]');
       await page.focus('[data-test="week"]');
       for (let i = 0; i < 4; i++) await page.keyboard.press('ArrowRight');
-      await new Promise((resolve) => setTimeout(resolve, 2_000));
+      await page.evaluate(() => performance.clearMeasures());
+      await photographed(page);
     },
   },
   { name: 'take-off', path: `${valley}/take-off`, before: click('[data-line="soil-granules"] button') },

@@ -86,16 +86,15 @@ async function drawInFull(wide = props.width, high = props.height): Promise<bool
   return true;
 }
 
-/** Quickly first; then in full where the first picture came soon, or the view is large and worth waiting for. */
-const SOON_MS = 800;
+/** Quickly first; then in full where that picture came soon, or the view is large and worth waiting for. */
+const SOON_MS = 1_500;
 const LARGE_PX = 200_000;
-let [firstMs, lastMs] = [0, 0];
+let lastMs = 0;
 async function draw(): Promise<void> {
   if (!renderer) return;
   const turn = turns;
   lastMs = await drawQuickly();
-  firstMs ||= lastMs;
-  if (turn === turns && (firstMs < SOON_MS || props.width * props.height > LARGE_PX))
+  if (turn === turns && (lastMs < SOON_MS || props.width * props.height > LARGE_PX))
     waiting = setTimeout(() => void drawInFull(), PAUSE_MS);
 }
 
