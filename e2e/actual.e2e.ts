@@ -4,6 +4,7 @@ import { mkdtemp } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Commission } from '../core/commission/schema';
+import type { ElementHandle } from 'puppeteer-core';
 import { withDemo } from './harness';
 
 /* A real piece for one that is drawn: offered with a photograph, tried, taken, come shorter; and one found in a shop. */
@@ -91,7 +92,12 @@ describe('one found in a shop', () => {
     await b.at.press(`${one} [data-test="found"] input`);
     await b.at.press(`${one} [data-found="kind"] [data-outcome="bad"]`);
     await b.at.until(`${one} [data-found="kind"]`, (w) => /never/.test(w));
+    const photo = (await b.page.$(`${one} input[type="file"]`)) as ElementHandle<HTMLInputElement>;
+    await photo.uploadFile(join(import.meta.dirname, '..', 'docs', 'screenshots', 'order.png'));
+    await b.at.until(`${one} [data-test="photo-waits"]`, (w) => /waits here/.test(w));
     await b.page.setOfflineMode(false);
+    await b.page.waitForSelector(`${one} img`, { timeout: 30_000 });
+    await b.page.waitForSelector(`${one} [data-test="photo-waits"]`, { hidden: true });
     await b.page.setViewport({ width: 1280, height: 800, hasTouch: true });
     await b.saved();
     const doc = await stored('demo-cliff');

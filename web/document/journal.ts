@@ -1,6 +1,7 @@
 import { createStore, entries, get, keys, promisifyRequest } from 'idb-keyval';
 import type { Change } from '../../core/commission/changes';
 import type { Day } from '../../core/calendar/day';
+import { forgetPhotos } from './photoBox';
 
 /*
  * What this browser keeps until the server has confirmed it: the changes that wait, a draft for each tab and
@@ -203,6 +204,7 @@ export async function forget(commission: string): Promise<void> {
       kept.delete(IDBKeyRange.bound(from, `${from}\uffff`));
     }
   });
+  await forgetPhotos(commission);
 }
 
 /** Without the marks that the interface puts on what it watches. */

@@ -1,20 +1,21 @@
-import { ref } from 'vue';
-import type { Commission, Picture } from '../../core/commission/schema';
+import { computed, ref } from 'vue';
+import type { Picture } from '../../core/commission/schema';
+import { withPhoto, type PhotoOf } from '../../core/edits/photo';
 import { wording } from '../words/wording';
+import { ApiProblem } from './api';
 import { useCommission } from './commissionStore';
 import { refusedFile, uploadPicture } from './upload';
+import { keepPhoto, waitingOf } from './photoBox';
 
-/** One photograph of a thing, taken on the spot: kept with the commission's pictures, and noted at the thing in the same step. */
-export function usePhotograph(shows: Picture['shows']) {
+/**
+ * One photograph of a thing, taken on the spot: kept with the commission's pictures, and noted at the thing in the same step. Where
+ * nothing reaches the studio it waits here.
+ */
+export function usePhotograph(shows: Picture['shows'], of: () => PhotoOf) {
   const commission = useCommission();
   const fault = ref('');
-  /** Takes the file that was chosen; `note` puts its name where it belongs. */
-  async function take(
-    event: Event,
-    caption: string,
-    note: (doc: Commission, photo: string) => Commission,
-  ): Promise<void> {
-    // prettier-ignore
+  /** Takes the file that was chosen, under a caption. */
+  async function take(event: Event, caption: string): Promise<void> {
     const input = event.target as HTMLInputElement;
     const file = input.files?.[0];
     input.value = '';
@@ -22,16 +23,25 @@ export function usePhotograph(shows: Picture['shows']) {
     fault.value = refusedFile(file) ?? '';
     if (fault.value) return;
     const { id } = commission;
+    const what = of();
     try {
       const kept = await uploadPicture(id, file, () => {}, new AbortController().signal);
       if (commission.id !== id) return;
       const picture: Picture = { ...kept, shows, caption };
-      commission.edit(`photo ${kept.id}`, (d) =>
-        note({ ...d, pictures: [...(d.pictures ?? []).filter((p) => p.id !== kept.id), picture] }, kept.id),
-      );
+      commission.edit(`photo ${kept.id}`, (d) => withPhoto(d, picture, what));
     } catch (error) {
-      fault.value = wording('photograph.away', { why: error instanceof Error ? error.message : String(error) }); // prettier-ignore
+      const isAway = error instanceof ApiProblem && error.status === 0;
+      const kept = isAway && (await keepPhoto({ commission: id, shows, caption, of: what, file }).then(() => true, () => false)); // prettier-ignore
+      if (!kept) fault.value = wording('photograph.away', { why: error instanceof Error ? error.message : String(error) }); // prettier-ignore
     }
   }
-  return { fault, take };
+  /** What is said of one that waits. */
+  const waiting = computed(() => {
+    const waits = waitingOf(of());
+    if (!waits) return '';
+    return waits.refused
+      ? wording('photograph.refused', { why: waits.refused })
+      : wording('photograph.waits');
+  });
+  return { fault, take, waiting };
 }

@@ -2,6 +2,7 @@
 import '../workers/withoutEval';
 import { useEventListener, useIntervalFn, useTitle } from '@vueuse/core';
 import { computed, onBeforeUnmount, provide, ref, shallowRef, toRef, watch } from 'vue';
+import { useWaitingPhotos } from '../document/waitingPhotos';
 import { NOW } from '../../core/commission/scapes';
 import { useScapeTabs } from './scapeTabs';
 import { useRoute, useRouter } from 'vue-router';
@@ -116,6 +117,7 @@ watch(
   () => commission.option,
   (option) => option && fetchAhead(commission.id, option),
 );
+useWaitingPhotos();
 provide(FRAME, { plan, field, planted, orders, reloadOrders, waterScale, scapeWork });
 const workbench = ref<HTMLElement>();
 usePage(() => pageOf(studio.locale));

@@ -106,9 +106,8 @@ const isStale = computed(
 );
 const extent = computed(() => sizeMmOf(props.piece.shape));
 
-const { fault, take: takePhoto } = usePhotograph('offered');
-const photograph = (event: Event) =>
-  takePhoto(event, id, (d, photo) => withCandidateChanged(d, id, { photo }));
+const { fault, take: takePhoto, waiting } = usePhotograph('offered', () => ({ kind: 'candidate', id }));
+const photograph = (event: Event) => takePhoto(event, id);
 const sellers = computed(() => doc.value.catalogue.suppliers.map((s) => ({ value: s.id, title: s.name })));
 const isShop = computed(() => props.candidate.supplier !== undefined && supplierOf(doc.value, props.candidate.supplier).shop); // prettier-ignore
 const kinds = computed(() =>
@@ -131,6 +130,7 @@ const kinds = computed(() =>
       </button>
     </header>
     <p v-if="fault" class="late">{{ fault }}</p>
+    <p v-if="waiting" class="quiet" role="status" data-test="photo-waits">{{ waiting }}</p>
     <img
       v-if="candidate.photo"
       :src="api.pictureUrl(commission.id, candidate.photo)"

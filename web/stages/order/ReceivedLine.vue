@@ -23,9 +23,12 @@ const set = (change: Parameters<typeof withReceived>[2]) =>
   commission.tryEdit(`received ${props.coming.line} ${Object.keys(change)[0]}`, (d) =>
     withReceived(d, line.value, change, today()),
   );
-const { fault, take } = usePhotograph('received');
-const photograph = (event: Event) =>
-  take(event, props.coming.pack, (d, photo) => withReceived(d, line.value, { photo }, today()));
+const { fault, take, waiting } = usePhotograph('received', () => ({
+  kind: 'received',
+  line: line.value,
+  day: today(),
+}));
+const photograph = (event: Event) => take(event, props.coming.pack);
 function back(): void {
   commission.endStep();
   commission.edit(`not received ${props.coming.line}`, (d) => withoutReceived(d, line.value));
@@ -76,6 +79,7 @@ const PLACES = { studio: wording('receivedLine.studio'), site: wording('received
     /></label>
     <button class="act" @click="back">{{ wording('receivedLine.back') }}</button>
     <p v-if="fault" class="late">{{ fault }}</p>
+    <p v-if="waiting" class="quiet" role="status" data-test="photo-waits">{{ waiting }}</p>
     <img
       v-if="r.photo"
       :src="api.pictureUrl(commission.id, r.photo)"

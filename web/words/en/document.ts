@@ -48,6 +48,8 @@ export const DOCUMENT = {
   'offerSearch.each': '{money} / {unit}',
   'offerSearch.unsaid': 'size not said',
   'offerSearch.none': 'No price list was taken in yet: Studio, Suppliers, Terms.',
+  'photograph.waits': 'The photograph waits here until the studio’s server can be reached.',
+  'photograph.refused': 'The photograph that waited here was not taken: {why} Take another.',
   'photograph.away':
     'The photograph was not kept: {why} Take it again once the studio’s server can be reached.',
 } as const;
