@@ -9,7 +9,7 @@ import { drawnOut } from './seat/drawnOut';
 import { manyPasses, type ManyPasses } from './seat/manyPasses';
 import { plantUnder } from './seat/plantUnder';
 import { rendererOn } from './seat/rendererOn';
-import { aim } from './seat/room';
+import { aim } from './seat/lights';
 import { PASSES, SHOWN } from './seat/samples';
 import { seatScene, type SeatLook } from './seat/seatScene';
 import { wording } from '../words/wording';

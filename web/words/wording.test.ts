@@ -18,6 +18,8 @@ function isSentence(text: string): boolean {
   return (
     / /.test(text.trim()) &&
     !/^\/api\/|sans-serif$/.test(text) &&
+    // What a graphics card reads.
+    !/\bvec[234]\b|#include <|gl_FragColor/.test(text) &&
     (words.length >= 4 || (words.length >= 2 && /[.?!…]\s*$/.test(text)))
   );
 }

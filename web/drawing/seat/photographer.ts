@@ -4,7 +4,7 @@ import { keeper } from './kept';
 import { manyPasses } from './manyPasses';
 import type { Seen, Spot } from './place';
 import { rendererOn } from './rendererOn';
-import { aim } from './room';
+import { aim } from './lights';
 import { seatScene, type SeatLook } from './seatScene';
 
 /** What is photographed, from where, and how it is lit. */

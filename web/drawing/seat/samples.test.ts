@@ -1,7 +1,7 @@
 import { DirectionalLight, type Object3D } from 'three';
 import { describe, expect, it } from 'vitest';
 import { example } from '../../../core/testing/scape';
-import { aim, lights } from './room';
+import { aim, lights } from './lights';
 import { PASSES, passOf, SHOWN } from './samples';
 import type { Seen } from './place';
 

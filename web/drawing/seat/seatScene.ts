@@ -5,7 +5,9 @@ import { fixtures } from './fixtures';
 import type { Keeper } from './kept';
 import { plantLeaves } from './leaves';
 import { bends, straight, throughPane, type Seen, type Spot } from './place';
-import { furniture, glass, lights, panes, wall, water } from './room';
+import { furniture, glass, panes, water } from './room';
+import { lights } from './lights';
+import { wall } from './wall';
 import { heaps, solids } from './solids';
 
 /** How the tank is lit and looked at. */

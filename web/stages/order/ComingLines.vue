@@ -37,6 +37,9 @@ function count(l: ComingLine): void {
   commission.endStep();
   commission.edit(`came ${l.line}`, (d) => withReceived(d, lineOf(l), { came: l.given }, today()));
 }
+/** A parcel with plants in it: somebody has to open it. */
+const hasLife = (theirs: string) =>
+  of(theirs).some((l) => commission.document && isLiving(commission.document, l.line));
 /** What is said of a parcel, by the supplier's own number. */
 const ourOf = (theirs: string) => of(theirs)[0]?.reference;
 const parcelOf = (theirs: string) => commission.document!.parcels?.find((p) => p.reference === ourOf(theirs));
@@ -62,11 +65,7 @@ const of = (reference: string) => props.coming.filter((c) => c.supplierReference
         {{ wording('comingLines.allCame') }}</button
       ><span class="sum">{{ money(c.totalMinor, currency) }}</span>
     </p>
-    <div
-      v-if="of(c.supplierReference).some((l) => isLiving(commission.document!, l.line))"
-      class="parcel"
-      data-test="parcel"
-    >
+    <div v-if="hasLife(c.supplierReference)" class="parcel" data-test="parcel">
       <WordsField
         :label="wording('comingLines.openedBy')"
         :value="parcelOf(c.supplierReference)?.openedBy"
