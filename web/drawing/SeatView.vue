@@ -89,13 +89,16 @@ async function drawInFull(wide = props.width, high = props.height): Promise<bool
 /** Quickly first; then in full where that picture came soon, or the view is large and worth waiting for. */
 const SOON_MS = 1_500;
 const LARGE_PX = 200_000;
+/** A small view stands beside others in which somebody works: it is photographed when they have come to rest. */
+const RESTS_MS = 1_200;
 let lastMs = 0;
 async function draw(): Promise<void> {
   if (!renderer) return;
   const turn = turns;
   lastMs = await drawQuickly();
-  if (turn === turns && (lastMs < SOON_MS || props.width * props.height > LARGE_PX))
-    waiting = setTimeout(() => void drawInFull(), PAUSE_MS);
+  const isLarge = props.width * props.height > LARGE_PX;
+  if (turn === turns && (isLarge || lastMs < SOON_MS))
+    waiting = setTimeout(() => void drawInFull(), isLarge ? PAUSE_MS : RESTS_MS);
 }
 
 function soon(): void {
