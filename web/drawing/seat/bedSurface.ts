@@ -72,32 +72,47 @@ function lightAt({ light: { columns, rows, ppfd }, colour }: Lit, x: number, y: 
   return new Color().setRGB(r, g, b, SRGBColorSpace).toArray();
 }
 
-/** Every layer where the glass cuts it: along the front, and along both sides. */
+/** A spot of the bed's edge: its corner of the field, and where that is, mm. */
+interface EdgeSpot {
+  k: number;
+  x: number;
+  y: number;
+}
+
+/** Where the glass cuts the bed, in short runs: along front and sides of a box, all around where a pane is bent. */
+function edgesOf({ columns, rows, dxMm, dyMm, inside }: Seen['field']): [EdgeSpot, EdgeSpot][] {
+  const spot = (c: number, r: number): EdgeSpot => ({ k: r * (columns + 1) + c, x: c * dxMm, y: r * dyMm });
+  const isDrawn = (c: number, r: number) =>
+    c >= 0 && r >= 0 && c < columns && r < rows && (!inside || [spot(c, r), spot(c + 1, r), spot(c, r + 1), spot(c + 1, r + 1)].some(({ k }) => inside[k])); // prettier-ignore
+  const found: [EdgeSpot, EdgeSpot][] = [];
+  for (let r = 0; r < rows; r++)
+    for (let c = 0; c < columns; c++) {
+      if (!isDrawn(c, r)) continue;
+      if (!isDrawn(c, r - 1)) found.push([spot(c, r), spot(c + 1, r)]);
+      if (!isDrawn(c - 1, r)) found.push([spot(c, r), spot(c, r + 1)]);
+      if (!isDrawn(c + 1, r)) found.push([spot(c + 1, r), spot(c + 1, r + 1)]);
+    }
+  return found;
+}
+
+/** Every layer where the glass cuts it; the back is seen from nowhere. */
 function cuts({ field, option, materials }: Seen, place: Place, quick: boolean): Object3D[] {
-  if (field.inside) return [];
-  const { columns, rows, dxMm, dyMm } = field;
-  const n = columns + 1;
-  const lines = [
-    Array.from({ length: n }, (_, c) => ({ k: c, x: c * dxMm, y: 0 })),
-    Array.from({ length: rows + 1 }, (_, r) => ({ k: r * n, x: 0, y: r * dyMm })),
-    Array.from({ length: rows + 1 }, (_, r) => ({ k: r * n + columns, x: columns * dxMm, y: r * dyMm })),
-  ];
+  const edges = edgesOf(field);
   return option.bed.flatMap((layer, i) => {
     // While a layer has just been laid on, the bed is still measured without it.
     if (!field.cornerThicknessMm[i]) return [];
     const corners: number[] = [];
-    for (const line of lines)
-      for (let j = 0; j + 1 < line.length; j++) {
-        const at = ({ k, x, y }: (typeof line)[number]) => {
-          let low = 0;
-          for (let b = 0; b < i; b++) low += field.cornerThicknessMm[b][k];
-          return { x, y, low, high: low + field.cornerThicknessMm[i][k] };
-        };
-        const [a, b] = [at(line[j]), at(line[j + 1])];
-        if (a.high - a.low < THIN_MM && b.high - b.low < THIN_MM) continue;
-        const [p, q, r, s] = [place(a.x, a.y, a.low), place(b.x, b.y, b.low), place(b.x, b.y, b.high), place(a.x, a.y, a.high)]; // prettier-ignore
-        corners.push(...p, ...q, ...r, ...p, ...r, ...s);
-      }
+    const at = ({ k, x, y }: EdgeSpot) => {
+      let low = 0;
+      for (let b = 0; b < i; b++) low += field.cornerThicknessMm[b][k];
+      return { x, y, low, high: low + field.cornerThicknessMm[i][k] };
+    };
+    for (const edge of edges) {
+      const [a, b] = [at(edge[0]), at(edge[1])];
+      if (a.high - a.low < THIN_MM && b.high - b.low < THIN_MM) continue;
+      const [p, q, r, s] = [place(a.x, a.y, a.low), place(b.x, b.y, b.low), place(b.x, b.y, b.high), place(a.x, a.y, a.high)]; // prettier-ignore
+      corners.push(...p, ...q, ...r, ...p, ...r, ...s);
+    }
     if (corners.length === 0) return [];
     const geometry = new BufferGeometry();
     geometry.setAttribute('position', new BufferAttribute(new Float32Array(corners), 3));

@@ -102,6 +102,18 @@ export function leavesOf(
   });
 }
 
+/** A leaf within the glass: one that would grow through it stands up along it. */
+export function withinGlass(leaf: Leaf, { length, width }: { length: number; width: number }): Leaf {
+  const { foot, way, long } = leaf;
+  const kept = (at: number, by: number, most: number) => Math.min(most, Math.max(0, at + by * long)) - at;
+  const x = kept(foot[0], way.x, length) / long;
+  // In the scene z comes towards the eye, in the document y goes to the back.
+  const z = -kept(foot[1], -way.z, width) / long;
+  if (x === way.x && z === way.z) return leaf;
+  const up = Math.sqrt(Math.max(0, 1 - x * x - z * z));
+  return { ...leaf, way: new Vector3(x, up * (Math.sign(way.y) || 1), z).normalize() };
+}
+
 /** A stem with its leaves in pairs, each across the one below, the young ones at the top smaller. */
 function pairsOf(plant: Plant, [x, y, z]: Spot, tall: number, random: () => number): Leaf[] {
   const count = Math.min(MOST_PAIR_LEAVES, Math.max(6, 2 * Math.round(tall / PAIR_MM)));

@@ -13,7 +13,7 @@ import {
 import type { Plant } from '../../../core/commission/schema';
 import { seeded } from '../../../core/geometry/seeded';
 import type { Grown } from '../../../core/planted/grown';
-import { isBlade, leavesOf, type Leaf } from './leafLayout';
+import { isBlade, leavesOf, withinGlass, type Leaf } from './leafLayout';
 import { largeLeaf, smallLeaf } from './leafShapes';
 import { litThrough } from './litThrough';
 import type { Place, Seen, Spot } from './place';
@@ -73,7 +73,8 @@ export function plantLeaves(
         plant.habit === 'float' ? Math.max(6, heightMm) : Math.min(heightMm * (0.65 + 0.6 * random()), most);
       if (tall <= 2) continue;
       const own = leavesOf(grown, at, tall, mostOfPlug, random, quick);
-      leaves.push(...own.slice(0, Math.ceil(own.length * (1 - melted))));
+      const left = own.slice(0, Math.ceil(own.length * (1 - melted)));
+      leaves.push(...left.map((l) => withinGlass(l, vessel.innerMm)));
     }
     if (leaves.length === 0) return [];
     const green = new Color(plant.colour ?? '#4f7f4b');

@@ -66,8 +66,14 @@ export function seatScene(seen: Seen, eye: Spot, look: SeatLook, keep: Keeper): 
     ...keep.objects('heaps', [seen.survey.pockets, materials, quick, from], () => heaps(seen, quick, place)),
   );
   const deep = vessel.innerMm.width;
-  const near = Math.hypot(eye[0] - vessel.innerMm.length / 2, eye[1]);
+  const near = awayFrom(vessel, eye);
   // Water takes a little of what lies far behind.
   scene.fog = new Fog(FOG[look.light], near + deep * 0.2, near + deep * 5);
   return scene;
+}
+
+/** How far an eye is from the nearest spot of the tank, mm: in front of it, beside it or above. */
+export function awayFrom({ innerMm: { length, width, height } }: Seen['vessel'], eye: Spot): number {
+  const beyond = (at: number, to: number) => Math.max(0, -at, at - to);
+  return Math.hypot(beyond(eye[0], length), beyond(eye[1], width), beyond(eye[2], height));
 }
