@@ -3,6 +3,7 @@ import { mkdir } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Page } from 'puppeteer-core';
 import { built } from '../scripts/ready.mjs';
+import { PASSES } from '../web/drawing/seat/samples';
 import { openBrowser } from './browser';
 import { demoServer } from './server';
 
@@ -23,9 +24,7 @@ const click = (selector: string) => async (page: Page) => {
 
 /** Until the picture from the seat is as fine as it becomes. */
 async function photographed(page: Page): Promise<void> {
-  await page.waitForFunction(() => performance.getEntriesByName('seat.full.16').length > 0, {
-    timeout: 120_000,
-  });
+  await page.waitForFunction((name) => performance.getEntriesByName(name).length > 0, { timeout: 120_000 }, `seat.full.${PASSES}`); // prettier-ignore
 }
 
 const SHOTS: Shot[] = [

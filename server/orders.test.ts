@@ -113,7 +113,9 @@ describe('sending an order', () => {
       request(app)
         .post(`/api/commissions/${id}/orders/${reference}/instead`)
         .send({ ...line, today: '2026-11-26' });
-    return { id, send, list, mood, take };
+    const withdraw = (reference: string) =>
+      request(app).post(`/api/commissions/${id}/orders/${reference}/withdraw`);
+    return { id, send, list, mood, take, withdraw };
   }
 
   it('takes what is offered in place of something when somebody says yes, once however often they do', async () => {
@@ -135,10 +137,12 @@ describe('sending an order', () => {
       state: 'confirmed',
       confirmation: { totalMinor: line.instead.minor, lines: [{ ...asked, given: line.asked }] },
     });
-    // Of another line nothing was offered, and another commission has no such order.
-    const other = first.confirmation.lines.find((l: { instead?: object }) => !l.instead);
-    if (other) await o.take(reference, { item: other.item, pack: other.pack }).expect(409);
+    // Of another line nothing was offered; what is withdrawn is not had back by it; another commission has no such order.
+    await o.take(reference, { item: line.item, pack: 'another' }).expect(409);
+    await o.withdraw(taken).expect(204);
+    await o.take(reference, asked).expect(409);
     await o.take('nobody', asked).expect(404);
+    await (await sent({})).take(reference, asked).expect(404);
   });
 
   it('brings a confirmation back, once, however often it is sent', async () => {

@@ -53,6 +53,7 @@ export function requestInstead(
   const asked = order.request.lines.find((l) => l.item === item && l.pack === pack);
   if (!offered || !asked) return undefined;
   const { words: _words, ...line } = asked;
+  // It comes with what was sent: carriage is paid for that.
   const { carriageMinor: _carriage, ...request } = order.request;
   return {
     ...request,

@@ -4,10 +4,11 @@ import { survey } from '../survey/survey';
 import { plan } from '../pipeline/plan';
 import { resolved } from '../testing/resolved';
 import { example } from '../testing/scape';
+import { taskKind } from '../sittings/taskKinds';
 import { inEnglish } from '../words/english';
 import { jobOf } from './job';
 import { tasksOf, withoutIt } from './missing';
-import { wholeWork } from './wholeWork';
+import { wholeWork, type WholeWork } from './wholeWork';
 
 const commission = example('held-root');
 const job = resolved(commission);
@@ -15,7 +16,7 @@ const whole = wholeWork(jobOf(job, survey(job), 2));
 
 describe('what has not come', () => {
   it('waits for nothing that does not rest on it, and goes on with the rest', () => {
-    const tasks = [...whole.tasks.keys()].filter((t) => !['arrive', 'carry', 'break', 'leave'].includes(t));
+    const tasks = [...whole.tasks.keys()].filter((t) => !taskKind(t).isFrame);
     fc.assert(
       fc.property(fc.subarray(tasks, { minLength: 1 }), (without) => {
         const found = withoutIt(whole, without)!;
@@ -29,6 +30,23 @@ describe('what has not come', () => {
       }),
     );
     expect(withoutIt(whole, ['no-such-task'])).toBeUndefined();
+  });
+
+  it('keeps nothing waiting where it may come later: a carpet may, sand may unless a stone stands on it', () => {
+    const work = (...needs: [string, string][]): WholeWork => ({
+      tasks: new Map(
+        ['sand', 'stones', 'fill', 'wash'].map((id) => [id, { title: id, home: {} as never, layers: [] }]),
+      ),
+      needs: needs.map(([first, then]) => ({ first, then, why: '' }) as never),
+    });
+    expect(withoutIt(work(['sand', 'fill']), ['sand'])).toEqual({
+      waits: ['sand'],
+      goesOn: 3,
+      mayBeLater: true,
+    });
+    const bearing = withoutIt(work(['sand', 'stones'], ['stones', 'fill']), ['sand'])!;
+    expect(bearing).toEqual({ waits: ['sand', 'stones', 'fill'], goesOn: 1, mayBeLater: false });
+    expect(withoutIt(whole, ['plant-carpet-grass'])).toMatchObject({ mayBeLater: true });
   });
 
   it('is said with what can be done without it: the bed waits for its soil, a wash does not', () => {

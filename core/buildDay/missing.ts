@@ -1,4 +1,5 @@
 import { nameOfEntry } from '../commission/lookup';
+import { notThere } from '../ordering/order';
 import type { Resolved } from '../resolved/resolved';
 import { taskOfPiece, taskOfPlant, taskOfStrewn } from '../sittings/homes';
 import { taskKind } from '../sittings/taskKinds';
@@ -17,19 +18,16 @@ export interface WithoutIt {
   mayBeLater: boolean;
 }
 
-/** Findings of the order that say of a line that it is not there when it is needed. */
-const NOT_THERE = new Set(['order.short', 'order.lost', 'order.noday', 'order.after']);
-
 /** Of each line that will not be there in time, what can be built without it. */
 export function missingFindings(
   commission: Resolved,
   survey: Survey,
   ofOrder: readonly Finding[],
 ): Finding[] {
-  const gone = ofOrder.filter((f) => NOT_THERE.has(f.id) && f.severity !== 'note');
+  const gone = [...notThere(ofOrder)];
   if (gone.length === 0) return [];
   const whole = wholeWork(jobOf(commission, survey, commission.brief.crew));
-  return [...new Set(gone.flatMap((f) => f.at.line ?? []))].flatMap((line): Finding[] => {
+  return gone.flatMap((line): Finding[] => {
     const found = withoutIt(whole, tasksOf(commission, line));
     if (!found) return [];
     const { waits, goesOn, mayBeLater } = found;
@@ -43,7 +41,7 @@ export function missingFindings(
         unit: 'tasks',
         says: say('build.without.says', { name: nameOfEntry(commission, line), tasks: waits, count: goesOn }),
         because: say(mayBeLater ? 'build.without.because.later' : 'build.without.because'),
-        source: gone.find((f) => f.at.line === line)!.source,
+        source: ofOrder.find((f) => f.at.line === line)!.source,
       },
     ];
   });
@@ -61,8 +59,8 @@ export function tasksOf({ pieces, layers, strewn, plantings }: Resolved, line: s
 }
 
 /**
- * What waits without some tasks: all that comes after them in the order of work. What may come when the water is in keeps
- * nothing waiting: it gets a day of its own.
+ * What waits without some tasks: all that comes after them in the order of work. What may come when the water is in, and bears
+ * nothing that may not, keeps nothing waiting: it gets a day of its own.
  * Valid for tasks of the whole work. Leaves out: that half of a delivery is enough to begin with.
  * Test: missing.test.ts, "waits for nothing that does not rest on it, and goes on with the rest".
  *
@@ -71,18 +69,26 @@ export function tasksOf({ pieces, layers, strewn, plantings }: Resolved, line: s
 export function withoutIt({ tasks, needs }: WholeWork, without: readonly string[]): WithoutIt | undefined {
   const own = without.filter((id) => tasks.has(id));
   if (own.length === 0) return undefined;
-  const mayBeLater = own.every((id) => taskKind(id).mayBeLater);
-  const waits = new Set(own);
-  const open = mayBeLater ? [] : [...own];
-  while (open.length > 0) {
-    const first = open.pop()!;
-    for (const need of needs) {
-      if (need.first !== first || waits.has(need.then)) continue;
-      waits.add(need.then);
-      open.push(need.then);
-    }
-  }
+  const after = allAfter(needs, own);
+  const bears = [...after].some((id) => taskKind(id).ofThings && !taskKind(id).mayBeLater);
+  const mayBeLater = !bears && own.every((id) => taskKind(id).mayBeLater);
+  const waits = new Set(mayBeLater ? own : after);
   const works = [...tasks].filter(([id]) => !taskKind(id).isFrame);
   const said = works.filter(([id]) => waits.has(id));
   return { waits: said.map(([, t]) => t.title), goesOn: works.length - said.length, mayBeLater };
+}
+
+/** Some tasks, and all that waits for one of them, however far down. */
+function allAfter(needs: WholeWork['needs'], own: readonly string[]): Set<string> {
+  const after = new Set(own);
+  const open = [...own];
+  while (open.length > 0) {
+    const first = open.pop()!;
+    for (const need of needs) {
+      if (need.first !== first || after.has(need.then)) continue;
+      after.add(need.then);
+      open.push(need.then);
+    }
+  }
+  return after;
 }

@@ -31,13 +31,3 @@ export const houseSchema = z.object({
   quote: quoteRules.optional(),
 });
 export type House = z.infer<typeof houseSchema>;
-
-/** What a week is held against: who works here, and what there is one of for all commissions. */
-export function kitOf({ people, tubs, roLitresPerHour, roStoreL = 0 }: Partial<House>) {
-  return {
-    ...(people ? { people: people.length } : {}),
-    ...(tubs === undefined ? {} : { tubs }),
-    ...(roLitresPerHour ? { ro: { perDayL: roLitresPerHour * HOURS, storeL: roStoreL } } : {}),
-  };
-}
-const HOURS = 24;

@@ -1,3 +1,4 @@
+import { shareOfMinor } from '../units/shares';
 import type { Brief, Commission, DosingSchool, Origin, Planting, WaterSchool } from './schema';
 
 /*
@@ -32,7 +33,7 @@ export function lotsCostOf({ brokenDown = [] }: Pick<Brief, 'brokenDown'>): numb
 
 /** What a commission bears of a lot: what it does not use of it is the studio's, minor units. */
 export function lotMinor({ priceMinor = 0, share = 1 }: Pick<NonNullable<Brief['brokenDown']>[number], 'priceMinor' | 'share'>): number {
-  return Math.round(priceMinor * share);
+  return shareOfMinor(priceMinor, share);
 } // prettier-ignore
 
 /** How an epiphyte is held to its piece: by dots of gel where nothing is said. */

@@ -137,6 +137,12 @@ export function tooLateToOrder(findings: readonly Finding[]): Set<string> {
   return linesOf(findings, ['order.late', 'order.never']);
 }
 
+/** Lines of which something was confirmed and not all of it will be there when it is needed: too few, too late, on no day, lost. */
+export function notThere(findings: readonly Finding[]): Set<string> {
+  const wanting = findings.filter((f) => f.severity !== 'note');
+  return linesOf(wanting, ['order.short', 'order.lost', 'order.noday', 'order.after']);
+}
+
 function linesOf(findings: readonly Finding[], ids: readonly Finding['id'][]): Set<string> {
   return new Set(findings.filter((f) => ids.includes(f.id)).flatMap((f) => f.at.line ?? []));
 }

@@ -9,7 +9,7 @@ import type { ComingLine } from './coming';
 const KNOWN_DAYS = 7;
 
 /** True for an order with plants in it that has a day and has not been counted yet. */
-export function isLivingParcel(commission: Resolved, own: readonly ComingLine[]): boolean {
+function isLivingParcel(commission: Resolved, own: readonly ComingLine[]): boolean {
   return own.some((c) => c.given > 0 && c.day !== null && !c.received && isLiving(commission, c.line));
 }
 

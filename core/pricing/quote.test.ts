@@ -10,7 +10,7 @@ import { parsed, scape, soil } from '../testing/scape';
 import { inEnglish } from '../words/english';
 import { RATES } from '../buildDay/rates';
 import { frozen, variations } from './accepted';
-import { shareOfMinor, toNext } from './shares';
+import { shareOfMinor, toNext } from '../units/shares';
 
 type Rules = NonNullable<Commission['quote']>;
 const RULES: Rules = { hourMinor: 3_800, travelMinor: 4_500, margin: 0.3, tax: { name: 'VAT', share: 0.2 } };

@@ -7,7 +7,7 @@ import { LINE_KINDS, type TakeOff } from '../takeoff/takeOff';
 import { rounded } from '../units/quantity';
 import { say, type Said } from '../words/text';
 import { labourOf } from './labour';
-import { shareOfMinor, toNext } from './shares';
+import { shareOfMinor, toNext } from '../units/shares';
 
 /** One line of a quote, as the client reads it: its price, net, minor units. */
 export interface QuoteLine {

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { dayPlus } from '../calendar/day';
-import { roShort, tubsOn, type Holding } from './kit';
+import { kitOf, roShort, tubsOn, type Holding } from './kit';
 
 const TODAY = '2027-01-04';
 const tub = (title: string, from: number, until: number): Holding => ({ title, day: dayPlus(TODAY, from), holds: { what: 'tub', until: dayPlus(TODAY, until), amount: 1 } }); // prettier-ignore
@@ -28,6 +28,11 @@ describe('what a studio has one of', () => {
     expect([...roShort([ro('a', 6, 240), ro('b', 7, 120)], TODAY, unit).keys()]).toEqual([dayPlus(TODAY, 6)]);
     expect([...roShort([ro('a', 6, 240), ro('b', 8, 120)], TODAY, unit).keys()]).toEqual([]);
     expect(roShort([ro('a', 6, 999)], TODAY, undefined).size).toBe(0);
+  });
+
+  it('is what the studio says: a unit of 4 L an hour makes 96 L a day', () => {
+    expect(kitOf({ tubs: 0, roLitresPerHour: 4 })).toEqual({ tubs: 0, ro: { perDayL: 96, storeL: 0 } });
+    expect(kitOf({ roStoreL: 200 })).toEqual({});
   });
 
   it('can be had on every day exactly where a run from day to day has it', () => {

@@ -1,4 +1,6 @@
 import type { Held } from '../beforehand/held';
+import type { House } from '../catalogue/house';
+import { roPerDayL } from '../water/roSchedule';
 import { dayPlus, type Day } from '../calendar/day';
 
 /** What the studio has of it. */
@@ -7,6 +9,12 @@ export interface Kit {
   /** What the unit makes, L a day, and what its store holds, L. */
   ro?: { perDayL: number; storeL: number };
 }
+
+/** What there is one of for all commissions, as the studio says it. */
+export function kitOf({ tubs, roLitresPerHour, roStoreL = 0 }: Pick<House, 'tubs' | 'roLitresPerHour' | 'roStoreL'>): Kit {
+  const ro = roLitresPerHour ? { perDayL: roPerDayL(roLitresPerHour), storeL: roStoreL } : undefined;
+  return { ...(tubs === undefined ? {} : { tubs }), ...(ro ? { ro } : {}) };
+} // prettier-ignore
 
 /** Work that holds something, from a day on. */
 export interface Holding {

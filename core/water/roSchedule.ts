@@ -23,6 +23,8 @@ export interface RoSchedule {
 
 /** Hours a day that a unit with a float valve runs by itself. */
 const RUNNING_HOURS = 24;
+/** What a unit makes in a day, L. */
+export const roPerDayL = (litresPerHour: number) => litresPerHour * RUNNING_HOURS;
 
 /**
  * How a reverse-osmosis unit keeps up with a school of water change. The first fill is made ahead, over as
@@ -37,7 +39,7 @@ export function roSchedule(
   litresPerHour: number,
   storageL: number,
 ): RoSchedule {
-  const perDayL = litresPerHour * RUNNING_HOURS;
+  const perDayL = roPerDayL(litresPerHour);
   const fill = demands.find((d) => d.afterDays === 0)?.litres ?? 0;
   const days: RoDay[] = [];
   let stored = 0;

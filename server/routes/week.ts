@@ -1,7 +1,7 @@
 import { Router } from 'express';
 import { z } from 'zod';
 import { isDay } from '../../core/calendar/day';
-import { kitOf } from '../../core/catalogue/house';
+import { kitOf } from '../../core/staging/kit';
 import { weekOf } from '../../core/staging/week';
 import { weekFile } from '../documents/weekFile';
 import type { Glances } from '../glances';
@@ -20,7 +20,7 @@ export function weekRoutes(store: Store, glances: Glances): Router {
   routes.get('/', async (req, res) => {
     const { today, from = today } = read(ask, req.query);
     const [unknown, all, studio] = [await glances.missing(today), await dated(store, today), await readStudio(store)]; // prettier-ignore
-    res.json({ ...weekOf(all, from, today, kitOf(studio)), unknown });
+    res.json({ ...weekOf(all, from, today, { ...kitOf(studio), people: studio.people?.length }), unknown });
   });
 
   routes.get('/feed.ics', async (req, res) => {

@@ -17,11 +17,14 @@ describe('photographs that wait', () => {
     await keepPhoto(photo('a', 'A-2', 'of another thing'));
     await keepPhoto(photo('a', 'A-1', 'second'));
     expect((await photosOf('a')).map((p) => p.caption).sort()).toEqual(['of another thing', 'second']);
-    expect(waitingOf({ kind: 'candidate', id: 'A-1' })?.caption).toBe('second');
-    expect(waitingOf({ kind: 'candidate', id: 'A-3' })).toBeUndefined();
+    expect(waitingOf(photo('a', 'A-1', ''))?.caption).toBe('second');
+    expect(waitingOf(photo('a', 'A-3', ''))).toBeUndefined();
     await keepPhoto({ ...photo('a', 'A-1', 'second'), refused: 'no picture' });
-    expect(waitingOf({ kind: 'candidate', id: 'A-1' })?.refused).toBe('no picture');
+    expect(waitingOf(photo('a', 'A-1', ''))?.refused).toBe('no picture');
+    // The same thing of another commission is another one.
+    expect(waitingOf(photo('b', 'A-1', ''))?.caption).toBe('of another commission');
     await forgetPhotos('a');
+    expect(waitingOf(photo('b', 'A-1', ''))).toBeDefined();
     expect([(await photosOf('a')).length, (await photosOf('b')).length]).toEqual([0, 1]);
   });
 });

@@ -1,5 +1,5 @@
 import { createStore, del, entries, set } from 'idb-keyval';
-import { ref } from 'vue';
+import { shallowRef } from 'vue';
 import type { Picture } from '../../core/commission/schema';
 import type { PhotoOf } from '../../core/edits/photo';
 
@@ -18,26 +18,26 @@ export interface WaitingPhoto {
 let opened: ReturnType<typeof createStore> | undefined;
 const database = () => (opened ??= createStore('utsuwa-photographs', 'waiting'));
 
-/** Photographs that wait for the commission that was looked at last. */
-export const waitingPhotos = ref<WaitingPhoto[]>([]);
+/** All photographs that wait here, as they were looked at last. */
+export const waitingPhotos = shallowRef<WaitingPhoto[]>([]);
 
 const nameOf = (of: PhotoOf) => JSON.stringify(of.kind === 'received' ? of.line : of.id);
 const keyOf = ({ commission, of }: Pick<WaitingPhoto, 'commission' | 'of'>) => `${commission} ${nameOf(of)}`;
 
-/** The photograph of a thing that waits here, if one does. */
-export function waitingOf(of: PhotoOf): WaitingPhoto | undefined {
-  return waitingPhotos.value.find((w) => nameOf(w.of) === nameOf(of));
+/** The photograph of a thing of a commission that waits here, if one does. */
+export function waitingOf(thing: Pick<WaitingPhoto, 'commission' | 'of'>): WaitingPhoto | undefined {
+  return waitingPhotos.value.find((w) => keyOf(w) === keyOf(thing));
 }
 
 /** Keeps a photograph; one of the same thing that waits already is let go. */
 export async function keepPhoto(photo: WaitingPhoto): Promise<void> {
   await set(keyOf(photo), photo, database());
-  await lookFor(photo.commission);
+  await lookAtPhotos();
 }
 
 export async function dropPhoto(photo: WaitingPhoto): Promise<void> {
   await del(keyOf(photo), database());
-  await lookFor(photo.commission);
+  await lookAtPhotos();
 }
 
 /** Lets go of all that wait for a commission: it was erased. */
@@ -46,11 +46,10 @@ export async function forgetPhotos(commission: string): Promise<void> {
 }
 
 export async function photosOf(commission: string): Promise<WaitingPhoto[]> {
-  const all = await entries<string, WaitingPhoto>(database());
-  return all.map(([, photo]) => photo).filter((p) => p.commission === commission);
+  await lookAtPhotos();
+  return waitingPhotos.value.filter((p) => p.commission === commission);
 }
 
-/** Looks what waits for a commission, for whoever shows it. */
-export async function lookFor(commission: string): Promise<void> {
-  waitingPhotos.value = await photosOf(commission);
+async function lookAtPhotos(): Promise<void> {
+  waitingPhotos.value = (await entries<string, WaitingPhoto>(database())).map(([, photo]) => photo);
 }

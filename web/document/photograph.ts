@@ -37,7 +37,7 @@ export function usePhotograph(shows: Picture['shows'], of: () => PhotoOf) {
   }
   /** What is said of one that waits. */
   const waiting = computed(() => {
-    const waits = waitingOf(of());
+    const waits = waitingOf({ commission: commission.id, of: of() });
     if (!waits) return '';
     return waits.refused
       ? wording('photograph.refused', { why: waits.refused })

@@ -2,7 +2,7 @@ import { onBeforeUnmount, onMounted } from 'vue';
 import { withPhoto } from '../../core/edits/photo';
 import { ApiProblem } from './api';
 import { useCommission } from './commissionStore';
-import { dropPhoto, keepPhoto, lookFor, photosOf, waitingPhotos, type WaitingPhoto } from './photoBox';
+import { dropPhoto, keepPhoto, photosOf, waitingPhotos, type WaitingPhoto } from './photoBox';
 import { uploadPicture } from './upload';
 
 /** Tried again as often, ms: a network that is back is not always said. */
@@ -18,7 +18,6 @@ export function useWaitingPhotos(): void {
     if (busy || !commission.document) return;
     busy = true;
     try {
-      await lookFor(id);
       for (const photo of await photosOf(id)) if (!photo.refused && !(await sent(photo))) return;
     } finally {
       busy = false;
@@ -45,7 +44,10 @@ export function useWaitingPhotos(): void {
   let again: ReturnType<typeof setInterval> | undefined;
   onMounted(() => {
     soon();
-    again = setInterval(() => waitingPhotos.value.some((w) => !w.refused) && soon(), AGAIN_MS);
+    again = setInterval(
+      () => waitingPhotos.value.some((w) => w.commission === commission.id && !w.refused) && soon(),
+      AGAIN_MS,
+    );
     window.addEventListener('online', soon);
   });
   onBeforeUnmount(() => {

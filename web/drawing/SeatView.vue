@@ -7,6 +7,7 @@ import { keeper } from './seat/kept';
 import { cameraFrom } from './seat/camera';
 import { drawnOut } from './seat/drawnOut';
 import { manyPasses, type ManyPasses } from './seat/manyPasses';
+import { photograph } from './seat/photographer';
 import { plantUnder } from './seat/plantUnder';
 import { rendererOn } from './seat/rendererOn';
 import { aim } from './seat/lights';
@@ -49,41 +50,43 @@ const camera = (eye: Spot3) => cameraFrom(props.vessel, eye, props.width / props
 /** Draws it quickly; how long that took, ms. */
 async function drawQuickly(): Promise<number> {
   const since = performance.now();
-  sized(props.width, props.height);
+  sized();
   renderer!.render(seatScene(props, props.eye, { ...props.look, quick: true }, inQuick), camera(props.eye));
   drawn.value = true;
   await drawnOut(renderer!.getContext() as WebGL2RenderingContext);
-  return performance.measure('seat.quick', { start: since }).duration;
+  return timed('seat.quick', since);
 }
 
 /** A canvas that is given a size is emptied, be it the one it has. */
-function sized(wide: number, high: number): void {
-  const { width, height } = renderer!.domElement;
+function sized(): void {
   const ratio = renderer!.getPixelRatio();
-  if (width === Math.floor(wide * ratio) && height === Math.floor(high * ratio)) return;
-  renderer!.setSize(wide, high, false);
+  const { width, height } = renderer!.domElement;
+  if (width === Math.floor(props.width * ratio) && height === Math.floor(props.height * ratio)) return;
+  renderer!.setSize(props.width, props.height, false);
 }
 
-/**
- * Draws it as it would be photographed, out of many pictures, between which others have their turn; whether it was done, and
- * no newer one ended it.
- */
+/** Draws it as it would be photographed, out of many pictures, between which others have their turn; a newer one ends it. */
 let turns = 0;
-async function drawInFull(wide = props.width, high = props.height): Promise<boolean> {
+async function drawInFull(): Promise<void> {
   const turn = ++turns;
   const since = performance.now();
   const { vessel, look, eye } = props;
   const scene = seatScene(props, eye, look, inFull);
   const seen = camera(eye);
   for (let i = 0; i < PASSES; i++) {
-    if (turn !== turns || !renderer || !passes) return false;
-    if (i === 0) sized(wide, high);
+    if (turn !== turns || !renderer || !passes) return;
+    if (i === 0) sized();
     passes.add(i, scene, seen, (pass) => aim(scene.children, vessel, look.light, pass));
     if (SHOWN.has(i)) passes.show();
     await drawnOut(renderer.getContext() as WebGL2RenderingContext);
-    if (SHOWN.has(i)) performance.measure(`seat.full.${i + 1}`, { start: since });
+    if (SHOWN.has(i)) timed(`seat.full.${i + 1}`, since);
   }
-  return true;
+}
+
+/** How long something took, for whoever measures; of each only the last is kept. */
+function timed(name: string, since: number): number {
+  performance.clearMeasures(name);
+  return performance.measure(name, { start: since }).duration;
 }
 
 /** Quickly first; then in full where that picture came soon, or the view is large and worth waiting for. */
@@ -129,18 +132,12 @@ function touch({ offsetX, offsetY }: MouseEvent): void {
   if (plant && (!met || plant.farMm < met.distance)) emit('plant', plant.id);
 }
 
-/** The picture as a file of so many pixels across, to be shown to a client. */
+/** The picture as a file of so many pixels across, to be shown to a client: taken beside what is on the screen. */
 const WIDE_PX = 1920;
 async function picture(): Promise<Blob | null> {
-  const ratio = renderer!.getPixelRatio();
-  renderer!.setPixelRatio(1);
-  const whole = await drawInFull(WIDE_PX, Math.round((WIDE_PX * props.height) / props.width));
-  const blob = whole
-    ? await new Promise<Blob | null>((resolve) => canvas.value!.toBlob(resolve, 'image/png'))
-    : null;
-  renderer!.setPixelRatio(ratio);
-  soon();
-  return blob;
+  const { eye, look, fromAbove } = props;
+  const high = Math.round((WIDE_PX * props.height) / props.width);
+  return photograph({ seen: props, eye, look, fromAbove }, WIDE_PX, high);
 }
 defineExpose({ picture });
 

@@ -7,7 +7,7 @@ import { shortDay } from '../../units/days';
 import { wording } from '../../words/wording';
 import type { Drawing } from '../drawing';
 import { photographer } from '../seat/photographer';
-import { grownIn } from './weeks';
+import { grownIn, grownOf } from './weeks';
 
 /** The scape growing as a short film, made here on demand: looked at, then kept as a file. */
 const props = defineProps<
@@ -26,9 +26,9 @@ const PASSES = 2;
 
 const share = ref<number>();
 const trouble = ref<string>();
-const made = ref<{ url: string; of: unknown }>();
+const made = ref<{ url: string; of: string }>();
 /** A film of what has changed since is one of something else. */
-const isOld = computed(() => made.value !== undefined && made.value.of !== props.parts);
+const isOld = computed(() => made.value !== undefined && made.value.of !== grownOf(props));
 let calledOff: AbortController | undefined;
 
 async function make(): Promise<void> {
@@ -40,6 +40,7 @@ async function make(): Promise<void> {
   calledOff = new AbortController();
   [share.value, trouble.value] = [0, undefined];
   const { parts, eye, buildDay } = props;
+  const of = grownOf(props);
   try {
     const blob = await film({
       width: WIDE,
@@ -57,7 +58,7 @@ async function make(): Promise<void> {
       onDone: (done) => (share.value = done),
       signal: calledOff.signal,
     });
-    if (blob) made.value = { url: URL.createObjectURL(blob), of: parts };
+    if (blob) made.value = { url: URL.createObjectURL(blob), of };
   } catch {
     trouble.value = wording('growing.failed');
   } finally {

@@ -4,8 +4,8 @@ import type { Planted } from '../../../core/planted/planted';
 import type { Spot3 } from '../../../core/view/sightLine';
 import { wording } from '../../words/wording';
 import type { Drawing } from '../drawing';
-import { photographer } from '../seat/photographer';
-import { grownIn, STILL_WEEKS } from './weeks';
+import { asFile, photographer } from '../seat/photographer';
+import { grownIn, grownOf, STILL_WEEKS } from './weeks';
 
 /** The scape as it is planted and in four weeks after it, for paper: what it becomes is larger than how it begins. */
 const props = defineProps<Omit<Drawing, 'k'> & { parts: readonly Planted[]; eye: Spot3 }>();
@@ -31,7 +31,7 @@ async function take(): Promise<void> {
     for (const [i, week] of STILL_WEEKS.entries()) {
       const look = { refraction: false, light: 'day' as const, plants: grownIn(props.parts, week) };
       const canvas = await camera.take({ seen: props, eye: props.eye, look }, PASSES);
-      const blob = await new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, 'image/png'));
+      const blob = await asFile(canvas);
       if (turn !== turns) return;
       show(i, blob ? URL.createObjectURL(blob) : undefined);
     }
@@ -47,7 +47,7 @@ function show(i: number, url: string | undefined): void {
 const saysWeek = (week: number) => wording(week === 0 ? 'growing.planted' : 'growing.week', { week });
 
 watch(
-  () => [props.parts, props.option, props.field, props.survey, props.eye],
+  () => grownOf(props),
   () => {
     clearTimeout(waiting);
     turns++;

@@ -13,10 +13,27 @@ export interface LayerLook {
 /** Parts of a cell across, where two materials meet in it. */
 const PARTS = 5;
 
-/** Whether the corners of a cell are of more than one layer. */
-export function isSeam({ columns, cornerLayer: layer }: Seen['field'], c: number, r: number): boolean {
+/** Corners of a cell: front left, front right, back left, back right. */
+export function cornersOf(
+  { columns }: Seen['field'],
+  c: number,
+  r: number,
+): [number, number, number, number] {
   const k = r * (columns + 1) + c;
-  return [k + 1, k + columns + 1, k + columns + 2].some((other) => layer[other] !== layer[k]);
+  return [k, k + 1, k + columns + 1, k + columns + 2];
+}
+
+/** Whether a cell is of the bed: within its rows, and with a corner inside the glass. */
+export function isOfBed(field: Seen['field'], c: number, r: number): boolean {
+  const { columns, rows, inside } = field;
+  if (c < 0 || r < 0 || c >= columns || r >= rows) return false;
+  return !inside || cornersOf(field, c, r).some((k) => inside[k]);
+}
+
+/** Whether the corners of a cell are of more than one layer. */
+export function isSeam(field: Seen['field'], c: number, r: number): boolean {
+  const [first, ...others] = cornersOf(field, c, r).map((k) => field.cornerLayer[k]);
+  return others.some((layer) => layer !== first);
 }
 
 /** Cells in which two materials meet, in small parts of one of them each: up close an edge of sand is a line, not a run of colours. */
@@ -26,14 +43,12 @@ export function bedSeams(
   bare: LayerLook,
   place: Place,
 ): Mesh[] {
-  const { columns, rows, dxMm, dyMm, cornerMm, cornerLayer, inside } = field;
+  const { columns, rows, dxMm, dyMm, cornerMm, cornerLayer } = field;
   const made = new Map<LayerLook, { position: number[]; index: number[] }>();
   for (let r = 0; r < rows; r++)
     for (let c = 0; c < columns; c++) {
-      if (!isSeam(field, c, r)) continue;
-      const k = r * (columns + 1) + c;
-      const corners = [k, k + 1, k + columns + 1, k + columns + 2];
-      if (inside && !corners.some((i) => inside[i])) continue;
+      if (!isOfBed(field, c, r) || !isSeam(field, c, r)) continue;
+      const corners = cornersOf(field, c, r);
       const high = (u: number, v: number) => weights(u, v).reduce((sum, w, i) => sum + w * cornerMm[corners[i]], 0); // prettier-ignore
       const spot = (i: number, j: number) => place((c + i / PARTS) * dxMm, (r + j / PARTS) * dyMm, high(i / PARTS, j / PARTS)); // prettier-ignore
       for (let j = 0; j < PARTS; j++)
@@ -56,7 +71,7 @@ export function bedSeams(
   });
 }
 
-/** How much of each corner of a cell is in a spot of it: front left, front right, back left, back right. */
+/** How much of each corner of a cell is in a spot of it. */
 const weights = (u: number, v: number) => [(1 - u) * (1 - v), u * (1 - v), (1 - u) * v, u * v];
 
 /** The layer that has most of a spot. */

@@ -1,6 +1,6 @@
 import { BufferAttribute, BufferGeometry, Color, DoubleSide, Mesh, SRGBColorSpace, type Object3D } from 'three'; // prettier-ignore
 import { colourOf, materialFor } from '../colour';
-import { bedSeams, isSeam, type LayerLook } from './bedSeams';
+import { bedSeams, cornersOf, isOfBed, isSeam, type LayerLook } from './bedSeams';
 import { coloured, noise, tinted } from './grain';
 import type { Place, Seen } from './place';
 import { matte, type Relief } from './relief';
@@ -19,7 +19,7 @@ const THIN_MM = 0.3;
 /** The bed's surface, each grain a little lighter or darker, and its cut at the front and the sides. */
 export function bedSurface(seen: Seen, place: Place, quick: boolean, lit?: Lit): Object3D[] {
   const { field, option, materials } = seen;
-  const { columns, rows, dxMm, dyMm, cornerMm, cornerLayer, inside } = field;
+  const { columns, rows, dxMm, dyMm, cornerMm, cornerLayer } = field;
   const n = columns + 1;
   const position = new Float32Array(n * (rows + 1) * 3);
   const colour = new Float32Array(position.length);
@@ -43,13 +43,12 @@ export function bedSurface(seen: Seen, place: Place, quick: boolean, lit?: Lit):
   const indices = new Map<Relief | undefined, number[]>();
   for (let r = 0; r < rows; r++)
     for (let c = 0; c < columns; c++) {
-      const k = r * n + c;
-      const outside = inside && !(inside[k] || inside[k + 1] || inside[k + n] || inside[k + n + 1]);
-      if (outside || (upClose && isSeam(field, c, r))) continue;
+      if (!isOfBed(field, c, r) || (upClose && isSeam(field, c, r))) continue;
+      const [k, right, back, opposite] = cornersOf(field, c, r);
       const relief = upClose ? (layers[cornerLayer[k]] ?? BARE).relief : undefined;
       const index = indices.get(relief) ?? [];
       indices.set(relief, index);
-      index.push(k, k + 1, k + n, k + 1, k + n + 1, k + n);
+      index.push(k, right, back, right, opposite, back);
     }
   whole.setIndex([...indices.values()].flat());
   whole.computeVertexNormals();
@@ -80,17 +79,16 @@ interface EdgeSpot {
 }
 
 /** Where the glass cuts the bed, in short runs: along front and sides of a box, all around where a pane is bent. */
-function edgesOf({ columns, rows, dxMm, dyMm, inside }: Seen['field']): [EdgeSpot, EdgeSpot][] {
+function edgesOf(field: Seen['field']): [EdgeSpot, EdgeSpot][] {
+  const { columns, rows, dxMm, dyMm } = field;
   const spot = (c: number, r: number): EdgeSpot => ({ k: r * (columns + 1) + c, x: c * dxMm, y: r * dyMm });
-  const isDrawn = (c: number, r: number) =>
-    c >= 0 && r >= 0 && c < columns && r < rows && (!inside || [spot(c, r), spot(c + 1, r), spot(c, r + 1), spot(c + 1, r + 1)].some(({ k }) => inside[k])); // prettier-ignore
   const found: [EdgeSpot, EdgeSpot][] = [];
   for (let r = 0; r < rows; r++)
     for (let c = 0; c < columns; c++) {
-      if (!isDrawn(c, r)) continue;
-      if (!isDrawn(c, r - 1)) found.push([spot(c, r), spot(c + 1, r)]);
-      if (!isDrawn(c - 1, r)) found.push([spot(c, r), spot(c, r + 1)]);
-      if (!isDrawn(c + 1, r)) found.push([spot(c + 1, r), spot(c + 1, r + 1)]);
+      if (!isOfBed(field, c, r)) continue;
+      if (!isOfBed(field, c, r - 1)) found.push([spot(c, r), spot(c + 1, r)]);
+      if (!isOfBed(field, c - 1, r)) found.push([spot(c, r), spot(c, r + 1)]);
+      if (!isOfBed(field, c + 1, r)) found.push([spot(c + 1, r), spot(c + 1, r + 1)]);
     }
   return found;
 }

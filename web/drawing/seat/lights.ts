@@ -4,6 +4,9 @@ import type { Pass } from './samples';
 import type { SeatLook } from './seatScene';
 
 const [LAMP_NAME, LAMP_COLOUR, ROOM_COLOUR] = ['lamp', '#fff6e6', '#eff5f8'];
+const [SKY_COLOUR, GROUND_COLOUR] = ['#f4fbff', '#8a7a63'];
+/** Where the room shines from many places, so much of its even light is left: what comes back from everything lit. */
+const REST = 0.4;
 /** What the lamp, the room and what comes from the front give, by how it is lit. */
 const GIVES = {
   day: { lamp: 3.1, sky: 1.5, front: 0.7, all: 0.35, above: 4.2, around: 2.5 },
@@ -16,11 +19,11 @@ export function lights({ vessel }: Seen, { light, quick = false }: SeatLook): Ob
   const gives = GIVES[light];
   const lamp = shining(vessel, !quick);
   if (!quick)
-    return [lamp, lamp.target, new HemisphereLight('#eef6f8', '#8a7a63', gives.sky * 0.3), new AmbientLight('#ffffff', gives.all * 0.6)]; // prettier-ignore
+    return [lamp, lamp.target, new HemisphereLight(SKY_COLOUR, GROUND_COLOUR, gives.sky * REST), new AmbientLight('#ffffff', gives.all * REST)]; // prettier-ignore
   const { length, width, height } = vessel.innerMm;
   lamp.intensity = gives.lamp;
   lamp.position.set(length * 0.36, height * 3, width * 0.35);
-  const sky = new HemisphereLight('#f4fbff', '#8a7a63', gives.sky);
+  const sky = new HemisphereLight(SKY_COLOUR, GROUND_COLOUR, gives.sky);
   const fill = new DirectionalLight('#dfeaf2', gives.front);
   fill.position.set(-length, height, width * 4);
   return [lamp, lamp.target, sky, fill, new AmbientLight('#ffffff', gives.all)];

@@ -5,6 +5,7 @@ import { manyPasses } from './manyPasses';
 import type { Seen, Spot } from './place';
 import { rendererOn } from './rendererOn';
 import { aim } from './lights';
+import { PASSES } from './samples';
 import { seatScene, type SeatLook } from './seatScene';
 
 /** What is photographed, from where, and how it is lit. */
@@ -13,6 +14,7 @@ export interface Shot {
   /** In the axes of the document, mm. */
   eye: Spot;
   look: SeatLook;
+  fromAbove?: boolean;
 }
 
 /**
@@ -27,9 +29,9 @@ export function photographer(width: number, height: number) {
   renderer.setSize(width, height, false);
   const [passes, kept] = [manyPasses(renderer), keeper()];
   return {
-    async take({ seen, eye, look }: Shot, count: number): Promise<HTMLCanvasElement> {
+    async take({ seen, eye, look, fromAbove }: Shot, count: number = PASSES): Promise<HTMLCanvasElement> {
       const scene = seatScene(seen, eye, look, kept);
-      const camera = cameraFrom(seen.vessel, eye, width / height);
+      const camera = cameraFrom(seen.vessel, eye, width / height, fromAbove);
       for (let i = 0; i < count; i++) {
         passes.add(i, scene, camera, (pass) => aim(scene.children, seen.vessel, look.light, pass));
         await drawnOut(renderer.getContext() as WebGL2RenderingContext);
@@ -44,4 +46,19 @@ export function photographer(width: number, height: number) {
       renderer.forceContextLoss();
     },
   };
+}
+
+/** A canvas as a file. */
+export const asFile = (canvas: HTMLCanvasElement) =>
+  new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, 'image/png'));
+
+/** One photograph as a file, as fine as it becomes; null where the browser draws no perspectives. */
+export async function photograph(shot: Shot, width: number, height: number): Promise<Blob | null> {
+  const camera = photographer(width, height);
+  if (!camera) return null;
+  try {
+    return await asFile(await camera.take(shot));
+  } finally {
+    camera.dispose();
+  }
 }

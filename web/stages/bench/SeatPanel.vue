@@ -8,6 +8,7 @@ import FileLink from '../../document/FileLink.vue';
 import { useCommission } from '../../document/commissionStore';
 import { useSeats } from '../../document/seats';
 import { useFrame } from '../../frame/planKey';
+import { wording } from '../../words/wording';
 import type { GearSeen } from '../../workers/planWorker';
 import { useAsked } from './useAsked';
 
@@ -52,8 +53,10 @@ const look = computed(() => ({
   plants: planted.value ? grown.value : [],
 }));
 const view = ref<{ picture: () => Promise<Blob | null> }>();
+const taking = ref(false);
 async function save(): Promise<void> {
-  const blob = await view.value?.picture();
+  taking.value = true;
+  const blob = await view.value?.picture().finally(() => (taking.value = false));
   if (!blob) return;
   const link = document.createElement('a');
   link.href = URL.createObjectURL(blob);
@@ -93,7 +96,9 @@ async function save(): Promise<void> {
             ><input v-model="refraction" type="checkbox" data-test="refraction" /> bent at the pane</label
           >
           <label><input v-model="squint" type="checkbox" data-test="squint" /> squint: masses only</label>
-          <button class="act" data-test="seat-picture" @click="save">Picture as PNG</button>
+          <button class="act" data-test="seat-picture" :disabled="taking" @click="save">
+            {{ wording(taking ? 'seatPanel.taking' : 'seatPanel.picture') }}
+          </button>
           <FileLink :href="api.file(commission.id, 'scape.glb', commission.optionId)" data-test="glb"
             >Scape as GLB</FileLink
           >

@@ -75,7 +75,7 @@ function remove(id: string): void {
 
 <style scoped>
 .row {
-  grid-template-columns: 1.5fr 1fr 1fr repeat(3, auto);
+  grid-template-columns: 1.5fr 1fr 1fr minmax(90px, 0.6fr) auto auto;
   align-items: end;
 }
 @media (max-width: 700px) {

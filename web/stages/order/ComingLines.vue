@@ -127,8 +127,8 @@ p {
   display: flex;
   flex-wrap: wrap;
   gap: 4px 10px;
+  align-items: baseline;
 }
-
 .parcel {
   display: grid;
   grid-template-columns: 1fr 1fr;
@@ -146,7 +146,8 @@ ul {
 li {
   display: grid;
   grid-template-columns: 130px 1fr auto auto;
-  gap: 10px;
+  gap: 0 10px;
+  align-items: baseline;
   padding: 2px 0;
 }
 .counted {

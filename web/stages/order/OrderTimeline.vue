@@ -138,7 +138,15 @@ const height = computed(() => TOP + bars.value.length * ROW + 30);
           stroke="var(--water-line)"
           stroke-dasharray="3 3"
         />
-        <text :x="X(today())" :y="height - 8" text-anchor="middle">today</text>
+        <!-- Close to the build day its line says enough: two words on one spot say nothing. -->
+        <text
+          v-if="Math.abs(X(order.buildDay) - X(today())) > LABEL_PX"
+          :x="X(today())"
+          :y="height - 8"
+          text-anchor="middle"
+        >
+          today
+        </text>
       </g>
       <g>
         <path

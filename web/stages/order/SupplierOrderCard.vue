@@ -68,7 +68,9 @@ const says = computed(() => {
 });
 const orderBy = computed(() => {
   const { group } = props;
-  if (group.lines.length === 0) return wording('supplierOrderCard.all');
+  const isWhole = group.coming.every((c) => c.given >= c.asked);
+  if (group.lines.length === 0)
+    return wording(isWhole ? 'supplierOrderCard.all' : 'supplierOrderCard.noMore');
   if (!group.orderBy) return 'no delivery day';
   const hour = group.cutOff ? wording('supplierOrderCard.until', { hour: group.cutOff }) : '';
   const by = group.isShop ? wording('supplierOrderCard.fetch') : 'order by';

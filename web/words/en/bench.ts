@@ -1,5 +1,7 @@
 /** What the bench says. */
 export const BENCH = {
+  'seatPanel.picture': 'Picture as PNG',
+  'seatPanel.taking': 'Taking the picture…',
   'bedPanel.empty': 'No bed yet: lay something on.',
   'bedTools.atRest': 'Nothing moves: it lies at what it holds.',
   'bedTools.noFiller': 'No filler is in the catalogue.',

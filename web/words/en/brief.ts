@@ -43,7 +43,7 @@ export const BRIEF = {
     'Its day settles when stone, soil and plants of it are here, and how many nights what lives waits.',
   'brokenDownList.add': 'Add a scape or a lot',
   'brokenDownList.price': 'All of it for',
-  'brokenDownList.share': 'of that in this quote',
+  'brokenDownList.share': 'borne here',
   'brokenDownList.tank': 'tank too',
   'brokenDownList.name': 'Scape in the shop',
   'brokenDownList.which': 'Which scape or lot',

@@ -20,7 +20,7 @@ export const COMMISSIONS = {
   'week.tubs':
     '{needs, plural, one {One tub is} other {# tubs are}} wanted and the studio has {has}: {titles}. Begin one sooner, or borrow.',
   'week.ro':
-    '{needs} of RO water are wanted by this day, {has} can be there: {titles}. Fetch the rest, or move a day.',
+    '{needs} of RO water are wanted by this day, {has} can be there: {titles}. Make the rest ahead into tubs, fetch it, or move a day.',
   'week.hands': '{needs} hands are wanted at once and {has} work here: {titles}.',
   'clockQuestion.asks': 'Is today {now}?',
   'clockQuestion.why':

@@ -76,6 +76,7 @@ export const ORDER = {
   'orderStage.unpriced': 'Not in the catalogue, to be had otherwise: {names}.',
   'supplierOrderCard.sent': 'On its way, waiting for the answer…',
   'supplierOrderCard.rest': 'Order the rest',
+  'supplierOrderCard.noMore': 'nothing more to order here',
   'supplierOrderCard.all': 'all of it is confirmed',
   'orderPreview.byHand': 'I send it myself',
   'byHand.sent': 'Sent',

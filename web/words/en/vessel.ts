@@ -23,7 +23,7 @@ export const VESSEL = {
   'routeLine.lifting': 'NIOSH: {constant} × {factors}. Advice; local rules for lifting decide.',
   'routeLine.empty': 'No way in noted yet: add what lies between the van and the place.',
   'vesselStage.how': 'inner sizes; drag an edge, or type over a figure',
-  'waterSection.ofStudio': 'the studio’s own unit, wanted elsewhere too',
+  'waterSection.ofStudio': 'the studio’s unit',
   'waterSection.change': 'Each usual change: {mix}.',
   'waterSection.oldWater': 'Nothing new goes in on the build day: the old water stays or is kept.',
   'waterSection.gives':
