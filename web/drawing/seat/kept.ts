@@ -1,4 +1,5 @@
 import { DirectionalLight, LineSegments, Mesh, type BufferGeometry, type Object3D } from 'three';
+import { Reflector } from 'three/addons/objects/Reflector.js';
 
 /**
  * What was made for one look and serves the next while nothing has changed that it was made from. Each view has its own:
@@ -41,7 +42,7 @@ export type Keeper = ReturnType<typeof keeper>;
 export function letGo(list: readonly Object3D[]): void {
   for (const top of list)
     top.traverse((o) => {
-      if (o instanceof DirectionalLight) o.dispose();
+      if (o instanceof DirectionalLight || o instanceof Reflector) o.dispose();
       if (!(o instanceof Mesh) && !(o instanceof LineSegments)) return;
       if (!o.userData.shared) o.geometry.dispose();
       for (const m of Array.isArray(o.material) ? o.material : [o.material]) m.dispose();

@@ -17,24 +17,18 @@ import type { Seen } from './place';
 import { matte } from './relief';
 import type { SeatLook } from './seatScene';
 
-/** The surface of the water, and the lit pane behind it. */
-export function water({ vessel }: Seen, { light }: SeatLook): Object3D[] {
+/** What is lit or coloured behind the water; nothing where one looks through. */
+export function behind({ vessel }: Seen, { light }: SeatLook): Object3D[] {
   const { length, width, height } = vessel.innerMm;
-  const top = new Mesh(
-    new PlaneGeometry(length, width),
-    new MeshBasicMaterial({ color: '#bfe0e4', transparent: true, opacity: 0.22, side: DoubleSide, depthWrite: false, fog: false }), // prettier-ignore
-  );
-  top.rotation.x = -Math.PI / 2;
-  top.position.set(length / 2, vessel.waterLineMm, -width / 2);
   const film = vessel.background?.sides.includes('back') ? vessel.background.colour : undefined;
-  const behind = light === 'backlit' ? '#f7fbff' : film ? named(film) : undefined;
-  if (!behind) return [top];
+  const colour = light === 'backlit' ? '#f7fbff' : film ? named(film) : undefined;
+  if (!colour) return [];
   const pane = new Mesh(
     new PlaneGeometry(length, height),
-    new MeshBasicMaterial({ color: behind, fog: false, side: DoubleSide }),
+    new MeshBasicMaterial({ color: colour, fog: false, side: DoubleSide }),
   );
   pane.position.set(length / 2, height / 2, -width - 2);
-  return [top, pane];
+  return [pane];
 }
 
 /** A film's colour as it was said; what is no colour of a screen is taken for black. */

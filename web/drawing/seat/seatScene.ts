@@ -5,7 +5,8 @@ import { fixtures } from './fixtures';
 import type { Keeper } from './kept';
 import { plantLeaves } from './leaves';
 import { bends, straight, throughPane, type Seen, type Spot } from './place';
-import { furniture, glass, panes, water } from './room';
+import { behind, furniture, glass, panes } from './room';
+import { waterSurface } from './surface';
 import { lights } from './lights';
 import { wall } from './wall';
 import { heaps, solids } from './solids';
@@ -46,10 +47,14 @@ export function seatScene(seen: Seen, eye: Spot, look: SeatLook, keep: Keeper): 
   const from = bent ? eye.join(' ') : '';
   const scene = new Scene();
   scene.background = wall(look);
+  const fromBelow = eye[2] < vessel.waterLineMm;
   scene.add(
+    ...keep.objects('water', [vessel, look.light, quick, fromBelow], () =>
+      waterSurface(seen, look, fromBelow),
+    ),
     ...keep.objects('room', [vessel, look.light, quick], () => [
       ...lights(seen, look),
-      ...water(seen, look),
+      ...behind(seen, look),
       ...(quick ? [glass(seen)] : panes(seen)),
       ...furniture(seen, look),
     ]),
