@@ -21,6 +21,8 @@ export const houseSchema = z.object({
   pace: pace.optional(),
   /** Who works here, those who usually come first. */
   people: z.array(words.min(1)).max(30).optional(),
+  /** Places in which the goods of a commission stand together until they are wanted. */
+  bays: z.int().min(0).max(500).optional(),
   /** Tubs to soak in; what the RO unit of the studio makes, L an hour, and what its store holds, L. */
   tubs: z.int().min(0).max(200).optional(),
   roLitresPerHour: z.number().min(0.1).max(2_000).optional(),

@@ -16,6 +16,11 @@ export function materialOf({ catalogue }: Catalogued, id: string): Material {
   return found(catalogue.materials, id, 'material');
 }
 
+/** The material of an id, where it is one: an id may be a plant's, or of nothing in the catalogue. */
+export function materialIn({ catalogue }: Catalogued, id: string): Material | undefined {
+  return catalogue.materials.find((m) => m.id === id);
+}
+
 /** The first material of a kind, the one that is used and bought; undefined where the catalogue has none. */
 export function materialOfKind(
   { catalogue }: Catalogued,

@@ -71,8 +71,8 @@ export function comes({ id, contents }: TakeOffLine, coming: readonly ComingLine
 /** Contents are told apart to a thousandth of their unit, as packs are chosen. */
 const NOTHING = 1e-3;
 
-/** What was taken of a line in shops, in the unit of its need. */
-function takenOf({ taken = [] }: Pick<Resolved, 'taken'>, { id }: Pick<TakeOffLine, 'id'>): number {
+/** What was taken of a line in shops and off the studio's shelf, in the unit of its need. */
+export function takenOf({ taken = [] }: Pick<Resolved, 'taken'>, { id }: Pick<TakeOffLine, 'id'>): number {
   return taken.filter((t) => t.item === id).reduce((n, t) => n + t.amount, 0);
 }
 

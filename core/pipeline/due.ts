@@ -8,6 +8,7 @@ import { visitTitle } from '../buildDay/visits';
 import { clockOf, minuteOf } from '../calendar/clock';
 import { sittingTitle } from '../sittings/sittings';
 import type { Held } from '../beforehand/held';
+import { goodsHere } from '../ordering/goodsHere';
 import type { DueSort, Hands } from '../staging/sorts';
 import { say, type Said } from '../words/text';
 import { standingOf } from '../yard/candidate';
@@ -40,6 +41,7 @@ export function dueOf(
     count: s.crew.length,
     names: s.crew.filter((name) => typeof name === 'string'),
   });
+  const here = goodsHere(order);
   return [
     ...questionsDue(commission),
     ...holdsDue(commission),
@@ -81,6 +83,7 @@ export function dueOf(
       key: 'build',
       sort: 'build',
       hands: hands(build),
+      ...(here ? { holds: { what: 'bay', ...here, amount: 1 } } : {}),
       day: build.buildDay,
       title: say('calendar.build'),
       detail: [say('calendar.build.detail', { start: build.startTime, ends: endsOf(build) })],

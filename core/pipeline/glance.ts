@@ -109,10 +109,11 @@ function duesOf(commission: Commission, plan: Plan, today: Day): WeekDue[] {
   const last = dayPlus(today, WEEKS_AHEAD_DAYS);
   return (
     dueOf(plan, commission)
-      // What has begun and still holds a tub is not over.
+      // What has begun and still holds a tub is not over; what is later may hold a place before.
       .filter(
         (d) =>
-          d.day <= last && (isAhead(d, plan, today) || (d.holds !== undefined && d.holds.until >= today)),
+          (d.holds?.from ?? d.day) <= last &&
+          (isAhead(d, plan, today) || (d.holds !== undefined && d.holds.until >= today)),
       )
       .sort((a, b) => a.day.localeCompare(b.day))
       .slice(0, MOST_DUES)

@@ -18,6 +18,8 @@ import { bought } from '../ordering/bought';
 import { order, type Order } from '../ordering/order';
 import { surveyFindings } from '../findings/findings';
 import type { Shelf, Take } from '../stock/shelf';
+import { leftOver, type Over } from '../stock/afterBuild';
+import { lineOffers, type LineOffer } from '../stock/lineOffer';
 import { shelfFindings } from '../stock/shelfFindings';
 import { takesOf } from '../stock/takes';
 import { survey, type Survey, type SurveyAsk } from '../survey/survey';
@@ -44,6 +46,9 @@ export interface Plan {
   order: Order;
   /** What comes off the studio's own shelf. */
   takes: Take[];
+  /** Lines that can be had off it, and what goes there when all is built. */
+  shelfOffers: LineOffer[];
+  over: Over[];
   /** What is bought in the hand, shop by shop. */
   shopping: Shopping;
   build: BuildPlan;
@@ -84,7 +89,8 @@ export function plan(commission: Commission, ask: PlanAsk = {}): Plan {
     : { takeOff: taken, order: ordered };
   const planted = ask.planted ?? plantedPlan(job, measured);
   const build = buildPlan(job, measured);
-  const takes = takesOf(job, measured);
+  const takes = takesOf(job, measured, taken.lines);
+  const coming = ordered.suppliers.flatMap((s) => s.coming);
   const care = carePlan(
     job,
     measured,
@@ -100,6 +106,8 @@ export function plan(commission: Commission, ask: PlanAsk = {}): Plan {
     takeOff: taken,
     order: ordered,
     takes,
+    shelfOffers: lineOffers(job, taken.lines, coming, ask.shelf),
+    over: leftOver(job, taken.lines, coming),
     shopping: shoppingOf(job, measured, taken, ordered, ask.placed),
     build,
     care,

@@ -78,13 +78,15 @@ function parcels(commission: Resolved, placed: readonly Placed[]): BookEntry[] {
 
 function counters(commission: Resolved, { lines }: TakeOff): BookEntry[] {
   const names = new Map(lines.map((l) => [l.id, l.name]));
-  return (commission.taken ?? []).map((t) => ({
-    side: 'spent',
-    day: t.day,
-    ...(t.supplier ? { party: nameOfSupplier(commission, t.supplier) } : {}),
-    what: names.get(t.item) ?? t.item,
-    minor: t.paidMinor ?? 0,
-  }));
+  return (commission.taken ?? [])
+    .filter((t) => t.from !== 'shelf')
+    .map((t) => ({
+      side: 'spent',
+      day: t.day,
+      ...(t.supplier ? { party: nameOfSupplier(commission, t.supplier) } : {}),
+      what: names.get(t.item) ?? t.item,
+      minor: t.paidMinor ?? 0,
+    }));
 }
 
 const isOver = (day: Day, today: Day | undefined) => today !== undefined && day <= today;

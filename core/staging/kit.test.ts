@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { dayPlus } from '../calendar/day';
-import { kitOf, roShort, tubsOn, type Holding } from './kit';
+import { kitOf, roShort, standsOn, type Holding } from './kit';
 
 const TODAY = '2027-01-04';
 const tub = (title: string, from: number, until: number): Holding => ({ title, day: dayPlus(TODAY, from), holds: { what: 'tub', until: dayPlus(TODAY, until), amount: 1 } }); // prettier-ignore
@@ -10,11 +10,19 @@ const ro = (title: string, until: number, amount: number): Holding => ({ title, 
 describe('what a studio has one of', () => {
   it('has no more in tubs than there are tubs', () => {
     const all = [tub('a', -9, 3), tub('b', 0, 10), tub('c', 4, 12)];
-    const on = (n: number, has?: number) => tubsOn(dayPlus(TODAY, n), all, has);
+    const on = (n: number, has?: number) => standsOn(dayPlus(TODAY, n), all, { tubs: has });
     expect(on(2, 1)).toEqual([{ kind: 'tubs', needs: 2, has: 1, titles: ['a', 'b'] }]);
     // One goes out on the evening of the third, the next comes in on the fourth.
     expect([on(3, 2), on(4, 2), on(11, 1), on(13, 0), on(2)]).toEqual([[], [], [], [], []]);
     expect(on(5, 1)).toMatchObject([{ titles: ['b', 'c'] }]);
+  });
+
+  it('has places for the goods of so many commissions, told apart from what soaks', () => {
+    const goods = (title: string, from: number, until: number): Holding => ({ title, day: dayPlus(TODAY, from), holds: { what: 'bay', until: dayPlus(TODAY, until), amount: 1 } }); // prettier-ignore
+    const all = [goods('a', 0, 5), goods('b', 5, 9), tub('c', 0, 9)];
+    const on = (n: number, bays: number) => standsOn(dayPlus(TODAY, n), all, { bays, tubs: 1 });
+    expect(on(5, 1)).toEqual([{ kind: 'bays', needs: 2, has: 1, titles: ['a', 'b'] }]);
+    expect([on(4, 1), on(6, 1), on(5, 2)]).toEqual([[], [], []]);
   });
 
   it('makes what is wanted in time, or says what is short on the day it is wanted', () => {
@@ -32,7 +40,7 @@ describe('what a studio has one of', () => {
 
   it('is what the studio says: a unit of 4 L an hour makes 96 L a day', () => {
     expect(kitOf({ tubs: 0, roLitresPerHour: 4 })).toEqual({ tubs: 0, ro: { perDayL: 96, storeL: 0 } });
-    expect(kitOf({ roStoreL: 200 })).toEqual({});
+    expect(kitOf({ roStoreL: 200, bays: 3 })).toEqual({ bays: 3 });
   });
 
   it('can be had on every day exactly where a run from day to day has it', () => {

@@ -6,14 +6,16 @@ import { dayPlus, type Day } from '../calendar/day';
 /** What the studio has of it. */
 export interface Kit {
   tubs?: number;
+  /** Places for the goods of a commission. */
+  bays?: number;
   /** What the unit makes, L a day, and what its store holds, L. */
   ro?: { perDayL: number; storeL: number };
 }
 
 /** What there is one of for all commissions, as the studio says it. */
-export function kitOf({ tubs, roLitresPerHour, roStoreL = 0 }: Pick<House, 'tubs' | 'roLitresPerHour' | 'roStoreL'>): Kit {
+export function kitOf({ tubs, bays, roLitresPerHour, roStoreL = 0 }: Pick<House, 'tubs' | 'bays' | 'roLitresPerHour' | 'roStoreL'>): Kit {
   const ro = roLitresPerHour ? { perDayL: roPerDayL(roLitresPerHour), storeL: roStoreL } : undefined;
-  return { ...(tubs === undefined ? {} : { tubs }), ...(ro ? { ro } : {}) };
+  return { ...(tubs === undefined ? {} : { tubs }), ...(bays === undefined ? {} : { bays }), ...(ro ? { ro } : {}) };
 } // prettier-ignore
 
 /** Work that holds something, from a day on. */
@@ -23,21 +25,25 @@ export interface Holding {
   holds: Held;
 }
 
-/** More is held than there is: so many tubs; or RO water that cannot be made and kept by its day. */
+/** More is held than there is: so many tubs or places; or RO water that cannot be made and kept by its day. */
 export type KitClash =
-  | { kind: 'tubs'; needs: number; has: number; titles: string[] }
+  | { kind: 'tubs' | 'bays'; needs: number; has: number; titles: string[] }
   | { kind: 'ro'; litres: number; has: number; titles: string[] };
 
 /**
- * Tubs on a day: more lots soak than there are tubs.
- * Valid for lots that each take a tub. Leaves out: how long a branch is against its tub.
+ * Tubs and places on a day: more lots soak than there are tubs, more commissions have goods here than there are places.
+ * Valid for lots that take whole tubs and commissions that take a place each. Leaves out: how large a place is.
  * Test: kit.test.ts, "has no more in tubs than there are tubs".
  */
-export function tubsOn(day: Day, all: readonly Holding[], has: number | undefined): KitClash[] {
-  if (has === undefined) return [];
-  const own = all.filter((h) => h.holds.what === 'tub' && h.day <= day && day <= h.holds.until);
-  const needs = own.reduce((n, h) => n + h.holds.amount, 0);
-  return needs > has ? [{ kind: 'tubs', needs, has, titles: titlesOf(own) }] : [];
+export function standsOn(day: Day, all: readonly Holding[], kit: Pick<Kit, 'tubs' | 'bays'>): KitClash[] {
+  return [...tooMany('tubs', 'tub', kit.tubs), ...tooMany('bays', 'bay', kit.bays)];
+
+  function tooMany(kind: 'tubs' | 'bays', what: Held['what'], has: number | undefined): KitClash[] {
+    if (has === undefined) return [];
+    const own = all.filter((h) => h.holds.what === what && h.day <= day && day <= h.holds.until);
+    const needs = own.reduce((n, h) => n + h.holds.amount, 0);
+    return needs > has ? [{ kind, needs, has, titles: titlesOf(own) }] : [];
+  }
 }
 
 /**

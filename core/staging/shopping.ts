@@ -54,7 +54,7 @@ export interface Shopping {
  */
 export function shoppingOf(commission: Resolved, survey: Survey, takeOff: TakeOff, order: Order, placed: readonly Placed[] = []): Shopping {
   const coming = comingLines(commission, takeOff.lines, placed);
-  const all = commission.taken ?? [];
+  const all = inShops(commission);
   const ids = [...new Set([...order.suppliers.filter((s) => s.isShop).map((s) => s.supplier), ...all.flatMap((t) => t.supplier ?? [])])];
   const shops = ids.map((id): Shop => {
     const group = order.suppliers.find((s) => s.supplier === id);
@@ -81,6 +81,9 @@ export function shoppingOf(commission: Resolved, survey: Survey, takeOff: TakeOf
   };
 } // prettier-ignore
 
+/** What came off the studio's own shelf was in no shop. */
+const inShops = ({ taken = [] }: Resolved) => taken.filter((t) => t.from !== 'shelf');
+
 function lineOf(commission: Resolved, survey: Survey, line: TakeOffLine, missing: number, ordered: Order['suppliers'][number]['lines']): ShoppingLine {
   const own = ordered.filter((l) => l.line === line.id);
   const { unit } = line.needed;
@@ -93,7 +96,7 @@ function lineOf(commission: Resolved, survey: Survey, line: TakeOffLine, missing
     priceMinor: own.reduce((sum, l) => sum + l.priceMinor, 0),
     takes: rounded(own.reduce((sum, l) => sum + l.count * (line.contents[l.pack] ?? 0), 0) || missing, 3),
     ...sizesOf(commission, survey, line.id),
-    taken: (commission.taken ?? []).filter((t) => t.item === line.id),
+    taken: inShops(commission).filter((t) => t.item === line.id),
   };
 } // prettier-ignore
 

@@ -78,6 +78,10 @@ describe('a week over all commissions', () => {
     const { days } = weekOf([at('a', soak(-12, 3), water), at('b', soak(1, 9))], TODAY, TODAY, has);
     expect(days.map((d) => d.clashes.map((c) => c.kind))).toEqual([[], ['tubs'], [], [], [], ['ro'], []]);
     expect(days[1].clashes).toEqual([{ kind: 'tubs', needs: 2, has: 1, titles: ['Job a', 'Job b'] }]);
+    // Goods of two stand in the one place from the second day on, which is said then, whatever it is that holds them.
+    const built = (from: number, on: number): WeekDue => ({ sort: 'build', day: dayPlus(TODAY, on), what: 'Build', holds: { what: 'bay', from: dayPlus(TODAY, from), until: dayPlus(TODAY, on), amount: 1 } }); // prettier-ignore
+    const goods = weekOf([at('a', built(-5, 3)), at('b', built(1, 20))], TODAY, TODAY, { bays: 1 });
+    expect(goods.days.map((d) => d.clashes.map((c) => c.kind))).toEqual([[], ['bays'], [], [], [], [], []]);
     expect(days[5].clashes).toEqual([{ kind: 'ro', litres: 400, has: 296, titles: ['Job a'] }]);
   });
 });

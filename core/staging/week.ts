@@ -1,5 +1,5 @@
 import { dayPlus, type Day } from '../calendar/day';
-import { roShort, tubsOn, type Holding, type Kit, type KitClash } from './kit';
+import { roShort, standsOn, type Holding, type Kit, type KitClash } from './kit';
 import type { WeekDue } from './sorts';
 
 /** A commission with what is due in it. */
@@ -40,13 +40,14 @@ const DAYS = 7;
 export function weekOf(all: readonly Dated[], from: Day, today: Day, has: StudioHas = {}): Week {
   const items = all.flatMap(({ id, title, dues }) => dues.map((d): WeekItem => ({ ...d, id, title })));
   const holdings = items.flatMap(({ title, day, holds }): Holding[] =>
-    holds ? [{ title, day, holds }] : [],
+    holds ? [{ title, day: holds.from ?? day, holds }] : [],
   );
   const short = roShort(holdings, today, has.ro);
   const days = Array.from({ length: DAYS }, (_, i) => dayPlus(from, i));
-  // A lot in a tub stays there for days: what clashes is said on the first of them.
-  const tubs = days.map((day) => tubsOn(day, holdings, has.tubs));
-  const isSame = (i: number) => i > 0 && JSON.stringify(tubs[i]) === JSON.stringify(tubs[i - 1]);
+  const standing = days.map((day) => standsOn(day, holdings, has));
+  // What stands somewhere stands there for days: what clashes is said on the first of them.
+  const isNew = (clash: KitClash, i: number) =>
+    !standing[i - 1]?.some((c) => JSON.stringify(c) === JSON.stringify(clash));
   return {
     late: items.filter((i) => i.waits && i.day < today).sort((a, b) => a.day.localeCompare(b.day)),
     days: days.map((day, i) => {
@@ -56,7 +57,7 @@ export function weekOf(all: readonly Dated[], from: Day, today: Day, has: Studio
         items: own,
         clashes: [
           ...clashesOf(own, has.people),
-          ...(isSame(i) ? [] : tubs[i]),
+          ...standing[i].filter((c) => isNew(c, i)),
           ...(short.get(day) ? [short.get(day)!] : []),
         ],
       };

@@ -62,12 +62,13 @@ const hours = ({ hands }: WeekItem) =>
 /** A line stays itself while others come in round it: a press that began on one never ends on another. */
 const keyOf = (i: WeekItem) => JSON.stringify(i);
 const who = ({ hands }: WeekItem) => (hands ? hands.names.join(', ') : '');
+const CLASHES = { tubs: 'week.tubs', bays: 'week.bays', hands: 'week.hands' } as const;
 function clashWords(c: Clash): string {
   const titles = c.titles.join(', ');
   if (c.kind === 'person') return wording('week.person', { who: c.who, titles });
   if (c.kind === 'ro')
     return wording('week.ro', { needs: f.volume(c.litres, 0), has: f.volume(c.has, 0), titles });
-  return wording(c.kind === 'tubs' ? 'week.tubs' : 'week.hands', { needs: c.needs, has: c.has, titles });
+  return wording(CLASHES[c.kind], { needs: c.needs, has: c.has, titles });
 }
 /** As far as it is known. */
 const last = computed(() => dayPlus(today(), WEEKS_AHEAD_DAYS - 7));

@@ -12,6 +12,7 @@ import { useCommission } from '../../document/commissionStore';
 import { longDay, today } from '../../units/days';
 import { useFigures } from '../../units/figures';
 import { useFrame } from '../../frame/planKey';
+import AfterBuild from './AfterBuild.vue';
 import BuyingBar from './BuyingBar.vue';
 import MoodPanel from './MoodPanel.vue';
 import OrderPreview from './OrderPreview.vue';
@@ -124,6 +125,7 @@ async function noted(work: () => Promise<unknown>): Promise<void> {
           words(materialCost(plan!.takeOff, commission.document!.currency, order.totalMinor))
         }}</b>
       </p>
+      <AfterBuild v-if="order.buildDay <= today()" />
       <MoodPanel :suppliers="order.suppliers" />
     </template>
     <OrderPreview

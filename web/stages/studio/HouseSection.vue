@@ -88,6 +88,15 @@ async function change(part: Partial<House>): Promise<void> {
         data-test="house-tubs"
       />
       <FigureField
+        label="room for the goods of"
+        kind="plain"
+        unit="commissions"
+        optional
+        :value="house.bays"
+        :apply="(bays) => void change({ bays })"
+        data-test="house-bays"
+      />
+      <FigureField
         label="RO unit makes"
         kind="plain"
         unit="L/h"

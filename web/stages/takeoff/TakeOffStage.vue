@@ -10,6 +10,7 @@ import { useFigures } from '../../units/figures';
 import { openLine } from '../../frame/openLine';
 import PendingWords from '../../design/PendingWords.vue';
 import { useFrame } from '../../frame/planKey';
+import LineFromShelf from './LineFromShelf.vue';
 import LineSwaps from '../../frame/LineSwaps.vue';
 import TakeOffRow from './TakeOffRow.vue';
 import { wording } from '../../words/wording';
@@ -110,7 +111,10 @@ const late = computed(() => (plan.value ? tooLate(plan.value.order) : new Set<st
           :open="openLine === l.id"
           @toggle="openLine = openLine === l.id ? undefined : l.id"
         >
-          <template #default="{ material }"><LineSwaps :material="material" /></template>
+          <template #default="{ material }">
+            <LineFromShelf :line="l" />
+            <LineSwaps :material="material" />
+          </template>
         </TakeOffRow>
       </tbody>
       <tfoot>

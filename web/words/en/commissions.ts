@@ -19,6 +19,8 @@ export const COMMISSIONS = {
   'week.person': '{who} is in two places: {titles}.',
   'week.tubs':
     '{needs, plural, one {One tub is} other {# tubs are}} wanted and the studio has {has}: {titles}. Begin one sooner, or borrow.',
+  'week.bays':
+    'Goods of {needs} commissions stand here at once and there is room for {has}: {titles}. Have some brought to the site, or later.',
   'week.ro':
     '{needs} of RO water are wanted by this day, {has} can be there: {titles}. Make the rest ahead into tubs, fetch it, or move a day.',
   'week.hands': '{needs} hands are wanted at once and {has} work here: {titles}.',

@@ -1,5 +1,14 @@
 /** What the order says. */
 export const ORDER = {
+  'afterBuild.title': 'What is over',
+  'afterBuild.what':
+    'Reckoned from what was bought and what was needed: measure what is really left before it goes to the studio’s shelf.',
+  'afterBuild.over': 'is over',
+  'afterBuild.put': 'Put it on the shelf',
+  'afterBuild.there': 'on the studio’s shelf',
+  'afterBuild.used': '{amount} came off the shelf',
+  'afterBuild.write': 'Write it off there',
+  'afterBuild.written': '{amount} written off the shelf',
   'supplierOrderCard.shopping': 'Shopping list',
   'supplierOrderCard.fetch': 'fetch by',
   'shopping.title': 'Shopping list',

@@ -1,5 +1,10 @@
 /** What the takeoff says. */
 export const TAKEOFF = {
+  'lineFromShelf.has': 'The studio’s shelf has {has}.',
+  'lineFromShelf.hasReserved': 'The studio’s shelf has {has}, {reserved} of it for other commissions.',
+  'lineFromShelf.took': '{amount} come from there.',
+  'lineFromShelf.take': 'Take {amount} of it',
+  'lineFromShelf.back': 'Buy it instead',
   'takeOffStage.quote': 'Quote and proposal',
   'quoteRules.title': 'By these rules',
   'quoteRules.hour': 'an hour of hands',
