@@ -27,7 +27,7 @@ const CENTRAL = [
   'evaporationKgPerH', 'facesOf', 'fillUnder', 'firstFill', 'floorLoad', 'followed', 'gapMm', 'gearSeen', 'glassKg', 'goodsHere', 'gripOf', 'grownArea', 'growthOf', 'gypsumG',
   'heatLoss', 'hiddenShare', 'homeOf', 'intoWaterW', 'isShaded', 'jobIn', 'joinedRegion', 'jointsToHide', 'kilonewtonsFromKg', 'labourOf', 'leastTotal',
   'leftAfter', 'leftOver', 'liftKgf', 'lightMap', 'lightOnDay', 'limbsOf', 'lineOffers', 'litresToHeight', 'loadsOf', 'longestRound', 'measurePocket', 'meshVolume', 'mirrored',
-  'mixedCelsius', 'moundSteepestDeg', 'movesWith', 'netLiftKgf', 'orderDay', 'otherPrices', 'parted', 'partingBrightness', 'pathRegion', 'pieceFrom',
+  'mixedCelsius', 'moundSteepestDeg', 'movesWith', 'netLiftKgf', 'onTheHour', 'orderDay', 'otherPrices', 'parted', 'partingBrightness', 'pathRegion', 'pieceFrom',
   'plugPositions', 'plugsFor', 'polygonArea', 'poreWaterL', 'potentialFlow', 'pouredL', 'powerLoad', 'powerOf', 'ppfdFrom', 'priceChanges', 'proposedGear',
   'quoteOf', 'reachFromFront', 'recommendedKg', 'recordedOf', 'regionWithout', 'relax', 'remainingShare', 'resolve', 'restingCelsius', 'roSchedule', 'roShort', 'roughStone',
   'saturationKPa', 'seenThroughPane', 'shadeOf', 'shelfFindings', 'shoppingOf', 'shutOff', 'silhouette', 'sittingsOf', 'slopedAreaMm2', 'solidOfOutlines',

@@ -64,7 +64,9 @@ describe('the studio’s shelf', () => {
     await b.at.press(`${over} .act`);
     await b.at.until(over, (w) => w.includes('on the studio’s shelf'));
     await b.at.open('/studio/shelf');
-    await b.page.waitForFunction(() => document.querySelectorAll('[data-shelf="soil-granules"]').length === 2);
+    await b.page.waitForFunction(
+      () => document.querySelectorAll('[data-shelf="soil-granules"]').length === 2,
+    );
     const amounts = await b.page.$$eval('[data-shelf="soil-granules"] [data-test="shelf-amount"] input', (all) => all.map((i) => (i as HTMLInputElement).value)); // prettier-ignore
     expect(amounts).toEqual(['0', '4.5']);
   });

@@ -8,6 +8,7 @@ import { columnsOf } from './store/columns';
 import { createCommission } from './store/commissions';
 import { orderAnswered, orderSent, ordersOf, releaseInterrupted, withdrawOrder } from './store/orders';
 import { SupplierUnreachable, type SupplierRequest } from './supplierLink';
+import { wordsOfPdf } from '../e2e/pdf';
 import { PROMPT, suppliedBy, testServer, type TestServer } from './testing';
 
 const REQUEST: SupplierRequest = {
@@ -226,6 +227,13 @@ describe('sending an order', () => {
     const csv = await request(b.app).get(`/api/commissions/${id}/orders/${order.reference}.csv`).expect(200);
     expect(csv.text).toMatch(/^\uFEFForder,article,name,packs,sold as,price GBP,wanted by\r\n/);
     expect(csv.text.trim().split('\r\n')).toHaveLength(1 + order.request.lines.length);
+    const pdf = await request(b.app).get(`/api/commissions/${id}/orders/${order.reference}.pdf`).expect(200);
+    const { text, sheets } = await wordsOfPdf(pdf.body as Buffer);
+    expect(sheets).toBe(1);
+    expect(text).toContain(`Order ${order.reference}, 25 Nov 2026`);
+    for (const l of order.request.lines)
+      for (const words of [l.name, l.words, l.pack]) expect(text).toContain(words);
+    expect(text).toContain('Please confirm');
     // Twice is once, and nothing besides while their word is out.
     await request(b.app).post(`/api/commissions/${id}/orders`).send(ask).expect(202);
     expect(await list()).toEqual([order]);

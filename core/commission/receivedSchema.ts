@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { must } from './must';
-import { day, id, words } from './primitives';
+import { clock, day, id, words } from './primitives';
 
 /* What came of an order, line by line, as it was counted when the parcel was opened. */
 
@@ -9,12 +9,13 @@ export const RECEIVED_AT = ['studio', 'site'] as const;
 
 const packs = z.int().min(0).max(100_000);
 
-/** A parcel with something living in it: who opens it when it comes, and where what is in it stands until it is planted. */
+/** A parcel: who opens it when it comes, where what lives in it stands until it is planted, and by which hour of its day it is there. */
 export const parcelSchema = z.looseObject({
   /** Our reference of the order. */
   reference: z.string().min(1).max(120),
   openedBy: words.min(1).optional(),
   standsIn: words.min(1).optional(),
+  hour: clock.optional(),
 });
 
 export const receivedSchema = z.looseObject({

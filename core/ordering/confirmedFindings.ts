@@ -111,6 +111,8 @@ function whenOf(commission: Resolved, line: TakeOffLine, c: ComingLine): Finding
       because: say('order.noday.because', { day: { day: neededOn } }),
     });
   const early = daysFrom(c.day, neededOn);
+  // On the day itself by an hour that was said: the day's own clock tells whether that is in time.
+  if (early === 0 && commission.parcels?.some((p) => p.reference === c.reference && p.hour)) return [];
   if (early <= 0)
     return found({
       id: 'order.after',

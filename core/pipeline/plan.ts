@@ -1,6 +1,7 @@
 import type { Day } from '../calendar/day';
 import { buildPlan, type BuildPlan } from '../buildDay/buildPlan';
 import { pastFindings } from '../buildDay/dayFindings';
+import { onTheHour } from '../buildDay/onTheHour';
 import { missingFindings } from '../buildDay/missing';
 import { plantedPlan, type PlantedPlan } from '../planted/planted';
 import { carePlan, type CarePlan } from '../care/carePlan';
@@ -120,6 +121,7 @@ export function plan(commission: Commission, ask: PlanAsk = {}): Plan {
       ...gearFindings(job, measured),
       ...ordered.findings,
       ...build.findings,
+      ...onTheHour(job, build, coming),
       ...missingFindings(job, measured, ordered.findings),
       ...pastFindings(build, ask.today),
       ...questionFindings(job, ask.today),

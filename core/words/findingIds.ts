@@ -134,6 +134,7 @@ export const FINDINGS = {
   'build.house': 'buildDay',
   'build.long': 'buildDay',
   'build.without': 'buildDay',
+  'build.hour': 'buildDay',
   'build.midnight': 'buildDay',
   'build.past': 'buildDay',
   'build.out': 'buildDay',

@@ -21,6 +21,7 @@ const LATER: Partial<Record<FindingId, SettleBy>> = {
   'water.hot': 'day',
   'water.store': 'day',
   'order.after': 'day',
+  'build.hour': 'day',
   'order.noday': 'day',
   'order.over': 'day',
   'build.hands': 'day',

@@ -35,6 +35,7 @@ const LANE_OF: Record<Name, Lane> = {
   documentFile: 'plans',
   takeOffFile: 'plans',
   booksFile: 'plans',
+  orderSheet: 'plans',
   calendar: 'plans',
   scape: 'plans',
   glance: 'plans',

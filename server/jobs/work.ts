@@ -21,6 +21,7 @@ import type { Habits } from '../../core/words/scales';
 import { animalsCsv, animalsOfCsv } from '../documents/animalsCsv';
 import { calendarFile, type CalendarPart } from '../documents/calendar';
 import { materialsCsv, materialsOfCsv, type Sellers, type Selling } from '../documents/materialsCsv';
+import { orderPdf, type Sender } from '../documents/orderPdf';
 import { plantsCsv, plantsOfCsv } from '../documents/plantsCsv';
 import { booksCsv } from '../documents/booksCsv';
 import { takeOffCsv, UTF8_MARK } from '../documents/takeOffCsv';
@@ -52,6 +53,17 @@ const decoder = new TextDecoder();
 export async function readFile(body: Body, meshes: Meshes): Promise<Read> {
   const file = await opened(bytesOfBody(body), meshes.figuresOf, meshes.keep);
   return file.ok ? kept(file.commission, meshes) : file;
+}
+
+/** An order as a sheet. */
+export function orderSheet({
+  request,
+  sender,
+}: {
+  request: SupplierRequest;
+  sender: Sender;
+}): Promise<Buffer> {
+  return orderPdf(request, sender);
 }
 
 /** The smaller mesh of a scan, for drawing: made when somebody first looks at it. */

@@ -16,6 +16,7 @@ import {
   withdrawOrder,
 } from '../store/orders';
 import type { Store } from '../store/store';
+import { readStudio } from '../store/studio';
 import { confirmedByWord, requestInstead } from '../supplierLink';
 import { known, living } from './commissions';
 import { read } from './read';
@@ -116,6 +117,16 @@ export function orderRoutes(store: Store, jobs: Jobs, dispatch: Dispatch): Route
     res.attachment(`order-${order.reference}.csv`).type('text/csv; charset=utf-8');
     res.end(UTF8_MARK + orderCsv(order.request));
   });
+
+  routes.get('/:id/orders/:reference.pdf', async (req, res) => {
+    await known(store, req.params.id);
+    const order = await orderByReference(store, req.params.reference);
+    if (!order || order.commissionId !== req.params.id) throw notFound('order');
+    const { name, address, phone } = await readStudio(store);
+    const asked = () => ({ request: order.request, sender: { name, address, phone } });
+    const sheet = await jobs.run('orderSheet', { who: req.params.id }, asked);
+    res.attachment(`order-${order.reference}.pdf`).type('application/pdf').end(Buffer.from(sheet));
+  }); // prettier-ignore
 
   routes.post('/:id/orders/:reference/withdraw', async (req, res) => {
     const { id } = await living(store, req.params.id);

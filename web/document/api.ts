@@ -320,7 +320,8 @@ export const api = {
     call<{ reference: string }>('POST', `${at(id)}/orders`, json({ supplier, option, today, by: 'hand' })),
   confirmedByWord: (id: string, reference: string, said: Word) =>
     call('POST', `${at(id)}/orders/${encodeURIComponent(reference)}/confirmed`, json(said)),
-  orderCsv: (id: string, reference: string) => `/api${at(id)}/orders/${encodeURIComponent(reference)}.csv`,
+  orderFile: (id: string, reference: string, as: 'csv' | 'pdf') =>
+    `/api${at(id)}/orders/${encodeURIComponent(reference)}.${as}`,
   withdrawOrder: (id: string, reference: string) =>
     call('POST', `${at(id)}/orders/${encodeURIComponent(reference)}/withdraw`),
   /** Yes to what is offered in place of a line of an order. */

@@ -351,6 +351,10 @@ export const BUILD = {
   'build.past.says': '{title}: that was due on {day}, {days, plural, one {a day} other {# days}} ago.',
   'build.past.because':
     'Start it today and move the build day by as much, or do without and say so to the client.',
+  'build.hour.says':
+    '{supplier} brings {name} by {hour} on the day itself; the first of it is wanted at {wanted}.',
+  'build.hour.because':
+    'Unpacked, looked through and rinsed it is there at {ready}. Ask for an earlier hour, or begin later; what comes late leaves wet roots and open glue waiting.',
   'build.without.says':
     'Without {name} {tasks} wait; {count, plural, =0 {nothing else can be done} one {one other task can be done} other {# other tasks can be done}}.',
   'build.without.because':

@@ -34,6 +34,7 @@ export const ORDERING = {
   'order.over.says': '{name}: {packs} more than anything needs.',
   'order.over.because': 'Ask {supplier} about {reference}, or keep it for the next job.',
   'mail.subject': 'Order {reference}, {studio}',
+  'mail.order': 'Order {reference}, {day}',
   'mail.dear': '{name}, please send us:',
   'mail.line': '{words} {name} (your number {article}), {price}',
   'mail.sum': 'Goods: {sum}.',

@@ -2,6 +2,7 @@
 import { computed, ref, shallowRef } from 'vue';
 import { asEntry, toWriteOff, writtenOff, type Over } from '../../../core/stock/afterBuild';
 import type { ShelfEntry, Take } from '../../../core/stock/shelf';
+import { unitFor } from '../../../core/units/quantity';
 import { api } from '../../document/api';
 import { useCommission } from '../../document/commissionStore';
 import FigureField from '../../document/FigureField.vue';
@@ -64,7 +65,7 @@ const writeOff = (take: Take) =>
           <FigureField
             :label="wording('afterBuild.over')"
             kind="plain"
-            :unit="o.unit"
+            :unit="unitFor(measured[o.line] ?? o.amount, o.unit)"
             :value="measured[o.line] ?? o.amount"
             :apply="(n) => void (measured[o.line] = n!)"
           />
@@ -98,7 +99,7 @@ ul {
 }
 li {
   display: grid;
-  grid-template-columns: minmax(180px, 1.6fr) minmax(110px, 1fr) auto;
+  grid-template-columns: minmax(180px, 1fr) 150px 170px;
   gap: 0 18px;
   align-items: end;
   border-bottom: 1px solid var(--rule);
@@ -118,5 +119,8 @@ li > span {
   li > span:first-child {
     grid-column: 1 / -1;
   }
+}
+.act {
+  justify-self: start;
 }
 </style>

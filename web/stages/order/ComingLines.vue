@@ -5,6 +5,7 @@ import { withAllCame, withReceived } from '../../../core/edits/received';
 import type { ComingLine } from '../../../core/ordering/coming';
 import { useCommission } from '../../document/commissionStore';
 import type { SentOrder } from '../../document/api';
+import { clockTyped } from '../../units/dayInput';
 import { today, weekDay } from '../../units/days';
 import { money, useFigures } from '../../units/figures';
 import { wording } from '../../words/wording';
@@ -40,6 +41,9 @@ function count(l: ComingLine): void {
 /** A parcel with plants in it: somebody has to open it. */
 const hasLife = (theirs: string) =>
   of(theirs).some((l) => commission.document && isLiving(commission.document, l.line));
+/** It comes while the build is under way: by which hour decides whether that is in time. */
+const comesOnTheDay = ({ deliveryDay }: { deliveryDay: string | null }) =>
+  deliveryDay === commission.document!.brief.buildDay;
 /** What is said of a parcel, by the supplier's own number. */
 const ourOf = (theirs: string) => of(theirs)[0]?.reference;
 const parcelOf = (theirs: string) => commission.document!.parcels?.find((p) => p.reference === ourOf(theirs));
@@ -65,7 +69,14 @@ const of = (reference: string) => props.coming.filter((c) => c.supplierReference
         {{ wording('comingLines.allCame') }}</button
       ><span class="sum">{{ money(c.totalMinor, currency) }}</span>
     </p>
-    <div v-if="hasLife(c.supplierReference)" class="parcel" data-test="parcel">
+    <div v-if="hasLife(c.supplierReference) || comesOnTheDay(c)" class="parcel" data-test="parcel">
+      <WordsField
+        v-if="comesOnTheDay(c)"
+        :label="wording('comingLines.hour')"
+        :value="parcelOf(c.supplierReference)?.hour"
+        :apply="(t) => sayOf(c.supplierReference, { hour: t ? clockTyped(t) : undefined })"
+        data-test="parcel-hour"
+      />
       <WordsField
         :label="wording('comingLines.openedBy')"
         :value="parcelOf(c.supplierReference)?.openedBy"

@@ -38,7 +38,10 @@ const day = ref<string>();
       <button class="act" @click="copy">
         {{ isCopied ? wording('byHand.copied') : wording('byHand.copy') }}
       </button>
-      <FileLink :href="api.orderCsv(commission.id, order.reference)" data-test="order-csv">{{
+      <FileLink :href="api.orderFile(commission.id, order.reference, 'pdf')" data-test="order-pdf">{{
+        wording('byHand.pdf')
+      }}</FileLink>
+      <FileLink :href="api.orderFile(commission.id, order.reference, 'csv')" data-test="order-csv">{{
         wording('byHand.csv')
       }}</FileLink>
     </p>
