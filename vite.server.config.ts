@@ -25,5 +25,8 @@ export default defineConfig({
   },
   // Packages go in too: looking a thousand files up is most of what a start takes. What brings machine code or files
   // of its own stays where it is.
-  ssr: { noExternal: true, external: ['@libsql/client', 'libsql', 'manifold-3d', 'pdfkit', 'piscina', 'sharp'] },
+  ssr: {
+    noExternal: true,
+    external: ['@libsql/client', 'libsql', 'manifold-3d', 'pdfkit', 'piscina', 'sharp'],
+  },
 });

@@ -230,6 +230,21 @@ describe('the yard', () => {
     expect(other.status).toBe(409);
   });
 
+  it('taken by two in the same moment is lost for neither: whoever came second is told', async () => {
+    const own = structuredClone(example('held-root'));
+    const none = { ...own, options: [{ ...own.options[0], joints: [], pieces: [] }] };
+    const withStone = { ...none, options: [{ ...none.options[0], pieces: [{ ...own.options[0].pieces[0], id: 'S-70', owned: true }] }] };
+    await api().post('/api/studio/yard').send({ id: 'S-70', material: 'slate', sizeMm: [200, 140, 180] }).expect(201);
+    const made = async (title: string) => (await api().post('/api/commissions').send({ ...none, title }).expect(201)).body.id as string;
+    const ids = [await made('Left'), await made('Right')];
+    const save = (id: string, i: number) => api().put(`/api/commissions/${id}`).send({ revision: 1, document: { ...withStone, title: ['Left', 'Right'][i] } }).expect(200);
+    const answers = await Promise.all(ids.map(save));
+    const told = answers.filter((a) => a.body.also?.['S-70']?.length === 1);
+    expect(told.length).toBeGreaterThan(0);
+    const { used } = (await api().get('/api/studio')).body;
+    expect(used['S-70'].map((u: { title: string }) => u.title).sort()).toEqual(['Left', 'Right']);
+  }); // prettier-ignore
+
   it('keeps a photograph of a piece, and lets it go with the piece', async () => {
     const { default: sharp } = await import('sharp');
     const png = await sharp({ create: { width: 40, height: 30, channels: 3, background: '#776655' } }).png().toBuffer(); // prettier-ignore
