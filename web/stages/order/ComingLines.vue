@@ -43,7 +43,7 @@ const hasLife = (theirs: string) =>
   of(theirs).some((l) => commission.document && isLiving(commission.document, l.line));
 /** It comes while the build is under way: by which hour decides whether that is in time. */
 const comesOnTheDay = ({ deliveryDay }: { deliveryDay: string | null }) =>
-  deliveryDay === commission.document!.brief.buildDay;
+  deliveryDay !== null && deliveryDay === commission.document?.brief.buildDay;
 /** What is said of a parcel, by the supplier's own number. */
 const ourOf = (theirs: string) => of(theirs)[0]?.reference;
 const parcelOf = (theirs: string) => commission.document!.parcels?.find((p) => p.reference === ourOf(theirs));
