@@ -4,6 +4,7 @@ import { defineConfig } from 'vite';
 const STARTED = [
   'server/main',
   'server/restore',
+  'server/owner',
   'server/store/thread',
   'server/jobs/thread',
   'server/pictures/process',

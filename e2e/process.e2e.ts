@@ -92,7 +92,7 @@ describe('the server as a process', () => {
 
   it('listens on no address but this machine’s own, and says why', async () => {
     await expect(start(await folder(), { HOST: '0.0.0.0' })).rejects.toThrow(
-      /HOST: is "0\.0\.0\.0", must be a loopback address/,
+      /HOST: is "0\.0\.0\.0", which other machines reach: passwords go there only over TLS/,
     );
     await expect(start(await folder(), { PORT: 'high' })).rejects.toThrow(
       /PORT: is "high", must be a whole number/,

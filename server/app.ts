@@ -1,7 +1,8 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import express, { type Express, type NextFunction, type Request, type Response } from 'express';
-import helmet from 'helmet';
+import helmet, { type HelmetOptions } from 'helmet';
+import type { Door } from './people/door';
 import { dispatchOf, type Dispatch } from './dispatch';
 import type { Pool } from './jobs/jobs';
 import type { Pictures } from './pictures/pictures';
@@ -14,6 +15,7 @@ import { commissionRoutes } from './routes/commissions';
 import { fileRoutes } from './routes/files';
 import { meshRoutes } from './routes/meshes';
 import { orderRoutes } from './routes/orders';
+import { peopleRoutes } from './routes/people';
 import { pictureRoutes } from './routes/pictures';
 import { listRoutes } from './routes/lists';
 import { lessonRoutes } from './routes/lessons';
@@ -32,16 +34,23 @@ export interface AppParts {
   pool: Pool;
   pictures: Pictures;
   suppliers: SupplierLink;
+  /** Who may come in. */
+  door: Door;
+  /** Names under which this server answers besides this machine's own: `studio.local:4680`. */
+  names?: readonly string[];
+  /** Over TLS, by itself or by a proxy before it. */
+  isSecure?: boolean;
   /** Done when somebody has said that the machine's clock is right. */
   care?: () => void;
   /** Folder with the built interface; without it only the API answers. */
   web?: string;
 }
 
+const LOOPBACK = ['127.0.0.1', 'localhost', '[::1]'];
 const SAFE = ['GET', 'HEAD', 'OPTIONS'];
 
 /** Nothing but what this server sends may run, be drawn or be asked for; no other page may frame it. */
-const HEADERS: Parameters<typeof helmet>[0] = {
+const HEADERS = {
   contentSecurityPolicy: {
     useDefaults: false,
     directives: {
@@ -63,12 +72,20 @@ const HEADERS: Parameters<typeof helmet>[0] = {
   },
   referrerPolicy: { policy: 'no-referrer' },
   frameguard: { action: 'deny' },
-  // Served on this machine alone and without encryption: there is nothing to be strict about.
-  strictTransportSecurity: false,
-};
+} satisfies HelmetOptions;
 
 /** The whole server: the API below `/api`, the interface beside it. */
-export function createApp({ store, pool, pictures, suppliers, web, care = () => {} }: AppParts): {
+export function createApp({
+  store,
+  pool,
+  pictures,
+  suppliers,
+  door,
+  names = [],
+  isSecure = false,
+  web,
+  care = () => {},
+}: AppParts): {
   app: Express;
   dispatch: Dispatch;
   glances: Glances;
@@ -80,9 +97,11 @@ export function createApp({ store, pool, pictures, suppliers, web, care = () => 
   app.disable('x-powered-by');
   // A digest of every answer costs more than it saves: what is large is asked for once.
   app.set('etag', false);
-  app.use(helmet(HEADERS));
-  app.use(ownPagesOnly);
+  app.use(helmet({ ...HEADERS, strictTransportSecurity: isSecure }));
+  app.use(ownPagesOnly(names, isSecure));
+  app.use('/api', door.guard);
   app.get('/api/health', (_req, res) => void res.json({ ok: true, heldMs: longestHoldMs() }));
+  app.use('/api/people', peopleRoutes(store, door));
   app.use('/api/studio', yardRoutes(store, jobs, pictures));
   app.use('/api/studio', listRoutes(store, jobs));
   app.use('/api/studio', priceRoutes(store, jobs));
@@ -113,18 +132,23 @@ export function createApp({ store, pool, pictures, suppliers, web, care = () => 
  * Answers only to this machine's own names and to pages that it served itself: a page from elsewhere that
  * runs in the same browser can neither read nor write here.
  */
-function ownPagesOnly(req: Request, _res: Response, next: NextFunction): void {
-  const host = (req.headers.host ?? '').replace(/:\d+$/, '');
-  const { origin } = req.headers;
-  const site = req.headers['sec-fetch-site'];
-  if (!['127.0.0.1', 'localhost', '[::1]'].includes(host))
-    throw new Problem(421, 'This address is not served here.');
-  if (origin && origin !== `http://${req.headers.host}`)
-    throw new Problem(403, 'Requests from other pages are refused.');
-  // A browser says where a request comes from even where it leaves the origin out.
-  if (!SAFE.includes(req.method) && (site === 'cross-site' || site === 'same-site'))
-    throw new Problem(403, 'Requests from other pages are refused.');
-  next();
+function ownPagesOnly(names: readonly string[], isSecure: boolean) {
+  return (req: Request, _res: Response, next: NextFunction): void => {
+    const named = req.headers.host ?? '';
+    const isHere = LOOPBACK.includes(named.replace(/:\d+$/, ''));
+    const { origin } = req.headers;
+    const site = req.headers['sec-fetch-site'];
+    if (!isHere && !names.includes(named)) throw new Problem(421, 'This address is not served here.');
+    if (origin && origin !== `${isSecure ? 'https' : 'http'}://${named}`)
+      throw new Problem(403, 'Requests from other pages are refused.');
+    // A browser says of every write where it comes from; what does not is no page of this server.
+    if (!isHere && !origin && !SAFE.includes(req.method))
+      throw new Problem(403, 'Requests from other pages are refused.');
+    // A browser says where a request comes from even where it leaves the origin out.
+    if (!SAFE.includes(req.method) && (site === 'cross-site' || site === 'same-site'))
+      throw new Problem(403, 'Requests from other pages are refused.');
+    next();
+  };
 }
 
 function serveInterface(app: Express, web: string): void {

@@ -99,7 +99,11 @@ describe('a commission in the list', () => {
   });
 
   it('follows what suppliers confirm', async () => {
-    const { app, dispatch } = suppliedBy(b.store, { stock: { 'soil-9': 9, 'slate-kg': 99, 'branch-m': 9 } });
+    const { app, dispatch } = suppliedBy(
+      b.store,
+      { stock: { 'soil-9': 9, 'slate-kg': 99, 'branch-m': 9 } },
+      { door: b.door },
+    );
     await request(app).post(`/api/commissions/${id}/orders`).send({ supplier: 'marl-timber', today: '2027-01-01' }).expect(202); // prettier-ignore
     await dispatch.settled();
     // A list that is sorted by it knows that it has to be worked out anew.

@@ -1,4 +1,6 @@
 import { createServer, type RequestListener, type Server } from 'node:http';
+import { createServer as createSecureServer } from 'node:https';
+import type { Certificate } from './reached';
 
 /** Connections at once: a browser opens six to one server. */
 const MOST_CONNECTIONS = 256;
@@ -11,16 +13,16 @@ const LOOKED_AFTER_MS = 2_000;
 const SILENT_MS = 10_000;
 
 /** A server that nobody stops by holding its connections: those that are slow, silent or too many are closed. */
-export function limitedServer(app: RequestListener): Server {
-  const server = createServer(
-    {
-      headersTimeout: HEAD_MS,
-      requestTimeout: WHOLE_MS,
-      keepAliveTimeout: SILENT_MS,
-      connectionsCheckingInterval: LOOKED_AFTER_MS,
-    },
-    app,
-  );
+export function limitedServer(app: RequestListener, tls?: Certificate): Server {
+  const limits = {
+    headersTimeout: HEAD_MS,
+    requestTimeout: WHOLE_MS,
+    keepAliveTimeout: SILENT_MS,
+    connectionsCheckingInterval: LOOKED_AFTER_MS,
+  };
+  const server = tls
+    ? createSecureServer({ ...limits, ...tls, minVersion: 'TLSv1.2' }, app)
+    : createServer(limits, app);
   server.maxConnections = MOST_CONNECTIONS;
   return server;
 }

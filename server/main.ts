@@ -5,7 +5,10 @@ import { createApp } from './app';
 import { dataFolder } from './dataFolder';
 import { openJobs } from './jobs/jobs';
 import { limitedServer } from './limits';
+import { openDoor } from './people/door';
+import { hasPeople } from './people/people';
 import { openPictures } from './pictures/pictures';
+import { reachedAs, type Reached } from './reached';
 import { ROOT } from './root';
 import { SimulatedSuppliers } from './stand-ins/supplier';
 import { clockIn } from './store/clock';
@@ -23,14 +26,9 @@ const PORTS_TRIED = 20;
 const CARE_MS = 3_600_000;
 /** How often what was written is backed up besides, ms. */
 const SOON_MS = 600_000;
-const LOOPBACK = ['127.0.0.1', 'localhost', '::1'];
 
 async function main(): Promise<void> {
-  const host = process.env.HOST ?? '127.0.0.1';
-  if (!LOOPBACK.includes(host))
-    throw new Error(
-      `HOST: is "${host}", must be a loopback address (127.0.0.1): accounts with passwords are not there yet, and without them Utsuwa listens on no other.`,
-    );
+  const reached = await reachedAs(process.env);
   const folder = dataFolder();
   // Its threads begin while the database is opened: they are wanted with the first save.
   const pool = openJobs();
@@ -42,6 +40,8 @@ async function main(): Promise<void> {
   setInterval(care, CARE_MS).unref();
   // The first day's work: what was opened with was empty, or of the day before.
   setInterval(() => void backedUp(store), SOON_MS).unref();
+  await onlyBehindADoor(store, reached);
+  const door = await openDoor(store, { isSecure: reached.isSecure });
   const web = join(ROOT, 'dist', 'web');
   const pictures = openPictures();
   const { app, dispatch } = createApp({
@@ -49,11 +49,13 @@ async function main(): Promise<void> {
     pool,
     pictures,
     suppliers: new SimulatedSuppliers(),
+    door,
+    ...reached,
     web,
     care,
   });
-  const server = limitedServer(app);
-  const port = await listen(server, host, portAsked());
+  const server = limitedServer(app, reached.tls);
+  const port = await listen(server, reached.host, portAsked());
 
   let stopping = false;
   const stop = async () => {
@@ -71,10 +73,20 @@ async function main(): Promise<void> {
   };
   process.on('SIGINT', () => void stop());
   process.on('SIGTERM', () => void stop());
-  await store.announce(`http://${host}:${port}/`);
+  const url = reached.url ?? `${reached.tls ? 'https' : 'http'}://${reached.host}:${port}/`;
+  await store.announce(url);
   // Said last: whoever reads it may already stop the server again.
-  console.log(`Utsuwa is ready: http://${host}:${port}/`);
+  console.log(`Utsuwa is ready: ${url}`);
   care();
+}
+
+/** Nobody listens to other machines without a password. */
+async function onlyBehindADoor(store: Store, { isBeyond }: Reached): Promise<void> {
+  if (!isBeyond || (await hasPeople(store))) return;
+  await store.close();
+  throw new Error(
+    'HOST: Utsuwa answers other machines only once there is an account: "npm run owner" makes the first one, here on the machine.',
+  );
 }
 
 /** Deletes what was removed long enough ago, and makes the day's backup; where the clock is in doubt, only that. */

@@ -98,7 +98,7 @@ describe('sending an order', () => {
 
   /** A commission of its own, and suppliers of its own. */
   async function sent(behaviour: Partial<Behaviour>) {
-    const { app, dispatch } = suppliedBy(b.store, behaviour);
+    const { app, dispatch } = suppliedBy(b.store, behaviour, { door: b.door });
     const id = await fresh();
     const send = () =>
       request(app)

@@ -3,7 +3,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Express } from 'express';
 import type { Response } from 'supertest';
-import { createApp } from './app';
+import { openDoor, type Door } from './people/door';
+import { createApp, type AppParts } from './app';
 import type { Dispatch } from './dispatch';
 import type { Glances } from './glances';
 import { openJobs, type Jobs, type Pool } from './jobs/jobs';
@@ -19,6 +20,7 @@ export interface TestServer {
   folder: string;
   dispatch: Dispatch;
   glances: Glances;
+  door: Door;
   close(): Promise<void>;
 }
 
@@ -34,9 +36,11 @@ export async function testServer(there?: string): Promise<TestServer> {
   const folder = there ?? (await mkdtemp(join(tmpdir(), 'utsuwa-')));
   const store = await openStore(folder);
   const pool = sharedPool();
-  const supplied = suppliedBy(store, {});
+  const door = await openDoor(store);
+  const supplied = suppliedBy(store, {}, { door });
   return {
     ...supplied,
+    door,
     store,
     jobs: pool.in(folder),
     folder,
@@ -53,10 +57,11 @@ export async function testServer(there?: string): Promise<TestServer> {
 export function suppliedBy(
   store: Store,
   behaviour: Partial<Behaviour>,
+  more: Pick<AppParts, 'door'> & Partial<AppParts>,
 ): { app: Express; dispatch: Dispatch; glances: Glances } {
   const suppliers = new SimulatedSuppliers({ ...PROMPT, ...behaviour });
   pictures ??= openPictures();
-  return createApp({ store, pool: sharedPool(), pictures, suppliers });
+  return createApp({ store, pool: sharedPool(), pictures, suppliers, ...more });
 }
 
 /** Takes a body as bytes, whatever it says it is: for `request(…).buffer(true).parse(…)`. */

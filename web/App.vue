@@ -1,8 +1,11 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core';
 import { defineAsyncComponent, onMounted, ref, watchEffect } from 'vue';
+import { useRoute } from 'vue-router';
 import { onOpeningKey, overlaysWanted } from './design/commands';
 import { newerHere, watchForNewer } from './design/newerHere';
+import { mustSignIn } from './document/api';
+import { lookWhoIsHere } from './document/people';
 import { keepSending } from './document/outbox';
 import { usePreferences } from './units/preferences';
 import { wording } from './words/wording';
@@ -15,10 +18,13 @@ const AppOverlays = defineAsyncComponent({
 });
 /** Long enough for the first rows to be drawn before anything else is fetched. */
 const OVERLAYS_AFTER_MS = 1_500;
+const SignIn = defineAsyncComponent(() => import('./frame/people/SignIn.vue'));
+const route = useRoute();
 const preferences = usePreferences();
 const idle = ref(false);
 
 keepSending();
+void lookWhoIsHere();
 watchForNewer();
 const reload = () => window.location.reload();
 watchEffect(() => (document.documentElement.dataset.theme = preferences.light));
@@ -32,6 +38,7 @@ onMounted(() => setTimeout(() => (idle.value = true), OVERLAYS_AFTER_MS));
     <button class="solid" @click="reload">Load the newer one</button>
   </p>
   <router-view />
+  <SignIn v-if="mustSignIn && route.name !== 'join'" />
   <AppOverlays v-if="idle || overlaysWanted" />
 </template>
 

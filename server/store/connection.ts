@@ -18,6 +18,8 @@ export interface Connection {
   reading: Database;
   /** Every query is a transaction; several go as one through `batch`. */
   writing: Database;
+  /** Both in one, for a library that asks one database for everything: what writes goes through `inTurn`. */
+  both(inTurn: <T>(work: () => Promise<T>) => Promise<T>): Database;
   migrate(statements: string[]): Promise<void>;
   scrub(): Promise<void>;
   /** Brings what the log has into the file, and cuts the log. */
@@ -49,6 +51,7 @@ export function connect(file: string, { readOnly = false } = {}): Connection {
   return {
     reading: over(read),
     writing: over(write),
+    both: (inTurn) => over((sql, params, method) => (/^\s*select\b/i.test(sql) ? read(sql, params, method) : inTurn(() => write(sql, params, method)))), // prettier-ignore
     migrate: (statements) => ask((thread) => thread.migrate(statements)),
     scrub: () => ask((thread) => thread.scrub()),
     checkpoint: () => ask((thread) => thread.checkpoint()),

@@ -17,6 +17,8 @@ export interface Store {
   folder: string;
   /** Sees only what has been committed. */
   db: Database;
+  /** Reads and writes in one, for a library that asks one database for everything; each write has its turn among the others. */
+  both: Database;
   /** One write at a time; it is confirmed when another connection can see it. Throws a StoreTrouble. */
   write<T>(work: (db: Database) => Promise<T>): Promise<T>;
   /** Writes the file anew, so that nothing of what was deleted or replaced is left in it. */
@@ -128,6 +130,7 @@ function storeOf(
   return {
     folder,
     db: connection.reading,
+    both: connection.both((work) => queue(() => ((changed = true), work()))),
     write: (work) =>
       queue(async () => {
         const result = await work(connection.writing);

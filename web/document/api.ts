@@ -18,6 +18,7 @@ import type { House } from '../../core/catalogue/house';
 import type { Studio, YardPiece } from '../../core/catalogue/studio';
 import type { Animal, Commission, Material, Plant, Scan, Supplier } from '../../core/commission/schema';
 import type { Confirmation } from '../../core/ordering/confirmation';
+import { ref } from 'vue';
 import { wording } from '../words/wording';
 
 /** An answer that was not the one asked for, or none at all (`status` 0). */
@@ -30,6 +31,9 @@ export class ApiProblem extends Error {
     super(message);
   }
 }
+
+/** Somebody has to sign in before anything else is asked; set when the server says so. */
+export const mustSignIn = ref(false);
 
 /** A save that the server has confirmed. */
 interface Saved {
@@ -171,6 +175,7 @@ export async function call<T>(
     theirs?: Stored;
     gone?: Gone;
   };
+  if (response.status === 401 && path !== '/people/sign-in') mustSignIn.value = true;
   if (!response.ok)
     throw new ApiProblem(
       response.status,

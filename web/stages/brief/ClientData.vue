@@ -7,12 +7,15 @@ import FileLink from '../../document/FileLink.vue';
 import { useCommission } from '../../document/commissionStore';
 import { lastErasure, tellErased } from '../../document/erased';
 import { forget } from '../../document/journal';
+import { may } from '../../document/people';
 import { wording } from '../../words/wording';
 
 /** Everything about one client: handed over in one act, erased in one act. */
 const commission = useCommission();
 const router = useRouter();
 const client = computed(() => commission.document!.brief.client?.name ?? '');
+/** What cannot be taken back is the owner's. */
+const mayErase = computed(() => may('POST /api/clients/erase'));
 const asked = ref(false);
 const typed = ref('');
 const fault = ref('');
@@ -35,7 +38,7 @@ async function erase(): Promise<void> {
 </script>
 
 <template>
-  <section v-if="client">
+  <section v-if="client && mayErase">
     <h2>What is kept about {{ client }}</h2>
     <p class="quiet">
       {{ wording('clientData.whatErasingDoes') }}

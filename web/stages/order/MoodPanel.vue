@@ -2,12 +2,13 @@
 import { shallowRef } from 'vue';
 import { MOODS, type Mood } from '../../../core/ordering/moods';
 import { api } from '../../document/api';
+import { may } from '../../document/people';
 import { wording } from '../../words/wording';
 
 /** The simulated suppliers of an order: what each will do with the next thing that is sent. Nothing where real ones stand there. */
 defineProps<{ suppliers: readonly { supplier: string; name: string }[] }>();
 const moods = shallowRef<Record<string, Mood>>();
-const load = () => api.moods().then(({ moods: now }) => (moods.value = now), () => (moods.value = undefined)); // prettier-ignore
+const load = async () => void (may('GET /api/stand-ins/suppliers') && (await api.moods().then(({ moods: now }) => (moods.value = now), () => (moods.value = undefined)))); // prettier-ignore
 void load();
 const WORDS: Record<Mood, string> = {
   usual: wording('moodPanel.usual'),

@@ -5,11 +5,14 @@ import { useRoute } from 'vue-router';
 import PlantEntries from '../../document/catalogue/PlantEntries.vue';
 import { useStudio } from '../../document/studioStore';
 import { useLibrary } from '../../design/library';
+import { lookWhoIsHere, may } from '../../document/people';
+import { wording } from '../../words/wording';
 import { usePlants } from '../../document/plants';
 import AnimalsSection from './AnimalsSection.vue';
 import HouseSection from './HouseSection.vue';
 import LooksSection from './LooksSection.vue';
 import MaterialsSection from './MaterialsSection.vue';
+import PeopleSection from './PeopleSection.vue';
 import ShelfSection from './ShelfSection.vue';
 import SuppliersSection from './SuppliersSection.vue';
 
@@ -18,6 +21,10 @@ useLibrary();
 useTitle('Studio · Utsuwa');
 const studio = useStudio();
 void studio.load();
+void lookWhoIsHere();
+
+/** What the house is called and asks is its owner's. */
+const mayHouse = computed(() => may('PUT /api/studio/house'));
 
 const PARTS = [
   { id: 'house', title: 'House' },
@@ -26,6 +33,7 @@ const PARTS = [
   { id: 'plants', title: 'Plants' },
   { id: 'animals', title: 'Animals' },
   { id: 'shelf', title: 'Shelf' },
+  { id: 'people', title: 'People' },
   { id: 'looks', title: 'Units and looks' },
 ] as const;
 const route = useRoute();
@@ -53,7 +61,10 @@ const plants = usePlants();
         </nav>
       </header>
       <main v-if="studio.studio">
-        <HouseSection v-if="part === 'house'" :house="studio.studio" />
+        <p v-if="part === 'house' && !mayHouse" class="quiet">
+          {{ wording('people.ownersOnly') }}
+        </p>
+        <HouseSection v-else-if="part === 'house'" :house="studio.studio" />
         <SuppliersSection v-else-if="part === 'suppliers'" />
         <MaterialsSection v-else-if="part === 'materials'" />
         <section v-else-if="part === 'plants'" class="card">
@@ -62,6 +73,7 @@ const plants = usePlants();
         </section>
         <AnimalsSection v-else-if="part === 'animals'" />
         <ShelfSection v-else-if="part === 'shelf'" />
+        <PeopleSection v-else-if="part === 'people'" />
         <LooksSection v-else />
       </main>
     </div>

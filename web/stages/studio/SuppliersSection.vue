@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref, shallowRef } from 'vue';
+import { computed, ref, shallowRef } from 'vue';
 import { useEntries } from '../../document/catalogue/entries';
 import { useLocalForm } from '../../document/localForm';
 import WordsField from '../../document/WordsField.vue';
@@ -7,6 +7,7 @@ import type { KeptList } from '../../../core/catalogue/priceList';
 import { prices } from '../../document/prices';
 import { useStudio } from '../../document/studioStore';
 import DayButtons from './DayButtons.vue';
+import { may } from '../../document/people';
 import PriceList from './PriceList.vue';
 import SupplierTerms from './SupplierTerms.vue';
 import { wording } from '../../words/wording';
@@ -27,6 +28,7 @@ async function add(): Promise<void> {
   if (name === '') return;
   if (await addEntry({ name, days: ['mon', 'tue', 'wed', 'thu', 'fri'] })) fresh.value = '';
 }
+const mayTakeLists = computed(() => may('POST /api/studio/suppliers/:id/prices'));
 </script>
 
 <template>
@@ -48,6 +50,7 @@ async function add(): Promise<void> {
         <button class="act" @click="drop(s)">Take away</button>
         <SupplierTerms :supplier="s" :currency="studio.studio?.currency ?? 'GBP'" @keep="(x) => void keep(x)">
           <PriceList
+            v-if="mayTakeLists"
             :supplier="s.id"
             :currency="studio.studio?.currency ?? 'GBP'"
             :kept="lists.find((l) => l.id === s.id)"

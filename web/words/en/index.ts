@@ -9,6 +9,7 @@ import { HANDOVER } from './handover';
 import { LOG } from './log';
 import { OPTIONS } from './options';
 import { ORDER } from './order';
+import { PEOPLE } from './people';
 import { PLANTING } from './planting';
 import { STUDIO } from './studio';
 import { TAKEOFF } from './takeoff';
@@ -27,6 +28,7 @@ export const WORDING = {
   ...LOG,
   ...OPTIONS,
   ...ORDER,
+  ...PEOPLE,
   ...PLANTING,
   ...STUDIO,
   ...TAKEOFF,

@@ -1,0 +1,137 @@
+/*
+ * Who may ask what: one table for every route. A route that is not in it is nobody's; a test walks all that the server has.
+ */
+
+/** The owner, for whom all is open, the studio and its people too; designers work on every commission. */
+export const ROLES = ['owner', 'designer'] as const;
+export type Role = (typeof ROLES)[number];
+
+/** Open to whoever comes, signed in or not. */
+export const ANYBODY = 'anybody';
+type Allowed = typeof ANYBODY | readonly Role[];
+
+const OWNER: Allowed = ['owner'];
+const DESIGN: Allowed = ['owner', 'designer'];
+
+const entries = (list: string): [string, Allowed][] => [
+  [`GET /api/studio/${list}`, DESIGN],
+  [`POST /api/studio/${list}`, DESIGN],
+  [`PUT /api/studio/${list}/:id`, DESIGN],
+  [`DELETE /api/studio/${list}/:id`, DESIGN],
+];
+const file = (list: string): [string, Allowed][] => [
+  [`GET /api/studio/${list}.csv`, DESIGN],
+  [`POST /api/studio/${list}.csv`, DESIGN],
+];
+
+/** By method and address, as the routers have them. */
+export const ACCESS: ReadonlyMap<string, Allowed> = new Map<string, Allowed>([
+  ['GET /api/health', ANYBODY],
+  // Signing in, and what a page asks before it knows whether somebody has to.
+  ['GET /api/people/me', ANYBODY],
+  ['POST /api/people/sign-in', ANYBODY],
+  ['POST /api/people/join', ANYBODY],
+  ['POST /api/people/invitation', ANYBODY],
+  ['POST /api/people/sign-out', DESIGN],
+  ['POST /api/people/password', DESIGN],
+  ['GET /api/people/sessions', DESIGN],
+  ['DELETE /api/people/sessions/:id', DESIGN],
+  // Who is there and what they may is the owner's.
+  ['GET /api/people', OWNER],
+  ['PUT /api/people/:id', OWNER],
+  ['DELETE /api/people/:id', OWNER],
+  ['POST /api/people/invitations', OWNER],
+  ['DELETE /api/people/invitations/:id', OWNER],
+  ['GET /api/people/journal', OWNER],
+  // What concerns the whole studio, or a person who is a client, and cannot be taken back.
+  ['PUT /api/studio/house', OWNER],
+  ['POST /api/studio/suppliers/:id/prices', OWNER],
+  ['GET /api/clients/export', OWNER],
+  ['POST /api/clients/erase', OWNER],
+  ['POST /api/clock/accept', OWNER],
+  ['GET /api/clock', DESIGN],
+  // The studio's lists and its yard, which are worked with every day.
+  ['GET /api/studio', DESIGN],
+  ['GET /api/studio/shelf-stock', DESIGN],
+  ['POST /api/studio/start-set', DESIGN],
+  ...['materials', 'plants', 'suppliers', 'animals', 'shelf'].flatMap(entries),
+  ...['materials', 'plants', 'animals'].flatMap(file),
+  ['GET /api/studio/price-lists', DESIGN],
+  ['GET /api/studio/offers', DESIGN],
+  ['POST /api/studio/prices-today', DESIGN],
+  ['POST /api/studio/yard', DESIGN],
+  ['POST /api/studio/yard/scans', DESIGN],
+  ['PATCH /api/studio/yard/:id', DESIGN],
+  ['POST /api/studio/yard/:id/parts', DESIGN],
+  ['PUT /api/studio/yard/:id/photo', DESIGN],
+  ['GET /api/studio/yard/photos/:photo', DESIGN],
+  ['DELETE /api/studio/yard/:id', DESIGN],
+  ['GET /api/lessons', DESIGN],
+  ['GET /api/week', DESIGN],
+  ['GET /api/week/feed.ics', DESIGN],
+  // Commissions.
+  ['GET /api/commissions', DESIGN],
+  ['POST /api/commissions', DESIGN],
+  ['POST /api/commissions/import', DESIGN],
+  ['GET /api/commissions/:id', DESIGN],
+  ['PUT /api/commissions/:id', DESIGN],
+  ['PATCH /api/commissions/:id', DESIGN],
+  ['DELETE /api/commissions/:id', DESIGN],
+  ['GET /api/commissions/:id/head', DESIGN],
+  ['POST /api/commissions/:id/duplicate', DESIGN],
+  ['POST /api/commissions/:id/restore', DESIGN],
+  ['GET /api/commissions/:id/file', DESIGN],
+  ['GET /api/commissions/:id/takeoff.csv', DESIGN],
+  ['GET /api/commissions/:id/books.csv', DESIGN],
+  ['GET /api/commissions/:id/scape.glb', DESIGN],
+  ['GET /api/commissions/:id/scape.stl', DESIGN],
+  ['GET /api/commissions/:id/scape.svg', DESIGN],
+  ['GET /api/commissions/:id/calendar.ics', DESIGN],
+  ['GET /api/commissions/:id/glance', DESIGN],
+  ['GET /api/commissions/:id/orders', DESIGN],
+  ['POST /api/commissions/:id/orders', DESIGN],
+  ['POST /api/commissions/:id/orders/:reference/confirmed', DESIGN],
+  ['POST /api/commissions/:id/orders/:reference/instead', DESIGN],
+  ['POST /api/commissions/:id/orders/:reference/withdraw', DESIGN],
+  ['GET /api/commissions/:id/orders/:reference.csv', DESIGN],
+  ['GET /api/commissions/:id/orders/:reference.pdf', DESIGN],
+  ['POST /api/commissions/:id/pictures', DESIGN],
+  ['GET /api/commissions/:id/pictures/:picture', DESIGN],
+  ['GET /api/meshes', DESIGN],
+  // How the simulated suppliers answer, where they are what is behind the orders.
+  ['GET /api/stand-ins/suppliers', OWNER],
+  ['PUT /api/stand-ins/suppliers', OWNER],
+]);
+
+/** What a role may ask; nothing of what is open to anybody, which is no matter of roles. */
+export function mayAsk(role: Role): string[] {
+  return [...ACCESS].filter(([, allowed]) => allowed !== ANYBODY && allowed.includes(role)).map(([route]) => route); // prettier-ignore
+}
+
+interface Pattern {
+  route: string;
+  method: string;
+  is: RegExp;
+}
+
+/** Addresses with fewer names in them first: `/import` is not some `/:id`. */
+const PATTERNS: readonly Pattern[] = [...ACCESS.keys()]
+  .map((route): Pattern => {
+    const [method, path] = route.split(' ');
+    const parts = path.replace(/[.]/g, '\\.').replace(/:\w+/g, '[^/]+?');
+    return { route, method, is: new RegExp(`^${parts}/?$`, 'i') };
+  })
+  .sort((a, b) => a.route.split(':').length - b.route.split(':').length);
+
+/** The route of the table that a request means; undefined where it has none. `HEAD` asks what `GET` does. */
+export function routeOf(method: string, path: string): string | undefined {
+  const asked = method === 'HEAD' ? 'GET' : method;
+  return PATTERNS.find((p) => p.method === asked && p.is.test(path))?.route;
+}
+
+/** Whether somebody may ask for a route: a person by their role, or nobody who is signed in. */
+export function isAllowed(route: string, role: Role | undefined): boolean {
+  const allowed = ACCESS.get(route);
+  if (allowed === undefined) return false;
+  return allowed === ANYBODY || (role !== undefined && allowed.includes(role));
+}

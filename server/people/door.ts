@@ -1,0 +1,66 @@
+import type { NextFunction, Request, RequestHandler, Response } from 'express';
+import { fromNodeHeaders } from 'better-auth/node';
+import { notFound, Problem } from '../problem';
+import type { Store } from '../store/store';
+import { ANYBODY, ACCESS, isAllowed, routeOf, type Role } from './access';
+import { openAuth, type Auth } from './auth';
+import { hasPeople, type Person } from './people';
+import { slowDown, type SlowDown } from './slowDown';
+
+/** What lets people in: who is signed in, and how long somebody has to wait who guesses. */
+export interface Door {
+  auth: Auth;
+  slow: SlowDown;
+  /** Whether anybody has an account: until then all is open, on this machine alone. */
+  isLocked(): Promise<boolean>;
+  /** Looks again after the first account was made. */
+  looked(): void;
+  /** Lets through who may. */
+  guard: RequestHandler;
+}
+
+export async function openDoor(store: Store, { isSecure = false } = {}): Promise<Door> {
+  const auth = await openAuth(store, { isSecure });
+  let locked = false;
+  const isLocked = async () => (locked ||= await hasPeople(store));
+  return {
+    auth,
+    slow: slowDown(),
+    isLocked,
+    looked: () => (locked = false),
+    guard: (req, res, next) => void guarded(req, res, next).catch(next),
+  };
+
+  async function guarded(req: Request, res: Response, next: NextFunction): Promise<void> {
+    if (!(await isLocked())) return next();
+    // Whose answer it was is nobody else's, on a device that several use.
+    res.setHeader('Cache-Control', 'no-store');
+    // As it came in, be it that the router that asks has taken its part of it.
+    const route = routeOf(req.method, `${req.baseUrl}${req.path}`);
+    if (!route) throw notFound('address');
+    if (ACCESS.get(route) === ANYBODY) return next();
+    const person = await signedIn(req, res, auth);
+    if (!person) throw new Problem(401, 'Sign in first.');
+    if (!isAllowed(route, person.role)) throw new Problem(403, 'That is for the owner of the studio.');
+    res.locals.person = person;
+    next();
+  }
+}
+
+/** Who is signed in on the device that asks; a session that is renewed is told to it. */
+export async function signedIn(req: Request, res: Response, auth: Auth): Promise<Person | undefined> {
+  if (!req.headers.cookie) return undefined;
+  const { response, headers } = await auth.api.getSession({ headers: fromNodeHeaders(req.headers), returnHeaders: true }); // prettier-ignore
+  handOver(headers, res);
+  if (!response) return undefined;
+  const { user, session } = response;
+  return { id: user.id, name: user.name, email: user.email, role: user.role as Role, sessionId: session.id };
+}
+
+/** Cookies that the library sets. */
+export function handOver(headers: Headers, res: Response): void {
+  for (const cookie of headers.getSetCookie()) res.append('Set-Cookie', cookie);
+}
+
+/** The person who asked; there is one behind the guard, unless nobody has an account yet. */
+export const personIn = (res: Response): Person | undefined => res.locals.person as Person | undefined;

@@ -1,0 +1,186 @@
+import { createHash, randomBytes } from 'node:crypto';
+import { and, asc, count, desc, eq, gt, isNull, ne } from 'drizzle-orm';
+import type { Store } from '../store/store';
+import type { Role } from './access';
+import type { Auth } from './auth';
+import { account, invitations, journal, session, user } from './tables';
+
+/* Accounts, invitations and the journal of both, as the studio keeps them. */
+
+/** Somebody who is signed in. */
+export interface Person {
+  id: string;
+  name: string;
+  email: string;
+  role: Role;
+  /** The device on which they are. */
+  sessionId: string;
+}
+
+/** What of a person may be told to the owner. */
+const KNOWN = { id: user.id, name: user.name, email: user.email, role: user.role, since: user.createdAt };
+
+export const peopleOf = ({ db }: Store) => db.select(KNOWN).from(user).orderBy(asc(user.createdAt));
+
+/** Whether anybody has an account: as long as nobody has, all is open to whoever sits at the machine. */
+export async function hasPeople({ db }: Store): Promise<boolean> {
+  return (await db.select({ id: user.id }).from(user).limit(1)).length > 0;
+}
+
+export async function personOf({ db }: Store, email: string) {
+  return (
+    await db
+      .select(KNOWN)
+      .from(user)
+      .where(eq(user.email, plain(email)))
+      .limit(1)
+  )[0];
+}
+
+const plain = (email: string) => email.trim().toLowerCase();
+
+/** A new account; undefined where that address has one. The password has been looked at. */
+export async function addPerson(
+  store: Store,
+  auth: Auth,
+  { name, email, role, password }: { name: string; email: string; role: Role; password: string },
+): Promise<string | undefined> {
+  const { password: hashing, generateId } = await auth.$context;
+  const hash = await hashing.hash(password);
+  const fresh = () => generateId({ model: 'user' }) || randomBytes(16).toString('hex');
+  const id = fresh();
+  if (await personOf(store, email)) return undefined;
+  await store.write((db) =>
+    db.batch([
+      db.insert(user).values({ id, name, email: plain(email), role }),
+      db.insert(account).values({ id: fresh(), accountId: id, providerId: 'credential', userId: id, password: hash }),
+      db.insert(journal).values({ who: id, what: 'account made', of: id }),
+    ]),
+  );
+  return id;
+} // prettier-ignore
+
+/** Another password, said by whoever may: all devices of that person are signed out. */
+export async function resetPassword(store: Store, auth: Auth, id: string, password: string): Promise<void> {
+  const hash = await (await auth.$context).password.hash(password);
+  await store.write((db) =>
+    db.batch([
+      db.update(account).set({ password: hash, updatedAt: new Date() }).where(eq(account.userId, id)),
+      db.delete(session).where(eq(session.userId, id)),
+      db.insert(journal).values({ who: id, what: 'password set on the machine', of: id }),
+    ]),
+  );
+}
+
+/** How many owners there are besides one. */
+export async function otherOwners({ db }: Store, id: string): Promise<number> {
+  const [{ n }] = await db
+    .select({ n: count() })
+    .from(user)
+    .where(and(eq(user.role, 'owner'), ne(user.id, id)));
+  return n;
+}
+
+/**
+ * Another role, or none any more; asked and done in one statement, so that of two owners who do it to each other in the same moment
+ * one stays. False where nobody has that id or it is the last owner.
+ */
+export async function changeRole(store: Store, by: string, id: string, role: Role | 'none'): Promise<boolean> {
+  const isLast = (db: Store['db']) => db.select({ id: user.id }).from(user).where(and(eq(user.role, 'owner'), ne(user.id, id))).limit(1);
+  const done = await store.write(async (db) => {
+    const others = await isLast(store.db);
+    const [them] = await store.db.select({ role: user.role }).from(user).where(eq(user.id, id)).limit(1);
+    if (!them || (them.role === 'owner' && role !== 'owner' && others.length === 0)) return [];
+    const note = db.insert(journal).values({ who: by, what: role === 'none' ? 'account removed' : `role set to ${role}`, of: id });
+    if (role === 'none') return db.batch([db.delete(user).where(eq(user.id, id)), note]);
+    // Who may less is asked to sign in again, so that no page goes on showing what it may not.
+    return db.batch([db.update(user).set({ role, updatedAt: new Date() }).where(eq(user.id, id)), db.delete(session).where(eq(session.userId, id)), note]);
+  });
+  return (done as unknown[]).length > 0;
+} // prettier-ignore
+
+const hashOf = (secret: string) => createHash('sha256').update(secret).digest('hex');
+/** Bytes of an invitation's secret: 160 bits (OWASP ASVS 4.0.3, 3.2.2 asks for 64). */
+const SECRET_BYTES = 20;
+const INVITED_MS = 7 * 86_400_000;
+
+/** A link's secret, of which only the hash is kept. */
+export async function invite(store: Store, by: string, { name, role }: { name: string; role: Role }): Promise<string> {
+  const secret = randomBytes(SECRET_BYTES).toString('base64url');
+  const until = new Date(Date.now() + INVITED_MS);
+  await store.write((db) =>
+    db.batch([
+      db.insert(invitations).values({ hash: hashOf(secret), name, role, until }),
+      db.insert(journal).values({ who: by, what: `invited as ${role}` }),
+    ]),
+  );
+  return secret;
+} // prettier-ignore
+
+/** Invitations that wait, the newest first. */
+export async function waiting({ db }: Store) {
+  return db
+    .select({
+      id: invitations.hash,
+      name: invitations.name,
+      role: invitations.role,
+      until: invitations.until,
+    })
+    .from(invitations)
+    .where(and(isNull(invitations.usedAt), gt(invitations.until, new Date())))
+    .orderBy(desc(invitations.madeAt));
+}
+
+/** What a secret invites to, as long as it does. */
+export async function invitationOf(store: Store, secret: string) {
+  const id = hashOf(/^[\w-]+/.exec(secret.trim())?.[0] ?? '');
+  return (await waiting(store)).find((i) => i.id === id);
+}
+
+/** Uses an invitation up; false where somebody else just did. */
+export async function useUp(store: Store, id: string): Promise<boolean> {
+  const done = await store.write((db) =>
+    db
+      .update(invitations)
+      .set({ usedAt: new Date() })
+      .where(and(eq(invitations.hash, id), isNull(invitations.usedAt))),
+  );
+  return (done as { rowsAffected?: number }).rowsAffected === 1;
+}
+
+export async function withdraw(store: Store, by: string, id: string): Promise<boolean> {
+  if (!(await useUp(store, id))) return false;
+  await note(store, by, 'invitation withdrawn');
+  return true;
+}
+
+/** One more line of the journal. */
+export async function note(store: Store, who: string | null, what: string, of?: string): Promise<void> {
+  await store.write((db) => db.insert(journal).values({ who, what, of: of ?? null }));
+}
+
+const MOST_LINES = 500;
+/** The journal's newest lines, with names of those who are still there. */
+export async function journalLines({ db }: Store) {
+  return db
+    .select({ at: journal.at, what: journal.what, who: user.name, of: journal.of })
+    .from(journal)
+    .leftJoin(user, eq(user.id, journal.who))
+    .orderBy(desc(journal.id))
+    .limit(MOST_LINES);
+}
+
+/** Devices on which somebody is signed in, the one used last first. */
+export async function sessionsOf({ db }: Store, id: string) {
+  return db
+    .select({ id: session.id, since: session.createdAt, used: session.updatedAt, device: session.userAgent })
+    .from(session)
+    .where(and(eq(session.userId, id), gt(session.expiresAt, new Date())))
+    .orderBy(desc(session.updatedAt));
+}
+
+/** Signs a device of somebody out; false where they have none of that id. */
+export async function signOutThere(store: Store, who: string, id: string): Promise<boolean> {
+  const done = await store.write((db) => db.delete(session).where(and(eq(session.id, id), eq(session.userId, who))));
+  return (done as { rowsAffected?: number }).rowsAffected === 1;
+} // prettier-ignore

@@ -1,0 +1,91 @@
+import { sql } from 'drizzle-orm';
+import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { ROLES } from './access';
+
+/* People with an account, as the library that signs them in wants its tables; and what Utsuwa keeps beside them. */
+
+const moment = (name: string) => integer(name, { mode: 'timestamp_ms' });
+const now = sql`(cast(unixepoch('subsecond') * 1000 as integer))`;
+
+export const user = sqliteTable('people', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  /** What one signs in with, in lower case. */
+  email: text('email').notNull().unique(),
+  emailVerified: integer('email_verified', { mode: 'boolean' }).notNull().default(false),
+  image: text('image'),
+  role: text('role', { enum: ROLES }).notNull(),
+  createdAt: moment('created_at').notNull().default(now),
+  updatedAt: moment('updated_at').notNull().default(now),
+});
+
+/** A device on which somebody is signed in. */
+export const session = sqliteTable(
+  'sessions',
+  {
+    id: text('id').primaryKey(),
+    token: text('token').notNull().unique(),
+    userId: text('user_id')
+      .notNull()
+      .references(() => user.id, { onDelete: 'cascade' }),
+    expiresAt: moment('expires_at').notNull(),
+    ipAddress: text('ip_address'),
+    userAgent: text('user_agent'),
+    createdAt: moment('created_at').notNull().default(now),
+    updatedAt: moment('updated_at').notNull().default(now),
+  },
+  (t) => [index('sessions_user').on(t.userId)],
+);
+
+/** How somebody signs in: a password, as its hash. */
+export const account = sqliteTable(
+  'sign_ins',
+  {
+    id: text('id').primaryKey(),
+    accountId: text('account_id').notNull(),
+    providerId: text('provider_id').notNull(),
+    userId: text('user_id')
+      .notNull()
+      .references(() => user.id, { onDelete: 'cascade' }),
+    accessToken: text('access_token'),
+    refreshToken: text('refresh_token'),
+    idToken: text('id_token'),
+    accessTokenExpiresAt: moment('access_token_expires_at'),
+    refreshTokenExpiresAt: moment('refresh_token_expires_at'),
+    scope: text('scope'),
+    password: text('password'),
+    createdAt: moment('created_at').notNull().default(now),
+    updatedAt: moment('updated_at').notNull().default(now),
+  },
+  (t) => [index('sign_ins_user').on(t.userId)],
+);
+
+export const verification = sqliteTable('verifications', {
+  id: text('id').primaryKey(),
+  identifier: text('identifier').notNull(),
+  value: text('value').notNull(),
+  expiresAt: moment('expires_at').notNull(),
+  createdAt: moment('created_at').notNull().default(now),
+  updatedAt: moment('updated_at').notNull().default(now),
+});
+
+/** A link with which somebody makes an account of their own, once; of its secret only the hash is kept. */
+export const invitations = sqliteTable('invitations', {
+  hash: text('hash').primaryKey(),
+  /** For whom it was made, as the owner wrote it. */
+  name: text('name').notNull(),
+  role: text('role', { enum: ROLES }).notNull(),
+  madeAt: moment('made_at').notNull().default(now),
+  until: moment('until').notNull(),
+  usedAt: moment('used_at'),
+});
+
+/** What happened with accounts, which nobody edits: when, who, what, of whom. */
+export const journal = sqliteTable('journal', {
+  id: integer('id').primaryKey({ autoIncrement: true }),
+  at: moment('at').notNull().default(now),
+  /** Ids, so that an erased person leaves no name behind. */
+  who: text('who'),
+  what: text('what').notNull(),
+  of: text('of'),
+});

@@ -1,0 +1,72 @@
+import { shallowRef } from 'vue';
+import { call, mustSignIn } from './api';
+
+/* Who is here, and what they may: asked of the server once, and again when somebody has signed in or out. */
+
+export type Role = 'owner' | 'designer';
+export interface Person {
+  id: string;
+  name: string;
+  email: string;
+  role: Role;
+}
+interface Me {
+  /** Nobody has an account: whoever sits at the machine may do everything. */
+  open: boolean;
+  person?: Person;
+  may?: string[];
+}
+
+export const me = shallowRef<Me>();
+let asking: Promise<void> | undefined;
+
+/** Asks who is here, once. Without an answer everything is shown; the server decides all the same. */
+export function lookWhoIsHere(): Promise<void> {
+  return (asking ??= call<Me>('GET', '/people/me').then(
+    (answer) => {
+      me.value = answer;
+      if (!answer.open && !answer.person) mustSignIn.value = true;
+    },
+    () => (asking = undefined),
+  ));
+}
+
+/** Whether somebody may ask for a route of the server, as its table has it; what is not known yet is not hidden. */
+export const may = (route: string) => me.value?.may?.includes(route) ?? true;
+
+/** A device on which one is signed in. */
+export interface Device {
+  id: string;
+  since: string;
+  used: string;
+  device: string | null;
+  isThis: boolean;
+}
+export interface Waiting {
+  id: string;
+  name: string;
+  role: Role;
+  until: string;
+}
+export interface JournalLine {
+  at: string;
+  what: string;
+  who: string | null;
+}
+
+const json = JSON.stringify;
+export const people = {
+  signIn: (email: string, password: string) => call('POST', '/people/sign-in', json({ email, password })),
+  signOut: () => call('POST', '/people/sign-out', '{}'),
+  invited: (secret: string) => call<{ name: string; role: Role }>('POST', '/people/invitation', json({ secret })), // prettier-ignore
+  join: (asked: { secret: string; name: string; email: string; password: string }) => call('POST', '/people/join', json(asked)), // prettier-ignore
+  password: (current: string, next: string) => call('POST', '/people/password', json({ current, next })),
+  devices: () => call<{ sessions: Device[] }>('GET', '/people/sessions'),
+  signOutThere: (id: string) => call('DELETE', `/people/sessions/${encodeURIComponent(id)}`),
+  all: () => call<{ people: (Person & { since: string })[]; invitations: Waiting[] }>('GET', '/people'),
+  invite: (name: string, role: Role) => call<{ secret: string }>('POST', '/people/invitations', json({ name, role })), // prettier-ignore
+  withdraw: (id: string) => call('DELETE', `/people/invitations/${id}`),
+  setRole: (id: string, role: Role) => call('PUT', `/people/${encodeURIComponent(id)}`, json({ role })),
+  remove: (id: string) => call('DELETE', `/people/${encodeURIComponent(id)}`),
+  journal: () => call<{ lines: JournalLine[] }>('GET', '/people/journal'),
+};
