@@ -5,6 +5,7 @@ const STARTED = [
   'server/main',
   'server/restore',
   'server/owner',
+  'server/certificate',
   'server/store/thread',
   'server/jobs/thread',
   'server/pictures/process',

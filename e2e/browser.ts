@@ -26,11 +26,11 @@ const NO_CARD = ['--disable-gpu', '--disable-3d-apis'];
 
 /**
  * Debian's Chromium without a window, kept from looking for anything outside this machine; `measured` with all compilers,
- * `seat` with a card that draws perspectives.
+ * `seat` with a card that draws perspectives, `also` with further words for it.
  */
 export async function openBrowser(
   more: LaunchOptions = {},
-  { measured = false, seat = false } = {},
+  { measured = false, seat = false, also = [] as string[] } = {},
 ): Promise<Browser> {
   const executablePath = process.env.CHROMIUM ?? CHROMIUM.find((path) => existsSync(path));
   if (!executablePath)
@@ -52,6 +52,7 @@ export async function openBrowser(
       ...(measured ? [] : SHORT_LIVED),
       '--font-render-hinting=none',
       '--lang=en-GB',
+      ...also,
     ],
     defaultViewport: { width: 1280, height: 800, deviceScaleFactor: measured ? 1 : COARSE },
     ...more,

@@ -1,4 +1,8 @@
 import { spawnSync } from 'node:child_process';
+import { createHash, X509Certificate } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import { request } from 'node:https';
+import { createServer } from 'node:net';
 import { cp, mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -14,9 +18,10 @@ const WORDS = 'slow river over slate';
 let data: string;
 let server: Running;
 let browser: Browser;
-const owner = (words: string, ...args: string[]) =>
-  spawnSync(process.execPath, [join(import.meta.dirname, '..', 'dist', 'node', 'server', 'owner.js'), ...args], {
-    env: { ...process.env, UTSUWA_DATA: data }, input: words, encoding: 'utf8',
+const owner = (words: string, ...args: string[]) => command('owner', args, words);
+const command = (name: string, args: string[], input = '') =>
+  spawnSync(process.execPath, [join(import.meta.dirname, '..', 'dist', 'node', 'server', `${name}.js`), ...args], {
+    env: { ...process.env, UTSUWA_DATA: data }, input, encoding: 'utf8',
   }); // prettier-ignore
 /** A device of its own: nothing of another is there. */
 async function device() {
@@ -119,4 +124,72 @@ describe('people', () => {
     const { body } = await fetch(`${server.url}/api/commissions?today=2026-12-01`).then(async (r) => ({ body: await r.text(), status: r.status })); // prettier-ignore
     for (const words of [shown, body]) expect(words).not.toMatch(/Orchard|practice|Stair/);
   });
+
+  it('are reached from other machines over TLS alone, under the studio’s name, by who trusts its certificate', async () => {
+    await server.stop();
+    expect(command('certificate', ['studio.local']).stdout).toContain(
+      'Each tablet has to trust this studio once',
+    );
+    const port = await freePort();
+    const tls = (name: string) => join(data, 'tls', name);
+    const env = { HOST: '0.0.0.0', PORT: String(port), UTSUWA_URL: `https://studio.local:${port}/` };
+    // Without an account nobody but this machine gets in, and without a certificate nobody at all.
+    await expect(serverOn(data, env)).rejects.toThrow('only over TLS');
+    server = await serverOn(data, { ...env, UTSUWA_TLS: `${tls('cert.pem')},${tls('key.pem')}` });
+    const { publicKey } = new X509Certificate(readFileSync(tls('cert.pem')));
+    const pin = createHash('sha256')
+      .update(publicKey.export({ type: 'spki', format: 'der' }))
+      .digest('base64');
+    const tablet = await openBrowser({}, { also: ['--host-resolver-rules=MAP studio.local 127.0.0.1', `--ignore-certificate-errors-spki-list=${pin}`] }); // prettier-ignore
+    try {
+      const page = await tablet.newPage();
+      const at = onPage(page, server.url);
+      await at.load('/c/demo-desk/log');
+      await signIn(page, 'tom@fenwick.example');
+      await at.type('[data-test="note"]', 'Written on the tablet.');
+      await page.click('[data-test="add-note"]');
+      await at.until('[data-test="save-state"]', (w) => w.startsWith('saved'));
+      expect(await page.evaluate(() => window.isSecureContext)).toBe(true);
+      const [cookie] = await page.cookies();
+      expect([cookie.secure, cookie.httpOnly, cookie.sameSite]).toEqual([true, true, 'Strict']);
+      // What is no browser on one of its pages changes nothing, with the cookie too.
+      const ask = (host: string, headers: Record<string, string>) => answered(port, host, { cookie: `${cookie.name}=${cookie.value}`, ...headers }); // prettier-ignore
+      const own = `studio.local:${port}`;
+      expect(await ask(own, {})).toBe(403);
+      expect(await ask(own, { origin: 'https://elsewhere.example' })).toBe(403);
+      expect(await ask('elsewhere.example', { origin: 'https://elsewhere.example' })).toBe(421);
+      expect(await ask(own, { origin: `https://${own}` })).toBe(204);
+    } finally {
+      await tablet.close();
+    }
+  });
 });
+
+const freePort = () =>
+  new Promise<number>((resolve) => {
+    const probe = createServer().listen(0, () => {
+      const { port } = probe.address() as { port: number };
+      probe.close(() => resolve(port));
+    });
+  });
+
+/** How a write is answered that asks for one of the studio's addresses by a name: signing out. */
+const answered = (port: number, host: string, headers: Record<string, string>) =>
+  new Promise<number>((resolve, reject) => {
+    const asked = request(
+      {
+        port,
+        host: '127.0.0.1',
+        method: 'POST',
+        path: '/api/people/sign-out',
+        rejectUnauthorized: false,
+        headers: { host, ...headers },
+      },
+      (res) => {
+        // prettier-ignore
+        res.resume();
+        resolve(res.statusCode!);
+      },
+    );
+    asked.on('error', reject).end();
+  });

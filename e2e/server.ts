@@ -32,7 +32,7 @@ export function serverOn(data: string, env: Record<string, string> = {}): Promis
     let said = '';
     const heard = (chunk: Buffer) => {
       said += chunk.toString();
-      const url = /is ready: (http:\/\/[\d.:]+)/.exec(said)?.[1];
+      const url = /is ready: (https?:\/\/[\w.:-]+)/.exec(said)?.[1];
       if (url) resolve({ url, child, ended, stop });
     };
     child.stdout.on('data', heard);
