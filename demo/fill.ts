@@ -1,5 +1,6 @@
-/* Puts the demo's data into the folder that UTSUWA_DATA names, before the server is started on it. */
+/* Puts the demo's data into the folder that UTSUWA_DATA names, before the server is started on it; with `--people`, accounts too. */
 import { openStore } from '../server/store/store';
+import { peopleOfDemo } from './people';
 import { seedDemo } from './seed';
 
 async function main(): Promise<void> {
@@ -8,6 +9,7 @@ async function main(): Promise<void> {
   const store = await openStore(folder);
   try {
     await seedDemo(store);
+    if (process.argv.includes('--people')) console.log((await peopleOfDemo(store)).join('\n'));
   } finally {
     await store.close();
   }

@@ -1,4 +1,4 @@
-/* npm run demo: install what is missing, build, and serve the demo's data. `-- --fresh` begins them anew. */
+/* npm run demo: install what is missing, build, and serve the demo's data. `-- --fresh` begins them anew, `-- --people` has three people with accounts. */
 import { rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { built, failed, installed, program, root, run, serve } from './ready.mjs';
@@ -6,9 +6,14 @@ import { built, failed, installed, program, root, run, serve } from './ready.mjs
 try {
   await installed();
   await built();
-  const folder = join(root, 'data', 'demo');
+  // Of its own: the one without a password stays without.
+  const people = process.argv.includes('--people');
+  const folder = join(root, 'data', people ? 'demo-people' : 'demo');
   if (process.argv.includes('--fresh')) rmSync(folder, { recursive: true, force: true });
-  await run(process.execPath, [program('demo/fill')], { env: { UTSUWA_DATA: folder } });
+  await run(process.execPath, [program('demo/fill'), ...(people ? ['--people'] : [])], {
+    env: { UTSUWA_DATA: folder },
+    loud: people,
+  });
   serve({ UTSUWA_DATA: folder });
 } catch (error) {
   failed(error);
