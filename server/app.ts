@@ -13,6 +13,7 @@ import { clockRoutes } from './routes/clock';
 import { openGlances, type Glances } from './glances';
 import { commissionRoutes } from './routes/commissions';
 import { fileRoutes } from './routes/files';
+import { linkRoutes, openedLinkRoutes } from './routes/links';
 import { meshRoutes } from './routes/meshes';
 import { orderRoutes } from './routes/orders';
 import { peopleRoutes } from './routes/people';
@@ -110,6 +111,8 @@ export function createApp({
   app.use('/api/week', weekRoutes(store, glances));
   app.use('/api/commissions', fileRoutes(store, jobs, glances));
   app.use('/api/commissions', orderRoutes(store, jobs, dispatch));
+  app.use('/api/commissions', linkRoutes(store));
+  app.use('/api/link', openedLinkRoutes(store, jobs));
   app.use('/api/commissions', pictureRoutes(store, pictures));
   app.use('/api/commissions', commissionRoutes(store, jobs, glances));
   app.use('/api/meshes', meshRoutes(store, jobs));

@@ -22,6 +22,17 @@ export const acceptedSchema = z.looseObject({
   things: z.array(quoteLine).max(2_000),
 });
 
+/** The version that a yes to it freezes; day and name come with the yes. */
+export const offeredSchema = acceptedSchema.omit({ day: true, by: true });
+export type Offered = z.infer<typeof offeredSchema>;
+
+/** What a client answers: yes, or a question. */
+export const answerSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('yes'), by: words.min(1) }),
+  z.object({ kind: z.literal('question'), by: words.min(1), text: z.string().min(1).max(2_000) }),
+]);
+export type Answer = z.infer<typeof answerSchema>;
+
 /** What a studio asks everywhere. */
 const RULES = {
   /** An hour of one pair of hands; a day on which somebody drives there; a visit after the build. */

@@ -30,6 +30,7 @@ const LANE_OF: Record<Name, Lane> = {
   readNew: 'saves',
   readSave: 'saves',
   readChanges: 'saves',
+  readAnswer: 'saves',
   duplicate: 'saves',
   erase: 'saves',
   documentFile: 'plans',

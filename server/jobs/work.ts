@@ -5,6 +5,8 @@ import type { Change } from '../../core/commission/changes';
 import { fault, type Fault } from '../../core/commission/fault';
 import { isLiving, supplierOf } from '../../core/commission/lookup';
 import { merged } from '../../core/commission/merge';
+import { withAnswer } from '../../core/edits/answer';
+import type { Answer, Offered } from '../../core/commission/quoteSchema';
 import { parseCommission, tooLarge, MAX_DOCUMENT_BYTES } from '../../core/commission/parse';
 import { withKnown } from '../../core/catalogue/knownPlants';
 import type { Animal, Commission, Material, Plant } from '../../core/commission/schema';
@@ -115,6 +117,17 @@ export function readChanges(
   const { document, clashes } = merged(JSON.parse(unpacked(text)) as object, changes);
   if (clashes.length > 0) return { ok: false, faults: [fault('(changes)', 'fault.changes')] };
   const parsed = parseCommission(document);
+  return parsed.ok ? kept(parsed.commission, meshes) : parsed;
+}
+
+/** A document with what its client answered: a yes to the version that was shown to them, or a question in its log. */
+export function readAnswer(
+  { text, answer, offers }: { text: Text; answer: Answer & { day: Day }; offers: object },
+  meshes: Meshes,
+): Read {
+  const parsed = parseCommission(
+    withAnswer(JSON.parse(unpacked(text)) as Commission, answer, offers as Offered),
+  );
   return parsed.ok ? kept(parsed.commission, meshes) : parsed;
 }
 

@@ -32,6 +32,10 @@ export const ACCESS: ReadonlyMap<string, Allowed> = new Map<string, Allowed>([
   ['POST /api/people/sign-in', ANYBODY],
   ['POST /api/people/join', ANYBODY],
   ['POST /api/people/invitation', ANYBODY],
+  // What a link opens: its secret is what is asked for.
+  ['POST /api/link', ANYBODY],
+  ['POST /api/link/picture', ANYBODY],
+  ['POST /api/link/answer', ANYBODY],
   ['POST /api/people/sign-out', DESIGN],
   ['POST /api/people/password', DESIGN],
   ['GET /api/people/sessions', DESIGN],
@@ -97,15 +101,28 @@ export const ACCESS: ReadonlyMap<string, Allowed> = new Map<string, Allowed>([
   ['GET /api/commissions/:id/orders/:reference.pdf', DESIGN],
   ['POST /api/commissions/:id/pictures', DESIGN],
   ['GET /api/commissions/:id/pictures/:picture', DESIGN],
+  ['GET /api/commissions/:id/links', DESIGN],
+  ['POST /api/commissions/:id/links', DESIGN],
+  ['DELETE /api/commissions/:id/links/:link', DESIGN],
   ['GET /api/meshes', DESIGN],
   // How the simulated suppliers answer, where they are what is behind the orders.
   ['GET /api/stand-ins/suppliers', OWNER],
   ['PUT /api/stand-ins/suppliers', OWNER],
 ]);
 
-/** What a role may ask; nothing of what is open to anybody, which is no matter of roles. */
-export function mayAsk(role: Role): string[] {
-  return [...ACCESS].filter(([, allowed]) => allowed !== ANYBODY && allowed.includes(role)).map(([route]) => route); // prettier-ignore
+/** What a page shows only to who may do it, by the route that it asks. */
+const TOLD = {
+  house: 'PUT /api/studio/house',
+  priceLists: 'POST /api/studio/suppliers/:id/prices',
+  erase: 'POST /api/clients/erase',
+  standIns: 'GET /api/stand-ins/suppliers',
+  people: 'GET /api/people',
+} as const;
+export type Told = keyof typeof TOLD;
+
+/** What a role may do of that. */
+export function mayDo(role: Role): Told[] {
+  return (Object.keys(TOLD) as Told[]).filter((what) => isAllowed(TOLD[what], role));
 }
 
 interface Pattern {

@@ -21,11 +21,12 @@ export function slowDown(clock: () => number = Date.now) {
   const places = new Map<string, Failures>();
   return {
     /** How long somebody has to wait before a password is looked at, whole seconds; 0 where it is. */
-    waitS(name: string, place: string): number {
-      return Math.max(waitOf(names.get(name), NAME), waitOf(places.get(place), PLACE));
+    waitS(name: string | undefined, place: string): number {
+      return Math.max(name === undefined ? 0 : waitOf(names.get(name), NAME), waitOf(places.get(place), PLACE));
     },
-    wrong(name: string, place: string): void {
+    wrong(name: string | undefined, place: string): void {
       for (const [map, key] of [[names, name], [places, place]] as const) {
+        if (key === undefined) continue;
         const known = map.get(key);
         const count = known && clock() - known.lastMs < FORGOTTEN_MS ? known.count + 1 : 1;
         map.delete(key);
@@ -33,9 +34,11 @@ export function slowDown(clock: () => number = Date.now) {
         if (map.size > MOST) map.delete(map.keys().next().value!);
       }
     },
-    /** Somebody who knows the password has nothing to wait for; a place keeps what others did from it. */
-    right(name: string): void {
-      names.delete(name);
+    /** Somebody who knows the password has nothing to wait for; their place keeps what others did from it, without this one. */
+    right(name: string | undefined, place: string): void {
+      if (name !== undefined) names.delete(name);
+      const known = places.get(place);
+      if (known) places.set(place, { ...known, count: known.count - 1 });
     },
   }; // prettier-ignore
 

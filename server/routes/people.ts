@@ -4,7 +4,7 @@ import { APIError } from 'better-auth/api';
 import { z } from 'zod';
 import { words } from '../../core/commission/primitives';
 import { smallJson } from '../body';
-import { mayAsk, ROLES } from '../people/access';
+import { mayDo, ROLES } from '../people/access';
 import { handOver, personIn, signedIn, type Door } from '../people/door';
 import { passwordFault } from '../people/passwords';
 import {
@@ -50,7 +50,7 @@ export function peopleRoutes(store: Store, door: Door): Router {
   routes.get('/me', async (req, res) => {
     if (!(await door.isLocked())) return void res.json({ open: true });
     const person = await signedIn(req, res, auth);
-    res.json(person ? { open: false, person: told(person), may: mayAsk(person.role) } : { open: false });
+    res.json(person ? { open: false, person: told(person), may: mayDo(person.role) } : { open: false });
   });
 
   routes.post('/sign-in', smallJson(), async (req, res) => {
@@ -65,7 +65,7 @@ export function peopleRoutes(store: Store, door: Door): Router {
     // Counted before it is looked at: a hundred at once are a hundred.
     slow.wrong(name, place);
     const headers = await letIn(req, name, password);
-    slow.right(name);
+    slow.right(name, place);
     handOver(headers, res);
     const known = (await personOf(store, name))!;
     await note(store, known.id, 'signed in');

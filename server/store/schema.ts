@@ -10,6 +10,7 @@ import type { Confirmation } from '../../core/ordering/confirmation';
 import type { Text } from './largeText';
 import type { SupplierRequest } from '../supplierLink';
 
+export { links } from '../links/tables';
 export { account, invitations, journal, session, user, verification } from '../people/tables';
 
 /** A commission: what is searched and listed in columns, the whole as its validated document. */

@@ -4,6 +4,8 @@ import { call, mustSignIn } from './api';
 /* Who is here, and what they may: asked of the server once, and again when somebody has signed in or out. */
 
 export type Role = 'owner' | 'designer';
+/** What not everybody may. */
+type Told = 'house' | 'priceLists' | 'erase' | 'standIns' | 'people';
 export interface Person {
   id: string;
   name: string;
@@ -14,7 +16,7 @@ interface Me {
   /** Nobody has an account: whoever sits at the machine may do everything. */
   open: boolean;
   person?: Person;
-  may?: string[];
+  may?: Told[];
 }
 
 export const me = shallowRef<Me>();
@@ -31,8 +33,8 @@ export function lookWhoIsHere(): Promise<void> {
   ));
 }
 
-/** Whether somebody may ask for a route of the server, as its table has it; what is not known yet is not hidden. */
-export const may = (route: string) => me.value?.may?.includes(route) ?? true;
+/** Whether somebody may do something, as the server's table has it; what is not known yet is not hidden. */
+export const may = (what: Told) => me.value?.may?.includes(what) ?? true;
 
 /** A device on which one is signed in. */
 export interface Device {

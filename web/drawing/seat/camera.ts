@@ -7,7 +7,7 @@ const WIDEST_DEG = 75;
 /** Room that a photograph has around the tank, against its half. */
 const MARGIN = 0.09;
 /** Turns in which it comes to look at the middle of what is seen: each leaves a small part of what was missing. */
-const TURNS = 4;
+const TURNS = 8;
 
 /**
  * A camera at an eye, in the axes of the document, that has the whole tank in the middle of its picture and little else;

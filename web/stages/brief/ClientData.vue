@@ -15,7 +15,7 @@ const commission = useCommission();
 const router = useRouter();
 const client = computed(() => commission.document!.brief.client?.name ?? '');
 /** What cannot be taken back is the owner's. */
-const mayErase = computed(() => may('POST /api/clients/erase'));
+const mayErase = computed(() => may('erase'));
 const asked = ref(false);
 const typed = ref('');
 const fault = ref('');

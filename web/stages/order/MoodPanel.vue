@@ -8,7 +8,7 @@ import { wording } from '../../words/wording';
 /** The simulated suppliers of an order: what each will do with the next thing that is sent. Nothing where real ones stand there. */
 defineProps<{ suppliers: readonly { supplier: string; name: string }[] }>();
 const moods = shallowRef<Record<string, Mood>>();
-const load = async () => void (may('GET /api/stand-ins/suppliers') && (await api.moods().then(({ moods: now }) => (moods.value = now), () => (moods.value = undefined)))); // prettier-ignore
+const load = async () => void (may('standIns') && (await api.moods().then(({ moods: now }) => (moods.value = now), () => (moods.value = undefined)))); // prettier-ignore
 void load();
 const WORDS: Record<Mood, string> = {
   usual: wording('moodPanel.usual'),

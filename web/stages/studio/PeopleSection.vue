@@ -20,7 +20,7 @@ const all = shallowRef<readonly Person[]>([]);
 const invitations = shallowRef<readonly Waiting[]>([]);
 const journal = shallowRef<readonly JournalLine[]>([]);
 const fault = ref('');
-const isOwner = () => may('GET /api/people') && me.value?.open === false;
+const isOwner = () => may('people') && me.value?.open === false;
 
 async function load(): Promise<void> {
   await lookWhoIsHere();

@@ -24,7 +24,7 @@ void studio.load();
 void lookWhoIsHere();
 
 /** What the house is called and asks is its owner's. */
-const mayHouse = computed(() => may('PUT /api/studio/house'));
+const mayHouse = computed(() => may('house'));
 
 const PARTS = [
   { id: 'house', title: 'House' },

@@ -28,7 +28,7 @@ async function add(): Promise<void> {
   if (name === '') return;
   if (await addEntry({ name, days: ['mon', 'tue', 'wed', 'thu', 'fri'] })) fresh.value = '';
 }
-const mayTakeLists = computed(() => may('POST /api/studio/suppliers/:id/prices'));
+const mayTakeLists = computed(() => may('priceLists'));
 </script>
 
 <template>

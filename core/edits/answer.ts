@@ -1,0 +1,17 @@
+import type { Commission } from '../commission/schema';
+import type { Answer, Offered } from '../commission/quoteSchema';
+import type { Day } from '../calendar/day';
+import { freshId } from './ids';
+import { withQuote } from './quote';
+
+/** The document with what a client answered to a proposal: a yes freezes what they were shown, a question waits in the log for an answer. */
+export function withAnswer(
+  document: Commission,
+  answer: Answer & { day: Day },
+  offered: Offered,
+): Commission {
+  const { day, by } = answer;
+  if (answer.kind === 'yes') return withQuote(document, { accepted: { ...offered, day, by } });
+  const log = document.log ?? [];
+  return { ...document, log: [...log, { id: freshId('note', log), date: day, kind: 'question', text: `${by}: ${answer.text}` }] }; // prettier-ignore
+}

@@ -1,0 +1,100 @@
+import request from 'supertest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { dayPlus } from '../core/calendar/day';
+import { frozen } from '../core/pricing/accepted';
+import type { ProposalView } from '../core/pricing/proposalView';
+import { plan } from '../core/pipeline/plan';
+import { example } from '../core/testing/scape';
+import { inEnglish } from '../core/words/english';
+import { addPerson } from './people/people';
+import { testServer, type TestServer } from './testing';
+
+const doc = { ...example('held-root'), quote: { hourMinor: 4_500, margin: 0.3 } };
+const TODAY = new Date().toISOString().slice(0, 10);
+const quote = plan(doc, { today: '2027-01-02', cellMm: 20, planted: 'later' }).quote;
+const { day: _day, ...offers } = frozen(quote, doc.chosen, TODAY, '', inEnglish);
+const shows: ProposalView = {
+  title: doc.title, studio: {}, heading: 'A valley', made: ['Water.'], days: [{ day: '2027-01-14', says: 'Built.' }], asks: 'Ten minutes.',
+  lines: quote.lines.map((l) => ({ name: inEnglish(l.name), minor: l.minor })), totalMinor: quote.totalMinor, currency: 'GBP', pictures: [],
+}; // prettier-ignore
+
+let b: TestServer;
+let id: string;
+beforeAll(async () => {
+  b = await testServer();
+  id = (await request(b.app).post('/api/commissions').send(doc).expect(201)).body.id as string;
+});
+afterAll(() => b.close());
+const make = async (more: object = {}) =>
+  (await request(b.app).post(`/api/commissions/${id}/links`).send({ named: 'Mr Orchard', until: dayPlus(TODAY, 14), shows, offers, ...more }).expect(201)).body.secret as string; // prettier-ignore
+const open = (secret: string) => request(b.app).post('/api/link').send({ secret });
+const answer = (secret: string, said: object) => request(b.app).post('/api/link/answer').send({ secret, answer: said }); // prettier-ignore
+const document = async () => (await request(b.app).get(`/api/commissions/${id}`)).body.document as typeof doc;
+
+describe('a link to a proposal', () => {
+  it('shows what was shown when it was made, and nothing that is the studio’s', async () => {
+    const secret = await make();
+    const { body } = await open(secret).expect(200);
+    expect(body).toMatchObject({ kind: 'proposal', shows });
+    expect(JSON.stringify(body)).not.toMatch(/margin|costMinor|offers|commission/i);
+    // Pasted with the end of a sentence.
+    await open(`${secret}).`).expect(200);
+    // What has a field of its own that is not the client's is not taken in.
+    await request(b.app).post(`/api/commissions/${id}/links`).send({ named: 'x', until: TODAY, shows: { ...shows, margin: 0.3 }, offers }).expect(400); // prettier-ignore
+    const { links } = (await request(b.app).get(`/api/commissions/${id}/links`)).body as { links: { usedAt: string; named: string; id: string }[] }; // prettier-ignore
+    expect(links[0]).toMatchObject({ named: 'Mr Orchard', usedAt: expect.any(String) });
+    // What is kept is a hash: who reads the database has no link.
+    expect(JSON.stringify(links)).not.toContain(secret);
+    await open(links[0].id).expect(404);
+  });
+
+  it('that was withdrawn, has ended, or never was gives the same words', async () => {
+    const [withdrawn, ended] = [await make({ named: 'Gone' }), await make({ until: dayPlus(TODAY, -1) })];
+    const { links } = (await request(b.app).get(`/api/commissions/${id}/links`)).body as { links: { id: string; named: string }[] }; // prettier-ignore
+    const link = links.find((l) => l.named === 'Gone')!.id;
+    const other = (await request(b.app).post('/api/commissions').send(doc).expect(201)).body.id as string;
+    await request(b.app).delete(`/api/commissions/${other}/links/${link}`).expect(404);
+    await request(b.app).delete(`/api/commissions/${id}/links/${link}`).expect(204);
+    const said = await Promise.all([withdrawn, ended, 'AAAAAAAAAAAAAAAAAAAAAAAAAAA', ''].map((s) => open(s)));
+    for (const { status, body } of said) expect([status, body.title]).toEqual([404, said[0].body.title]);
+    await answer(withdrawn, { kind: 'yes', by: 'x' }).expect(404);
+  });
+
+  it('asks a question that stands in the log, then says yes, which freezes what was shown, once', async () => {
+    const secret = await make();
+    await answer(secret, { kind: 'question', by: 'Mr Orchard', text: 'May it be quieter at night?' }).expect(204); // prettier-ignore
+    expect((await document()).log!.at(-1)).toMatchObject({ kind: 'question', text: 'Mr Orchard: May it be quieter at night?' }); // prettier-ignore
+    // Somebody works on it and changes the price meanwhile.
+    const { revision, document: now } = (await request(b.app).get(`/api/commissions/${id}`)).body;
+    await request(b.app).put(`/api/commissions/${id}`).send({ revision, document: { ...now, quote: { ...now.quote, hourMinor: 9_000 } } }).expect(200); // prettier-ignore
+    const both = await Promise.all([answer(secret, { kind: 'yes', by: 'Mr Orchard' }), answer(secret, { kind: 'yes', by: 'Mr Orchard' })]); // prettier-ignore
+    expect(both.some((r) => r.status === 204)).toBe(true);
+    const { quote: agreed } = (await document()) as unknown as { quote: { accepted: object; hourMinor: number } }; // prettier-ignore
+    expect(agreed.accepted).toEqual({ ...offers, day: TODAY, by: 'Mr Orchard' });
+    expect(agreed.hourMinor).toBe(9_000);
+    await answer(secret, { kind: 'yes', by: 'Mr Orchard' }).expect(409);
+    expect((await open(secret)).body.answer).toMatchObject({ kind: 'yes', by: 'Mr Orchard' });
+    await answer(secret, { kind: 'question', by: 'x', text: '' }).expect(400);
+  });
+
+  it('gives the pictures in it and no others', async () => {
+    const { default: sharp } = await import('sharp');
+    const sent = async (background: string) => (await request(b.app).post(`/api/commissions/${id}/pictures`).send(await sharp({ create: { width: 40, height: 30, channels: 3, background } }).png().toBuffer()).expect(201)).body.id as string; // prettier-ignore
+    const [inIt, home] = [await sent('#446655'), await sent('#aa5522')];
+    const secret = await make({ shows: { ...shows, pictures: [{ id: inIt, caption: 'Week 8' }] } });
+    const ask = (picture: string) => request(b.app).post('/api/link/picture').send({ secret, picture });
+    await ask(inIt).expect(200).expect('Content-Type', 'image/jpeg').expect('Cache-Control', 'private, no-store'); // prettier-ignore
+    await ask(home).expect(404);
+  });
+
+  it('opens nothing else where people sign in, is erased with its client, and guessing waits', async () => {
+    const secret = await make();
+    await addPerson(b.store, b.door.auth, { name: 'I', email: 'i@fenwick.example', role: 'owner', password: 'slow river over slate' }); // prettier-ignore
+    await open(secret).expect(200);
+    await request(b.app).get(`/api/commissions/${id}/links`).expect(401);
+    const tries = await Promise.all(
+      Array.from({ length: 40 }, (_, i) => open(`guess-${i}-aaaaaaaaaaaaaaaaaa`)),
+    );
+    expect(tries.some((t) => t.status === 429)).toBe(true);
+  });
+});

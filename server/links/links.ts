@@ -1,0 +1,59 @@
+import { createHash, randomBytes } from 'node:crypto';
+import { and, desc, eq, gte, isNull } from 'drizzle-orm';
+import type { Day } from '../../core/calendar/day';
+import type { Answer, Offered } from '../../core/commission/quoteSchema';
+import type { ProposalView } from '../../core/pricing/proposalView';
+import type { Store } from '../store/store';
+import { links } from './tables';
+
+/* Links as they are kept: made, found by their secret, ended, answered. */
+
+/** 160 bits (OWASP ASVS 4.0.3, 3.2.2 asks for 64). */
+const SECRET_BYTES = 20;
+const hashOf = (secret: string) => createHash('sha256').update(secret).digest('hex');
+
+export async function makeLink(
+  store: Store,
+  link: { commissionId: string; named: string; until: Day; shows: ProposalView; offers: Offered },
+): Promise<string> {
+  const secret = randomBytes(SECRET_BYTES).toString('base64url');
+  await store.write((db) => db.insert(links).values({ ...link, id: hashOf(secret), kind: 'proposal' }));
+  return secret;
+}
+
+/** Links of a commission without what they show, the newest first. */
+export function linksOf({ db }: Store, commissionId: string) {
+  const { id, kind, named, madeAt, until, endedAt, usedAt, answer } = links;
+  return db
+    .select({ id, kind, named, madeAt, until, endedAt, usedAt, answer })
+    .from(links)
+    .where(eq(links.commissionId, commissionId))
+    .orderBy(desc(links.madeAt));
+}
+
+/** The link of a secret, as pasted into a message with whatever stands behind it; undefined where it has ended, on any ground. */
+export async function linkOf({ db }: Store, secret: string, today: Day) {
+  const id = hashOf(/^[\w-]+/.exec(secret.trim())?.[0] ?? '');
+  const [row] = await db
+    .select()
+    .from(links)
+    .where(and(eq(links.id, id), isNull(links.endedAt), gte(links.until, today)))
+    .limit(1);
+  return row;
+}
+
+export async function linkUsed(store: Store, id: string): Promise<void> {
+  await store.write((db) => db.update(links).set({ usedAt: new Date() }).where(eq(links.id, id)));
+}
+
+/** Ends it at once; false where the commission has none of that id that is open. */
+export async function endLink(store: Store, commissionId: string, id: string): Promise<boolean> {
+  const done = await store.write((db) =>
+    db.update(links).set({ endedAt: new Date() }).where(and(eq(links.id, id), eq(links.commissionId, commissionId), isNull(links.endedAt))),
+  ); // prettier-ignore
+  return (done as { rowsAffected?: number }).rowsAffected === 1;
+}
+
+export async function linkAnswered(store: Store, id: string, answer: Answer & { day: Day }): Promise<void> {
+  await store.write((db) => db.update(links).set({ answer }).where(eq(links.id, id)));
+}

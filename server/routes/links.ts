@@ -1,0 +1,115 @@
+import { Router, type Request } from 'express';
+import { z } from 'zod';
+import { answerSchema, type Answer } from '../../core/commission/quoteSchema';
+import { linkAskSchema } from '../../core/pricing/proposalView';
+import { smallJson } from '../body';
+import type { Jobs } from '../jobs/jobs';
+import { endLink, linkAnswered, linkOf, linksOf, linkUsed, makeLink } from '../links/links';
+import { personIn } from '../people/door';
+import { note } from '../people/people';
+import { slowDown } from '../people/slowDown';
+import { notFound, Problem } from '../problem';
+import { saveCommission } from '../store/commissions';
+import { pictureOf } from '../store/pictures';
+import type { Store } from '../store/store';
+import { keptOf, known, living } from './commissions';
+import { read } from './read';
+
+const secretAsk = z.object({ secret: z.string().max(200) });
+const pictureAsk = secretAsk.extend({ picture: z.string().max(64) });
+const answerAsk = secretAsk.extend({ answer: answerSchema });
+
+/** Withdrawn, ended or never there: nobody learns which. */
+const NOT_GOOD = 'This link is not good any more. Ask whoever sent it for a new one.';
+
+/** Links of a commission, for who works on it. */
+export function linkRoutes(store: Store): Router {
+  const routes = Router({ mergeParams: true });
+
+  routes.get('/:id/links', async (req: Request<{ id: string }>, res) => {
+    await known(store, req.params.id);
+    res.json({ links: await linksOf(store, req.params.id) });
+  });
+
+  routes.post('/:id/links', smallJson(), async (req, res) => {
+    const { id } = await living(store, req.params.id as string);
+    const secret = await makeLink(store, { ...read(linkAskSchema, req.body), commissionId: id });
+    await note(store, personIn(res)?.id ?? null, 'link given', id);
+    res.status(201).json({ secret });
+  });
+
+  routes.delete('/:id/links/:link', async (req: Request<{ id: string; link: string }>, res) => {
+    const { id } = await known(store, req.params.id);
+    if (!(await endLink(store, id, req.params.link))) throw notFound('link');
+    await note(store, personIn(res)?.id ?? null, 'link withdrawn', id);
+    res.status(204).end();
+  });
+  return routes;
+}
+
+const dayNow = () => new Date().toISOString().slice(0, 10);
+/** How often a yes is tried again that meets somebody's save. */
+const TRIES = 5;
+
+/** What a link opens: its one view, the pictures in it, and a word back. Its secret comes in a body, never in an address. */
+export function openedLinkRoutes(store: Store, jobs: Jobs): Router {
+  const routes = Router();
+  const slow = slowDown();
+
+  /** The link of a secret; wrong ones from one place wait longer and longer. */
+  async function opened(req: Request, secret: string) {
+    const place = req.ip ?? '';
+    const waitS = slow.waitS(undefined, place);
+    if (waitS > 0) throw new Problem(429, `Too many links that are none: try again in ${waitS} seconds.`);
+    // Counted before it is looked for: forty at once are forty.
+    slow.wrong(undefined, place);
+    const link = await linkOf(store, secret, dayNow());
+    if (!link) throw new Problem(404, NOT_GOOD);
+    slow.right(undefined, place);
+    return link;
+  }
+
+  routes.post('/', smallJson(), async (req, res) => {
+    const link = await opened(req, read(secretAsk, req.body).secret);
+    await linkUsed(store, link.id);
+    const { kind, shows, answer, until } = link;
+    res.json({ kind, shows, until, ...(answer ? { answer } : {}) });
+  });
+
+  routes.post('/picture', smallJson(), async (req, res) => {
+    const { secret, picture } = read(pictureAsk, req.body);
+    const link = await opened(req, secret);
+    const kept = link.shows.pictures.some((p) => p.id === picture) && (await pictureOf(store, link.commissionId, picture)); // prettier-ignore
+    if (!kept) throw notFound('picture');
+    res.type('image/jpeg').setHeader('Cache-Control', 'private, no-store').send(kept.jpeg);
+  });
+
+  routes.post('/answer', smallJson(), async (req, res) => {
+    const { secret, answer } = read(answerAsk, req.body);
+    const link = await opened(req, secret);
+    if (link.answer?.kind === 'yes') throw new Problem(409, 'A yes to this is noted already.');
+    const said = { ...answer, day: dayNow() };
+    await intoDocument(link, said);
+    await linkAnswered(store, link.id, said);
+    res.status(204).end();
+  });
+
+  /** A yes freezes the version that was shown, a question stands in the log; over whatever somebody saves meanwhile. */
+  async function intoDocument(
+    { commissionId, offers }: { commissionId: string; offers: object },
+    answer: Answer & { day: string },
+  ): Promise<void> {
+    for (let i = 0; i < TRIES; i++) {
+      let revision = 0;
+      const answered = await jobs.run('readAnswer', { who: commissionId }, async () => {
+        const row = await living(store, commissionId);
+        revision = row.revision;
+        return { text: row.document, answer, offers };
+      });
+      const { kept } = keptOf(answered);
+      if ((await saveCommission(store, commissionId, revision, kept)).saved) return;
+    }
+    throw new Problem(503, 'Somebody is working on it just now: try again in a moment.');
+  }
+  return routes;
+}
