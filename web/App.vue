@@ -20,6 +20,8 @@ const AppOverlays = defineAsyncComponent({
 const OVERLAYS_AFTER_MS = 1_500;
 const SignIn = defineAsyncComponent(() => import('./frame/people/SignIn.vue'));
 const route = useRoute();
+/** Where nobody has to be signed in. */
+const DOORS: readonly unknown[] = ['join', 'link'];
 const preferences = usePreferences();
 const idle = ref(false);
 
@@ -38,7 +40,7 @@ onMounted(() => setTimeout(() => (idle.value = true), OVERLAYS_AFTER_MS));
     <button class="solid" @click="reload">Load the newer one</button>
   </p>
   <router-view />
-  <SignIn v-if="mustSignIn && route.name !== 'join'" />
+  <SignIn v-if="mustSignIn && !DOORS.includes(route.name)" />
   <AppOverlays v-if="idle || overlaysWanted" />
 </template>
 

@@ -8,6 +8,7 @@ export const router = createRouter({
     { path: '/', name: 'commissions', component: LIST },
     { path: '/week', name: 'week', component: () => import('./stages/commissions/WeekPage.vue') },
     { path: '/studio/:part?', name: 'studio', component: () => import('./stages/studio/StudioPage.vue') },
+    { path: '/l', name: 'link', component: () => import('./frame/links/LinkPage.vue') },
     { path: '/join', name: 'join', component: () => import('./frame/people/JoinPage.vue') },
     {
       path: '/c/:id',

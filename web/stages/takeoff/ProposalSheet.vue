@@ -1,9 +1,6 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref, toRef } from 'vue';
 import type { Commission } from '../../../core/commission/schema';
-import { firstToOrder } from '../../../core/ordering/order';
-import { sittingTitle } from '../../../core/sittings/sittings';
-import { percentOf } from '../../../core/units/quantity';
 import { variations } from '../../../core/pricing/accepted';
 import type { Planted } from '../../../core/planted/planted';
 import type { Spot3 } from '../../../core/view/sightLine';
@@ -17,6 +14,7 @@ import type { FieldView, ShownPlan } from '../../workers/planWorker';
 import { useSteadySize } from '../../drawing/steadySize';
 import { wording } from '../../words/wording';
 import { VARIATION_WORDS } from './variationWords';
+import { proposalView } from './proposalView';
 import ProposalOptions from './ProposalOptions.vue';
 
 /** What the client reads and signs: the picture from their seat, what it is, when what happens, what it asks of them, the price. */
@@ -50,47 +48,15 @@ const frame = ref<HTMLElement>();
 const { width } = useSteadySize(frame);
 const PLAN_PX = 300;
 const k = computed(() => PLAN_PX / doc.value.vessel.innerMm.length);
-const sizeWords = computed(() => {
-  const { length, width, height } = doc.value.vessel.innerMm;
-  return [length, width, height].map((mm) => f.length(mm)).join(' × ');
-});
-/** What it is made of, in the client's words. */
-const made = computed(() => {
-  const { survey, takeOff } = props.plan;
-  const plants = [...new Set(takeOff.lines.filter((l) => l.kind === 'plants').map((l) => f.words(l.name)))];
-  const stone = survey.pieces.length;
-  return [
-    wording('proposal.tank', { size: sizeWords.value, water: f.volume(survey.freeWaterL, 0) }),
-    stone ? wording('proposal.pieces', { count: stone, mass: f.mass(survey.pieces.reduce((n, p) => n + p.massKg, 0)) }) : '',
-    plants.length ? wording('proposal.plants', { plants: plants.join(', ') }) : '',
-  ].filter(Boolean);
-}); // prettier-ignore
-/** When what happens, the soonest first. */
-const days = computed(() => {
-  const { order, build, care } = props.plan;
-  const first = firstToOrder(order);
-  return [
-    ...(first ? [{ day: first.orderBy, says: wording('proposal.orderBy') }] : []),
-    ...build.earlier.map((s) => ({ day: s.day, says: f.words(sittingTitle(s)) })),
-    { day: build.buildDay, says: wording('proposal.build') },
-    ...build.visits.map((v) => ({ day: v.day, says: wording('proposal.visit') })),
-    { day: care.weeks[7].days[6].day, says: wording('proposal.weeks') },
-  ].sort((a, b) => a.day.localeCompare(b.day));
-});
-const asks = computed(() =>
-  wording('proposal.asks', {
-    first: props.plan.care.weeks[0].minutes,
-    last: props.plan.care.weeks[7].minutes,
-  }),
-);
+/** What it says in words: the same that a link shows. */
+const view = computed(() => proposalView(doc.value, props.plan, f));
 /** Once they have said yes: the version that was agreed, and what came to it or went from it since. */
 const agreed = computed(() =>
   rules.value.accepted?.option === option.value.id ? rules.value.accepted : undefined,
 );
 const since = computed(() => (agreed.value ? variations(agreed.value, quote.value) : []));
+/** Keyed as the quote has them. */
 const price = computed(() => (agreed.value ?? quote.value).lines.filter((l) => l.minor !== 0));
-const taxMinor = computed(() => (agreed.value ?? quote.value).taxMinor);
-const totalMinor = computed(() => (agreed.value ?? quote.value).totalMinor);
 </script>
 
 <template>
@@ -132,7 +98,7 @@ const totalMinor = computed(() => (agreed.value ?? quote.value).totalMinor);
       <section>
         <h2>{{ option.title || wording('proposal.scape') }}</h2>
         <p v-if="commission.brief.story" class="story">{{ commission.brief.story }}</p>
-        <p v-for="m in made" :key="m">{{ m }}</p>
+        <p v-for="m in view.made" :key="m">{{ m }}</p>
         <svg :width="PLAN_PX" :height="commission.vessel.innerMm.width * k + 2" class="plan">
           <PlanView
             :vessel="commission.vessel"
@@ -159,14 +125,14 @@ const totalMinor = computed(() => (agreed.value ?? quote.value).totalMinor);
         <h2>{{ wording('proposal.when') }}</h2>
         <table>
           <tbody>
-            <tr v-for="d in days" :key="`${d.day} ${d.says}`">
+            <tr v-for="d in view.days" :key="`${d.day} ${d.says}`">
               <td class="day">{{ shortDay(d.day) }}</td>
               <td>{{ d.says }}</td>
             </tr>
           </tbody>
         </table>
         <h2>{{ wording('proposal.yours') }}</h2>
-        <p>{{ asks }}</p>
+        <p>{{ view.asks }}</p>
       </section>
     </div>
     <section v-if="parts?.length" class="grows">
@@ -198,13 +164,13 @@ const totalMinor = computed(() => (agreed.value ?? quote.value).totalMinor);
           </tr>
         </tbody>
         <tfoot>
-          <tr v-if="rules.tax">
-            <td>{{ rules.tax.name }} {{ percentOf(rules.tax.share) }} %</td>
-            <td class="right">{{ sum(taxMinor) }}</td>
+          <tr v-if="view.tax">
+            <td>{{ view.tax.name }} {{ view.tax.percent }} %</td>
+            <td class="right">{{ sum(view.tax.minor) }}</td>
           </tr>
           <tr class="total">
             <td>{{ wording('proposal.total') }}</td>
-            <td class="right" data-test="total">{{ sum(totalMinor) }}</td>
+            <td class="right" data-test="total">{{ sum(view.totalMinor) }}</td>
           </tr>
         </tfoot>
       </table>

@@ -14,6 +14,7 @@ import { wording } from '../../words/wording';
 import { VARIATION_WORDS } from './variationWords';
 import StudioFigures from './StudioFigures.vue';
 import ProposalSheet from './ProposalSheet.vue';
+import ProposalLinks from './ProposalLinks.vue';
 import QuoteRules from './QuoteRules.vue';
 
 const GrowingFilm = defineAsyncComponent(() => import('../../drawing/growing/GrowingFilm.vue'));
@@ -127,6 +128,7 @@ const print = () => window.print();
           </button>
         </template>
       </section>
+      <ProposalLinks :plan="plan" />
       <QuoteRules />
     </aside>
   </div>

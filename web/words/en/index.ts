@@ -6,6 +6,7 @@ import { DOCUMENT } from './document';
 import { DRAWING } from './drawing';
 import { FRAME } from './frame';
 import { HANDOVER } from './handover';
+import { LINKS } from './links';
 import { LOG } from './log';
 import { OPTIONS } from './options';
 import { ORDER } from './order';
@@ -25,6 +26,7 @@ export const WORDING = {
   ...DRAWING,
   ...FRAME,
   ...HANDOVER,
+  ...LINKS,
   ...LOG,
   ...OPTIONS,
   ...ORDER,

@@ -1,0 +1,68 @@
+import { describe, expect, it } from 'vitest';
+import { figure, onPage } from './page';
+import { withDemo } from './harness';
+
+/* A proposal sent by a link: read on a telephone by somebody without an account, asked about, said yes to, withdrawn while it is open. */
+
+const b = withDemo({ width: 1280, height: 800 }, { seat: true });
+
+/** A client's telephone: nothing of the studio's browser is there. */
+async function telephone() {
+  const page = b.watched(await (await b.browser.createBrowserContext()).newPage());
+  await page.setViewport({ width: 390, height: 844, isMobile: true, hasTouch: true });
+  return { page, at: onPage(page, b.server.url) };
+}
+async function linkMade(named: string): Promise<string> {
+  await b.at.type('[data-test="link-named"]', named);
+  const before = await b.page.$eval('[data-test="link"]', (el) => el.textContent).catch(() => '');
+  await b.at.press('[data-test="link-make"]');
+  return b.at.until('[data-test="link"]', (w) => w.includes('/l#') && w !== before, 60_000);
+}
+
+describe('a proposal by a link', () => {
+  it('is read on a telephone with its pictures, asked about, said yes to, and stands as agreed', async () => {
+    await b.at.open('/c/demo-valley/quote');
+    const total = figure(await b.at.words('[data-test="proposal"] [data-test="total"]'));
+    const link = await linkMade('Orchard Lane');
+    const client = await telephone();
+    await client.page.goto(link, { waitUntil: 'load' });
+    expect(figure(await client.at.words('[data-test="link-total"]'))).toBe(total);
+    await client.page.waitForFunction(() => [...document.querySelectorAll('img')].some((i) => i.naturalWidth > 300)); // prettier-ignore
+    expect(await client.page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+    expect(await client.page.evaluate(() => document.body.innerText)).not.toMatch(
+      /margin|cost of|Find or do/i,
+    );
+    await client.at.press('[data-test="answer-ask"]');
+    await client.page.type('[data-test="answer-by"]', 'A. Orchard');
+    await client.page.type('[data-test="answer-text"]', 'Does it hum at night?');
+    await client.at.press('[data-test="answer-send"]');
+    await client.at.until('[data-test="answer"]', (w) => w.includes('will answer you'));
+    await client.at.press('[data-test="answer-yes"]');
+    await client.at.until('[data-test="answer"]', (w) => w.includes('You said yes on'));
+    await client.page.close();
+    // The studio's page has it once it is loaded again; before it, it says so.
+    await b.at.load('/c/demo-valley/quote');
+    await b.at.until('[data-test="agreed"]', (w) => w.includes('A. Orchard'));
+    await b.at.until('[data-link="Orchard Lane"]', (w) => w.includes('yes on'));
+    await b.at.open('/c/demo-valley/log');
+    await b.at.until('ol', (w) => w.includes('A. Orchard: Does it hum at night?'));
+  });
+
+  it('withdrawn while it is open takes no answer any more, and opened again is the plain page', async () => {
+    await b.at.open('/c/demo-desk/quote');
+    await b.at.words('[data-test="proposal"] [data-test="total"]');
+    const link = await linkMade('The desk');
+    const client = await telephone();
+    await client.page.goto(link, { waitUntil: 'load' });
+    await client.page.waitForSelector('[data-test="answer-yes"]');
+    await b.at.press('[data-link="The desk"] [data-test="link-end"]');
+    await b.at.until('[data-link="The desk"]', (w) => w.includes('withdrawn'));
+    await client.page.type('[data-test="answer-by"]', 'X');
+    await client.at.press('[data-test="answer-yes"]');
+    await client.at.until('[data-test="answer"] [role="alert"]', (w) => w.includes('not good any more'));
+    await client.page.reload({ waitUntil: 'load' });
+    await client.at.until('[data-test="link-fault"]', (w) => w.includes('not good any more'));
+    expect(await client.page.evaluate(() => document.body.innerText)).not.toContain('desk');
+    await client.page.close();
+  });
+});
