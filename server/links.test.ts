@@ -87,7 +87,27 @@ describe('a link to a proposal', () => {
     await ask(home).expect(404);
   });
 
-  it('opens nothing else where people sign in, is erased with its client, and guessing waits', async () => {
+  it('goes with its client: nothing of it is left in the folder', async () => {
+    const client = { name: 'Halvard Quill', place: 'hall' };
+    const theirs = { ...doc, brief: { ...doc.brief, client } };
+    const mine = (await request(b.app).post('/api/commissions').send(theirs).expect(201)).body.id as string;
+    const ask = {
+      named: 'Halvard Quill',
+      until: dayPlus(TODAY, 9),
+      shows: { ...shows, client: client.name },
+      offers,
+    };
+    const { secret } = (await request(b.app).post(`/api/commissions/${mine}/links`).send(ask).expect(201)).body as { secret: string }; // prettier-ignore
+    await open(secret).expect(200);
+    const { body } = await request(b.app).post('/api/clients/erase').send({ name: client.name }).expect(200);
+    expect(body.left).toEqual([]);
+    await open(secret).expect(404);
+    const { readFile, readdir } = await import('node:fs/promises');
+    for (const file of await readdir(b.folder))
+      if (file.startsWith('utsuwa.db')) expect((await readFile(`${b.folder}/${file}`)).includes('Halvard Quill')).toBe(false); // prettier-ignore
+  });
+
+  it('opens nothing else where people sign in, and guessing waits', async () => {
     const secret = await make();
     await addPerson(b.store, b.door.auth, { name: 'I', email: 'i@fenwick.example', role: 'owner', password: 'slow river over slate' }); // prettier-ignore
     await open(secret).expect(200);

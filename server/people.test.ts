@@ -2,7 +2,15 @@ import type { Express } from 'express';
 import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { ACCESS, ANYBODY, isAllowed, mayDo, ROLES, routeOf, type Role } from './people/access';
-import { addPerson, changeRole, hasPeople, invite, journalLines, peopleOf } from './people/people';
+import {
+  addPerson,
+  changeRole,
+  hasPeople,
+  invite,
+  journalLines,
+  peopleOf,
+  signOutAll,
+} from './people/people';
 import { testServer, type TestServer } from './testing';
 
 const WORDS = 'slow river over slate';
@@ -175,6 +183,13 @@ describe('with accounts', () => {
     const done = await Promise.all([changeRole(b.store, id, me.id, 'none'), changeRole(b.store, me.id, id, 'none')]); // prettier-ignore
     expect(done.filter(Boolean)).toHaveLength(1);
     expect((await peopleOf(b.store)).filter((p) => p.role === 'owner')).toHaveLength(1);
+  });
+
+  it('signs everybody out where a backup was put in place: what was ended since stays ended', async () => {
+    const cookie = await cookieOf((await peopleOf(b.store))[0].email);
+    await as(cookie).get('/api/commissions').expect(200);
+    await signOutAll(b.store);
+    await as(cookie).get('/api/commissions').expect(401);
   });
 
   it('notes what was done with accounts, by whom', async () => {

@@ -1,6 +1,7 @@
 import { existsSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { dataFolder } from './dataFolder';
+import { signOutAll } from './people/people';
 import { restore } from './store/backups';
 import { claimFolder } from './store/folder';
 import { openStore } from './store/store';
@@ -23,7 +24,9 @@ async function main(): Promise<void> {
     await claim.release();
   }
   // Opened once, so that a backup of an older version is brought up to date now and not found wanting later.
-  await (await openStore(folder)).close();
+  const store = await openStore(folder);
+  await signOutAll(store);
+  await store.close();
   console.log(`${file} is in place in ${folder}.`);
   if (aside) console.log(`What was there is kept in ${aside}.`);
 }

@@ -47,7 +47,8 @@ describe('a belt', () => {
         for (const [mx, my] of smooth(line))
           expect(polygonContains(ring, mx, Math.min(449, my + 0.5))).toBe(false);
       }),
-      { numRuns: 100 },
+      // Of this one a rounded corner once made a loop, and the whole was taken as its hull, across the path.
+      { numRuns: 100, examples: [[{ xs: [422, 504, 278, 509], wide: 81, belt: 61, side: 'right' }]] },
     );
   });
 });

@@ -31,7 +31,22 @@ function opened(rings: PathsD, slit: number): Point[] {
     ring.map(({ x, y }): Point => [Math.round(x), Math.round(y)]),
   );
   const [largest = []] = all.sort((a, b) => polygonArea(b) - polygonArea(a));
-  return withoutSpikes(largest);
+  return withoutLoops(withoutSpikes(largest));
+}
+
+/** Loops that are gone through at most. */
+const MOST_LOOPS = 20;
+/** Where two edges cross, by the rounding of a corner, the smaller of the two loops goes. */
+function withoutLoops(ring: Point[]): Point[] {
+  let kept = ring;
+  for (let n = 0; n < MOST_LOOPS; n++) {
+    const met = firstCrossing(kept);
+    if (!met) return kept;
+    const [i, j] = met;
+    const [inner, outer] = [kept.slice(i + 1, j + 1), [...kept.slice(0, i + 1), ...kept.slice(j + 1)]];
+    kept = polygonArea(inner) > polygonArea(outer) ? inner : outer;
+  }
+  return kept;
 }
 
 /** Where a ring comes back to a corner that it had, the smaller of its two loops goes; and edges that come back along themselves. */

@@ -13,8 +13,6 @@ export interface Door {
   slow: SlowDown;
   /** Whether anybody has an account: until then all is open, on this machine alone. */
   isLocked(): Promise<boolean>;
-  /** Looks again after the first account was made. */
-  looked(): void;
   /** Lets through who may. */
   guard: RequestHandler;
 }
@@ -27,7 +25,6 @@ export async function openDoor(store: Store, { isSecure = false } = {}): Promise
     auth,
     slow: slowDown(),
     isLocked,
-    looked: () => (locked = false),
     guard: (req, res, next) => void guarded(req, res, next).catch(next),
   };
 

@@ -184,3 +184,8 @@ export async function signOutThere(store: Store, who: string, id: string): Promi
   const done = await store.write((db) => db.delete(session).where(and(eq(session.id, id), eq(session.userId, who))));
   return (done as { rowsAffected?: number }).rowsAffected === 1;
 } // prettier-ignore
+
+/** Signs everybody out: what a backup knows of sessions is older than what has been ended since. */
+export async function signOutAll(store: Store): Promise<void> {
+  await store.write((db) => db.batch([db.delete(session), db.insert(journal).values({ who: null, what: 'a backup put in place: everybody signed out' })])); // prettier-ignore
+}

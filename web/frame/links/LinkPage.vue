@@ -266,6 +266,9 @@ textarea {
   min-height: 44px;
 }
 @media (max-width: 700px) {
+  .studio {
+    text-align: left;
+  }
   .sheet,
   .answer {
     padding: 16px;

@@ -113,7 +113,13 @@ const reload = () => window.location.reload();
 
 <style scoped>
 .links {
-  margin-top: 20px;
+  margin: 20px 0;
+}
+.links .figures {
+  grid-template-columns: 1fr 1fr;
+}
+.links .figures > :first-child {
+  grid-column: 1 / -1;
 }
 .made {
   border-left: 3px solid var(--celadon);
