@@ -2,6 +2,7 @@ import type { Day } from '../core/calendar/day';
 import type { Scan, Shape } from '../core/commission/schema';
 import { parseCommission } from '../core/commission/parse';
 import { apart, scansOf, shapeApart } from '../core/exchange/apart';
+import { dayNow } from '../server/dayNow';
 import { columnsOf } from '../server/store/columns';
 import { createCommission, listCommissions } from '../server/store/commissions';
 import { addMissing } from '../server/store/lists';
@@ -18,7 +19,7 @@ import { STUDIO } from './commissions/parts';
 import { faultLine } from '../core/commission/faultLine';
 
 /** Puts the made-up studio and its commissions into a database that has none. */
-export async function seedDemo(store: Store, today: Day = localToday()): Promise<void> {
+export async function seedDemo(store: Store, today: Day = dayNow()): Promise<void> {
   const known = await readStudio(store);
   const meshes = new Map<string, Uint8Array<ArrayBuffer>>();
   const yard = YARD.map((p) => ({ ...p, shape: shapeApart(p.shape, meshes) }));
@@ -61,10 +62,4 @@ export async function seedDemo(store: Store, today: Day = localToday()): Promise
 /** What was measured of each scan when its mesh was taken out. */
 function figuresIn(pieces: readonly { shape: Shape }[]): Map<string, Scan> {
   return new Map(pieces.flatMap(({ shape }) => (shape.kind === 'scan' ? [[shape.mesh, shape]] : [])));
-}
-
-function localToday(): Day {
-  const now = new Date();
-  const two = (n: number) => String(n).padStart(2, '0');
-  return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`;
 }

@@ -26,7 +26,7 @@ describe('a proposal by a link', () => {
     const link = await linkMade('Orchard Lane');
     const client = await telephone();
     await client.page.goto(link, { waitUntil: 'load' });
-    expect(figure(await client.at.words('[data-test="link-total"]'))).toBe(total);
+    expect(figure(await client.at.words('[data-test="link-proposal"] [data-test="total"]'))).toBe(total);
     await client.page.waitForFunction(() => [...document.querySelectorAll('img')].some((i) => i.naturalWidth > 300)); // prettier-ignore
     expect(await client.page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
     expect(await client.page.evaluate(() => document.body.innerText)).not.toMatch(

@@ -71,7 +71,7 @@ describe('people', () => {
     await ines.at.until('.people', (w) => w.includes('You are Ines, owner'));
     await typeInto(ines.page, 'invite-name', 'Tom');
     await ines.at.press('[data-test="invite"]');
-    const link = await ines.at.words('[data-test="invite-link"]');
+    const link = await ines.at.words('[data-test="link"]');
     expect(link).toMatch(/\/join#[\w-]{27}$/);
 
     const tom = await device();

@@ -85,6 +85,17 @@ function newestIn(path) {
   return Math.max(stat.mtimeMs, ...readdir(path).map((name) => newestIn(join(path, name))));
 }
 
+/** A program of the project with the words of this command, in this terminal: built first where it is not. */
+export async function command(name) {
+  try {
+    await installed();
+    await built();
+    await run(process.execPath, [program(name), ...process.argv.slice(2)], { loud: true });
+  } catch (error) {
+    failed(error);
+  }
+}
+
 /** Starts the server in this terminal; Ctrl-C reaches it and is waited for. */
 export function serve(env = {}) {
   const child = spawn(process.execPath, ['--enable-source-maps', program('server/main')], {

@@ -6,16 +6,17 @@ import type { ProposalView } from '../core/pricing/proposalView';
 import { plan } from '../core/pipeline/plan';
 import { example } from '../core/testing/scape';
 import { inEnglish } from '../core/words/english';
+import { dayNow } from './dayNow';
 import { addPerson } from './people/people';
 import { testServer, type TestServer } from './testing';
 
 const doc = { ...example('held-root'), quote: { hourMinor: 4_500, margin: 0.3 } };
-const TODAY = new Date().toISOString().slice(0, 10);
+const TODAY = dayNow();
 const quote = plan(doc, { today: '2027-01-02', cellMm: 20, planted: 'later' }).quote;
 const { day: _day, ...offers } = frozen(quote, doc.chosen, TODAY, '', inEnglish);
 const shows: ProposalView = {
   title: doc.title, studio: {}, heading: 'A valley', made: ['Water.'], days: [{ day: '2027-01-14', says: 'Built.' }], asks: 'Ten minutes.',
-  lines: quote.lines.map((l) => ({ name: inEnglish(l.name), minor: l.minor })), totalMinor: quote.totalMinor, currency: 'GBP', pictures: [],
+  lines: quote.lines.map((l) => ({ key: l.key, name: inEnglish(l.name), minor: l.minor })), totalMinor: quote.totalMinor, currency: 'GBP', pictures: [],
 }; // prettier-ignore
 
 let b: TestServer;
@@ -68,13 +69,28 @@ describe('a link to a proposal', () => {
     const { revision, document: now } = (await request(b.app).get(`/api/commissions/${id}`)).body;
     await request(b.app).put(`/api/commissions/${id}`).send({ revision, document: { ...now, quote: { ...now.quote, hourMinor: 9_000 } } }).expect(200); // prettier-ignore
     const both = await Promise.all([answer(secret, { kind: 'yes', by: 'Mr Orchard' }), answer(secret, { kind: 'yes', by: 'Mr Orchard' })]); // prettier-ignore
-    expect(both.some((r) => r.status === 204)).toBe(true);
+    expect(both.map((r) => r.status).sort()).toEqual([204, 409]);
     const { quote: agreed } = (await document()) as unknown as { quote: { accepted: object; hourMinor: number } }; // prettier-ignore
     expect(agreed.accepted).toEqual({ ...offers, day: TODAY, by: 'Mr Orchard' });
     expect(agreed.hourMinor).toBe(9_000);
     await answer(secret, { kind: 'yes', by: 'Mr Orchard' }).expect(409);
     expect((await open(secret)).body.answer).toMatchObject({ kind: 'yes', by: 'Mr Orchard' });
     await answer(secret, { kind: 'question', by: 'x', text: '' }).expect(400);
+  });
+
+  it('says yes once, by whichever link, and to nothing of a commission that was removed', async () => {
+    const before = await document();
+    await answer(await make({ offers: { ...offers, totalMinor: 1 } }), {
+      kind: 'yes',
+      by: 'Somebody else',
+    }).expect(409);
+    expect((await document()).quote).toEqual(before.quote);
+    const gone = (await request(b.app).post('/api/commissions').send({ ...doc, title: 'Quiet hall' }).expect(201)).body.id as string; // prettier-ignore
+    const ask = { named: 'x', until: dayPlus(TODAY, 9), shows, offers };
+    const { secret } = (await request(b.app).post(`/api/commissions/${gone}/links`).send(ask).expect(201)).body as { secret: string }; // prettier-ignore
+    await request(b.app).delete(`/api/commissions/${gone}`).expect(200);
+    for (const said of [await open(secret), await answer(secret, { kind: 'yes', by: 'x' })])
+      expect([said.status, said.text.includes('Quiet hall')]).toEqual([404, false]);
   });
 
   it('gives the pictures in it and no others', async () => {

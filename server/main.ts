@@ -6,7 +6,7 @@ import { dataFolder } from './dataFolder';
 import { openJobs } from './jobs/jobs';
 import { limitedServer } from './limits';
 import { openDoor } from './people/door';
-import { hasPeople } from './people/people';
+import { dropEnded, hasPeople } from './people/people';
 import { openPictures } from './pictures/pictures';
 import { reachedAs, type Reached } from './reached';
 import { ROOT } from './root';
@@ -100,6 +100,7 @@ async function lookAfter(store: Store): Promise<void> {
       return void (await store.backUpDaily({ keepAll: true }));
     }
     await purgeRemoved(store);
+    await dropEnded(store);
     await store.backUpDaily();
     await dropUnwantedMeshes(store);
   } catch (error) {

@@ -5,6 +5,7 @@ import { ACCESS, ANYBODY, isAllowed, mayDo, ROLES, routeOf, type Role } from './
 import {
   addPerson,
   changeRole,
+  dropEnded,
   hasPeople,
   invite,
   journalLines,
@@ -185,6 +186,14 @@ describe('with accounts', () => {
     expect((await peopleOf(b.store)).filter((p) => p.role === 'owner')).toHaveLength(1);
   });
 
+  it('keeps no session that has ended by itself', async () => {
+    const cookie = await cookieOf((await peopleOf(b.store))[0].email);
+    await dropEnded(b.store, new Date(Date.now() + 29 * 86_400_000));
+    await as(cookie).get('/api/commissions').expect(200);
+    await dropEnded(b.store, new Date(Date.now() + 31 * 86_400_000));
+    await as(cookie).get('/api/commissions').expect(401);
+  });
+
   it('signs everybody out where a backup was put in place: what was ended since stays ended', async () => {
     const cookie = await cookieOf((await peopleOf(b.store))[0].email);
     await as(cookie).get('/api/commissions').expect(200);
@@ -195,13 +204,13 @@ describe('with accounts', () => {
   it('notes what was done with accounts, by whom', async () => {
     const what = (await journalLines(b.store)).map((l) => l.what);
     for (const line of [
-      'account made',
-      'signed in',
-      'invited as designer',
-      'invitation withdrawn',
-      'password changed',
-      'account removed',
-    ])
+      'made',
+      'signed-in',
+      'invited',
+      'invitation-withdrawn',
+      'password-changed',
+      'removed',
+    ] as const)
       // prettier-ignore
       expect(what).toContain(line);
   });

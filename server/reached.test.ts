@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { readFileSync } from 'node:fs';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { makeCertificate } from './certificate';
+import { makeCertificate } from './tls/certificate';
 import { limitedServer } from './limits';
 import { reachedAs } from './reached';
 

@@ -1,6 +1,6 @@
 import { clockOf, minuteOf } from '../calendar/clock';
 import { isLiving, nameOfEntry, nameOfSupplier } from '../commission/lookup';
-import type { ComingLine } from '../ordering/coming';
+import { hourOnTheDay, type ComingLine } from '../ordering/coming';
 import type { Resolved } from '../resolved/resolved';
 import type { Finding } from '../words/finding';
 import { PRACTICE, say } from '../words/text';
@@ -18,16 +18,18 @@ const UNPACKED_MIN = { living: 60, goods: 15 };
  */
 export function onTheHour(
   job: Resolved,
-  build: Pick<BuildPlan, 'tasks' | 'startTime' | 'buildDay'>,
+  build: Pick<BuildPlan, 'tasks' | 'startTime'>,
   coming: readonly ComingLine[],
 ): Finding[] {
   return coming.flatMap((c): Finding[] => {
-    const hour = job.parcels?.find((p) => p.reference === c.reference)?.hour;
-    if (hour === undefined || c.day !== build.buildDay || c.given === 0 || c.received) return [];
+    const hour = hourOnTheDay(job, c);
+    if (hour === undefined || c.given === 0 || c.received) return [];
     const own = tasksOf(job, c.line);
     const starts = build.tasks.filter((t) => own.includes(taskOf(t))).map((t) => t.startMin);
+    // What no task is of by name, glue or a bottle, may be wanted with the first.
+    const firstMin = starts.length > 0 ? Math.min(...starts) : 0;
     const ready = minuteOf(hour) + UNPACKED_MIN[isLiving(job, c.line) ? 'living' : 'goods'];
-    const wanted = minuteOf(build.startTime) + Math.min(...starts);
+    const wanted = minuteOf(build.startTime) + firstMin;
     if (ready <= wanted) return [];
     const at = (minute: number) => clockOf('00:00', minute);
     return [

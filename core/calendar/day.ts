@@ -12,6 +12,11 @@ export function isDay(text: string): boolean {
   return /^\d{4}-\d{2}-\d{2}$/.test(text) && isValid(parseISO(text));
 }
 
+/** The day that a moment is in, where the program runs. */
+export function localDay(moment: Date): Day {
+  return formatISO(moment, { representation: 'date' });
+}
+
 /** `dayPlus('2027-01-14', -2)` is `2027-01-12`. */
 export function dayPlus(day: Day, days: number): Day {
   return formatISO(addDays(parseISO(day), days), { representation: 'date' });

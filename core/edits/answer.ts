@@ -4,14 +4,18 @@ import type { Day } from '../calendar/day';
 import { freshId } from './ids';
 import { withQuote } from './quote';
 
-/** The document with what a client answered to a proposal: a yes freezes what they were shown, a question waits in the log for an answer. */
+/**
+ * The document with what a client answered to a proposal: a yes freezes what they were shown, a question waits in the log for an
+ * answer. Undefined for a yes where a version is agreed already: what changes after a yes stands beside it, and replaces nothing.
+ */
 export function withAnswer(
   document: Commission,
   answer: Answer & { day: Day },
   offered: Offered,
-): Commission {
+): Commission | undefined {
   const { day, by } = answer;
-  if (answer.kind === 'yes') return withQuote(document, { accepted: { ...offered, day, by } });
+  if (answer.kind === 'yes')
+    return document.quote?.accepted ? undefined : withQuote(document, { accepted: { ...offered, day, by } });
   const log = document.log ?? [];
   return { ...document, log: [...log, { id: freshId('note', log), date: day, kind: 'question', text: `${by}: ${answer.text}` }] }; // prettier-ignore
 }

@@ -32,6 +32,14 @@ export function usable({ given, received }: Pick<ComingLine, 'given' | 'received
   return received ? wholeOf(received) : given;
 }
 
+/** By which hour something is there that comes on the build day itself, where somebody has said so. */
+export function hourOnTheDay(
+  { brief, parcels = [] }: Pick<Resolved, 'brief' | 'parcels'>,
+  { day, reference }: Pick<ComingLine, 'day' | 'reference'>,
+): string | undefined {
+  return day === brief.buildDay ? parcels.find((p) => p.reference === reference)?.hour : undefined;
+}
+
 /** Everything that was confirmed, line by line. What is no longer on the take-off is named as it was ordered. */
 export function comingLines(
   commission: Resolved,

@@ -5,7 +5,7 @@ import { packWordsOf, type TakeOffLine } from '../takeoff/line';
 import type { TakeOff } from '../takeoff/takeOff';
 import type { Finding } from '../words/finding';
 import { say, type Text } from '../words/text';
-import { comes, stillMissing, toOrder, usable, type ComingLine } from './coming';
+import { comes, hourOnTheDay, stillMissing, toOrder, usable, type ComingLine } from './coming';
 import { neededOnDay } from './delivery';
 
 /** What suppliers have confirmed that does not do: too few, too late, too early to keep, on no day, or more than is needed. */
@@ -111,8 +111,8 @@ function whenOf(commission: Resolved, line: TakeOffLine, c: ComingLine): Finding
       because: say('order.noday.because', { day: { day: neededOn } }),
     });
   const early = daysFrom(c.day, neededOn);
-  // On the day itself by an hour that was said: the day's own clock tells whether that is in time.
-  if (early === 0 && commission.parcels?.some((p) => p.reference === c.reference && p.hour)) return [];
+  // The day's own clock tells whether that is in time.
+  if (early === 0 && hourOnTheDay(commission, c)) return [];
   if (early <= 0)
     return found({
       id: 'order.after',

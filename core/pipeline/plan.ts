@@ -107,7 +107,7 @@ export function plan(commission: Commission, ask: PlanAsk = {}): Plan {
     takeOff: taken,
     order: ordered,
     takes,
-    shelfOffers: lineOffers(job, taken.lines, coming, ask.shelf),
+    shelfOffers: lineOffers(job, taken.lines, coming, takes, ask.shelf),
     over: leftOver(job, taken.lines, coming),
     shopping: shoppingOf(job, measured, taken, ordered, ask.placed),
     build,

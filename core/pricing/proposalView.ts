@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { day, minor, text, words } from '../commission/primitives';
+import { day, id, minor, text, words } from '../commission/primitives';
 import { offeredSchema } from '../commission/quoteSchema';
 
 /*
@@ -7,7 +7,7 @@ import { offeredSchema } from '../commission/quoteSchema';
  * they say yes. Nothing of cost, margin or other commissions has a field in it.
  */
 
-const asked = z.object({ name: words, minor: z.int().min(-1e12).max(1e12) });
+const asked = z.strictObject({ key: id, name: words, minor: z.int().min(-1e12).max(1e12) });
 
 export const proposalViewSchema = z.strictObject({
   title: words,

@@ -2,6 +2,7 @@ import type { Day } from '../calendar/day';
 import { materialIn } from '../commission/lookup';
 import { comes, takenOf, toOrder, type ComingLine } from '../ordering/coming';
 import type { Resolved } from '../resolved/resolved';
+import { HOLDING_KINDS } from '../takeoff/consumables';
 import type { TakeOffLine } from '../takeoff/line';
 import { rounded } from '../units/quantity';
 import type { Said } from '../words/text';
@@ -17,8 +18,8 @@ export interface Over {
   unit: ShelfEntry['unit'];
 }
 
-/** Small things that go back into the studio's box; what is dosed for weeks stays with the client. */
-const COMES_BACK: readonly string[] = ['glue', 'fibre', 'mesh-bag', 'pad', 'tie'];
+/** What is dosed for weeks stays with the client. */
+const COMES_BACK: readonly string[] = HOLDING_KINDS;
 /** Less than this of anything is a rest in a bag, in any unit. */
 const REST = 0.05;
 

@@ -26,6 +26,25 @@ describe('a line off the studio’s shelf', () => {
     );
   });
 
+  it('counts what the scape takes of it by another layer’s mark', () => {
+    const option = doc.options.find((o) => o.id === doc.chosen)!;
+    const at = option.bed.findIndex((l) => l.material === soil.id);
+    const split = option.bed.map((l, i) =>
+      i === at ? { ...l, top: { kind: 'level' as const, mm: 15 } } : l,
+    );
+    const more = { ...option.bed[at], id: 'more', origin: 'stock' as const };
+    const two = {
+      ...doc,
+      options: doc.options.map((o) => (o === option ? { ...o, bed: [...split, more] } : o)),
+    };
+    const p = plan(two, { ...ASK, shelf: shelf(9) });
+    const poured = p.takes.find((t) => t.of === soil.id)!.amount;
+    expect(poured).toBeGreaterThan(1);
+    const offer = p.shelfOffers.find((o) => o.line === soil.id)!;
+    const bought = p.takeOff.lines.find((l) => l.id === soil.id)!.held;
+    expect(offer.takes).toBeCloseTo(Math.min(bought, Math.max(0, 9 - poured)), 2);
+  });
+
   it('is off the order, reserved, paid by nobody, and asked of the client all the same', () => {
     const own = withTaken(doc, { item: soil.id, amount: soil.held, from: 'shelf', day: '2026-12-05' });
     const [before, after] = [plan(doc, ASK), plan(own, { ...ASK, shelf: shelf(500) })];

@@ -3,8 +3,8 @@ import { stillMissing, type ComingLine } from '../ordering/coming';
 import type { Resolved } from '../resolved/resolved';
 import type { TakeOffLine } from '../takeoff/line';
 import { rounded } from '../units/quantity';
-import { onShelf } from './onShelf';
-import type { Shelf } from './shelf';
+import { amountIn, onShelf } from './onShelf';
+import type { Shelf, Take } from './shelf';
 import { shelfUnit } from './takes';
 
 /** What the shelf has for a line, in its unit; how much of it others take, how much was taken for this line, and how much would be. */
@@ -22,7 +22,7 @@ export interface LineOffer {
  * Valid for things in the unit of the line, or in litres and kilograms of a material whose litre has a weight. Leaves out: until when it keeps.
  * Test: lineOffer.test.ts, "never takes more than is missing or free".
  */
-export function lineOffers(job: Resolved, lines: readonly TakeOffLine[], coming: readonly ComingLine[], shelf: Shelf | undefined): LineOffer[] {
+export function lineOffers(job: Resolved, lines: readonly TakeOffLine[], coming: readonly ComingLine[], takes: readonly Take[], shelf: Shelf | undefined): LineOffer[] {
   if (!shelf) return [];
   return lines.flatMap((line): LineOffer[] => {
     const unit = shelfUnit(line.needed.unit);
@@ -30,7 +30,9 @@ export function lineOffers(job: Resolved, lines: readonly TakeOffLine[], coming:
     const kgPerL = materialIn(job, line.id)?.bulkKgPerL;
     const { has, reserved } = onShelf(shelf, { of: line.id, unit, kgPerL });
     const took = (job.taken ?? []).filter((t) => t.from === 'shelf' && t.item === line.id).reduce((n, t) => n + t.amount, 0);
-    const takes = rounded(Math.min(stillMissing(job, line, coming), Math.max(0, has - reserved - took)), 2);
-    return has > 0 || took > 0 ? [{ line: line.id, has, reserved, took, takes }] : [];
+    // All that this commission takes of it: for this line, and poured or planted from stock by its own mark.
+    const own = takes.filter((t) => t.of === line.id).reduce((n, t) => n + (amountIn(t.amount, t.unit, unit, kgPerL) ?? 0), 0);
+    const free = Math.max(0, has - reserved - own);
+    return has > 0 || took > 0 ? [{ line: line.id, has, reserved, took, takes: rounded(Math.min(stillMissing(job, line, coming), free), 2) }] : [];
   });
 } // prettier-ignore

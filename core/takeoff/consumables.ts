@@ -10,7 +10,15 @@ import { fillerToLay } from './hills';
 import { gluing, jointsToMake } from './gluing';
 import { lineOf, neededFrom, type TakeOffLine } from './line';
 
-type ConsumableKind = Extract<Material['kind'], 'glue' | 'fibre' | 'mesh-bag' | 'pad' | 'tie'>;
+/** Small things that hold others: what is left of them goes back into the studio's box. */
+export const HOLDING_KINDS = [
+  'glue',
+  'fibre',
+  'mesh-bag',
+  'pad',
+  'tie',
+] as const satisfies readonly Material['kind'][];
+type ConsumableKind = (typeof HOLDING_KINDS)[number];
 
 /** A small thing that follows from the scape, before packs are chosen. */
 export interface Consumable {

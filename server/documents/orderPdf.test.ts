@@ -19,7 +19,7 @@ describe('an order as a PDF', () => {
   it('has whose it is, each line with its price, the sum with carriage, and by when, on A4', async () => {
     const { text, sheets, sizeMm } = await sheet([line('Active soil', 2), line('Slate', 1)]);
     expect([sheets, sizeMm]).toEqual([1, [210, 297]]);
-    for (const words of ['Fenwick Row Planted Interiors', 'Unit 4', 'Marl & Timber Yard', 'Order MARL-7, 25 Nov 2026', '2 × 9 L bag', 'A-1', '65.00', '32.50'])
+    for (const words of ['Fenwick Row Planted Interiors', 'Unit 4', 'Marl & Timber Yard', 'Order MARL-7, 25 Nov 2026', '2 × 9 L bag', 'A-1', 'GBP 65.00', 'GBP 32.50'])
       expect(text).toContain(words);
     // 65.00 + 32.50 = 97.50, and 9.00 of carriage.
     expect(text).toContain('Goods GBP 97.50, carriage GBP 9.00, GBP 106.50 in all.');

@@ -14,6 +14,8 @@ export interface Sender {
 }
 
 const [MARGIN, LEADING, SIZE, SMALL, LARGE] = [56, 4, 10, 8, 15];
+/** What a price takes at the right, points. */
+const PRICE = 86;
 /** Columns of the table, points from the left margin: how many as what, of what, article; prices stand at the right. */
 const COLUMNS = [0, 130, 310] as const;
 
@@ -48,12 +50,15 @@ function table(doc: Doc, { lines, currency }: SupplierRequest): void {
   const width = doc.page.width - 2 * MARGIN;
   for (const { words, count, name, pack, priceMinor } of lines) {
     const cells = [words ?? `${count} ×`, name, pack];
-    const wide = [COLUMNS[1] - 8, COLUMNS[2] - COLUMNS[1] - 8, width - COLUMNS[2] - 70];
+    const wide = [COLUMNS[1] - 8, COLUMNS[2] - COLUMNS[1] - 8, width - COLUMNS[2] - PRICE];
     const high = Math.max(...cells.map((text, i) => heightOf(doc, text, wide[i]))) + LEADING;
     if (doc.y + high > doc.page.height - MARGIN) doc.addPage();
     const { y } = doc;
     cells.forEach((text, i) => runs(doc, text, MARGIN + COLUMNS[i], y, { width: wide[i] }));
-    runs(doc, amount(priceMinor, currency), MARGIN + width - 70, y, { width: 70, align: 'right' });
+    runs(doc, `${currency} ${amount(priceMinor, currency)}`, MARGIN + width - PRICE, y, {
+      width: PRICE,
+      align: 'right',
+    });
     doc.y = y + high;
     doc.moveTo(MARGIN, doc.y - 2).lineTo(MARGIN + width, doc.y - 2).lineWidth(0.4).stroke('#999'); // prettier-ignore
   }

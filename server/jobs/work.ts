@@ -122,12 +122,12 @@ export function readChanges(
 
 /** A document with what its client answered: a yes to the version that was shown to them, or a question in its log. */
 export function readAnswer(
-  { text, answer, offers }: { text: Text; answer: Answer & { day: Day }; offers: object },
+  { text, answer, offers }: { text: Text; answer: Answer & { day: Day }; offers: Offered },
   meshes: Meshes,
-): Read {
-  const parsed = parseCommission(
-    withAnswer(JSON.parse(unpacked(text)) as Commission, answer, offers as Offered),
-  );
+): Read | 'agreed already' {
+  const answered = withAnswer(JSON.parse(unpacked(text)) as Commission, answer, offers);
+  if (!answered) return 'agreed already';
+  const parsed = parseCommission(answered);
   return parsed.ok ? kept(parsed.commission, meshes) : parsed;
 }
 

@@ -1,23 +1,21 @@
-import { createHash, randomBytes } from 'node:crypto';
 import { and, desc, eq, gte, isNull } from 'drizzle-orm';
 import type { Day } from '../../core/calendar/day';
 import type { Answer, Offered } from '../../core/commission/quoteSchema';
 import type { ProposalView } from '../../core/pricing/proposalView';
+import { hashOf, newSecret } from '../people/secret';
+import { touched } from '../store/commissions';
+import { commissions } from '../store/schema';
 import type { Store } from '../store/store';
 import { links } from './tables';
 
 /* Links as they are kept: made, found by their secret, ended, answered. */
 
-/** 160 bits (OWASP ASVS 4.0.3, 3.2.2 asks for 64). */
-const SECRET_BYTES = 20;
-const hashOf = (secret: string) => createHash('sha256').update(secret).digest('hex');
-
 export async function makeLink(
   store: Store,
   link: { commissionId: string; named: string; until: Day; shows: ProposalView; offers: Offered },
 ): Promise<string> {
-  const secret = randomBytes(SECRET_BYTES).toString('base64url');
-  await store.write((db) => db.insert(links).values({ ...link, id: hashOf(secret), kind: 'proposal' }));
+  const { secret, hash } = newSecret();
+  await store.write((db) => db.insert(links).values({ ...link, id: hash, kind: 'proposal' }));
   return secret;
 }
 
@@ -31,16 +29,16 @@ export function linksOf({ db }: Store, commissionId: string) {
     .orderBy(desc(links.madeAt));
 }
 
-/** The link of a secret, as pasted into a message with whatever stands behind it; undefined where it has ended, on any ground. */
+/** The link of a secret; undefined where it has ended, on any ground, or its commission was removed. */
 export async function linkOf({ db }: Store, secret: string, today: Day) {
-  const id = hashOf(/^[\w-]+/.exec(secret.trim())?.[0] ?? '');
   const [row] = await db
-    .select()
+    .select({ link: links })
     .from(links)
-    .where(and(eq(links.id, id), isNull(links.endedAt), gte(links.until, today)))
+    .innerJoin(commissions, eq(links.commissionId, commissions.id))
+    .where(and(eq(links.id, hashOf(secret)), isNull(links.endedAt), gte(links.until, today), isNull(commissions.removedAt)))
     .limit(1);
-  return row;
-}
+  return row?.link;
+} // prettier-ignore
 
 export async function linkUsed(store: Store, id: string): Promise<void> {
   await store.write((db) => db.update(links).set({ usedAt: new Date() }).where(eq(links.id, id)));
@@ -51,7 +49,7 @@ export async function endLink(store: Store, commissionId: string, id: string): P
   const done = await store.write((db) =>
     db.update(links).set({ endedAt: new Date() }).where(and(eq(links.id, id), eq(links.commissionId, commissionId), isNull(links.endedAt))),
   ); // prettier-ignore
-  return (done as { rowsAffected?: number }).rowsAffected === 1;
+  return touched(done).rowsAffected === 1;
 }
 
 export async function linkAnswered(store: Store, id: string, answer: Answer & { day: Day }): Promise<void> {

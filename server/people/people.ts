@@ -1,9 +1,11 @@
-import { createHash, randomBytes } from 'node:crypto';
-import { and, asc, count, desc, eq, gt, isNull, ne } from 'drizzle-orm';
+import { randomBytes } from 'node:crypto';
+import { and, asc, count, desc, eq, gt, lt, isNull, ne } from 'drizzle-orm';
+import { touched } from '../store/commissions';
 import type { Store } from '../store/store';
 import type { Role } from './access';
 import type { Auth } from './auth';
-import { account, invitations, journal, session, user } from './tables';
+import { hashOf, newSecret } from './secret';
+import { account, invitations, journal, session, user, type Done } from './tables';
 
 /* Accounts, invitations and the journal of both, as the studio keeps them. */
 
@@ -54,7 +56,7 @@ export async function addPerson(
     db.batch([
       db.insert(user).values({ id, name, email: plain(email), role }),
       db.insert(account).values({ id: fresh(), accountId: id, providerId: 'credential', userId: id, password: hash }),
-      db.insert(journal).values({ who: id, what: 'account made', of: id }),
+      db.insert(journal).values({ who: id, what: 'made', of: id }),
     ]),
   );
   return id;
@@ -67,7 +69,7 @@ export async function resetPassword(store: Store, auth: Auth, id: string, passwo
     db.batch([
       db.update(account).set({ password: hash, updatedAt: new Date() }).where(eq(account.userId, id)),
       db.delete(session).where(eq(session.userId, id)),
-      db.insert(journal).values({ who: id, what: 'password set on the machine', of: id }),
+      db.insert(journal).values({ who: id, what: 'password-set-on-machine', of: id }),
     ]),
   );
 }
@@ -91,7 +93,7 @@ export async function changeRole(store: Store, by: string, id: string, role: Rol
     const others = await isLast(store.db);
     const [them] = await store.db.select({ role: user.role }).from(user).where(eq(user.id, id)).limit(1);
     if (!them || (them.role === 'owner' && role !== 'owner' && others.length === 0)) return [];
-    const note = db.insert(journal).values({ who: by, what: role === 'none' ? 'account removed' : `role set to ${role}`, of: id });
+    const note = db.insert(journal).values({ who: by, what: role === 'none' ? ('removed' as const) : ('role-changed' as const), of: id });
     if (role === 'none') return db.batch([db.delete(user).where(eq(user.id, id)), note]);
     // Who may less is asked to sign in again, so that no page goes on showing what it may not.
     return db.batch([db.update(user).set({ role, updatedAt: new Date() }).where(eq(user.id, id)), db.delete(session).where(eq(session.userId, id)), note]);
@@ -99,19 +101,16 @@ export async function changeRole(store: Store, by: string, id: string, role: Rol
   return (done as unknown[]).length > 0;
 } // prettier-ignore
 
-const hashOf = (secret: string) => createHash('sha256').update(secret).digest('hex');
-/** Bytes of an invitation's secret: 160 bits (OWASP ASVS 4.0.3, 3.2.2 asks for 64). */
-const SECRET_BYTES = 20;
 const INVITED_MS = 7 * 86_400_000;
 
 /** A link's secret, of which only the hash is kept. */
 export async function invite(store: Store, by: string, { name, role }: { name: string; role: Role }): Promise<string> {
-  const secret = randomBytes(SECRET_BYTES).toString('base64url');
+  const { secret, hash } = newSecret();
   const until = new Date(Date.now() + INVITED_MS);
   await store.write((db) =>
     db.batch([
-      db.insert(invitations).values({ hash: hashOf(secret), name, role, until }),
-      db.insert(journal).values({ who: by, what: `invited as ${role}` }),
+      db.insert(invitations).values({ hash, name, role, until }),
+      db.insert(journal).values({ who: by, what: 'invited' }),
     ]),
   );
   return secret;
@@ -133,7 +132,7 @@ export async function waiting({ db }: Store) {
 
 /** What a secret invites to, as long as it does. */
 export async function invitationOf(store: Store, secret: string) {
-  const id = hashOf(/^[\w-]+/.exec(secret.trim())?.[0] ?? '');
+  const id = hashOf(secret);
   return (await waiting(store)).find((i) => i.id === id);
 }
 
@@ -145,17 +144,17 @@ export async function useUp(store: Store, id: string): Promise<boolean> {
       .set({ usedAt: new Date() })
       .where(and(eq(invitations.hash, id), isNull(invitations.usedAt))),
   );
-  return (done as { rowsAffected?: number }).rowsAffected === 1;
+  return touched(done).rowsAffected === 1;
 }
 
 export async function withdraw(store: Store, by: string, id: string): Promise<boolean> {
   if (!(await useUp(store, id))) return false;
-  await note(store, by, 'invitation withdrawn');
+  await note(store, by, 'invitation-withdrawn');
   return true;
 }
 
 /** One more line of the journal. */
-export async function note(store: Store, who: string | null, what: string, of?: string): Promise<void> {
+export async function note(store: Store, who: string | null, what: Done, of?: string): Promise<void> {
   await store.write((db) => db.insert(journal).values({ who, what, of: of ?? null }));
 }
 
@@ -182,10 +181,15 @@ export async function sessionsOf({ db }: Store, id: string) {
 /** Signs a device of somebody out; false where they have none of that id. */
 export async function signOutThere(store: Store, who: string, id: string): Promise<boolean> {
   const done = await store.write((db) => db.delete(session).where(and(eq(session.id, id), eq(session.userId, who))));
-  return (done as { rowsAffected?: number }).rowsAffected === 1;
+  return touched(done).rowsAffected === 1;
 } // prettier-ignore
 
 /** Signs everybody out: what a backup knows of sessions is older than what has been ended since. */
 export async function signOutAll(store: Store): Promise<void> {
-  await store.write((db) => db.batch([db.delete(session), db.insert(journal).values({ who: null, what: 'a backup put in place: everybody signed out' })])); // prettier-ignore
+  await store.write((db) => db.batch([db.delete(session), db.insert(journal).values({ who: null, what: 'all-signed-out' })])); // prettier-ignore
+}
+
+/** Lets go of sessions that have ended by themselves, and of invitations that nobody can use any more. */
+export async function dropEnded(store: Store, now = new Date()): Promise<void> {
+  await store.write((db) => db.batch([db.delete(session).where(lt(session.expiresAt, now)), db.delete(invitations).where(lt(invitations.until, now))])); // prettier-ignore
 }

@@ -80,12 +80,28 @@ export const invitations = sqliteTable('invitations', {
   usedAt: moment('used_at'),
 });
 
+/** What can happen with accounts and links; the page says it in words. */
+export const DONE = [
+  'made',
+  'signed-in',
+  'invited',
+  'invitation-withdrawn',
+  'role-changed',
+  'removed',
+  'password-changed',
+  'password-set-on-machine',
+  'all-signed-out',
+  'link-given',
+  'link-withdrawn',
+] as const;
+export type Done = (typeof DONE)[number];
+
 /** What happened with accounts, which nobody edits: when, who, what, of whom. */
 export const journal = sqliteTable('journal', {
   id: integer('id').primaryKey({ autoIncrement: true }),
   at: moment('at').notNull().default(now),
   /** Ids, so that an erased person leaves no name behind. */
   who: text('who'),
-  what: text('what').notNull(),
+  what: text('what', { enum: DONE }).notNull(),
   of: text('of'),
 });

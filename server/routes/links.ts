@@ -1,18 +1,20 @@
 import { Router, type Request } from 'express';
 import { z } from 'zod';
-import { answerSchema, type Answer } from '../../core/commission/quoteSchema';
+import type { Day } from '../../core/calendar/day';
+import { answerSchema, type Answer, type Offered } from '../../core/commission/quoteSchema';
 import { linkAskSchema } from '../../core/pricing/proposalView';
 import { smallJson } from '../body';
+import { dayNow } from '../dayNow';
 import type { Jobs } from '../jobs/jobs';
 import { endLink, linkAnswered, linkOf, linksOf, linkUsed, makeLink } from '../links/links';
 import { personIn } from '../people/door';
 import { note } from '../people/people';
 import { slowDown } from '../people/slowDown';
 import { notFound, Problem } from '../problem';
-import { saveCommission } from '../store/commissions';
+import { getCommission, saveCommission } from '../store/commissions';
 import { pictureOf } from '../store/pictures';
 import type { Store } from '../store/store';
-import { keptOf, known, living } from './commissions';
+import { known, living } from './commissions';
 import { read } from './read';
 
 const secretAsk = z.object({ secret: z.string().max(200) });
@@ -34,20 +36,19 @@ export function linkRoutes(store: Store): Router {
   routes.post('/:id/links', smallJson(), async (req, res) => {
     const { id } = await living(store, req.params.id as string);
     const secret = await makeLink(store, { ...read(linkAskSchema, req.body), commissionId: id });
-    await note(store, personIn(res)?.id ?? null, 'link given', id);
+    await note(store, personIn(res)?.id ?? null, 'link-given', id);
     res.status(201).json({ secret });
   });
 
   routes.delete('/:id/links/:link', async (req: Request<{ id: string; link: string }>, res) => {
     const { id } = await known(store, req.params.id);
     if (!(await endLink(store, id, req.params.link))) throw notFound('link');
-    await note(store, personIn(res)?.id ?? null, 'link withdrawn', id);
+    await note(store, personIn(res)?.id ?? null, 'link-withdrawn', id);
     res.status(204).end();
   });
   return routes;
 }
 
-const dayNow = () => new Date().toISOString().slice(0, 10);
 /** How often a yes is tried again that meets somebody's save. */
 const TRIES = 5;
 
@@ -87,7 +88,6 @@ export function openedLinkRoutes(store: Store, jobs: Jobs): Router {
   routes.post('/answer', smallJson(), async (req, res) => {
     const { secret, answer } = read(answerAsk, req.body);
     const link = await opened(req, secret);
-    if (link.answer?.kind === 'yes') throw new Problem(409, 'A yes to this is noted already.');
     const said = { ...answer, day: dayNow() };
     await intoDocument(link, said);
     await linkAnswered(store, link.id, said);
@@ -96,18 +96,17 @@ export function openedLinkRoutes(store: Store, jobs: Jobs): Router {
 
   /** A yes freezes the version that was shown, a question stands in the log; over whatever somebody saves meanwhile. */
   async function intoDocument(
-    { commissionId, offers }: { commissionId: string; offers: object },
-    answer: Answer & { day: string },
+    { commissionId, offers }: { commissionId: string; offers: Offered },
+    answer: Answer & { day: Day },
   ): Promise<void> {
     for (let i = 0; i < TRIES; i++) {
-      let revision = 0;
-      const answered = await jobs.run('readAnswer', { who: commissionId }, async () => {
-        const row = await living(store, commissionId);
-        revision = row.revision;
-        return { text: row.document, answer, offers };
-      });
-      const { kept } = keptOf(answered);
-      if ((await saveCommission(store, commissionId, revision, kept)).saved) return;
+      const row = await getCommission(store, commissionId);
+      if (!row) throw new Problem(404, NOT_GOOD);
+      const read = await jobs.run('readAnswer', { who: commissionId }, () => ({ text: row.document, answer, offers })); // prettier-ignore
+      if (read === 'agreed already') throw new Problem(409, 'A yes to this is noted already.');
+      // What is wrong with it is the studio's: an option that is not there any more, say.
+      if (!read.ok) throw new Problem(409, 'This has changed since it was sent: ask for a new link.');
+      if ((await saveCommission(store, commissionId, row.revision, read.kept)).saved) return;
     }
     throw new Problem(503, 'Somebody is working on it just now: try again in a moment.');
   }

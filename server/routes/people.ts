@@ -68,7 +68,7 @@ export function peopleRoutes(store: Store, door: Door): Router {
     slow.right(name, place);
     handOver(headers, res);
     const known = (await personOf(store, name))!;
-    await note(store, known.id, 'signed in');
+    await note(store, known.id, 'signed-in');
     res.status(204).end();
   });
 
@@ -128,7 +128,7 @@ export function peopleRoutes(store: Store, door: Door): Router {
       slow.wrong(person.email, req.ip ?? '');
       throw new Problem(422, 'The password that you have now is another one.');
     }
-    await note(store, person.id, 'password changed', person.id);
+    await note(store, person.id, 'password-changed', person.id);
     res.status(204).end();
   });
 

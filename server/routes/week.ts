@@ -4,6 +4,7 @@ import { isDay } from '../../core/calendar/day';
 import { kitOf } from '../../core/staging/kit';
 import { weekOf } from '../../core/staging/week';
 import { weekFile } from '../documents/weekFile';
+import { dayNow } from '../dayNow';
 import type { Glances } from '../glances';
 import { readStudio } from '../store/studio';
 import type { Store } from '../store/store';
@@ -24,7 +25,7 @@ export function weekRoutes(store: Store, glances: Glances): Router {
   });
 
   routes.get('/feed.ics', async (req, res) => {
-    const today = read(ask.partial(), req.query).today ?? new Date().toISOString().slice(0, 10);
+    const today = read(ask.partial(), req.query).today ?? dayNow();
     // What is not known of today is worked out for whoever asks next.
     await glances.missing(today);
     res.type('text/calendar').send(weekFile(await dated(store, today, true), (await readStudio(store)).name));

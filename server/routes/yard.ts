@@ -2,6 +2,7 @@ import { Router, type Request } from 'express';
 import { z } from 'zod';
 import type { Material } from '../../core/commission/schema';
 import { smallJson, taking, whileWaitedFor } from '../body';
+import { dayNow } from '../dayNow';
 import type { Jobs } from '../jobs/jobs';
 import { MAX_PICTURE_BYTES, NoPictureError } from '../pictures/picture';
 import type { Pictures } from '../pictures/pictures';
@@ -109,8 +110,7 @@ export function yardRoutes(store: Store, jobs: Jobs, pictures: Pictures): Router
   });
 
   routes.delete('/yard/:id', async (req, res) => {
-    const today = new Date().toISOString().slice(0, 10);
-    const ahead = (await usedPieces(store))[req.params.id]?.find((c) => c.buildDay >= today);
+    const ahead = (await usedPieces(store))[req.params.id]?.find((c) => c.buildDay >= dayNow());
     if (ahead) throw new Problem(409, `${req.params.id} stands in ${ahead.title}: take it out there first.`);
     if (!(await dropFromYard(store, req.params.id))) throw notFound('piece of the yard');
     res.status(204).end();

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiChevronLeft, mdiChevronRight, mdiMenuDown } from '@mdi/js';
 import { computed, ref } from 'vue';
-import type { Day } from '../../core/calendar/day';
+import { localDay, type Day } from '../../core/calendar/day';
 import { dayExample, dayShown, dayTyped, firstWeekday } from '../units/dayInput';
 import { today } from '../units/days';
 import { useStudio } from './studioStore';
@@ -28,9 +28,7 @@ function typed(text: string): string | undefined {
 }
 /** The picker gives a date of this place at midnight. */
 function picked(date: unknown): void {
-  const d = date as Date;
-  const two = (n: number) => String(n).padStart(2, '0');
-  props.apply(`${d.getFullYear()}-${two(d.getMonth() + 1)}-${two(d.getDate())}`);
+  props.apply(localDay(date as Date));
   open.value = false;
 }
 </script>

@@ -50,9 +50,22 @@ export interface Waiting {
   role: Role;
   until: string;
 }
+/** What can happen with accounts and links, as the server's journal has it. */
+export type Done =
+  | 'made'
+  | 'signed-in'
+  | 'invited'
+  | 'invitation-withdrawn'
+  | 'role-changed'
+  | 'removed'
+  | 'password-changed'
+  | 'password-set-on-machine'
+  | 'all-signed-out'
+  | 'link-given'
+  | 'link-withdrawn';
 export interface JournalLine {
   at: string;
-  what: string;
+  what: Done;
   who: string | null;
 }
 

@@ -4,7 +4,7 @@ import { computed } from 'vue';
 import { useCommission } from '../document/commissionStore';
 import { useScapeTabs } from './scapeTabs';
 import { paletteOpen } from '../design/commands';
-import { daysAway, weekDay } from '../units/days';
+import { daysAway, momentTime, weekDay } from '../units/days';
 import { useFigures } from '../units/figures';
 import { usePreferences } from '../units/preferences';
 
@@ -21,9 +21,7 @@ const size = computed(() => {
   return `${shape}${[length, width, height].map(fromMm).join(' × ')} ${lengthUnit.value}`;
 });
 const saved = computed(() => {
-  const at = commission.savedAt
-    ? new Date(commission.savedAt).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
-    : '';
+  const at = commission.savedAt ? momentTime(commission.savedAt) : '';
   return {
     saved: `saved ${at}`,
     unsaved: 'not saved yet',

@@ -1,4 +1,4 @@
-import { daysFrom, type Day } from '../../core/calendar/day';
+import { daysFrom, localDay, type Day } from '../../core/calendar/day';
 
 const date = (day: Day) => new Date(`${day}T12:00:00`);
 const format = (options: Intl.DateTimeFormatOptions) => {
@@ -15,11 +15,11 @@ export const dayName = format({ weekday: 'short' });
 export const longDate = format({ weekday: 'long', day: 'numeric', month: 'long', year: 'numeric' });
 
 /** Today in this place. */
-export function today(): Day {
-  const now = new Date();
-  const two = (n: number) => String(n).padStart(2, '0');
-  return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`;
-}
+export const today = (): Day => localDay(new Date());
+
+/** The day and the clock time here of a moment, as a server writes it. */
+export const momentDay = (moment: string) => shortDay(localDay(new Date(moment)));
+export const momentTime = (moment: string) => new Date(moment).toTimeString().slice(0, 5);
 
 /** `in 50 days`, `tomorrow`, `today`, `3 days ago`. */
 export function daysAway(day: Day, from: Day = today()): string {

@@ -1,71 +1,51 @@
 <script setup lang="ts">
 import { useTitle } from '@vueuse/core';
 import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
+import { useAttempt } from '../../design/attempt';
 import { linkPicture, links, type Opened } from '../../document/links';
-import { longDay, shortDay } from '../../units/days';
-import { money } from '../../units/figures';
+import { longDay } from '../../units/days';
 import { wording } from '../../words/wording';
+import ProposalConditions from '../proposal/ProposalConditions.vue';
+import ProposalDays from '../proposal/ProposalDays.vue';
+import ProposalHead from '../proposal/ProposalHead.vue';
+import ProposalPrice from '../proposal/ProposalPrice.vue';
 
 /** What a link opens: a proposal to read, and a word back. What opens it stands behind the #, which no server is sent. */
 const secret = window.location.hash.slice(1);
 const opened = shallowRef<Opened>();
 const pictures = ref<Record<string, string>>({});
-const fault = ref('');
-useTitle(computed(() => opened.value?.shows.title ?? 'Utsuwa'));
-
-async function load(): Promise<void> {
-  try {
-    opened.value = await links.open(secret);
-    for (const { id } of opened.value.shows.pictures) {
-      const address = await linkPicture(secret, id);
-      if (address) pictures.value[id] = address;
-    }
-  } catch (error) {
-    fault.value = error instanceof Error ? error.message : String(error);
+const opening = useAttempt();
+const view = computed(() => opened.value?.shows);
+useTitle(computed(() => view.value?.title ?? 'Utsuwa'));
+void opening.attempt(async () => {
+  opened.value = await links.open(secret);
+  for (const { id } of opened.value.shows.pictures) {
+    const address = await linkPicture(secret, id);
+    if (address) pictures.value[id] = address;
   }
-}
-void load();
+});
 onBeforeUnmount(() => Object.values(pictures.value).forEach((address) => URL.revokeObjectURL(address)));
 
-const view = computed(() => opened.value?.shows);
-const sum = (minor: number) => money(minor, view.value!.currency);
 const studio = computed(() => view.value?.studio.name ?? wording('linkPage.studio'));
 const answer = computed(() => opened.value?.answer);
-const [by, text, asks, refused, busy] = [ref(''), ref(''), ref(false), ref(''), ref(false)];
-async function send(kind: 'yes' | 'question'): Promise<void> {
-  [refused.value, busy.value] = ['', true];
-  try {
+const { fault: refused, busy, attempt } = useAttempt();
+const [by, text, asks] = [ref(''), ref(''), ref(false)];
+const send = (kind: 'yes' | 'question') =>
+  attempt(async () => {
     const name = by.value.trim();
     await links.answer(secret, kind === 'yes' ? { kind, by: name } : { kind, by: name, text: text.value.trim() });
     opened.value = await links.open(secret);
     asks.value = false;
-  } catch (error) {
-    refused.value = error instanceof Error ? error.message : String(error);
-  }
-  busy.value = false;
-} // prettier-ignore
+  }); // prettier-ignore
 </script>
 
 <template>
-  <main v-if="fault" class="gone">
-    <p role="alert" data-test="link-fault">{{ fault }}</p>
+  <main v-if="opening.fault.value" class="gone">
+    <p role="alert" data-test="link-fault">{{ opening.fault.value }}</p>
   </main>
   <main v-else-if="view && opened" class="page">
     <article class="on-paper sheet" data-test="link-proposal">
-      <header>
-        <div>
-          <h1>{{ view.title }}</h1>
-          <p>
-            {{ wording('proposal.for', { client: view.client ?? wording('proposal.you') })
-            }}<template v-if="view.place">, {{ view.place }}</template>
-          </p>
-        </div>
-        <p class="studio">
-          <b>{{ view.studio.name }}</b><br /><template v-if="view.studio.address"
-            >{{ view.studio.address }}<br /></template
-          >{{ view.studio.phone }}
-        </p>
-      </header>
+      <ProposalHead :view="view" />
       <figure v-for="p in view.pictures.slice(0, 1)" :key="p.id">
         <img v-if="pictures[p.id]" :src="pictures[p.id]" :alt="p.caption" />
         <figcaption>{{ p.caption }}</figcaption>
@@ -73,47 +53,20 @@ async function send(kind: 'yes' | 'question'): Promise<void> {
       <h2>{{ view.heading }}</h2>
       <p v-if="view.story" class="story">{{ view.story }}</p>
       <p v-for="m in view.made" :key="m">{{ m }}</p>
-      <div v-if="view.pictures.length > 1" class="stills">
-        <figure v-for="p in view.pictures.slice(1)" :key="p.id">
-          <img v-if="pictures[p.id]" :src="pictures[p.id]" :alt="p.caption" />
-          <figcaption>{{ p.caption }}</figcaption>
-        </figure>
-      </div>
-      <h2>{{ wording('proposal.when') }}</h2>
-      <table>
-        <tbody>
-          <tr v-for="d in view.days" :key="`${d.day} ${d.says}`">
-            <td class="day">{{ shortDay(d.day) }}</td>
-            <td>{{ d.says }}</td>
-          </tr>
-        </tbody>
-      </table>
-      <h2>{{ wording('proposal.yours') }}</h2>
-      <p>{{ view.asks }}</p>
+      <template v-if="view.pictures.length > 1">
+        <h2>{{ wording('proposal.grows') }}</h2>
+        <div class="stills">
+          <figure v-for="p in view.pictures.slice(1)" :key="p.id">
+            <img v-if="pictures[p.id]" :src="pictures[p.id]" :alt="p.caption" />
+            <figcaption>{{ p.caption }}</figcaption>
+          </figure>
+        </div>
+        <p class="small">{{ wording('proposal.varies') }}</p>
+      </template>
+      <ProposalDays :view="view" />
       <h2>{{ wording('proposal.price') }}</h2>
-      <table>
-        <tbody>
-          <tr v-for="l in view.lines" :key="l.name">
-            <td>{{ l.name }}</td>
-            <td class="right">{{ sum(l.minor) }}</td>
-          </tr>
-        </tbody>
-        <tfoot>
-          <tr v-if="view.tax">
-            <td>{{ view.tax.name }} {{ view.tax.percent }} %</td>
-            <td class="right">{{ sum(view.tax.minor) }}</td>
-          </tr>
-          <tr class="total">
-            <td>{{ wording('proposal.total') }}</td>
-            <td class="right" data-test="link-total">{{ sum(view.totalMinor) }}</td>
-          </tr>
-        </tfoot>
-      </table>
-      <p v-if="view.validUntil">{{ wording('proposal.until', { day: longDay(view.validUntil) }) }}</p>
-      <p v-if="view.notIncluded"><b>{{ wording('proposal.not') }}</b> {{ view.notIncluded }}</p>
-      <p v-if="view.dependsOn"><b>{{ wording('proposal.depends') }}</b> {{ view.dependsOn }}</p>
-      <p v-if="view.terms">{{ view.terms }}</p>
-      <p class="small">{{ wording('proposal.caution') }}</p>
+      <ProposalPrice :view="view" />
+      <ProposalConditions :view="view" />
     </article>
     <section class="answer" data-test="answer">
       <p v-if="answer?.kind === 'yes'" role="status">
@@ -122,11 +75,11 @@ async function send(kind: 'yes' | 'question'): Promise<void> {
       <template v-else>
         <h2>{{ wording('linkPage.answer') }}</h2>
         <p v-if="answer && !asks" role="status">{{ wording('linkPage.asked', { studio }) }}</p>
-        <label
+        <label class="boxed"
           >{{ wording('linkPage.name')
           }}<input v-model="by" autocomplete="name" maxlength="200" data-test="answer-by"
         /></label>
-        <label v-if="asks"
+        <label v-if="asks" class="boxed"
           >{{ wording('linkPage.text')
           }}<textarea v-model="text" rows="3" maxlength="2000" data-test="answer-text" />
         </label>
@@ -156,6 +109,7 @@ async function send(kind: 'yes' | 'question'): Promise<void> {
   </main>
 </template>
 
+<style scoped src="../proposal/sheet.css"></style>
 <style scoped>
 .gone {
   padding: 30vh 24px;
@@ -181,80 +135,14 @@ async function send(kind: 'yes' | 'question'): Promise<void> {
   display: grid;
   gap: 10px;
 }
-header {
-  display: flex;
-  flex-wrap: wrap;
-  justify-content: space-between;
-  gap: 10px 20px;
-}
-.studio {
-  text-align: right;
-  font-size: 12.5px;
-  white-space: pre-line;
-}
-p {
-  margin: 0 0 6px;
-}
-h2 {
-  margin: 16px 0 6px;
-}
-figure {
-  margin: 12px 0 0;
-}
 img {
   display: block;
   width: 100%;
-}
-figcaption {
-  font: italic 400 13px var(--title);
-  color: var(--ink-2);
 }
 .stills {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(180px, 1fr));
   gap: 0 12px;
-}
-.story {
-  font: italic 400 15px var(--title);
-}
-table {
-  width: 100%;
-  border-collapse: collapse;
-}
-td {
-  border-bottom: 1px solid var(--rule);
-  padding: 4px 8px 4px 0;
-  vertical-align: top;
-}
-.day {
-  white-space: nowrap;
-  width: 70px;
-}
-.right {
-  text-align: right;
-  white-space: nowrap;
-}
-.total td {
-  font: 500 20px var(--title);
-  border-bottom: 2px solid var(--ink);
-}
-.small {
-  font-size: 12px;
-  color: var(--ink-2);
-}
-label {
-  display: grid;
-  gap: 3px;
-}
-input,
-textarea {
-  min-height: 44px;
-  padding: 8px 10px;
-  font: inherit;
-  font-size: 16px;
-  color: var(--ink);
-  background: var(--paper);
-  border: 1px solid var(--ink-2);
 }
 .acts {
   display: flex;
@@ -266,9 +154,6 @@ textarea {
   min-height: 44px;
 }
 @media (max-width: 700px) {
-  .studio {
-    text-align: left;
-  }
   .sheet,
   .answer {
     padding: 16px;

@@ -1,27 +1,15 @@
 <script setup lang="ts">
-import { ref } from 'vue';
+import { useAttempt } from '../../design/attempt';
 import { wording } from '../../words/wording';
 
 /** What stands at the door: a heading, fields, one press; what was refused is said below it, and nothing that was typed is lost. */
 const props = defineProps<{ title: string; says?: string; action: string; submit: () => Promise<unknown> }>();
-const fault = ref('');
-const busy = ref(false);
-async function send(): Promise<void> {
-  if (busy.value) return;
-  [busy.value, fault.value] = [true, ''];
-  try {
-    await props.submit();
-  } catch (error) {
-    fault.value = error instanceof Error ? error.message : String(error);
-  } finally {
-    busy.value = false;
-  }
-}
+const { fault, busy, attempt } = useAttempt();
 </script>
 
 <template>
   <main class="door">
-    <form @submit.prevent="send">
+    <form @submit.prevent="attempt(props.submit)">
       <p class="mark">Utsuwa</p>
       <h1>{{ title }}</h1>
       <p v-if="says" class="quiet">{{ says }}</p>
@@ -64,20 +52,6 @@ h1 {
 }
 p {
   margin: 0;
-}
-form :deep(label) {
-  display: grid;
-  gap: 3px;
-  font-size: 13.5px;
-}
-form :deep(input) {
-  min-height: 44px;
-  padding: 8px 10px;
-  font: inherit;
-  font-size: 16px;
-  color: var(--ink);
-  background: var(--paper);
-  border: 1px solid var(--ink-2);
 }
 .solid {
   min-height: 44px;

@@ -33,15 +33,15 @@ async function join(): Promise<void> {
     :action="wording('people.join.go')"
     :submit="join"
   >
-    <label
+    <label class="boxed"
       >{{ wording('people.name')
       }}<input v-model="name" autocomplete="name" required maxlength="200" data-test="join-name"
     /></label>
-    <label
+    <label class="boxed"
       >{{ wording('people.email')
       }}<input v-model="email" type="email" autocomplete="username" required data-test="join-email"
     /></label>
-    <label
+    <label class="boxed"
       >{{ wording('people.newPassword')
       }}<input
         v-model="password"

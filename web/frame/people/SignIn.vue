@@ -15,7 +15,7 @@ async function signIn(): Promise<void> {
 
 <template>
   <DoorForm :title="wording('people.signIn')" :action="wording('people.signIn')" :submit="signIn">
-    <label
+    <label class="boxed"
       >{{ wording('people.email')
       }}<input
         v-model="email"
@@ -25,7 +25,7 @@ async function signIn(): Promise<void> {
         required
         data-test="sign-in-email"
     /></label>
-    <label
+    <label class="boxed"
       >{{ wording('people.password')
       }}<input
         v-model="password"

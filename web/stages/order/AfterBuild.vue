@@ -3,6 +3,7 @@ import { computed, ref, shallowRef } from 'vue';
 import { asEntry, toWriteOff, writtenOff, type Over } from '../../../core/stock/afterBuild';
 import type { ShelfEntry, Take } from '../../../core/stock/shelf';
 import { unitFor } from '../../../core/units/quantity';
+import { useAttempt } from '../../design/attempt';
 import { api } from '../../document/api';
 import { useCommission } from '../../document/commissionStore';
 import FigureField from '../../document/FigureField.vue';
@@ -18,7 +19,7 @@ const commission = useCommission();
 const { plan } = useFrame();
 const f = useFigures();
 const entries = shallowRef<readonly ShelfEntry[]>();
-const fault = ref('');
+const { fault, attempt } = useAttempt();
 async function load(): Promise<void> {
   entries.value = (await api.shelf(today())).entries;
 }
@@ -31,21 +32,14 @@ const left = (take: Take) => toWriteOff(entries.value!, take, commission.id);
 /** As it was measured, where somebody did. */
 const measured = ref<Record<string, number>>({});
 
-async function attempt(work: () => Promise<unknown>): Promise<void> {
-  fault.value = '';
-  try {
-    await work();
-    await load();
-  } catch (error) {
-    fault.value = error instanceof Error ? error.message : String(error);
-  }
-}
+/** What changes the shelf: it is read again afterwards. */
+const change = (work: () => Promise<unknown>) => attempt(async () => (await work(), load()));
 const put = (o: Over) =>
-  attempt(() =>
+  change(() =>
     api.keepEntry('shelf', asEntry({ ...o, amount: measured.value[o.line] ?? o.amount }, f.words(o.name), commission.id, today())),
   ); // prettier-ignore
 const writeOff = (take: Take) =>
-  attempt(async () => {
+  change(async () => {
     // As the shelf is now: somebody else may have taken of it.
     await load();
     for (const entry of writtenOff(entries.value!, take, commission.id)) await api.keepEntry('shelf', entry);

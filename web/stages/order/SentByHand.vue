@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useClipboard } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { orderMail } from '../../../core/ordering/orderMail';
 import { api, type SentOrder, type Word } from '../../document/api';
@@ -20,12 +21,7 @@ const letter = computed(() => props.order.request && orderMail(props.order.reque
 const text = computed(() => (letter.value?.lines ?? []).map((l) => f.words(l)).join('\n'));
 const subject = computed(() => (letter.value ? f.words(letter.value.subject) : ''));
 const mailto = computed(() => `mailto:?subject=${encodeURIComponent(subject.value)}&body=${encodeURIComponent(text.value)}`); // prettier-ignore
-const isCopied = ref(false);
-const copy = () =>
-  navigator.clipboard.writeText(`${subject.value}\n\n${text.value}`).then(
-    () => (isCopied.value = true),
-    () => (isCopied.value = false),
-  );
+const { copy, copied } = useClipboard({ legacy: true });
 const number = ref<string>();
 const day = ref<string>();
 </script>
@@ -35,8 +31,8 @@ const day = ref<string>();
     <pre data-test="letter">{{ text }}</pre>
     <p class="row">
       <a class="act" :href="mailto">{{ wording('byHand.mail') }}</a>
-      <button class="act" @click="copy">
-        {{ isCopied ? wording('byHand.copied') : wording('byHand.copy') }}
+      <button class="act" @click="copy(`${subject}\n\n${text}`)">
+        {{ copied ? wording('byHand.copied') : wording('byHand.copy') }}
       </button>
       <FileLink :href="api.orderFile(commission.id, order.reference, 'pdf')" data-test="order-pdf">{{
         wording('byHand.pdf')

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { shallowRef } from 'vue';
 import { people, type Device } from '../../document/people';
-import { shortDay } from '../../units/days';
+import { momentDay } from '../../units/days';
 import { wording } from '../../words/wording';
 
 /** Where one is signed in: each device by what its browser says of itself, and a way to end it there. */
@@ -25,7 +25,7 @@ function nameOf(device: string | null): string {
   <ul>
     <li v-for="d in devices" :key="d.id" data-test="device">
       <b>{{ nameOf(d.device) }}</b>
-      <span>{{ wording('people.used', { day: shortDay(d.used.slice(0, 10)) }) }}</span>
+      <span>{{ wording('people.used', { day: momentDay(d.used) }) }}</span>
       <span v-if="d.isThis">{{ wording('people.here') }}</span>
       <button v-else class="act" data-test="sign-out-there" @click="end(d.id)">
         {{ wording('people.signOutThere') }}

@@ -1,25 +1,22 @@
 <script setup lang="ts">
 import { ref } from 'vue';
+import { useAttempt } from '../../design/attempt';
 import { people } from '../../document/people';
 import { wording } from '../../words/wording';
 
 /** Another password: it ends every other device's session. */
-const [current, next, said, isWrong] = [ref(''), ref(''), ref(''), ref(false)];
+const [current, next, isChanged] = [ref(''), ref(''), ref(false)];
+const { fault, attempt } = useAttempt();
 async function change(): Promise<void> {
-  try {
-    await people.password(current.value, next.value);
-    [current.value, next.value] = ['', ''];
-    [said.value, isWrong.value] = [wording('people.changed'), false];
-  } catch (error) {
-    [said.value, isWrong.value] = [error instanceof Error ? error.message : String(error), true];
-  }
+  isChanged.value = await attempt(() => people.password(current.value, next.value));
+  if (isChanged.value) [current.value, next.value] = ['', ''];
 }
 </script>
 
 <template>
   <h3>{{ wording('people.change') }}</h3>
   <form @submit.prevent="change">
-    <label
+    <label class="boxed"
       >{{ wording('people.current')
       }}<input
         v-model="current"
@@ -28,14 +25,16 @@ async function change(): Promise<void> {
         required
         data-test="password-now"
     /></label>
-    <label
+    <label class="boxed"
       >{{ wording('people.newPassword')
       }}<input v-model="next" type="password" autocomplete="new-password" required data-test="password-next"
     /></label>
     <button class="solid" data-test="password-change">{{ wording('people.change.go') }}</button>
   </form>
   <p class="quiet">{{ wording('people.password.rule') }}</p>
-  <p v-if="said" :class="{ late: isWrong }" role="status" data-test="password-said">{{ said }}</p>
+  <p v-if="fault || isChanged" :class="{ late: fault }" role="status" data-test="password-said">
+    {{ fault || wording('people.changed') }}
+  </p>
 </template>
 
 <style scoped>
@@ -48,17 +47,7 @@ form {
   gap: 8px 18px;
   align-items: end;
 }
-label {
-  display: grid;
-  gap: 3px;
-}
-input {
-  min-height: 40px;
+.boxed {
   min-width: 220px;
-  padding: 6px 10px;
-  font: inherit;
-  background: var(--paper);
-  color: var(--ink);
-  border: 1px solid var(--ink-2);
 }
 </style>

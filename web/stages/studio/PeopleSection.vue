@@ -5,12 +5,15 @@ import {
   may,
   me,
   people,
+  type Done,
   type JournalLine,
   type Person,
   type Role,
   type Waiting,
 } from '../../document/people';
-import { shortDay } from '../../units/days';
+import { useAttempt } from '../../design/attempt';
+import OnceLink from '../../frame/OnceLink.vue';
+import { momentDay, momentTime } from '../../units/days';
 import { wording } from '../../words/wording';
 import OwnDevices from './OwnDevices.vue';
 import OwnPassword from './OwnPassword.vue';
@@ -19,7 +22,7 @@ import OwnPassword from './OwnPassword.vue';
 const all = shallowRef<readonly Person[]>([]);
 const invitations = shallowRef<readonly Waiting[]>([]);
 const journal = shallowRef<readonly JournalLine[]>([]);
-const fault = ref('');
+const { fault, attempt } = useAttempt();
 const isOwner = () => may('people') && me.value?.open === false;
 
 async function load(): Promise<void> {
@@ -28,39 +31,39 @@ async function load(): Promise<void> {
   const [who, lines] = await Promise.all([people.all(), people.journal()]);
   [all.value, invitations.value, journal.value] = [who.people, who.invitations, lines.lines];
 }
-async function attempt(work: () => Promise<unknown>): Promise<void> {
-  fault.value = '';
-  try {
-    await work();
-    await load();
-  } catch (error) {
-    fault.value = error instanceof Error ? error.message : String(error);
-  }
-}
-void attempt(async () => {});
+/** What changes who is here: the lists are as they are afterwards. */
+const change = (work: () => Promise<unknown>) => attempt(async () => (await work(), load()));
+void attempt(load);
 
 const ROLES: Record<Role, string> = {
   owner: wording('people.owner'),
   designer: wording('people.designer'),
 };
+/** What the journal has, in words. */
+const DONE: Record<Done, string> = {
+  made: wording('people.did.made'),
+  'signed-in': wording('people.did.signedIn'),
+  invited: wording('people.did.invited'),
+  'invitation-withdrawn': wording('people.did.invitationWithdrawn'),
+  'role-changed': wording('people.did.roleChanged'),
+  removed: wording('people.did.removed'),
+  'password-changed': wording('people.did.passwordChanged'),
+  'password-set-on-machine': wording('people.did.passwordSet'),
+  'all-signed-out': wording('people.did.allSignedOut'),
+  'link-given': wording('people.did.linkGiven'),
+  'link-withdrawn': wording('people.did.linkWithdrawn'),
+};
 /** A link that was just made: of its secret the server keeps only a hash. */
 const made = ref<{ name: string; link: string }>();
 const [name, role] = [ref(''), ref<Role>('designer')];
-const isCopied = ref(false);
 const invite = () =>
-  attempt(async () => {
+  change(async () => {
     const { secret } = await people.invite(name.value.trim(), role.value);
     made.value = { name: name.value.trim(), link: `${window.location.origin}/join#${secret}` };
-    [name.value, isCopied.value] = ['', false];
+    name.value = '';
   });
-const copy = () =>
-  navigator.clipboard.writeText(made.value!.link).then(
-    () => (isCopied.value = true),
-    () => (isCopied.value = false),
-  );
 /** Asked for a second time before somebody is sent away. */
 const leaving = ref<string>();
-const day = (moment: string) => shortDay(moment.slice(0, 10));
 const signOut = () =>
   attempt(async () => {
     await people.signOut();
@@ -87,14 +90,14 @@ const signOut = () =>
             <span>{{ ROLES[p.role] }}</span>
             <template v-if="leaving === p.id">
               <span class="late">{{ wording('people.removeAsk', { name: p.name }) }}</span>
-              <button class="act" data-test="remove-yes" @click="attempt(() => people.remove(p.id))">
+              <button class="act" data-test="remove-yes" @click="change(() => people.remove(p.id))">
                 {{ wording('people.remove') }}
               </button>
             </template>
             <template v-else>
               <button
                 class="act"
-                @click="attempt(() => people.setRole(p.id, p.role === 'owner' ? 'designer' : 'owner'))"
+                @click="change(() => people.setRole(p.id, p.role === 'owner' ? 'designer' : 'owner'))"
               >
                 {{ wording(p.role === 'owner' ? 'people.makeDesigner' : 'people.makeOwner') }}
               </button>
@@ -105,15 +108,15 @@ const signOut = () =>
           </li>
           <li v-for="i in invitations" :key="i.id" class="waits">
             <span>{{
-              wording('people.waits', { name: i.name, role: ROLES[i.role], day: day(i.until) })
+              wording('people.waits', { name: i.name, role: ROLES[i.role], day: momentDay(i.until) })
             }}</span>
-            <button class="act" data-test="withdraw" @click="attempt(() => people.withdraw(i.id))">
+            <button class="act" data-test="withdraw" @click="change(() => people.withdraw(i.id))">
               {{ wording('people.withdraw') }}
             </button>
           </li>
         </ul>
         <form class="invite" @submit.prevent="invite">
-          <label
+          <label class="boxed"
             >{{ wording('people.invite') }}
             <input
               v-model="name"
@@ -127,13 +130,7 @@ const signOut = () =>
           >
           <button class="solid" data-test="invite">{{ wording('people.invite.go') }}</button>
         </form>
-        <p v-if="made" class="made" role="status">
-          {{ wording('people.invite.link', { name: made.name }) }}
-          <code data-test="invite-link">{{ made.link }}</code>
-          <button class="act" @click="copy">
-            {{ wording(isCopied ? 'people.copied' : 'people.copy') }}
-          </button>
-        </p>
+        <OnceLink v-if="made" :says="wording('people.invite.link', { name: made.name })" :link="made.link" />
       </template>
       <OwnDevices />
       <OwnPassword />
@@ -141,7 +138,7 @@ const signOut = () =>
         <summary class="act">{{ wording('people.journal') }}</summary>
         <ol>
           <li v-for="(l, i) in journal" :key="i">
-            {{ day(l.at) }} {{ l.at.slice(11, 16) }} · {{ l.who ?? '–' }} · {{ l.what }}
+            {{ momentDay(l.at) }} {{ momentTime(l.at) }} · {{ l.who ?? '–' }} · {{ DONE[l.what] }}
           </li>
         </ol>
       </details>
@@ -186,36 +183,14 @@ ul > .waits {
   align-items: end;
   margin-top: 16px;
 }
-.invite label {
-  display: grid;
-  gap: 3px;
-}
 .invite .role {
   display: flex;
   gap: 8px;
   align-items: center;
   min-height: 40px;
 }
-.invite input:not([type='radio']) {
-  min-height: 40px;
+.invite .boxed {
   min-width: 220px;
-  padding: 6px 10px;
-  font: inherit;
-  background: var(--paper);
-  color: var(--ink);
-  border: 1px solid var(--ink-2);
-}
-.made {
-  margin-top: 14px;
-  background: var(--paper);
-  border-left: 3px solid var(--celadon);
-  padding: 8px 14px;
-}
-code {
-  display: block;
-  overflow-wrap: anywhere;
-  padding: 4px 0;
-  user-select: all;
 }
 details ol {
   font-variant-numeric: tabular-nums;

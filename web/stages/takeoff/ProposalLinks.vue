@@ -6,7 +6,9 @@ import DayField from '../../document/DayField.vue';
 import { links, type Link } from '../../document/links';
 import { useLocalForm } from '../../document/localForm';
 import WordsField from '../../document/WordsField.vue';
-import { shortDay, today } from '../../units/days';
+import { useAttempt } from '../../design/attempt';
+import OnceLink from '../../frame/OnceLink.vue';
+import { momentDay, shortDay, today } from '../../units/days';
 import { useFigures } from '../../units/figures';
 import { wording } from '../../words/wording';
 import type { ShownPlan } from '../../workers/planWorker';
@@ -14,7 +16,11 @@ import { offered, proposalView } from './proposalView';
 import { sheetPictures } from './sheetPictures';
 
 /** The proposal as it is now, sent by a link to who has no account: whom it is for, until when, whether it was opened, what was answered. */
-const props = defineProps<{ plan: ShownPlan }>();
+const props = defineProps<{
+  plan: ShownPlan;
+  /** A version is agreed: there is nothing to say yes to any more. */
+  isAgreed: boolean;
+}>();
 useLocalForm();
 const commission = useCommission();
 const f = useFigures();
@@ -26,18 +32,7 @@ void load().catch(() => undefined);
 const named = ref<string | undefined>(commission.document?.brief.client?.name);
 const until = ref(dayPlus(today(), GOOD_DAYS));
 const made = ref<{ named: string; link: string }>();
-const [fault, busy, isCopied] = [ref(''), ref(false), ref(false)];
-
-async function attempt(work: () => Promise<unknown>): Promise<void> {
-  [fault.value, busy.value] = ['', true];
-  try {
-    await work();
-    await load();
-  } catch (error) {
-    fault.value = error instanceof Error ? error.message : String(error);
-  }
-  busy.value = false;
-}
+const { fault, busy, attempt } = useAttempt();
 const make = () =>
   attempt(async () => {
     const who = named.value?.trim() ?? '';
@@ -49,15 +44,10 @@ const make = () =>
     );
     const shows = { ...proposalView(commission.document!, props.plan, f), pictures };
     const { secret } = await links.make(commission.id, { named: who, until: until.value, shows, offers: offered(props.plan, f) });
-    [made.value, isCopied.value] = [{ named: who, link: `${window.location.origin}/l#${secret}` }, false];
+    made.value = { named: who, link: `${window.location.origin}/l#${secret}` };
+    await load();
   }); // prettier-ignore
-const end = (id: string) => attempt(() => links.end(commission.id, id));
-const copy = () =>
-  navigator.clipboard.writeText(made.value!.link).then(
-    () => (isCopied.value = true),
-    () => (isCopied.value = false),
-  );
-const day = (moment: string) => shortDay(moment.slice(0, 10));
+const end = (id: string) => attempt(() => links.end(commission.id, id).then(load));
 const isOpen = (l: Link) => l.endedAt === null && l.until >= today();
 function about(l: Link): string {
   if (l.endedAt) return wording('links.ended', { named: l.named });
@@ -65,7 +55,7 @@ function about(l: Link): string {
 }
 function answered({ answer, usedAt }: Link): string {
   if (answer) return wording(answer.kind === 'yes' ? 'links.yes' : 'links.question', { day: shortDay(answer.day), by: answer.by }); // prettier-ignore
-  return usedAt ? wording('links.read', { day: day(usedAt) }) : wording('links.unread');
+  return usedAt ? wording('links.read', { day: momentDay(usedAt) }) : wording('links.unread');
 }
 /** What a client answered was written by the server: this page has the document from before it. */
 const reload = () => window.location.reload();
@@ -74,8 +64,8 @@ const reload = () => window.location.reload();
 <template>
   <section class="links" data-test="links">
     <h2>{{ wording('links.title') }}</h2>
-    <p class="quiet">{{ wording('links.what') }}</p>
-    <div class="figures">
+    <p class="quiet">{{ wording(isAgreed ? 'links.agreed' : 'links.what') }}</p>
+    <div v-if="!isAgreed" class="figures">
       <WordsField
         :label="wording('links.named')"
         :value="named"
@@ -93,11 +83,7 @@ const reload = () => window.location.reload();
       </button>
     </div>
     <p v-if="fault" class="late" role="alert">{{ fault }}</p>
-    <p v-if="made" class="made" role="status">
-      {{ wording('links.made', { named: made.named }) }}
-      <code data-test="link">{{ made.link }}</code>
-      <button class="act" @click="copy">{{ wording(isCopied ? 'people.copied' : 'people.copy') }}</button>
-    </p>
+    <OnceLink v-if="made" :says="wording('links.made', { named: made.named })" :link="made.link" />
     <ul>
       <li v-for="l in all" :key="l.id" :data-link="l.named" :class="{ quiet: !isOpen(l) }">
         <span>{{ about(l) }}</span>
@@ -120,15 +106,6 @@ const reload = () => window.location.reload();
 }
 .links .figures > :first-child {
   grid-column: 1 / -1;
-}
-.made {
-  border-left: 3px solid var(--celadon);
-  padding: 6px 12px;
-}
-code {
-  display: block;
-  overflow-wrap: anywhere;
-  user-select: all;
 }
 ul {
   list-style: none;

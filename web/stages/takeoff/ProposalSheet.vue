@@ -8,11 +8,15 @@ import { halfGrown } from '../../drawing/halfGrown';
 import { grownIn } from '../../drawing/growing/weeks';
 import PlugMarks from '../../drawing/PlugMarks.vue';
 import PlanView from '../../drawing/PlanView.vue';
-import { longDay, shortDay } from '../../units/days';
+import { longDay } from '../../units/days';
 import { money, useFigures } from '../../units/figures';
 import type { FieldView, ShownPlan } from '../../workers/planWorker';
 import { useSteadySize } from '../../drawing/steadySize';
 import { wording } from '../../words/wording';
+import ProposalConditions from '../../frame/proposal/ProposalConditions.vue';
+import ProposalDays from '../../frame/proposal/ProposalDays.vue';
+import ProposalHead from '../../frame/proposal/ProposalHead.vue';
+import ProposalPrice from '../../frame/proposal/ProposalPrice.vue';
 import { VARIATION_WORDS } from './variationWords';
 import { proposalView } from './proposalView';
 import ProposalOptions from './ProposalOptions.vue';
@@ -55,26 +59,11 @@ const agreed = computed(() =>
   rules.value.accepted?.option === option.value.id ? rules.value.accepted : undefined,
 );
 const since = computed(() => (agreed.value ? variations(agreed.value, quote.value) : []));
-/** Keyed as the quote has them. */
-const price = computed(() => (agreed.value ?? quote.value).lines.filter((l) => l.minor !== 0));
 </script>
 
 <template>
   <article class="on-paper sheet" data-test="proposal">
-    <header>
-      <div>
-        <h1>{{ commission.title }}</h1>
-        <p>
-          {{ wording('proposal.for', { client: commission.brief.client?.name ?? wording('proposal.you') })
-          }}<template v-if="commission.brief.client?.place">, {{ commission.brief.client.place }}</template>
-        </p>
-      </div>
-      <p class="studio">
-        <b>{{ commission.studio?.name }}</b><br /><template v-if="commission.studio?.address"
-          >{{ commission.studio.address }}<br /></template
-        >{{ commission.studio?.phone }}
-      </p>
-    </header>
+    <ProposalHead :view="view" />
     <figure ref="frame">
       <SeatView
         v-if="width > 0"
@@ -96,8 +85,8 @@ const price = computed(() => (agreed.value ?? quote.value).lines.filter((l) => l
     </figure>
     <div class="two">
       <section>
-        <h2>{{ option.title || wording('proposal.scape') }}</h2>
-        <p v-if="commission.brief.story" class="story">{{ commission.brief.story }}</p>
+        <h2>{{ view.heading }}</h2>
+        <p v-if="view.story" class="story">{{ view.story }}</p>
         <p v-for="m in view.made" :key="m">{{ m }}</p>
         <svg :width="PLAN_PX" :height="commission.vessel.innerMm.width * k + 2" class="plan">
           <PlanView
@@ -121,19 +110,7 @@ const price = computed(() => (agreed.value ?? quote.value).lines.filter((l) => l
         </svg>
         <p class="caption">{{ wording('proposal.plantingPlan') }}</p>
       </section>
-      <section>
-        <h2>{{ wording('proposal.when') }}</h2>
-        <table>
-          <tbody>
-            <tr v-for="d in view.days" :key="`${d.day} ${d.says}`">
-              <td class="day">{{ shortDay(d.day) }}</td>
-              <td>{{ d.says }}</td>
-            </tr>
-          </tbody>
-        </table>
-        <h2>{{ wording('proposal.yours') }}</h2>
-        <p>{{ view.asks }}</p>
-      </section>
+      <ProposalDays :view="view" />
     </div>
     <section v-if="parts?.length" class="grows">
       <h2>{{ wording('proposal.grows') }}</h2>
@@ -156,27 +133,10 @@ const price = computed(() => (agreed.value ?? quote.value).lines.filter((l) => l
           >, {{ option.title || option.id.toUpperCase() }}</template
         >
       </h2>
-      <table>
-        <tbody>
-          <tr v-for="l in price" :key="l.key" :data-quote="l.key">
-            <td>{{ f.words(l.name) }}</td>
-            <td class="right">{{ sum(l.minor) }}</td>
-          </tr>
-        </tbody>
-        <tfoot>
-          <tr v-if="view.tax">
-            <td>{{ view.tax.name }} {{ view.tax.percent }} %</td>
-            <td class="right">{{ sum(view.tax.minor) }}</td>
-          </tr>
-          <tr class="total">
-            <td>{{ wording('proposal.total') }}</td>
-            <td class="right" data-test="total">{{ sum(view.totalMinor) }}</td>
-          </tr>
-        </tfoot>
-      </table>
+      <ProposalPrice :view="view" />
       <template v-if="agreed && since.length">
         <h2>{{ wording('proposal.since', { day: longDay(agreed.day) }) }}</h2>
-        <table data-test="since">
+        <table class="lines" data-test="since">
           <tbody>
             <tr v-for="v in since" :key="v.key">
               <td>{{ VARIATION_WORDS[v.kind] }}</td>
@@ -192,13 +152,7 @@ const price = computed(() => (agreed.value ?? quote.value).lines.filter((l) => l
           </tfoot>
         </table>
       </template>
-      <p v-if="rules.validUntil && !agreed">
-        {{ wording('proposal.until', { day: longDay(rules.validUntil) }) }}
-      </p>
-      <p v-if="rules.notIncluded"><b>{{ wording('proposal.not') }}</b> {{ rules.notIncluded }}</p>
-      <p v-if="rules.dependsOn"><b>{{ wording('proposal.depends') }}</b> {{ rules.dependsOn }}</p>
-      <p v-if="rules.terms">{{ rules.terms }}</p>
-      <p class="small">{{ wording('proposal.caution') }}</p>
+      <ProposalConditions :view="view" />
       <p class="sign">
         <span>{{ wording('proposal.date') }}</span><span>{{ wording('proposal.signed') }}</span>
       </p>
@@ -206,78 +160,32 @@ const price = computed(() => (agreed.value ?? quote.value).lines.filter((l) => l
   </article>
 </template>
 
+<style scoped src="../../frame/proposal/sheet.css"></style>
 <style scoped>
 .sheet {
   max-width: 720px;
   padding: 26px 34px 40px;
   border: 1px solid var(--rule);
 }
-header {
-  display: flex;
-  justify-content: space-between;
-  gap: 20px;
-}
-.studio {
-  text-align: right;
-  font-size: 12.5px;
-}
-figure {
-  margin: 12px 0;
-}
 .picture {
   max-width: 100%;
 }
-figcaption,
 .caption {
   font: italic 400 13px var(--title);
   color: var(--ink-2);
-}
-.sheet p {
-  margin: 0 0 6px;
-}
-.sheet h2 {
-  margin: 14px 0 6px;
 }
 .two {
   display: grid;
   grid-template-columns: 1fr 1fr;
   gap: 28px;
 }
-.story {
-  font: italic 400 15px var(--title);
-}
 .plan {
   max-width: 100%;
   height: auto;
 }
-table {
-  width: 100%;
-  border-collapse: collapse;
-}
-td {
-  border-bottom: 1px solid var(--rule);
-  padding: 3px 8px 3px 0;
-  vertical-align: top;
-}
-.day {
-  white-space: nowrap;
-  width: 70px;
-}
-.right {
-  text-align: right;
-  white-space: nowrap;
-}
-.total td {
-  font: 500 20px var(--title);
-  border-bottom: 2px solid var(--ink);
-}
 .price {
   margin-top: 18px;
   break-inside: avoid;
-}
-.small {
-  font-size: 12px;
-  color: var(--ink-2);
 }
 .sheet .sign {
   display: grid;

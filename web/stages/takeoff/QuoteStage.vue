@@ -128,7 +128,7 @@ const print = () => window.print();
           </button>
         </template>
       </section>
-      <ProposalLinks :plan="plan" />
+      <ProposalLinks :plan="plan" :is-agreed="accepted !== undefined" />
       <QuoteRules />
     </aside>
   </div>

@@ -19,6 +19,8 @@ const props = defineProps<{
   /** What suppliers have confirmed of it. */
   coming?: readonly ComingLine[];
   open: boolean;
+  /** Some of it was taken off the studio's shelf. */
+  fromShelf?: boolean;
 }>();
 defineEmits<{ toggle: [] }>();
 const f = useFigures();
@@ -43,8 +45,7 @@ const from = computed(() => {
   const packs = (plant.value ?? material.value)?.packs ?? [];
   const ids = new Set(props.line.packs.map((c) => packs.find((p) => p.id === c.pack)?.supplier));
   const names = props.commission.catalogue.suppliers.filter((s) => ids.has(s.id)).map((s) => s.name);
-  const isOnShelf = props.commission.taken?.some((t) => t.item === props.line.id && t.from === 'shelf');
-  const own = [...props.line.origins.map((o) => OWN[o]), isOnShelf ? 'own shelf' : ''].filter(Boolean).join(', '); // prettier-ignore
+  const own = [...props.line.origins.map((o) => OWN[o]), props.fromShelf ? 'own shelf' : ''].filter(Boolean).join(', '); // prettier-ignore
   return (
     [names.join(', '), own].filter(Boolean).join('; ') || (props.line.priced ? '' : 'not in the catalogue')
   );

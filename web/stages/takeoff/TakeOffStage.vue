@@ -63,6 +63,10 @@ const packCount = computed(
   () => plan.value?.order.suppliers.flatMap((s) => s.lines).reduce((n, l) => n + l.count, 0) ?? 0,
 );
 const late = computed(() => (plan.value ? tooLate(plan.value.order) : new Set<string>()));
+/** Lines of which some was taken off the studio's shelf. */
+const offShelf = computed(
+  () => new Set(plan.value?.shelfOffers.filter((o) => o.took > 0).map((o) => o.line)),
+);
 </script>
 
 <template>
@@ -109,6 +113,7 @@ const late = computed(() => (plan.value ? tooLate(plan.value.order) : new Set<st
           :coming="comingOf(plan.order, l.id)"
           :late="late.has(l.id)"
           :open="openLine === l.id"
+          :from-shelf="offShelf.has(l.id)"
           @toggle="openLine = openLine === l.id ? undefined : l.id"
         >
           <template #default="{ material }">

@@ -28,7 +28,7 @@ export function proposalView(doc: Commission, plan: ShownPlan, f: Figures): Omit
     made: madeOf(doc, plan, f),
     days: daysOf(plan, f),
     asks: wording('proposal.asks', { first: plan.care.weeks[0].minutes, last: plan.care.weeks[7].minutes }),
-    lines: lines.filter((l) => l.minor !== 0).map((l) => ({ name: f.words(l.name), minor: l.minor })),
+    lines: lines.filter((l) => l.minor !== 0).map((l) => ({ key: l.key, name: f.words(l.name), minor: l.minor })),
     tax: rules.tax && { name: rules.tax.name, percent: percentOf(rules.tax.share)!, minor: taxMinor },
     totalMinor,
     currency: doc.currency,

@@ -1,8 +1,12 @@
 /** What is said of links for who has no account, and at their other end. */
 export const LINKS = {
+  'onceLink.copy': 'Copy it',
+  'onceLink.copied': 'copied',
   'links.title': 'Send it by a link',
   'links.what':
     'Whoever has the link reads this proposal as it is now, with its pictures, and can say yes or ask. Nothing else can be reached from it.',
+  'links.agreed':
+    'A version is agreed: there is nothing to say yes to. Links that were sent can still be read, and withdrawn.',
   'links.named': 'for whom',
   'links.until': 'good until',
   'links.make': 'Make a link',
