@@ -150,7 +150,7 @@ describe('a planting', () => {
     await spots(1);
     await inBox('[data-piece="S-14"]', 0.5, 0.6);
     await spots(2);
-    await inBox('.seat canvas', 0.36, 0.5);
+    await inBox('.seat canvas', 0.32, 0.5);
     await spots(3);
     // What sits there stays there: another stone is another planting.
     await inBox('[data-plan-piece="S-03"]', 0.5, 0.5);
