@@ -32,7 +32,7 @@ const CENTRAL = [
   'quoteOf', 'reachFromFront', 'recommendedKg', 'recordedOf', 'regionWithout', 'relax', 'remainingShare', 'resolve', 'restingCelsius', 'roSchedule', 'roShort', 'roughStone',
   'saturationKPa', 'seenThroughPane', 'shadeOf', 'shelfFindings', 'shoppingOf', 'shutOff', 'silhouette', 'sittingsOf', 'slopedAreaMm2', 'solidOfOutlines',
   'spacingToCover', 'splitRegion', 'squaringUp', 'stabilityOf', 'standsOn', 'starts', 'stoneToHoldKg', 'stoppedBy', 'strewnAmount', 'substitutesFor', 'swapsFor', 'tabSpots',
-  'takesOf', 'tankFlow', 'throughLeaves', 'throughPlates', 'tiled', 'traced', 'trialOf', 'turnToSeat', 'variations', 'waterDensity', 'waterRecipe', 'weekOf', 'withoutIt', 'writtenOff',
+  'takesOf', 'tankFlow', 'throughLeaves', 'throughPlates', 'tiled', 'traced', 'trialOf', 'tubsFor', 'turnToSeat', 'variations', 'waterDensity', 'waterRecipe', 'weekOf', 'withoutIt', 'writtenOff',
 ]; // prettier-ignore
 
 describe('relations', () => {

@@ -48,6 +48,24 @@ describe('a proposal by a link', () => {
     await b.at.until('ol', (w) => w.includes('A. Orchard: Does it hum at night?'));
   });
 
+  it('with two options lets them be compared, and the yes is to the one that is read', async () => {
+    await b.at.open('/c/demo-cliff/options');
+    await b.at.press('[data-test="duplicate"]');
+    await b.at.open('/c/demo-cliff/quote');
+    const link = await linkMade('Stair hall');
+    const client = await telephone();
+    await client.page.goto(link, { waitUntil: 'load' });
+    await client.page.waitForFunction(() => document.querySelectorAll('[data-link-option] img').length === 2);
+    await client.at.press('[data-link-option]:not([aria-pressed="true"])');
+    const read = await client.at.words('[data-link-option][aria-pressed="true"] b');
+    await client.page.type('[data-test="answer-by"]', 'B. Stair');
+    await client.at.press('[data-test="answer-yes"]');
+    await client.at.until('[data-test="answer"]', (w) => w.includes(`You said yes to ${read} on`));
+    await client.page.close();
+    await b.at.load('/c/demo-cliff/quote');
+    await b.at.until('[data-link="Stair hall"]', (w) => w.includes(`yes to ${read} on`));
+  });
+
   it('withdrawn while it is open takes no answer any more, and opened again is the plain page', async () => {
     await b.at.open('/c/demo-desk/quote');
     await b.at.words('[data-test="proposal"] [data-test="total"]');

@@ -67,9 +67,14 @@ export function onPage(page: Page, url: string) {
     },
     /** Clicks something once it has come to rest and nothing that is going away, a sheet say, lies over it. */
     press: async (selector: string) => {
-      const handle = await page.waitForSelector(selector);
-      await handle!.evaluate(atRest, MOST_COVERED_MS);
-      await page.click(selector);
+      for (let tries = 3; ; tries--) {
+        const handle = await page.waitForSelector(selector);
+        await handle!.evaluate(atRest, MOST_COVERED_MS);
+        const fault = await page.click(selector).catch((error: Error) => error);
+        if (!fault) return;
+        // Drawn anew between the two: what has taken its place is pressed.
+        if (tries === 0 || !/not clickable|detached/.test(fault.message)) throw fault;
+      }
     },
     /** Gives something the keyboard, a drawn piece too. */
     focus: async (selector: string) => {

@@ -4,6 +4,7 @@ import { comesGrown } from '../commission/usual';
 import { dayPlus, daysFrom } from '../calendar/day';
 import type { Joint, Origin } from '../commission/schema';
 import type { Resolved } from '../resolved/resolved';
+import { sizeMmOf } from '../hardscape/extent';
 import { meansOf } from '../hardscape/joining';
 import { gripOf } from '../hardscape/carrying';
 import { middleInTank } from '../hardscape/stability';
@@ -13,6 +14,7 @@ import { pieceWorks } from '../beforehand/ahead';
 import { brokenDownOf } from '../beforehand/brokenDown';
 import { beginning, type EarlierWork } from '../beforehand/earlier';
 import type { Held } from '../beforehand/held';
+import { tubsFor } from '../beforehand/tubsFor';
 import { MATURE_DAYS, maturesAhead, mediaToMature } from '../regime/maturing';
 import type { Survey } from '../survey/survey';
 import { homeOf, triedAheadDays } from '../sittings/homes';
@@ -39,7 +41,7 @@ export function beforehandOf(commission: Resolved, survey: Survey): Beforehand[]
     ...filmBeforehand(commission),
     ...roBeforehand(commission, survey),
     ...mediaBeforehand(commission),
-    ...soakBeforehand(commission),
+    ...soakBeforehand(commission, survey),
     ...jointsBeforehand(commission, survey),
   ];
   const list = beginning([...ownBeforehand(commission, works), ...works]).map(
@@ -154,21 +156,30 @@ function mediaBeforehand(commission: Resolved): Said[] {
 }
 
 /** Into the tub, those that soak equally long for the same sitting together. */
-function soakBeforehand(commission: Resolved): Said[] {
+function soakBeforehand(commission: Resolved, survey: Survey): Said[] {
   const soaks = pieceWorks(commission).filter((w) => w.kind === 'soak');
   const lotOf = ({ takesDays, aheadDays }: EarlierWork) => `${takesDays} ${aheadDays}`;
   return [...new Set(soaks.map(lotOf))].map((lot) => {
     const own = soaks.filter((w) => lotOf(w) === lot);
     const { takesDays: days, aheadDays } = own[0];
     const things = own.flatMap((w) => w.things);
+    const { tubs, tooLong } = tubsFor(
+      things.map((id) => ({
+        id,
+        sizeMm: sizeMmOf(survey.standing.find((s) => s.piece.id === id)!.piece.shape),
+      })),
+    );
     return {
       kind: 'soak',
       things,
       takesDays: days,
       aheadDays,
-      holds: { what: 'tub' as const, amount: 1 },
+      holds: { what: 'tub' as const, amount: tubs },
       title: say('before.soak.title', { pieces: things }),
-      detail: say('before.soak.detail', { days }),
+      detail:
+        tooLong.length > 0
+          ? say('before.soak.long', { days, count: tubs, pieces: tooLong })
+          : say('before.soak.detail', { days, count: tubs }),
     };
   });
 }

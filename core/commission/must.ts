@@ -14,6 +14,7 @@ const MUST = {
   language: say('must.be.language'),
   fine: say('must.be.fine', { finest: String(FINEST) }),
   rising: say('must.rise'),
+  offers: say('must.be.offers'),
   grid: say('must.fill.grid'),
   timespan: say('must.begin.first'),
 } as const;

@@ -26,9 +26,9 @@ export const acceptedSchema = z.looseObject({
 export const offeredSchema = acceptedSchema.omit({ day: true, by: true });
 export type Offered = z.infer<typeof offeredSchema>;
 
-/** What a client answers: yes, or a question. */
+/** What a client answers: yes to an option, or a question. */
 export const answerSchema = z.discriminatedUnion('kind', [
-  z.object({ kind: z.literal('yes'), by: words.min(1) }),
+  z.object({ kind: z.literal('yes'), by: words.min(1), option: id }),
   z.object({ kind: z.literal('question'), by: words.min(1), text: z.string().min(1).max(2_000) }),
 ]);
 export type Answer = z.infer<typeof answerSchema>;

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { must } from '../commission/must';
 import { day, id, minor, text, words } from '../commission/primitives';
 import { offeredSchema } from '../commission/quoteSchema';
 
@@ -10,6 +11,8 @@ import { offeredSchema } from '../commission/quoteSchema';
 const asked = z.strictObject({ key: id, name: words, minor: z.int().min(-1e12).max(1e12) });
 
 export const proposalViewSchema = z.strictObject({
+  /** Which option it is. */
+  option: id,
   title: words,
   client: words.optional(),
   place: words.optional(),
@@ -32,10 +35,18 @@ export const proposalViewSchema = z.strictObject({
 });
 export type ProposalView = z.infer<typeof proposalViewSchema>;
 
-/** Which commission, and until when. */
-export const linkAskSchema = z.object({
-  named: words.min(1),
-  until: day,
-  shows: proposalViewSchema,
-  offers: offeredSchema,
-});
+/** Options beside each other that somebody still compares. */
+const MOST_OPTIONS = 6;
+
+/** For whom and until when; the options that are shown, the first one first, each with the version that a yes to it freezes. */
+export const linkAskSchema = z
+  .object({
+    named: words.min(1),
+    until: day,
+    shows: z.array(proposalViewSchema).min(1).max(MOST_OPTIONS),
+    offers: z.array(offeredSchema).min(1).max(MOST_OPTIONS),
+  })
+  .refine(({ shows, offers }) => shows.map((s) => s.option).join() === offers.map((o) => o.option).join(), {
+    error: must('offers'),
+  });
+export type LinkAsk = z.infer<typeof linkAskSchema>;

@@ -122,7 +122,7 @@ export function readChanges(
 
 /** A document with what its client answered: a yes to the version that was shown to them, or a question in its log. */
 export function readAnswer(
-  { text, answer, offers }: { text: Text; answer: Answer & { day: Day }; offers: Offered },
+  { text, answer, offers }: { text: Text; answer: Answer & { day: Day }; offers: readonly Offered[] },
   meshes: Meshes,
 ): Read | 'agreed already' {
   const answered = withAnswer(JSON.parse(unpacked(text)) as Commission, answer, offers);

@@ -1,7 +1,7 @@
 import { and, desc, eq, gte, isNull } from 'drizzle-orm';
 import type { Day } from '../../core/calendar/day';
-import type { Answer, Offered } from '../../core/commission/quoteSchema';
-import type { ProposalView } from '../../core/pricing/proposalView';
+import type { Answer } from '../../core/commission/quoteSchema';
+import type { LinkAsk } from '../../core/pricing/proposalView';
 import { hashOf, newSecret } from '../people/secret';
 import { touched } from '../store/commissions';
 import { commissions } from '../store/schema';
@@ -10,10 +10,7 @@ import { links } from './tables';
 
 /* Links as they are kept: made, found by their secret, ended, answered. */
 
-export async function makeLink(
-  store: Store,
-  link: { commissionId: string; named: string; until: Day; shows: ProposalView; offers: Offered },
-): Promise<string> {
+export async function makeLink(store: Store, link: LinkAsk & { commissionId: string }): Promise<string> {
   const { secret, hash } = newSecret();
   await store.write((db) => db.insert(links).values({ ...link, id: hash, kind: 'proposal' }));
   return secret;

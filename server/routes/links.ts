@@ -80,7 +80,7 @@ export function openedLinkRoutes(store: Store, jobs: Jobs): Router {
   routes.post('/picture', smallJson(), async (req, res) => {
     const { secret, picture } = read(pictureAsk, req.body);
     const link = await opened(req, secret);
-    const kept = link.shows.pictures.some((p) => p.id === picture) && (await pictureOf(store, link.commissionId, picture)); // prettier-ignore
+    const kept = link.shows.some((s) => s.pictures.some((p) => p.id === picture)) && (await pictureOf(store, link.commissionId, picture)); // prettier-ignore
     if (!kept) throw notFound('picture');
     res.type('image/jpeg').setHeader('Cache-Control', 'private, no-store').send(kept.jpeg);
   });
@@ -88,6 +88,8 @@ export function openedLinkRoutes(store: Store, jobs: Jobs): Router {
   routes.post('/answer', smallJson(), async (req, res) => {
     const { secret, answer } = read(answerAsk, req.body);
     const link = await opened(req, secret);
+    if (answer.kind === 'yes' && !link.offers.some((o) => o.option === answer.option))
+      throw new Problem(400, 'That option is not one of those that were shown.');
     const said = { ...answer, day: dayNow() };
     await intoDocument(link, said);
     await linkAnswered(store, link.id, said);
@@ -96,7 +98,7 @@ export function openedLinkRoutes(store: Store, jobs: Jobs): Router {
 
   /** A yes freezes the version that was shown, a question stands in the log; over whatever somebody saves meanwhile. */
   async function intoDocument(
-    { commissionId, offers }: { commissionId: string; offers: Offered },
+    { commissionId, offers }: { commissionId: string; offers: readonly Offered[] },
     answer: Answer & { day: Day },
   ): Promise<void> {
     for (let i = 0; i < TRIES; i++) {

@@ -1,5 +1,5 @@
-import type { Answer, Offered } from '../../core/commission/quoteSchema';
-import type { ProposalView } from '../../core/pricing/proposalView';
+import type { Answer } from '../../core/commission/quoteSchema';
+import type { LinkAsk, ProposalView } from '../../core/pricing/proposalView';
 import { call } from './api';
 
 /** A link as who works on a commission sees it. */
@@ -15,7 +15,8 @@ export interface Link {
 /** What a link opens. */
 export interface Opened {
   kind: 'proposal';
-  shows: ProposalView;
+  /** The options that are shown, the first one first. */
+  shows: ProposalView[];
   until: string;
   answer?: Answer & { day: string };
 }
@@ -24,7 +25,7 @@ const at = (id: string) => `/commissions/${encodeURIComponent(id)}/links`;
 const json = JSON.stringify;
 export const links = {
   of: (id: string) => call<{ links: Link[] }>('GET', at(id)),
-  make: (id: string, ask: { named: string; until: string; shows: ProposalView; offers: Offered }) => call<{ secret: string }>('POST', at(id), json(ask)), // prettier-ignore
+  make: (id: string, ask: LinkAsk) => call<{ secret: string }>('POST', at(id), json(ask)), // prettier-ignore
   end: (id: string, link: string) => call('DELETE', `${at(id)}/${link}`),
   /** A picture that is shown; the same one twice is kept once. */
   picture: (id: string, jpeg: Blob) => call<{ id: string }>('POST', `/commissions/${encodeURIComponent(id)}/pictures`, jpeg, 'image/jpeg'), // prettier-ignore

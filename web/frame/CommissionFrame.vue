@@ -76,7 +76,7 @@ watch(
 /** How often it is asked whether the commission is still there, ms. */
 const LOOK_MS = 20_000;
 /** Order, build day and handover are of the chosen option, whichever is being looked at elsewhere. */
-const OF_CHOSEN = ['order', 'build', 'run-sheet', 'handover', 'quote'];
+const OF_CHOSEN = ['order', 'build', 'run-sheet', 'handover', 'quote', 'shopping'];
 const planned = computed(() =>
   OF_CHOSEN.includes(String(route.name)) ? (commission.document?.chosen ?? '') : commission.optionId,
 );
@@ -87,7 +87,7 @@ const placed = computed<readonly Placed[]>((before) => {
   return isSame ? before : now;
 });
 /** Pages that show what follows from how plants live: they are worked out at once. */
-const PLANTED = ['brief', 'planting', 'planting-plan', 'build', 'run-sheet', 'handover', 'quote'];
+const PLANTED = ['brief', 'planting', 'planting-plan', 'build', 'run-sheet', 'handover', 'quote', 'shopping'];
 const tallied = computed(() =>
   ['vessel', 'bench', 'planting', 'take-off', 'order'].includes(String(route.name)),
 );

@@ -41,7 +41,10 @@ export const BEFOREHAND = {
   'brokenDown.empty.because':
     'Say of a stone, a layer, a plant, a device or an animal that it comes out of it; or take it off the list.',
   'before.soak.title': 'Into the tub: {pieces}',
-  'before.soak.detail': '{days, plural, one {# day} other {# days}} of soaking before it stays down',
+  'before.soak.detail':
+    '{days, plural, one {# day} other {# days}} of soaking in {count, plural, one {a tub} other {# tubs}}, weighted down, before it stays down by itself',
+  'before.soak.long':
+    '{days, plural, one {# day} other {# days}} of soaking in {count, plural, one {a tub} other {# tubs}} before it stays down by itself; {pieces} is longer than a tub: a trough, or one end after the other for twice as long',
   'before.joints.title': 'Join outside, {method}: {joints}',
   'before.joints.detail':
     '24 h to cure; then {mass} carried in as one by {count, plural, one {one person} other {# people}}, borne under {pieces}, never by its thin end. {caution}',

@@ -38,6 +38,7 @@ export const FAULTS = {
   'must.be.picture': 'must be the name under which the picture is kept',
   'must.be.mesh': 'must be the name under which its mesh is kept',
   'must.be.currency': 'must be an ISO 4217 code of three capitals, e.g. GBP',
+  'must.be.offers': 'must have a version for each option that is shown, in the same order',
   'must.rise': 'must have the lower figure first',
   'must.fill.grid': 'must have as many figures as columns times rows',
   'must.begin.first': 'must have the earlier time first',

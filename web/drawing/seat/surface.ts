@@ -8,6 +8,8 @@ import {
   ShaderMaterial,
   Shape,
   ShapeGeometry,
+  Vector3,
+  type Camera,
   type Object3D,
 } from 'three';
 import { Reflector } from 'three/addons/objects/Reflector.js';
@@ -89,7 +91,7 @@ void main() {
 
 /** What is below, upside down, moved a little by ripples. */
 function mirror(flat: ShapeGeometry): Mesh {
-  return new Reflector(flat, {
+  const water = new Reflector(flat, {
     color: MIRRORED,
     textureWidth: MIRROR_PX,
     textureHeight: MIRROR_PX,
@@ -113,7 +115,25 @@ void main() {
 }`,
     },
   });
+  const mirrored = water.onBeforeRender;
+  water.onBeforeRender = (renderer, scene, camera, ...rest) => {
+    // From below the surface is a strip of the picture: no more of its mirror image is drawn.
+    const [low, high] = stripOf(water, camera);
+    water.getRenderTarget().scissor.set(0, low, MIRROR_PX, high - low);
+    mirrored.call(water, renderer, scene, camera, ...rest);
+  };
+  water.getRenderTarget().scissorTest = true;
+  return water;
 }
+
+/** From where to where a surface reaches in a picture from its lower edge up, in pixels of its mirror image, with what ripples add. */
+function stripOf(water: Mesh, camera: Camera): [low: number, high: number] {
+  const spots = water.geometry.getAttribute('position');
+  const heights = Array.from({ length: spots.count }, (_, i) => new Vector3().fromBufferAttribute(spots, i).applyMatrix4(water.matrixWorld).project(camera).y); // prettier-ignore
+  const px = (y: number) => Math.min(1, Math.max(0, (1 + y) / 2)) * MIRROR_PX;
+  const ripples = 2 * RIPPLE.leans * MIRROR_PX + 1;
+  return [Math.floor(Math.max(0, px(Math.min(...heights)) - ripples)), Math.ceil(Math.min(MIRROR_PX, px(Math.max(...heights)) + ripples))];
+} // prettier-ignore
 
 /** The bright edge where water stands up at the glass. */
 function rim({ vessel }: Seen): Mesh {

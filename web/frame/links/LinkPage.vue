@@ -5,6 +5,7 @@ import { useAttempt } from '../../design/attempt';
 import { linkPicture, links, type Opened } from '../../document/links';
 import { longDay } from '../../units/days';
 import { wording } from '../../words/wording';
+import LinkOptions from './LinkOptions.vue';
 import ProposalConditions from '../proposal/ProposalConditions.vue';
 import ProposalDays from '../proposal/ProposalDays.vue';
 import ProposalHead from '../proposal/ProposalHead.vue';
@@ -15,11 +16,15 @@ const secret = window.location.hash.slice(1);
 const opened = shallowRef<Opened>();
 const pictures = ref<Record<string, string>>({});
 const opening = useAttempt();
-const view = computed(() => opened.value?.shows);
+/** The option that is read; a yes is to it. */
+const at = ref(0);
+const view = computed(() => opened.value?.shows[at.value]);
 useTitle(computed(() => view.value?.title ?? 'Utsuwa'));
 void opening.attempt(async () => {
   opened.value = await links.open(secret);
-  for (const { id } of opened.value.shows.pictures) {
+  // The first of each option comes before the others: they are compared.
+  const shown = opened.value.shows.map((s) => s.pictures);
+  for (const { id } of [...shown.flatMap((p) => p.slice(0, 1)), ...shown.flatMap((p) => p.slice(1))]) {
     const address = await linkPicture(secret, id);
     if (address) pictures.value[id] = address;
   }
@@ -28,12 +33,16 @@ onBeforeUnmount(() => Object.values(pictures.value).forEach((address) => URL.rev
 
 const studio = computed(() => view.value?.studio.name ?? wording('linkPage.studio'));
 const answer = computed(() => opened.value?.answer);
+const agreedTo = computed(() => {
+  const said = answer.value;
+  return said?.kind === 'yes' ? opened.value!.shows.find((s) => s.option === said.option)!.heading : '';
+});
 const { fault: refused, busy, attempt } = useAttempt();
 const [by, text, asks] = [ref(''), ref(''), ref(false)];
 const send = (kind: 'yes' | 'question') =>
   attempt(async () => {
     const name = by.value.trim();
-    await links.answer(secret, kind === 'yes' ? { kind, by: name } : { kind, by: name, text: text.value.trim() });
+    await links.answer(secret, kind === 'yes' ? { kind, by: name, option: view.value!.option } : { kind, by: name, text: text.value.trim() });
     opened.value = await links.open(secret);
     asks.value = false;
   }); // prettier-ignore
@@ -46,6 +55,13 @@ const send = (kind: 'yes' | 'question') =>
   <main v-else-if="view && opened" class="page">
     <article class="on-paper sheet" data-test="link-proposal">
       <ProposalHead :view="view" />
+      <LinkOptions
+        v-if="opened.shows.length > 1"
+        :options="opened.shows"
+        :pictures="pictures"
+        :at="at"
+        @choose="at = $event"
+      />
       <figure v-for="p in view.pictures.slice(0, 1)" :key="p.id">
         <img v-if="pictures[p.id]" :src="pictures[p.id]" :alt="p.caption" />
         <figcaption>{{ p.caption }}</figcaption>
@@ -70,7 +86,7 @@ const send = (kind: 'yes' | 'question') =>
     </article>
     <section class="answer" data-test="answer">
       <p v-if="answer?.kind === 'yes'" role="status">
-        <b>{{ wording('linkPage.saidYes', { day: longDay(answer.day), studio }) }}</b>
+        <b>{{ wording('linkPage.saidYes', { option: agreedTo, day: longDay(answer.day), studio }) }}</b>
       </p>
       <template v-else>
         <h2>{{ wording('linkPage.answer') }}</h2>
@@ -96,7 +112,11 @@ const send = (kind: 'yes' | 'question') =>
           </button>
           <template v-else>
             <button class="solid" :disabled="busy || !by.trim()" data-test="answer-yes" @click="send('yes')">
-              {{ wording('linkPage.yes') }}
+              {{
+                opened.shows.length > 1
+                  ? wording('linkPage.yesTo', { option: view.heading })
+                  : wording('linkPage.yes')
+              }}
             </button>
             <button class="act" data-test="answer-ask" @click="asks = true">
               {{ wording('linkPage.question') }}

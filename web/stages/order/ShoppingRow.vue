@@ -13,6 +13,7 @@ import ActualPieces from '../../frame/actual/ActualPieces.vue';
 import { today } from '../../units/days';
 import { useFigures } from '../../units/figures';
 import { wording } from '../../words/wording';
+import OtherPlants from './OtherPlants.vue';
 
 /** One thing to look for in a shop: how much, from which size to which; what was taken of it, weighed and paid at the counter. */
 const props = defineProps<{ line: ShoppingLine; supplier: string; name: string }>();
@@ -47,7 +48,7 @@ const chosen = ref(props.line.pieces?.[0]);
 const current = computed(
   () => (pieces.value.find((p) => p.piece.id === chosen.value) ?? pieces.value[0]).piece,
 );
-/** What is poured or strewn may be of another grain; a plant is chosen where it lives. */
+/** What is poured or strewn may be of another grain, a plant another one that lives where it is planted. */
 const material = computed(() =>
   commission.document!.catalogue.materials.find((m) => m.id === props.line.line),
 );
@@ -111,13 +112,7 @@ function back(id: string): void {
       <ActualPieces :key="current.id" :option="commission.optionId" :piece="current" :supplier="supplier" />
     </details>
     <LineSwaps v-else-if="material && !isDone" class="taken" :material="material" />
-    <router-link
-      v-else-if="isPlant && !isDone"
-      class="act taken"
-      :to="`/c/${commission.id}/planting`"
-      data-test="other-plant"
-      >{{ wording('shoppingRow.otherPlant') }}</router-link
-    >
+    <OtherPlants v-else-if="isPlant && !isDone" class="taken" :plant="line.line" />
     <details v-if="line.taken.length" class="taken" :open="open">
       <summary class="act">{{ wording('shoppingRow.taken', { count: line.taken.length }) }}</summary>
       <div v-for="t in line.taken" :key="t.id" class="figures" :data-taken="t.id">

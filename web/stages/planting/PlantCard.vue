@@ -20,7 +20,7 @@ import PlantComesFrom from './PlantComesFrom.vue';
 import KeepForStudio from './KeepForStudio.vue';
 import PackFields from '../../document/catalogue/PackFields.vue';
 import type { SettleGround } from './usePlantings';
-import SubstituteList from './SubstituteList.vue';
+import SubstituteList from '../../frame/plants/SubstituteList.vue';
 import WaysOut from './WaysOut.vue';
 import { wording } from '../../words/wording';
 

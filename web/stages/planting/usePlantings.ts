@@ -9,6 +9,7 @@ import { withPacks } from '../../../core/edits/packs';
 import { useCommission } from '../../document/commissionStore';
 import { withPlant } from '../../document/materials';
 import { usePlants } from '../../document/plants';
+import { useBecoming } from '../../frame/plants/becoming';
 import { useStudio } from '../../document/studioStore';
 import { wording } from '../../words/wording';
 
@@ -41,20 +42,7 @@ export function usePlantings() {
   const addRegion = (plant: Plant, region: [number, number][]) =>
     add(plant, { region, spacingMm: spacingOf(plant) });
 
-  /** Another plant in the same place; its spacing is that of the new one. */
-  function become(id: string, to: string): void {
-    const plant = plants.value.find((p) => p.id === to);
-    if (!plant) return;
-    commission.endStep();
-    // Another plant is none that was there.
-    const other = ({ now: _now, ...p }: Planting): Planting => ({ ...p, plant: to, ...(p.region ? { spacingMm: spacingOf(plant) } : {}) }); // prettier-ignore
-    commission.edit(`become ${id}`, (d) =>
-      withScape(withPlant(d, plant), commission.optionId, (o) => ({
-        ...o,
-        plants: o.plants.map((p) => (p.id === id ? other(p) : p)),
-      })),
-    );
-  }
+  const become = useBecoming(plants);
   /** The same region as in a mirror in the middle of the tank, beside the one that is there. */
   function mirror(id: string): void {
     const own = commission.option!.plants.find((p) => p.id === id);

@@ -2,6 +2,7 @@ import { computed, ref, shallowRef, watch, type Ref } from 'vue';
 import type { Vessel } from '../../../core/commission/schema';
 import { dliOfPpfd } from '../../../core/light/ppfd';
 import type { ScapeWork } from '../../frame/planKey';
+import { wholeBed } from '../../frame/plants/wholeBed';
 import type { Finger, ShownPlanted } from '../../workers/planWorker';
 
 /** Where the pointer is: over the floor, or over the view from the front, mm. */
@@ -41,17 +42,8 @@ export function useSpot(
   const touched = ref<{ dli: number; xMm: number }>();
   /** What plants are held against: that spot, else the bed as a whole; undefined where no light is known. */
   const here = computed(() => {
-    const living = shown.value?.living;
-    if (!living?.lit) return undefined;
-    const { ppfd } = living.light;
-    const mean = ppfd.reduce((a, b) => a + b, 0) / Math.max(1, ppfd.length);
-    return {
-      dli: touched.value?.dli ?? dliOfPpfd(mean, living.hours) + living.windowDli,
-      co2: living.co2,
-      waterC: living.waterC,
-      gh: living.gh,
-      spot: touched.value !== undefined,
-    };
+    const whole = wholeBed(shown.value);
+    return whole && { ...whole, dli: touched.value?.dli ?? whole.dli, spot: touched.value !== undefined };
   });
   return { pointed, spot, touched, here };
 }

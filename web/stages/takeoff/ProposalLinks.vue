@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref, shallowRef } from 'vue';
+import { computed, ref, shallowRef } from 'vue';
 import { dayPlus } from '../../../core/calendar/day';
 import { useCommission } from '../../document/commissionStore';
 import DayField from '../../document/DayField.vue';
@@ -8,16 +8,20 @@ import { useLocalForm } from '../../document/localForm';
 import WordsField from '../../document/WordsField.vue';
 import { useAttempt } from '../../design/attempt';
 import OnceLink from '../../frame/OnceLink.vue';
+import type { OptionPlan } from '../../frame/optionPlans';
 import { momentDay, shortDay, today } from '../../units/days';
 import { useFigures } from '../../units/figures';
 import { wording } from '../../words/wording';
 import type { ShownPlan } from '../../workers/planWorker';
 import { offered, proposalView } from './proposalView';
+import { shownBeside } from './shownBeside';
 import { sheetPictures } from './sheetPictures';
 
 /** The proposal as it is now, sent by a link to who has no account: whom it is for, until when, whether it was opened, what was answered. */
 const props = defineProps<{
   plan: ShownPlan;
+  /** Of the other options, as far as they are worked out. */
+  plans: Readonly<Record<string, OptionPlan>>;
   /** A version is agreed: there is nothing to say yes to any more. */
   isAgreed: boolean;
 }>();
@@ -31,6 +35,11 @@ void load().catch(() => undefined);
 
 const named = ref<string | undefined>(commission.document?.brief.client?.name);
 const until = ref(dayPlus(today(), GOOD_DAYS));
+/** Options that can be shown beside the one that is looked at. */
+const beside = computed(() =>
+  commission.document!.options.filter((o) => o.id !== props.plan.survey.optionId && props.plans[o.id]),
+);
+const allOptions = ref(true);
 const made = ref<{ named: string; link: string }>();
 const { fault, busy, attempt } = useAttempt();
 const make = () =>
@@ -42,8 +51,12 @@ const make = () =>
     const pictures = await Promise.all(
       (await sheetPictures(sheet)).map(async ({ caption, blob }) => ({ caption, id: (await links.picture(commission.id, blob)).id })),
     );
-    const shows = { ...proposalView(commission.document!, props.plan, f), pictures };
-    const { secret } = await links.make(commission.id, { named: who, until: until.value, shows, offers: offered(props.plan, f) });
+    const doc = commission.document!;
+    const others = [];
+    for (const o of allOptions.value ? beside.value : []) others.push(await shownBeside(commission.id, doc, o, props.plans[o.id], f));
+    const shows = [{ ...proposalView(doc, props.plan, f), pictures }, ...others.map((o) => o.view)];
+    const offers = [offered(props.plan, f), ...others.map((o) => o.offers)];
+    const { secret } = await links.make(commission.id, { named: who, until: until.value, shows, offers });
     made.value = { named: who, link: `${window.location.origin}/l#${secret}` };
     await load();
   }); // prettier-ignore
@@ -53,8 +66,11 @@ function about(l: Link): string {
   if (l.endedAt) return wording('links.ended', { named: l.named });
   return wording(isOpen(l) ? 'links.open' : 'links.over', { named: l.named, day: shortDay(l.until) });
 }
+const optionNamed = (id: string) =>
+  commission.document!.options.find((o) => o.id === id)?.title || id.toUpperCase();
 function answered({ answer, usedAt }: Link): string {
-  if (answer) return wording(answer.kind === 'yes' ? 'links.yes' : 'links.question', { day: shortDay(answer.day), by: answer.by }); // prettier-ignore
+  if (answer?.kind === 'yes') return wording('links.yes', { option: optionNamed(answer.option), day: shortDay(answer.day), by: answer.by }); // prettier-ignore
+  if (answer) return wording('links.question', { day: shortDay(answer.day), by: answer.by });
   return usedAt ? wording('links.read', { day: momentDay(usedAt) }) : wording('links.unread');
 }
 /** What a client answered was written by the server: this page has the document from before it. */
@@ -78,6 +94,12 @@ const reload = () => window.location.reload();
         :apply="(v) => void (until = v || until)"
         data-test="link-until"
       />
+      <label v-if="beside.length" class="all"
+        ><input v-model="allOptions" type="checkbox" data-test="link-options" />
+        {{
+          wording('links.beside', { options: beside.map((o) => o.title || o.id.toUpperCase()).join(', ') })
+        }}</label
+      >
       <button class="solid" :disabled="busy || !named" data-test="link-make" @click="make">
         {{ wording(busy ? 'links.making' : 'links.make') }}
       </button>
@@ -104,7 +126,8 @@ const reload = () => window.location.reload();
 .links .figures {
   grid-template-columns: 1fr 1fr;
 }
-.links .figures > :first-child {
+.links .figures > :first-child,
+.links .figures > .all {
   grid-column: 1 / -1;
 }
 ul {

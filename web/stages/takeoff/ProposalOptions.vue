@@ -1,21 +1,21 @@
 <script setup lang="ts">
-import { computed, toRef } from 'vue';
+import { computed } from 'vue';
 import FrontView from '../../drawing/FrontView.vue';
 import { halfGrown } from '../../drawing/halfGrown';
 import { useCommission } from '../../document/commissionStore';
-import { useOptionPlans } from '../../frame/optionPlans';
+import type { OptionPlan } from '../../frame/optionPlans';
 import { money, useFigures } from '../../units/figures';
 import { wording } from '../../words/wording';
 
 /** The options side by side, each with its picture, what it is made of and what it comes to. */
+const props = defineProps<{ plans: Readonly<Record<string, OptionPlan>> }>();
 const commission = useCommission();
 const f = useFigures();
 const doc = computed(() => commission.document!);
-const plans = useOptionPlans(toRef(commission, 'id'), toRef(commission, 'document'));
 const WIDE_PX = 640;
 const columns = computed(() =>
   doc.value.options.flatMap((option) => {
-    const found = plans.value[option.id];
+    const found = props.plans[option.id];
     if (!found) return [];
     const { survey, quote, care } = found.plan;
     const stoneKg = survey.pieces.reduce((n, p) => n + p.massKg, 0);

@@ -8,6 +8,7 @@ import { halfGrown } from '../../drawing/halfGrown';
 import { grownIn } from '../../drawing/growing/weeks';
 import PlugMarks from '../../drawing/PlugMarks.vue';
 import PlanView from '../../drawing/PlanView.vue';
+import type { OptionPlan } from '../../frame/optionPlans';
 import { longDay } from '../../units/days';
 import { money, useFigures } from '../../units/figures';
 import type { FieldView, ShownPlan } from '../../workers/planWorker';
@@ -31,6 +32,8 @@ const props = defineProps<{
   /** From where the client sees it. */
   eye: Spot3;
   seatName?: string;
+  /** The plan of every option, where there are more than one. */
+  plans: Readonly<Record<string, OptionPlan>>;
 }>();
 const GrowingStills = defineAsyncComponent(() => import('../../drawing/growing/GrowingStills.vue'));
 const SeatView = defineAsyncComponent(() => import('../../drawing/SeatView.vue'));
@@ -125,7 +128,7 @@ const since = computed(() => (agreed.value ? variations(agreed.value, quote.valu
       />
       <p class="small">{{ wording('proposal.varies') }}</p>
     </section>
-    <ProposalOptions v-if="commission.options.length > 1 && !agreed" />
+    <ProposalOptions v-if="commission.options.length > 1 && !agreed" :plans="plans" />
     <section class="price">
       <h2>
         {{ wording('proposal.price')

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, ref } from 'vue';
+import { computed, defineAsyncComponent, ref, toRef } from 'vue';
 import { withQuote } from '../../../core/edits/quote';
 import { frozen, variations } from '../../../core/pricing/accepted';
 import { eyeFrom } from '../../../core/view/eye';
@@ -7,6 +7,7 @@ import PendingWords from '../../design/PendingWords.vue';
 import { api } from '../../document/api';
 import { useCommission } from '../../document/commissionStore';
 import FileLink from '../../document/FileLink.vue';
+import { useOptionPlans } from '../../frame/optionPlans';
 import { useFrame } from '../../frame/planKey';
 import { longDay, today } from '../../units/days';
 import { money, useFigures } from '../../units/figures';
@@ -26,6 +27,9 @@ const doc = computed(() => commission.document!);
 const quote = computed(() => plan.value?.quote);
 const accepted = computed(() => doc.value.quote?.accepted);
 const sum = (minor: number) => money(minor, doc.value.currency);
+/** Options are held against each other for as long as none is agreed to. */
+const compared = computed(() => (doc.value.options.length > 1 && !accepted.value ? doc.value : undefined));
+const plans = useOptionPlans(toRef(commission, 'id'), compared);
 /** The client's own seat, and what is planted in the option that is looked at. */
 const seat = computed(() => doc.value.brief.seats?.[0]);
 const eye = computed(() => eyeFrom(doc.value.vessel, seat.value, doc.value.site?.baseHeightMm));
@@ -70,6 +74,7 @@ const print = () => window.print();
         :parts="parts"
         :eye="eye"
         :seat-name="seat?.name"
+        :plans="plans"
       />
     </div>
     <aside class="side screen-only">
@@ -128,7 +133,7 @@ const print = () => window.print();
           </button>
         </template>
       </section>
-      <ProposalLinks :plan="plan" :is-agreed="accepted !== undefined" />
+      <ProposalLinks :plan="plan" :plans="plans" :is-agreed="accepted !== undefined" />
       <QuoteRules />
     </aside>
   </div>

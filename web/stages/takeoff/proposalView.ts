@@ -19,6 +19,7 @@ export function proposalView(doc: Commission, plan: ShownPlan, f: Figures): Omit
   const { lines, taxMinor, totalMinor } = agreed ?? plan.quote;
   const given = <T extends object>(fields: T) => Object.fromEntries(Object.entries(fields).filter(([, v]) => v !== undefined && v !== '')) as T; // prettier-ignore
   return given({
+    option: option.id,
     title: doc.title,
     client: brief.client?.name,
     place: brief.client?.place,

@@ -15,7 +15,8 @@ export async function sheetPictures(sheet: Element): Promise<{ caption: string; 
   return all.filter((p) => p !== undefined);
 }
 
-function asJpeg(drawn: HTMLCanvasElement | HTMLImageElement): Promise<Blob | null> {
+/** What is drawn as a file, no larger than a proposal shows it; null where nothing is drawn. */
+export function asJpeg(drawn: HTMLCanvasElement | HTMLImageElement): Promise<Blob | null> {
   const [wide, high] = drawn instanceof HTMLCanvasElement ? [drawn.width, drawn.height] : [drawn.naturalWidth, drawn.naturalHeight]; // prettier-ignore
   if (wide === 0) return Promise.resolve(null);
   const k = Math.min(1, MOST_PX / wide);

@@ -34,7 +34,7 @@ function changes({ plugs, packs, priceMinor, coverDays, higherMm }: Substitute):
 
 <template>
   <details v-if="found.length" class="substitutes" data-test="substitutes">
-    <summary class="act">{{ wording('substituteList.title') }}</summary>
+    <summary class="act"><slot>{{ wording('substituteList.title') }}</slot></summary>
     <p v-for="s in found" :key="s.plant.id">
       <button class="act" :data-substitute="s.plant.id" @click="$emit('become', s.plant.id)">
         {{ s.plant.name }}
