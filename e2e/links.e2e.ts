@@ -38,12 +38,12 @@ describe('a proposal by a link', () => {
     await client.at.press('[data-test="answer-send"]');
     await client.at.until('[data-test="answer"]', (w) => w.includes('will answer you'));
     await client.at.press('[data-test="answer-yes"]');
-    await client.at.until('[data-test="answer"]', (w) => w.includes('You said yes on'));
+    await client.at.until('[data-test="answer"]', (w) => w.includes('You said yes to Slate valley on'));
     await client.page.close();
     // The studio's page has it once it is loaded again; before it, it says so.
     await b.at.load('/c/demo-valley/quote');
     await b.at.until('[data-test="agreed"]', (w) => w.includes('A. Orchard'));
-    await b.at.until('[data-link="Orchard Lane"]', (w) => w.includes('yes on'));
+    await b.at.until('[data-link="Orchard Lane"]', (w) => w.includes('yes to Slate valley on'));
     await b.at.open('/c/demo-valley/log');
     await b.at.until('ol', (w) => w.includes('A. Orchard: Does it hum at night?'));
   });
