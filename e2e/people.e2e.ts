@@ -95,6 +95,48 @@ describe('people', () => {
     await ines.at.until('[data-person="tom@fenwick.example"]', (w) => w.includes('designer'));
   });
 
+  it('build, and see what they are put on without its prices; what is not theirs they do not change', async () => {
+    const tom = await device();
+    await tom.at.load('/studio/people');
+    await signIn(tom.page, 'ines@fenwick.example');
+    await typeInto(tom.page, 'invite-name', 'Jo');
+    await tom.at.press('.invite .role ::-p-text(crew)');
+    await tom.at.press('[data-test="invite"]');
+    const link = await tom.at.words('[data-test="link"]');
+    const jo = await device();
+    await jo.page.goto(link, { waitUntil: 'load' });
+    await typeInto(jo.page, 'join-email', 'jo@fenwick.example');
+    await typeInto(jo.page, 'join-password', WORDS);
+    await jo.at.press('[data-test="door-go"]');
+    await jo.at.until('.page', (w) => w.includes('You are on no commission yet'));
+    await tom.at.load('/c/demo-valley/build');
+    await tom.at.press('[data-on="Jo"] input');
+    await tom.page.waitForFunction(() => document.querySelector<HTMLInputElement>('[data-on="Jo"] input')!.checked); // prettier-ignore
+    await jo.at.load('/');
+    await jo.at.until('.page', (w) => w.includes('Orchard Lane') && !w.includes('New commission') && !w.includes('Stair hall')); // prettier-ignore
+    // Every address of it leads to what is theirs.
+    await jo.page.goto(`${server.url}/c/demo-valley/quote`, { waitUntil: 'load' });
+    await jo.page.waitForFunction(() => location.pathname === '/c/demo-valley/run-sheet');
+    await jo.at.until('main', (w) => w.includes('On the day'));
+    for (const page of ['order', 'run-sheet', 'log']) {
+      await jo.at.open(`/c/demo-valley/${page}`);
+      await jo.page.waitForSelector('main h1');
+      expect(await jo.page.evaluate(() => document.body.innerText)).not.toMatch(/£/);
+    }
+    await jo.at.type('[data-test="note"]', 'Stairs are narrow.');
+    await jo.page.click('[data-test="add-note"]');
+    await jo.at.until('[data-test="save-state"]', (w) => w.startsWith('saved'));
+    await tom.at.load('/c/demo-valley/log');
+    await tom.at.until('ol', (w) => w.includes('Stairs are narrow'));
+    // Taken off, it is not there any more.
+    await tom.at.open('/c/demo-valley/build');
+    await tom.at.press('[data-on="Jo"] input');
+    await tom.page.waitForFunction(() => document.querySelector<HTMLInputElement>('[data-on="Jo"] input')?.checked === false); // prettier-ignore
+    await jo.at.load('/c/demo-valley/log');
+    await jo.at.until('main', (w) => w.includes('There is no such commission'));
+    await Promise.all([tom.page.close(), jo.page.close()]);
+  });
+
   it('are signed out elsewhere in the middle of work, sign in again, and have lost nothing', async () => {
     const [here, there] = [await device(), await device()];
     for (const d of [here, there]) {

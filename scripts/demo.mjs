@@ -1,4 +1,4 @@
-/* npm run demo: install what is missing, build, and serve the demo's data. `-- --fresh` begins them anew, `-- --people` has three people with accounts. */
+/* npm run demo: install what is missing, build, and serve the demo's data. `-- --fresh` begins them anew, `-- --people` has people with accounts. */
 import { rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { built, failed, installed, program, root, run, serve } from './ready.mjs';

@@ -14,6 +14,7 @@ import { openGlances, type Glances } from './glances';
 import { commissionRoutes } from './routes/commissions';
 import { fileRoutes } from './routes/files';
 import { linkRoutes, openedLinkRoutes } from './routes/links';
+import { memberRoutes } from './routes/members';
 import { meshRoutes } from './routes/meshes';
 import { orderRoutes } from './routes/orders';
 import { peopleRoutes } from './routes/people';
@@ -112,6 +113,7 @@ export function createApp({
   app.use('/api/commissions', fileRoutes(store, jobs, glances));
   app.use('/api/commissions', orderRoutes(store, jobs, dispatch));
   app.use('/api/commissions', linkRoutes(store));
+  app.use('/api/commissions', memberRoutes(store));
   app.use('/api/link', openedLinkRoutes(store, jobs));
   app.use('/api/commissions', pictureRoutes(store, pictures));
   app.use('/api/commissions', commissionRoutes(store, jobs, glances));

@@ -31,6 +31,7 @@ const LANE_OF: Record<Name, Lane> = {
   readSave: 'saves',
   readChanges: 'saves',
   readAnswer: 'saves',
+  seenBy: 'saves',
   duplicate: 'saves',
   erase: 'saves',
   documentFile: 'plans',

@@ -5,6 +5,7 @@ import type { Change } from '../../core/commission/changes';
 import { fault, type Fault } from '../../core/commission/fault';
 import { isLiving, supplierOf } from '../../core/commission/lookup';
 import { merged } from '../../core/commission/merge';
+import { mayChange, seen, type Sight } from '../../core/commission/sight';
 import { withAnswer } from '../../core/edits/answer';
 import type { Answer, Offered } from '../../core/commission/quoteSchema';
 import { parseCommission, tooLarge, MAX_DOCUMENT_BYTES } from '../../core/commission/parse';
@@ -97,9 +98,9 @@ export function readSave(body: Body, meshes: Meshes): { revision: unknown; read:
  * no change at all, or is based on another revision, is said as such.
  */
 export function readChanges(
-  { text, revision, body }: { text: Text; revision: number; body: Body },
+  { text, revision, body, sight }: { text: Text; revision: number; body: Body; sight?: Sight },
   meshes: Meshes,
-): Read | 'no JSON' | 'no change' | 'another revision' | 'nothing to do' {
+): Read | 'no JSON' | 'no change' | 'another revision' | 'nothing to do' | 'not theirs' {
   let sent: unknown;
   try {
     sent = JSON.parse(decoder.decode(bytesOfBody(body)));
@@ -111,6 +112,7 @@ export function readChanges(
   if (deep) return { ok: false, faults: [deep] };
   const ask = changesAsk.safeParse(sent);
   if (!ask.success) return 'no change';
+  if (sight && !mayChange(sight, ask.data.changes)) return 'not theirs';
   if (ask.data.revision !== revision) return 'another revision';
   const changes = ask.data.changes as Change[];
   if (changes.length === 0) return 'nothing to do';
@@ -118,6 +120,11 @@ export function readChanges(
   if (clashes.length > 0) return { ok: false, faults: [fault('(changes)', 'fault.changes')] };
   const parsed = parseCommission(document);
   return parsed.ok ? kept(parsed.commission, meshes) : parsed;
+}
+
+/** A document as somebody sees it who does not see all of it. */
+export function seenBy({ text, sight }: { text: Text; sight: Sight }): Text {
+  return packed(JSON.stringify(seen(JSON.parse(unpacked(text)) as Commission, sight)));
 }
 
 /** A document with what its client answered: a yes to the version that was shown to them, or a question in its log. */

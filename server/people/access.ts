@@ -1,10 +1,21 @@
+import { SIGHTS, type Sight } from '../../core/commission/sight';
+
 /*
  * Who may ask what: one table for every route. A route that is not in it is nobody's; a test walks all that the server has.
  */
 
-/** The owner, for whom all is open, the studio and its people too; designers work on every commission. */
-export const ROLES = ['owner', 'designer'] as const;
+/**
+ * The owner, for whom all is open, the studio and its people too; designers work on every commission; the books have orders
+ * and prices; the crew builds, and a guest reads, the commissions that they are on.
+ */
+export const ROLES = ['owner', 'designer', ...SIGHTS] as const;
 export type Role = (typeof ROLES)[number];
+
+/** Those for whom a commission that they are not on is not there. */
+export const SCOPED: Role[] = ['crew', 'guest'];
+
+/** With how much in it somebody sees a commission; undefined for those who see all of it. */
+export const sightOf = (role: Role | undefined): Sight | undefined => SIGHTS.find((s) => s === role);
 
 /** Open to whoever comes, signed in or not. */
 export const ANYBODY = 'anybody';
@@ -12,6 +23,10 @@ type Allowed = typeof ANYBODY | readonly Role[];
 
 const OWNER: Allowed = ['owner'];
 const DESIGN: Allowed = ['owner', 'designer'];
+const BOOKS: Allowed = [...DESIGN, 'books'];
+const BUILD: Allowed = [...DESIGN, 'crew'];
+const LOOK: Allowed = [...BUILD, 'guest'];
+const ALL: Allowed = ROLES;
 
 const entries = (list: string): [string, Allowed][] => [
   [`GET /api/studio/${list}`, DESIGN],
@@ -36,10 +51,10 @@ export const ACCESS: ReadonlyMap<string, Allowed> = new Map<string, Allowed>([
   ['POST /api/link', ANYBODY],
   ['POST /api/link/picture', ANYBODY],
   ['POST /api/link/answer', ANYBODY],
-  ['POST /api/people/sign-out', DESIGN],
-  ['POST /api/people/password', DESIGN],
-  ['GET /api/people/sessions', DESIGN],
-  ['DELETE /api/people/sessions/:id', DESIGN],
+  ['POST /api/people/sign-out', ALL],
+  ['POST /api/people/password', ALL],
+  ['GET /api/people/sessions', ALL],
+  ['DELETE /api/people/sessions/:id', ALL],
   // Who is there and what they may is the owner's.
   ['GET /api/people', OWNER],
   ['PUT /api/people/:id', OWNER],
@@ -53,58 +68,61 @@ export const ACCESS: ReadonlyMap<string, Allowed> = new Map<string, Allowed>([
   ['GET /api/clients/export', OWNER],
   ['POST /api/clients/erase', OWNER],
   ['POST /api/clock/accept', OWNER],
-  ['GET /api/clock', DESIGN],
+  ['GET /api/clock', ALL],
   // The studio's lists and its yard, which are worked with every day.
-  ['GET /api/studio', DESIGN],
-  ['GET /api/studio/shelf-stock', DESIGN],
+  ['GET /api/studio', ALL],
+  ['GET /api/studio/shelf-stock', BOOKS],
   ['POST /api/studio/start-set', DESIGN],
   ...['materials', 'plants', 'suppliers', 'animals', 'shelf'].flatMap(entries),
   ...['materials', 'plants', 'animals'].flatMap(file),
-  ['GET /api/studio/price-lists', DESIGN],
-  ['GET /api/studio/offers', DESIGN],
-  ['POST /api/studio/prices-today', DESIGN],
+  ['GET /api/studio/price-lists', BOOKS],
+  ['GET /api/studio/offers', BOOKS],
+  ['POST /api/studio/prices-today', BOOKS],
   ['POST /api/studio/yard', DESIGN],
   ['POST /api/studio/yard/scans', DESIGN],
   ['PATCH /api/studio/yard/:id', DESIGN],
   ['POST /api/studio/yard/:id/parts', DESIGN],
   ['PUT /api/studio/yard/:id/photo', DESIGN],
-  ['GET /api/studio/yard/photos/:photo', DESIGN],
+  ['GET /api/studio/yard/photos/:photo', BUILD],
   ['DELETE /api/studio/yard/:id', DESIGN],
   ['GET /api/lessons', DESIGN],
-  ['GET /api/week', DESIGN],
+  ['GET /api/week', BOOKS],
   ['GET /api/week/feed.ics', DESIGN],
   // Commissions.
-  ['GET /api/commissions', DESIGN],
+  ['GET /api/commissions', ALL],
   ['POST /api/commissions', DESIGN],
   ['POST /api/commissions/import', DESIGN],
-  ['GET /api/commissions/:id', DESIGN],
+  ['GET /api/commissions/:id', ALL],
   ['PUT /api/commissions/:id', DESIGN],
-  ['PATCH /api/commissions/:id', DESIGN],
+  ['PATCH /api/commissions/:id', [...BOOKS, 'crew']],
   ['DELETE /api/commissions/:id', DESIGN],
-  ['GET /api/commissions/:id/head', DESIGN],
+  ['GET /api/commissions/:id/head', ALL],
   ['POST /api/commissions/:id/duplicate', DESIGN],
   ['POST /api/commissions/:id/restore', DESIGN],
   ['GET /api/commissions/:id/file', DESIGN],
-  ['GET /api/commissions/:id/takeoff.csv', DESIGN],
-  ['GET /api/commissions/:id/books.csv', DESIGN],
+  ['GET /api/commissions/:id/takeoff.csv', BOOKS],
+  ['GET /api/commissions/:id/books.csv', BOOKS],
   ['GET /api/commissions/:id/scape.glb', DESIGN],
   ['GET /api/commissions/:id/scape.stl', DESIGN],
   ['GET /api/commissions/:id/scape.svg', DESIGN],
-  ['GET /api/commissions/:id/calendar.ics', DESIGN],
-  ['GET /api/commissions/:id/glance', DESIGN],
-  ['GET /api/commissions/:id/orders', DESIGN],
-  ['POST /api/commissions/:id/orders', DESIGN],
-  ['POST /api/commissions/:id/orders/:reference/confirmed', DESIGN],
-  ['POST /api/commissions/:id/orders/:reference/instead', DESIGN],
-  ['POST /api/commissions/:id/orders/:reference/withdraw', DESIGN],
-  ['GET /api/commissions/:id/orders/:reference.csv', DESIGN],
-  ['GET /api/commissions/:id/orders/:reference.pdf', DESIGN],
-  ['POST /api/commissions/:id/pictures', DESIGN],
-  ['GET /api/commissions/:id/pictures/:picture', DESIGN],
+  ['GET /api/commissions/:id/calendar.ics', ALL],
+  ['GET /api/commissions/:id/glance', BOOKS],
+  ['GET /api/commissions/:id/orders', [...BOOKS, 'crew']],
+  ['POST /api/commissions/:id/orders', BOOKS],
+  ['POST /api/commissions/:id/orders/:reference/confirmed', BOOKS],
+  ['POST /api/commissions/:id/orders/:reference/instead', BOOKS],
+  ['POST /api/commissions/:id/orders/:reference/withdraw', BOOKS],
+  ['GET /api/commissions/:id/orders/:reference.csv', BOOKS],
+  ['GET /api/commissions/:id/orders/:reference.pdf', BOOKS],
+  ['POST /api/commissions/:id/pictures', BUILD],
+  ['GET /api/commissions/:id/pictures/:picture', LOOK],
+  ['GET /api/commissions/:id/people', DESIGN],
+  ['PUT /api/commissions/:id/people/:person', DESIGN],
+  ['DELETE /api/commissions/:id/people/:person', DESIGN],
   ['GET /api/commissions/:id/links', DESIGN],
   ['POST /api/commissions/:id/links', DESIGN],
   ['DELETE /api/commissions/:id/links/:link', DESIGN],
-  ['GET /api/meshes', DESIGN],
+  ['GET /api/meshes', ALL],
   // How the simulated suppliers answer, where they are what is behind the orders.
   ['GET /api/stand-ins/suppliers', OWNER],
   ['PUT /api/stand-ins/suppliers', OWNER],
@@ -117,6 +135,16 @@ const TOLD = {
   erase: 'POST /api/clients/erase',
   standIns: 'GET /api/stand-ins/suppliers',
   people: 'GET /api/people',
+  members: 'GET /api/commissions/:id/people',
+  create: 'POST /api/commissions',
+  change: 'PATCH /api/commissions/:id',
+  week: 'GET /api/week',
+  studio: 'GET /api/studio/materials',
+  prices: 'GET /api/commissions/:id/takeoff.csv',
+  glances: 'GET /api/commissions/:id/glance',
+  order: 'POST /api/commissions/:id/orders',
+  photograph: 'POST /api/commissions/:id/pictures',
+  pictures: 'GET /api/commissions/:id/pictures/:picture',
 } as const;
 export type Told = keyof typeof TOLD;
 

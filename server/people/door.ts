@@ -1,9 +1,11 @@
 import type { NextFunction, Request, RequestHandler, Response } from 'express';
 import { fromNodeHeaders } from 'better-auth/node';
 import { notFound, Problem } from '../problem';
+import type { Sight } from '../../core/commission/sight';
 import type { Store } from '../store/store';
-import { ANYBODY, ACCESS, isAllowed, routeOf, type Role } from './access';
+import { ANYBODY, ACCESS, isAllowed, routeOf, SCOPED, sightOf, type Role } from './access';
 import { openAuth, type Auth } from './auth';
+import { isOn } from './members';
 import { hasPeople, type Person } from './people';
 import { slowDown, type SlowDown } from './slowDown';
 
@@ -38,10 +40,25 @@ export async function openDoor(store: Store, { isSecure = false } = {}): Promise
     if (ACCESS.get(route) === ANYBODY) return next();
     const person = await signedIn(req, res, auth);
     if (!person) throw new Problem(401, 'Sign in first.');
-    if (!isAllowed(route, person.role)) throw new Problem(403, 'That is for the owner of the studio.');
+    if (!isAllowed(route, person.role))
+      throw new Problem(403, 'Your account is not for that: the owner of the studio can say who may.');
+    if (SCOPED.includes(person.role)) await mustBeOn(commissionIn(req), person.id);
     res.locals.person = person;
     next();
   }
+
+  /** For who is not on it a commission is not there. */
+  async function mustBeOn(commission: string | undefined, person: string): Promise<void> {
+    if (commission !== undefined && !(await isOn(store, commission, person))) throw notFound('commission');
+  }
+}
+
+/** The commission that a request is about, by its address or by what it asks for. */
+function commissionIn(req: Request): string | undefined {
+  const path = `${req.baseUrl}${req.path}`;
+  const [, named] = /^\/api\/commissions\/([^/]+)/i.exec(path) ?? [];
+  if (named !== undefined) return decodeURIComponent(named);
+  return /^\/api\/meshes\/?$/i.test(path) ? String(req.query.of) : undefined;
 }
 
 /** Who is signed in on the device that asks; a session that is renewed is told to it. */
@@ -61,3 +78,12 @@ export function handOver(headers: Headers, res: Response): void {
 
 /** The person who asked; there is one behind the guard, unless nobody has an account yet. */
 export const personIn = (res: Response): Person | undefined => res.locals.person as Person | undefined;
+
+/** With how much in it who asked sees a commission; undefined for all of it. */
+export const sightIn = (res: Response): Sight | undefined => sightOf(personIn(res)?.role);
+
+/** The person whose own commissions alone are there for who asked; undefined where all are. */
+export function scopeIn(res: Response): string | undefined {
+  const person = personIn(res);
+  return person && SCOPED.includes(person.role) ? person.id : undefined;
+}

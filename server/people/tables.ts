@@ -1,5 +1,6 @@
 import { sql } from 'drizzle-orm';
-import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { commissions } from '../store/schema';
 import { ROLES } from './access';
 
 /* People with an account, as the library that signs them in wants its tables; and what Utsuwa keeps beside them. */
@@ -69,6 +70,20 @@ export const verification = sqliteTable('verifications', {
   updatedAt: moment('updated_at').notNull().default(now),
 });
 
+/** Who of the crew and which guests are on a commission. */
+export const members = sqliteTable(
+  'members',
+  {
+    commissionId: text('commission_id')
+      .notNull()
+      .references(() => commissions.id, { onDelete: 'cascade' }),
+    personId: text('person_id')
+      .notNull()
+      .references(() => user.id, { onDelete: 'cascade' }),
+  },
+  (t) => [primaryKey({ columns: [t.commissionId, t.personId] }), index('members_person').on(t.personId)],
+);
+
 /** A link with which somebody makes an account of their own, once; of its secret only the hash is kept. */
 export const invitations = sqliteTable('invitations', {
   hash: text('hash').primaryKey(),
@@ -93,6 +108,8 @@ export const DONE = [
   'all-signed-out',
   'link-given',
   'link-withdrawn',
+  'put-on',
+  'taken-off',
 ] as const;
 export type Done = (typeof DONE)[number];
 

@@ -8,6 +8,7 @@ import type { Body } from '../incoming';
 import { revisionAsk } from '../jobs/changesAsk';
 import type { Jobs } from '../jobs/jobs';
 import type { Read } from '../jobs/work';
+import { scopeIn, sightIn } from '../people/door';
 import { goneProblem, notFound, Problem, refused, refusedWhole } from '../problem';
 import type { Glances } from '../glances';
 import {
@@ -54,9 +55,13 @@ export function commissionRoutes(store: Store, jobs: Jobs, glances: Glances): Ro
         `A list takes q (at most 200 characters), show (${SHOWN.join(', ')}), sort (${SORTS.join(', ')}), today, from and limit, each once.`,
       );
     const { q, ...page } = ask.data;
-    const list = await listCommissions(store, { search: q, ...page });
+    const within = scopeIn(res);
+    // What follows from figures that one does not see is not seen by the order of a list either.
+    if (sightIn(res) && within && asksGlances(page.show ?? 'current', page.sort ?? 'build'))
+      throw new Problem(403, 'Your account has no such list.');
+    const list = await listCommissions(store, { search: q, within, ...page });
     const { show = 'current', sort = 'build', today, from } = page;
-    const lately = !from && !q && show === 'current' ? { lately: await lastWorkedOn(store) } : {};
+    const lately = !from && !q && show === 'current' ? { lately: await lastWorkedOn(store, within) } : {};
     res.json({
       ...list,
       ...lately,
@@ -78,7 +83,7 @@ export function commissionRoutes(store: Store, jobs: Jobs, glances: Glances): Ro
   });
 
   routes.get('/:id', async (req, res) => {
-    const row = await existing(store, req.params.id);
+    const row = await seenRow(jobs, await existing(store, req.params.id), res);
     const { id, revision, updatedAt, removedAt } = row;
     sendWith(res, 200, 'application/json', { id, revision, updatedAt, removedAt }, row);
   });
@@ -91,7 +96,7 @@ export function commissionRoutes(store: Store, jobs: Jobs, glances: Glances): Ro
       const basedOn = revisionAsk.safeParse(said.revision);
       if (!basedOn.success)
         throw new Problem(400, 'A save needs the revision it is based on and the document.');
-      await save(store, res, id, basedOn.data, keptOf(said.read).kept);
+      await save(store, jobs, res, id, basedOn.data, keptOf(said.read).kept);
     }),
   );
 
@@ -107,16 +112,19 @@ export function commissionRoutes(store: Store, jobs: Jobs, glances: Glances): Ro
         const read = await jobs.run('readChanges', saver(id, body), async () => {
           const { document, ...row } = await living(store, id);
           stored = row;
-          return { text: document, revision: row.revision, body };
+          return { text: document, revision: row.revision, body, sight: sightIn(res) };
         });
         if (read === 'no JSON') throw new Problem(400, 'The request is not JSON.');
         if (read === 'no change')
           throw new Problem(400, 'A change needs the revision it is based on and what is to change.');
-        if (read === 'another revision') return conflict(res, await living(store, id));
+        if (read === 'not theirs')
+          throw new Problem(403, 'Your account may not change that part of a commission.');
+        if (read === 'another revision')
+          return conflict(res, await seenRow(jobs, await living(store, id), res));
         // Changed and changed back: it stands as it was.
         if (read === 'nothing to do')
           return void res.json({ revision: stored.revision, updatedAt: stored.updatedAt });
-        await save(store, res, id, stored.revision, keptOf(read).kept);
+        await save(store, jobs, res, id, stored.revision, keptOf(read).kept);
       },
     ),
   );
@@ -177,7 +185,14 @@ export function keptOf(read: Read): { kept: Kept; notes: unknown[] } {
   return { kept: read.kept, notes: spoken(read.notes) };
 }
 
-async function save(store: Store, res: Response, id: string, basedOn: number, kept: Kept): Promise<void> {
+async function save(
+  store: Store,
+  jobs: Jobs,
+  res: Response,
+  id: string,
+  basedOn: number,
+  kept: Kept,
+): Promise<void> {
   const { yard } = kept;
   const saved = await saveCommission(store, id, basedOn, kept);
   if (saved.saved) {
@@ -189,7 +204,15 @@ async function save(store: Store, res: Response, id: string, basedOn: number, ke
       ...(Object.keys(also).length > 0 ? { also } : {}),
     });
   }
-  conflict(res, await living(store, id));
+  conflict(res, await seenRow(jobs, await living(store, id), res));
+}
+
+/** A commission with the document as who asked sees it. */
+async function seenRow(jobs: Jobs, row: CommissionRow, res: Response): Promise<CommissionRow> {
+  const sight = sightIn(res);
+  if (!sight) return row;
+  const document = await jobs.run('seenBy', { who: row.id }, () => ({ text: row.document, sight }));
+  return { ...row, document };
 }
 
 /** 409 with what is kept now; the other version is with whom it was sent by. */

@@ -4,6 +4,8 @@ import { isDay } from '../../core/calendar/day';
 import { smallJson } from '../body';
 import type { Dispatch } from '../dispatch';
 import type { Jobs } from '../jobs/jobs';
+import { seen } from '../../core/commission/sight';
+import { sightIn } from '../people/door';
 import { notFound, Problem } from '../problem';
 import { orderCsv } from '../documents/orderCsv';
 import { UTF8_MARK } from '../documents/takeOffCsv';
@@ -45,7 +47,9 @@ export function orderRoutes(store: Store, jobs: Jobs, dispatch: Dispatch): Route
 
   routes.get('/:id/orders', async (req, res) => {
     await known(store, req.params.id);
-    res.json({ orders: await ordersOf(store, req.params.id) });
+    const orders = await ordersOf(store, req.params.id);
+    const sight = sightIn(res);
+    res.json({ orders: sight ? seen(orders, sight) : orders });
   });
 
   routes.post('/:id/orders', smallJson(), async (req, res) => {

@@ -12,6 +12,8 @@ import { readStudio } from '../store/studio';
 import { addToYard, changeInYard, dropFromYard, isKnownInYard, partInYard, usedPieces } from '../store/yard';
 import { keepYardPhoto, yardPhotoOf } from '../store/yardPhotos';
 import { read } from './read';
+import { seen } from '../../core/commission/sight';
+import { scopeIn, sightIn } from '../people/door';
 import { partAsk, yardAsk, yardFacts } from './yardAsks';
 import type { Store } from '../store/store';
 
@@ -27,7 +29,9 @@ export function yardRoutes(store: Store, jobs: Jobs, pictures: Pictures): Router
 
   routes.get('/', async (_req, res) => {
     const [studio, used] = await Promise.all([readStudio(store), usedPieces(store)]);
-    res.json({ ...studio, used });
+    const sight = sightIn(res);
+    // Where a piece stands is said by the title of a commission, which not everybody knows of.
+    res.json({ ...(sight ? seen(studio, sight) : studio), used: scopeIn(res) ? {} : used });
   });
 
   routes.post('/yard', smallJson(), async (req, res) => {

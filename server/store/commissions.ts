@@ -34,6 +34,8 @@ export type Listed = Omit<
 
 /** One page of a list. */
 export interface ListAsk {
+  /** Only those that this person is on. */
+  within?: string;
   /** Words that all stand in title, client or place; a search finds what is in the archive too. */
   search?: string;
   show?: Shown;
@@ -90,23 +92,30 @@ export async function listCommissions({ db }: Store, ask: ListAsk): Promise<List
 }
 
 /** The few that were worked on last, newest first. */
-export function lastWorkedOn({ db }: Store, limit = 3): Promise<Listed[]> {
+export function lastWorkedOn({ db }: Store, within?: string, limit = 3): Promise<Listed[]> {
   return db
     .select(LISTED)
     .from(commissions)
-    .where(isNull(commissions.removedAt))
+    .where(and(isNull(commissions.removedAt), within ? onThem(within) : undefined))
     .orderBy(desc(commissions.updatedAt))
     .limit(limit);
 }
 
-function asked({ search, show = 'current', today }: ListAsk): SQL | undefined {
+/** Commissions that somebody is on. */
+const onThem = (person: string) =>
+  sql`${commissions.id} IN (SELECT commission_id FROM members WHERE person_id = ${person})`;
+
+function asked({ search, show = 'current', today, within }: ListAsk): SQL | undefined {
   // The wildcards of LIKE stand for themselves in what a person types.
   const words = (search ?? '')
     .toLowerCase()
     .split(/\s+/)
     .filter(Boolean)
     .map((w) => w.replace(/[%_]/g, ''));
-  const found = words.map((w) => like(commissions.searched, `%${w}%`));
+  const found = [
+    ...words.map((w) => like(commissions.searched, `%${w}%`)),
+    ...(within ? [onThem(within)] : []),
+  ];
   if (show === 'removed') return and(isNotNull(commissions.removedAt), isNull(commissions.erasedAt), ...found); // prettier-ignore
   const built = today ? lte(commissions.buildDay, careEndedFor(today)) : undefined;
   const everywhere = show === 'current' && words.length > 0;

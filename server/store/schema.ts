@@ -11,7 +11,7 @@ import type { Text } from './largeText';
 import type { SupplierRequest } from '../supplierLink';
 
 export { links } from '../links/tables';
-export { account, invitations, journal, session, user, verification } from '../people/tables';
+export { account, invitations, members, journal, session, user, verification } from '../people/tables';
 
 /** A commission: what is searched and listed in columns, the whole as its validated document. */
 export const commissions = sqliteTable(

@@ -1,7 +1,9 @@
 import { defineStore } from 'pinia';
+import { ref } from 'vue';
 import { changesBetween, inverse, type Change } from '../../core/commission/changes';
 import { faultsOfChange } from '../../core/commission/change';
 import { merged } from '../../core/commission/merge';
+import { mayChange } from '../../core/commission/sight';
 import { withScape } from '../../core/commission/scapes';
 import type { Commission, Option } from '../../core/commission/schema';
 import { api, ApiProblem, type Stored } from './api';
@@ -12,7 +14,9 @@ import { onErased } from './erased';
 import { dropDraft, forget, lastHistory, readHistory } from './journal';
 import { keepOptionInSight, openState } from './openState';
 import { openIs, sendWaiting } from './outbox';
+import { mySight } from './people';
 import { useSaving } from './saving';
+import { wording } from '../words/wording';
 import { livingTabs, tabName } from './tab';
 
 export type { SaveState } from './openState';
@@ -30,6 +34,8 @@ export const useCommission = defineStore('commission', () => {
   const drafts = useDrafts(s);
   const saving = useSaving(s, drafts);
   let foreseeing = false;
+  /** The last edit was of something that whoever is here may not change: it was not made. */
+  const refused = ref(false);
   openIs(() => id.value);
   onErased((ids) => ids.includes(id.value) && saving.missing('erased'));
 
@@ -99,6 +105,10 @@ export const useCommission = defineStore('commission', () => {
     if (foreseeing) return foresee(next);
     quiet.foreseen = undefined;
     if (next === before) return;
+    const sight = mySight();
+    // What the server would refuse is not made here either: it would stand on the screen and be lost.
+    if (sight && !mayChange(sight, changesBetween(before, next))) return void (refused.value = true);
+    refused.value = false;
     steps.note(key, before, next);
     document.value = next;
     saving.changed();
@@ -107,7 +117,7 @@ export const useCommission = defineStore('commission', () => {
   /** Changes what follows of itself from the last edit, and is undone with it. */
   function follow(change: (document: Commission) => Commission): void {
     const before = document.value;
-    if (!before || foreseeing) return;
+    if (!before || foreseeing || mySight()) return;
     const next = change(before);
     if (next === before || faultsOfChange(before, next).length > 0) return;
     steps.more(changesBetween(before, next));
@@ -143,7 +153,7 @@ export const useCommission = defineStore('commission', () => {
     const [fault] = faultsOfChange(document.value, next);
     if (fault) return words(fault.says);
     edit(key, () => next);
-    return undefined;
+    return refused.value ? wording('commissionStore.notYours') : undefined;
   }
 
   function editOption(key: string, change: (option: Option) => Option): void {
@@ -226,6 +236,7 @@ export const useCommission = defineStore('commission', () => {
     future,
     optionId,
     option,
+    refused,
     open,
     look,
     edit,

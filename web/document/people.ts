@@ -1,11 +1,27 @@
 import { shallowRef } from 'vue';
+import { SIGHTS, type Sight } from '../../core/commission/sight';
 import { call, mustSignIn } from './api';
 
 /* Who is here, and what they may: asked of the server once, and again when somebody has signed in or out. */
 
-export type Role = 'owner' | 'designer';
+export type Role = 'owner' | 'designer' | Sight;
 /** What not everybody may. */
-type Told = 'house' | 'priceLists' | 'erase' | 'standIns' | 'people';
+type Told =
+  | 'house'
+  | 'priceLists'
+  | 'erase'
+  | 'standIns'
+  | 'people'
+  | 'members'
+  | 'create'
+  | 'change'
+  | 'week'
+  | 'studio'
+  | 'prices'
+  | 'glances'
+  | 'order'
+  | 'photograph'
+  | 'pictures';
 export interface Person {
   id: string;
   name: string;
@@ -36,6 +52,9 @@ export function lookWhoIsHere(): Promise<void> {
 /** Whether somebody may do something, as the server's table has it; what is not known yet is not hidden. */
 export const may = (what: Told) => me.value?.may?.includes(what) ?? true;
 
+/** With how much in it whoever is here sees a commission; undefined for all of it. */
+export const mySight = (): Sight | undefined => SIGHTS.find((s) => s === me.value?.person?.role);
+
 /** A device on which one is signed in. */
 export interface Device {
   id: string;
@@ -62,7 +81,16 @@ export type Done =
   | 'password-set-on-machine'
   | 'all-signed-out'
   | 'link-given'
-  | 'link-withdrawn';
+  | 'link-withdrawn'
+  | 'put-on'
+  | 'taken-off';
+/** Somebody who can be on a commission. */
+export interface Member {
+  id: string;
+  name: string;
+  role: Role;
+  on: boolean;
+}
 export interface JournalLine {
   at: string;
   what: Done;
@@ -70,8 +98,11 @@ export interface JournalLine {
 }
 
 const json = JSON.stringify;
+const on = (id: string) => `/commissions/${encodeURIComponent(id)}/people`;
 export const people = {
   signIn: (email: string, password: string) => call('POST', '/people/sign-in', json({ email, password })),
+  members: (id: string) => call<{ people: Member[] }>('GET', `${on(id)}`),
+  setOn: (id: string, person: string, isOn: boolean) => call(isOn ? 'PUT' : 'DELETE', `${on(id)}/${encodeURIComponent(person)}`), // prettier-ignore
   signOut: () => call('POST', '/people/sign-out', '{}'),
   invited: (secret: string) => call<{ name: string; role: Role }>('POST', '/people/invitation', json({ secret })), // prettier-ignore
   join: (asked: { secret: string; name: string; email: string; password: string }) => call('POST', '/people/join', json(asked)), // prettier-ignore

@@ -6,6 +6,7 @@ import { useWaitingPhotos } from '../document/waitingPhotos';
 import { NOW } from '../../core/commission/scapes';
 import { useScapeTabs } from './scapeTabs';
 import { useRoute, useRouter } from 'vue-router';
+import { me, mySight } from '../document/people';
 import { useLibrary } from '../design/library';
 import { pageOf, usePage } from '../design/paper';
 import { bySeverity, type Finding } from '../../core/words/finding';
@@ -24,6 +25,7 @@ import { useHeldStill } from './heldStill';
 import { useLivePlan } from './livePlan';
 import { FRAME } from './planKey';
 import { nothingChosen, selectedLayer, selectedPiece } from './selection';
+import { instead, stagesSeen } from './sight';
 import { STAGES, strataOf } from './stages';
 import StageStrip from './StageStrip.vue';
 import StrataRail from './StrataRail.vue';
@@ -69,6 +71,16 @@ watch(
       if (id !== props.id) return;
       failure.value = error instanceof ApiProblem ? error.message : wording('commissionFrame.notOpened');
     }
+  },
+  { immediate: true },
+);
+
+/** A page that is not for whoever is here leads to the first that is. */
+watch(
+  [me, () => route.name],
+  () => {
+    const other = instead(String(route.name));
+    if (other) void router.replace(`/c/${props.id}/${other}`);
   },
   { immediate: true },
 );
@@ -129,7 +141,8 @@ void studio.load();
 
 const strata = computed(() => {
   if (!commission.document) return [];
-  return strataOf(commission.document, plan.value, (l) => volume(l, 0));
+  const all = strataOf(commission.document, plan.value, (l) => volume(l, 0));
+  return stagesSeen().map(({ name, page }) => ({ ...all.find((s) => s.name === name)!, page }));
 });
 /** Those of the plan, and of how plants will live where that has been worked out. */
 const findings = computed(() =>
@@ -176,7 +189,7 @@ useFinder((words) => {
       })),
   ];
 });
-useCommands([
+const all = [
   { id: 'undo', title: 'Undo', keys: 'Ctrl Z', run: () => commission.undo() },
   { id: 'redo', title: 'Redo', keys: 'Ctrl Y', run: () => commission.redo() },
   {
@@ -228,7 +241,9 @@ useCommands([
     also: ALSO[name],
     run: () => void router.push(`/c/${props.id}/${name}`),
   })),
-]);
+];
+/** What is done with a whole commission is the designers'. */
+useCommands(all.filter((c) => !mySight() || stagesSeen().some((s) => c.id === `go ${s.name}`)));
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   const key = event.key.toLowerCase();
   if (!(event.ctrlKey || event.metaKey) || !['z', 'y'].includes(key) || typing(event)) return;

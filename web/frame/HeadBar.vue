@@ -6,6 +6,8 @@ import { useScapeTabs } from './scapeTabs';
 import { paletteOpen } from '../design/commands';
 import { daysAway, momentTime, weekDay } from '../units/days';
 import { useFigures } from '../units/figures';
+import { mySight } from '../document/people';
+import { wording } from '../words/wording';
 import { usePreferences } from '../units/preferences';
 
 const commission = useCommission();
@@ -59,6 +61,7 @@ const saved = computed(() => {
         </button>
       </div>
       <router-link
+        v-if="!mySight()"
         class="plain all"
         :to="`/c/${commission.id}/options`"
         title="Options side by side"
@@ -71,6 +74,9 @@ const saved = computed(() => {
       <p class="quiet">build day, {{ daysAway(doc.brief.buildDay) }}</p>
     </div>
     <div class="tools">
+      <span v-if="commission.refused" class="late" role="alert" data-test="not-yours">{{
+        wording('commissionStore.notYours')
+      }}</span>
       <span class="state" :class="commission.state" role="status" data-test="save-state" :title="saved"
         ><i /><span>{{ saved }}</span></span
       >

@@ -15,7 +15,7 @@ const here = computed(() => stageOfPage(route.name));
     <router-link
       v-for="(s, i) in strata"
       :key="s.name"
-      :to="`/c/${id}/${s.name}`"
+      :to="`/c/${id}/${s.page ?? s.name}`"
       class="cell"
       :class="{ here: here === s.name, dark: i > 4 }"
       :style="{ background: `var(--s${i + 1})` }"

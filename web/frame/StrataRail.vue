@@ -29,7 +29,7 @@ const layers = computed(() =>
     <router-link
       v-for="s in layers"
       :key="s.name"
-      :to="`/c/${id}/${s.name}`"
+      :to="`/c/${id}/${s.page ?? s.name}`"
       class="layer"
       :class="{ here: here === s.name, dark: s.dark }"
       :style="{ top: `${s.top}px` }"

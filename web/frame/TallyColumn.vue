@@ -10,6 +10,7 @@ import { unpricedWords } from '../../core/takeoff/cost';
 import type { TakeOffLine } from '../../core/takeoff/line';
 import type { ShownPlan } from '../workers/planWorker';
 import { useCommission } from '../document/commissionStore';
+import { may } from '../document/people';
 import { money, useFigures } from '../units/figures';
 import FindingList from './FindingList.vue';
 import { openLine } from './openLine';
@@ -105,7 +106,7 @@ const rows = computed<Row[]>(() => {
         : `${f.said(s.floorKnPerM2, 'kN/m²', 1)}: ask a structural engineer`,
     },
     // What stands there is bought by nobody.
-    ...(s.optionId === NOW
+    ...(s.optionId === NOW || !may('prices')
       ? []
       : [
           {

@@ -7,6 +7,8 @@ import { wording } from '../words/wording';
 /** A layer of the strata: a stage, what it says of itself, and how far it is filled (0 to 1). */
 export interface Stratum {
   name: string;
+  /** The page that it leads to. */
+  page?: string;
   title: string;
   says: string;
   filled: number;

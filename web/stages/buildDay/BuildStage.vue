@@ -8,6 +8,7 @@ import { longDay, weekDay } from '../../units/days';
 import { useFigures } from '../../units/figures';
 import { wording } from '../../words/wording';
 import { useCommission } from '../../document/commissionStore';
+import { may, me, mySight } from '../../document/people';
 import { useFrame } from '../../frame/planKey';
 import DayChart from './DayChart.vue';
 import DayNotes from './DayNotes.vue';
@@ -16,6 +17,7 @@ import SittingAdd from './SittingAdd.vue';
 import SittingColumns from './SittingColumns.vue';
 import SittingForm from './SittingForm.vue';
 import { useSittings } from './useSittings';
+import WhoIsOn from './WhoIsOn.vue';
 
 const { plan } = useFrame();
 const { words } = useFigures();
@@ -67,7 +69,7 @@ function choose(id: string): void {
           {{ longDay(shown.day) }}, {{ NUMBERS[shown.crew.length] }} from {{ shown.startTime }};
           {{ words(endsOf(shown)) }}
         </p>
-        <SittingAdd v-if="!sheet" @add="add" />
+        <SittingAdd v-if="!sheet && !mySight()" @add="add" />
         <router-link
           class="act"
           data-test="run-sheet"
@@ -105,7 +107,8 @@ function choose(id: string): void {
       <RunSheet :class="{ printed: !sheet }" :build="build" />
     </div>
     <DayNotes v-if="shown" class="screen-only" :build="build" :sitting="shown">
-      <SittingForm v-if="hasSeveral" :id="chosen" :key="chosen" @gone="choose(BUILD)" />
+      <WhoIsOn v-if="may('members') && me?.open === false" />
+      <SittingForm v-if="hasSeveral && !mySight()" :id="chosen" :key="chosen" @gone="choose(BUILD)" />
       <section v-if="task && why" class="why" data-test="why" aria-live="polite">
         <header>
           <h2>Why not earlier?</h2>

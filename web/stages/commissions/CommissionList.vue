@@ -5,6 +5,7 @@ import { onBeforeUnmount, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { api, ApiProblem, type Listed } from '../../document/api';
 import { useCommands } from '../../design/commands';
+import { may } from '../../document/people';
 import { today } from '../../units/days';
 import { waitingHere } from '../../document/outbox';
 import { lastErasure, onErased } from '../../document/erased';
@@ -137,10 +138,12 @@ useCommands([
             maxlength="200"
           />
         </label>
-        <button class="solid" data-test="new" @click="create">New commission</button>
-        <router-link class="act" to="/week" data-test="week">Week</router-link>
-        <router-link class="act" to="/studio" data-test="studio">Studio</router-link>
-        <button class="act" @click="file?.click()">Import</button>
+        <button v-if="may('create')" class="solid" data-test="new" @click="create">New commission</button>
+        <router-link v-if="may('week')" class="act" to="/week" data-test="week">Week</router-link>
+        <router-link class="act" to="/studio" data-test="studio">{{
+          may('studio') ? 'Studio' : wording('commissionList.account')
+        }}</router-link>
+        <button v-if="may('create')" class="act" @click="file?.click()">Import</button>
         <input
           ref="file"
           class="sr"
@@ -155,7 +158,7 @@ useCommands([
         />
       </div>
     </header>
-    <ListChoice v-model:show="show" v-model:sort="sort" :unknown="unknown" />
+    <ListChoice v-if="may('glances')" v-model:show="show" v-model:sort="sort" :unknown="unknown" />
     <div v-if="fault" class="fault" role="alert">
       <b>{{ fault.says }}</b>
       <p v-for="line in fault.more" :key="line">{{ line }}</p>
@@ -216,11 +219,15 @@ useCommands([
           : show === 'removed'
             ? wording('commissionList.binEmpty')
             : show === 'current'
-              ? wording('commissionList.empty')
+              ? wording(may('create') ? 'commissionList.empty' : 'commissionList.onNone')
               : wording('commissionList.noneOfThese')
       }}
     </p>
-    <ol v-if="list?.length === 0 && !search && show === 'current'" class="ways" data-test="ways">
+    <ol
+      v-if="list?.length === 0 && !search && show === 'current' && may('create')"
+      class="ways"
+      data-test="ways"
+    >
       <li>
         <router-link class="act" to="/studio/house">Enter your studio</router-link>
         {{ wording('commissionList.wayStudio') }}

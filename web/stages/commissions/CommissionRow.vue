@@ -4,6 +4,7 @@ import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
 import type { Glance } from '../../../core/pipeline/glance';
 import { api, type Listed } from '../../document/api';
 import FileLink from '../../document/FileLink.vue';
+import { may } from '../../document/people';
 import { daysAway, longDay, shortDay, today } from '../../units/days';
 import { money, useFigures } from '../../units/figures';
 import { useStudio } from '../../document/studioStore';
@@ -33,6 +34,7 @@ onBeforeUnmount(() => clearTimeout(soon));
 async function fetched(): Promise<void> {
   // Its materials have the colours; without an answer the row says what it said before.
   void studio.load();
+  if (!may('glances')) return;
   glance.value = await api.glance(props.row.id, today()).catch(() => undefined);
   if (glance.value) stop();
 }
@@ -94,7 +96,7 @@ const next = computed(() => {
     </router-link>
     <span class="acts">
       <button v-if="row.removedAt" class="act" @click="$emit('restore')">Bring back</button>
-      <template v-else>
+      <template v-else-if="may('create')">
         <button
           class="act look"
           :aria-label="`Look at ${row.title}`"

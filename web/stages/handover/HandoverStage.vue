@@ -4,6 +4,7 @@ import { WATER_SCHOOLS, type WaterSchool } from '../../../core/commission/schema
 import { SCHOOLS } from '../../../core/regime/waterSchools';
 import { api } from '../../document/api';
 import FileLink from '../../document/FileLink.vue';
+import { mySight } from '../../document/people';
 import { useCommission } from '../../document/commissionStore';
 import FindingList from '../../frame/FindingList.vue';
 import { useFigures } from '../../units/figures';
@@ -64,11 +65,12 @@ const print = () => window.print();
           >Its calendar</FileLink
         >
       </div>
-      <header>
+      <header v-if="!mySight()">
         <h2>Schools</h2>
         <span class="quiet">yours to choose</span>
       </header>
       <v-select
+        v-if="!mySight()"
         label="Water"
         :items="SCHOOL_ITEMS"
         :model-value="care.water.school"

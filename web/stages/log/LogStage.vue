@@ -5,6 +5,7 @@ import DayField from '../../document/DayField.vue';
 import { useCommission } from '../../document/commissionStore';
 import { daysAway, longDate, today } from '../../units/days';
 import { keepTyped, readTyped } from '../../document/journal';
+import { may } from '../../document/people';
 import { useFigures } from '../../units/figures';
 import type { About } from '../../../core/commission/notes';
 import { nextNumber } from '../../../core/edits/ids';
@@ -130,7 +131,7 @@ function remove(id: string): void {
       <h1>Log</h1>
       <p class="quiet">{{ wording('logStage.what') }}</p>
     </header>
-    <form @submit.prevent="add">
+    <form v-if="may('change')" @submit.prevent="add">
       <DayField past label="Day" :value="day" :apply="setDay" class="day" />
       <v-textarea
         v-model="text"
@@ -159,7 +160,7 @@ function remove(id: string): void {
             {{ KIND[n.kind] }}<template v-if="n.about">, {{ nameOf(n.about) }}</template>
           </p>
           <p v-if="n.text">{{ n.text }}</p>
-          <div v-if="n.kind === 'question'" class="open">
+          <div v-if="n.kind === 'question' && may('change')" class="open">
             <DayField
               :label="wording('logStage.until')"
               :value="n.until"
@@ -172,7 +173,7 @@ function remove(id: string): void {
             />
           </div>
         </div>
-        <div class="take">
+        <div v-if="may('change')" class="take">
           <button
             class="act"
             :aria-label="`Change the note of ${n.date}`"

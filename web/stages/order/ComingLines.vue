@@ -5,6 +5,7 @@ import { withAllCame, withReceived } from '../../../core/edits/received';
 import type { ComingLine } from '../../../core/ordering/coming';
 import { useCommission } from '../../document/commissionStore';
 import type { SentOrder } from '../../document/api';
+import { may } from '../../document/people';
 import { clockTyped } from '../../units/dayInput';
 import { today, weekDay } from '../../units/days';
 import { money, useFigures } from '../../units/figures';
@@ -67,7 +68,7 @@ const of = (reference: string) => props.coming.filter((c) => c.supplierReference
         @click="allCame(c.supplierReference)"
       >
         {{ wording('comingLines.allCame') }}</button
-      ><span class="sum">{{ money(c.totalMinor, currency) }}</span>
+      ><span v-if="may('prices')" class="sum">{{ money(c.totalMinor, currency) }}</span>
     </p>
     <div v-if="hasLife(c.supplierReference) || comesOnTheDay(c)" class="parcel" data-test="parcel">
       <WordsField
@@ -96,7 +97,7 @@ const of = (reference: string) => props.coming.filter((c) => c.supplierReference
         <span v-if="l.given < l.asked" class="late">{{
           [wording('comingLines.of', { asked: l.asked }), l.remark].filter(Boolean).join(', ')
         }}</span>
-        <p v-if="l.instead" class="offer" :data-offer="l.line">
+        <p v-if="l.instead && may('order')" class="offer" :data-offer="l.line">
           {{
             wording('comingLines.offered', {
               name: l.instead.name,

@@ -9,6 +9,7 @@ import PendingWords from '../../design/PendingWords.vue';
 import { api, type SentOrder, type Word } from '../../document/api';
 import FileLink from '../../document/FileLink.vue';
 import { useCommission } from '../../document/commissionStore';
+import { may } from '../../document/people';
 import { longDay, today } from '../../units/days';
 import { useFigures } from '../../units/figures';
 import { useFrame } from '../../frame/planKey';
@@ -86,7 +87,7 @@ async function noted(work: () => Promise<unknown>): Promise<void> {
       </p>
       <button class="act dates screen-only" @click="print">Print</button>
       <router-link
-        v-if="plan?.shopping.shops.length"
+        v-if="plan?.shopping.shops.length && may('prices')"
         class="act screen-only"
         :to="`/c/${commission.id}/shopping`"
         >{{ wording('supplierOrderCard.shopping') }}</router-link
@@ -101,8 +102,10 @@ async function noted(work: () => Promise<unknown>): Promise<void> {
     <PendingWords v-if="!order" :says="wording('orderStage.working')" />
     <template v-if="order">
       <OrderTimeline :order="order" :beforehand="plan!.build.beforehand" />
-      <BuyingBar />
-      <TodaysPrices :order="order" />
+      <template v-if="may('prices')">
+        <BuyingBar />
+        <TodaysPrices :order="order" />
+      </template>
       <SupplierOrderCard
         v-for="s in order.suppliers"
         :key="s.supplier"
@@ -116,16 +119,16 @@ async function noted(work: () => Promise<unknown>): Promise<void> {
         @confirmed="confirmed"
         @instead="takeInstead"
       />
-      <p v-if="order.unpriced.length" class="quiet">
+      <p v-if="order.unpriced.length && may('prices')" class="quiet">
         {{ wording('orderStage.unpriced', { names: order.unpriced.map((u) => words(u.name)).join('; ') }) }}
       </p>
-      <p class="total">
+      <p v-if="may('prices')" class="total">
         Material
         <b class="fig">{{
           words(materialCost(plan!.takeOff, commission.document!.currency, order.totalMinor))
         }}</b>
       </p>
-      <AfterBuild v-if="order.buildDay <= today()" />
+      <AfterBuild v-if="order.buildDay <= today() && may('studio')" />
       <MoodPanel :suppliers="order.suppliers" />
     </template>
     <OrderPreview

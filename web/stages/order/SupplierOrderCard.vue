@@ -5,6 +5,7 @@ import { tooLateToOrder, type OrderLine, type SupplierOrder } from '../../../cor
 import type { Finding } from '../../../core/words/finding';
 import type { SentOrder, Word } from '../../document/api';
 import { daysAway, shortDay, weekDay } from '../../units/days';
+import { may } from '../../document/people';
 import { money, useFigures } from '../../units/figures';
 import { wording } from '../../words/wording';
 import { useCommission } from '../../document/commissionStore';
@@ -83,21 +84,21 @@ const orderBy = computed(() => {
     <header>
       <h2>{{ group.name }}</h2>
       <p :class="lateLines.size ? 'late' : 'quiet'">{{ orderBy }}</p>
-      <span v-if="group.lines.length" class="sum"
+      <span v-if="group.lines.length && may('prices')" class="sum"
         >{{ money(group.totalMinor, currency)
         }}<small v-if="group.carriageMinor" data-test="carriage">{{
           wording('supplierOrderCard.carriage', { cost: money(group.carriageMinor, currency) })
         }}</small></span
       >
       <router-link
-        v-if="group.isShop"
+        v-if="group.isShop && may('prices')"
         class="act screen-only"
         :to="`/c/${commission.id}/shopping`"
         data-test="to-shopping"
         >{{ wording('supplierOrderCard.shopping') }}</router-link
       >
       <button
-        v-else-if="group.lines.length"
+        v-else-if="group.lines.length && may('order')"
         class="solid screen-only"
         data-test="order"
         :disabled="isSending"
@@ -115,7 +116,7 @@ const orderBy = computed(() => {
       @instead="$emit('instead', $event)"
     />
     <SentByHand
-      v-if="newest?.state === 'sent'"
+      v-if="newest?.state === 'sent' && may('order')"
       :key="newest.reference"
       :order="newest"
       @confirmed="(said) => $emit('confirmed', newest!.reference, said)"
@@ -137,11 +138,11 @@ const orderBy = computed(() => {
           </td>
           <td class="quiet">{{ l.arriveBy ? `arrives ${weekDay(l.arriveBy)}` : '' }}</td>
           <td :class="{ late: lateLines.has(l.line) }">{{ l.orderBy ? `by ${shortDay(l.orderBy)}` : '' }}</td>
-          <td class="right">{{ money(l.priceMinor, currency) }}</td>
+          <td class="right">{{ may('prices') ? money(l.priceMinor, currency) : '' }}</td>
         </tr>
       </tbody>
     </table>
-    <p v-if="canWithdraw && newest" class="screen-only">
+    <p v-if="canWithdraw && newest && may('order')" class="screen-only">
       <button class="act" data-test="withdraw" @click="$emit('withdraw', newest.reference)">
         {{ wording('supplierOrderCard.withdraw') }}
       </button>

@@ -38,6 +38,17 @@ void attempt(load);
 const ROLES: Record<Role, string> = {
   owner: wording('people.owner'),
   designer: wording('people.designer'),
+  books: wording('people.books'),
+  crew: wording('people.crew'),
+  guest: wording('people.guest'),
+};
+/** What each may, where a role is chosen. */
+const MAY: Record<Role, string> = {
+  owner: wording('people.may.owner'),
+  designer: wording('people.may.designer'),
+  books: wording('people.may.books'),
+  crew: wording('people.may.crew'),
+  guest: wording('people.may.guest'),
 };
 /** What the journal has, in words. */
 const DONE: Record<Done, string> = {
@@ -52,6 +63,8 @@ const DONE: Record<Done, string> = {
   'all-signed-out': wording('people.did.allSignedOut'),
   'link-given': wording('people.did.linkGiven'),
   'link-withdrawn': wording('people.did.linkWithdrawn'),
+  'put-on': wording('people.did.putOn'),
+  'taken-off': wording('people.did.takenOff'),
 };
 /** A link that was just made: of its secret the server keeps only a hash. */
 const made = ref<{ name: string; link: string }>();
@@ -87,7 +100,14 @@ const signOut = () =>
           <li v-for="p in all" :key="p.id" :data-person="p.email">
             <b>{{ p.name }}</b>
             <span>{{ p.email }}</span>
-            <span>{{ ROLES[p.role] }}</span>
+            <select
+              :value="p.role"
+              :aria-label="wording('people.roleOf', { name: p.name })"
+              data-test="role"
+              @change="change(() => people.setRole(p.id, ($event.target as HTMLSelectElement).value as Role))"
+            >
+              <option v-for="(title, r) in ROLES" :key="r" :value="r">{{ title }}</option>
+            </select>
             <template v-if="leaving === p.id">
               <span class="late">{{ wording('people.removeAsk', { name: p.name }) }}</span>
               <button class="act" data-test="remove-yes" @click="change(() => people.remove(p.id))">
@@ -95,12 +115,6 @@ const signOut = () =>
               </button>
             </template>
             <template v-else>
-              <button
-                class="act"
-                @click="change(() => people.setRole(p.id, p.role === 'owner' ? 'designer' : 'owner'))"
-              >
-                {{ wording(p.role === 'owner' ? 'people.makeDesigner' : 'people.makeOwner') }}
-              </button>
               <button class="act" data-test="remove" @click="leaving = p.id">
                 {{ wording('people.remove') }}
               </button>
@@ -128,6 +142,7 @@ const signOut = () =>
           <label v-for="(title, r) in ROLES" :key="r" class="role"
             ><input v-model="role" type="radio" name="role" :value="r" />{{ title }}</label
           >
+          <p class="quiet">{{ MAY[role] }}</p>
           <button class="solid" data-test="invite">{{ wording('people.invite.go') }}</button>
         </form>
         <OnceLink v-if="made" :says="wording('people.invite.link', { name: made.name })" :link="made.link" />
@@ -166,7 +181,7 @@ ol {
 }
 ul > li {
   display: grid;
-  grid-template-columns: 1fr 1.6fr 0.7fr auto auto;
+  grid-template-columns: 1fr 1.6fr 0.7fr auto;
   gap: 0 18px;
   align-items: baseline;
   border-bottom: 1px solid var(--rule);
@@ -188,6 +203,10 @@ ul > .waits {
   gap: 8px;
   align-items: center;
   min-height: 40px;
+}
+.invite p {
+  flex-basis: 100%;
+  margin: 0;
 }
 .invite .boxed {
   min-width: 220px;

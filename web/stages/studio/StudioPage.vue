@@ -36,8 +36,11 @@ const PARTS = [
   { id: 'people', title: 'People' },
   { id: 'looks', title: 'Units and looks' },
 ] as const;
+/** Who does not work with the studio's lists has their own account and how things look. */
+const OWN = ['people', 'looks'];
+const parts = computed(() => PARTS.filter((p) => may('studio') || OWN.includes(p.id)));
 const route = useRoute();
-const part = computed(() => PARTS.find((p) => p.id === route.params.part)?.id ?? 'house');
+const part = computed(() => (parts.value.find((p) => p.id === route.params.part) ?? parts.value[0]).id);
 const counts = computed<Partial<Record<string, number>>>(() => studio.counts);
 const plants = usePlants();
 </script>
@@ -50,13 +53,14 @@ const plants = usePlants();
         <h1>{{ studio.studio?.name || 'Studio' }}</h1>
         <nav aria-label="The studio">
           <router-link
-            v-for="p in PARTS"
+            v-for="p in parts"
             :key="p.id"
             :to="`/studio/${p.id}`"
             :class="{ on: part === p.id }"
             :aria-current="part === p.id ? 'page' : undefined"
             :data-part="p.id"
-            >{{ p.title }} <span v-if="counts[p.id]" class="quiet">{{ counts[p.id] }}</span></router-link
+            >{{ p.title }}
+            <span v-if="counts[p.id] && may('studio')" class="quiet">{{ counts[p.id] }}</span></router-link
           >
         </nav>
       </header>
