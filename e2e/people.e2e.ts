@@ -137,6 +137,43 @@ describe('people', () => {
     await Promise.all([tom.page.close(), jo.page.close()]);
   });
 
+  it('at one commission see each other and what each changes, and who changed it; one thing is taken back', async () => {
+    const [ines, tom] = [await device(), await device()];
+    await ines.at.load('/c/demo-valley/log');
+    await signIn(ines.page, 'ines@fenwick.example');
+    await tom.at.load('/c/demo-valley/bench');
+    await signIn(tom.page, 'tom@fenwick.example');
+    await ines.at.until('[data-test="others"]', (w) => /Tom\s+Bench/.test(w));
+    await tom.at.until('[data-test="others"]', (w) => /Ines\s+Log/.test(w));
+    await tom.at.press('[data-plan-piece="S-14"]');
+    await ines.at.until('[data-test="others"]', (w) => w.includes('S-14'));
+    const at = (page: Page) => page.$eval('[data-piece="S-14"]', (e) => e.getAttribute('aria-label'));
+    const before = await at(tom.page);
+    await tom.page.keyboard.press('ArrowRight');
+    await tom.at.until('[data-test="save-state"]', (w) => w.startsWith('saved'));
+    await ines.at.press('[data-test="changes"] summary');
+    await ines.at.until('[data-test="history"]', (w) => /Tom[^]*S-14 moved 5 mm to the right/.test(w));
+    // While the list is open, the next change comes by itself.
+    await tom.at.focus('[data-piece="S-14"]');
+    await tom.page.keyboard.press('ArrowUp');
+    await ines.at.until('[data-test="history"]', (w) => /S-14 moved 5 mm (back|to the front)|S-14: /.test(w));
+    const saves = () => ines.page.$$eval('[data-edit]', (l) => l.map((e) => [e.getAttribute('data-edit')!, (e as HTMLElement).innerText])); // prettier-ignore
+    const [[newest], right] = [
+      (await saves())[0],
+      (await saves()).find(([, w]) => w.includes('to the right'))!,
+    ];
+    await ines.at.press(`[data-edit="${newest}"] [data-test="take-back"]`);
+    await ines.at.until('[data-test="history-said"]', (w) => w.includes('Taken back'));
+    await ines.page.waitForFunction((n) => document.querySelector('[data-edit]')!.getAttribute('data-edit') !== n, {}, newest); // prettier-ignore
+    await ines.at.press(`[data-edit="${right[0]}"] [data-test="as-it-was"]`);
+    await ines.at.until('[data-test="save-state"]', (w) => w.startsWith('saved'));
+    // On the other's Bench it stands as it did, without a reload.
+    await tom.page.waitForFunction((label) => document.querySelector('[data-piece="S-14"]')?.getAttribute('aria-label') === label, {}, before); // prettier-ignore
+    await ines.page.close();
+    await tom.page.waitForFunction(() => !document.querySelector('[data-test="others"]'));
+    await tom.page.close();
+  });
+
   it('are signed out elsewhere in the middle of work, sign in again, and have lost nothing', async () => {
     const [here, there] = [await device(), await device()];
     for (const d of [here, there]) {

@@ -1,4 +1,4 @@
-import { cp, mkdtemp } from 'node:fs/promises';
+import { mkdtemp } from 'node:fs/promises';
 import { spawnSync } from 'node:child_process';
 import { openBrowser } from './browser.ts';
 import { onPage } from './page.ts';

@@ -7,12 +7,15 @@ import { dispatchOf, type Dispatch } from './dispatch';
 import type { Pool } from './jobs/jobs';
 import type { Pictures } from './pictures/pictures';
 import { longestHoldMs } from './eventLoop';
+import { openLive, type Live } from './live';
 import { notFound, Problem, problemHandler } from './problem';
 import { clientRoutes } from './routes/clients';
 import { clockRoutes } from './routes/clock';
 import { openGlances, type Glances } from './glances';
 import { commissionRoutes } from './routes/commissions';
 import { fileRoutes } from './routes/files';
+import { historyRoutes } from './routes/history';
+import { liveRoutes } from './routes/live';
 import { linkRoutes, openedLinkRoutes } from './routes/links';
 import { memberRoutes } from './routes/members';
 import { meshRoutes } from './routes/meshes';
@@ -91,10 +94,12 @@ export function createApp({
   app: Express;
   dispatch: Dispatch;
   glances: Glances;
+  live: Live;
 } {
   const jobs = pool.in(store.folder);
   const dispatch = dispatchOf(store, suppliers);
   const glances = openGlances(store, jobs);
+  const live = openLive();
   const app = express();
   app.disable('x-powered-by');
   // A digest of every answer costs more than it saves: what is large is asked for once.
@@ -114,9 +119,11 @@ export function createApp({
   app.use('/api/commissions', orderRoutes(store, jobs, dispatch));
   app.use('/api/commissions', linkRoutes(store));
   app.use('/api/commissions', memberRoutes(store));
-  app.use('/api/link', openedLinkRoutes(store, jobs));
+  app.use('/api/commissions', historyRoutes(store));
+  app.use('/api/commissions', liveRoutes(store, door, live));
+  app.use('/api/link', openedLinkRoutes(store, jobs, live));
   app.use('/api/commissions', pictureRoutes(store, pictures));
-  app.use('/api/commissions', commissionRoutes(store, jobs, glances));
+  app.use('/api/commissions', commissionRoutes(store, jobs, glances, live));
   app.use('/api/meshes', meshRoutes(store, jobs));
   app.use('/api/clients', clientRoutes(store, jobs));
   app.use('/api/clock', clockRoutes(clockIn(store.folder), care));
@@ -130,7 +137,7 @@ export function createApp({
     throw notFound('page');
   });
   app.use(problemHandler);
-  return { app, dispatch, glances };
+  return { app, dispatch, glances, live };
 }
 
 /**

@@ -44,7 +44,7 @@ async function main(): Promise<void> {
   const door = await openDoor(store, { isSecure: reached.isSecure });
   const web = join(ROOT, 'dist', 'web');
   const pictures = openPictures();
-  const { app, dispatch } = createApp({
+  const { app, dispatch, live } = createApp({
     store,
     pool,
     pictures,
@@ -61,6 +61,7 @@ async function main(): Promise<void> {
   const stop = async () => {
     if (stopping) return;
     stopping = true;
+    live.end();
     server.close();
     server.closeAllConnections();
     await dispatch.settled();

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import type { Day } from '../../core/calendar/day';
 import { depthFault } from '../../core/commission/budgets';
-import type { Change } from '../../core/commission/changes';
+import { changesBetween, type Change } from '../../core/commission/changes';
 import { fault, type Fault } from '../../core/commission/fault';
 import { isLiving, supplierOf } from '../../core/commission/lookup';
 import { merged } from '../../core/commission/merge';
@@ -45,7 +45,10 @@ export { readPrices } from './priceWork';
 export { partPiece, takeScan, yardPiece } from './yardWork';
 
 /** A document that was read, ready to be kept; or every fault. */
-export type Read = { ok: true; kept: Kept; notes: Fault[] } | { ok: false; faults: Fault[] };
+/** What a document is kept as; `changes` where it is known what was changed in it, as JSON. */
+export type Read =
+  | { ok: true; kept: Kept; notes: Fault[]; changes?: string }
+  | { ok: false; faults: Fault[] };
 
 /** A stored document does not have the option asked for. */
 export type Made<T> = { ok: true; value: T } | { ok: false; says: string };
@@ -119,7 +122,7 @@ export function readChanges(
   const { document, clashes } = merged(JSON.parse(unpacked(text)) as object, changes);
   if (clashes.length > 0) return { ok: false, faults: [fault('(changes)', 'fault.changes')] };
   const parsed = parseCommission(document);
-  return parsed.ok ? kept(parsed.commission, meshes) : parsed;
+  return parsed.ok ? kept(parsed.commission, meshes, changes) : parsed;
 }
 
 /** A document as somebody sees it who does not see all of it. */
@@ -132,10 +135,11 @@ export function readAnswer(
   { text, answer, offers }: { text: Text; answer: Answer & { day: Day }; offers: readonly Offered[] },
   meshes: Meshes,
 ): Read | 'agreed already' {
-  const answered = withAnswer(JSON.parse(unpacked(text)) as Commission, answer, offers);
+  const was = JSON.parse(unpacked(text)) as Commission;
+  const answered = withAnswer(was, answer, offers);
   if (!answered) return 'agreed already';
   const parsed = parseCommission(answered);
-  return parsed.ok ? kept(parsed.commission, meshes) : parsed;
+  return parsed.ok ? kept(parsed.commission, meshes, changesBetween(was, answered)) : parsed;
 }
 
 /** A list of plants from CSV, as JSON that is ready to be kept. */
@@ -192,13 +196,14 @@ export function plantsFile(plants: Text): Text {
 const sheet = (csv: string): Text => packed(UTF8_MARK + csv);
 
 /** What is kept must be able to come back as a file, so it obeys the same limit. */
-function kept(commission: Commission, meshes: Meshes): Read {
+function kept(commission: Commission, meshes: Meshes, changes?: readonly Change[]): Read {
   const faults = meshes.faultsOf(commission);
   if (faults.length > 0) return { ok: false, faults };
   const columns = columnsOf(commission);
   const bytes = Buffer.byteLength(wire(columns.document));
   if (bytes > MAX_DOCUMENT_BYTES) return { ok: false, faults: [tooLarge(bytes)] };
-  return { ok: true, kept: columns, notes: unknownFields(commission) };
+  const edit = changes ? { changes: JSON.stringify(changes) } : {};
+  return { ok: true, kept: columns, notes: unknownFields(commission), ...edit };
 }
 
 /** A copy under a name of its own, without the log. */

@@ -17,6 +17,8 @@ export interface Door {
   isLocked(): Promise<boolean>;
   /** Lets through who may. */
   guard: RequestHandler;
+  /** Whether who asked once may still ask the same: devices are signed out, and people taken off a commission. */
+  mayStill(req: Request, res: Response): Promise<boolean>;
 }
 
 export async function openDoor(store: Store, { isSecure = false } = {}): Promise<Door> {
@@ -28,6 +30,13 @@ export async function openDoor(store: Store, { isSecure = false } = {}): Promise
     slow: slowDown(),
     isLocked,
     guard: (req, res, next) => void guarded(req, res, next).catch(next),
+    async mayStill(req, res) {
+      const asked = personIn(res);
+      const now = await signedIn(req, undefined, auth);
+      if (!asked || now?.id !== asked.id || now.role !== asked.role) return false;
+      const commission = commissionIn(req);
+      return !SCOPED.includes(now.role) || commission === undefined || isOn(store, commission, now.id);
+    },
   };
 
   async function guarded(req: Request, res: Response, next: NextFunction): Promise<void> {
@@ -62,10 +71,14 @@ function commissionIn(req: Request): string | undefined {
 }
 
 /** Who is signed in on the device that asks; a session that is renewed is told to it. */
-export async function signedIn(req: Request, res: Response, auth: Auth): Promise<Person | undefined> {
+export async function signedIn(
+  req: Request,
+  res: Response | undefined,
+  auth: Auth,
+): Promise<Person | undefined> {
   if (!req.headers.cookie) return undefined;
   const { response, headers } = await auth.api.getSession({ headers: fromNodeHeaders(req.headers), returnHeaders: true }); // prettier-ignore
-  handOver(headers, res);
+  if (res) handOver(headers, res);
   if (!response) return undefined;
   const { user, session } = response;
   return { id: user.id, name: user.name, email: user.email, role: user.role as Role, sessionId: session.id };

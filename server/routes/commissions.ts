@@ -8,9 +8,10 @@ import type { Body } from '../incoming';
 import { revisionAsk } from '../jobs/changesAsk';
 import type { Jobs } from '../jobs/jobs';
 import type { Read } from '../jobs/work';
-import { scopeIn, sightIn } from '../people/door';
+import { personIn, scopeIn, sightIn } from '../people/door';
 import { goneProblem, notFound, Problem, refused, refusedWhole } from '../problem';
 import type { Glances } from '../glances';
+import type { Live } from '../live';
 import {
   createCommission,
   getCommission,
@@ -44,7 +45,7 @@ const listAsk = z.object({
   limit: z.coerce.number().int().min(1).max(200).optional(),
 });
 /** Create, list, search, read, save, duplicate, remove and bring back. */
-export function commissionRoutes(store: Store, jobs: Jobs, glances: Glances): Router {
+export function commissionRoutes(store: Store, jobs: Jobs, glances: Glances, live: Live): Router {
   const routes = Router();
 
   routes.get('/', async (req, res) => {
@@ -96,7 +97,7 @@ export function commissionRoutes(store: Store, jobs: Jobs, glances: Glances): Ro
       const basedOn = revisionAsk.safeParse(said.revision);
       if (!basedOn.success)
         throw new Problem(400, 'A save needs the revision it is based on and the document.');
-      await save(store, jobs, res, id, basedOn.data, keptOf(said.read).kept);
+      await save({ store, jobs, live }, res, id, basedOn.data, keptOf(said.read));
     }),
   );
 
@@ -124,7 +125,7 @@ export function commissionRoutes(store: Store, jobs: Jobs, glances: Glances): Ro
         // Changed and changed back: it stands as it was.
         if (read === 'nothing to do')
           return void res.json({ revision: stored.revision, updatedAt: stored.updatedAt });
-        await save(store, jobs, res, id, stored.revision, keptOf(read).kept);
+        await save({ store, jobs, live }, res, id, stored.revision, keptOf(read));
       },
     ),
   );
@@ -180,22 +181,24 @@ async function found<T extends Head>(
   return row;
 }
 
-export function keptOf(read: Read): { kept: Kept; notes: unknown[] } {
+export function keptOf(read: Read): { kept: Kept; notes: unknown[]; changes?: string } {
   if (!read.ok) throw refused(read.faults);
-  return { kept: read.kept, notes: spoken(read.notes) };
+  const { kept, notes, changes } = read;
+  return { kept, notes: spoken(notes), changes };
 }
 
 async function save(
-  store: Store,
-  jobs: Jobs,
+  { store, jobs, live }: { store: Store; jobs: Jobs; live: Live },
   res: Response,
   id: string,
   basedOn: number,
-  kept: Kept,
+  { kept, changes }: { kept: Kept; changes?: string },
 ): Promise<void> {
   const { yard } = kept;
-  const saved = await saveCommission(store, id, basedOn, kept);
+  const edit = { who: personIn(res)?.id ?? null, changes };
+  const saved = await saveCommission(store, id, basedOn, kept, edit);
   if (saved.saved) {
+    live.saved(id, saved.revision);
     // A stone that somebody else took a moment before is said with the answer, not when the yard is next looked at.
     const also = await alsoUsed(store, id, yard);
     return void res.json({

@@ -6,6 +6,7 @@ import { linkAskSchema } from '../../core/pricing/proposalView';
 import { smallJson } from '../body';
 import { dayNow } from '../dayNow';
 import type { Jobs } from '../jobs/jobs';
+import type { Live } from '../live';
 import { endLink, linkAnswered, linkOf, linksOf, linkUsed, makeLink } from '../links/links';
 import { personIn } from '../people/door';
 import { note } from '../people/people';
@@ -53,7 +54,7 @@ export function linkRoutes(store: Store): Router {
 const TRIES = 5;
 
 /** What a link opens: its one view, the pictures in it, and a word back. Its secret comes in a body, never in an address. */
-export function openedLinkRoutes(store: Store, jobs: Jobs): Router {
+export function openedLinkRoutes(store: Store, jobs: Jobs, live: Live): Router {
   const routes = Router();
   const slow = slowDown();
 
@@ -108,7 +109,9 @@ export function openedLinkRoutes(store: Store, jobs: Jobs): Router {
       if (read === 'agreed already') throw new Problem(409, 'A yes to this is noted already.');
       // What is wrong with it is the studio's: an option that is not there any more, say.
       if (!read.ok) throw new Problem(409, 'This has changed since it was sent: ask for a new link.');
-      if ((await saveCommission(store, commissionId, row.revision, read.kept)).saved) return;
+      const edit = { who: null, changes: read.changes };
+      const saved = await saveCommission(store, commissionId, row.revision, read.kept, edit);
+      if (saved.saved) return live.saved(commissionId, saved.revision);
     }
     throw new Problem(503, 'Somebody is working on it just now: try again in a moment.');
   }

@@ -4,7 +4,7 @@ import type { Database } from './connection';
 import { idsOf } from './erasing';
 import { ordersOf } from './orders';
 import { picturesOf } from './pictures';
-import { commissions, glances, orders, pictures, type CommissionRow, links } from './schema';
+import { commissions, glances, orders, pictures, type CommissionRow, edits, links } from './schema';
 import type { Store } from './store';
 
 /** One commission of a client with all that belongs to it; the document as text. */
@@ -61,6 +61,7 @@ async function eraseIn(db: Database, left: readonly Left[], now: string): Promis
     db.delete(pictures).where(inArray(pictures.commissionId, ids)),
     db.delete(glances).where(inArray(glances.commissionId, ids)),
     db.delete(links).where(inArray(links.commissionId, ids)),
+    db.delete(edits).where(inArray(edits.commissionId, ids)),
     // What a supplier wrote back in words may name the place it was for.
     db.update(orders).set({ reason: null }).where(inArray(orders.commissionId, ids)),
     ...left.map(({ id, revision, kept }) =>

@@ -23,6 +23,7 @@ import { asksGlances, type Shown, type Sort } from '../../core/pipeline/listed';
 import { careEndedFor } from '../../core/regime/waterSchools';
 import { inEveryBackup } from './backups';
 import type { Kept } from './columns';
+import { noteEdit, type Edit } from '../history/history';
 import { commissions, glances, gone, type CommissionRow } from './schema';
 import type { Store } from './store';
 
@@ -185,11 +186,17 @@ export type Saved =
  * nothing is changed and the row comes back as it is; without a row there is no such commission. What changes nothing is
  * no new revision.
  */
-export async function saveCommission(store: Store, id: string, basedOn: number, kept: Kept): Promise<Saved> {
+export async function saveCommission(
+  store: Store,
+  id: string,
+  basedOn: number,
+  kept: Kept,
+  edit?: Pick<Edit, 'who' | 'changes'>,
+): Promise<Saved> {
   const updatedAt = new Date().toISOString();
-  const { rowsAffected } = touched(
-    await store.write((db) =>
-      db
+  const rowsAffected = await store.write(async (db) => {
+    const done = touched(
+      await db
         .update(commissions)
         .set({ ...kept, revision: basedOn + 1, updatedAt })
         .where(
@@ -200,8 +207,11 @@ export async function saveCommission(store: Store, id: string, basedOn: number, 
             ne(commissions.document, kept.document),
           ),
         ),
-    ),
-  );
+    );
+    // In the same turn: of what was saved it is known by whom.
+    if (edit && done.rowsAffected === 1) await noteEdit(db, id, { ...edit, revision: basedOn + 1 });
+    return done.rowsAffected;
+  });
   if (rowsAffected === 1) return { saved: true, revision: basedOn + 1, updatedAt };
   const theirs = await getCommission(store, id);
   if (theirs?.revision === basedOn && !theirs.removedAt)

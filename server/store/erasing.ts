@@ -96,7 +96,7 @@ async function eraseRow({ reading, writing }: Connection, id: string, strip: Str
   const there = Object.entries(set).filter(([name]) => columns.has(name));
   const fields = sql.join(there.map(([name, value]) => sql`${sql.identifier(name)} = ${value}`), sql`, `); // prettier-ignore
   await writing.run(sql`UPDATE commissions SET ${fields} WHERE id = ${id}`);
-  for (const table of ['orders', 'pictures', 'glances', 'links']) if ((await columnsIn(reading, table)).size > 0) await eraseOf(writing, table, id); // prettier-ignore
+  for (const table of ['orders', 'pictures', 'glances', 'links', 'edits']) if ((await columnsIn(reading, table)).size > 0) await eraseOf(writing, table, id); // prettier-ignore
 }
 
 /** What belongs to a commission: pictures and what was worked out go; what a supplier wrote back in words may name the place it was for. */

@@ -10,6 +10,7 @@ import type { Confirmation } from '../../core/ordering/confirmation';
 import type { Text } from './largeText';
 import type { SupplierRequest } from '../supplierLink';
 
+export { edits } from '../history/tables';
 export { links } from '../links/tables';
 export { account, invitations, members, journal, session, user, verification } from '../people/tables';
 

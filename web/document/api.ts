@@ -137,6 +137,15 @@ export interface Word {
   deliveryDay: string | null;
 }
 
+/** One save: who made it, and what it changed, as JSON; nothing where that was too much to be kept. */
+export interface Edit {
+  id: number;
+  revision: number;
+  at: string;
+  who: string | null;
+  changes: string | null;
+}
+
 export interface SentOrder {
   reference: string;
   supplier: string;
@@ -319,6 +328,8 @@ export const api = {
   /** How simulated suppliers answer; none where real ones stand there. */
   moods: () => call<{ moods: Record<string, Mood> }>('GET', '/stand-ins/suppliers'),
   setMood: (supplier: string, mood: Mood) => call('PUT', '/stand-ins/suppliers', json({ supplier, mood })),
+  history: (id: string, before?: number) =>
+    call<{ edits: Edit[] }>('GET', `${at(id)}/history${before === undefined ? '' : `?before=${before}`}`),
   orders: (id: string) => call<{ orders: SentOrder[] }>('GET', `${at(id)}/orders`),
   /** An order that a person writes and sends: noted, until the supplier's word comes. */
   sentByHand: (id: string, supplier: string, option: string, today: string) =>

@@ -19,6 +19,9 @@ import { useSaving } from './saving';
 import { wording } from '../words/wording';
 import { livingTabs, tabName } from './tab';
 
+/** How often it is looked whether a save was answered, ms. */
+const ANSWERED_MS = 60;
+
 export type { SaveState } from './openState';
 
 /**
@@ -94,6 +97,23 @@ export const useCommission = defineStore('commission', () => {
       if (removedAt && asked === id.value) saving.missing('removed');
     } catch (error) {
       if (asked === id.value) left(error);
+    }
+  }
+
+  /** Somebody else may have saved, up to a revision where it is known: what they changed comes under what was changed here. */
+  async function catchUp(upTo?: number): Promise<void> {
+    const [asked, turn] = [id.value, quiet.opening];
+    const isOpen = () =>
+      asked !== '' && turn === quiet.opening && ['saved', 'unsaved', 'saving'].includes(state.value);
+    // What is on its way brings its own revision back.
+    while (isOpen() && saving.isSending()) await new Promise((resolve) => setTimeout(resolve, ANSWERED_MS));
+    if (!isOpen() || (upTo !== undefined && upTo <= s.revision.value)) return;
+    try {
+      if (upTo === undefined && (await api.head(asked)).revision <= s.revision.value) return;
+      const theirs = await api.read(asked);
+      if (isOpen() && !saving.isSending() && theirs.revision > s.revision.value) saving.meetsTheirs(theirs);
+    } catch (error) {
+      if (isOpen()) left(error);
     }
   }
 
@@ -239,6 +259,7 @@ export const useCommission = defineStore('commission', () => {
     refused,
     open,
     look,
+    catchUp,
     edit,
     typing,
     tryEdit,

@@ -13,6 +13,7 @@ type Told =
   | 'standIns'
   | 'people'
   | 'members'
+  | 'history'
   | 'create'
   | 'change'
   | 'week'

@@ -181,6 +181,7 @@ export function useSaving(s: OpenState, drafts: Drafts) {
     changed,
     standsAt,
     takeUp,
+    meetsTheirs,
     settle,
     missing,
     bringBack,

@@ -2,6 +2,7 @@
 import '../workers/withoutEval';
 import { useEventListener, useIntervalFn, useTitle } from '@vueuse/core';
 import { computed, onBeforeUnmount, provide, ref, shallowRef, toRef, watch } from 'vue';
+import { useLive } from '../document/live';
 import { useWaitingPhotos } from '../document/waitingPhotos';
 import { NOW } from '../../core/commission/scapes';
 import { useScapeTabs } from './scapeTabs';
@@ -26,7 +27,7 @@ import { useLivePlan } from './livePlan';
 import { FRAME } from './planKey';
 import { nothingChosen, selectedLayer, selectedPiece } from './selection';
 import { instead, stagesSeen } from './sight';
-import { STAGES, strataOf } from './stages';
+import { STAGES, stageOfPage, strataOf } from './stages';
 import StageStrip from './StageStrip.vue';
 import StrataRail from './StrataRail.vue';
 import { useStudio } from '../document/studioStore';
@@ -251,6 +252,13 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   if (event.shiftKey || key === 'y') commission.redo();
   else commission.undo();
 });
+useLive(
+  toRef(props, 'id'),
+  computed(() => ({
+    stage: stageOfPage(route.name),
+    ...(selectedPiece.value ? { chosen: selectedPiece.value } : {}),
+  })),
+);
 useEventListener(window, 'pagehide', () => commission.goes());
 const look = () => document.visibilityState === 'visible' && void commission.look();
 useIntervalFn(look, LOOK_MS);

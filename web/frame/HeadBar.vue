@@ -6,6 +6,8 @@ import { useScapeTabs } from './scapeTabs';
 import { paletteOpen } from '../design/commands';
 import { daysAway, momentTime, weekDay } from '../units/days';
 import { useFigures } from '../units/figures';
+import { others, type Here } from '../document/live';
+import { STAGES } from './stages';
 import { mySight } from '../document/people';
 import { wording } from '../words/wording';
 import { usePreferences } from '../units/preferences';
@@ -22,6 +24,9 @@ const size = computed(() => {
   const shape = kind === 'box' ? '' : `${kind} `;
   return `${shape}${[length, width, height].map(fromMm).join(' × ')} ${lengthUnit.value}`;
 });
+/** The stage on which somebody else is, and what they have chosen there. */
+const whereIs = ({ stage, chosen }: Here) =>
+  [STAGES.find(([name]) => name === stage)?.[1], chosen].filter(Boolean).join(', ');
 const saved = computed(() => {
   const at = commission.savedAt ? momentTime(commission.savedAt) : '';
   return {
@@ -73,6 +78,11 @@ const saved = computed(() => {
       <b>{{ weekDay(doc.brief.buildDay) }}</b>
       <p class="quiet">build day, {{ daysAway(doc.brief.buildDay) }}</p>
     </div>
+    <ul v-if="others.length" class="others" :aria-label="wording('headBar.others')" data-test="others">
+      <li v-for="(o, i) in others" :key="`${o.name} ${i}`">
+        <b>{{ o.name }}</b> <span class="quiet">{{ whereIs(o) }}</span>
+      </li>
+    </ul>
     <div class="tools">
       <span v-if="commission.refused" class="late" role="alert" data-test="not-yours">{{
         wording('commissionStore.notYours')
@@ -113,6 +123,15 @@ const saved = computed(() => {
 </template>
 
 <style scoped>
+.others {
+  list-style: none;
+  margin: 0;
+  padding: 0 0 0 12px;
+  align-self: center;
+  font-size: 12.5px;
+  line-height: 1.3;
+  border-left: 3px solid var(--clay);
+}
 .head {
   display: flex;
   align-items: stretch;

@@ -4,6 +4,7 @@ import { BUILD } from './build';
 import { CALENDAR } from './calendar';
 import { CARE } from './care';
 import { FAULTS } from './faults';
+import { HISTORY } from './history';
 import { LIVESTOCK } from './livestock';
 import { ORDERING } from './ordering';
 import { PLANTING } from './planting';
@@ -37,5 +38,6 @@ export const EN = {
   ...CARE,
   ...PRICING,
   ...CALENDAR,
+  ...HISTORY,
   ...FAULTS,
 } as const;

@@ -12,6 +12,7 @@ import { nextNumber } from '../../../core/edits/ids';
 import { aboutName } from '../../../core/sittings/aboutName';
 import type { Commission, Reading } from '../../../core/commission/schema';
 import { useLocalForm } from '../../document/localForm';
+import HistoryList from './HistoryList.vue';
 import ReadingFields from './ReadingFields.vue';
 import { readingFrom, READINGS } from './readings';
 import { wording } from '../../words/wording';
@@ -19,6 +20,8 @@ import WordsField from '../../document/WordsField.vue';
 
 type LogEntry = NonNullable<Commission['log']>[number];
 const commission = useCommission();
+/** What was changed is asked for when somebody wants to see it. */
+const changesOpen = ref(false);
 const day = ref(today());
 const text = ref('');
 const fault = ref('');
@@ -189,6 +192,15 @@ function remove(id: string): void {
       </li>
     </ol>
     <p v-if="notes.length === 0" class="quiet">{{ wording('logStage.empty') }}</p>
+    <details
+      v-if="may('history')"
+      class="changes"
+      data-test="changes"
+      @toggle="changesOpen = ($event.target as HTMLDetailsElement).open"
+    >
+      <summary class="act">{{ wording('history.title') }}</summary>
+      <HistoryList v-if="changesOpen" />
+    </details>
   </div>
 </template>
 

@@ -6,6 +6,7 @@ import { DOCUMENT } from './document';
 import { DRAWING } from './drawing';
 import { FRAME } from './frame';
 import { HANDOVER } from './handover';
+import { HISTORY } from './history';
 import { LINKS } from './links';
 import { LOG } from './log';
 import { OPTIONS } from './options';
@@ -26,6 +27,7 @@ export const WORDING = {
   ...DRAWING,
   ...FRAME,
   ...HANDOVER,
+  ...HISTORY,
   ...LINKS,
   ...LOG,
   ...OPTIONS,

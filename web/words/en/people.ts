@@ -20,6 +20,7 @@ export const PEOPLE = {
   'people.owner': 'owner',
   'people.designer': 'designer',
   'people.books': 'books',
+  'headBar.others': 'Who else is here',
   'whoIsOn.title': 'Who is on it',
   'whoIsOn.none': 'Nobody of the crew and no guest has an account yet: invite them in Studio, People.',
   'commissionStore.notYours': 'Your account does not change that: it was left as it was.',

@@ -1,0 +1,22 @@
+/** What was changed in a commission, save by save. */
+export const HISTORY = {
+  'history.much': 'much at once',
+  'history.put': '{thing} put in',
+  'history.taken': '{thing} taken out',
+  'history.moved': '{thing} moved {ways}',
+  'history.left': '{by} to the left',
+  'history.right': '{by} to the right',
+  'history.back': '{by} back',
+  'history.front': '{by} to the front',
+  'history.from': '{thing}: {field} {was} to {is}',
+  'history.given': '{thing}: {field} {is}',
+  'history.left-out': '{thing}: no {field} any more, {was} before',
+  'history.changed': '{thing}: {field}',
+  'history.order': '{thing} in another order',
+  'history.of': '{thing} of {whole}',
+  'history.thing.commission': 'Commission',
+  'history.thing.option': 'option {id}',
+  'history.thing.note': 'note of {day}',
+  'history.thing.received': 'what came of {item}',
+  'history.thing.taken': 'what was bought of {item}',
+} as const;

@@ -1,0 +1,46 @@
+import { and, desc, eq, lt, lte } from 'drizzle-orm';
+import { user } from '../people/tables';
+import type { Database } from '../store/connection';
+import type { Store } from '../store/store';
+import { edits } from './tables';
+
+/* What was changed in a commission, save by save, and by whom. */
+
+/** One save, as it is kept beside the commission. */
+export interface Edit {
+  revision: number;
+  who: string | null;
+  /** As JSON: what is put together in a thread is not taken apart in the server's own. */
+  changes?: string;
+}
+
+/** Of one save so much is kept, characters; more is a document that was put in place of another. */
+const MOST_OF_ONE = 200_000;
+/** Of one commission so many saves are kept. */
+const MOST_SAVES = 5_000;
+
+/** Notes a save, in the turn in which it is written. */
+export async function noteEdit(db: Database, commissionId: string, { revision, who, changes }: Edit): Promise<void> {
+  const kept = changes !== undefined && changes.length <= MOST_OF_ONE ? changes : null;
+  const [{ id }] = await db.insert(edits).values({ commissionId, revision, who, changes: kept }).returning({ id: edits.id });
+  if (id % 100 === 0) await dropOld(db, commissionId);
+} // prettier-ignore
+
+/** Lets go of the oldest saves where there are too many. */
+async function dropOld(db: Database, commissionId: string): Promise<void> {
+  const own = eq(edits.commissionId, commissionId);
+  const [last] = await db.select({ id: edits.id }).from(edits).where(own).orderBy(desc(edits.id)).limit(1).offset(MOST_SAVES); // prettier-ignore
+  if (last) await db.delete(edits).where(and(own, lte(edits.id, last.id)));
+}
+
+/** Saves of a commission, the newest first: a page of them, those before one where that is said. */
+export async function historyOf({ db }: Store, commissionId: string, before?: number, limit = 100) {
+  const own = eq(edits.commissionId, commissionId);
+  return db
+    .select({ id: edits.id, revision: edits.revision, at: edits.at, who: user.name, changes: edits.changes })
+    .from(edits)
+    .leftJoin(user, eq(user.id, edits.who))
+    .where(before === undefined ? own : and(own, lt(edits.id, before)))
+    .orderBy(desc(edits.id))
+    .limit(limit);
+}
