@@ -60,8 +60,10 @@ async function filledOnce(): Promise<string> {
 }
 
 /** Puts the demo's data into a folder. */
-export function fillDemo(folder: string): void {
-  execFileSync(process.execPath, [program('demo/fill')], { env: { ...process.env, UTSUWA_DATA: folder } });
+export function fillDemo(folder: string, ...how: string[]): void {
+  execFileSync(process.execPath, [program('demo/fill'), ...how], {
+    env: { ...process.env, UTSUWA_DATA: folder },
+  });
 }
 
 /** The demo, served from a folder of its own on a free port. */

@@ -7,6 +7,8 @@ import { dispatchOf, type Dispatch } from './dispatch';
 import type { Pool } from './jobs/jobs';
 import type { Pictures } from './pictures/pictures';
 import { longestHoldMs } from './eventLoop';
+import { noted } from './log';
+import { hasPeople } from './people/people';
 import { openLive, type Live } from './live';
 import { notFound, Problem, problemHandler } from './problem';
 import { clientRoutes } from './routes/clients';
@@ -43,6 +45,8 @@ export interface AppParts {
   door: Door;
   /** Names under which this server answers besides this machine's own: `studio.local:4680`. */
   names?: readonly string[];
+  /** Addresses of proxies before it: what they say of host, scheme and caller is believed. */
+  proxies?: readonly string[];
   /** Over TLS, by itself or by a proxy before it. */
   isSecure?: boolean;
   /** Done when somebody has said that the machine's clock is right. */
@@ -53,6 +57,8 @@ export interface AppParts {
 
 const LOOPBACK = ['127.0.0.1', 'localhost', '[::1]'];
 const SAFE = ['GET', 'HEAD', 'OPTIONS'];
+/** Whoever looks after the machine asks these on it, be there a proxy or not. */
+const PROBES = ['/api/health', '/api/ready'];
 
 /** Nothing but what this server sends may run, be drawn or be asked for; no other page may frame it. */
 const HEADERS = {
@@ -87,6 +93,7 @@ export function createApp({
   suppliers,
   door,
   names = [],
+  proxies = [],
   isSecure = false,
   web,
   care = () => {},
@@ -102,12 +109,15 @@ export function createApp({
   const live = openLive();
   const app = express();
   app.disable('x-powered-by');
+  app.set('trust proxy', proxies.length > 0 ? [...proxies] : false);
+  app.use(noted);
   // A digest of every answer costs more than it saves: what is large is asked for once.
   app.set('etag', false);
   app.use(helmet({ ...HEADERS, strictTransportSecurity: isSecure }));
-  app.use(ownPagesOnly(names, isSecure));
+  app.use(ownPagesOnly({ names, isSecure, isBehind: proxies.length > 0 }));
   app.use('/api', door.guard);
   app.get('/api/health', (_req, res) => void res.json({ ok: true, heldMs: longestHoldMs() }));
+  app.get('/api/ready', (_req, res, next) => void ready(store).then((is) => void res.status(is ? 200 : 503).json({ ready: is }), next)); // prettier-ignore
   app.use('/api/people', peopleRoutes(store, door));
   app.use('/api/studio', yardRoutes(store, jobs, pictures));
   app.use('/api/studio', listRoutes(store, jobs));
@@ -144,13 +154,27 @@ export function createApp({
  * Answers only to this machine's own names and to pages that it served itself: a page from elsewhere that
  * runs in the same browser can neither read nor write here.
  */
-function ownPagesOnly(names: readonly string[], isSecure: boolean) {
+function ownPagesOnly({
+  names,
+  isSecure,
+  isBehind,
+}: {
+  names: readonly string[];
+  isSecure: boolean;
+  isBehind: boolean;
+}) {
   return (req: Request, _res: Response, next: NextFunction): void => {
-    const named = req.headers.host ?? '';
-    const isHere = LOOPBACK.includes(named.replace(/:\d+$/, ''));
+    // Of a proxy, what it says that the browser asked for; of anybody else, what they ask for.
+    const named = req.host ?? '';
+    const isOwn = LOOPBACK.includes(named.replace(/:\d+$/, ''));
+    // Behind a proxy nobody is on this machine: who says so comes from elsewhere, too.
+    const isHere = !isBehind && isOwn;
     const { origin } = req.headers;
     const site = req.headers['sec-fetch-site'];
-    if (!isHere && !names.includes(named)) throw new Problem(421, 'This address is not served here.');
+    const isProbe = isOwn && PROBES.includes(req.path);
+    if (!isHere && !isProbe && !names.includes(named))
+      throw new Problem(421, 'This address is not served here.');
+    if (!isHere && !isProbe && isSecure && !req.secure) throw new Problem(403, 'Only over TLS.');
     if (origin && origin !== `${isSecure ? 'https' : 'http'}://${named}`)
       throw new Problem(403, 'Requests from other pages are refused.');
     // A browser says of every write where it comes from; what does not is no page of this server.
@@ -162,6 +186,9 @@ function ownPagesOnly(names: readonly string[], isSecure: boolean) {
     next();
   };
 }
+
+/** Whether the database answers. */
+const ready = (store: Store) => hasPeople(store).then(() => true, () => false); // prettier-ignore
 
 function serveInterface(app: Express, web: string): void {
   app.use('/assets', express.static(join(web, 'assets'), { immutable: true, maxAge: '1y' }));

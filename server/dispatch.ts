@@ -1,4 +1,5 @@
 import { setTimeout as wait } from 'node:timers/promises';
+import { log } from './log';
 import { logged } from './problem';
 import { orderAnswered, orderSent } from './store/orders';
 import type { Store } from './store/store';
@@ -22,7 +23,7 @@ export function dispatchOf(store: Store, link: SupplierLink, patienceMs = PATIEN
       await orderSent(store, commissionId, request);
       const work = deliver(store, link, request, patienceMs)
         // What cannot be noted stays "sending", and is let go of at the next start: it keeps its reference.
-        .catch((error: unknown) => console.error(logged(error)))
+        .catch((error: unknown) => log.error(logged(error)))
         .finally(() => underWay.delete(work));
       underWay.add(work);
     },

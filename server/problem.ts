@@ -2,6 +2,7 @@ import type { NextFunction, Request, Response } from 'express';
 import { ZodError } from 'zod';
 import type { Fault } from '../core/commission/fault';
 import { inEnglish, spoken } from '../core/words/english';
+import { idOf, log } from './log';
 import { StoreTrouble } from './store/trouble';
 
 /** An answer that is not the one asked for, as a problem document (RFC 9457). */
@@ -28,7 +29,7 @@ export function refused(faults: Fault[]): Problem {
 /** Turns whatever went wrong into a problem document; never a stack. */
 export function problemHandler(error: unknown, _req: Request, res: Response, next: NextFunction): void {
   const problem = asProblem(error);
-  if (problem.status >= 500) console.error(logged(error));
+  if (problem.status >= 500) log.error({ id: idOf(res) }, logged(error));
   // An answer that is under way cannot become another one.
   if (res.headersSent) return next(error);
   if (problem.status === 503) res.setHeader('Retry-After', '2');

@@ -56,7 +56,13 @@ describe('where the server listens', () => {
   const beyond = { HOST: '0.0.0.0', UTSUWA_URL: 'https://studio.local:4680/' };
 
   it('is this machine alone as long as nothing is said', async () => {
-    expect(await reachedAs({})).toEqual({ host: '127.0.0.1', isBeyond: false, isSecure: false, names: [] });
+    expect(await reachedAs({})).toEqual({
+      host: '127.0.0.1',
+      proxies: [],
+      isBeyond: false,
+      isSecure: false,
+      names: [],
+    });
   });
 
   it('is beyond it over TLS, under the name that was said', async () => {

@@ -1,9 +1,10 @@
 import { X509Certificate } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
+import { isIP } from 'node:net';
 
 /*
  * Where the server listens and under which names it answers, as the machine's settings say. HOST is the address; UTSUWA_URL what
- * tablets and links use; UTSUWA_TLS=cert.pem,key.pem has it speak TLS.
+ * tablets and links use; UTSUWA_TLS=cert.pem,key.pem has it speak TLS, UTSUWA_PROXY names who does it in its place.
  */
 
 export interface Certificate {
@@ -13,6 +14,8 @@ export interface Certificate {
 
 export interface Reached {
   host: string;
+  /** Addresses of what stands before it: host, scheme and caller are believed from there alone. */
+  proxies: string[];
   /** Other machines reach it. */
   isBeyond: boolean;
   tls?: Certificate;
@@ -30,26 +33,39 @@ const LOOPBACK = ['127.0.0.1', 'localhost', '::1'];
  * @throws an Error that says which setting is wrong and what to do
  */
 export async function reachedAs(
-  { HOST: host = '127.0.0.1', UTSUWA_URL: url, UTSUWA_TLS: files }: NodeJS.ProcessEnv,
+  { HOST: host = '127.0.0.1', UTSUWA_URL: url, UTSUWA_TLS: files, UTSUWA_PROXY: before }: NodeJS.ProcessEnv,
   now = new Date(),
 ): Promise<Reached> {
-  const isBeyond = !LOOPBACK.includes(host);
+  const proxies = before ? addresses(before) : [];
+  const isBeyond = !LOOPBACK.includes(host) || proxies.length > 0;
   const tls = files ? await certificate(files, now) : undefined;
-  if (isBeyond && !tls)
+  if (isBeyond && !tls && proxies.length === 0)
     throw new Error(
-      `HOST: is "${host}", which other machines reach: passwords go there only over TLS. Set UTSUWA_TLS=cert.pem,key.pem, or leave HOST out.`,
+      `HOST: is "${host}", which other machines reach: passwords go there only over TLS. Set UTSUWA_TLS=cert.pem,key.pem, put a proxy before it (UTSUWA_PROXY), or leave HOST out.`,
     );
   if (isBeyond && !url)
     throw new Error('UTSUWA_URL: say under which address tablets reach this machine, like https://studio.local:4680/.'); // prettier-ignore
-  const address = url ? addressOf(url, tls !== undefined) : undefined;
+  const address = url ? addressOf(url, tls !== undefined || proxies.length > 0) : undefined;
   return {
     host,
     isBeyond,
-    isSecure: tls !== undefined,
+    proxies,
+    isSecure: tls !== undefined || proxies.length > 0,
     names: address ? [address.host] : [],
     ...(tls ? { tls } : {}),
     ...(address ? { url: address.href } : {}),
   };
+}
+
+/** Addresses, or spans of them, as `127.0.0.1, 10.0.0.0/8`. */
+function addresses(text: string): string[] {
+  const all = text.split(',').map((a) => a.trim());
+  const isOne = (a: string) => isIP(a.replace(/\/\d{1,3}$/, '')) > 0;
+  if (!all.every(isOne))
+    throw new Error(
+      `UTSUWA_PROXY: is "${text}", must be the address of the proxy before this server, like 127.0.0.1.`,
+    );
+  return all;
 }
 
 function addressOf(text: string, isSecure: boolean): URL {

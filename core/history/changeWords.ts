@@ -50,7 +50,8 @@ const isSpot = (value: unknown): value is [number, number] => Array.isArray(valu
 /** A figure with its unit, or a word; what has parts is not put into one line. */
 function valueOf(value: unknown, unit: string | undefined) {
   const known = MEASURES[unit ?? ''];
-  if (typeof value === 'number') return known ? known(value) : String(value);
+  // A turn stands close to its figure.
+  if (typeof value === 'number') return known ? known(value) : `${value}${unit === '°' ? '°' : ''}`;
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   return typeof value === 'string' && value.length <= 60 ? value || undefined : undefined;
 }
@@ -58,7 +59,6 @@ const MEASURES: Record<string, ReturnType<typeof measure> | undefined> = {
   mm: measure('mm', 0),
   kg: measure('kg', 1),
   L: measure('L', 1),
-  '°': measure('°', 0),
   '°C': measure('°C', 1),
 };
 

@@ -42,6 +42,7 @@ const file = (list: string): [string, Allowed][] => [
 /** By method and address, as the routers have them. */
 export const ACCESS: ReadonlyMap<string, Allowed> = new Map<string, Allowed>([
   ['GET /api/health', ANYBODY],
+  ['GET /api/ready', ANYBODY],
   // Signing in, and what a page asks before it knows whether somebody has to.
   ['GET /api/people/me', ANYBODY],
   ['POST /api/people/sign-in', ANYBODY],

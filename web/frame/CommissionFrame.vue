@@ -256,7 +256,7 @@ useLive(
   toRef(props, 'id'),
   computed(() => ({
     stage: stageOfPage(route.name),
-    ...(selectedPiece.value ? { chosen: selectedPiece.value } : {}),
+    ...(selectedPiece.value && route.name === 'bench' ? { chosen: selectedPiece.value } : {}),
   })),
 );
 useEventListener(window, 'pagehide', () => commission.goes());
