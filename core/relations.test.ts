@@ -22,7 +22,7 @@ const relations = files
 
 /** What a plan rests on: each of these has to say all of it. */
 const CENTRAL = [
-  'asActual', 'asPlanned', 'bedMesh', 'beltAlong', 'beltAround', 'bicarbonateG', 'booksOf', 'bowRadius', 'branchSolid', 'brokenDownOf', 'brushed', 'carriedScape',
+  'asActual', 'asItWas', 'asPlanned', 'bedMesh', 'beltAlong', 'beltAround', 'bicarbonateG', 'booksOf', 'bowRadius', 'branchSolid', 'brokenDownOf', 'brushed', 'carriedScape',
   'cellCoverage', 'cellGradient', 'cheapestPacks', 'closesLike', 'cooledCelsius', 'coverDays', 'coverShare', 'cutRun', 'difference', 'dliForFactor', 'driftRegion',
   'evaporationKgPerH', 'facesOf', 'fillUnder', 'firstFill', 'floorLoad', 'followed', 'gapMm', 'gearSeen', 'glassKg', 'goodsHere', 'gripOf', 'grownArea', 'growthOf', 'gypsumG',
   'heatLoss', 'hiddenShare', 'homeOf', 'intoWaterW', 'isShaded', 'jobIn', 'joinedRegion', 'jointsToHide', 'kilonewtonsFromKg', 'labourOf', 'leastTotal',

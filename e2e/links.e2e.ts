@@ -66,6 +66,26 @@ describe('a proposal by a link', () => {
     await b.at.until('[data-link="Stair hall"]', (w) => w.includes(`yes to ${read} on`));
   });
 
+  it('to a run sheet is read as it stands, with its ticks; to a care guide with its drawings', async () => {
+    for (const [page, at, first, has] of [
+      ['run-sheet', '[data-test="sheet-list"]', /Orchard Lane/, '.tick'],
+      ['handover', '[data-test="care-guide"]', /first eight weeks/, 'img'],
+    ] as const) {
+      await b.at.load(`/c/demo-valley/${page}`);
+      await b.at.words(at);
+      await b.at.press('[data-test="send-sheet"] summary');
+      await b.at.type('[data-test="sheet-named"]', `Jo, ${page}`);
+      await b.at.press('[data-test="sheet-make"]');
+      const link = await b.at.until('[data-test="link"]', (w) => w.includes('/l#'), 30_000);
+      const client = await telephone();
+      await client.page.goto(link, { waitUntil: 'load' });
+      await client.at.until('[data-test="link-sheet"]', (w) => first.test(w));
+      await client.page.waitForFunction((s) => document.querySelectorAll(s).length > 0, {}, has);
+      expect(await client.page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+      await client.page.close();
+    }
+  });
+
   it('withdrawn while it is open takes no answer any more, and opened again is the plain page', async () => {
     await b.at.open('/c/demo-desk/quote');
     await b.at.words('[data-test="proposal"] [data-test="total"]');

@@ -27,7 +27,7 @@ beforeAll(async () => {
 });
 afterAll(() => b.close());
 const make = async (more: object = {}) =>
-  (await request(b.app).post(`/api/commissions/${id}/links`).send({ named: 'Mr Orchard', until: dayPlus(TODAY, 14), shows: [shows], offers: [offers], ...more }).expect(201)).body.secret as string; // prettier-ignore
+  (await request(b.app).post(`/api/commissions/${id}/links`).send({ kind: 'proposal', named: 'Mr Orchard', until: dayPlus(TODAY, 14), shows: [shows], offers: [offers], ...more }).expect(201)).body.secret as string; // prettier-ignore
 const open = (secret: string) => request(b.app).post('/api/link').send({ secret });
 const answer = (secret: string, said: object) => request(b.app).post('/api/link/answer').send({ secret, answer: said }); // prettier-ignore
 const document = async () => (await request(b.app).get(`/api/commissions/${id}`)).body.document as typeof doc;
@@ -41,7 +41,7 @@ describe('a link to a proposal', () => {
     // Pasted with the end of a sentence.
     await open(`${secret}).`).expect(200);
     // What has a field of its own that is not the client's is not taken in.
-    await request(b.app).post(`/api/commissions/${id}/links`).send({ named: 'x', until: TODAY, shows: [{ ...shows, margin: 0.3 }], offers: [offers] }).expect(400); // prettier-ignore
+    await request(b.app).post(`/api/commissions/${id}/links`).send({ kind: 'proposal', named: 'x', until: TODAY, shows: [{ ...shows, margin: 0.3 }], offers: [offers] }).expect(400); // prettier-ignore
     const { links } = (await request(b.app).get(`/api/commissions/${id}/links`)).body as { links: { usedAt: string; named: string; id: string }[] }; // prettier-ignore
     expect(links[0]).toMatchObject({ named: 'Mr Orchard', usedAt: expect.any(String) });
     // What is kept is a hash: who reads the database has no link.
@@ -85,7 +85,7 @@ describe('a link to a proposal', () => {
   it('shows two options beside each other, and a yes says to which', async () => {
     const [other, theirs] = [{ ...shows, option: 'b', heading: 'An island', totalMinor: 99_000 }, { ...offers, option: 'b', totalMinor: 99_000 }]; // prettier-ignore
     const own = (await request(b.app).post('/api/commissions').send(doc).expect(201)).body.id as string;
-    const post = (more: object) => request(b.app).post(`/api/commissions/${own}/links`).send({ named: 'x', until: dayPlus(TODAY, 9), shows: [shows, other], offers: [offers, theirs], ...more }); // prettier-ignore
+    const post = (more: object) => request(b.app).post(`/api/commissions/${own}/links`).send({ kind: 'proposal', named: 'x', until: dayPlus(TODAY, 9), shows: [shows, other], offers: [offers, theirs], ...more }); // prettier-ignore
     // What is shown is what a yes freezes.
     await post({ offers: [theirs, offers] }).expect(400);
     const { secret } = (await post({}).expect(201)).body as { secret: string };
@@ -101,7 +101,7 @@ describe('a link to a proposal', () => {
     await answer(await make({ offers: [{ ...offers, totalMinor: 1 }] }), { kind: 'yes', by: 'Somebody else', option: doc.chosen }).expect(409); // prettier-ignore
     expect((await document()).quote).toEqual(before.quote);
     const gone = (await request(b.app).post('/api/commissions').send({ ...doc, title: 'Quiet hall' }).expect(201)).body.id as string; // prettier-ignore
-    const ask = { named: 'x', until: dayPlus(TODAY, 9), shows: [shows], offers: [offers] };
+    const ask = { kind: 'proposal', named: 'x', until: dayPlus(TODAY, 9), shows: [shows], offers: [offers] };
     const { secret } = (await request(b.app).post(`/api/commissions/${gone}/links`).send(ask).expect(201)).body as { secret: string }; // prettier-ignore
     await request(b.app).delete(`/api/commissions/${gone}`).expect(200);
     for (const said of [
@@ -126,6 +126,7 @@ describe('a link to a proposal', () => {
     const theirs = { ...doc, brief: { ...doc.brief, client } };
     const mine = (await request(b.app).post('/api/commissions').send(theirs).expect(201)).body.id as string;
     const ask = {
+      kind: 'proposal',
       named: 'Halvard Quill',
       until: dayPlus(TODAY, 9),
       shows: [{ ...shows, client: client.name }],
@@ -139,6 +140,33 @@ describe('a link to a proposal', () => {
     const { readFile, readdir } = await import('node:fs/promises');
     for (const file of await readdir(b.folder))
       if (file.startsWith('utsuwa.db')) expect((await readFile(`${b.folder}/${file}`)).includes('Halvard Quill')).toBe(false); // prettier-ignore
+  });
+
+  it('shows a sheet as it stood, with its drawings, and takes no answer to it', async () => {
+    const sheet = { title: 'Run sheet', made: TODAY, blocks: [{ as: 'h1', text: 'Quiet hall' }, { as: 'tick', text: '08:30 Floor sheet' }, { as: 'table', rows: [['a', 'b']] }] }; // prettier-ignore
+    const post = (shows: object) => request(b.app).post(`/api/commissions/${id}/links`).send({ kind: 'sheet', named: 'Jo', until: TODAY, shows }); // prettier-ignore
+    const { secret } = (await post(sheet).expect(201)).body as { secret: string };
+    expect((await open(secret).expect(200)).body).toEqual({ kind: 'sheet', shows: sheet, until: TODAY });
+    await answer(secret, { kind: 'yes', by: 'x', option: doc.chosen }).expect(404);
+    // What is none of a sheet's parts is not taken in.
+    await post({ ...sheet, blocks: [{ as: 'script', text: 'x' }] }).expect(400);
+    await post({ ...sheet, margin: 0.3 }).expect(400);
+    await request(b.app).get(`/api/link/dates/${secret}.ics`).expect(404);
+  });
+
+  it('gives the dates of care to a calendar, as they are now, until it is withdrawn', async () => {
+    const ask = { kind: 'dates', named: 'Mr Orchard', until: TODAY };
+    const { secret } = (await request(b.app).post(`/api/commissions/${id}/links`).send(ask).expect(201)).body as { secret: string }; // prettier-ignore
+    const feed = () => request(b.app).get(`/api/link/dates/${secret}.ics`);
+    const { text, headers } = await feed().expect(200);
+    expect([text.slice(0, 15), headers['cache-control']]).toEqual(['BEGIN:VCALENDAR', 'private, no-store']);
+    // The studio's own dates, by when it orders say, are not the client's.
+    expect(text).not.toMatch(/order|Marl/i);
+    expect((await open(secret)).body).toMatchObject({ kind: 'dates' });
+    const { links } = (await request(b.app).get(`/api/commissions/${id}/links`)).body as { links: { id: string; kind: string }[] }; // prettier-ignore
+    await request(b.app).delete(`/api/commissions/${id}/links/${links.find((l) => l.kind === 'dates')!.id}`).expect(204); // prettier-ignore
+    await feed().expect(404);
+    await request(b.app).get('/api/link/dates/guess.ics').expect(404);
   });
 
   it('opens nothing else where people sign in, and guessing waits', async () => {

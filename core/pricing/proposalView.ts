@@ -1,7 +1,5 @@
 import { z } from 'zod';
-import { must } from '../commission/must';
 import { day, id, minor, text, words } from '../commission/primitives';
-import { offeredSchema } from '../commission/quoteSchema';
 
 /*
  * A proposal as it is handed to a client, in words that are not worked out anew: what somebody reads who has a link, and to which
@@ -34,19 +32,3 @@ export const proposalViewSchema = z.strictObject({
   pictures: z.array(z.strictObject({ id: z.string().regex(/^[a-f0-9]{32}$/), caption: words })).max(12),
 });
 export type ProposalView = z.infer<typeof proposalViewSchema>;
-
-/** Options beside each other that somebody still compares. */
-const MOST_OPTIONS = 6;
-
-/** For whom and until when; the options that are shown, the first one first, each with the version that a yes to it freezes. */
-export const linkAskSchema = z
-  .object({
-    named: words.min(1),
-    until: day,
-    shows: z.array(proposalViewSchema).min(1).max(MOST_OPTIONS),
-    offers: z.array(offeredSchema).min(1).max(MOST_OPTIONS),
-  })
-  .refine(({ shows, offers }) => shows.map((s) => s.option).join() === offers.map((o) => o.option).join(), {
-    error: must('offers'),
-  });
-export type LinkAsk = z.infer<typeof linkAskSchema>;

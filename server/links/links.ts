@@ -1,7 +1,7 @@
 import { and, desc, eq, gte, isNull } from 'drizzle-orm';
 import type { Day } from '../../core/calendar/day';
 import type { Answer } from '../../core/commission/quoteSchema';
-import type { LinkAsk } from '../../core/pricing/proposalView';
+import type { LinkAsk } from '../../core/pricing/linkAsk';
 import { hashOf, newSecret } from '../people/secret';
 import { touched } from '../store/commissions';
 import { commissions } from '../store/schema';
@@ -12,7 +12,7 @@ import { links } from './tables';
 
 export async function makeLink(store: Store, link: LinkAsk & { commissionId: string }): Promise<string> {
   const { secret, hash } = newSecret();
-  await store.write((db) => db.insert(links).values({ ...link, id: hash, kind: 'proposal' }));
+  await store.write((db) => db.insert(links).values({ shows: [], offers: [], ...link, id: hash }));
   return secret;
 }
 

@@ -1,11 +1,13 @@
 import { sql } from 'drizzle-orm';
 import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { Answer, Offered } from '../../core/commission/quoteSchema';
+import type { SheetView } from '../../core/commission/sheetView';
+import type { LinkKind } from '../../core/pricing/linkAsk';
 import type { ProposalView } from '../../core/pricing/proposalView';
 import { commissions } from '../store/schema';
 
-/** What a link may show; further kinds come. */
-export const LINK_KINDS = ['proposal'] as const;
+/** What a link may show. */
+export const LINK_KINDS = ['proposal', 'sheet', 'dates'] as const satisfies readonly LinkKind[];
 
 /**
  * A link for somebody without an account, to one view of one commission: what it shows is kept with it, so that nothing else can be
@@ -28,7 +30,7 @@ export const links = sqliteTable(
     until: text('until').notNull(),
     endedAt: integer('ended_at', { mode: 'timestamp_ms' }),
     usedAt: integer('used_at', { mode: 'timestamp_ms' }),
-    shows: text('shows', { mode: 'json' }).$type<ProposalView[]>().notNull(),
+    shows: text('shows', { mode: 'json' }).$type<ProposalView[] | SheetView | null>().notNull(),
     offers: text('offers', { mode: 'json' }).$type<Offered[]>().notNull(),
     answer: text('answer', { mode: 'json' }).$type<Answer & { day: string }>(),
   },

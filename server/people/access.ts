@@ -51,6 +51,7 @@ export const ACCESS: ReadonlyMap<string, Allowed> = new Map<string, Allowed>([
   // What a link opens: its secret is what is asked for.
   ['POST /api/link', ANYBODY],
   ['POST /api/link/picture', ANYBODY],
+  ['GET /api/link/dates/:secret.ics', ANYBODY],
   ['POST /api/link/answer', ANYBODY],
   ['POST /api/people/sign-out', ALL],
   ['POST /api/people/password', ALL],

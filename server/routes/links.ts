@@ -1,11 +1,15 @@
 import { Router, type Request } from 'express';
 import { z } from 'zod';
 import type { Day } from '../../core/calendar/day';
+import type { ProposalView } from '../../core/pricing/proposalView';
+import type { SheetView } from '../../core/commission/sheetView';
 import { answerSchema, type Answer, type Offered } from '../../core/commission/quoteSchema';
-import { linkAskSchema } from '../../core/pricing/proposalView';
+import { METRIC } from '../../core/words/readers';
+import { linkAskSchema } from '../../core/pricing/linkAsk';
 import { smallJson } from '../body';
 import { dayNow } from '../dayNow';
 import type { Jobs } from '../jobs/jobs';
+import { made } from '../jobs/made';
 import type { Live } from '../live';
 import { endLink, linkAnswered, linkOf, linksOf, linkUsed, makeLink } from '../links/links';
 import { personIn } from '../people/door';
@@ -15,7 +19,7 @@ import { notFound, Problem } from '../problem';
 import { getCommission, saveCommission } from '../store/commissions';
 import { pictureOf } from '../store/pictures';
 import type { Store } from '../store/store';
-import { known, living } from './commissions';
+import { existing, known, living } from './commissions';
 import { read } from './read';
 
 const secretAsk = z.object({ secret: z.string().max(200) });
@@ -50,6 +54,12 @@ export function linkRoutes(store: Store): Router {
   return routes;
 }
 
+/** Pictures that stand in what a link shows. */
+function picturesIn({ shows }: { shows: ProposalView[] | SheetView | null }): string[] {
+  if (Array.isArray(shows)) return shows.flatMap((s) => s.pictures.map((p) => p.id));
+  return (shows?.blocks ?? []).flatMap((b) => (b.as === 'picture' ? [b.id] : []));
+}
+
 /** How often a yes is tried again that meets somebody's save. */
 const TRIES = 5;
 
@@ -78,10 +88,27 @@ export function openedLinkRoutes(store: Store, jobs: Jobs, live: Live): Router {
     res.json({ kind, shows, until, ...(answer ? { answer } : {}) });
   });
 
+  // A calendar fetches by itself, and has nothing but an address: this one alone has its secret in it.
+  routes.get('/dates/:secret.ics', async (req: Request<{ secret: string }>, res) => {
+    const link = await opened(req, req.params.secret);
+    if (link.kind !== 'dates') throw new Problem(404, NOT_GOOD);
+    const id = link.commissionId;
+    const ask = async () => ({
+      id,
+      text: (await existing(store, id)).document,
+      placed: [],
+      part: 'care' as const,
+      habits: METRIC,
+    });
+    const calendar = made(await jobs.run('calendar', { who: id }, ask));
+    await linkUsed(store, link.id);
+    res.type('text/calendar; charset=utf-8').setHeader('Cache-Control', 'private, no-store').send(calendar);
+  });
+
   routes.post('/picture', smallJson(), async (req, res) => {
     const { secret, picture } = read(pictureAsk, req.body);
     const link = await opened(req, secret);
-    const kept = link.shows.some((s) => s.pictures.some((p) => p.id === picture)) && (await pictureOf(store, link.commissionId, picture)); // prettier-ignore
+    const kept = picturesIn(link).includes(picture) && (await pictureOf(store, link.commissionId, picture)); // prettier-ignore
     if (!kept) throw notFound('picture');
     res.type('image/jpeg').setHeader('Cache-Control', 'private, no-store').send(kept.jpeg);
   });
@@ -89,6 +116,8 @@ export function openedLinkRoutes(store: Store, jobs: Jobs, live: Live): Router {
   routes.post('/answer', smallJson(), async (req, res) => {
     const { secret, answer } = read(answerAsk, req.body);
     const link = await opened(req, secret);
+    // A sheet asks nothing.
+    if (link.kind !== 'proposal') throw new Problem(404, NOT_GOOD);
     if (answer.kind === 'yes' && !link.offers.some((o) => o.option === answer.option))
       throw new Problem(400, 'That option is not one of those that were shown.');
     const said = { ...answer, day: dayNow() };

@@ -1,10 +1,13 @@
 import type { Answer } from '../../core/commission/quoteSchema';
-import type { LinkAsk, ProposalView } from '../../core/pricing/proposalView';
+import type { SheetView } from '../../core/commission/sheetView';
+import type { LinkAsk, LinkKind } from '../../core/pricing/linkAsk';
+import type { ProposalView } from '../../core/pricing/proposalView';
 import { call } from './api';
 
 /** A link as who works on a commission sees it. */
 export interface Link {
   id: string;
+  kind: LinkKind;
   named: string;
   madeAt: string;
   until: string;
@@ -12,14 +15,12 @@ export interface Link {
   usedAt: string | null;
   answer: (Answer & { day: string }) | null;
 }
-/** What a link opens. */
-export interface Opened {
-  kind: 'proposal';
-  /** The options that are shown, the first one first. */
-  shows: ProposalView[];
-  until: string;
-  answer?: Answer & { day: string };
-}
+/** What a link opens: a proposal with the options that are shown, the first one first; or a sheet. */
+export type Opened = { until: string } & (
+  | { kind: 'proposal'; shows: ProposalView[]; answer?: Answer & { day: string } }
+  | { kind: 'sheet'; shows: SheetView }
+  | { kind: 'dates' }
+);
 
 const at = (id: string) => `/commissions/${encodeURIComponent(id)}/links`;
 const json = JSON.stringify;

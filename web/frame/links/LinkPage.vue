@@ -3,133 +3,57 @@ import { useTitle } from '@vueuse/core';
 import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
 import { useAttempt } from '../../design/attempt';
 import { linkPicture, links, type Opened } from '../../document/links';
-import { longDay } from '../../units/days';
 import { wording } from '../../words/wording';
-import LinkOptions from './LinkOptions.vue';
-import ProposalConditions from '../proposal/ProposalConditions.vue';
-import ProposalDays from '../proposal/ProposalDays.vue';
-import ProposalHead from '../proposal/ProposalHead.vue';
-import ProposalPrice from '../proposal/ProposalPrice.vue';
+import LinkProposal from './LinkProposal.vue';
+import LinkSheet from './LinkSheet.vue';
 
-/** What a link opens: a proposal to read, and a word back. What opens it stands behind the #, which no server is sent. */
+/** What a link opens: its one view. What opens it stands behind the #, which no server is sent. */
 const secret = window.location.hash.slice(1);
 const opened = shallowRef<Opened>();
 const pictures = ref<Record<string, string>>({});
 const opening = useAttempt();
-/** The option that is read; a yes is to it. */
-const at = ref(0);
-const view = computed(() => opened.value?.shows[at.value]);
-useTitle(computed(() => view.value?.title ?? 'Utsuwa'));
+const title = computed(() => {
+  const o = opened.value;
+  if (o?.kind === 'sheet') return o.shows.title;
+  return o?.kind === 'proposal' ? o.shows[0].title : 'Utsuwa';
+});
+useTitle(title);
 void opening.attempt(async () => {
   opened.value = await links.open(secret);
-  // The first of each option comes before the others: they are compared.
-  const shown = opened.value.shows.map((s) => s.pictures);
-  for (const { id } of [...shown.flatMap((p) => p.slice(0, 1)), ...shown.flatMap((p) => p.slice(1))]) {
+  for (const id of picturesOf(opened.value)) {
     const address = await linkPicture(secret, id);
     if (address) pictures.value[id] = address;
   }
 });
+const answered = () => opening.attempt(async () => void (opened.value = await links.open(secret)));
 onBeforeUnmount(() => Object.values(pictures.value).forEach((address) => URL.revokeObjectURL(address)));
 
-const studio = computed(() => view.value?.studio.name ?? wording('linkPage.studio'));
-const answer = computed(() => opened.value?.answer);
-const agreedTo = computed(() => {
-  const said = answer.value;
-  return said?.kind === 'yes' ? opened.value!.shows.find((s) => s.option === said.option)!.heading : '';
-});
-const { fault: refused, busy, attempt } = useAttempt();
-const [by, text, asks] = [ref(''), ref(''), ref(false)];
-const send = (kind: 'yes' | 'question') =>
-  attempt(async () => {
-    const name = by.value.trim();
-    await links.answer(secret, kind === 'yes' ? { kind, by: name, option: view.value!.option } : { kind, by: name, text: text.value.trim() });
-    opened.value = await links.open(secret);
-    asks.value = false;
-  }); // prettier-ignore
+/** Its pictures in the order in which they are looked at: the first of each option before the others, they are compared. */
+function picturesOf(o: Opened): string[] {
+  if (o.kind === 'sheet') return o.shows.blocks.flatMap((b) => (b.as === 'picture' ? [b.id] : []));
+  if (o.kind !== 'proposal') return [];
+  const shown = o.shows.map((s) => s.pictures.map((p) => p.id));
+  return [...shown.flatMap((p) => p.slice(0, 1)), ...shown.flatMap((p) => p.slice(1))];
+}
 </script>
 
 <template>
   <main v-if="opening.fault.value" class="gone">
     <p role="alert" data-test="link-fault">{{ opening.fault.value }}</p>
   </main>
-  <main v-else-if="view && opened" class="page">
-    <article class="on-paper sheet" data-test="link-proposal">
-      <ProposalHead :view="view" />
-      <LinkOptions
-        v-if="opened.shows.length > 1"
-        :options="opened.shows"
-        :pictures="pictures"
-        :at="at"
-        @choose="at = $event"
-      />
-      <figure v-for="p in view.pictures.slice(0, 1)" :key="p.id">
-        <img v-if="pictures[p.id]" :src="pictures[p.id]" :alt="p.caption" />
-        <figcaption>{{ p.caption }}</figcaption>
-      </figure>
-      <h2>{{ view.heading }}</h2>
-      <p v-if="view.story" class="story">{{ view.story }}</p>
-      <p v-for="m in view.made" :key="m">{{ m }}</p>
-      <template v-if="view.pictures.length > 1">
-        <h2>{{ wording('proposal.grows') }}</h2>
-        <div class="stills">
-          <figure v-for="p in view.pictures.slice(1)" :key="p.id">
-            <img v-if="pictures[p.id]" :src="pictures[p.id]" :alt="p.caption" />
-            <figcaption>{{ p.caption }}</figcaption>
-          </figure>
-        </div>
-        <p class="small">{{ wording('proposal.varies') }}</p>
-      </template>
-      <ProposalDays :view="view" />
-      <h2>{{ wording('proposal.price') }}</h2>
-      <ProposalPrice :view="view" />
-      <ProposalConditions :view="view" />
-    </article>
-    <section class="answer" data-test="answer">
-      <p v-if="answer?.kind === 'yes'" role="status">
-        <b>{{ wording('linkPage.saidYes', { option: agreedTo, day: longDay(answer.day), studio }) }}</b>
-      </p>
-      <template v-else>
-        <h2>{{ wording('linkPage.answer') }}</h2>
-        <p v-if="answer && !asks" role="status">{{ wording('linkPage.asked', { studio }) }}</p>
-        <label class="boxed"
-          >{{ wording('linkPage.name')
-          }}<input v-model="by" autocomplete="name" maxlength="200" data-test="answer-by"
-        /></label>
-        <label v-if="asks" class="boxed"
-          >{{ wording('linkPage.text')
-          }}<textarea v-model="text" rows="3" maxlength="2000" data-test="answer-text" />
-        </label>
-        <p v-if="refused" class="late" role="alert">{{ refused }}</p>
-        <p class="acts">
-          <button
-            v-if="asks"
-            class="solid"
-            :disabled="busy || !by.trim() || !text.trim()"
-            data-test="answer-send"
-            @click="send('question')"
-          >
-            {{ wording('linkPage.send') }}
-          </button>
-          <template v-else>
-            <button class="solid" :disabled="busy || !by.trim()" data-test="answer-yes" @click="send('yes')">
-              {{
-                opened.shows.length > 1
-                  ? wording('linkPage.yesTo', { option: view.heading })
-                  : wording('linkPage.yes')
-              }}
-            </button>
-            <button class="act" data-test="answer-ask" @click="asks = true">
-              {{ wording('linkPage.question') }}
-            </button>
-          </template>
-        </p>
-      </template>
-      <p class="small">{{ wording('linkPage.until', { day: longDay(opened.until) }) }}</p>
-    </section>
+  <main v-else-if="opened" class="page">
+    <LinkProposal
+      v-if="opened.kind === 'proposal'"
+      :secret="secret"
+      :opened="opened"
+      :pictures="pictures"
+      @answered="answered"
+    />
+    <LinkSheet v-else-if="opened.kind === 'sheet'" :view="opened.shows" :pictures="pictures" />
+    <p v-else>{{ wording('linkPage.dates') }}</p>
   </main>
 </template>
 
-<style scoped src="../proposal/sheet.css"></style>
 <style scoped>
 .gone {
   padding: 30vh 24px;
@@ -141,42 +65,8 @@ const send = (kind: 'yes' | 'question') =>
   padding: 24px 16px 60px;
   display: grid;
   gap: 18px;
+  align-content: start;
   justify-content: center;
   grid-template-columns: minmax(0, 720px);
-}
-.sheet,
-.answer {
-  padding: 26px 34px 34px;
-  border: 1px solid var(--rule);
-  background: var(--paper);
-}
-.answer {
-  border-top: 5px solid var(--clay);
-  display: grid;
-  gap: 10px;
-}
-img {
-  display: block;
-  width: 100%;
-}
-.stills {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(180px, 1fr));
-  gap: 0 12px;
-}
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px 24px;
-  align-items: center;
-}
-.acts button {
-  min-height: 44px;
-}
-@media (max-width: 700px) {
-  .sheet,
-  .answer {
-    padding: 16px;
-  }
 }
 </style>

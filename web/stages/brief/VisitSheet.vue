@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { useCommission } from '../../document/commissionStore';
+import { mySight } from '../../document/people';
+import SendSheet from '../../frame/links/SendSheet.vue';
 import { MEASURES, TOPICS } from './questions';
 import { wording } from '../../words/wording';
 
@@ -16,8 +18,9 @@ const print = () => window.print();
       <router-link class="act" :to="`/c/${commission.id}/brief`">Back to the brief</router-link>
       <button class="solid" @click="print">Print</button>
     </p>
+    <SendSheet v-if="!mySight()" sheet=".visit" :title="wording('visitSheet.title')" />
     <header>
-      <h1>First visit</h1>
+      <h1>{{ wording('visitSheet.title') }}</h1>
       <p>
         {{ doc.studio?.name }}<template v-if="doc.studio?.phone">, {{ doc.studio.phone }}</template
         ><template v-if="doc.studio?.address">, {{ doc.studio.address }}</template><br />{{ doc.title }} ·

@@ -10,6 +10,7 @@ import { wording } from '../../words/wording';
 import { useCommission } from '../../document/commissionStore';
 import { may, me, mySight } from '../../document/people';
 import { useFrame } from '../../frame/planKey';
+import SendSheet from '../../frame/links/SendSheet.vue';
 import DayChart from './DayChart.vue';
 import DayNotes from './DayNotes.vue';
 import RunSheet from './RunSheet.vue';
@@ -107,6 +108,12 @@ function choose(id: string): void {
       <RunSheet :class="{ printed: !sheet }" :build="build" />
     </div>
     <DayNotes v-if="shown" class="screen-only" :build="build" :sitting="shown">
+      <SendSheet
+        v-if="sheet && !mySight()"
+        sheet="[data-test='sheet-list']"
+        :title="commission.document!.title"
+        class="send"
+      />
       <WhoIsOn v-if="may('members') && me?.open === false" />
       <SittingForm v-if="hasSeveral && !mySight()" :id="chosen" :key="chosen" @gone="choose(BUILD)" />
       <section v-if="task && why" class="why" data-test="why" aria-live="polite">
@@ -129,6 +136,9 @@ function choose(id: string): void {
 </template>
 
 <style scoped>
+.send {
+  margin-bottom: 16px;
+}
 .why {
   margin-bottom: 18px;
 }

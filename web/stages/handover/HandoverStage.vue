@@ -6,6 +6,7 @@ import { api } from '../../document/api';
 import FileLink from '../../document/FileLink.vue';
 import { mySight } from '../../document/people';
 import { useCommission } from '../../document/commissionStore';
+import SendSheet from '../../frame/links/SendSheet.vue';
 import FindingList from '../../frame/FindingList.vue';
 import { useFigures } from '../../units/figures';
 import { usePreferences } from '../../units/preferences';
@@ -65,6 +66,7 @@ const print = () => window.print();
           >Its calendar</FileLink
         >
       </div>
+      <SendSheet v-if="!mySight()" sheet="[data-test='care-guide']" :title="doc.title" dates class="send" />
       <header v-if="!mySight()">
         <h2>Schools</h2>
         <span class="quiet">yours to choose</span>
@@ -128,6 +130,9 @@ header {
   justify-content: space-between;
   align-items: baseline;
   margin-bottom: 10px;
+}
+.send {
+  margin-bottom: 16px;
 }
 dl {
   display: grid;

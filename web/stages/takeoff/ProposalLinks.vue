@@ -7,9 +7,10 @@ import { links, type Link } from '../../document/links';
 import { useLocalForm } from '../../document/localForm';
 import WordsField from '../../document/WordsField.vue';
 import { useAttempt } from '../../design/attempt';
+import LinkList from '../../frame/links/LinkList.vue';
 import OnceLink from '../../frame/OnceLink.vue';
 import type { OptionPlan } from '../../frame/optionPlans';
-import { momentDay, shortDay, today } from '../../units/days';
+import { today } from '../../units/days';
 import { useFigures } from '../../units/figures';
 import { wording } from '../../words/wording';
 import type { ShownPlan } from '../../workers/planWorker';
@@ -56,23 +57,10 @@ const make = () =>
     for (const o of allOptions.value ? beside.value : []) others.push(await shownBeside(commission.id, doc, o, props.plans[o.id], f));
     const shows = [{ ...proposalView(doc, props.plan, f), pictures }, ...others.map((o) => o.view)];
     const offers = [offered(props.plan, f), ...others.map((o) => o.offers)];
-    const { secret } = await links.make(commission.id, { named: who, until: until.value, shows, offers });
+    const { secret } = await links.make(commission.id, { kind: 'proposal', named: who, until: until.value, shows, offers });
     made.value = { named: who, link: `${window.location.origin}/l#${secret}` };
     await load();
   }); // prettier-ignore
-const end = (id: string) => attempt(() => links.end(commission.id, id).then(load));
-const isOpen = (l: Link) => l.endedAt === null && l.until >= today();
-function about(l: Link): string {
-  if (l.endedAt) return wording('links.ended', { named: l.named });
-  return wording(isOpen(l) ? 'links.open' : 'links.over', { named: l.named, day: shortDay(l.until) });
-}
-const optionNamed = (id: string) =>
-  commission.document!.options.find((o) => o.id === id)?.title || id.toUpperCase();
-function answered({ answer, usedAt }: Link): string {
-  if (answer?.kind === 'yes') return wording('links.yes', { option: optionNamed(answer.option), day: shortDay(answer.day), by: answer.by }); // prettier-ignore
-  if (answer) return wording('links.question', { day: shortDay(answer.day), by: answer.by });
-  return usedAt ? wording('links.read', { day: momentDay(usedAt) }) : wording('links.unread');
-}
 /** What a client answered was written by the server: this page has the document from before it. */
 const reload = () => window.location.reload();
 </script>
@@ -106,16 +94,9 @@ const reload = () => window.location.reload();
     </div>
     <p v-if="fault" class="late" role="alert">{{ fault }}</p>
     <OnceLink v-if="made" :says="wording('links.made', { named: made.named })" :link="made.link" />
-    <ul>
-      <li v-for="l in all" :key="l.id" :data-link="l.named" :class="{ quiet: !isOpen(l) }">
-        <span>{{ about(l) }}</span>
-        <b>{{ answered(l) }}</b>
-        <button v-if="isOpen(l)" class="act" data-test="link-end" @click="end(l.id)">
-          {{ wording('links.withdraw') }}
-        </button>
-        <button v-if="l.answer && isOpen(l)" class="act" @click="reload">{{ wording('links.load') }}</button>
-      </li>
-    </ul>
+    <LinkList :links="all" @change="attempt(load)">
+      <button class="act" @click="reload">{{ wording('links.load') }}</button>
+    </LinkList>
   </section>
 </template>
 
@@ -129,18 +110,5 @@ const reload = () => window.location.reload();
 .links .figures > :first-child,
 .links .figures > .all {
   grid-column: 1 / -1;
-}
-ul {
-  list-style: none;
-  margin: 8px 0 0;
-  padding: 0;
-}
-li {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0 16px;
-  align-items: baseline;
-  border-bottom: 1px solid var(--rule);
-  padding: 4px 0;
 }
 </style>

@@ -22,6 +22,7 @@ export const BRIEF = {
   'rescapeAnswer.drawn': 'what stays, is set again or leaves follows from the drawing',
   'rescapeAnswer.animals': 'Mark what lives in it under Animals. Local animal-welfare law applies.',
   'roomPlan.heights': '{sitting} sitting, {standing} standing; the tank stands {base} up',
+  'visitSheet.title': 'First visit',
   'visitSheet.room': 'mark seats, window; metres and eye height beside each',
   'visitSheet.pictures':
     'place from each seat · floor and stand · sockets · tap and drain · way in · label on the tank',
