@@ -143,7 +143,7 @@ describe('a link to a proposal', () => {
   });
 
   it('shows a sheet as it stood, with its drawings, and takes no answer to it', async () => {
-    const sheet = { title: 'Run sheet', made: TODAY, blocks: [{ as: 'h1', text: 'Quiet hall' }, { as: 'tick', text: '08:30 Floor sheet' }, { as: 'table', rows: [['a', 'b']] }] }; // prettier-ignore
+    const sheet = { title: 'Run sheet', made: TODAY, blocks: [{ as: 'h1', text: 'Quiet hall' }, { as: 'tick', when: '08:30', text: 'Floor sheet' }, { as: 'table', rows: [['a', 'b']] }] }; // prettier-ignore
     const post = (shows: object) => request(b.app).post(`/api/commissions/${id}/links`).send({ kind: 'sheet', named: 'Jo', until: TODAY, shows }); // prettier-ignore
     const { secret } = (await post(sheet).expect(201)).body as { secret: string };
     expect((await open(secret).expect(200)).body).toEqual({ kind: 'sheet', shows: sheet, until: TODAY });

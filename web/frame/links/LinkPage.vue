@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useTitle } from '@vueuse/core';
+import { useEventListener, useTitle } from '@vueuse/core';
 import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
 import { useAttempt } from '../../design/attempt';
 import { linkPicture, links, type Opened } from '../../document/links';
@@ -9,6 +9,8 @@ import LinkSheet from './LinkSheet.vue';
 
 /** What a link opens: its one view. What opens it stands behind the #, which no server is sent. */
 const secret = window.location.hash.slice(1);
+// Another link that is opened over this one is another page.
+useEventListener(window, 'hashchange', () => window.location.reload());
 const opened = shallowRef<Opened>();
 const pictures = ref<Record<string, string>>({});
 const opening = useAttempt();

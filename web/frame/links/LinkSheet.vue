@@ -34,6 +34,11 @@ const print = () => window.print();
       <template v-else-if="b.as === 'picture'"
         ><img v-if="pictures[b.id]" :src="pictures[b.id]" :alt="b.says"
       /></template>
+      <p v-else-if="b.as === 'tick'" class="tick">
+        <i />
+        <span v-if="b.when" class="when">{{ b.when }}</span>
+        <span><b>{{ b.text }}</b> {{ b.how }} <em v-if="b.caution">{{ b.caution }}</em></span>
+      </p>
       <p v-else :class="b.as">{{ b.text }}</p>
     </template>
   </article>
@@ -45,6 +50,12 @@ const print = () => window.print();
   border: 1px solid var(--rule);
   background: var(--paper);
 }
+h2 {
+  margin: 16px 0 4px;
+}
+p {
+  margin: 0 0 6px;
+}
 .asof {
   font: italic 400 13px var(--title);
   color: var(--ink-2);
@@ -53,17 +64,23 @@ const print = () => window.print();
   gap: 2px 16px;
   align-items: baseline;
 }
-.tick::before {
-  content: '';
-  display: inline-block;
-  width: 12px;
-  height: 12px;
-  border: 1.4px solid var(--ink);
-  margin-right: 10px;
-}
 .tick {
+  display: grid;
+  grid-template-columns: 14px 150px 1fr;
+  column-gap: 10px;
   border-bottom: 1px solid var(--rule);
   padding: 4px 0;
+}
+.tick i {
+  width: 12px;
+  height: 12px;
+  margin-top: 4px;
+  border: 1.4px solid var(--ink);
+}
+.tick em {
+  display: block;
+  font-style: normal;
+  color: var(--warn);
 }
 .li {
   padding-left: 18px;
@@ -83,6 +100,12 @@ img {
 @media (max-width: 700px) {
   .sheet {
     padding: 16px;
+  }
+  .tick {
+    grid-template-columns: 14px 1fr;
+  }
+  .tick span {
+    grid-column: 2;
   }
 }
 @media print {

@@ -16,14 +16,34 @@ const BLOCKS = new Set(['P', 'LI', 'DD', 'DT', 'FIGCAPTION', 'SECTION', 'HEADER'
 export async function sheetBlocks(el: Element): Promise<ReadBlock[]> {
   const found: ReadBlock[] = [];
   for (const child of el.children) {
-    if (child.classList.contains('screen-only') || getComputedStyle(child).display === 'none') continue;
+    if (isLeftOut(child)) continue;
     if (child instanceof HTMLTableElement) found.push(tableOf(child));
     else if (isDrawing(child)) found.push(...(await pictureOf(child)));
+    else if (child.classList.contains('row')) found.push(taskOf(child));
     else if (HEADS[child.tagName]) found.push(...lineOf(HEADS[child.tagName], child));
     else if (hasBlocks(child)) found.push(...(await sheetBlocks(child)));
-    else found.push(...lineOf(child.tagName === 'LI' ? 'li' : child.classList.contains('row') ? 'tick' : 'p', child), ...(await drawingsIn(child))); // prettier-ignore
+    else found.push(...lineOf(child.tagName === 'LI' ? 'li' : 'p', child), ...(await drawingsIn(child))); // prettier-ignore
   }
   return found;
+}
+
+/** What is for the screen, or said otherwise where the sheet is read by a link (`for-link`, which no page shows). */
+function isLeftOut(el: Element): boolean {
+  if (el.classList.contains('screen-only') || el.hasAttribute('data-skip')) return true;
+  return getComputedStyle(el).display === 'none' && !el.closest('.for-link');
+}
+
+/** The words of an element in their order; drawings have none. */
+function wordsOf(node: Node): string {
+  const said = [...node.childNodes].map((n) => {
+    if (n.nodeType === Node.TEXT_NODE) return n.textContent ?? '';
+    return n instanceof HTMLElement && !isLeftOut(n) ? ` ${wordsOf(n)} ` : '';
+  });
+  return said
+    .join('')
+    .replace(/\s+/g, ' ')
+    .replace(/ ([,.;:)])/g, '$1')
+    .trim();
 }
 
 const hasBlocks = (el: Element) => [...el.children].some((c) => BLOCKS.has(c.tagName) || isDrawing(c));
@@ -34,13 +54,29 @@ async function drawingsIn(el: Element): Promise<ReadBlock[]> {
   return (await Promise.all([...el.querySelectorAll('svg, canvas')].filter(isDrawing).map(pictureOf))).flat();
 }
 
-function lineOf(as: 'h1' | 'h2' | 'p' | 'li' | 'tick', el: Element): ReadBlock[] {
-  const text = ((el as HTMLElement).innerText ?? el.textContent ?? '').replace(/\s+/g, ' ').trim().slice(0, 2_000); // prettier-ignore
+function lineOf(as: 'h1' | 'h2' | 'p' | 'li', el: Element): ReadBlock[] {
+  const text = wordsOf(el).slice(0, 2_000);
   return text ? [{ as, text }] : [];
 }
 
+/** A task of a run sheet: its time and hands, its title, how it is done, and the caution at it. */
+function taskOf(row: Element): ReadBlock {
+  const part = (selector: string) =>
+    [...row.querySelectorAll(selector)].map(wordsOf).filter(Boolean).join(', ');
+  const what = row.querySelector('.what')?.cloneNode(true) as Element | undefined;
+  what?.querySelectorAll('b, em').forEach((el) => el.remove());
+  const [when, text, how, caution] = [
+    part('.at, .who'),
+    part('.what > b'),
+    what ? wordsOf(what) : '',
+    part('em'),
+  ];
+  const given = { ...(when ? { when } : {}), ...(how ? { how } : {}), ...(caution ? { caution } : {}) };
+  return { as: 'tick', text: text || wordsOf(row), ...given };
+}
+
 function tableOf(table: HTMLTableElement): ReadBlock {
-  const rows = [...table.rows].map((r) => [...r.cells].map((c) => c.innerText.replace(/\s+/g, ' ').trim().slice(0, 400))); // prettier-ignore
+  const rows = [...table.rows].map((r) => [...r.cells].map((c) => wordsOf(c).slice(0, 400)));
   return { as: 'table', rows };
 }
 

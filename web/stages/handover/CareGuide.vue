@@ -9,6 +9,7 @@ import { fahrenheitFromCelsius } from '../../../core/units/temperature';
 import { decimal, useFigures } from '../../units/figures';
 import type { FieldView, ShownPlan } from '../../workers/planWorker';
 import CareCalendar from './CareCalendar.vue';
+import CareDays from './CareDays.vue';
 import { stockWords } from './stockWords';
 import { wording } from '../../words/wording';
 
@@ -106,7 +107,7 @@ const fed = computed(() => props.care.weeks.some((w) => w.days.some((d) => d.dos
         <h1>Your tank, the first eight weeks</h1>
         <p>
           {{ planted }}
-          {{ f.words(care.says) }} {{ wording('careGuide.howToRead') }}
+          {{ f.words(care.says) }} <span data-skip>{{ wording('careGuide.howToRead') }}</span>
         </p>
       </div>
       <svg :width="PICTURE_W + 4" :height="commission.vessel.innerMm.height * k + 4" aria-hidden="true">
@@ -135,8 +136,12 @@ const fed = computed(() => props.care.weeks.some((w) => w.days.some((d) => d.dos
         {{ wording('careGuide.dry', { planted: dryFrom, day: longDay(care.buildDay) }) }}
       </p>
     </template>
-    <CareCalendar :care="care" />
-    <p class="key">
+    <CareCalendar :care="care" data-skip />
+    <CareDays
+      :care="care"
+      :notes="[...(fed ? [dose] : []), ...(care.stock ? [stockWords(care.stock, f.words)] : [])]"
+    />
+    <p class="key" data-skip>
       <span
         ><svg width="20" height="14">
           <rect x="1" y="5" width="18" height="8" fill="#a9c7d4" />

@@ -1,6 +1,10 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef } from 'vue';
 import { dayPlus } from '../../../core/calendar/day';
+import type { Commission } from '../../../core/commission/schema';
+import type { ProposalView } from '../../../core/pricing/proposalView';
+import { grownIn } from '../../drawing/growing/weeks';
+import { useFrame } from '../../frame/planKey';
 import { useCommission } from '../../document/commissionStore';
 import DayField from '../../document/DayField.vue';
 import { links, type Link } from '../../document/links';
@@ -15,7 +19,7 @@ import { useFigures } from '../../units/figures';
 import { wording } from '../../words/wording';
 import type { ShownPlan } from '../../workers/planWorker';
 import { offered, proposalView } from './proposalView';
-import { shownBeside } from './shownBeside';
+import { captionOf, fromTheSeat, shownBeside } from './shownBeside';
 import { sheetPictures } from './sheetPictures';
 
 /** The proposal as it is now, sent by a link to who has no account: whom it is for, until when, whether it was opened, what was answered. */
@@ -28,6 +32,7 @@ const props = defineProps<{
 }>();
 useLocalForm();
 const commission = useCommission();
+const { field, planted } = useFrame();
 const f = useFigures();
 const GOOD_DAYS = 21;
 const all = shallowRef<readonly Link[]>([]);
@@ -43,16 +48,26 @@ const beside = computed(() =>
 const allOptions = ref(true);
 const made = ref<{ named: string; link: string }>();
 const { fault, busy, attempt } = useAttempt();
+/** The week in which it is photographed, as on the sheet. */
+const WEEK = 8;
+/** The option that is looked at from the client's seat, then how it grows as far as the sheet has that already. */
+async function picturesOf(doc: Commission): Promise<ProposalView['pictures']> {
+  const option = doc.options.find((o) => o.id === props.plan.survey.optionId)!;
+  const parts = planted.value?.optionId === option.id ? planted.value.parts : undefined;
+  const grown = parts && grownIn(parts, WEEK);
+  const first =
+    field.value && (await fromTheSeat(doc, option, { plan: props.plan, field: field.value }, grown));
+  const stills = await sheetPictures(document.querySelector('[data-test="proposal"] .grows'));
+  const all = [...(first ? [{ caption: captionOf(doc), blob: first }] : []), ...stills];
+  return Promise.all(all.map(async ({ caption, blob }) => ({ caption, id: (await links.picture(commission.id, blob)).id }))); // prettier-ignore
+}
 const make = () =>
   attempt(async () => {
     const who = named.value?.trim() ?? '';
     // What they say yes to is what the studio has: the last edit goes there first.
     await commission.flush();
-    const sheet = document.querySelector('[data-test="proposal"]')!;
-    const pictures = await Promise.all(
-      (await sheetPictures(sheet)).map(async ({ caption, blob }) => ({ caption, id: (await links.picture(commission.id, blob)).id })),
-    );
     const doc = commission.document!;
+    const pictures = await picturesOf(doc);
     const others = [];
     for (const o of allOptions.value ? beside.value : []) others.push(await shownBeside(commission.id, doc, o, props.plans[o.id], f));
     const shows = [{ ...proposalView(doc, props.plan, f), pictures }, ...others.map((o) => o.view)];

@@ -1,9 +1,9 @@
 /** Pixels that a picture of a proposal has at most across: a screen shows no more of it. */
 const MOST_PX = 1_400;
 
-/** The pictures of a proposal's sheet as they stand there, with their captions: from the seat, then how it grows. */
-export async function sheetPictures(sheet: Element): Promise<{ caption: string; blob: Blob }[]> {
-  const figures = [...sheet.querySelectorAll('figure')];
+/** The pictures of a part of a sheet as they stand there, with their captions; none where it is not drawn yet. */
+export async function sheetPictures(sheet: Element | null): Promise<{ caption: string; blob: Blob }[]> {
+  const figures = [...(sheet?.querySelectorAll('figure') ?? [])];
   const all = await Promise.all(
     figures.map(async (figure) => {
       const drawn = figure.querySelector<HTMLCanvasElement | HTMLImageElement>('canvas, img');

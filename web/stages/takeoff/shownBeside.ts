@@ -1,3 +1,4 @@
+import type { Grown } from '../../../core/planted/grown';
 import type { Commission, Option } from '../../../core/commission/schema';
 import type { Offered } from '../../../core/commission/quoteSchema';
 import type { ProposalView } from '../../../core/pricing/proposalView';
@@ -27,16 +28,17 @@ export async function shownBeside(
   return { view: { ...proposalView(doc, known.plan, f), pictures }, offers: offered(known.plan, f) };
 }
 
-const captionOf = ({ brief }: Commission) =>
+/** What the picture of an option is called. */
+export const captionOf = ({ brief }: Commission) =>
   brief.seats?.[0] ? wording('proposal.from', { seat: brief.seats[0].name }) : wording('proposal.picture');
 
-/** As the client sees it, grown more than half-way; null where the browser draws no perspectives. */
-async function fromTheSeat(doc: Commission, option: Option, { plan, field }: OptionPlan): Promise<Blob | null> {
+/** As the client sees it, grown as said or more than half-way, photographed to the end whatever the sheet shows by then; null where the browser draws no perspectives. */
+export async function fromTheSeat(doc: Commission, option: Option, { plan, field }: OptionPlan, grown?: readonly Grown[]): Promise<Blob | null> {
   const camera = photographer(WIDE_PX, HIGH_PX);
   if (!camera) return null;
   const { vessel, brief, site, catalogue } = doc;
   const seen = { vessel, option, materials: catalogue.materials, field, survey: plan.survey };
-  const look = { refraction: false, light: 'day' as const, plants: halfGrown(doc, option, field) };
+  const look = { refraction: false, light: 'day' as const, plants: grown ?? halfGrown(doc, option, field) };
   const eye = eyeFrom(vessel, brief.seats?.[0], site?.baseHeightMm);
   try {
     return await asJpeg(await camera.take({ seen, eye, look }));

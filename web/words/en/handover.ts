@@ -8,6 +8,10 @@ export const HANDOVER = {
     'From {planted} to {day} it stands damp under film, with no water over the bed. Once a day take the film off for ten minutes, mist everything and look for mould: wipe it away, and leave the film open a hand’s breadth until it stays away. The timer gives 8 to 10 hours of light. In the last week open the film a little more each day. Never let a leaf dry at its edge, nor the sun shine on the film.',
   'careGuide.howToRead': 'Each little tank below is a day; the blue is the water to take out and replace.',
   'careGuide.test': 'test, write it down',
+  'careDays.week': 'Week {week}: light {hours} h at {percent} %',
+  'careDays.change': 'take out {litres} and replace it',
+  'careDays.test': 'test, write it down',
+  'careDays.feed': 'feed the plants',
   'careGuide.dose': 'feed the plants: one dose of {dose} for {litres}, as its label says',
   'careGuide.change':
     'Pull the plugs of heater and pump first. Siphon into buckets; start it without swallowing. Refill slowly over the large stone, as warm as the tank: {warmth}.{mix} Put {conditioner} of conditioner in first, or what its label says. Then plug in again, with dry hands.',
