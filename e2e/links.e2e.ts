@@ -16,7 +16,7 @@ async function linkMade(named: string): Promise<string> {
   await b.at.type('[data-test="link-named"]', named);
   const before = await b.page.$eval('[data-test="link"]', (el) => el.textContent).catch(() => '');
   await b.at.press('[data-test="link-make"]');
-  return b.at.until('[data-test="link"]', (w) => w.includes('/l#') && w !== before, 60_000);
+  return b.at.until('[data-test="link"]', (w) => w.includes('/l#') && w !== before, 90_000);
 }
 
 describe('a proposal by a link', () => {

@@ -23,6 +23,7 @@ import { benchRows } from './bench';
 import { exactBench } from './exact';
 import { buyingRows } from './buying';
 import { priceRows } from './prices';
+import { peopleRows } from './people';
 import { seatRows } from './seat';
 import { differenceRows } from './difference';
 import { editRows } from './edits';
@@ -149,6 +150,7 @@ const PARTS: Record<string, () => Promise<Row[]> | Row[]> = {
   difference: differenceRows,
   buying: buyingRows,
   prices: priceRows,
+  people: peopleRows,
   seat: seatRows,
   sittings: sittingRows,
   vessel: vesselRows,

@@ -3,6 +3,7 @@ import type { Server } from 'node:http';
 import { join } from 'node:path';
 import { createApp } from './app';
 import { dataFolder } from './dataFolder';
+import { dropOldEdits } from './history/history';
 import { openJobs } from './jobs/jobs';
 import { limitedServer } from './limits';
 import { openDoor } from './people/door';
@@ -102,6 +103,7 @@ async function lookAfter(store: Store): Promise<void> {
     }
     await purgeRemoved(store);
     await dropEnded(store);
+    await dropOldEdits(store);
     await store.backUpDaily();
     await dropUnwantedMeshes(store);
   } catch (error) {

@@ -1,4 +1,4 @@
-import { and, desc, eq, lt, lte } from 'drizzle-orm';
+import { and, count, desc, eq, gt, lt, lte, sql } from 'drizzle-orm';
 import { user } from '../people/tables';
 import type { Database } from '../store/connection';
 import type { Store } from '../store/store';
@@ -19,14 +19,18 @@ const MOST_OF_ONE = 200_000;
 /** Of one commission so many saves are kept. */
 const MOST_SAVES = 5_000;
 
-/** Notes a save, in the turn in which it is written. */
-export async function noteEdit(db: Database, commissionId: string, { revision, who, changes }: Edit): Promise<void> {
+/** Notes a save, in the transaction in which it is written and behind it: one that changed nothing is none. */
+export function noted(db: Database, commissionId: string, { revision, who, changes }: Edit) {
   const kept = changes !== undefined && changes.length <= MOST_OF_ONE ? changes : null;
-  const [{ id }] = await db.insert(edits).values({ commissionId, revision, who, changes: kept }).returning({ id: edits.id });
-  if (id % 100 === 0) await dropOld(db, commissionId);
-} // prettier-ignore
+  return db.run(sql`INSERT INTO edits (commission_id, revision, who, changes) SELECT ${commissionId}, ${revision}, ${who}, ${kept} WHERE changes() = 1`); // prettier-ignore
+}
 
-/** Lets go of the oldest saves where there are too many. */
+/** Lets go of the oldest saves of commissions that have too many. */
+export async function dropOldEdits(store: Store): Promise<void> {
+  const many = await store.db.select({ id: edits.commissionId }).from(edits).groupBy(edits.commissionId).having(gt(count(), MOST_SAVES)); // prettier-ignore
+  for (const { id } of many) await store.write((db) => dropOld(db, id));
+}
+
 async function dropOld(db: Database, commissionId: string): Promise<void> {
   const own = eq(edits.commissionId, commissionId);
   const [last] = await db.select({ id: edits.id }).from(edits).where(own).orderBy(desc(edits.id)).limit(1).offset(MOST_SAVES); // prettier-ignore

@@ -23,7 +23,7 @@ import { asksGlances, type Shown, type Sort } from '../../core/pipeline/listed';
 import { careEndedFor } from '../../core/regime/waterSchools';
 import { inEveryBackup } from './backups';
 import type { Kept } from './columns';
-import { noteEdit, type Edit } from '../history/history';
+import { noted, type Edit } from '../history/history';
 import { commissions, glances, gone, type CommissionRow } from './schema';
 import type { Store } from './store';
 
@@ -195,22 +195,22 @@ export async function saveCommission(
 ): Promise<Saved> {
   const updatedAt = new Date().toISOString();
   const rowsAffected = await store.write(async (db) => {
-    const done = touched(
-      await db
-        .update(commissions)
-        .set({ ...kept, revision: basedOn + 1, updatedAt })
-        .where(
-          and(
-            eq(commissions.id, id),
-            eq(commissions.revision, basedOn),
-            isNull(commissions.removedAt),
-            ne(commissions.document, kept.document),
-          ),
+    const update = db
+      .update(commissions)
+      .set({ ...kept, revision: basedOn + 1, updatedAt })
+      .where(
+        and(
+          eq(commissions.id, id),
+          eq(commissions.revision, basedOn),
+          isNull(commissions.removedAt),
+          ne(commissions.document, kept.document),
         ),
-    );
-    // In the same turn: of what was saved it is known by whom.
-    if (edit && done.rowsAffected === 1) await noteEdit(db, id, { ...edit, revision: basedOn + 1 });
-    return done.rowsAffected;
+      );
+    // Of what was saved it is known by whom: both or neither.
+    if (edit)
+      return touched((await db.batch([update, noted(db, id, { ...edit, revision: basedOn + 1 })]))[0])
+        .rowsAffected;
+    return touched(await update).rowsAffected;
   });
   if (rowsAffected === 1) return { saved: true, revision: basedOn + 1, updatedAt };
   const theirs = await getCommission(store, id);

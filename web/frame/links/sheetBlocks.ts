@@ -94,6 +94,7 @@ async function pictureOf(drawn: SVGSVGElement | HTMLCanvasElement): Promise<Draw
   return blob ? [{ as: 'picture', blob, says: drawn.getAttribute('aria-label') ?? '' }] : [];
 }
 
+const SVG = 'image/svg+xml';
 /** How a drawing looks is said by the page's own rules: alone it needs them written into it. */
 const LOOKS = ['fill', 'fill-opacity', 'stroke', 'stroke-width', 'stroke-dasharray', 'stroke-opacity', 'opacity', 'font', 'font-size', 'font-weight', 'text-anchor', 'dominant-baseline', 'display', 'visibility']; // prettier-ignore
 async function asImage(svg: SVGSVGElement, width: number, height: number): Promise<HTMLImageElement | undefined> {
@@ -107,7 +108,8 @@ async function asImage(svg: SVGSVGElement, width: number, height: number): Promi
   copy.setAttribute('width', String(width));
   copy.setAttribute('height', String(height));
   const image = new Image();
-  image.src = `data:image/svg+xml;charset=utf-8,${encodeURIComponent(new XMLSerializer().serializeToString(copy))}`;
+  const address = URL.createObjectURL(new Blob([new XMLSerializer().serializeToString(copy)], { type: SVG }));
+  image.src = address;
   // A drawing that cannot be made a picture of is left out, with its words.
-  return image.decode().then(() => image, () => undefined);
+  return image.decode().then(() => image, () => undefined).finally(() => URL.revokeObjectURL(address));
 } // prettier-ignore

@@ -14,6 +14,8 @@ import { asJpeg } from './sheetPictures';
 
 /** Pixels of a photograph of an option that no sheet shows. */
 const [WIDE_PX, HIGH_PX] = [1_000, 520];
+/** Pictures that become one: the client does not wait for it, who sends it does. */
+const PICTURES = 8;
 
 /** An option beside the one that is looked at: what a link shows of it, and what a yes to it freezes. */
 export async function shownBeside(
@@ -41,7 +43,7 @@ export async function fromTheSeat(doc: Commission, option: Option, { plan, field
   const look = { refraction: false, light: 'day' as const, plants: grown ?? halfGrown(doc, option, field) };
   const eye = eyeFrom(vessel, brief.seats?.[0], site?.baseHeightMm);
   try {
-    return await asJpeg(await camera.take({ seen, eye, look }));
+    return await asJpeg(await camera.take({ seen, eye, look }, PICTURES));
   } finally {
     camera.dispose();
   }
