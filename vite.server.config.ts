@@ -4,6 +4,7 @@ import { defineConfig } from 'vite';
 const STARTED = [
   'server/main',
   'server/restore',
+  'server/studio',
   'server/owner',
   'server/certificate',
   'server/store/thread',

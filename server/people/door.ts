@@ -66,8 +66,17 @@ export async function openDoor(store: Store, { isSecure = false } = {}): Promise
 function commissionIn(req: Request): string | undefined {
   const path = `${req.baseUrl}${req.path}`;
   const [, named] = /^\/api\/commissions\/([^/]+)/i.exec(path) ?? [];
-  if (named !== undefined) return decodeURIComponent(named);
+  // What cannot be read is the id of none.
+  if (named !== undefined) return decoded(named) ?? '';
   return /^\/api\/meshes\/?$/i.test(path) ? String(req.query.of) : undefined;
+}
+
+function decoded(part: string): string | undefined {
+  try {
+    return decodeURIComponent(part);
+  } catch {
+    return undefined;
+  }
 }
 
 /** Who is signed in on the device that asks; a session that is renewed is told to it. */

@@ -93,6 +93,7 @@ export function openedLinkRoutes(store: Store, jobs: Jobs, live: Live): Router {
     const link = await opened(req, req.params.secret);
     if (link.kind !== 'dates') throw new Problem(404, NOT_GOOD);
     const id = link.commissionId;
+    // With turns of its own: whoever has it keeps nobody waiting who works on the commission.
     const ask = async () => ({
       id,
       text: (await existing(store, id)).document,
@@ -100,7 +101,7 @@ export function openedLinkRoutes(store: Store, jobs: Jobs, live: Live): Router {
       part: 'care' as const,
       habits: METRIC,
     });
-    const calendar = made(await jobs.run('calendar', { who: id }, ask));
+    const calendar = made(await jobs.run('calendar', { who: `link ${link.id}` }, ask));
     await linkUsed(store, link.id);
     res.type('text/calendar; charset=utf-8').setHeader('Cache-Control', 'private, no-store').send(calendar);
   });
