@@ -320,7 +320,7 @@ describe('a commission, from the list to the care guide', () => {
     await b.page.select('[data-test="sort"]', 'cost');
     await b.page.waitForFunction((first) => document.querySelector('li .words > b')?.textContent !== first, {}, byDay[0]!); // prettier-ignore
     await b.page.waitForFunction(() => !document.querySelector('[data-test="unknown"]'));
-    await b.page.waitForSelector('li:nth-child(2) [data-drawn="yes"]');
+    await b.page.waitForFunction(() => [...document.querySelectorAll('[data-test="stands"]')].slice(0, 2).every((el) => el.textContent?.includes('£'))); // prettier-ignore
     const costs = await b.page.$$eval('[data-test="stands"]', (all) => all.slice(0, 2).map((el) => Number(/£([\d,.]+)/.exec(el.textContent ?? '')?.[1].replace(',', '')))); // prettier-ignore
     expect(costs[0]).toBeGreaterThan(costs[1]);
     await b.page.click('[data-show="archive"]');

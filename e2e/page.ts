@@ -118,8 +118,11 @@ async function atRest(el: Element, mostMs: number): Promise<void> {
   let [still, last] = [0, ''];
   while (still < 4) {
     await new Promise((frame) => requestAnimationFrame(frame));
-    const now = JSON.stringify(el.getBoundingClientRect());
-    still = now === last && !opening() && (performance.now() > end || !covered()) ? still + 1 : 0;
+    const box = el.getBoundingClientRect();
+    const now = JSON.stringify(box);
+    // What is not laid out yet, or was taken out meanwhile, is not at rest.
+    const isThere = box.width > 0 || performance.now() > end;
+    still = now === last && isThere && !opening() && (performance.now() > end || !covered()) ? still + 1 : 0;
     last = now;
   }
 }
