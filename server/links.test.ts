@@ -171,7 +171,7 @@ describe('a link to a proposal', () => {
 
   it('opens nothing else where people sign in, and guessing waits', async () => {
     const secret = await make();
-    await addPerson(b.store, b.door.auth, { name: 'I', email: 'i@fenwick.example', role: 'owner', password: 'slow river over slate' }); // prettier-ignore
+    await addPerson(b.store, await b.door.auth(), { name: 'I', email: 'i@fenwick.example', role: 'owner', password: 'slow river over slate' }); // prettier-ignore
     await open(secret).expect(200);
     await request(b.app).get(`/api/commissions/${id}/links`).expect(401);
     const tries = await Promise.all(

@@ -27,7 +27,7 @@ beforeAll(async () => {
     ['Jo', 'crew'],
   ] as const) {
     const email = `${name}@fenwick.example`.toLowerCase();
-    ids[name] = (await addPerson(b.store, b.door.auth, { name, email, role, password: WORDS }))!;
+    ids[name] = (await addPerson(b.store, await b.door.auth(), { name, email, role, password: WORDS }))!;
     const { headers } = await request(b.app).post('/api/people/sign-in').send({ email, password: WORDS }).expect(204); // prettier-ignore
     cookies[name] = (headers['set-cookie'] as unknown as string[]).map((c) => c.split(';')[0]).join('; ');
   }

@@ -40,7 +40,7 @@ describe('without an account', () => {
 describe('with accounts', () => {
   let owner: string;
   beforeAll(async () => {
-    await addPerson(b.store, b.door.auth, OWNER);
+    await addPerson(b.store, await b.door.auth(), OWNER);
     owner = await cookieOf(OWNER.email);
   });
   const as = (cookie: string) => ({
@@ -63,7 +63,7 @@ describe('with accounts', () => {
   it('every route answers every role as the table says, and nobody who is signed out', async () => {
     const cookies = { owner } as Record<Role, string>;
     for (const role of ROLES.filter((r) => r !== 'owner')) {
-      await addPerson(b.store, b.door.auth, { ...OWNER, email: `${role}@fenwick.example`, role });
+      await addPerson(b.store, await b.door.auth(), { ...OWNER, email: `${role}@fenwick.example`, role });
       cookies[role] = await cookieOf(`${role}@fenwick.example`);
     }
     for (const route of ACCESS.keys()) {
@@ -94,7 +94,7 @@ describe('with accounts', () => {
 
   it('waits longer and longer for who guesses, be there such a name or not, and lets nobody in meanwhile', async () => {
     for (const email of ['guessed@fenwick.example', 'no-such@one.example']) {
-      if (email.startsWith('guessed')) await addPerson(b.store, b.door.auth, { ...OWNER, email });
+      if (email.startsWith('guessed')) await addPerson(b.store, await b.door.auth(), { ...OWNER, email });
       const all = await Promise.all(Array.from({ length: 9 }, () => signIn(email, 'guess guess guess')));
       expect(all.filter((a) => a.status === 401)).toHaveLength(5);
       const waits = all.filter((a) => a.status === 429);
@@ -183,7 +183,10 @@ describe('with accounts', () => {
     const said = await as(owner).put(`/api/people/${me.id}`, { role: 'designer' }).expect(409);
     expect(said.body.title).toMatch(/last owner/);
     await as(owner).delete(`/api/people/${me.id}`).expect(409);
-    const id = (await addPerson(b.store, b.door.auth, { ...OWNER, email: 'second@fenwick.example' }))!;
+    const id = (await addPerson(b.store, await b.door.auth(), {
+      ...OWNER,
+      email: 'second@fenwick.example',
+    }))!;
     const done = await Promise.all([changeRole(b.store, id, me.id, 'none'), changeRole(b.store, me.id, id, 'none')]); // prettier-ignore
     expect(done.filter(Boolean)).toHaveLength(1);
     expect((await peopleOf(b.store)).filter((p) => p.role === 'owner')).toHaveLength(1);

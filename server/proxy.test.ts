@@ -10,7 +10,7 @@ const WORDS = 'slow river over slate';
 let b: TestServer;
 beforeAll(async () => {
   b = await testServer();
-  await addPerson(b.store, b.door.auth, { name: 'Ines', email: 'ines@fenwick.example', role: 'owner', password: WORDS }); // prettier-ignore
+  await addPerson(b.store, await b.door.auth(), { name: 'Ines', email: 'ines@fenwick.example', role: 'owner', password: WORDS }); // prettier-ignore
 });
 afterAll(() => b.close());
 /** The server behind proxies of these addresses; every request of a test comes from this machine. */

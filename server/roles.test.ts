@@ -35,7 +35,12 @@ beforeAll(async () => {
   [theirs, other] = [await make('Quiet hall'), await make('Loud stair')];
   for (const role of ['owner', 'designer', 'books', 'crew', 'guest'] as const) {
     const email = `${role}@fenwick.example`;
-    ids[role] = (await addPerson(b.store, b.door.auth, { name: role, email, role, password: WORDS }))!;
+    ids[role] = (await addPerson(b.store, await b.door.auth(), {
+      name: role,
+      email,
+      role,
+      password: WORDS,
+    }))!;
     const { headers } = await request(b.app).post('/api/people/sign-in').send({ email, password: WORDS }).expect(204); // prettier-ignore
     cookies[role] = (headers['set-cookie'] as unknown as string[]).map((c) => c.split(';')[0]).join('; ');
   }

@@ -2,6 +2,7 @@ import { randomBytes } from 'node:crypto';
 import { readFile, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { betterAuth } from 'better-auth';
+import { APIError } from 'better-auth/api';
 import { drizzleAdapter } from 'better-auth/adapters/drizzle';
 import { ownFile } from '../store/folder';
 import type { Store } from '../store/store';
@@ -45,6 +46,9 @@ export async function openAuth(store: Store, { isSecure }: { isSecure: boolean }
     logger: { disabled: true },
   }); // prettier-ignore
 }
+/** What the library refuses: a password that is not theirs, a session that has ended. */
+export const isRefusal = (error: unknown) => error instanceof APIError;
+
 export type Auth = Awaited<ReturnType<typeof openAuth>>;
 
 const SECRET = 'secret';

@@ -4,14 +4,15 @@ import { notFound, Problem } from '../problem';
 import type { Sight } from '../../core/commission/sight';
 import type { Store } from '../store/store';
 import { ANYBODY, ACCESS, isAllowed, routeOf, SCOPED, sightOf, type Role } from './access';
-import { openAuth, type Auth } from './auth';
+import type { Auth } from './auth';
 import { isOn } from './members';
 import { hasPeople, type Person } from './people';
 import { slowDown, type SlowDown } from './slowDown';
 
 /** What lets people in: who is signed in, and how long somebody has to wait who guesses. */
 export interface Door {
-  auth: Auth;
+  /** The library that signs people in; loaded when it is first wanted, which without accounts is never. */
+  auth(): Promise<Auth>;
   slow: SlowDown;
   /** Whether anybody has an account: until then all is open, on this machine alone. */
   isLocked(): Promise<boolean>;
@@ -22,7 +23,8 @@ export interface Door {
 }
 
 export async function openDoor(store: Store, { isSecure = false } = {}): Promise<Door> {
-  const auth = await openAuth(store, { isSecure });
+  let loaded: Promise<Auth> | undefined;
+  const auth = () => (loaded ??= import('./auth').then(({ openAuth }) => openAuth(store, { isSecure })));
   let locked = false;
   const isLocked = async () => (locked ||= await hasPeople(store));
   return {
@@ -32,7 +34,7 @@ export async function openDoor(store: Store, { isSecure = false } = {}): Promise
     guard: (req, res, next) => void guarded(req, res, next).catch(next),
     async mayStill(req, res) {
       const asked = personIn(res);
-      const now = await signedIn(req, undefined, auth);
+      const now = await signedIn(req, undefined, await auth());
       if (!asked || now?.id !== asked.id || now.role !== asked.role) return false;
       const commission = commissionIn(req);
       return !SCOPED.includes(now.role) || commission === undefined || isOn(store, commission, now.id);
@@ -47,7 +49,7 @@ export async function openDoor(store: Store, { isSecure = false } = {}): Promise
     const route = routeOf(req.method, `${req.baseUrl}${req.path}`);
     if (!route) throw notFound('address');
     if (ACCESS.get(route) === ANYBODY) return next();
-    const person = await signedIn(req, res, auth);
+    const person = await signedIn(req, res, await auth());
     if (!person) throw new Problem(401, 'Sign in first.');
     if (!isAllowed(route, person.role))
       throw new Problem(403, 'Your account is not for that: the owner of the studio can say who may.');

@@ -1,6 +1,5 @@
 import { Router, type Request, type Response } from 'express';
 import { fromNodeHeaders } from 'better-auth/node';
-import { APIError } from 'better-auth/api';
 import { z } from 'zod';
 import { words } from '../../core/commission/primitives';
 import { smallJson } from '../body';
@@ -37,6 +36,9 @@ const passwordAsk = z.object({ current: typed, next: typed });
 const roleAsk = z.object({ role: z.enum(ROLES) });
 const inviteAsk = z.object({ name: words.min(1), role: z.enum(ROLES) });
 
+/** Loaded with the library: who asks has met it. */
+const isRefusal = async (error: unknown) => (await import('../people/auth')).isRefusal(error);
+
 const NOT_LET_IN = 'That address and that password do not belong together.';
 const NO_INVITATION =
   'This invitation is not good any more: it was used, withdrawn or has ended. Ask for a new one.';
@@ -49,7 +51,7 @@ export function peopleRoutes(store: Store, door: Door): Router {
   /** Whether somebody has to sign in, who is, and what they may ask: the page shows nothing else. */
   routes.get('/me', async (req, res) => {
     if (!(await door.isLocked())) return void res.json({ open: true });
-    const person = await signedIn(req, res, auth);
+    const person = await signedIn(req, res, await auth());
     res.json(person ? { open: false, person: told(person), may: mayDo(person.role) } : { open: false });
   });
 
@@ -76,15 +78,17 @@ export function peopleRoutes(store: Store, door: Door): Router {
   async function letIn(req: Request, name: string, password: string): Promise<Headers> {
     try {
       const body = { email: name, password };
-      return (await auth.api.signInEmail({ body, headers: fromNodeHeaders(req.headers), returnHeaders: true })).headers; // prettier-ignore
+      return (await (await auth()).api.signInEmail({ body, headers: fromNodeHeaders(req.headers), returnHeaders: true })).headers; // prettier-ignore
     } catch (error) {
-      if (error instanceof APIError) throw new Problem(401, NOT_LET_IN);
+      if (await isRefusal(error)) throw new Problem(401, NOT_LET_IN);
       throw error;
     }
   }
 
   routes.post('/sign-out', async (req, res) => {
-    const { headers } = await auth.api.signOut({
+    const { headers } = await (
+      await auth()
+    ).api.signOut({
       headers: fromNodeHeaders(req.headers),
       returnHeaders: true,
     });
@@ -107,7 +111,7 @@ export function peopleRoutes(store: Store, door: Door): Router {
     if (await personOf(store, asked.email))
       throw new Problem(409, 'There is an account with this address already: sign in with it.');
     if (!(await useUp(store, found.id))) throw new Problem(404, NO_INVITATION);
-    if (!(await addPerson(store, auth, { ...asked, role: found.role })))
+    if (!(await addPerson(store, await auth(), { ...asked, role: found.role })))
       throw new Problem(409, 'There is an account with this address already: sign in with it.');
     handOver(await letIn(req, asked.email.toLowerCase(), asked.password), res);
     res.status(201).end();
@@ -121,10 +125,10 @@ export function peopleRoutes(store: Store, door: Door): Router {
     if (waitS > 0) throw new Problem(429, `Too many wrong passwords: try again in ${waitS} seconds.`);
     try {
       const body = { currentPassword: current, newPassword: next, revokeOtherSessions: true };
-      const { headers } = await auth.api.changePassword({ body, headers: fromNodeHeaders(req.headers), returnHeaders: true }); // prettier-ignore
+      const { headers } = await (await auth()).api.changePassword({ body, headers: fromNodeHeaders(req.headers), returnHeaders: true }); // prettier-ignore
       handOver(headers, res);
     } catch (error) {
-      if (!(error instanceof APIError)) throw error;
+      if (!(await isRefusal(error))) throw error;
       slow.wrong(person.email, req.ip ?? '');
       throw new Problem(422, 'The password that you have now is another one.');
     }
