@@ -19,7 +19,7 @@ const set = (m: Member, isOn: boolean) => attempt(() => people.setOn(commission.
     <h2>{{ wording('whoIsOn.title') }}</h2>
     <p v-if="fault" class="late" role="alert">{{ fault }}</p>
     <p v-if="all.length === 0" class="quiet">{{ wording('whoIsOn.none') }}</p>
-    <label v-for="m in all" :key="m.id" :data-on="m.name"
+    <label v-for="m in all" :key="m.id" :data-on="m.name" :data-is="m.on"
       ><input type="checkbox" :checked="m.on" @change="set(m, ($event.target as HTMLInputElement).checked)" />
       {{ m.name }}
       <span class="quiet">{{ wording(m.role === 'crew' ? 'people.crew' : 'people.guest') }}</span></label
