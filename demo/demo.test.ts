@@ -1,6 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { meshFault, meshVolume } from '../core/geometry/mesh';
+import { changesBetween } from '../core/commission/changes';
 import { parseCommission } from '../core/commission/parse';
+import type { Commission } from '../core/commission/schema';
+import { mayChange, seen, SIGHTS } from '../core/commission/sight';
 import { solidMesh } from '../core/hardscape/solid';
 import { plan } from '../core/pipeline/plan';
 import { MATERIALS } from './catalogue/materials';
@@ -11,6 +14,28 @@ import { demoCommissions } from './commissions';
 const TODAY = '2026-11-25';
 const [sound, faulty, small, ...visits] = demoCommissions(TODAY);
 const [rescaped, secondHand, reading, arch] = visits.slice(-4);
+
+describe('what somebody sees of the demo', () => {
+  /** Every figure of money in a value. */
+  const money = (value: unknown): unknown[] =>
+    value !== null && typeof value === 'object'
+      ? Object.entries(value).flatMap(([key, v]) => (/minor$/i.test(key) ? [v] : money(v)))
+      : [];
+
+  it.each(demoCommissions(TODAY).map((c) => [c.title, c] as const))(
+    'of %s is a commission, without a sum where there is to be none',
+    (_title, whole) => {
+      expect(money(whole).some((m) => m !== 0)).toBe(true);
+      for (const sight of SIGHTS) {
+        const theirs = JSON.parse(JSON.stringify(seen(whole, sight))) as Commission;
+        expect([sight, parseCommission(theirs).ok]).toEqual([sight, true]);
+        if (sight !== 'books') expect([sight, money(theirs).filter((m) => m !== 0)]).toEqual([sight, []]);
+        for (const { path } of changesBetween(whole, theirs))
+          expect(mayChange(sight, [{ path }])).toBe(false);
+      }
+    },
+  );
+});
 
 describe('the demo', () => {
   it('has documents that are read without a fault', () => {

@@ -208,6 +208,10 @@ describe('with accounts', () => {
   });
 
   it('notes what was done with accounts, by whom', async () => {
+    const { email } = (await peopleOf(b.store)).find((p) => p.role === 'owner')!;
+    const me = await cookieOf(email);
+    await as(me).get('/api/clients/export?name=Nobody').expect(200);
+    await as(me).post('/api/clients/erase', { name: 'Nobody' }).expect(200);
     const what = (await journalLines(b.store)).map((l) => l.what);
     for (const line of [
       'made',
@@ -216,6 +220,8 @@ describe('with accounts', () => {
       'invitation-withdrawn',
       'password-changed',
       'removed',
+      'client-handed-over',
+      'client-erased',
     ] as const)
       // prettier-ignore
       expect(what).toContain(line);

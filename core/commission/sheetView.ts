@@ -8,10 +8,9 @@ import { day, words } from './primitives';
 
 const line = z.string().min(1).max(2_000);
 const some = z.string().max(2_000).optional();
-export const SHEET_KINDS = ['h1', 'h2', 'p', 'li'] as const;
 
 const blockSchema = z.union([
-  z.strictObject({ as: z.enum(SHEET_KINDS), text: line }),
+  z.strictObject({ as: z.enum(['h1', 'h2', 'p', 'li']), text: line }),
   // A task to tick off: when and by whom, what, how, and the usual caution.
   z.strictObject({ as: z.literal('tick'), when: some, text: line, how: some, caution: some }),
   z.strictObject({ as: z.literal('table'), rows: z.array(z.array(z.string().max(400)).max(20)).max(300) }),

@@ -24,5 +24,4 @@ const dates = z.object({ ...SENT, kind: z.literal('dates') });
 
 export const linkAskSchema = z.union([proposal, sheet, dates]);
 export type LinkAsk = z.infer<typeof linkAskSchema>;
-export type ProposalAsk = z.infer<typeof proposal>;
 export type LinkKind = LinkAsk['kind'];

@@ -20,7 +20,7 @@ const MOST_OF_ONE = 200_000;
 const MOST_SAVES = 5_000;
 
 /** Notes a save, in the transaction in which it is written and behind it: one that changed nothing is none. */
-export function noted(db: Database, commissionId: string, { revision, who, changes }: Edit) {
+export function editNoted(db: Database, commissionId: string, { revision, who, changes }: Edit) {
   const kept = changes !== undefined && changes.length <= MOST_OF_ONE ? changes : null;
   return db.run(sql`INSERT INTO edits (commission_id, revision, who, changes) SELECT ${commissionId}, ${revision}, ${who}, ${kept} WHERE changes() = 1`); // prettier-ignore
 }

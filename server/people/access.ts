@@ -142,6 +142,7 @@ const TOLD = {
   people: 'GET /api/people',
   history: 'GET /api/commissions/:id/history',
   members: 'GET /api/commissions/:id/people',
+  links: 'POST /api/commissions/:id/links',
   create: 'POST /api/commissions',
   change: 'PATCH /api/commissions/:id',
   week: 'GET /api/week',

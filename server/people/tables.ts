@@ -95,7 +95,7 @@ export const invitations = sqliteTable('invitations', {
   usedAt: moment('used_at'),
 });
 
-/** What can happen with accounts and links; the page says it in words. */
+/** What can happen with accounts, links and the data of clients; the page says it in words. */
 export const DONE = [
   'made',
   'signed-in',
@@ -110,10 +110,12 @@ export const DONE = [
   'link-withdrawn',
   'put-on',
   'taken-off',
+  'client-handed-over',
+  'client-erased',
 ] as const;
 export type Done = (typeof DONE)[number];
 
-/** What happened with accounts, which nobody edits: when, who, what, of whom. */
+/** What happened with them, which nobody edits: when, who, what, of whom. */
 export const journal = sqliteTable('journal', {
   id: integer('id').primaryKey({ autoIncrement: true }),
   at: moment('at').notNull().default(now),

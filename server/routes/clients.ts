@@ -5,6 +5,8 @@ import { Router } from 'express';
 import { z } from 'zod';
 import { smallJson } from '../body';
 import type { Jobs } from '../jobs/jobs';
+import { personIn } from '../people/door';
+import { note } from '../people/people';
 import { Problem } from '../problem';
 import { commissionsOf, commissionsSaying, eraseCommissions, keptOf, type KeptOfClient, type Left } from '../store/clients'; // prettier-ignore
 import type { Kept } from '../store/columns';
@@ -26,6 +28,7 @@ export function clientRoutes(store: Store, jobs: Jobs): Router {
     const ask = named.safeParse(req.query);
     if (!ask.success) throw new Problem(400, 'Say whose data: name is missing.');
     const { name } = ask.data;
+    await note(store, personIn(res)?.id ?? null, 'client-handed-over');
     const file = `${name.replace(/[^\p{L}\p{N}]+/gu, '-') || 'client'}-everything.json`;
     res.attachment(file).type('application/json');
     await pipeline(Readable.from(everythingAbout(store, name)), res);
@@ -34,7 +37,10 @@ export function clientRoutes(store: Store, jobs: Jobs): Router {
   routes.post('/erase', smallJson(10 * 1024), async (req, res) => {
     const ask = named.safeParse(req.body);
     if (!ask.success) throw new Problem(400, 'Say whose data: name is missing.');
-    res.json(await eraseClient(store, jobs, ask.data.name));
+    const done = await eraseClient(store, jobs, ask.data.name);
+    // Of whom is what was erased.
+    await note(store, personIn(res)?.id ?? null, 'client-erased');
+    res.json(done);
   });
 
   return routes;

@@ -58,7 +58,7 @@ export function commissionRoutes(store: Store, jobs: Jobs, glances: Glances, liv
     const { q, ...page } = ask.data;
     const within = scopeIn(res);
     // What follows from figures that one does not see is not seen by the order of a list either.
-    if (sightIn(res) && within && asksGlances(page.show ?? 'current', page.sort ?? 'build'))
+    if (within && asksGlances(page.show ?? 'current', page.sort ?? 'build'))
       throw new Problem(403, 'Your account has no such list.');
     const list = await listCommissions(store, { search: q, within, ...page });
     const { show = 'current', sort = 'build', today, from } = page;

@@ -23,7 +23,7 @@ import { asksGlances, type Shown, type Sort } from '../../core/pipeline/listed';
 import { careEndedFor } from '../../core/regime/waterSchools';
 import { inEveryBackup } from './backups';
 import type { Kept } from './columns';
-import { noted, type Edit } from '../history/history';
+import { editNoted, type Edit } from '../history/history';
 import { commissions, glances, gone, type CommissionRow } from './schema';
 import type { Store } from './store';
 
@@ -208,7 +208,7 @@ export async function saveCommission(
       );
     // Of what was saved it is known by whom: both or neither.
     if (edit)
-      return touched((await db.batch([update, noted(db, id, { ...edit, revision: basedOn + 1 })]))[0])
+      return touched((await db.batch([update, editNoted(db, id, { ...edit, revision: basedOn + 1 })]))[0])
         .rowsAffected;
     return touched(await update).rowsAffected;
   });

@@ -26,6 +26,9 @@ const listSchema = z.object({
 /** What may stand in such a file. */
 const KNOWN = new RegExp(`^(${DATABASE.replace('.', '\\.')}|${MESHES}/[\\w.-]{1,200})$`);
 
+/** A file that holds no studio, or not all of one. */
+class NoStudio extends Error {}
+
 /** Bytes on their way, with a digest of them. */
 function hashed(hash: Hash): Transform {
   return new Transform({
@@ -95,7 +98,7 @@ export async function studioIn(folder: string, file: string, now = new Date()): 
 
 /** Takes a file apart into a folder, and looks whether it is whole. */
 async function unpacked(file: string, staged: string): Promise<void> {
-  const none = (why: string) => new Error(`${basename(file)} is not the file of a studio: ${why}. Nothing was changed.`);
+  const none = (why: string) => new NoStudio(`${basename(file)} is not the file of a studio: ${why}. Nothing was changed.`);
   await mkdir(join(staged, MESHES));
   const digests: Record<string, string> = {};
   const entries = extract();
@@ -112,7 +115,7 @@ async function unpacked(file: string, staged: string): Promise<void> {
     }
     await reading;
   } catch (error) {
-    if (error instanceof Error && error.message.includes('is not the file')) throw error;
+    if (error instanceof NoStudio) throw error;
     throw none(error instanceof Error && 'code' in error && error.code === 'EEXIST' ? 'it has a file twice' : 'it is cut off, damaged or something else');
   }
   const list = listSchema.safeParse(await readFile(join(staged, LIST), 'utf8').then(JSON.parse, () => undefined));

@@ -3,6 +3,8 @@ import { computed, onScopeDispose, ref, shallowReactive } from 'vue';
 /** Something that can be done by name or by key. */
 export interface Command {
   id: string;
+  /** Whether whoever is here may; where it is left out everybody may. */
+  isFor?: () => boolean;
   title: string;
   /** Other words by which people look for it. */
   also?: string;
@@ -21,8 +23,11 @@ export function useCommands(list: readonly Command[]): void {
   });
 }
 
+/** Those of some commands that are for whoever is here. */
+export const allowed = (list: readonly Command[]) => list.filter((c) => c.isFor?.() ?? true);
+
 export function allCommands(): Command[] {
-  return [...known.values()];
+  return allowed([...known.values()]);
 }
 
 /** Things of which there are too many to list: looked for with the words that were typed. */

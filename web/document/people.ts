@@ -14,6 +14,7 @@ type Told =
   | 'people'
   | 'members'
   | 'history'
+  | 'links'
   | 'create'
   | 'change'
   | 'week'
@@ -84,7 +85,9 @@ export type Done =
   | 'link-given'
   | 'link-withdrawn'
   | 'put-on'
-  | 'taken-off';
+  | 'taken-off'
+  | 'client-handed-over'
+  | 'client-erased';
 /** Somebody who can be on a commission. */
 export interface Member {
   id: string;

@@ -3,7 +3,8 @@ import { useDebounceFn } from '@vueuse/core';
 import { computed, nextTick, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { api, type Listed } from '../document/api';
-import { allCommands, allFound, answersTo, paletteOpen, shortcutsOpen, type Command } from '../design/commands'; // prettier-ignore
+import { allCommands, allowed, allFound, answersTo, paletteOpen, shortcutsOpen, type Command } from '../design/commands'; // prettier-ignore
+import { may } from '../document/people';
 import { today } from '../units/days';
 import { usePreferences } from '../units/preferences';
 import { wording } from '../words/wording';
@@ -17,9 +18,17 @@ const commissions = ref<Listed[]>([]);
 const chosen = ref(0);
 const field = ref<HTMLInputElement>();
 
+/** The studio's lists are not for everybody. */
+const ofStudio = () => may('studio');
 const always: Command[] = [
   { id: 'list', title: 'All commissions', run: () => void router.push('/') },
-  { id: 'new', title: 'New commission', also: 'add begin job', run: () => void router.push('/?new') },
+  {
+    id: 'new',
+    title: 'New commission',
+    also: 'add begin job',
+    isFor: () => may('create'),
+    run: () => void router.push('/?new'),
+  },
   { id: 'units', title: 'Metric or US units', also: 'inches gallons litres fahrenheit mm', run: () => preferences.toggleUnits() }, // prettier-ignore
   {
     id: 'theme',
@@ -28,10 +37,10 @@ const always: Command[] = [
     run: () => preferences.toggleTheme(),
   },
   { id: 'keys', title: 'Keyboard shortcuts', also: 'help keys how', keys: '?', run: () => (shortcutsOpen.value = true) }, // prettier-ignore
-  { id: 'house', title: 'Studio: name, currency, days', also: 'settings address telephone crew date format', run: () => void router.push('/studio/house') }, // prettier-ignore
-  { id: 'suppliers', title: 'Studio: suppliers', also: 'supplier add delivery shop', run: () => void router.push('/studio/suppliers') }, // prettier-ignore
-  { id: 'materials', title: 'Studio: materials and prices', also: 'price list catalogue stone wood soil sand pack', run: () => void router.push('/studio/materials') }, // prettier-ignore
-  { id: 'plants', title: 'Studio: plants', also: 'catalogue plant list price', run: () => void router.push('/studio/plants') }, // prettier-ignore
+  { id: 'house', title: 'Studio: name, currency, days', also: 'settings address telephone crew date format', isFor: ofStudio, run: () => void router.push('/studio/house') }, // prettier-ignore
+  { id: 'suppliers', title: 'Studio: suppliers', also: 'supplier add delivery shop', isFor: ofStudio, run: () => void router.push('/studio/suppliers') }, // prettier-ignore
+  { id: 'materials', title: 'Studio: materials and prices', also: 'price list catalogue stone wood soil sand pack', isFor: ofStudio, run: () => void router.push('/studio/materials') }, // prettier-ignore
+  { id: 'plants', title: 'Studio: plants', also: 'catalogue plant list price', isFor: ofStudio, run: () => void router.push('/studio/plants') }, // prettier-ignore
   { id: 'looks', title: 'Studio: units and looks', also: 'settings inches gallons hardness dark', run: () => void router.push('/studio/looks') }, // prettier-ignore
 ];
 
@@ -42,7 +51,7 @@ const found = computed((): Command[] => {
     run: () => void router.push(`/c/${c.id}/bench`),
   }));
   const own = allCommands();
-  const more = always.filter((c) => !own.some((o) => o.id === c.id));
+  const more = allowed(always).filter((c) => !own.some((o) => o.id === c.id));
   const fit = [...own, ...more].filter((c) => answersTo(c, text.value));
   return [...fit, ...allFound(text.value), ...open].slice(0, MOST);
 });

@@ -167,7 +167,8 @@ const LEAST_LETTERS = 3;
 const plants = usePlants();
 useFinder((words) => {
   const doc = commission.document;
-  if (!doc || words.trim().length < LEAST_LETTERS) return [];
+  // They lead to where one draws.
+  if (!doc || mySight() || words.trim().length < LEAST_LETTERS) return [];
   const pieces = commission.option?.pieces ?? [];
   const nameOf = (p: Piece) => `${p.id}, ${materialOf(doc, p.material).name}`;
   return [
@@ -243,8 +244,9 @@ const all = [
     run: () => void router.push(`/c/${props.id}/${name}`),
   })),
 ];
-/** What is done with a whole commission is the designers'. */
-useCommands(all.filter((c) => !mySight() || stagesSeen().some((s) => c.id === `go ${s.name}`)));
+/** What is done with a whole commission is the designers'; others go to what they see. */
+const isFor = (id: string) => !mySight() || stagesSeen().some((s) => id === `go ${s.name}`);
+useCommands(all.map((c) => ({ ...c, isFor: () => isFor(c.id) })));
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   const key = event.key.toLowerCase();
   if (!(event.ctrlKey || event.metaKey) || !['z', 'y'].includes(key) || typing(event)) return;

@@ -1,17 +1,15 @@
 <script setup lang="ts">
-import { ref, shallowRef } from 'vue';
-import { dayPlus } from '../../../core/calendar/day';
 import type { SheetBlock } from '../../../core/commission/sheetView';
-import { useAttempt } from '../../design/attempt';
 import { useCommission } from '../../document/commissionStore';
 import DayField from '../../document/DayField.vue';
-import { links, type Link } from '../../document/links';
+import { links } from '../../document/links';
 import { useLocalForm } from '../../document/localForm';
 import WordsField from '../../document/WordsField.vue';
 import { today } from '../../units/days';
 import { wording } from '../../words/wording';
 import OnceLink from '../OnceLink.vue';
 import LinkList from './LinkList.vue';
+import { useLinkMaking } from './linkMaking';
 import { sheetBlocks } from './sheetBlocks';
 
 /** A sheet as it stands, or the dates of care for a calendar, by a link for who has no account. */
@@ -25,23 +23,9 @@ const props = defineProps<{
 useLocalForm();
 const commission = useCommission();
 const GOOD_DAYS = 60;
-const all = shallowRef<readonly Link[]>([]);
-const load = () => links.of(commission.id).then((l) => void (all.value = l.links));
-void load().catch(() => undefined);
-const named = ref<string>();
-const until = ref(dayPlus(today(), GOOD_DAYS));
-const made = ref<{ named: string; link: string }>();
-const { fault, busy, attempt } = useAttempt();
-
-const send = (what: 'sheet' | 'dates') =>
-  attempt(async () => {
-    const who = { named: named.value?.trim() ?? '', until: until.value };
-    await commission.flush();
-    const { secret } = await links.make(commission.id, what === 'dates' ? { ...who, kind: 'dates' } : { ...who, kind: 'sheet', shows: await shown() });
-    const path = what === 'dates' ? `/api/link/dates/${secret}.ics` : `/l#${secret}`;
-    made.value = { named: who.named, link: `${window.location.origin}${path}` };
-    await load();
-  }); // prettier-ignore
+const { all, named, until, made, fault, busy, make, reload } = useLinkMaking(GOOD_DAYS);
+const sendSheet = () => make(async () => ({ kind: 'sheet', shows: await shown() }));
+const sendDates = () => make(() => ({ kind: 'dates' }));
 
 /** What stands on the sheet now, its drawings sent to the server. */
 async function shown() {
@@ -80,22 +64,16 @@ async function shown() {
       />
     </div>
     <p class="acts">
-      <button class="solid" :disabled="busy || !named" data-test="sheet-make" @click="send('sheet')">
+      <button class="solid" :disabled="busy || !named" data-test="sheet-make" @click="sendSheet">
         {{ wording('links.makeSheet') }}
       </button>
-      <button
-        v-if="dates"
-        class="act"
-        :disabled="busy || !named"
-        data-test="dates-make"
-        @click="send('dates')"
-      >
+      <button v-if="dates" class="act" :disabled="busy || !named" data-test="dates-make" @click="sendDates">
         {{ wording('links.makeDates') }}
       </button>
     </p>
     <p v-if="fault" class="late" role="alert">{{ fault }}</p>
     <OnceLink v-if="made" :says="wording('links.made', { named: made.named })" :link="made.link" />
-    <LinkList :links="all" @change="attempt(load)" />
+    <LinkList :links="all" @change="reload" />
   </details>
 </template>
 

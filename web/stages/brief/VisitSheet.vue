@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { useCommission } from '../../document/commissionStore';
-import { mySight } from '../../document/people';
+import { may } from '../../document/people';
 import SendSheet from '../../frame/links/SendSheet.vue';
 import { MEASURES, TOPICS } from './questions';
 import { wording } from '../../words/wording';
@@ -18,7 +18,7 @@ const print = () => window.print();
       <router-link class="act" :to="`/c/${commission.id}/brief`">Back to the brief</router-link>
       <button class="solid" @click="print">Print</button>
     </p>
-    <SendSheet v-if="!mySight()" sheet=".visit" :title="wording('visitSheet.title')" />
+    <SendSheet v-if="may('links')" sheet=".visit" :title="wording('visitSheet.title')" />
     <header>
       <h1>{{ wording('visitSheet.title') }}</h1>
       <p>

@@ -109,7 +109,7 @@ function choose(id: string): void {
     </div>
     <DayNotes v-if="shown" class="screen-only" :build="build" :sitting="shown">
       <SendSheet
-        v-if="sheet && !mySight()"
+        v-if="sheet && may('links')"
         sheet="[data-test='sheet-list']"
         :title="commission.document!.title"
         class="send"

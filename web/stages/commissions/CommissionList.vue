@@ -118,8 +118,13 @@ const erasure = lastErasure;
 // What was erased in another tab is not left standing in this one’s list.
 onBeforeUnmount(onErased(() => void load()));
 useCommands([
-  { id: 'new', title: 'New commission', run: () => void create() },
-  { id: 'import', title: 'Import a commission from a file', run: () => file.value?.click() },
+  { id: 'new', title: 'New commission', isFor: () => may('create'), run: () => void create() },
+  {
+    id: 'import',
+    title: 'Import a commission from a file',
+    isFor: () => may('create'),
+    run: () => file.value?.click(),
+  },
 ]);
 </script>
 

@@ -4,7 +4,7 @@ import { WATER_SCHOOLS, type WaterSchool } from '../../../core/commission/schema
 import { SCHOOLS } from '../../../core/regime/waterSchools';
 import { api } from '../../document/api';
 import FileLink from '../../document/FileLink.vue';
-import { mySight } from '../../document/people';
+import { may, mySight } from '../../document/people';
 import { useCommission } from '../../document/commissionStore';
 import SendSheet from '../../frame/links/SendSheet.vue';
 import FindingList from '../../frame/FindingList.vue';
@@ -66,7 +66,7 @@ const print = () => window.print();
           >Its calendar</FileLink
         >
       </div>
-      <SendSheet v-if="!mySight()" sheet="[data-test='care-guide']" :title="doc.title" dates class="send" />
+      <SendSheet v-if="may('links')" sheet="[data-test='care-guide']" :title="doc.title" dates class="send" />
       <header v-if="!mySight()">
         <h2>Schools</h2>
         <span class="quiet">yours to choose</span>

@@ -40,7 +40,7 @@ const changesOf = (e: Edit) => (e.changes === null ? null : (JSON.parse(e.change
 const saves = computed(() =>
   edits.value.map((e) => {
     const changes = changesOf(e);
-    const lines = (changes ? editWords(changes) : []).map((l, i) => ({ ...l, change: changes![i] }));
+    const lines = (changes ? editWords(changes, commission.document!) : []).map((l, i) => ({ ...l, change: changes![i] }));
     return { ...e, lines: lines.slice(0, MOST_LINES), besides: Math.max(0, lines.length - MOST_LINES), isMuch: !changes };
   }),
 ); // prettier-ignore

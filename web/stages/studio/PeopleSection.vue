@@ -65,6 +65,8 @@ const DONE: Record<Done, string> = {
   'link-withdrawn': wording('people.did.linkWithdrawn'),
   'put-on': wording('people.did.putOn'),
   'taken-off': wording('people.did.takenOff'),
+  'client-handed-over': wording('people.did.clientHandedOver'),
+  'client-erased': wording('people.did.clientErased'),
 };
 /** A link that was just made: of its secret the server keeps only a hash. */
 const made = ref<{ name: string; link: string }>();

@@ -1,24 +1,22 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef } from 'vue';
-import { dayPlus } from '../../../core/calendar/day';
+import { computed, ref } from 'vue';
 import type { Commission } from '../../../core/commission/schema';
 import type { ProposalView } from '../../../core/pricing/proposalView';
 import { grownIn } from '../../drawing/growing/weeks';
 import { useFrame } from '../../frame/planKey';
 import { useCommission } from '../../document/commissionStore';
 import DayField from '../../document/DayField.vue';
-import { links, type Link } from '../../document/links';
+import { links } from '../../document/links';
 import { useLocalForm } from '../../document/localForm';
 import WordsField from '../../document/WordsField.vue';
-import { useAttempt } from '../../design/attempt';
 import LinkList from '../../frame/links/LinkList.vue';
+import { useLinkMaking } from '../../frame/links/linkMaking';
 import OnceLink from '../../frame/OnceLink.vue';
 import type { OptionPlan } from '../../frame/optionPlans';
-import { today } from '../../units/days';
 import { useFigures } from '../../units/figures';
 import { wording } from '../../words/wording';
 import type { ShownPlan } from '../../workers/planWorker';
-import { offered, proposalView } from './proposalView';
+import { offered, proposalView, SHOWN_WEEK } from './proposalView';
 import { captionOf, fromTheSeat, shownBeside } from './shownBeside';
 import { sheetPictures } from './sheetPictures';
 
@@ -35,49 +33,37 @@ const commission = useCommission();
 const { field, planted } = useFrame();
 const f = useFigures();
 const GOOD_DAYS = 21;
-const all = shallowRef<readonly Link[]>([]);
-const load = () => links.of(commission.id).then((l) => (all.value = l.links));
-void load().catch(() => undefined);
-
-const named = ref<string | undefined>(commission.document?.brief.client?.name);
-const until = ref(dayPlus(today(), GOOD_DAYS));
+const { all, named, until, made, fault, busy, make, reload } = useLinkMaking(
+  GOOD_DAYS,
+  commission.document?.brief.client?.name,
+);
 /** Options that can be shown beside the one that is looked at. */
 const beside = computed(() =>
   commission.document!.options.filter((o) => o.id !== props.plan.survey.optionId && props.plans[o.id]),
 );
 const allOptions = ref(true);
-const made = ref<{ named: string; link: string }>();
-const { fault, busy, attempt } = useAttempt();
-/** The week in which it is photographed, as on the sheet. */
-const WEEK = 8;
 /** The option that is looked at from the client's seat, then how it grows as far as the sheet has that already. */
 async function picturesOf(doc: Commission): Promise<ProposalView['pictures']> {
   const option = doc.options.find((o) => o.id === props.plan.survey.optionId)!;
   const parts = planted.value?.optionId === option.id ? planted.value.parts : undefined;
-  const grown = parts && grownIn(parts, WEEK);
+  const grown = parts && grownIn(parts, SHOWN_WEEK);
   const first =
     field.value && (await fromTheSeat(doc, option, { plan: props.plan, field: field.value }, grown));
   const stills = await sheetPictures(document.querySelector('[data-test="proposal"] .grows'));
   const all = [...(first ? [{ caption: captionOf(doc), blob: first }] : []), ...stills];
   return Promise.all(all.map(async ({ caption, blob }) => ({ caption, id: (await links.picture(commission.id, blob)).id }))); // prettier-ignore
 }
-const make = () =>
-  attempt(async () => {
-    const who = named.value?.trim() ?? '';
-    // What they say yes to is what the studio has: the last edit goes there first.
-    await commission.flush();
+const send = () =>
+  make(async () => {
     const doc = commission.document!;
     const pictures = await picturesOf(doc);
     const others = [];
     for (const o of allOptions.value ? beside.value : []) others.push(await shownBeside(commission.id, doc, o, props.plans[o.id], f));
     const shows = [{ ...proposalView(doc, props.plan, f), pictures }, ...others.map((o) => o.view)];
-    const offers = [offered(props.plan, f), ...others.map((o) => o.offers)];
-    const { secret } = await links.make(commission.id, { kind: 'proposal', named: who, until: until.value, shows, offers });
-    made.value = { named: who, link: `${window.location.origin}/l#${secret}` };
-    await load();
+    return { kind: 'proposal', shows, offers: [offered(props.plan, f), ...others.map((o) => o.offers)] };
   }); // prettier-ignore
 /** What a client answered was written by the server: this page has the document from before it. */
-const reload = () => window.location.reload();
+const loadAnswer = () => window.location.reload();
 </script>
 
 <template>
@@ -103,14 +89,14 @@ const reload = () => window.location.reload();
           wording('links.beside', { options: beside.map((o) => o.title || o.id.toUpperCase()).join(', ') })
         }}</label
       >
-      <button class="solid" :disabled="busy || !named" data-test="link-make" @click="make">
+      <button class="solid" :disabled="busy || !named" data-test="link-make" @click="send">
         {{ wording(busy ? 'links.making' : 'links.make') }}
       </button>
     </div>
     <p v-if="fault" class="late" role="alert">{{ fault }}</p>
     <OnceLink v-if="made" :says="wording('links.made', { named: made.named })" :link="made.link" />
-    <LinkList :links="all" @change="attempt(load)">
-      <button class="act" @click="reload">{{ wording('links.load') }}</button>
+    <LinkList :links="all" @change="reload">
+      <button class="act" @click="loadAnswer">{{ wording('links.load') }}</button>
     </LinkList>
   </section>
 </template>

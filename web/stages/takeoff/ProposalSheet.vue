@@ -19,7 +19,7 @@ import ProposalDays from '../../frame/proposal/ProposalDays.vue';
 import ProposalHead from '../../frame/proposal/ProposalHead.vue';
 import ProposalPrice from '../../frame/proposal/ProposalPrice.vue';
 import { VARIATION_WORDS } from './variationWords';
-import { proposalView } from './proposalView';
+import { proposalView, SHOWN_WEEK } from './proposalView';
 import ProposalOptions from './ProposalOptions.vue';
 
 /** What the client reads and signs: the picture from their seat, what it is, when what happens, what it asks of them, the price. */
@@ -43,10 +43,8 @@ const quote = computed(() => props.plan.quote);
 const rules = computed(() => doc.value.quote ?? {});
 const option = computed(() => doc.value.options.find((o) => o.id === props.plan.survey.optionId)!);
 const sum = (minor: number) => money(minor, doc.value.currency);
-/** The week in which it is shown as it will be. */
-const WEEK = 8;
 const grown = computed(() =>
-  props.parts ? grownIn(props.parts, WEEK) : halfGrown(doc.value, option.value, props.field),
+  props.parts ? grownIn(props.parts, SHOWN_WEEK) : halfGrown(doc.value, option.value, props.field),
 );
 const look = computed(() => ({ refraction: false, light: 'day' as const, plants: grown.value }));
 /** As wide as the sheet, and half as high. */

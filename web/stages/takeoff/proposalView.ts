@@ -11,6 +11,9 @@ import { wording } from '../../words/wording';
 
 type Figures = ReturnType<typeof useFigures>;
 
+/** The week in which a proposal shows it as it will be. */
+export const SHOWN_WEEK = 8;
+
 /** A proposal in the client's words, as the sheet has it and a link shows it; its pictures come with the sheet. */
 export function proposalView(doc: Commission, plan: ShownPlan, f: Figures): Omit<ProposalView, 'pictures'> {
   const { brief, studio, quote: rules = {} } = doc;

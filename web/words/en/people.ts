@@ -68,6 +68,8 @@ export const PEOPLE = {
   'people.did.allSignedOut': 'a backup was put in place: everybody signed out',
   'people.did.putOn': 'put somebody on a commission',
   'people.did.takenOff': 'took somebody off a commission',
+  'people.did.clientHandedOver': 'was handed all that is kept of a client',
+  'people.did.clientErased': 'erased a client',
   'people.did.linkGiven': 'gave a link',
   'people.did.linkWithdrawn': 'withdrew a link',
   'people.journal': 'What was done with accounts',
