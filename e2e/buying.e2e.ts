@@ -75,6 +75,29 @@ describe('a shop', () => {
   });
 });
 
+describe('a plant that a shop has not', () => {
+  it('has others that live where it is planted, one of which takes its place in that planting alone', async () => {
+    await b.at.open('/studio/suppliers');
+    await b.at.press('[data-terms="glasshouse-nine"]');
+    await b.at.press('details[open] [data-test="is-shop"] input');
+    await b.page.waitForFunction(async () => (await (await fetch('/api/studio')).json()).catalogue.suppliers.find((s: { id: string }) => s.id === 'glasshouse-nine').shop === true); // prettier-ignore
+    await b.at.open('/c/demo-valley/order');
+    await b.at.press('[data-test="take-terms"]');
+    await b.at.press('[data-supplier="glasshouse-nine"] [data-test="to-shopping"]');
+    await b.page.setViewport({ width: 390, height: 844, hasTouch: true });
+    const before = (await stored('demo-valley')).options[0].plants as { id: string; plant: string }[];
+    await b.at.press('[data-other-for="P-1"] summary');
+    const other = await b.page.$eval('[data-other-for="P-1"] [data-substitute]', (e) => e.getAttribute('data-substitute')!); // prettier-ignore
+    await b.at.press(`[data-other-for="P-1"] [data-substitute="${other}"]`);
+    await b.page.waitForSelector(`[data-shop-line="${other}"], [data-other-for="P-1"] summary`);
+    await b.saved();
+    const after = (await stored('demo-valley')).options[0].plants as typeof before;
+    expect(after.map((p) => p.plant)).toEqual(before.map((p) => (p.id === 'P-1' ? other : p.plant)));
+    expect(after.find((p) => p.id === 'P-2')!.plant).toBe(before.find((p) => p.id === 'P-1')!.plant);
+    await b.page.setViewport({ width: 1280, height: 800, hasTouch: true });
+  });
+});
+
 describe('a substitute', () => {
   it('is shown with what it changes, takes the place of the plant, and gives it back with one undo', async () => {
     await b.at.open('/c/demo-root/planting');

@@ -32,6 +32,10 @@ describe('a sheet that is sent by a link', () => {
     ]);
   });
 
+  it('has answers to choose from with a box each', async () => {
+    expect(await read('<p class="ticks"><span><i></i> yes</span><span><i></i> no, never</span></p>')).toEqual([{ as: 'p', text: '☐\u00a0yes ☐\u00a0no, never' }]); // prettier-ignore
+  });
+
   it('leaves out what is for the screen or said otherwise, and has what no page shows but a link', async () => {
     const html = '<p class="screen-only">Print</p><p>Planted. <span data-skip>The blue is water.</span></p><p style="display: none">hidden</p><div class="for-link" style="display: none"><p>Monday: test</p></div>'; // prettier-ignore
     expect(await read(html)).toEqual([

@@ -20,6 +20,7 @@ export async function sheetBlocks(el: Element): Promise<ReadBlock[]> {
     if (child instanceof HTMLTableElement) found.push(tableOf(child));
     else if (isDrawing(child)) found.push(...(await pictureOf(child)));
     else if (child.classList.contains('row')) found.push(taskOf(child));
+    else if (child.classList.contains('ticks')) found.push(boxesOf(child));
     else if (HEADS[child.tagName]) found.push(...lineOf(HEADS[child.tagName], child));
     else if (hasBlocks(child)) found.push(...(await sheetBlocks(child)));
     else found.push(...lineOf(child.tagName === 'LI' ? 'li' : 'p', child), ...(await drawingsIn(child))); // prettier-ignore
@@ -73,6 +74,11 @@ function taskOf(row: Element): ReadBlock {
   ];
   const given = { ...(when ? { when } : {}), ...(how ? { how } : {}), ...(caution ? { caution } : {}) };
   return { as: 'tick', text: text || wordsOf(row), ...given };
+}
+
+/** Answers to choose from, each with its box. */
+function boxesOf(ticks: Element): ReadBlock {
+  return { as: 'p', text: [...ticks.children].map((answer) => `☐\u00a0${wordsOf(answer)}`).join(' ') };
 }
 
 function tableOf(table: HTMLTableElement): ReadBlock {

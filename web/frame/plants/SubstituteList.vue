@@ -54,4 +54,10 @@ p {
   padding: 0;
   font-style: italic;
 }
+@media (max-width: 700px) {
+  p {
+    padding: 9px 0;
+    border-bottom: 1px solid var(--rule);
+  }
+}
 </style>

@@ -72,5 +72,5 @@ export const PEOPLE = {
   'people.did.clientErased': 'erased a client',
   'people.did.linkGiven': 'gave a link',
   'people.did.linkWithdrawn': 'withdrew a link',
-  'people.journal': 'What was done with accounts',
+  'people.journal': 'What was done with accounts, links and clients',
 } as const;
