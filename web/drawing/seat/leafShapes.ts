@@ -32,12 +32,15 @@ const FOLD = 0.16;
 /** How light a leaf is at its foot and at its tip: what is near the ground is old and in the shade. */
 const [FOOT, TIP] = [0.62, 1.12];
 
+/** A few pixels wide wherever one stands: a fold in it would never be seen, and there are thousands of them. */
+const isNarrow = (leaf: Plant['leaf']) => leaf === 'strap' || leaf === 'needle';
+
 /** Pieces along a leaf that is bent. */
 const PARTS = 4;
 
 /** A leaf too small to be seen bent: foot, tip and both sides, folded along its middle. */
 export function smallLeaf(leaf: Plant['leaf']): BufferGeometry {
-  const at = leaf === 'strap' || leaf === 'needle' ? 0.3 : 0.45;
+  const at = isNarrow(leaf) ? 0.3 : 0.45;
   const side = (FOOT + TIP) / 2;
   return shaped([0, 0, 0, -0.5, at, FOLD, 0.5, at, FOLD, 0, 1, HANGS[leaf ?? 'lance'] * 0.5], [FOOT, side, side, TIP], [0, 3, 1, 0, 2, 3]); // prettier-ignore
 }
@@ -45,20 +48,19 @@ export function smallLeaf(leaf: Plant['leaf']): BufferGeometry {
 /** A leaf one long along y and one wide along x, which hangs over towards z. */
 export function largeLeaf(leaf: Plant['leaf']): BufferGeometry {
   const [outline, hangs] = [OUTLINES[leaf ?? 'lance'], HANGS[leaf ?? 'lance']];
+  const across = isNarrow(leaf) ? [-1, 1] : [-1, 0, 1];
   const [position, light, index]: number[][] = [[], [], []];
   for (let i = 0; i <= PARTS; i++) {
     const t = i / PARTS;
     const half = outline(Math.min(1, Math.max(0.04, t))) / 2;
     const over = hangs * t * t;
-    for (const side of [-1, 0, 1]) {
+    for (const side of across) {
       position.push(side * half, t * (1 - hangs * 0.4 * t), over + (side === 0 ? 0 : FOLD * half));
       light.push(FOOT + (TIP - FOOT) * t - (side === 0 ? 0.06 : 0));
     }
     if (i === PARTS) break;
-    for (const side of [0, 1]) {
-      const k = i * 3 + side;
-      index.push(k, k + 1, k + 3, k + 1, k + 4, k + 3);
-    }
+    const n = across.length;
+    for (let k = i * n; k < i * n + n - 1; k++) index.push(k, k + 1, k + n, k + 1, k + n + 1, k + n);
   }
   return shaped(position, light, index);
 }
