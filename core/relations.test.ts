@@ -24,7 +24,7 @@ const relations = files
 const CENTRAL = [
   'asActual', 'asItWas', 'asPlanned', 'bedMesh', 'beltAlong', 'beltAround', 'bicarbonateG', 'booksOf', 'bowRadius', 'branchSolid', 'brokenDownOf', 'brushed', 'carriedScape',
   'cellCoverage', 'cellGradient', 'cheapestPacks', 'closesLike', 'cooledCelsius', 'coverDays', 'coverShare', 'cutRun', 'difference', 'dliForFactor', 'driftRegion',
-  'evaporationKgPerH', 'facesOf', 'fillUnder', 'firstFill', 'floorLoad', 'followed', 'gapMm', 'gearSeen', 'glassKg', 'goodsHere', 'gripOf', 'grownArea', 'growthOf', 'gypsumG',
+  'evaporationKgPerH', 'facesOf', 'fillUnder', 'firstFill', 'floorLoad', 'followed', 'gapMm', 'gearSeen', 'glassKg', 'goodsHere', 'gripOf', 'grownArea', 'growthOf', 'guideWords', 'gypsumG',
   'heatLoss', 'hiddenShare', 'homeOf', 'intoWaterW', 'isShaded', 'jobIn', 'joinedRegion', 'jointsToHide', 'kilonewtonsFromKg', 'labourOf', 'leastTotal',
   'leftAfter', 'leftOver', 'liftKgf', 'lightMap', 'lightOnDay', 'limbsOf', 'lineOffers', 'litresToHeight', 'loadsOf', 'longestRound', 'measurePocket', 'meshVolume', 'mirrored',
   'mixedCelsius', 'moundSteepestDeg', 'movesWith', 'netLiftKgf', 'onTheHour', 'orderDay', 'otherPrices', 'parted', 'partingBrightness', 'pathRegion', 'pieceFrom',

@@ -119,7 +119,7 @@ function holding({ commission, size }: Job, waiting: Waiting): Step {
 /** Where they wait; what goes elsewhere comes back when the readings of the new water have been good. */
 function awayWords(commission: Job['commission'], { where, animals: count }: Waiting): Text {
   if (where !== 'elsewhere') return say(`holding.${where}.title`, { count });
-  const day = dayPlus(commission.brief.buildDay, backDay(commission));
+  const day = dayPlus(commission.brief.buildDay, backDay());
   return say('holding.elsewhere.title', { count, day: { day } });
 }
 

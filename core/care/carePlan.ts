@@ -19,6 +19,7 @@ import type { Recipe } from '../water/recipe';
 import { roSchedule, type RoSchedule } from '../water/roSchedule';
 import { clocksOf, lightOf, MOST_LIGHT_HOURS, type LightWeek } from '../light/photoperiod';
 import type { CareDay } from './careDay';
+import { datesKept, guideWords, type DateKept, type GuideWords } from './guide';
 import { eventsOf, laterOf, type LaterEvent } from './events';
 import { stockOf, type StockGate } from '../regime/gates';
 import { readingFindings } from '../regime/nitrogen';
@@ -44,6 +45,10 @@ export interface CarePlan {
   until: Day;
   /** How young it is, and what it wants for that. */
   says: Text;
+  /** What else the guide says of this tank. */
+  guide: GuideWords;
+  /** What is to be done once, or on some days in a row. */
+  dates: DateKept[];
   water: {
     school: WaterSchool;
     title: Text;
@@ -123,6 +128,8 @@ export function carePlan(
     says: say(everythingStays(brief) ? 'guide.grown' : brief.rescape ? 'guide.rescape' : 'guide.young', {
       day: { day: dayPlus(brief.buildDay, CARE_DAYS) },
     }),
+    guide: guideWords(commission),
+    dates: datesKept(weeks.flatMap((w) => w.days)),
     water: {
       school: water,
       title: SCHOOLS[water].title,

@@ -87,7 +87,7 @@ function animalEvents(gates: Gates | undefined): Event[] {
 function backEvents(commission: Resolved, survey: Survey): Event[] {
   const waiting = waitingAnimals(commission, survey);
   if (waiting?.where !== 'elsewhere') return [];
-  const [early, back] = backWork(commission);
+  const [early, back] = backWork();
   return [early, { ...back, what: say('event.back', { count: waiting.animals }) }];
 }
 

@@ -51,7 +51,10 @@ export function optionAfter(option: Option, { now, difference: { kept, lines } }
       // What stays as it is is left alone; what is moved, or of which more is wanted, is planted with what there is of it.
       const isAsItWas = asked(p) === asked(now.plants.find((q) => q.id === of)!);
       const isLeftAlone = left.get(`plants ${of}`)!.moved === 0 && (isAsItWas || k.wants <= k.has);
-      return isLeftAlone ? { ...rest, origin: 'here' } : { ...rest, origin: 'bought', ownPlugs: k.has };
+      if (isLeftAlone) return { ...rest, origin: 'here' };
+      // All of it lifted here, its leaves have grown under water.
+      const grown = rest.form === undefined && k.has >= k.wants ? ({ form: 'running' } as const) : {};
+      return { ...rest, ...grown, origin: 'bought', ownPlugs: k.has };
     }),
   };
 } // prettier-ignore

@@ -152,8 +152,8 @@ describe('gear', () => {
     expect(found(planned([{ ...filter, arrives: '2027-01-14' }]), 'gear.late')).toEqual([]);
   });
 
-  it('is unpacked where it is plumbed or plugged and comes by the day; a stand is no part of it', () => {
-    const bought = [filter, { id: 's', kind: 'stand', name: 'stand', watts: 0 }, { id: 'l', kind: 'lamp', name: 'light', watts: 30, arrives: '2027-01-15' }, { id: 'h', kind: 'heater', name: 'old heater', watts: 50, origin: 'here' }]; // prettier-ignore
+  it('is unpacked where it is plumbed or plugged and comes by the day; a stand is no part of it, nor a kettle beside it', () => {
+    const bought = [filter, { id: 's', kind: 'stand', name: 'stand', watts: 0 }, { id: 'l', kind: 'lamp', name: 'light', watts: 30, arrives: '2027-01-15' }, { id: 'h', kind: 'heater', name: 'old heater', watts: 50, origin: 'here' }, { id: 'k', name: 'kettle, same circuit', watts: 2_000 }]; // prettier-ignore
     const detail = planned(bought).build.tasks.find((t) => t.id === 'unpack')!.detail;
     expect(String(detail)).toBe('filter: with hoses, clamps and leads; nothing is missing');
   });

@@ -177,9 +177,13 @@ const NOT_SET_OUT: ReadonlySet<GearKind | undefined> = new Set([
   'media',
 ]);
 
-/** Devices that are unpacked and set out on the build day: of those that come by then, what is plumbed or plugged. */
+/**
+ * Devices that are unpacked and set out on the build day: of those that come by then, what is plumbed or plugged. What nobody can
+ * tell and nobody said anything of hangs on the circuit beside the tank: a kettle.
+ */
 export function unpackedDevices({ gear }: Pick<Geared, 'gear'>): readonly Gear[] {
-  return gear.filter((g) => g.origin !== 'here' && !g.late && !NOT_SET_OUT.has(g.kind));
+  const isBeside = (g: Gear) => g.kind === undefined && g.origin === undefined;
+  return gear.filter((g) => g.origin !== 'here' && !g.late && !NOT_SET_OUT.has(g.kind) && !isBeside(g));
 }
 
 /** Of those, what is new to a tank that runs: it says that it is bought, or comes out of the stock. */

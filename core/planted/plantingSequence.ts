@@ -13,6 +13,8 @@ export interface Turn extends Packs {
   planting: Planting;
   measured: PlantingSurvey;
   count: number;
+  /** Plugs that are lifted out of this tank and set again. */
+  lifted: number;
   /** Days after the build on which it goes in, 0 on the day; left out for what is there already. */
   afterDays?: number;
 }
@@ -26,7 +28,7 @@ export interface Turn extends Packs {
 export function plantingSequence(commission: Resolved, { plantings }: Survey): Turn[] {
   const { brief, option } = commission;
   const turns = option.plants.map((planting, i): Turn => {
-    const { plant, origin, laterDays } = plantingOf(commission, planting.id);
+    const { plant, origin, laterDays, lifted } = plantingOf(commission, planting.id);
     const count = plantings[i].plugs;
     return {
       id: planting.id,
@@ -34,6 +36,7 @@ export function plantingSequence(commission: Resolved, { plantings }: Survey): T
       planting,
       measured: plantings[i],
       count,
+      lifted,
       ...packsOf(option, planting, plant, count, origin === 'bought'),
       ...(origin === 'here' || comesGrown(planting) ? {} : { afterDays: laterDays }),
     };

@@ -45,13 +45,16 @@ export function testedBefore(
 /** With fish in from the first day ammonia is read each day of the first week (common practice). */
 const FISH_IN_TESTS = [1, 2, 3, 4, 5, 6, 7];
 
+/** Days of the two readings after which animals that were elsewhere come back (common practice). */
+export const FIRST_TWO = [1, 2];
+
 /**
- * Days on which a reading decides something at once: the first two where animals live through the work or come back from elsewhere, the first week with
- * fish in from the first day, the first day before any come on a mature filter.
+ * Days on which a reading decides something at once: the first week with fish in from the first day, be they new or there all along; the first two where
+ * animals live through the work or come back from elsewhere, the first day before any come on a mature filter.
  */
 export function earlyTests({ brief }: Resolved): number[] {
-  if (livesThrough(brief) || waitingOf(brief) === 'elsewhere') return [1, 2];
   if (waterSchoolOf(brief) === 'fish-in') return FISH_IN_TESTS;
+  if (livesThrough(brief) || waitingOf(brief) === 'elsewhere') return FIRST_TWO;
   const coming = (brief.livestock ?? []).some((s) => !s.present);
   return filterStateOf(brief) === 'mature' && coming ? [1] : [];
 }

@@ -105,6 +105,8 @@ export interface ResolvedPlanting extends Timed {
   laterDays: number;
   /** Plugs that are at hand without being bought. */
   atHand: number;
+  /** Those of them that are lifted out of this tank and set again: they stand on no shelf. */
+  lifted: number;
 }
 
 /** What is strewn by hand. */
@@ -173,7 +175,9 @@ export function resolve(commission: Commission, survey: Survey): Resolved {
       ...layers[i],
       ...layerTime(filled, layers[i], pouredBy.get(layer.id)),
     })),
-    plantings: byId(option.plants, (p) => plantingIn(filled, option, p, counted.get(p.id) ?? 0)),
+    plantings: byId(option.plants, (p, i) =>
+      plantingIn(filled, option, p, counted.get(p.id) ?? 0, asked.plants[i].now !== undefined),
+    ),
     strewn: (option.strewn ?? []).map((strewn, i) => strewnIn(filled, strewn, survey.strewn[i])),
     limits: {
       clearFrontMm: CLEAR_FRONT_MM.least,
@@ -286,7 +290,7 @@ function layerIn(commission: Commission, layer: Layer, role: Role, volumeL: numb
   };
 } // prettier-ignore
 
-function plantingIn(commission: Commission, option: Option, planting: Planting, plugs: number): ResolvedPlanting {
+function plantingIn(commission: Commission, option: Option, planting: Planting, plugs: number, wasHere: boolean): ResolvedPlanting {
   const plant = plantOf(commission, planting.plant);
   const origin = plantingOrigin(commission.brief, planting);
   const isBought = origin === 'bought';
@@ -301,12 +305,7 @@ function plantingIn(commission: Commission, option: Option, planting: Planting, 
       : sitting === undefined && laterDays > 0
         ? { sitting: BUILD, onDay: laterDays }
         : timed(commission, sitting, planting.inWaterMm === undefined ? taskOfPlant(plant) : `submerged-${plant.id}`);
-  return {
-    planting,
-    plant,
-    origin,
-    ...time,
-    laterDays: Math.max(0, time.onDay),
-    atHand: isBought ? packsOf(option, planting, plant, plugs, true).ownPlugs : plugs,
-  };
+  const atHand = isBought ? packsOf(option, planting, plant, plugs, true).ownPlugs : plugs;
+  const lifted = isBought && wasHere ? atHand : 0;
+  return { planting, plant, origin, ...time, laterDays: Math.max(0, time.onDay), atHand, lifted };
 } // prettier-ignore

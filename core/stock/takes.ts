@@ -11,7 +11,7 @@ import { SHELF_UNITS, type Take } from './shelf';
 /**
  * What a scape takes off the studio's shelf: soil and sand as they are poured, what is strewn, plugs, also those of one's own
  * that go in before bought ones; and what was taken there for a line of the take-off, an opened bag or a bottle of glue. Pieces are not of it: each has a number of its own in the yard. What comes out of a scape
- * that is broken down, or grown on a piece, stands on no shelf.
+ * that is broken down, is lifted here and set again, or grown on a piece, stands on no shelf.
  * Valid for the option that was resolved. Leaves out: tools, which come back.
  * Test: stock.test.ts, "takes as much as it pours and plants".
  */
@@ -34,10 +34,12 @@ export function takesOf(job: Resolved, survey: Survey, lines: readonly TakeOffLi
       on: on(s.onDay),
     }));
   const plugs = survey.plantings.flatMap(({ id }): Take[] => {
-    const { planting, plant, origin, atHand, onDay } = plantingOf(job, id);
+    const { planting, plant, origin, atHand, lifted, onDay } = plantingOf(job, id);
     const isOwn =
       origin === 'stock' ? planting.from === undefined && !comesGrown(planting) : origin === 'bought';
-    return isOwn ? [{ of: plant.id, name: plant.name, amount: atHand, unit: 'plug', on: on(onDay) }] : [];
+    return isOwn
+      ? [{ of: plant.id, name: plant.name, amount: atHand - lifted, unit: 'plug', on: on(onDay) }]
+      : [];
   });
   const byHand = (job.taken ?? []).flatMap((t): Take[] => {
     const line = t.from === 'shelf' ? lines.find((l) => l.id === t.item) : undefined;

@@ -6,6 +6,8 @@ import { pieceOf, type Resolved } from '../resolved/resolved';
 import { aheadOf } from '../beforehand/ahead';
 import { triedAheadDays } from '../sittings/homes';
 import type { Survey } from '../survey/survey';
+import { LOAD_CONSTANT_KG } from '../site/lifting';
+import { inKg } from '../words/measure';
 import { say } from '../words/text';
 import type { Working } from '../words/working';
 import { lineOf, neededFrom, type TakeOffLine } from './line';
@@ -13,6 +15,9 @@ import { strewnSteps } from './strewn';
 
 /** Stone bought for each kilogram placed when the studio has not said (common practice: 1.5 to 2). */
 export const USUAL_STONE_FACTOR = 1.5;
+
+/** A stone that nobody lifts alone is bought as that very one: there is no yard in which the others would stay (common practice). */
+export const CHOSEN_ALONE_KG = LOAD_CONSTANT_KG;
 
 /** In which order they are listed. */
 const ORDER: readonly Material['kind'][] = ['stone', 'wood', 'ware'];
@@ -60,15 +65,20 @@ function stoneLine(commission: Resolved, survey: Survey, material: Material): Ta
   const pieces = survey.pieces.filter((p) => p.material === material.id);
   const placed = pieces.reduce((sum, p) => sum + p.massKg, 0);
   const own = pieces.filter(isOwn).reduce((sum, p) => sum + p.massKg, 0);
+  const alone = pieces
+    .filter((p) => !isOwn(p) && p.massKg > CHOSEN_ALONE_KG)
+    .reduce((sum, p) => sum + p.massKg, 0);
+  const choice = (placed - own - alone) * factor;
   const strewn = commission.strewn.filter((s) => s.material.id === material.id);
   const strewnKg = kgOf(strewn);
   const strewnBoughtKg = kgOf(strewn.filter((s) => s.origin === 'bought'));
   // A handful is not chosen stone by stone: nothing more of it is bought to choose from.
-  const needed = (placed - own) * factor + strewnBoughtKg;
+  const needed = choice + alone + strewnBoughtKg;
   const chosen: Working[] = [
     { step: say('placed'), value: placed, unit: 'kg', note: say('placed.note', { count: pieces.length }) },
     ...(own > 0 ? [{ step: say('less.own'), value: -own, unit: 'kg', note: say('less.own.note') }] : []),
-    { step: say('stone.choice', { factor }), value: (placed - own) * factor, unit: 'kg', note: say('stone.choice.note') }, // prettier-ignore
+    ...(choice > 0 || alone === 0 ? [{ step: say('stone.choice', { factor }), value: choice, unit: 'kg', note: say('stone.choice.note') }] : []), // prettier-ignore
+    ...(alone > 0 ? [{ step: say('stone.alone'), value: alone, unit: 'kg', note: say('stone.alone.note', { most: inKg(CHOSEN_ALONE_KG, 0) }) }] : []), // prettier-ignore
   ];
   const workings = [...(placed > 0 ? chosen : []), ...strewnSteps(strewnKg, strewnBoughtKg, 'kg')];
   return lineOf({

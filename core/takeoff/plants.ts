@@ -1,5 +1,5 @@
-import type { Pack, Plant } from '../commission/schema';
-import { plantingOf, type Resolved } from '../resolved/resolved';
+import type { Origin, Pack, Plant } from '../commission/schema';
+import { plantingOf, type Resolved, type ResolvedPlanting } from '../resolved/resolved';
 import type { Survey } from '../survey/survey';
 import { packsOf } from '../planting/packs';
 import { rounded } from '../units/quantity';
@@ -103,10 +103,17 @@ function plantLine(commission: Resolved, survey: Survey, id: string): TakeOffLin
     packs: splitPacks(plant),
     held: Math.max(0, Math.ceil(held - 1e-6)),
     ...neededFrom(bought.map((p) => plantingOf(commission, p.id).onDay)),
-    origins: plantings.map(originOf),
+    origins: plantings.flatMap((p) => originsOf(plantingOf(commission, p.id))),
     workings,
   });
 }
+
+/** Where the plugs of a planting come from: those of one's own beside the bought ones too. */
+const originsOf = ({ origin, atHand, lifted }: ResolvedPlanting): Origin[] => [
+  origin,
+  ...(lifted > 0 ? ['here' as const] : []),
+  ...(origin === 'bought' && atHand > lifted ? ['stock' as const] : []),
+];
 
 /** The cheapest packs of a plant for so many plugs and the spare ones, split as usual, and their price; undefined where nobody sells it. */
 export function packsForPlugs(plant: Plant, plugs: number, spare: number): { packs: number; priceMinor: number } | undefined {

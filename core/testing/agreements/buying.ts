@@ -93,6 +93,19 @@ export const BUYING: Agreements = {
     ];
     return bought.filter((id) => !has(id));
   },
+  'plugs that are lifted here stand on no shelf, and the take-off says where they come from': (c) => {
+    const job = resolved(c.doc, c.p.survey);
+    return [...job.plantings.values()].filter(({ lifted, atHand, plant, planting, origin }) => {
+      const line = c.p.takeOff.lines.find((l) => l.id === plant.id);
+      const others = [...job.plantings.values()].some((q) => q.plant.id === plant.id && q.planting.id !== planting.id); // prettier-ignore
+      const isTaken = c.p.takes.some((t) => t.of === plant.id && t.unit === 'plug');
+      return (
+        lifted > atHand ||
+        (lifted > 0 && !line?.origins.includes('here')) ||
+        (lifted > 0 && lifted === atHand && origin === 'bought' && !others && isTaken)
+      );
+    });
+  },
   'a device is bought when it says so, and by nothing else': (c) => {
     const lines = c.p.takeOff.lines.filter((l) => l.kind === 'gear').map((l) => l.id);
     const own = gearOf(c.doc)

@@ -1,5 +1,7 @@
+import { materialOf, optionOf } from '../../commission/lookup';
 import { animalsOf } from '../../commission/usual';
-import { daysFrom } from '../../calendar/day';
+import { gearOf } from '../../gear/gear';
+import { dayPlus, daysFrom } from '../../calendar/day';
 import { plan, type Plan } from '../../pipeline/plan';
 import { jobDocument } from '../anyJob';
 import { spoken } from '../../words/english';
@@ -30,6 +32,33 @@ export const GUIDE: Agreements = {
   },
   'a reading stands just before animals come': (c) =>
     events(c).filter(([d, e]) => /may come/.test(e) && d <= 56 && !careDays(c).some((t) => t.test && t.afterDays <= d && t.afterDays >= d - 3)), // prettier-ignore
+  'where the guide says that ammonia is read each day of the first week it is': (c) => {
+    const says = c.p.care.stock ? words(c.p.care.stock.says) : '';
+    if (!says.includes('each day of the first week')) return [];
+    return careDays(c).filter((d) => d.afterDays <= 7 && !d.test);
+  },
+  'the guide speaks of wood, stone, heater and pump only where there are some': (c) => {
+    const { unplug, refill, passes } = c.p.care.guide;
+    const option = optionOf(c.doc, c.p.survey.optionId);
+    const has = (kind: string) => option.pieces.some((q) => materialOf(c.doc, q.material).kind === kind);
+    const listed = gearOf(c.doc);
+    const runs = (...kinds: string[]) =>
+      listed.length === 0 || listed.some((g) => kinds.includes(g.kind ?? ''));
+    return [
+      [words(passes), /new wood/, has('wood')],
+      [words(passes), /on the stones/, has('stone')],
+      [words(refill), /large stone/, has('stone')],
+      [words(unplug), /heater/, runs('heater')],
+      [words(unplug), /pump/, runs('filter', 'pump')],
+    ].filter(([said, of, isThere]) => (of as RegExp).test(said as string) && !isThere);
+  },
+  'what the guide says of days is all that is due on them, each once': (c) => {
+    const said = c.p.care.dates.flatMap(({ from, to, what }) =>
+      Array.from({ length: daysFrom(from, to) + 1 }, (_, i) => `${dayPlus(from, i)} ${words(what)}`),
+    );
+    const due = careDays(c).flatMap((d) => d.events.map((e) => `${d.day} ${words(e)}`));
+    return said.sort().join('\n') === due.sort().join('\n') ? [] : [said, due];
+  },
   'a finding is said once of one place, and says something': (c) => {
     const said = c.p.findings.map((f) => `${f.id} ${JSON.stringify(f.at)} ${words(f.says)}`);
     return said.filter((s, i) => said.indexOf(s) !== i || s.endsWith(' '));

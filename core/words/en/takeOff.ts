@@ -33,6 +33,8 @@ export const TAKE_OFF = {
   'less.own.note': 'from the yard, the client, or in the tank now',
   'stone.choice': 'bought × {factor} to choose from',
   'stone.choice.note': 'common practice 1.5 to 2; the rest stays in the yard',
+  'stone.alone': 'bought as they are',
+  'stone.alone.note': 'heavier than {most}: chosen one by one, none to choose from',
   'pieces.to.buy': 'pieces to buy',
   'pieces.own': '{count} own',
   'planting.counted': '{planting} counted',

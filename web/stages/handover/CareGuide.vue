@@ -57,10 +57,22 @@ const mix = computed(() => {
   return ` Mix ${said.join(', ')}.`;
 });
 const conditioner = computed(() => f.said(props.care.water.conditionerMl, 'mL', 0));
-const events = computed(() =>
-  props.care.weeks
-    .flatMap((w) => w.days)
-    .flatMap((d) => d.events.map((what) => ({ day: d.day, what: f.words(what) }))),
+const change = computed(() => {
+  const { unplug, refill } = props.care.guide;
+  return wording('careGuide.change', {
+    unplug: f.words(unplug),
+    refill: f.words(refill),
+    warmth: warmth.value,
+    mix: mix.value,
+    conditioner: conditioner.value,
+  });
+});
+const dates = computed(() =>
+  props.care.dates.map(({ from, to, what }) => ({
+    days:
+      from === to ? shortDay(from) : wording('careGuide.each', { from: shortDay(from), to: shortDay(to) }),
+    what: f.words(what),
+  })),
 );
 /** The day on which it was planted, where the water came weeks later. */
 const dryFrom = computed(() => props.care.dryFrom && longDay(props.care.dryFrom));
@@ -156,7 +168,7 @@ const fed = computed(() => props.care.weeks.some((w) => w.days.some((d) => d.dos
       <section>
         <h2>Changing {{ litres }}</h2>
         <p>
-          {{ wording('careGuide.change', { warmth, mix, conditioner }) }}
+          {{ change }}
           <template v-if="slack">{{ wording('careGuide.slack', { days: slack }) }}</template>
         </p>
       </section>
@@ -169,7 +181,7 @@ const fed = computed(() => props.care.weeks.some((w) => w.days.some((d) => d.dos
       </section>
       <section>
         <h2>Dates to keep</h2>
-        <p v-for="e in events" :key="`${e.day} ${e.what}`"><b>{{ shortDay(e.day) }}</b> {{ e.what }}</p>
+        <p v-for="e in dates" :key="`${e.days} ${e.what}`"><b>{{ e.days }}</b> {{ e.what }}</p>
       </section>
       <section v-if="care.later.length" data-test="care-later">
         <h2>After the eight weeks</h2>
@@ -183,9 +195,8 @@ const fed = computed(() => props.care.weeks.some((w) => w.days.some((d) => d.dos
       </section>
       <section>
         <h2>Do not worry about</h2>
-        <p>
-          {{ wording('careGuide.doNotWorry') }}
-        </p>
+        <p>{{ f.words(care.guide.passes) }}</p>
+        <p>{{ wording('careGuide.panes') }}</p>
       </section>
       <section>
         <h2>Ring us when</h2>

@@ -33,7 +33,9 @@ const AISLES: Record<LineKind, string> = {
         }}<template v-if="shopping.leftMinor !== undefined"
           >,
           <b :class="{ over: shopping.leftMinor < 0 }">{{
-            wording('shopping.left', { left: sum(shopping.leftMinor) })
+            shopping.leftMinor < 0
+              ? wording('shopping.over', { over: sum(-shopping.leftMinor) })
+              : wording('shopping.left', { left: sum(shopping.leftMinor) })
           }}</b></template
         >
       </p>

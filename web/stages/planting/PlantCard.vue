@@ -16,6 +16,7 @@ import SittingField from '../../document/SittingField.vue';
 import { useFigures } from '../../units/figures';
 import HideJoints from './HideJoints.vue';
 import { livesWords } from './livesWords';
+import { ownWords } from './ownWords';
 import PlantComesFrom from './PlantComesFrom.vue';
 import KeepForStudio from './KeepForStudio.vue';
 import PackFields from '../../document/catalogue/PackFields.vue';
@@ -158,7 +159,7 @@ const lives = computed(() => (part.value ? livesWords(part.value, props.lit, flo
       <b class="fig">{{ f.said(part.count, 'plug') }}</b
       ><template v-if="planting.region">
         {{ ' ' + wording('plantCard.alongSlope', { area: f.said(part.netM2, 'm²', 3) }) }}</template
-      ><template v-if="part.ownPlugs">, {{ part.ownPlugs }} of your own</template>,
+      >{{ ownWords(part) }},
       {{ f.said(planting.packs ?? part.packsNeeded, 'pack') }}
     </p>
     <WaysOut

@@ -10,6 +10,7 @@ import { useCommission } from '../../document/commissionStore';
 import { useFrame } from '../../frame/planKey';
 import { longDay } from '../../units/days';
 import { useFigures } from '../../units/figures';
+import { ownWords } from './ownWords';
 import { wording } from '../../words/wording';
 
 /** To print: every plug where it goes, numbered in planting order, with what is prepared first. */
@@ -133,7 +134,7 @@ const print = () => window.print();
               ><template v-if="p.planting.on">, on {{ p.planting.on }}</template>
             </td>
             <td>
-              {{ p.count }}{{ p.ownPlugs ? `, ${p.ownPlugs} of your own` : ''
+              {{ p.count }}{{ ownWords(p)
               }}<template v-if="p.missing">, <b>{{ p.missing }} missing</b></template>
             </td>
             <td>{{ p.planting.packs ?? p.packsNeeded }}</td>

@@ -45,7 +45,7 @@ const from = computed(() => {
   const packs = (plant.value ?? material.value)?.packs ?? [];
   const ids = new Set(props.line.packs.map((c) => packs.find((p) => p.id === c.pack)?.supplier));
   const names = props.commission.catalogue.suppliers.filter((s) => ids.has(s.id)).map((s) => s.name);
-  const own = [...props.line.origins.map((o) => OWN[o]), props.fromShelf ? 'own shelf' : ''].filter(Boolean).join(', '); // prettier-ignore
+  const own = [...props.line.origins.map((o) => (o === 'stock' && plant.value ? 'own plants' : OWN[o])), props.fromShelf ? 'own shelf' : ''].filter(Boolean).join(', '); // prettier-ignore
   return (
     [names.join(', '), own].filter(Boolean).join('; ') || (props.line.priced ? '' : 'not in the catalogue')
   );

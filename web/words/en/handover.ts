@@ -14,15 +14,16 @@ export const HANDOVER = {
   'careDays.feed': 'feed the plants',
   'careGuide.dose': 'feed the plants: one dose of {dose} for {litres}, as its label says',
   'careGuide.change':
-    'Pull the plugs of heater and pump first. Siphon into buckets; start it without swallowing. Refill slowly over the large stone, as warm as the tank: {warmth}.{mix} Put {conditioner} of conditioner in first, or what its label says. Then plug in again, with dry hands.',
+    '{unplug} Siphon into buckets; start it without swallowing. {refill}, as warm as the tank: {warmth}.{mix} Put {conditioner} of conditioner in first, or what its label says. Then plug in again, with dry hands.',
   'careGuide.slack':
     'It may fall {days, plural, one {a day} other {# days}} before or after its day; it does not fall out, and is not doubled.',
   'careGuide.light': 'The timer does it: light from {on} to {off}.',
   'careGuide.lightStays': 'Do not lengthen it; the weeks beside the calendar say when it grows.',
   'careGuide.bottle':
     'The bottle stands upright and fixed in an aired room. If it hisses, open a window, leave the room and ring us.',
-  'careGuide.doNotWorry':
-    'White slime on new wood for two or three weeks, a few melting leaves, a little brown dust on the stones. Wipe the panes once a week, keep the blade clear of the sand.',
+  'careGuide.panes':
+    'Wipe the panes once a week, with nothing of the bed under the blade: a grain scratches the glass.',
+  'careGuide.each': '{from} to {to}, each day',
   'careGuide.ringUs':
     'the water smells, fish gasp, ammonia or nitrite is above zero with animals inside, or a lamp, pump or wire is wet: then switch off at the socket first. Never release plants or animals outdoors.',
   'handoverStage.light': '{hours} h at {percent} %, up to {lastHours} h at {lastPercent} %',

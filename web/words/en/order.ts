@@ -14,6 +14,7 @@ export const ORDER = {
   'shopping.title': 'Shopping list',
   'shopping.paid': '{paid} paid',
   'shopping.left': '{left} left of the budget',
+  'shopping.over': '{over} over the budget',
   'shopping.back': 'Back to the order',
   'shopping.none':
     'Nothing is bought in a shop. Under Studio, Suppliers, Terms a supplier is marked as one where one goes and chooses in the hand.',

@@ -23,6 +23,8 @@ export const PLANTING = {
   'overlayWords.portsGuessed': '; outflow and intake taken at the two ends of the back',
   'overlayWords.noFilter': 'No filter with its litres an hour is listed under Vessel and site.',
   'overlayWords.section': 'From front to back through the spot last touched on the plan.',
+  'plantCard.lifted': '{count} lifted here',
+  'plantCard.own': '{count} of your own',
   'plantCard.declined': 'own stock declined',
   'plantCard.declined.algae': 'for its algae',
   'plantCard.declined.snails': 'for its snails',
