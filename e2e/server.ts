@@ -5,7 +5,7 @@ import { join } from 'node:path';
 
 const root = join(import.meta.dirname, '..');
 /** A program of the project as it was built. */
-const program = (name: string) => join(root, 'dist', 'node', `${name}.js`);
+export const built = (name: string) => join(root, 'dist', 'node', `${name}.js`);
 
 /** The server as a process of its own. */
 export interface Running {
@@ -19,7 +19,7 @@ export interface Running {
 
 /** Starts the server on a folder and waits for the line that says where it is; rejects with what it said instead. */
 export function serverOn(data: string, env: Record<string, string> = {}): Promise<Running> {
-  const child = spawn(process.execPath, ['--enable-source-maps', program('server/main')], {
+  const child = spawn(process.execPath, ['--enable-source-maps', built('server/main')], {
     cwd: root,
     env: { ...process.env, UTSUWA_DATA: data, PORT: '0', ...env },
   });
@@ -61,7 +61,7 @@ async function filledOnce(): Promise<string> {
 
 /** Puts the demo's data into a folder. */
 export function fillDemo(folder: string, ...how: string[]): void {
-  execFileSync(process.execPath, [program('demo/fill'), ...how], {
+  execFileSync(process.execPath, [built('demo/fill'), ...how], {
     env: { ...process.env, UTSUWA_DATA: folder },
   });
 }

@@ -7,6 +7,7 @@ import { killsDuringBackups, killsDuringCreations, killsDuringMigrations, killsD
 import { lockedElsewhere, twoServers } from './locks';
 import { manyCommissions } from './many';
 import { memory } from './memory';
+import { machinesGone } from './replica';
 import type { Result } from './result';
 import { browserKilled, closedAndReopened, twoBrowsers, typedAndGone } from './typed';
 import { visits } from './visits';
@@ -37,6 +38,7 @@ const MEASUREMENTS: Record<string, () => Promise<Result>> = {
   migrations: () => killsDuringMigrations(100),
   backups: () => killsDuringBackups(60),
   restores: () => killsDuringRestores(100),
+  replica: () => machinesGone(5),
 };
 
 const asked = process.argv.slice(2);

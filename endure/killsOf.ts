@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { createClient } from '@libsql/client';
 import sharp from 'sharp';
-import { serverOn } from '../e2e/server';
+import { built, serverOn } from '../e2e/server';
 import { backUp } from '../server/store/backups';
 import { columnsOf } from '../server/store/columns';
 import { createCommission } from '../server/store/commissions';
@@ -19,7 +19,6 @@ import { result, type Result } from './result';
  */
 
 const root = join(import.meta.dirname, '..');
-const built = (name: string) => join(root, 'dist', 'node', `${name}.js`);
 /** Rows of a database, as another program sees them. */
 async function rowsIn(file: string, query: string): Promise<unknown[]> {
   const client = createClient({ url: pathToFileURL(file).href });

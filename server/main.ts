@@ -33,7 +33,7 @@ async function main(): Promise<void> {
   const folder = dataFolder();
   // Its threads begin while the database is opened: they are wanted with the first save.
   const pool = openJobs();
-  const store = await openStore(folder);
+  const store = await openStore(folder, { replica: process.env.UTSUWA_REPLICA });
   await releaseInterrupted(store);
   // A server that runs for months keeps its promises too. What fails is said and tried again the next time.
   let caring = Promise.resolve();

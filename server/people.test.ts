@@ -236,7 +236,7 @@ describe('the table', () => {
     expect(routeOf('GET', '/api/commissions/a/b/c/d')).toBeUndefined();
     expect(isAllowed('GET /api/none', 'owner')).toBe(false);
     const [all, design] = [mayDo('owner'), mayDo('designer')];
-    expect(all.filter((what) => !design.includes(what))).toEqual(['house', 'priceLists', 'erase', 'standIns', 'people']); // prettier-ignore
+    expect(all.filter((what) => !design.includes(what))).toEqual(['house', 'kept', 'priceLists', 'erase', 'standIns', 'people']); // prettier-ignore
     expect([mayDo('books'), mayDo('crew'), mayDo('guest')]).toEqual([
       ['change', 'week', 'prices', 'glances', 'order'],
       ['change', 'photograph', 'pictures'],

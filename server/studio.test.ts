@@ -27,6 +27,13 @@ describe('the studio over the network', () => {
     expect(crew.body.title).toBe('crew is 9, must be at most 4.');
   });
 
+  it('says when it was backed up last, and that nothing follows it elsewhere', async () => {
+    expect((await api().get('/api/studio/kept').expect(200)).body).toEqual({});
+    await server.store.backUpDaily();
+    const { backupAt } = (await api().get('/api/studio/kept')).body as { backupAt: string };
+    expect(Date.parse(backupAt)).toBeLessThanOrEqual(Date.now());
+  });
+
   it('knows its people, and animals of its own', async () => {
     const house = { name: 'Fenwick Row', currency: 'GBP', people: ['Ida', 'Olu'], weekBegins: 'sun' };
     await api().put('/api/studio/house').send(house).expect(204);

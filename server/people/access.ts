@@ -66,6 +66,7 @@ export const ACCESS: ReadonlyMap<string, Allowed> = new Map<string, Allowed>([
   ['GET /api/people/journal', OWNER],
   // What concerns the whole studio, or a person who is a client, and cannot be taken back.
   ['PUT /api/studio/house', OWNER],
+  ['GET /api/studio/kept', OWNER],
   ['POST /api/studio/suppliers/:id/prices', OWNER],
   ['GET /api/clients/export', OWNER],
   ['POST /api/clients/erase', OWNER],
@@ -136,6 +137,7 @@ export const ACCESS: ReadonlyMap<string, Allowed> = new Map<string, Allowed>([
 /** What a page shows only to who may do it, by the route that it asks. */
 const TOLD = {
   house: 'PUT /api/studio/house',
+  kept: 'GET /api/studio/kept',
   priceLists: 'POST /api/studio/suppliers/:id/prices',
   erase: 'POST /api/clients/erase',
   standIns: 'GET /api/stand-ins/suppliers',

@@ -23,6 +23,7 @@ import {
   soldBy,
   type ListName,
 } from '../store/lists';
+import { lastBackupAt } from '../store/backups';
 import { dropOffers } from '../store/offers';
 import { reservedOnShelf } from '../store/shelf';
 import { keepHouse } from '../store/studio';
@@ -59,6 +60,12 @@ const shelfAsk = z.object({ today: z.string().refine(isDay), besides: z.string()
 /** The studio itself: what it is called and how it works, and its catalogue row by row. */
 export function studioRoutes(store: Store): Router {
   const routes = Router();
+
+  routes.get('/kept', async (_req, res) => {
+    const replica = store.replica();
+    const backupAt = await lastBackupAt(store.folder);
+    res.json({ ...(backupAt ? { backupAt } : {}), ...(replica ? { replica } : {}) });
+  });
 
   routes.put('/house', smallJson(), async (req, res) => {
     await keepHouse(store, read(houseSchema, req.body));

@@ -1,5 +1,5 @@
 import { existsSync } from 'node:fs';
-import { chmod, copyFile, mkdir, readdir, rename, rm } from 'node:fs/promises';
+import { chmod, copyFile, mkdir, readdir, rename, rm, stat } from 'node:fs/promises';
 import { basename, join } from 'node:path';
 import { connect, type Connection } from './connection';
 import { DATABASE, ownFile } from './folder';
@@ -41,6 +41,13 @@ export async function backupsIn(folder: string): Promise<Backup[]> {
     })
     .sort((a, b) => b.day.localeCompare(a.day) || Number(!!a.before) - Number(!!b.before) || (b.time ?? '').localeCompare(a.time ?? '')); // prettier-ignore
 }
+
+/** When the newest backup was made, ISO 8601; undefined where there is none. */
+export async function lastBackupAt(folder: string): Promise<string | undefined> {
+  const made = await Promise.all((await backupsIn(folder)).map(({ file }) => stat(file).then((s) => s.mtime, () => undefined)));
+  const [last] = made.filter((m) => m !== undefined).sort((a, b) => b.getTime() - a.getTime());
+  return last?.toISOString();
+} // prettier-ignore
 
 export interface BackUp {
   /** Names the migration that follows. */

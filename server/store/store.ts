@@ -7,6 +7,7 @@ import { ROOT } from '../root';
 import { backUp, backUpDaily, backupsIn, type BackUp } from './backups';
 import { connect, type Connection, type Database } from './connection';
 import { claimFolder, closeToOthers, DATABASE, ownFile } from './folder';
+import { openReplica, type Replica, type ReplicaState } from './replica/replica';
 import { StoreTrouble } from './trouble';
 import { removeUnfinished } from './unfinished';
 
@@ -29,6 +30,8 @@ export interface Store {
   backUpDaily(how?: BackUp): Promise<string | undefined>;
   /** Makes one more where something was written since the last that this store made. */
   backUpChanges(how?: BackUp): Promise<string | undefined>;
+  /** How the replica elsewhere does; undefined where there is none. */
+  replica(): ReplicaState | undefined;
   /** Tells a second process that wants the folder where this one answers. */
   announce(url: string): Promise<void>;
   close(): Promise<void>;
@@ -38,9 +41,10 @@ const MIGRATIONS = join(ROOT, 'server', 'store', 'migrations');
 
 /**
  * Opens (or makes) the database in a folder that no other process has, and brings it up to date. Refused with
- * a sentence that says what to do: a folder in use, a damaged file, one of a newer version.
+ * a sentence that says what to do: a folder in use, a damaged file, one of a newer version. `replica` is a folder elsewhere to which
+ * a copy follows every write.
  */
-export async function openStore(folder: string): Promise<Store> {
+export async function openStore(folder: string, { replica }: { replica?: string } = {}): Promise<Store> {
   const claim = await claimFolder(folder);
   await removeUnfinished(folder);
   const file = join(folder, DATABASE);
@@ -51,7 +55,7 @@ export async function openStore(folder: string): Promise<Store> {
     await checked(connection, folder);
     await broughtUpToDate(connection, folder);
     await closeToOthers(folder);
-    return storeOf(folder, connection, claim);
+    return storeOf(folder, connection, claim, replica ? await openReplica(folder, replica) : undefined);
   } catch (error) {
     await connection?.close();
     await claim.release();
@@ -112,6 +116,7 @@ function storeOf(
   folder: string,
   connection: Connection,
   claim: Awaited<ReturnType<typeof claimFolder>>,
+  replica: Replica | undefined,
 ): Store {
   const queue = pLimit(1);
   const apart = pLimit(1);
@@ -137,7 +142,9 @@ function storeOf(
         changed ||= hasChanged(result);
         return result;
       }),
-    scrub: () => queue(() => connection.scrub()),
+    // What was deleted must not come back with a replica either.
+    scrub: () => queue(() => (replica ? replica.anew(() => connection.scrub()) : connection.scrub())),
+    replica: () => replica?.state(),
     alone: (work) => apart(work),
     backUpDaily: (how) => apart(() => made(backUpDaily(folder, new Date(), how))),
     backUpChanges: (how) => apart(async () => (changed ? made(backUp(folder, new Date(), how)) : undefined)),
@@ -146,6 +153,7 @@ function storeOf(
       await apart(() => {});
       await queue(() => {});
       await connection.close();
+      await replica?.stop();
       await removeUnfinished(folder);
       await claim.release();
     },

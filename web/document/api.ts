@@ -100,6 +100,12 @@ export interface EntryOf {
 export type ListName = keyof EntryOf;
 
 /** The studio as it comes to a page: the first entries of each list, and how many there are. */
+/** Where copies of the studio are. */
+export interface Kept {
+  backupAt?: string;
+  /** `fault` since something is wrong with it, in words. */
+  replica?: { to: string; lastAt?: string; fault?: string };
+}
 export type OpenedStudio = Studio & {
   used?: UsedPieces;
   recorded?: Record<string, Recorded>;
@@ -296,6 +302,7 @@ export const api = {
   keepYardPhoto: (id: string, file: Blob) =>
     call<{ photo: string }>('PUT', `/studio/yard/${encodeURIComponent(id)}/photo`, file, 'application/octet-stream'), // prettier-ignore
   yardPhotoUrl: (photo: string) => `/api/studio/yard/photos/${photo}`,
+  kept: () => call<Kept>('GET', '/studio/kept'),
   keepHouse: (house: House) => call('PUT', '/studio/house', json(house)),
   /** What stands on the studio's shelf, and what commissions take of it; but not the one that asks. */
   shelf: (today: string, besides = '') =>

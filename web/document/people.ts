@@ -8,6 +8,7 @@ export type Role = 'owner' | 'designer' | Sight;
 /** What not everybody may. */
 type Told =
   | 'house'
+  | 'kept'
   | 'priceLists'
   | 'erase'
   | 'standIns'

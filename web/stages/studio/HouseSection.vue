@@ -8,6 +8,8 @@ import FigureField from '../../document/FigureField.vue';
 import { useLocalForm } from '../../document/localForm';
 import { useStudio } from '../../document/studioStore';
 import WordsField from '../../document/WordsField.vue';
+import { may } from '../../document/people';
+import KeptState from './KeptState.vue';
 import { percentOf, shareOf } from '../../../core/units/quantity';
 import { WEEKDAYS } from '../../../core/calendar/day';
 import { dayExample, firstWeekday } from '../../units/dayInput';
@@ -149,6 +151,7 @@ async function change(part: Partial<House>): Promise<void> {
       />
     </div>
     <p v-if="said" class="says" role="status" data-test="house-said">{{ said }}</p>
+    <KeptState v-if="may('kept')" />
   </section>
 </template>
 

@@ -1,5 +1,13 @@
 /** What the studio's own place says. */
 export const STUDIO = {
+  'kept.title': 'What is kept of it',
+  'kept.backup': 'The last backup in its folder is of {day}, {time}.',
+  'kept.noBackup': 'No backup in its folder yet: the first is made with the day.',
+  'kept.replica': 'A replica in {to} follows every save; something was brought over last on {day} at {time}.',
+  'kept.replica.none': 'A replica in {to} begins.',
+  'kept.replica.wrong': 'The replica in {to} does not follow: {fault}',
+  'kept.noReplica':
+    'There is no copy off this machine. Whoever looks after it can name a folder elsewhere (UTSUWA_REPLICA, see Hosting).',
   'supplierTerms.title': 'Terms',
   'supplierTerms.shop': 'one goes there and chooses in the hand',
   'supplierTerms.open': 'open from – to',
