@@ -17,6 +17,7 @@ import { openGlances, type Glances } from './glances';
 import { commissionRoutes } from './routes/commissions';
 import { fileRoutes } from './routes/files';
 import { historyRoutes } from './routes/history';
+import { keyRoutes } from './routes/keys';
 import { liveRoutes } from './routes/live';
 import { linkRoutes, openedLinkRoutes } from './routes/links';
 import { memberRoutes } from './routes/members';
@@ -118,6 +119,7 @@ export function createApp({
   app.use('/api', door.guard);
   app.get('/api/health', (_req, res) => void res.json({ ok: true, heldMs: longestHoldMs() }));
   app.get('/api/ready', (_req, res, next) => void ready(store).then((is) => void res.status(is ? 200 : 503).json({ ready: is }), next)); // prettier-ignore
+  app.use('/api/people', keyRoutes(store, door));
   app.use('/api/people', peopleRoutes(store, door));
   app.use('/api/studio', yardRoutes(store, jobs, pictures));
   app.use('/api/studio', listRoutes(store, jobs));

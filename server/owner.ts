@@ -26,7 +26,9 @@ async function main(): Promise<void> {
     const password = await passwordAsked();
     if (known) {
       await resetPassword(store, auth, known.id, password);
-      stdout.write(`${known.name} has a new password and is signed out everywhere.\n`);
+      stdout.write(
+        `${known.name} has a new password and is signed out everywhere; codes and passkeys are set up anew.\n`,
+      );
     } else {
       await addPerson(store, auth, { name: name.trim().slice(0, 200), email: email.data, role: 'owner', password }); // prettier-ignore
       stdout.write(`${name.trim()} is an owner of this studio. From now on everybody signs in, here too.\n`);

@@ -111,7 +111,7 @@ describe('with accounts', () => {
     expect([again.status, again.body.title]).toEqual([404, expect.stringContaining('not good any more')]);
     expect((await request(b.app).post('/api/people/invitation').send({ secret: 'guess' })).status).toBe(404);
     const other = await invite(b.store, 'x', { name: 'Ruth', role: 'designer' });
-    expect((await request(b.app).post('/api/people/invitation').send({ secret: `${other}.` }).expect(200)).body).toEqual({ name: 'Ruth', role: 'designer' }); // prettier-ignore
+    expect((await request(b.app).post('/api/people/invitation').send({ secret: `${other}.` }).expect(200)).body).toEqual({ name: 'Ruth', role: 'designer', isAgain: false }); // prettier-ignore
     // Two who use it in the same moment: one account.
     const both = await Promise.all(['r1', 'r2'].map((n) => request(b.app).post('/api/people/join').send({ secret: other, name: n, email: `${n}@fenwick.example`, password: WORDS }))); // prettier-ignore
     expect(both.map((r) => r.status).sort()).toEqual([201, 404]);

@@ -4,10 +4,12 @@ import { join } from 'node:path';
 import { betterAuth } from 'better-auth';
 import { APIError } from 'better-auth/api';
 import { drizzleAdapter } from 'better-auth/adapters/drizzle';
+import { twoFactor as codes } from 'better-auth/plugins/two-factor';
 import { ownFile } from '../store/folder';
 import type { Store } from '../store/store';
 import { PASSWORD } from './passwords';
-import { account, session, user, verification } from './tables';
+import { letInPlugin } from './letIn';
+import { account, session, twoFactor, user, verification } from './tables';
 
 /** How long a device stays signed in after it was last used, s, and how often that is written down. */
 const SIGNED_IN_S = 30 * 86_400;
@@ -22,7 +24,8 @@ export async function openAuth(store: Store, { isSecure }: { isSecure: boolean }
     appName: 'Utsuwa',
     baseURL: isSecure ? 'https://utsuwa.invalid' : 'http://utsuwa.invalid',
     secret: await secretOf(store.folder),
-    database: drizzleAdapter(store.both, { provider: 'sqlite', schema: { user, session, account, verification } }),
+    database: drizzleAdapter(store.both, { provider: 'sqlite', schema: { user, session, account, verification, twoFactor } }),
+    plugins: [codes({ issuer: 'Utsuwa' }), letInPlugin()],
     user: { additionalFields: { role: { type: 'string', input: false } } },
     emailAndPassword: {
       enabled: true,

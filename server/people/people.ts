@@ -1,11 +1,11 @@
 import { randomBytes } from 'node:crypto';
-import { and, asc, count, desc, eq, gt, lt, isNull, ne } from 'drizzle-orm';
+import { and, asc, count, desc, eq, gt, inArray, lt, isNull, ne } from 'drizzle-orm';
 import { touched } from '../store/commissions';
 import type { Store } from '../store/store';
 import type { Role } from './access';
 import type { Auth } from './auth';
 import { hashOf, newSecret } from './secret';
-import { account, invitations, journal, session, user, type Done } from './tables';
+import { account, invitations, journal, passkeys, session, twoFactor, user, type Done } from './tables';
 
 /* Accounts, invitations and the journal of both, as the studio keeps them. */
 
@@ -62,14 +62,37 @@ export async function addPerson(
   return id;
 } // prettier-ignore
 
-/** Another password, said by whoever may: all devices of that person are signed out. */
-export async function resetPassword(store: Store, auth: Auth, id: string, password: string): Promise<void> {
+/** Whether somebody is asked for a code behind their password. */
+export async function hasCodes({ db }: Store, id: string): Promise<boolean> {
+  return (await db.select({ on: user.twoFactorEnabled }).from(user).where(eq(user.id, id)).limit(1))[0]?.on ?? false;
+} // prettier-ignore
+
+/** Takes one-time codes from people: they were lost with a device, or cannot be read. */
+export const withoutCodes = (db: Store['db'], ids: string[]) =>
+  [
+    db.delete(twoFactor).where(inArray(twoFactor.userId, ids)),
+    db.update(user).set({ twoFactorEnabled: false }).where(inArray(user.id, ids)),
+  ] as const;
+
+/**
+ * Another password, said by whoever may, for somebody who does not get in any more: all their devices are signed out, and codes
+ * and passkeys, which may be lost or in other hands, are taken from them.
+ */
+export async function resetPassword(
+  store: Store,
+  auth: Auth,
+  id: string,
+  password: string,
+  how: 'password-set-on-machine' | 'got-in-again' = 'password-set-on-machine',
+): Promise<void> {
   const hash = await (await auth.$context).password.hash(password);
   await store.write((db) =>
     db.batch([
       db.update(account).set({ password: hash, updatedAt: new Date() }).where(eq(account.userId, id)),
       db.delete(session).where(eq(session.userId, id)),
-      db.insert(journal).values({ who: id, what: 'password-set-on-machine', of: id }),
+      db.delete(passkeys).where(eq(passkeys.personId, id)),
+      ...withoutCodes(db, [id]),
+      db.insert(journal).values({ who: id, what: how, of: id }),
     ]),
   );
 }
@@ -101,7 +124,7 @@ export async function changeRole(store: Store, by: string, id: string, role: Rol
   return (done as unknown[]).length > 0;
 } // prettier-ignore
 
-const INVITED_MS = 7 * 86_400_000;
+const [INVITED_MS, AGAIN_MS] = [7 * 86_400_000, 86_400_000];
 
 /** A link's secret, of which only the hash is kept. */
 export async function invite(store: Store, by: string, { name, role }: { name: string; role: Role }): Promise<string> {
@@ -116,6 +139,22 @@ export async function invite(store: Store, by: string, { name, role }: { name: s
   return secret;
 } // prettier-ignore
 
+/** A link with which somebody who has an account gets in again, with a new password; undefined where nobody has that id. */
+export async function letInAgain(store: Store, by: string, id: string): Promise<string | undefined> {
+  const [them] = await store.db.select(KNOWN).from(user).where(eq(user.id, id)).limit(1);
+  if (!them) return undefined;
+  const { secret, hash } = newSecret();
+  const { name, role } = them;
+  const until = new Date(Date.now() + AGAIN_MS);
+  await store.write((db) =>
+    db.batch([
+      db.insert(invitations).values({ hash, name, role, personId: id, until }),
+      db.insert(journal).values({ who: by, what: 'let-in-again', of: id }),
+    ]),
+  );
+  return secret;
+}
+
 /** Invitations that wait, the newest first. */
 export async function waiting({ db }: Store) {
   return db
@@ -124,6 +163,7 @@ export async function waiting({ db }: Store) {
       name: invitations.name,
       role: invitations.role,
       until: invitations.until,
+      personId: invitations.personId,
     })
     .from(invitations)
     .where(and(isNull(invitations.usedAt), gt(invitations.until, new Date())))

@@ -16,9 +16,46 @@ export const user = sqliteTable('people', {
   emailVerified: integer('email_verified', { mode: 'boolean' }).notNull().default(false),
   image: text('image'),
   role: text('role', { enum: ROLES }).notNull(),
+  /** A code is asked for after the password. */
+  twoFactorEnabled: integer('two_factor', { mode: 'boolean' }).notNull().default(false),
   createdAt: moment('created_at').notNull().default(now),
   updatedAt: moment('updated_at').notNull().default(now),
 });
+
+/** What one-time codes are made from, and codes for when that is lost; both as only this machine reads them. */
+export const twoFactor = sqliteTable(
+  'second_factors',
+  {
+    id: text('id').primaryKey(),
+    secret: text('secret').notNull(),
+    backupCodes: text('backup_codes').notNull(),
+    userId: text('user_id')
+      .notNull()
+      .references(() => user.id, { onDelete: 'cascade' }),
+    verified: integer('verified', { mode: 'boolean' }).default(true),
+    failedVerificationCount: integer('failed').default(0),
+    lockedUntil: moment('locked_until'),
+  },
+  (t) => [index('second_factors_user').on(t.userId)],
+);
+
+/** A passkey: of it only the public half is here. */
+export const passkeys = sqliteTable(
+  'passkeys',
+  {
+    id: text('id').primaryKey(),
+    personId: text('person_id')
+      .notNull()
+      .references(() => user.id, { onDelete: 'cascade' }),
+    name: text('name').notNull(),
+    publicKey: text('public_key').notNull(),
+    /** How often it was used, as it says itself: one that counts back has been copied. */
+    counter: integer('counter').notNull(),
+    madeAt: moment('made_at').notNull().default(now),
+    usedAt: moment('used_at'),
+  },
+  (t) => [index('passkeys_person').on(t.personId)],
+);
 
 /** A device on which somebody is signed in. */
 export const session = sqliteTable(
@@ -90,6 +127,8 @@ export const invitations = sqliteTable('invitations', {
   /** For whom it was made, as the owner wrote it. */
   name: text('name').notNull(),
   role: text('role', { enum: ROLES }).notNull(),
+  /** Who has an account already and gets in again with it. */
+  personId: text('person_id').references(() => user.id, { onDelete: 'cascade' }),
   madeAt: moment('made_at').notNull().default(now),
   until: moment('until').notNull(),
   usedAt: moment('used_at'),
@@ -112,6 +151,13 @@ export const DONE = [
   'taken-off',
   'client-handed-over',
   'client-erased',
+  'codes-on',
+  'codes-off',
+  'codes-lost',
+  'key-added',
+  'key-removed',
+  'let-in-again',
+  'got-in-again',
 ] as const;
 export type Done = (typeof DONE)[number];
 

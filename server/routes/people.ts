@@ -12,9 +12,11 @@ import {
   invitationOf,
   invite,
   journalLines,
+  letInAgain,
   note,
   peopleOf,
   personOf,
+  resetPassword,
   sessionsOf,
   signOutThere,
   useUp,
@@ -32,6 +34,7 @@ const typed = z.string().max(1_000);
 const signInAsk = z.object({ email: typed, password: typed });
 const secretAsk = z.object({ secret: z.string().max(200) });
 const joinAsk = secretAsk.extend({ name: words.min(1), email, password: typed });
+const againAsk = secretAsk.extend({ password: typed });
 const passwordAsk = z.object({ current: typed, next: typed });
 const roleAsk = z.object({ role: z.enum(ROLES) });
 const inviteAsk = z.object({ name: words.min(1), role: z.enum(ROLES) });
@@ -66,19 +69,25 @@ export function peopleRoutes(store: Store, door: Door): Router {
     }
     // Counted before it is looked at: a hundred at once are a hundred.
     slow.wrong(name, place);
-    const headers = await letIn(req, name, password);
+    const { headers, wantsCode } = await letIn(req, name, password);
     slow.right(name, place);
     handOver(headers, res);
+    if (wantsCode) return void res.json({ code: true });
     const known = (await personOf(store, name))!;
     await note(store, known.id, 'signed-in');
     res.status(204).end();
   });
 
-  /** The library's own sign-in, which takes as long for a name that nobody has. */
-  async function letIn(req: Request, name: string, password: string): Promise<Headers> {
+  /** The library's own sign-in, which takes as long for a name that nobody has; with it nobody is in who has to show a code. */
+  async function letIn(
+    req: Request,
+    name: string,
+    password: string,
+  ): Promise<{ headers: Headers; wantsCode: boolean }> {
     try {
       const body = { email: name, password };
-      return (await (await auth()).api.signInEmail({ body, headers: fromNodeHeaders(req.headers), returnHeaders: true })).headers; // prettier-ignore
+      const { headers, response } = await (await auth()).api.signInEmail({ body, headers: fromNodeHeaders(req.headers), returnHeaders: true }); // prettier-ignore
+      return { headers, wantsCode: 'twoFactorRedirect' in response };
     } catch (error) {
       if (await isRefusal(error)) throw new Problem(401, NOT_LET_IN);
       throw error;
@@ -100,20 +109,38 @@ export function peopleRoutes(store: Store, door: Door): Router {
   routes.post('/invitation', smallJson(), async (req, res) => {
     const found = await invitationOf(store, read(secretAsk, req.body).secret);
     if (!found) throw new Problem(404, NO_INVITATION);
-    res.json({ name: found.name, role: found.role });
+    res.json({ name: found.name, role: found.role, isAgain: found.personId !== null });
+  });
+
+  routes.post('/again', smallJson(), async (req, res) => {
+    const { secret, password } = read(againAsk, req.body);
+    const found = await invitationOf(store, secret);
+    if (!found?.personId) throw new Problem(404, NO_INVITATION);
+    good(password);
+    if (!(await useUp(store, found.id))) throw new Problem(404, NO_INVITATION);
+    await resetPassword(store, await auth(), found.personId, password, 'got-in-again');
+    const them = (await peopleOf(store)).find((p) => p.id === found.personId)!;
+    handOver((await letIn(req, them.email, password)).headers, res);
+    res.status(204).end();
+  });
+
+  routes.post('/:id/again', smallJson(), async (req: Request<{ id: string }>, res) => {
+    const secret = await letInAgain(store, known(res).id, req.params.id);
+    if (!secret) throw notFound('person');
+    res.status(201).json({ secret });
   });
 
   routes.post('/join', smallJson(), async (req, res) => {
     const { secret, ...asked } = read(joinAsk, req.body);
     const found = await invitationOf(store, secret);
-    if (!found) throw new Problem(404, NO_INVITATION);
+    if (!found || found.personId) throw new Problem(404, NO_INVITATION);
     good(asked.password);
     if (await personOf(store, asked.email))
       throw new Problem(409, 'There is an account with this address already: sign in with it.');
     if (!(await useUp(store, found.id))) throw new Problem(404, NO_INVITATION);
     if (!(await addPerson(store, await auth(), { ...asked, role: found.role })))
       throw new Problem(409, 'There is an account with this address already: sign in with it.');
-    handOver(await letIn(req, asked.email.toLowerCase(), asked.password), res);
+    handOver((await letIn(req, asked.email.toLowerCase(), asked.password)).headers, res);
     res.status(201).end();
   });
 

@@ -12,7 +12,17 @@ import type { SupplierRequest } from '../supplierLink';
 
 export { edits } from '../history/tables';
 export { links } from '../links/tables';
-export { account, invitations, members, journal, session, user, verification } from '../people/tables';
+export {
+  account,
+  invitations,
+  members,
+  journal,
+  passkeys,
+  session,
+  twoFactor,
+  user,
+  verification,
+} from '../people/tables';
 
 /** A commission: what is searched and listed in columns, the whole as its validated document. */
 export const commissions = sqliteTable(

@@ -1,4 +1,8 @@
 import { shallowRef } from 'vue';
+import type {
+  PublicKeyCredentialCreationOptionsJSON as NewKeyQuestion,
+  PublicKeyCredentialRequestOptionsJSON as SignInQuestion,
+} from '@simplewebauthn/browser';
 import { SIGHTS, type Sight } from '../../core/commission/sight';
 import { call, mustSignIn } from './api';
 
@@ -71,6 +75,15 @@ export interface Waiting {
   name: string;
   role: Role;
   until: string;
+  /** Who has an account already and gets in again with it. */
+  personId: string | null;
+}
+/** A passkey of one's own. */
+export interface Passkey {
+  id: string;
+  name: string;
+  madeAt: string;
+  usedAt: string | null;
 }
 /** What can happen with accounts and links, as the server's journal has it. */
 export type Done =
@@ -88,7 +101,14 @@ export type Done =
   | 'put-on'
   | 'taken-off'
   | 'client-handed-over'
-  | 'client-erased';
+  | 'client-erased'
+  | 'codes-on'
+  | 'codes-off'
+  | 'codes-lost'
+  | 'key-added'
+  | 'key-removed'
+  | 'let-in-again'
+  | 'got-in-again';
 /** Somebody who can be on a commission. */
 export interface Member {
   id: string;
@@ -105,11 +125,26 @@ export interface JournalLine {
 const json = JSON.stringify;
 const on = (id: string) => `/commissions/${encodeURIComponent(id)}/people`;
 export const people = {
-  signIn: (email: string, password: string) => call('POST', '/people/sign-in', json({ email, password })),
+  /** Says where a code is asked for besides. */
+  signIn: (email: string, password: string) =>
+    call<{ code?: true } | undefined>('POST', '/people/sign-in', json({ email, password })),
+  signInCode: (code: string) => call('POST', '/people/sign-in/code', json({ code })),
+  signInAsk: () => call<SignInQuestion>('POST', '/people/sign-in/key/ask', '{}'),
+  signInKey: (response: object) => call('POST', '/people/sign-in/key', json({ response })),
+  keys: () => call<{ keys: Passkey[]; codes: boolean }>('GET', '/people/keys'),
+  keyAsk: (password: string) => call<NewKeyQuestion>('POST', '/people/keys/ask', json({ password })),
+  addKey: (name: string, response: object) => call('POST', '/people/keys', json({ name, response })),
+  dropKey: (id: string) => call('DELETE', `/people/keys/${encodeURIComponent(id)}`),
+  beginCodes: (password: string) => call<{ uri: string; paper: string[] }>('POST', '/people/codes', json({ password })), // prettier-ignore
+  codesOn: (code: string) => call('POST', '/people/codes/on', json({ code })),
+  codesOff: (password: string) => call('POST', '/people/codes/off', json({ password })),
+  letInAgain: (id: string) =>
+    call<{ secret: string }>('POST', `/people/${encodeURIComponent(id)}/again`, '{}'),
+  again: (secret: string, password: string) => call('POST', '/people/again', json({ secret, password })),
   members: (id: string) => call<{ people: Member[] }>('GET', `${on(id)}`),
   setOn: (id: string, person: string, isOn: boolean) => call(isOn ? 'PUT' : 'DELETE', `${on(id)}/${encodeURIComponent(person)}`), // prettier-ignore
   signOut: () => call('POST', '/people/sign-out', '{}'),
-  invited: (secret: string) => call<{ name: string; role: Role }>('POST', '/people/invitation', json({ secret })), // prettier-ignore
+  invited: (secret: string) => call<{ name: string; role: Role; isAgain: boolean }>('POST', '/people/invitation', json({ secret })), // prettier-ignore
   join: (asked: { secret: string; name: string; email: string; password: string }) => call('POST', '/people/join', json(asked)), // prettier-ignore
   password: (current: string, next: string) => call('POST', '/people/password', json({ current, next })),
   devices: () => call<{ sessions: Device[] }>('GET', '/people/sessions'),

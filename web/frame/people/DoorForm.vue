@@ -18,6 +18,7 @@ const { fault, busy, attempt } = useAttempt();
       <button class="solid" :disabled="busy" data-test="door-go">
         {{ busy ? wording('people.busy') : action }}
       </button>
+      <slot name="after" />
     </form>
   </main>
 </template>

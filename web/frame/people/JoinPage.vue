@@ -10,13 +10,15 @@ useTitle('Utsuwa');
 const secret = window.location.hash.slice(1);
 const fault = ref('');
 const [name, email, password] = [ref(''), ref(''), ref('')];
-const isKnown = ref(false);
+/** Whether it makes an account, or lets somebody in again who has one. */
+const opens = ref<'account' | 'again'>();
 void people.invited(secret).then(
-  (found) => ([name.value, isKnown.value] = [found.name, true]),
+  (found) => ([name.value, opens.value] = [found.name, found.isAgain ? 'again' : 'account']),
   (error: unknown) => (fault.value = error instanceof Error ? error.message : String(error)),
 );
 async function join(): Promise<void> {
-  await people.join({ secret, name: name.value, email: email.value, password: password.value });
+  if (opens.value === 'again') await people.again(secret, password.value);
+  else await people.join({ secret, name: name.value, email: email.value, password: password.value });
   // Whole, so that nothing that was asked before it is left of it.
   window.location.replace('/');
 }
@@ -27,20 +29,22 @@ async function join(): Promise<void> {
     <p role="alert" data-test="join-fault">{{ fault }}</p>
   </main>
   <DoorForm
-    v-else-if="isKnown"
-    :title="wording('people.join')"
-    :says="wording('people.join.says')"
-    :action="wording('people.join.go')"
+    v-else-if="opens"
+    :title="opens === 'again' ? wording('people.getIn', { name }) : wording('people.join')"
+    :says="opens === 'again' ? wording('people.getIn.says') : wording('people.join.says')"
+    :action="opens === 'again' ? wording('people.getIn.go') : wording('people.join.go')"
     :submit="join"
   >
-    <label class="boxed"
-      >{{ wording('people.name')
-      }}<input v-model="name" autocomplete="name" required maxlength="200" data-test="join-name"
-    /></label>
-    <label class="boxed"
-      >{{ wording('people.email')
-      }}<input v-model="email" type="email" autocomplete="username" required data-test="join-email"
-    /></label>
+    <template v-if="opens === 'account'">
+      <label class="boxed"
+        >{{ wording('people.name')
+        }}<input v-model="name" autocomplete="name" required maxlength="200" data-test="join-name"
+      /></label>
+      <label class="boxed"
+        >{{ wording('people.email')
+        }}<input v-model="email" type="email" autocomplete="username" required data-test="join-email"
+      /></label>
+    </template>
     <label class="boxed"
       >{{ wording('people.newPassword')
       }}<input

@@ -1,40 +1,77 @@
 <script setup lang="ts">
 import { ref } from 'vue';
+import { useAttempt } from '../../design/attempt';
+import { canPasskey, signInWithPasskey } from '../../document/passkey';
 import { people } from '../../document/people';
 import { wording } from '../../words/wording';
 import DoorForm from './DoorForm.vue';
 
 /** Over whatever was open: what was typed there is kept in this browser, and goes to the server after it. */
-const email = ref('');
-const password = ref('');
+const [email, password, code, asksCode] = [ref(''), ref(''), ref(''), ref(false)];
+const { fault, busy, attempt } = useAttempt();
+const isIn = () => window.location.reload();
 async function signIn(): Promise<void> {
-  await people.signIn(email.value, password.value);
-  window.location.reload();
+  if (asksCode.value) await people.signInCode(code.value);
+  else if ((await people.signIn(email.value, password.value))?.code) return void (asksCode.value = true);
+  isIn();
+}
+const byPasskey = () => attempt(() => signInWithPasskey().then(isIn));
+function anew(): void {
+  [code.value, asksCode.value] = ['', false];
 }
 </script>
 
 <template>
   <DoorForm :title="wording('people.signIn')" :action="wording('people.signIn')" :submit="signIn">
-    <label class="boxed"
-      >{{ wording('people.email')
-      }}<input
-        v-model="email"
-        type="email"
-        name="email"
-        autocomplete="username"
-        required
-        data-test="sign-in-email"
-    /></label>
-    <label class="boxed"
-      >{{ wording('people.password')
-      }}<input
-        v-model="password"
-        type="password"
-        name="password"
-        autocomplete="current-password"
-        required
-        data-test="sign-in-password"
-    /></label>
-    <p class="quiet">{{ wording('people.forgotten') }}</p>
+    <template v-if="asksCode">
+      <p class="quiet">{{ wording('people.code.says') }}</p>
+      <label class="boxed"
+        >{{ wording('people.code')
+        }}<input
+          v-model="code"
+          inputmode="text"
+          autocomplete="one-time-code"
+          required
+          autofocus
+          data-test="sign-in-code"
+      /></label>
+      <button type="button" class="act" @click="anew">{{ wording('people.code.anew') }}</button>
+    </template>
+    <template v-else>
+      <label class="boxed"
+        >{{ wording('people.email')
+        }}<input
+          v-model="email"
+          type="email"
+          name="email"
+          autocomplete="username"
+          required
+          data-test="sign-in-email"
+      /></label>
+      <label class="boxed"
+        >{{ wording('people.password')
+        }}<input
+          v-model="password"
+          type="password"
+          name="password"
+          autocomplete="current-password"
+          required
+          data-test="sign-in-password"
+      /></label>
+    </template>
+    <template v-if="!asksCode" #after>
+      <button
+        v-if="canPasskey()"
+        type="button"
+        class="act"
+        :disabled="busy"
+        data-test="sign-in-passkey"
+        @click="byPasskey"
+      >
+        {{ wording('people.passkey.signIn') }}
+      </button>
+      <p v-if="fault" class="late" role="alert" data-test="passkey-fault">{{ fault }}</p>
+      <p class="quiet">{{ wording('people.forgotten') }}</p>
+    </template>
   </DoorForm>
 </template>

@@ -31,6 +31,9 @@ const at = (moment: string) => ({ day: momentDay(moment), time: momentTime(momen
 </template>
 
 <style scoped>
+h3 {
+  margin: 26px 0 4px;
+}
 .wrong {
   color: var(--warn);
 }

@@ -34,21 +34,4 @@ function nameOf(device: string | null): string {
   </ul>
 </template>
 
-<style scoped>
-h3 {
-  margin: 22px 0 4px;
-}
-ul {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
-li {
-  display: grid;
-  grid-template-columns: 1fr 1fr auto;
-  gap: 0 18px;
-  align-items: baseline;
-  border-bottom: 1px solid var(--rule);
-  padding: 6px 0;
-}
-</style>
+<style scoped src="./own.css" />

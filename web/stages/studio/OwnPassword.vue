@@ -37,17 +37,4 @@ async function change(): Promise<void> {
   </p>
 </template>
 
-<style scoped>
-h3 {
-  margin: 22px 0 4px;
-}
-form {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px 18px;
-  align-items: end;
-}
-.boxed {
-  min-width: 220px;
-}
-</style>
+<style scoped src="./own.css" />

@@ -17,6 +17,7 @@ import { momentDay, momentTime } from '../../units/days';
 import { wording } from '../../words/wording';
 import OwnDevices from './OwnDevices.vue';
 import OwnPassword from './OwnPassword.vue';
+import OwnWays from './OwnWays.vue';
 
 /** Who works here, who is invited, and what was done with accounts; for everybody their own devices and password. */
 const all = shallowRef<readonly Person[]>([]);
@@ -67,14 +68,29 @@ const DONE: Record<Done, string> = {
   'taken-off': wording('people.did.takenOff'),
   'client-handed-over': wording('people.did.clientHandedOver'),
   'client-erased': wording('people.did.clientErased'),
+  'codes-on': wording('people.did.codesOn'),
+  'codes-off': wording('people.did.codesOff'),
+  'codes-lost': wording('people.did.codesLost'),
+  'key-added': wording('people.did.keyAdded'),
+  'key-removed': wording('people.did.keyRemoved'),
+  'let-in-again': wording('people.did.letInAgain'),
+  'got-in-again': wording('people.did.gotInAgain'),
 };
 /** A link that was just made: of its secret the server keeps only a hash. */
-const made = ref<{ name: string; link: string }>();
+const made = ref<{ says: string; link: string }>();
+const linkOf = (secret: string) => `${window.location.origin}/join#${secret}`;
+/** For somebody who has lost password, phone or key. */
+const letInAgain = (person: Person) =>
+  change(async () => {
+    const { secret } = await people.letInAgain(person.id);
+    made.value = { says: wording('people.again.link', { name: person.name }), link: linkOf(secret) };
+  });
 const [name, role] = [ref(''), ref<Role>('designer')];
 const invite = () =>
   change(async () => {
     const { secret } = await people.invite(name.value.trim(), role.value);
-    made.value = { name: name.value.trim(), link: `${window.location.origin}/join#${secret}` };
+    const says = wording('people.invite.link', { name: name.value.trim() });
+    made.value = { says, link: linkOf(secret) };
     name.value = '';
   });
 /** Asked for a second time before somebody is sent away. */
@@ -117,14 +133,27 @@ const signOut = () =>
               </button>
             </template>
             <template v-else>
-              <button class="act" data-test="remove" @click="leaving = p.id">
-                {{ wording('people.remove') }}
-              </button>
+              <span class="acts">
+                <button
+                  v-if="p.id !== me.person.id"
+                  class="act"
+                  data-test="again"
+                  :title="wording('people.again.what')"
+                  @click="letInAgain(p)"
+                >
+                  {{ wording('people.again') }}
+                </button>
+                <button class="act" data-test="remove" @click="leaving = p.id">
+                  {{ wording('people.remove') }}
+                </button>
+              </span>
             </template>
           </li>
           <li v-for="i in invitations" :key="i.id" class="waits">
             <span>{{
-              wording('people.waits', { name: i.name, role: ROLES[i.role], day: momentDay(i.until) })
+              i.personId
+                ? wording('people.waitsAgain', { name: i.name, day: momentDay(i.until) })
+                : wording('people.waits', { name: i.name, role: ROLES[i.role], day: momentDay(i.until) })
             }}</span>
             <button class="act" data-test="withdraw" @click="change(() => people.withdraw(i.id))">
               {{ wording('people.withdraw') }}
@@ -147,10 +176,11 @@ const signOut = () =>
           <p class="quiet">{{ MAY[role] }}</p>
           <button class="solid" data-test="invite">{{ wording('people.invite.go') }}</button>
         </form>
-        <OnceLink v-if="made" :says="wording('people.invite.link', { name: made.name })" :link="made.link" />
+        <OnceLink v-if="made" :says="made.says" :link="made.link" />
       </template>
       <OwnDevices />
       <OwnPassword />
+      <OwnWays />
       <details v-if="isOwner()">
         <summary class="act">{{ wording('people.journal') }}</summary>
         <ol>
@@ -188,6 +218,10 @@ ul > li {
   align-items: baseline;
   border-bottom: 1px solid var(--rule);
   padding: 4px 0;
+}
+.acts {
+  display: flex;
+  gap: 14px;
 }
 ul > .waits {
   grid-template-columns: 1fr auto;
