@@ -91,6 +91,20 @@ describe('a proposal by a link', () => {
     }
   });
 
+  it('to one picture shows that one, as it is seen from a seat', async () => {
+    await b.at.open('/c/demo-cube/bench');
+    await b.at.press('.looks summary');
+    await b.at.press('[data-test="seat-send"]');
+    await b.at.type('[data-test="sheet-named"]', 'the window dresser');
+    await b.at.press('[data-test="sheet-make"]');
+    const link = await b.at.until('[data-test="link"]', (w) => w.includes('/l#'), 90_000);
+    const client = await telephone();
+    await client.page.goto(link, { waitUntil: 'load' });
+    await client.at.until('[data-test="link-sheet"]', (w) => w.includes('As it is seen from'));
+    await client.page.waitForFunction(() => [...document.querySelectorAll('img')].some((i) => i.naturalWidth > 1_000)); // prettier-ignore
+    expect(await client.page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  });
+
   it('withdrawn while it is open takes no answer any more, and opened again is the plain page', async () => {
     await b.at.open('/c/demo-desk/quote');
     await b.at.words('[data-test="proposal"] [data-test="total"]');

@@ -166,6 +166,15 @@ describe('people', () => {
     await ines.at.press(`[data-edit="${newest}"] [data-test="take-back"]`);
     await ines.at.until('[data-test="history-said"]', (w) => w.includes('Taken back'));
     await ines.page.waitForFunction((n) => document.querySelector('[data-edit]')!.getAttribute('data-edit') !== n, {}, newest); // prettier-ignore
+    // Looked at beside how it is now: where the stone stood then is dashed over where it stands.
+    await ines.at.press(`[data-edit="${right[0]}"] [data-test="look"]`);
+    await ines.page.waitForSelector('[data-side="now"] [data-ghost="S-14"]');
+    await ines.at.until(
+      '[data-test="then-figures"]',
+      (w) => w.includes('Free water') && w.includes('To settle'),
+    );
+    await ines.page.goBack();
+    await ines.at.press('[data-test="changes"] summary');
     await ines.at.press(`[data-edit="${right[0]}"] [data-test="as-it-was"]`);
     await ines.at.until('[data-test="save-state"]', (w) => w.startsWith('saved'));
     // On the other's Bench it stands as it did, without a reload.

@@ -22,4 +22,5 @@ export const PAGES = {
   'run-sheet': () => import('./stages/buildDay/BuildStage.vue'),
   handover: () => import('./stages/handover/HandoverStage.vue'),
   log: () => import('./stages/log/LogStage.vue'),
+  then: () => import('./stages/log/ThenPage.vue'),
 };

@@ -29,7 +29,7 @@ export const links = {
   make: (id: string, ask: LinkAsk) => call<{ secret: string }>('POST', at(id), json(ask)), // prettier-ignore
   end: (id: string, link: string) => call('DELETE', `${at(id)}/${link}`),
   /** A picture that is shown; the same one twice is kept once. */
-  picture: (id: string, jpeg: Blob) => call<{ id: string }>('POST', `/commissions/${encodeURIComponent(id)}/pictures`, jpeg, 'image/jpeg'), // prettier-ignore
+  picture: (id: string, picture: Blob) => call<{ id: string }>('POST', `/commissions/${encodeURIComponent(id)}/pictures`, picture, picture.type), // prettier-ignore
   open: (secret: string) => call<Opened>('POST', '/link', json({ secret })),
   answer: (secret: string, answer: Answer) => call('POST', '/link/answer', json({ secret, answer })),
 };

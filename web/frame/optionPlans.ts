@@ -10,8 +10,12 @@ export interface OptionPlan {
   field: FieldView;
 }
 
-/** The plan of every option, one after the other in a worker of its own; renewed as the document changes. */
-export function useOptionPlans(id: Readonly<Ref<string>>, commission: Ref<Commission | undefined>) {
+/** The plan of every option, or of one, one after the other in a worker of its own; renewed as the document changes. */
+export function useOptionPlans(
+  id: Readonly<Ref<string>>,
+  commission: Readonly<Ref<Commission | undefined>>,
+  only?: Readonly<Ref<string>>,
+) {
   const { worker, remote, pack } = planThread();
   const plans = shallowRef<Record<string, OptionPlan>>({});
   let last: { id: string; field: FieldView } | undefined;
@@ -19,7 +23,8 @@ export function useOptionPlans(id: Readonly<Ref<string>>, commission: Ref<Commis
 
   async function renew(): Promise<void> {
     const mine = ++round;
-    for (const option of commission.value ? scapesOf(commission.value) : []) {
+    const all = commission.value ? scapesOf(commission.value) : [];
+    for (const option of only ? all.filter((o) => o.id === only.value) : all) {
       if (!commission.value) return;
       const answer = await remote.compute(id.value, pack(commission.value, option), today());
       // What follows from how plants live, the minutes of trims, comes with it.
@@ -32,7 +37,7 @@ export function useOptionPlans(id: Readonly<Ref<string>>, commission: Ref<Commis
       plans.value = { ...plans.value, [option.id]: { plan: settled ?? answer.plan, field } };
     }
   }
-  watch(commission, () => void renew(), { immediate: true });
+  watch([commission, ...(only ? [only] : [])], () => void renew(), { immediate: true });
   onScopeDispose(() => {
     round++;
     worker.terminate();

@@ -36,6 +36,7 @@ const PAGE_OF: Readonly<Record<string, string>> = {
   'run-sheet': 'build',
   quote: 'take-off',
   shopping: 'order',
+  then: 'log',
 };
 export const stageOfPage = (name: unknown) => PAGE_OF[String(name)] ?? String(name);
 

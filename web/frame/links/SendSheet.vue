@@ -10,15 +10,21 @@ import { wording } from '../../words/wording';
 import OnceLink from '../OnceLink.vue';
 import LinkList from './LinkList.vue';
 import { useLinkMaking } from './linkMaking';
-import { sheetBlocks } from './sheetBlocks';
+import { sheetBlocks, type ReadBlock } from './sheetBlocks';
 
-/** A sheet as it stands, or the dates of care for a calendar, by a link for who has no account. */
+/** A sheet as it stands, one picture, or the dates of care for a calendar, by a link for who has no account. */
 const props = defineProps<{
   /** Where on the page the sheet is. */
-  sheet: string;
+  sheet?: string;
+  /** In its place one picture, taken when the link is made; null where the browser takes none. */
+  picture?: () => Promise<Blob | null>;
   title: string;
+  /** What the picture shows. */
+  says?: string;
   /** The dates of care can be had for a calendar, too. */
   dates?: boolean;
+  /** It stands by itself, and has been asked for. */
+  open?: boolean;
 }>();
 useLocalForm();
 const commission = useCommission();
@@ -27,11 +33,23 @@ const { all, named, until, made, fault, busy, make, reload } = useLinkMaking(GOO
 const sendSheet = () => make(async () => ({ kind: 'sheet', shows: await shown() }));
 const sendDates = () => make(() => ({ kind: 'dates' }));
 
+async function read(): Promise<ReadBlock[]> {
+  if (!props.picture) return sheetBlocks(document.querySelector(props.sheet!)!);
+  const blob = await props.picture();
+  if (!blob) throw new Error(wording('links.noPicture'));
+  const says = props.says ?? '';
+  return [
+    { as: 'h1', text: props.title },
+    ...(says ? [{ as: 'p' as const, text: says }] : []),
+    { as: 'picture', blob, says },
+  ];
+}
+
 /** What stands on the sheet now, its drawings sent to the server. */
 async function shown() {
   const { studio } = commission.document!;
   const blocks: SheetBlock[] = [];
-  for (const block of await sheetBlocks(document.querySelector(props.sheet)!)) {
+  for (const block of await read()) {
     if (block.as !== 'picture') blocks.push(block);
     else blocks.push({ as: 'picture', id: (await links.picture(commission.id, block.blob)).id, says: block.says }); // prettier-ignore
   }
@@ -46,9 +64,9 @@ async function shown() {
 </script>
 
 <template>
-  <details class="screen-only" data-test="send-sheet">
+  <details class="screen-only" data-test="send-sheet" :open="open">
     <summary class="act">{{ wording('links.title') }}</summary>
-    <p class="quiet">{{ wording('links.whatSheet') }}</p>
+    <p class="quiet">{{ picture ? wording('links.whatPicture') : wording('links.whatSheet') }}</p>
     <div class="figures">
       <WordsField
         :label="wording('links.named')"

@@ -7,6 +7,8 @@ import { api } from '../../document/api';
 import FileLink from '../../document/FileLink.vue';
 import { useCommission } from '../../document/commissionStore';
 import { useSeats } from '../../document/seats';
+import { may } from '../../document/people';
+import SendSheet from '../../frame/links/SendSheet.vue';
 import { useFrame } from '../../frame/planKey';
 import { wording } from '../../words/wording';
 import type { GearSeen } from '../../workers/planWorker';
@@ -54,9 +56,18 @@ const look = computed(() => ({
 }));
 const view = ref<{ picture: () => Promise<Blob | null> }>();
 const taking = ref(false);
+const sending = ref(false);
+const picture = async () => (await view.value?.picture()) ?? null;
+const seenFrom = computed(() =>
+  seatId.value === ABOVE
+    ? wording('seatPanel.above')
+    : seat.value
+      ? wording('seatPanel.seenFrom', { seat: seat.value.name })
+      : wording('seatPanel.inFront'),
+);
 async function save(): Promise<void> {
   taking.value = true;
-  const blob = await view.value?.picture().finally(() => (taking.value = false));
+  const blob = await picture().finally(() => (taking.value = false));
   if (!blob) return;
   const link = document.createElement('a');
   link.href = URL.createObjectURL(blob);
@@ -103,6 +114,9 @@ async function save(): Promise<void> {
             >Scape as GLB</FileLink
           >
           <FileLink :href="api.file(commission.id, 'scape.stl', commission.optionId)">Scape as STL</FileLink>
+          <button v-if="may('links')" class="act" data-test="seat-send" @click="sending = true">
+            {{ wording('links.title') }}
+          </button>
         </div>
       </details>
     </div>
@@ -122,6 +136,11 @@ async function save(): Promise<void> {
     :look="look"
     :squint="squint"
   />
+  <v-dialog v-model="sending" width="560">
+    <v-card class="send">
+      <SendSheet open :picture="picture" :title="commission.document?.title ?? ''" :says="seenFrom" />
+    </v-card>
+  </v-dialog>
   <ul v-if="seen?.length" class="gear" data-test="gear-seen" title="Without plants, braces and rims">
     <li v-for="g in seen" :key="g.id" :class="{ open: g.share >= NOTHING }">{{ saying(g) }}</li>
   </ul>
@@ -191,6 +210,9 @@ select {
 summary {
   cursor: pointer;
   color: var(--celadon);
+}
+.send {
+  padding: 20px 24px;
 }
 .choices {
   position: absolute;

@@ -6,6 +6,7 @@ import type { Change } from '../../../core/commission/changes';
 import { useAttempt } from '../../design/attempt';
 import { api, type Edit } from '../../document/api';
 import { useCommission } from '../../document/commissionStore';
+import { changesOf, EDITS_A_PAGE } from '../../document/history';
 import { momentDay, momentTime } from '../../units/days';
 import { useFigures } from '../../units/figures';
 import { wording } from '../../words/wording';
@@ -16,12 +17,11 @@ const { words } = useFigures();
 const { fault, attempt } = useAttempt();
 const edits = shallowRef<readonly Edit[]>([]);
 const isWhole = ref(false);
-const PAGE = 100;
 const more = () =>
   attempt(async () => {
     const page = await api.history(commission.id, edits.value.at(-1)?.id);
     edits.value = [...edits.value, ...page.edits];
-    isWhole.value = page.edits.length < PAGE;
+    isWhole.value = page.edits.length < EDITS_A_PAGE;
   });
 void more();
 /** What was saved meanwhile stands first. */
@@ -36,7 +36,6 @@ watch(
 
 /** So many lines of one save are told. */
 const MOST_LINES = 8;
-const changesOf = (e: Edit) => (e.changes === null ? null : (JSON.parse(e.changes) as Change[]));
 const saves = computed(() =>
   edits.value.map((e) => {
     const changes = changesOf(e);
@@ -72,6 +71,13 @@ function goBack(i: number): void {
         <p class="who">
           <b>{{ momentDay(e.at) }}</b> {{ momentTime(e.at) }}
           <span class="quiet">{{ e.who ?? wording('history.somebody') }}</span>
+          <router-link
+            v-if="!e.isMuch"
+            class="act"
+            data-test="look"
+            :to="{ name: 'then', query: { before: e.id } }"
+            >{{ wording('history.look') }}</router-link
+          >
           <button class="act" data-test="as-it-was" @click="goBack(i)">
             {{ wording('history.before') }}
           </button>

@@ -9,7 +9,7 @@ import { longDay } from '../../units/days';
 import { money, useFigures } from '../../units/figures';
 import WordsField from '../../document/WordsField.vue';
 import BetweenOptions from './BetweenOptions.vue';
-import { figuresOf } from './optionFigures';
+import { figuresOf } from '../../frame/optionFigures';
 import { useOptionPlans } from '../../frame/optionPlans';
 import { useSteadySize } from '../../drawing/steadySize';
 import { wording } from '../../words/wording';

@@ -1,6 +1,9 @@
 /** What the bench says. */
 export const BENCH = {
   'seatPanel.picture': 'Picture as PNG',
+  'seatPanel.seenFrom': 'As it is seen from {seat}.',
+  'seatPanel.above': 'As it is seen from above.',
+  'seatPanel.inFront': 'As it is seen from the front.',
   'seatPanel.taking': 'Taking the picture…',
   'bedPanel.empty': 'No bed yet: lay something on.',
   'bedTools.atRest': 'Nothing moves: it lies at what it holds.',

@@ -9,6 +9,9 @@ export const LINKS = {
     'A version is agreed: there is nothing to say yes to. Links that were sent can still be read, and withdrawn.',
   'links.whatSheet':
     'Whoever has the link reads this sheet as it stands now, and nothing else. What changes afterwards needs a new one.',
+  'links.whatPicture':
+    'Whoever has the link sees this picture as it is now, and nothing else. What changes afterwards needs a new one.',
+  'links.noPicture': 'This browser takes no picture of a perspective.',
   'links.makeSheet': 'Make a link',
   'links.makeDates': 'Its dates for their calendar',
   'links.kind.proposal': 'proposal',

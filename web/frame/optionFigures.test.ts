@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { inEnglish } from '../../../core/words/english';
-import { plan } from '../../../core/pipeline/plan';
-import { slateValley } from '../../../demo/commissions/slateValley';
+import { inEnglish } from '../../core/words/english';
+import { plan } from '../../core/pipeline/plan';
+import { slateValley } from '../../demo/commissions/slateValley';
 import { figuresOf } from './optionFigures';
 
 const says = {

@@ -1,16 +1,16 @@
-import { toSettle } from '../../../core/words/finding';
-import { withoutPrice } from '../../../core/takeoff/cost';
-import { firstToOrder } from '../../../core/ordering/order';
-import type { Said } from '../../../core/words/text';
-import { NOW } from '../../../core/commission/scapes';
-import type { Commission, Option } from '../../../core/commission/schema';
-import { gearOf, paidBeside } from '../../../core/gear/gear';
-import { materialOf } from '../../../core/commission/lookup';
-import { clockOf } from '../../../core/buildDay/buildPlan';
-import { daysFrom } from '../../../core/calendar/day';
-import { isUsualPointLoad } from '../../../core/site/floorLoad';
-import type { ShownPlan } from '../../workers/planWorker';
-import { wording } from '../../words/wording';
+import { toSettle } from '../../core/words/finding';
+import { withoutPrice } from '../../core/takeoff/cost';
+import { firstToOrder } from '../../core/ordering/order';
+import type { Said } from '../../core/words/text';
+import { NOW } from '../../core/commission/scapes';
+import type { Commission, Option } from '../../core/commission/schema';
+import { gearOf, paidBeside } from '../../core/gear/gear';
+import { materialOf } from '../../core/commission/lookup';
+import { clockOf } from '../../core/buildDay/buildPlan';
+import { daysFrom } from '../../core/calendar/day';
+import { isUsualPointLoad } from '../../core/site/floorLoad';
+import type { ShownPlan } from '../workers/planWorker';
+import { wording } from '../words/wording';
 
 /** One row of the side-by-side sheet for one option. */
 export interface OptionFigure {
