@@ -1,4 +1,5 @@
 import { crowd } from './crowd';
+import { doors } from './doors';
 import { flat } from './flat';
 import { hostileDocuments } from './hostile';
 import { holds } from './hold';
@@ -20,6 +21,7 @@ import { visits } from './visits';
 const DEMO = ['valley', 'cliff', 'cube', 'desk', 'wall', 'rescape'].map((name) => `demo-${name}`);
 
 const MEASUREMENTS: Record<string, () => Promise<Result>> = {
+  doors: () => doors(),
   hold: () => holds(),
   crowd: () => crowd(200),
   memory: () => memory(),

@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import type { Writable } from 'node:stream';
 import { finished } from 'node:stream/promises';
 import type { IncomingMessage } from 'node:http';
+import { asker } from './people/asker';
 import { Problem } from './problem';
 
 /*
@@ -19,6 +20,8 @@ export type Body = Uint8Array<ArrayBuffer> | { file: string };
 const IN_MEMORY = 128 * 1024;
 /** All files of requests that are under way together, bytes. */
 const MOST_UNDER_WAY = 1024 * 1024 * 1024;
+/** Those of one person, bytes: a few large scans at once. */
+const MOST_OF_ONE = 256 * 1024 * 1024;
 /** A body that comes in slower than this after its first seconds is somebody who holds a place, bytes a second. */
 const SLOWEST = 16 * 1024;
 const FIRST_MS = 5_000;
@@ -34,6 +37,16 @@ export function bytesOfBody(body: Body): Uint8Array<ArrayBuffer> {
 }
 
 let underWay = 0;
+const underWayOf = new Map<string, number>();
+
+/** Counts bytes of a file that is under way, or is not any more. */
+function counted(bytes: number, who: string | undefined): void {
+  underWay += bytes;
+  if (who === undefined) return;
+  const own = (underWayOf.get(who) ?? 0) + bytes;
+  if (own > 0) underWayOf.set(who, own);
+  else underWayOf.delete(who);
+}
 
 /**
  * Takes in the body of a request. Its file, if it has one, is deleted with `done`.
@@ -46,6 +59,7 @@ export async function takenIn(req: IncomingMessage, folder: string, limit: numbe
     throw new Problem(415, 'The request is compressed, must be sent as it is.');
   const said = Number(req.headers['content-length'] ?? 0);
   if (said > limit) throw tooMuch();
+  const who = asker();
   const parts: Uint8Array[] = [];
   let size = 0;
   let file: string | undefined;
@@ -54,7 +68,7 @@ export async function takenIn(req: IncomingMessage, folder: string, limit: numbe
     const own = file;
     if (!own) return;
     file = undefined;
-    underWay -= size;
+    counted(-size, who);
     await rm(own, { force: true });
   };
   const slow = watched(req, () => size);
@@ -62,17 +76,17 @@ export async function takenIn(req: IncomingMessage, folder: string, limit: numbe
     // The request stays open when it is refused in the middle: whoever sends it is to hear why.
     for await (const part of req.iterator({ destroyOnReturn: false }) as AsyncIterable<Uint8Array>) {
       size += part.byteLength;
-      if (file) underWay += part.byteLength;
+      if (file) counted(part.byteLength, who);
       if (size > limit) throw tooMuch();
       if (!into && size > IN_MEMORY) {
-        underWay += size;
+        counted(size, who);
         file = newFile(folder);
         into = createWriteStream(file, { mode: 0o600 });
         // What cannot be written is told by `finished` below, or by the next write.
         into.on('error', () => {});
         for (const earlier of parts.splice(0)) into.write(earlier);
       }
-      if (underWay > MOST_UNDER_WAY) throw new Problem(503, 'Too much is being sent at the moment. Nothing was changed; try again.'); // prettier-ignore
+      if (underWay > MOST_UNDER_WAY || (underWayOf.get(who ?? '') ?? 0) > MOST_OF_ONE) throw new Problem(503, 'Too much is being sent at the moment. Nothing was changed; try again.'); // prettier-ignore
       if (!into) parts.push(part);
       else if (!into.write(part)) await drained(into);
     }

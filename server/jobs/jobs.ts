@@ -4,6 +4,7 @@ import { threadFile } from '../root';
 import { buffersIn } from '../store/largeText';
 import type { Tell } from './priceWork';
 import type { Begun, Told } from './thread';
+import { asker } from '../people/asker';
 import { TooMuchWaiting, turns, type Turns } from './turns';
 import type * as work from './work';
 import { fault } from '../../core/commission/fault';
@@ -61,6 +62,8 @@ const LANE_OF: Record<Name, Lane> = {
 export interface Asker {
   /** A commission, or a kind of work: each has its turn. */
   who: string;
+  /** Who asks, where that is not whoever is signed in. */
+  by?: string;
   /** Aborted when nobody wants it any more; a job that has begun goes on. */
   signal?: AbortSignal;
   /** Hears how far a job is that says so. */
@@ -136,8 +139,13 @@ function openLane(lane: (typeof LANES)[Lane], patienceMs: number) {
   }
 
   return {
-    run: (name: Name, { who, signal, told }: Asker, input: () => unknown, folder: string): Promise<unknown> =>
-      inTurn(who, async () => patiently({ name, folder }, await input(), told), signal).catch(
+    run: (
+      name: Name,
+      { who, by = asker(), signal, told }: Asker,
+      input: () => unknown,
+      folder: string,
+    ): Promise<unknown> =>
+      inTurn(who, async () => patiently({ name, folder }, await input(), told), signal, by).catch(
         (error: Error) => {
           throw asProblem(error, name);
         },

@@ -10,13 +10,16 @@ export interface Turns {
 }
 
 interface Waiting {
+  /** Whose work it is: of one thing no more goes on at once than may. */
+  who: string;
   start: () => void;
   leave: (why: Error) => void;
 }
 
 /**
  * Lets work begin in turns: the first of each asker before the second of any, so that nobody who asks for much keeps
- * another from getting anything. Work that its asker gave up on before it began is never begun.
+ * another from getting anything. Work that its asker gave up on before it began is never begun. An asker is whoever is signed in
+ * (`by`), whatever they ask for; where nobody is, each thing that is worked on.
  */
 export function turns({ atOnce, atOnceEach = atOnce, waiting, waitingEach }: Turns) {
   const queues = new Map<string, Waiting[]>();
@@ -25,13 +28,14 @@ export function turns({ atOnce, atOnceEach = atOnce, waiting, waitingEach }: Tur
   const at = (who: string) => running.get(who) ?? 0;
 
   function next(): void {
-    for (const [who, queue] of queues) {
+    for (const [by, queue] of queues) {
       if (inWork >= atOnce) return;
-      if (at(who) >= atOnceEach) continue;
-      const { start } = queue.shift()!;
+      const place = queue.findIndex(({ who }) => at(who) < atOnceEach);
+      if (place < 0) continue;
+      const [{ who, start }] = queue.splice(place, 1);
       // To the end of the round, or out of it: whoever was served comes after all others.
-      queues.delete(who);
-      if (queue.length > 0) queues.set(who, queue);
+      queues.delete(by);
+      if (queue.length > 0) queues.set(by, queue);
       begin(who);
       start();
     }
@@ -51,32 +55,36 @@ export function turns({ atOnce, atOnceEach = atOnce, waiting, waitingEach }: Tur
   }
 
   /** Resolves when it is the asker's turn. */
-  function turn(who: string, signal?: AbortSignal): Promise<void> {
-    const queue = queues.get(who) ?? [];
+  function turn(who: string, by: string, signal?: AbortSignal): Promise<void> {
+    const queue = queues.get(by) ?? [];
     if (inQueue >= waiting || queue.length >= waitingEach) return Promise.reject(new TooMuchWaiting());
     return new Promise((start, leave) => {
       // Whoever has begun waits no more: one asker has many turns, and a signal would gather them all.
-      const own: Waiting = { start: () => (signal?.removeEventListener('abort', gone), start()), leave };
+      const own: Waiting = {
+        who,
+        start: () => (signal?.removeEventListener('abort', gone), start()),
+        leave,
+      };
       const gone = () => {
-        const there = queues.get(who);
+        const there = queues.get(by);
         const place = there?.indexOf(own) ?? -1;
         if (!there || place < 0) return;
         there.splice(place, 1);
         inQueue--;
-        if (there.length === 0) queues.delete(who);
+        if (there.length === 0) queues.delete(by);
         leave(signal!.reason as Error);
       };
       signal?.addEventListener('abort', gone, { once: true });
       queue.push(own);
-      queues.set(who, queue);
+      queues.set(by, queue);
       inQueue++;
       next();
     });
   }
 
-  return async <T>(who: string, work: () => Promise<T>, signal?: AbortSignal): Promise<T> => {
+  return async <T>(who: string, work: () => Promise<T>, signal?: AbortSignal, by = who): Promise<T> => {
     signal?.throwIfAborted();
-    await turn(who, signal);
+    await turn(who, by, signal);
     try {
       return await work();
     } finally {

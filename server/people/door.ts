@@ -5,6 +5,7 @@ import type { Sight } from '../../core/commission/sight';
 import type { Store } from '../store/store';
 import { ANYBODY, ACCESS, isAllowed, routeOf, SCOPED, sightOf, type Role } from './access';
 import type { Auth } from './auth';
+import { askedBy } from './asker';
 import { isOn } from './members';
 import { hasPeople, type Person } from './people';
 import { slowDown, type SlowDown } from './slowDown';
@@ -55,7 +56,7 @@ export async function openDoor(store: Store, { isSecure = false } = {}): Promise
       throw new Problem(403, 'Your account is not for that: the owner of the studio can say who may.');
     if (SCOPED.includes(person.role)) await mustBeOn(commissionIn(req), person.id);
     res.locals.person = person;
-    next();
+    askedBy(person.id, next);
   }
 
   /** For who is not on it a commission is not there. */

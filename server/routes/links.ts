@@ -129,13 +129,13 @@ export function openedLinkRoutes(store: Store, jobs: Jobs, live: Live): Router {
 
   /** A yes freezes the version that was shown, a question stands in the log; over whatever somebody saves meanwhile. */
   async function intoDocument(
-    { commissionId, offers }: { commissionId: string; offers: readonly Offered[] },
+    { id, commissionId, offers }: { id: string; commissionId: string; offers: readonly Offered[] },
     answer: Answer & { day: Day },
   ): Promise<void> {
     for (let i = 0; i < TRIES; i++) {
       const row = await getCommission(store, commissionId);
       if (!row) throw new Problem(404, NOT_GOOD);
-      const read = await jobs.run('readAnswer', { who: commissionId }, () => ({ text: row.document, answer, offers })); // prettier-ignore
+      const read = await jobs.run('readAnswer', { who: commissionId, by: `link ${id}` }, () => ({ text: row.document, answer, offers })); // prettier-ignore
       if (read === 'agreed already') throw new Problem(409, 'A yes to this is noted already.');
       // What is wrong with it is the studio's: an option that is not there any more, say.
       if (!read.ok) throw new Problem(409, 'This has changed since it was sent: ask for a new link.');
