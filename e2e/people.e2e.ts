@@ -6,7 +6,7 @@ import { createServer } from 'node:net';
 import { cp, mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { Browser, Page } from 'puppeteer-core';
+import type { Browser, ElementHandle, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { openBrowser } from './browser';
 import { onPage } from './page';
@@ -126,9 +126,13 @@ describe('people', () => {
     }
     await jo.at.type('[data-test="note"]', 'Stairs are narrow.');
     await jo.page.click('[data-test="add-note"]');
+    const photo = (await jo.page.waitForSelector('li [data-test="note-photo"] input')) as ElementHandle<HTMLInputElement>; // prettier-ignore
+    await photo.uploadFile(join(import.meta.dirname, '..', 'docs', 'screenshots', 'order.png'));
+    await jo.page.waitForSelector('[data-test="note-picture"]');
     await jo.at.until('[data-test="save-state"]', (w) => w.startsWith('saved'));
     await tom.at.load('/c/demo-valley/log');
     await tom.at.until('ol', (w) => w.includes('Stairs are narrow'));
+    await tom.page.waitForFunction(() => (document.querySelector('[data-test="note-picture"]') as HTMLImageElement | null)?.naturalWidth); // prettier-ignore
     // Taken off, it is not there any more.
     await tom.at.open('/c/demo-valley/build');
     await tom.at.press('[data-on="Jo"] input');

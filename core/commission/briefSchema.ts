@@ -69,6 +69,7 @@ export const PICTURE_SUBJECTS = [
   'mock-up',
   'offered',
   'received',
+  'log',
 ] as const;
 
 /** A place from which the tank is looked at; x from its left end, y negative towards the room, mm. */

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { must } from './must';
 import { day, figure, id, text } from './primitives';
 
 /* The log of a commission: what was read off, what was done and said, decided, tried, and what is open. */
@@ -28,4 +29,9 @@ export const logEntrySchema = z.looseObject({
   /** Of a question: the day by which it is answered, and what the answer was. */
   until: day.optional(),
   answer: text.optional(),
+  /** One of the document's pictures, taken with it. */
+  photo: z
+    .string()
+    .regex(/^[a-f0-9]{32}$/, must('picture'))
+    .optional(),
 });

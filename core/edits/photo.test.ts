@@ -19,6 +19,13 @@ describe('a photograph', () => {
     );
   });
 
+  it('is noted at a note of the log, and at no other', () => {
+    const log = ['l-1', 'l-2'].map((id) => ({ id, date: '2027-02-01', text: 'Looked at.' }));
+    const noted = withPhoto({ ...doc, log }, { ...picture, shows: 'log' }, { kind: 'log', id: 'l-2' });
+    expect(noted.log).toEqual([log[0], { ...log[1], photo: picture.id }]);
+    expect(noted.pictures).toContainEqual({ ...picture, shows: 'log' });
+  });
+
   it('of a piece that was dropped meanwhile stays among the pictures', () => {
     const noted = withPhoto(doc, picture, { kind: 'candidate', id: 'A-1' });
     expect(noted.pictures).toContainEqual(picture);

@@ -22,6 +22,7 @@ const NAMES: Record<Picture['shows'], string> = {
   'mock-up': 'the mock-up',
   offered: 'an actual piece',
   received: 'what came',
+  log: 'with a note',
 };
 
 const shown = computed(() =>

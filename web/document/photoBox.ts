@@ -21,7 +21,7 @@ const database = () => (opened ??= createStore('utsuwa-photographs', 'waiting'))
 /** All photographs that wait here, as they were looked at last. */
 export const waitingPhotos = shallowRef<WaitingPhoto[]>([]);
 
-const nameOf = (of: PhotoOf) => JSON.stringify(of.kind === 'received' ? of.line : of.id);
+const nameOf = (of: PhotoOf) => JSON.stringify(of.kind === 'received' ? of.line : of.kind === 'log' ? [of.kind, of.id] : of.id); // prettier-ignore
 const keyOf = ({ commission, of }: Pick<WaitingPhoto, 'commission' | 'of'>) => `${commission} ${nameOf(of)}`;
 
 /** The photograph of a thing of a commission that waits here, if one does. */

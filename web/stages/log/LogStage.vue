@@ -13,6 +13,7 @@ import { aboutName } from '../../../core/sittings/aboutName';
 import type { Commission, Reading } from '../../../core/commission/schema';
 import { useLocalForm } from '../../document/localForm';
 import HistoryList from './HistoryList.vue';
+import NotePhoto from './NotePhoto.vue';
 import ReadingFields from './ReadingFields.vue';
 import { readingFrom, READINGS } from './readings';
 import { wording } from '../../words/wording';
@@ -66,6 +67,8 @@ const notes = computed(() =>
   ),
 );
 
+/** So much of a note names its photograph. */
+const CAPTION = 80;
 const KIND: Record<NonNullable<LogEntry['kind']>, string> = {
   decision: wording('logStage.decision'),
   question: wording('logStage.question'),
@@ -163,6 +166,7 @@ function remove(id: string): void {
             {{ KIND[n.kind] }}<template v-if="n.about">, {{ nameOf(n.about) }}</template>
           </p>
           <p v-if="n.text">{{ n.text }}</p>
+          <NotePhoto :id="n.id" :photo="n.photo" :caption="n.text.slice(0, CAPTION) || longDate(n.date)" />
           <div v-if="n.kind === 'question' && may('change')" class="open">
             <DayField
               :label="wording('logStage.until')"

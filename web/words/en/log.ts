@@ -1,5 +1,8 @@
 /** What the log says. */
 export const LOG = {
+  'logStage.photo': 'Photograph',
+  'logStage.anotherPhoto': 'Another photograph',
+  'logStage.photoOf': 'Photograph: {what}',
   'logStage.dayMissing': 'is missing, must be the day of the note',
   'logStage.refused': 'is not taken: settle what is marked first',
   'logStage.noWords': 'is empty, must have some words or a reading',
