@@ -53,7 +53,7 @@ describe('a shop', () => {
     await b.at.press('[data-test="take-terms"]');
     await b.at.press('[data-supplier="brindle"] [data-test="to-shopping"]');
     await b.page.setViewport({ width: 390, height: 844, hasTouch: true });
-    const left = async () => /£[\d,.]+ left/.exec(await b.at.until('[data-test="running"]', (w) => /left/.test(w)))![0]; // prettier-ignore
+    const left = async () => /£[\d,.]+ (?:left of|over) the budget/.exec(await b.at.until("[data-test=running]", (w) => /the budget/.test(w)))![0]; // prettier-ignore
     const before = await left();
     const row = await b.page.$eval('[data-shop="brindle"] [data-shop-line]', (e) =>
       e.getAttribute('data-shop-line')!,

@@ -25,14 +25,14 @@ export async function beginCodes(auth: Auth, headers: IncomingHttpHeaders, passw
   return begun?.method === 'totp' ? { uri: begun.totpURI, paper: begun.backupCodes } : undefined;
 } // prettier-ignore
 
-/** Cookies of who is let in by a code, or has shown that their app makes the right ones; undefined where it is not right. */
-export async function byCode(auth: Auth, headers: IncomingHttpHeaders, code: string): Promise<Headers | undefined> {
+/** Who is let in by a code, or has shown that their app makes the right ones, with their cookies; undefined where it is not right. */
+export async function byCode(auth: Auth, headers: IncomingHttpHeaders, code: string): Promise<{ who: string; headers: Headers } | undefined> {
   const asked = { body: { code: code.replace(/\s/g, '') }, headers: fromNodeHeaders(headers), returnHeaders: true as const };
-  const api = auth.api;
-  return (await refused(isOnPaper(code) ? api.verifyBackupCode(asked) : api.verifyTOTP(asked)))?.headers;
+  const shown = await refused(isOnPaper(code) ? auth.api.verifyBackupCode(asked) : auth.api.verifyTOTP(asked));
+  return shown && { who: shown.response.user.id, headers: shown.headers };
 } // prettier-ignore
 
-/** No codes any more, by their own wish; false where the password is another one. */
+/** No codes any more, by their own wish, with the cookies of a fresh session; undefined where the password is another one. */
 export async function endCodes(auth: Auth, headers: IncomingHttpHeaders, password: string): Promise<Headers | undefined> {
   return (await refused(auth.api.disableTwoFactor({ body: { password }, headers: fromNodeHeaders(headers), returnHeaders: true })))?.headers;
 } // prettier-ignore

@@ -104,6 +104,13 @@ export function handOver(headers: Headers, res: Response): void {
 /** The person who asked; there is one behind the guard, unless nobody has an account yet. */
 export const personIn = (res: Response): Person | undefined => res.locals.person as Person | undefined;
 
+/** Only who has an account manages accounts: without one, all that is about them is closed. */
+export function known(res: Response): Person {
+  const person = personIn(res);
+  if (!person) throw notFound('account');
+  return person;
+}
+
 /** With how much in it who asked sees a commission; undefined for all of it. */
 export const sightIn = (res: Response): Sight | undefined => sightOf(personIn(res)?.role);
 

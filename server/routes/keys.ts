@@ -4,9 +4,9 @@ import type { AuthenticationResponseJSON, RegistrationResponseJSON } from '@simp
 import { z } from 'zod';
 import { words } from '../../core/commission/primitives';
 import { smallJson } from '../body';
-import { handOver, personIn, signedIn, type Door } from '../people/door';
+import { handOver, known, type Door } from '../people/door';
 import { openChallenges, type Place } from '../people/challenges';
-import { hasCodes, note, type Person } from '../people/people';
+import { hasCodes, note } from '../people/people';
 import { notFound, Problem } from '../problem';
 import type { Store } from '../store/store';
 import { read } from './read';
@@ -34,11 +34,11 @@ export function keyRoutes(store: Store, door: Door): Router {
     const { code } = read(codeAsk, req.body);
     inTurn(req);
     const { byCode } = await codes();
-    const headers = await byCode(await auth(), req.headers, code);
-    if (!headers) throw new Problem(401, WRONG_CODE);
-    handOver(headers, res);
+    const shown = await byCode(await auth(), req.headers, code);
+    if (!shown) throw new Problem(401, WRONG_CODE);
+    handOver(shown.headers, res);
     slow.right(undefined, req.ip ?? '');
-    await noteSignedIn(headers);
+    await note(store, shown.who, 'signed-in');
     res.status(204).end();
   });
 
@@ -100,10 +100,10 @@ export function keyRoutes(store: Store, door: Door): Router {
 
   routes.post('/codes/on', smallJson(), async (req, res) => {
     const { byCode, noteCodes } = await codes();
-    const headers = await byCode(await auth(), req.headers, read(codeAsk, req.body).code);
-    if (!headers) throw new Problem(422, 'That is not the code that the app shows now. Is its clock right?');
-    handOver(headers, res);
-    await noteCodes(store, known(res).id, 'on');
+    const shown = await byCode(await auth(), req.headers, read(codeAsk, req.body).code);
+    if (!shown) throw new Problem(422, 'That is not the code that the app shows now. Is its clock right?');
+    handOver(shown.headers, res);
+    await noteCodes(store, shown.who, 'on');
     res.status(204).end();
   });
 
@@ -137,11 +137,6 @@ export function keyRoutes(store: Store, door: Door): Router {
     throw new Problem(422, WRONG_PASSWORD);
   }
 
-  async function noteSignedIn(headers: Headers): Promise<void> {
-    const cookie = headers.getSetCookie().map((c) => c.split(';')[0]).join('; '); // prettier-ignore
-    const person = await signedIn({ headers: { cookie } } as Request, undefined, await auth());
-    if (person) await note(store, person.id, 'signed-in');
-  }
   return routes;
 }
 
@@ -149,10 +144,4 @@ export function keyRoutes(store: Store, door: Door): Router {
 function placeOf({ headers: { origin } }: Request): Place {
   if (!origin) throw new Problem(400, 'Only a page can ask for a passkey.');
   return { origin, host: new URL(origin).hostname };
-}
-
-function known(res: Response): Person {
-  const person = personIn(res);
-  if (!person) throw notFound('account');
-  return person;
 }

@@ -4,7 +4,7 @@ import { z } from 'zod';
 import { words } from '../../core/commission/primitives';
 import { smallJson } from '../body';
 import { mayDo, ROLES } from '../people/access';
-import { handOver, personIn, signedIn, type Door } from '../people/door';
+import { handOver, known, signedIn, type Door } from '../people/door';
 import { passwordFault } from '../people/passwords';
 import {
   addPerson,
@@ -211,13 +211,6 @@ export function peopleRoutes(store: Store, door: Door): Router {
 function good(password: string): void {
   const fault = passwordFault(password);
   if (fault) throw new Problem(422, fault);
-}
-
-/** Only who has an account manages accounts: without one, all that is here is closed. */
-function known(res: Response): Person {
-  const person = personIn(res);
-  if (!person) throw notFound('account');
-  return person;
 }
 
 const told = ({ id, name, email, role }: Person) => ({ id, name, email, role });

@@ -3,6 +3,7 @@ import { useTitle } from '@vueuse/core';
 import { ref } from 'vue';
 import { people } from '../../document/people';
 import { wording } from '../../words/wording';
+import DoorField from './DoorField.vue';
 import DoorForm from './DoorForm.vue';
 
 /** An invitation that was opened: an account of one's own, made once. What opens it stands behind the #, which no server is sent. */
@@ -36,24 +37,21 @@ async function join(): Promise<void> {
     :submit="join"
   >
     <template v-if="opens === 'account'">
-      <label class="boxed"
-        >{{ wording('people.name')
-        }}<input v-model="name" autocomplete="name" required maxlength="200" data-test="join-name"
-      /></label>
-      <label class="boxed"
-        >{{ wording('people.email')
-        }}<input v-model="email" type="email" autocomplete="username" required data-test="join-email"
-      /></label>
+      <DoorField v-model="name" :label="wording('people.name')" fills="name" test="join-name" />
+      <DoorField
+        v-model="email"
+        :label="wording('people.email')"
+        fills="username"
+        type="email"
+        test="join-email"
+      />
     </template>
-    <label class="boxed"
-      >{{ wording('people.newPassword')
-      }}<input
-        v-model="password"
-        type="password"
-        autocomplete="new-password"
-        required
-        data-test="join-password"
-    /></label>
+    <DoorField
+      v-model="password"
+      :label="wording('people.newPassword')"
+      fills="new-password"
+      test="join-password"
+    />
     <p class="quiet">{{ wording('people.password.rule') }}</p>
   </DoorForm>
 </template>

@@ -4,6 +4,7 @@ import { useAttempt } from '../../design/attempt';
 import { canPasskey, signInWithPasskey } from '../../document/passkey';
 import { people } from '../../document/people';
 import { wording } from '../../words/wording';
+import DoorField from './DoorField.vue';
 import DoorForm from './DoorForm.vue';
 
 /** Over whatever was open: what was typed there is kept in this browser, and goes to the server after it. */
@@ -25,39 +26,23 @@ function anew(): void {
   <DoorForm :title="wording('people.signIn')" :action="wording('people.signIn')" :submit="signIn">
     <template v-if="asksCode">
       <p class="quiet">{{ wording('people.code.says') }}</p>
-      <label class="boxed"
-        >{{ wording('people.code')
-        }}<input
-          v-model="code"
-          inputmode="text"
-          autocomplete="one-time-code"
-          required
-          autofocus
-          data-test="sign-in-code"
-      /></label>
+      <DoorField v-model="code" :label="wording('people.code')" fills="one-time-code" test="sign-in-code" />
       <button type="button" class="act" @click="anew">{{ wording('people.code.anew') }}</button>
     </template>
     <template v-else>
-      <label class="boxed"
-        >{{ wording('people.email')
-        }}<input
-          v-model="email"
-          type="email"
-          name="email"
-          autocomplete="username"
-          required
-          data-test="sign-in-email"
-      /></label>
-      <label class="boxed"
-        >{{ wording('people.password')
-        }}<input
-          v-model="password"
-          type="password"
-          name="password"
-          autocomplete="current-password"
-          required
-          data-test="sign-in-password"
-      /></label>
+      <DoorField
+        v-model="email"
+        :label="wording('people.email')"
+        fills="username"
+        type="email"
+        test="sign-in-email"
+      />
+      <DoorField
+        v-model="password"
+        :label="wording('people.password')"
+        fills="current-password"
+        test="sign-in-password"
+      />
     </template>
     <template v-if="!asksCode" #after>
       <button

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, toRef, watch } from 'vue';
 import { useRoute } from 'vue-router';
-import type { Piece } from '../../../core/commission/schema';
+import { movedSince } from '../../../core/history/movedSince';
 import { useAttempt } from '../../design/attempt';
 import { useCommission } from '../../document/commissionStore';
 import { before, type Before } from '../../document/history';
@@ -58,25 +58,9 @@ const sides = computed(() =>
 );
 /** Where what stands otherwise now, or not at all, stood then. */
 const ghost = computed((): Ghost | undefined => {
-  const [side, now] = sides.value;
-  if (!side || !now) return undefined;
-  const heights = (s: typeof side) => new Map(s.found.plan.survey.pieces.map((p) => [p.id, p.zMm]));
-  const [zMm, zNow] = [heights(side), heights(now)];
-  const stays = new Map(now.option.pieces.map((p) => [p.id, p]));
-  const pieces = side.option.pieces.filter((p) => !standsAlike(p, stays.get(p.id), zMm, zNow));
-  return { pieces, zMm, frontMm: [] };
-});
-const LEAST_MM = 1;
-function standsAlike(
-  a: Piece,
-  b: Piece | undefined,
-  zMm: ReadonlyMap<string, number>,
-  zNow: ReadonlyMap<string, number>,
-): boolean {
-  const placed = ({ at, turnDeg, tiltDeg, shape }: Piece) => JSON.stringify([at, turnDeg, tiltDeg, shape]);
-  const rise = Math.abs((zMm.get(a.id) ?? 0) - (zNow.get(a.id) ?? 0));
-  return b !== undefined && placed(a) === placed(b) && rise < LEAST_MM;
-}
+  const [was, is] = sides.value.map((s) => s && { pieces: s.option.pieces, zMm: new Map(s.found.plan.survey.pieces.map((p) => [p.id, p.zMm])) });
+  return was && is && { pieces: movedSince(was, is), zMm: was.zMm, frontMm: [] };
+}); // prettier-ignore
 const isMissing = computed(() => then.value && !then.value.options.some((o) => o.id === optionId.value));
 /** What it was called, said once: the two have the same rows. */
 const rows = computed(() => {

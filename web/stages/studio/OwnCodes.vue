@@ -3,6 +3,7 @@ import { renderSVG } from 'uqr';
 import { computed, ref } from 'vue';
 import { useAttempt } from '../../design/attempt';
 import { people } from '../../document/people';
+import DoorField from '../../frame/people/DoorField.vue';
 import { wording } from '../../words/wording';
 
 /** One-time codes: turned on with an app that reads a picture, shown once; off with the password. */
@@ -41,15 +42,12 @@ const key = computed(() =>
   <h3>{{ wording('people.codes') }}</h3>
   <p class="quiet">{{ on ? wording('people.codes.areOn') : wording('people.codes.what') }}</p>
   <form v-if="!begun" @submit.prevent="on ? turnOff() : begin()">
-    <label class="boxed"
-      >{{ wording('people.current')
-      }}<input
-        v-model="password"
-        type="password"
-        autocomplete="current-password"
-        required
-        data-test="codes-password"
-    /></label>
+    <DoorField
+      v-model="password"
+      :label="wording('people.current')"
+      fills="current-password"
+      test="codes-password"
+    />
     <button :class="on ? 'act' : 'solid'" :disabled="busy" data-test="codes-begin">
       {{ on ? wording('people.codes.off') : wording('people.codes.begin') }}
     </button>
@@ -63,15 +61,7 @@ const key = computed(() =>
         <code v-for="c in begun.paper" :key="c">{{ c }}</code>
       </p>
       <form @submit.prevent="turnOn">
-        <label class="boxed"
-          >{{ wording('people.code')
-          }}<input
-            v-model="code"
-            inputmode="numeric"
-            autocomplete="one-time-code"
-            required
-            data-test="codes-code"
-        /></label>
+        <DoorField v-model="code" :label="wording('people.code')" fills="one-time-code" test="codes-code" />
         <button class="solid" :disabled="busy" data-test="codes-on">{{ wording('people.codes.on') }}</button>
       </form>
     </div>

@@ -4,6 +4,7 @@ import { useAttempt } from '../../design/attempt';
 import { addPasskey, canPasskey } from '../../document/passkey';
 import { people, type Passkey } from '../../document/people';
 import { momentDay } from '../../units/days';
+import DoorField from '../../frame/people/DoorField.vue';
 import { wording } from '../../words/wording';
 
 /** Passkeys: the devices that let one in by themselves. */
@@ -37,19 +38,13 @@ const drop = (id: string) => attempt(() => people.dropKey(id).then(() => emit('c
     </li>
   </ul>
   <form v-if="canPasskey()" @submit.prevent="add">
-    <label class="boxed"
-      >{{ wording('people.passkey.name')
-      }}<input v-model="name" required maxlength="200" data-test="passkey-name"
-    /></label>
-    <label class="boxed"
-      >{{ wording('people.current')
-      }}<input
-        v-model="password"
-        type="password"
-        autocomplete="current-password"
-        required
-        data-test="passkey-password"
-    /></label>
+    <DoorField v-model="name" :label="wording('people.passkey.name')" fills="off" test="passkey-name" />
+    <DoorField
+      v-model="password"
+      :label="wording('people.current')"
+      fills="current-password"
+      test="passkey-password"
+    />
     <button class="solid" :disabled="busy" data-test="passkey-add">
       {{ wording('people.passkey.add') }}
     </button>

@@ -2,6 +2,7 @@
 import { ref } from 'vue';
 import { useAttempt } from '../../design/attempt';
 import { people } from '../../document/people';
+import DoorField from '../../frame/people/DoorField.vue';
 import { wording } from '../../words/wording';
 
 /** Another password: it ends every other device's session. */
@@ -16,19 +17,18 @@ async function change(): Promise<void> {
 <template>
   <h3>{{ wording('people.change') }}</h3>
   <form @submit.prevent="change">
-    <label class="boxed"
-      >{{ wording('people.current')
-      }}<input
-        v-model="current"
-        type="password"
-        autocomplete="current-password"
-        required
-        data-test="password-now"
-    /></label>
-    <label class="boxed"
-      >{{ wording('people.newPassword')
-      }}<input v-model="next" type="password" autocomplete="new-password" required data-test="password-next"
-    /></label>
+    <DoorField
+      v-model="current"
+      :label="wording('people.current')"
+      fills="current-password"
+      test="password-now"
+    />
+    <DoorField
+      v-model="next"
+      :label="wording('people.newPassword')"
+      fills="new-password"
+      test="password-next"
+    />
     <button class="solid" data-test="password-change">{{ wording('people.change.go') }}</button>
   </form>
   <p class="quiet">{{ wording('people.password.rule') }}</p>
