@@ -1,5 +1,5 @@
 import request from 'supertest';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { afterAll, afterEach, beforeAll, describe, expect, it, vi } from 'vitest';
 import { codeOf, softKey } from './softKey';
 import { openChallenges } from './people/challenges';
 import { dropUnreadable } from './people/codes';
@@ -196,5 +196,30 @@ describe('who does not get in any more', () => {
     await signIn(WORDS, tom.email).expect(204);
     await request(b.app).delete(`/api/people/${tom.id}`).set('Cookie', ines).expect(204);
     await ask('again', { secret, password: WORDS }).expect(404);
+  });
+});
+
+describe('a clock that leaps', () => {
+  afterEach(() => vi.useRealTimers());
+
+  it('signs nobody in who was out; whoever is in stays in or signs in again; an invitation ends by it and is good again', async () => {
+    const cookie = cookiesOf(await signIn().expect(204));
+    vi.useFakeTimers({ toFake: ['Date'] });
+    const now = Date.now();
+    const at = (days: number) => vi.setSystemTime(now + days * 86_400_000);
+    at(-3);
+    expect(await isIn(cookie)).toBe(true);
+    // Looked at, it is renewed; two months on it has ended, and is not there again when the clock is set right.
+    at(29);
+    expect(await isIn(cookie)).toBe(true);
+    at(95);
+    expect(await isIn(cookie)).toBe(false);
+    at(0);
+    expect(await isIn(cookie)).toBe(false);
+    const secret = await invite(b.store, 'x', { name: 'Ruth', role: 'designer' });
+    at(30);
+    await ask('invitation', { secret }).expect(404);
+    at(1);
+    await ask('invitation', { secret }).expect(200);
   });
 });

@@ -4,6 +4,7 @@ import type {
   PublicKeyCredentialRequestOptionsJSON as SignInQuestion,
 } from '@simplewebauthn/browser';
 import { SIGHTS, type Sight } from '../../core/commission/sight';
+import { wording } from '../words/wording';
 import { call, mustSignIn } from './api';
 
 /* Who is here, and what they may: asked of the server once, and again when somebody has signed in or out. */
@@ -54,6 +55,16 @@ export function lookWhoIsHere(): Promise<void> {
     },
     () => (asking = undefined),
   ));
+}
+
+/**
+ * Looks whether whoever was let in is in: a browser that takes no cookies would ask for the password for ever.
+ *
+ * @throws an Error in words where it is so
+ */
+export async function mustBeIn(): Promise<void> {
+  const { open, person } = await call<Me>('GET', '/people/me');
+  if (!open && !person) throw new Error(wording('people.noCookies'));
 }
 
 /** Whether somebody may do something, as the server's table has it; what is not known yet is not hidden. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useTitle } from '@vueuse/core';
 import { ref } from 'vue';
-import { people } from '../../document/people';
+import { mustBeIn, people } from '../../document/people';
 import { wording } from '../../words/wording';
 import DoorField from './DoorField.vue';
 import DoorForm from './DoorForm.vue';
@@ -20,6 +20,7 @@ void people.invited(secret).then(
 async function join(): Promise<void> {
   if (opens.value === 'again') await people.again(secret, password.value);
   else await people.join({ secret, name: name.value, email: email.value, password: password.value });
+  await mustBeIn();
   // Whole, so that nothing that was asked before it is left of it.
   window.location.replace('/');
 }

@@ -2,7 +2,7 @@
 import { ref } from 'vue';
 import { useAttempt } from '../../design/attempt';
 import { canPasskey, signInWithPasskey } from '../../document/passkey';
-import { people } from '../../document/people';
+import { mustBeIn, people } from '../../document/people';
 import { wording } from '../../words/wording';
 import DoorField from './DoorField.vue';
 import DoorForm from './DoorForm.vue';
@@ -10,11 +10,14 @@ import DoorForm from './DoorForm.vue';
 /** Over whatever was open: what was typed there is kept in this browser, and goes to the server after it. */
 const [email, password, code, asksCode] = [ref(''), ref(''), ref(''), ref(false)];
 const { fault, busy, attempt } = useAttempt();
-const isIn = () => window.location.reload();
+const isIn = async () => {
+  await mustBeIn();
+  window.location.reload();
+};
 async function signIn(): Promise<void> {
   if (asksCode.value) await people.signInCode(code.value);
   else if ((await people.signIn(email.value, password.value))?.code) return void (asksCode.value = true);
-  isIn();
+  await isIn();
 }
 const byPasskey = () => attempt(() => signInWithPasskey().then(isIn));
 function anew(): void {

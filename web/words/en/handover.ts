@@ -26,7 +26,8 @@ export const HANDOVER = {
   'careGuide.each': '{from} to {to}, each day',
   'careGuide.ringUs':
     'the water smells, fish gasp, ammonia or nitrite is above zero with animals inside, or a lamp, pump or wire is wet: then switch off at the socket first. Never release plants or animals outdoors.',
-  'handoverStage.light': '{hours}\u00a0h at {percent}\u00a0%, up to {lastHours}\u00a0h at {lastPercent}\u00a0%',
+  'handoverStage.light':
+    '{hours}\u00a0h at {percent}\u00a0%, up to {lastHours}\u00a0h at {lastPercent}\u00a0%',
   'careGuide.plantedFor': 'Planted for you on {day}, in the care of {keeper}.',
   'careGuide.doseByLabel': 'feed the plants: one dose for {litres}, as its label says',
   'careGuide.lightAndGas':

@@ -1,6 +1,8 @@
 /** What is said of people and their accounts. */
 export const PEOPLE = {
   'people.busy': 'One moment …',
+  'people.noCookies':
+    'You were let in, but this browser keeps no cookie from here, and without one nobody stays in: allow cookies for this address, then sign in again.',
   'people.signIn': 'Sign in',
   'people.email': 'Your address',
   'people.password': 'Password',
