@@ -63,6 +63,7 @@ const option: Option = {
       plant: 'cryptocoryne-wendtii',
       region: ring('40,260 250,260 250,380 40,380'),
       spacingMm: 60,
+      ownPlugs: 9,
     },
     {
       id: 'P-4',
