@@ -213,7 +213,7 @@ ol {
 }
 ul > li {
   display: grid;
-  grid-template-columns: 1fr 1.6fr 0.7fr auto;
+  grid-template-columns: 1fr 1.6fr 0.7fr minmax(150px, auto);
   gap: 0 18px;
   align-items: baseline;
   border-bottom: 1px solid var(--rule);
@@ -222,6 +222,7 @@ ul > li {
 .acts {
   display: flex;
   gap: 14px;
+  justify-content: flex-end;
 }
 ul > .waits {
   grid-template-columns: 1fr auto;
@@ -253,6 +254,9 @@ details ol {
 @media (max-width: 700px) {
   ul > li {
     grid-template-columns: 1fr 1fr;
+  }
+  .acts {
+    justify-content: flex-start;
   }
 }
 </style>

@@ -36,7 +36,7 @@ export const PEOPLE = {
   'people.again': 'New way in',
   'people.again.what': 'A link for who lost password, phone or key',
   'people.again.link':
-    'For {name}, good for a day and once: a new password. Their codes and passkeys, and every device, are signed out with it. It is shown only now: give it to them yourself.',
+    'For {name}, good for a day and once: a new password. With it their codes and passkeys are gone, and every device is signed out. It is shown only now: give it to them yourself.',
   'people.waitsAgain': '{name}, to get in again, until {day}',
   'people.getIn': 'A new password, {name}',
   'people.getIn.says':
