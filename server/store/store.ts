@@ -7,7 +7,7 @@ import { ROOT } from '../root';
 import { backUp, backUpDaily, backupsIn, type BackUp } from './backups';
 import { connect, type Connection, type Database } from './connection';
 import { claimFolder, closeToOthers, DATABASE, ownFile } from './folder';
-import { openReplica, type Replica, type ReplicaState } from './replica/replica';
+import { forgetFollowed, openReplica, type Replica, type ReplicaState } from './replica/replica';
 import { StoreTrouble } from './trouble';
 import { removeUnfinished } from './unfinished';
 
@@ -55,6 +55,7 @@ export async function openStore(folder: string, { replica }: { replica?: string 
     await checked(connection, folder);
     await broughtUpToDate(connection, folder);
     await closeToOthers(folder);
+    if (!replica) await forgetFollowed(folder);
     return storeOf(folder, connection, claim, replica ? await openReplica(folder, replica) : undefined);
   } catch (error) {
     await connection?.close();

@@ -73,6 +73,10 @@ describe('a replica', () => {
     await broughtAfter(store, since);
     await add(store, 'Stair');
     await store.close();
+    // What was kept of the log beside the database goes where nobody follows it any more.
+    expect(await readdir(folder)).toContain('.utsuwa.db-litestream');
+    await titlesIn(folder);
+    expect(await readdir(folder)).not.toContain('.utsuwa.db-litestream');
     const fresh = join(home, 'after');
     await mkdir(fresh);
     await fromReplica(fresh, to);

@@ -136,6 +136,11 @@ function settingsFor(database: string, path: string): string {
 
 /** What the engine has kept of the log, here and there. */
 async function forgotten(folder: string, to: string): Promise<void> {
-  for (const kept of [join(folder, `.${DATABASE}-litestream`), databaseIn(to)])
-    await rm(kept, { recursive: true, force: true });
+  await forgetFollowed(folder);
+  await rm(databaseIn(to), { recursive: true, force: true });
+}
+
+/** Takes away what was kept of the log beside the database: where nobody follows any more, an erased client would stay in it. */
+export async function forgetFollowed(folder: string): Promise<void> {
+  await rm(join(folder, `.${DATABASE}-litestream`), { recursive: true, force: true });
 }
