@@ -6,6 +6,7 @@ import { join } from 'node:path';
 import { afterAll, describe, expect, it } from 'vitest';
 import { utsuwa } from '../cli/commands';
 import { example } from '../core/testing/scape';
+import { hasEngine } from '../server/store/replica/engine';
 
 const root = join(import.meta.dirname, '..');
 const folders: string[] = [];
@@ -80,34 +81,37 @@ describe('the server as a process', () => {
     expect(await second.ended).toBe(0);
   });
 
-  it('comes back from its replica on another folder when the machine is gone, as it was last and at a time', async () => {
-    const [data, replica, fresh] = await Promise.all([folder(), folder(), folder()]);
-    const first = await start(data, { UTSUWA_REPLICA: replica });
-    const followed = async (since: string) => {
-      while (((await (await fetch(`${first.url}/api/studio/kept`)).json()).replica.lastAt ?? '') <= since) await soon(); // prettier-ignore
-      return new Date().toISOString();
-    };
-    let since = new Date().toISOString();
-    const { id } = await (await json(`${first.url}/api/commissions`, 'POST', example('held-root'))).json();
-    const then = (since = await followed(since));
-    const document = { ...example('held-root'), title: 'after that' };
-    expect((await json(`${first.url}/api/commissions/${id}`, 'PUT', { revision: 1, document })).status).toBe(200); // prettier-ignore
-    await followed(since);
-    first.child.kill('SIGKILL');
-    await first.ended;
-    await rm(data, { recursive: true, force: true, maxRetries: 5 });
-    const titleAfter = async (...words: string[]) => {
-      const restored = spawnSync(process.execPath, [join(root, 'dist', 'node', 'server', 'restore.js'), '--from', replica, ...words], { env: { ...process.env, UTSUWA_DATA: fresh }, encoding: 'utf8' }); // prettier-ignore
-      expect(restored.stdout).toContain(`is in place in ${fresh}`);
-      const again = await start(fresh);
-      const { document } = await (await fetch(`${again.url}/api/commissions/${id}`)).json();
-      again.child.kill('SIGKILL');
-      await again.ended;
-      return document.title as string;
-    };
-    expect(await titleAfter()).toBe('after that');
-    expect(await titleAfter('--at', then)).toBe(example('held-root').title);
-  });
+  it.runIf(hasEngine())(
+    'comes back from its replica on another folder when the machine is gone, as it was last and at a time',
+    async () => {
+      const [data, replica, fresh] = await Promise.all([folder(), folder(), folder()]);
+      const first = await start(data, { UTSUWA_REPLICA: replica });
+      const followed = async (since: string) => {
+        while (((await (await fetch(`${first.url}/api/studio/kept`)).json()).replica.lastAt ?? '') <= since) await soon(); // prettier-ignore
+        return new Date().toISOString();
+      };
+      let since = new Date().toISOString();
+      const { id } = await (await json(`${first.url}/api/commissions`, 'POST', example('held-root'))).json();
+      const then = (since = await followed(since));
+      const document = { ...example('held-root'), title: 'after that' };
+      expect((await json(`${first.url}/api/commissions/${id}`, 'PUT', { revision: 1, document })).status).toBe(200); // prettier-ignore
+      await followed(since);
+      first.child.kill('SIGKILL');
+      await first.ended;
+      await rm(data, { recursive: true, force: true, maxRetries: 5 });
+      const titleAfter = async (...words: string[]) => {
+        const restored = spawnSync(process.execPath, [join(root, 'dist', 'node', 'server', 'restore.js'), '--from', replica, ...words], { env: { ...process.env, UTSUWA_DATA: fresh }, encoding: 'utf8' }); // prettier-ignore
+        expect(restored.stdout).toContain(`is in place in ${fresh}`);
+        const again = await start(fresh);
+        const { document } = await (await fetch(`${again.url}/api/commissions/${id}`)).json();
+        again.child.kill('SIGKILL');
+        await again.ended;
+        return document.title as string;
+      };
+      expect(await titleAfter()).toBe('after that');
+      expect(await titleAfter('--at', then)).toBe(example('held-root').title);
+    },
+  );
 
   it('takes the next port when its own is taken, and ends cleanly on Ctrl-C', async () => {
     const taken = createServer().listen(0, '127.0.0.1');

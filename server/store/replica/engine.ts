@@ -7,19 +7,29 @@ import { dirname, join } from 'node:path';
  * The engine that follows a database: Litestream, as its registry packages bring it for a few kinds of machine.
  */
 
+const name = `@flydotio/litestream-${process.platform}-${process.arch}`;
+
+/** Whether this machine has one: the packages bring it for some kinds. */
+export const hasEngine = (): boolean => found() !== undefined;
+
+function found(): string | undefined {
+  try {
+    const file = join(dirname(createRequire(import.meta.url).resolve(`${name}/package.json`)), 'litestream');
+    return existsSync(file) ? file : undefined;
+  } catch {
+    // Not installed.
+    return undefined;
+  }
+}
+
 /**
  * Where the engine lies.
  *
  * @throws an Error in words where there is none for this machine
  */
 export function engineFile(): string {
-  const name = `@flydotio/litestream-${process.platform}-${process.arch}`;
-  try {
-    const file = join(dirname(createRequire(import.meta.url).resolve(`${name}/package.json`)), 'litestream');
-    if (existsSync(file)) return file;
-  } catch {
-    // Not installed: said below.
-  }
+  const file = found();
+  if (file) return file;
   throw new Error(
     `UTSUWA_REPLICA: there is no engine here for this kind of machine. Install ${name} where there is one, or leave the setting out: backups in the folder are made all the same.`,
   );

@@ -6,6 +6,7 @@ import { example } from '../../../core/testing/scape';
 import { columnsOf } from '../columns';
 import { createCommission, listCommissions } from '../commissions';
 import { openStore, type Store } from '../store';
+import { hasEngine } from './engine';
 import { fromReplica } from './fromReplica';
 
 let home: string;
@@ -30,7 +31,7 @@ async function broughtAfter(store: Store, since: string): Promise<void> {
   while ((store.replica()?.lastAt ?? '') <= since) await soon();
 }
 const soon = () => new Promise((resolve) => setTimeout(resolve, 50));
-describe('a replica', () => {
+describe.runIf(hasEngine())('a replica', () => {
   it('follows what is written, and gives back how it was last and at a time, scans too', async () => {
     const { folder, to } = await places('followed');
     await mkdir(join(folder, 'meshes'));
