@@ -7,6 +7,7 @@ import { finished } from 'node:stream/promises';
 import type { IncomingMessage } from 'node:http';
 import { asker } from './people/asker';
 import { Problem } from './problem';
+import { underWay } from './underWay';
 
 /*
  * Bodies of requests. What is small is kept in memory; what is larger goes to a file beside the data as it comes in,
@@ -18,10 +19,8 @@ export type Body = Uint8Array<ArrayBuffer> | { file: string };
 
 /** What is larger than this goes to a file, bytes. */
 const IN_MEMORY = 128 * 1024;
-/** All files of requests that are under way together, bytes. */
-const MOST_UNDER_WAY = 1024 * 1024 * 1024;
-/** Those of one person, bytes: a few large scans at once. */
-const MOST_OF_ONE = 256 * 1024 * 1024;
+/** Files of requests that are under way, bytes: all of them, and those of one person, a few large scans at once. */
+const way = underWay({ all: 1024 * 1024 * 1024, ofOne: 256 * 1024 * 1024 });
 /** A body that comes in slower than this after its first seconds is somebody who holds a place, bytes a second. */
 const SLOWEST = 16 * 1024;
 const FIRST_MS = 5_000;
@@ -34,18 +33,6 @@ export function incomingFolder(folder: string): string {
 /** A body as bytes, for a thread that waits for nobody. */
 export function bytesOfBody(body: Body): Uint8Array<ArrayBuffer> {
   return body instanceof Uint8Array ? body : new Uint8Array(readFileSync(body.file));
-}
-
-let underWay = 0;
-const underWayOf = new Map<string, number>();
-
-/** Counts bytes of a file that is under way, or is not any more. */
-function counted(bytes: number, who: string | undefined): void {
-  underWay += bytes;
-  if (who === undefined) return;
-  const own = (underWayOf.get(who) ?? 0) + bytes;
-  if (own > 0) underWayOf.set(who, own);
-  else underWayOf.delete(who);
 }
 
 /**
@@ -68,7 +55,7 @@ export async function takenIn(req: IncomingMessage, folder: string, limit: numbe
     const own = file;
     if (!own) return;
     file = undefined;
-    counted(-size, who);
+    way.count(-size, who);
     await rm(own, { force: true });
   };
   const slow = watched(req, () => size);
@@ -76,17 +63,17 @@ export async function takenIn(req: IncomingMessage, folder: string, limit: numbe
     // The request stays open when it is refused in the middle: whoever sends it is to hear why.
     for await (const part of req.iterator({ destroyOnReturn: false }) as AsyncIterable<Uint8Array>) {
       size += part.byteLength;
-      if (file) counted(part.byteLength, who);
+      if (file) way.count(part.byteLength, who);
       if (size > limit) throw tooMuch();
       if (!into && size > IN_MEMORY) {
-        counted(size, who);
+        way.count(size, who);
         file = newFile(folder);
         into = createWriteStream(file, { mode: 0o600 });
         // What cannot be written is told by `finished` below, or by the next write.
         into.on('error', () => {});
         for (const earlier of parts.splice(0)) into.write(earlier);
       }
-      if (underWay > MOST_UNDER_WAY || (underWayOf.get(who ?? '') ?? 0) > MOST_OF_ONE) throw new Problem(503, 'Too much is being sent at the moment. Nothing was changed; try again.'); // prettier-ignore
+      if (way.isTooMuch(who)) throw new Problem(503, 'Too much is being sent at the moment. Nothing was changed; try again.'); // prettier-ignore
       if (!into) parts.push(part);
       else if (!into.write(part)) await drained(into);
     }

@@ -20,26 +20,41 @@ describe('turns', () => {
     expect(begun).toEqual(['a1', 'a2', 'b1', 'c1', 'a3', 'b2']);
   });
 
-  it('serves whoever is signed in as one, whatever they ask for, and of one thing no more at once than may', async () => {
+  it('serves whoever is signed in as one, whatever they ask for, and what they ask for in turns', async () => {
     const take = turns({ atOnce: 1, waiting: 100, waitingEach: 100 });
     const begun: string[] = [];
     const ask = (by: string, who: string) => take(who, async () => void begun.push(`${by} ${who}`), undefined, by); // prettier-ignore
-    // Ines opens five commissions; Tom, who asks last, is second.
-    await Promise.all([...'abcde'].map((who) => ask('ines', who)).concat(ask('tom', 'a')));
-    expect(begun).toEqual(['ines a', 'ines b', 'tom a', 'ines c', 'ines d', 'ines e']);
-    const [each, first] = [turns({ atOnce: 2, atOnceEach: 1, waiting: 9, waitingEach: 9 }), held()];
+    // Ines asks for a list of five glances and then for a plan; Tom, who asks last, is second.
+    const glances = Array.from({ length: 5 }, () => ask('ines', 'glances'));
+    await Promise.all([...glances, ask('ines', 'plan'), ask('tom', 'plan')]);
+    expect(begun).toEqual(['ines glances', 'ines glances', 'tom plan', 'ines plan', 'ines glances', 'ines glances', 'ines glances']); // prettier-ignore
+  });
+
+  it('keeps nothing else waiting for what waits for another’s work on the same thing', async () => {
+    const take = turns({ atOnce: 2, atOnceEach: 1, waiting: 9, waitingEach: 9 });
+    const first = held();
     const order: string[] = [];
     const saves = [
-      each('a', () => first.until, undefined, 'ines'),
-      each('a', async () => void order.push('tom a'), undefined, 'tom'),
-      each('b', async () => void order.push('tom b'), undefined, 'tom'),
+      take('a', () => first.until, undefined, 'ines'),
+      take('a', async () => void order.push('tom a'), undefined, 'tom'),
+      take('b', async () => void order.push('tom b'), undefined, 'tom'),
     ];
     await saves[2];
-    // What waits for another's work on the same thing keeps nothing else waiting.
     expect(order).toEqual(['tom b']);
     first.end();
     await Promise.all(saves);
     expect(order).toEqual(['tom b', 'tom a']);
+  });
+
+  it('gives nobody more than half of the room to wait in', async () => {
+    const take = turns({ atOnce: 1, waiting: 6, waitingEach: 2 });
+    const first = held();
+    const work = [take('a', () => first.until, undefined, 'ines')];
+    for (const who of ['a', 'b', 'c']) work.push(take(who, async () => {}, undefined, 'ines'));
+    await expect(take('d', async () => {}, undefined, 'ines')).rejects.toBeInstanceOf(TooMuchWaiting);
+    work.push(take('d', async () => {}, undefined, 'tom'));
+    first.end();
+    await Promise.all(work);
   });
 
   it('refuses what is more than may wait, of one and of all, and takes it once there is room', async () => {
