@@ -92,13 +92,20 @@ describe('passkeys', () => {
   it('are answered in time', () => {
     let now = 0;
     const challenges = openChallenges(() => now);
-    challenges.asked('a');
-    challenges.asked('b', 'ines');
+    challenges.asked('a', '::1');
+    challenges.asked('b', '::1', 'ines');
     now = 4 * 60_000;
     expect([challenges.taken('a', 'tom'), challenges.taken('b', 'ines'), challenges.taken('b', 'ines')]).toEqual([false, true, false]); // prettier-ignore
-    challenges.asked('c');
+    challenges.asked('c', '::1');
     now += 6 * 60_000;
     expect(challenges.taken('c')).toBe(false);
+  });
+
+  it('are not lost to who asks for many: of those the own oldest go', () => {
+    const challenges = openChallenges();
+    challenges.asked('hers', '10.0.0.2');
+    for (let n = 0; n < 200; n++) challenges.asked(`x${n}`, '10.0.0.9');
+    expect(['hers', 'x0', 'x159', 'x160', 'x199'].map((c) => challenges.taken(c))).toEqual([true, false, false, true, true]); // prettier-ignore
   });
 });
 
@@ -187,6 +194,10 @@ describe('who does not get in any more', () => {
     expect([await isIn(fresh), await isIn(old), await hasCodes(b.store, tom.id)]).toEqual([true, false, false]); // prettier-ignore
     await signIn(WORDS, tom.email).expect(401);
     await ask('again', { secret, password: next }).expect(404);
+    // Of two links the second is of no use once the first was used.
+    const two = await Promise.all([1, 2].map(async () => ((await ask(`${tom.id}/again`, {}, ines).expect(201)).body as { secret: string }).secret)); // prettier-ignore
+    await ask('again', { secret: two[1], password: WORDS }).expect(204);
+    await ask('again', { secret: two[0], password: next }).expect(404);
   });
 
   it('has links and codes gone with the account, and a new password on the machine takes codes and keys along', async () => {

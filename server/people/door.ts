@@ -105,7 +105,7 @@ export function handOver(headers: Headers, res: Response): void {
 export const personIn = (res: Response): Person | undefined => res.locals.person as Person | undefined;
 
 /** Only who has an account manages accounts: without one, all that is about them is closed. */
-export function known(res: Response): Person {
+export function accountIn(res: Response): Person {
   const person = personIn(res);
   if (!person) throw notFound('account');
   return person;

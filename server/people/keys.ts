@@ -22,7 +22,7 @@ const KNOWN = { id: passkeys.id, name: passkeys.name, madeAt: passkeys.madeAt, u
 export const keysOf = ({ db }: Store, who: string) => db.select(KNOWN).from(passkeys).where(eq(passkeys.personId, who)).orderBy(asc(passkeys.madeAt)); // prettier-ignore
 
 /** What a browser is asked for to make a key. */
-export async function askForKey(store: Store, { id, name, email }: Person, { host }: Place, challenges: Challenges) {
+export async function askForKey(store: Store, { id, name, email }: Person, { host }: Place, from: string, challenges: Challenges) {
   const own = await keysOf(store, id);
   const options = await generateRegistrationOptions({
     rpName: 'Utsuwa',
@@ -34,7 +34,7 @@ export async function askForKey(store: Store, { id, name, email }: Person, { hos
     excludeCredentials: own.map((k) => ({ id: k.id })),
     authenticatorSelection: { residentKey: 'required', userVerification: 'required' },
   });
-  challenges.asked(options.challenge, id);
+  challenges.asked(options.challenge, from, id);
   return options;
 } // prettier-ignore
 
@@ -78,9 +78,9 @@ export async function dropKey(store: Store, who: string, id: string): Promise<bo
 }
 
 /** What a browser is asked for to sign somebody in with a key. */
-export async function askToLetIn({ host }: Place, challenges: Challenges) {
+export async function askToLetIn({ host }: Place, from: string, challenges: Challenges) {
   const options = await generateAuthenticationOptions({ rpID: host, userVerification: 'required' });
-  challenges.asked(options.challenge);
+  challenges.asked(options.challenge, from);
   return options;
 }
 

@@ -92,6 +92,11 @@ export async function resetPassword(
       db.delete(session).where(eq(session.userId, id)),
       db.delete(passkeys).where(eq(passkeys.personId, id)),
       ...withoutCodes(db, [id]),
+      // A link that was made before and not used would undo it.
+      db
+        .update(invitations)
+        .set({ usedAt: new Date() })
+        .where(and(eq(invitations.personId, id), isNull(invitations.usedAt))),
       db.insert(journal).values({ who: id, what: how, of: id }),
     ]),
   );

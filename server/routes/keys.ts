@@ -4,7 +4,7 @@ import type { AuthenticationResponseJSON, RegistrationResponseJSON } from '@simp
 import { z } from 'zod';
 import { words } from '../../core/commission/primitives';
 import { smallJson } from '../body';
-import { handOver, known, type Door } from '../people/door';
+import { accountIn, handOver, type Door } from '../people/door';
 import { openChallenges, type Place } from '../people/challenges';
 import { hasCodes, note } from '../people/people';
 import { notFound, Problem } from '../problem';
@@ -43,7 +43,7 @@ export function keyRoutes(store: Store, door: Door): Router {
   });
 
   routes.post('/sign-in/key/ask', smallJson(), async (req, res) => {
-    res.json(await (await keys()).askToLetIn(placeOf(req), challenges));
+    res.json(await (await keys()).askToLetIn(placeOf(req), req.ip ?? '', challenges));
   });
 
   routes.post('/sign-in/key', smallJson(), async (req, res) => {
@@ -65,33 +65,33 @@ export function keyRoutes(store: Store, door: Door): Router {
   });
 
   routes.get('/keys', async (_req, res) => {
-    const { id } = known(res);
+    const { id } = accountIn(res);
     const { keysOf } = await keys();
     res.json({ keys: await keysOf(store, id), codes: await hasCodes(store, id) });
   });
 
   routes.post('/keys/ask', smallJson(), async (req, res) => {
     await withPassword(req, res, read(passwordAsk, req.body).password);
-    res.json(await (await keys()).askForKey(store, known(res), placeOf(req), challenges));
+    res.json(await (await keys()).askForKey(store, accountIn(res), placeOf(req), req.ip ?? '', challenges));
   });
 
   routes.post('/keys', smallJson(), async (req, res) => {
     const { name, response } = read(keyAsk, req.body);
     const { addKey } = await keys();
-    const is = await addKey(store, known(res).id, name, response as unknown as RegistrationResponseJSON, placeOf(req), challenges); // prettier-ignore
+    const is = await addKey(store, accountIn(res).id, name, response as unknown as RegistrationResponseJSON, placeOf(req), challenges); // prettier-ignore
     if (!is) throw new Problem(422, 'That was no passkey that was asked for here: begin again.');
     res.status(201).end();
   });
 
   routes.delete('/keys/:id', async (req, res) => {
     const { dropKey } = await keys();
-    if (!(await dropKey(store, known(res).id, req.params.id))) throw notFound('passkey');
+    if (!(await dropKey(store, accountIn(res).id, req.params.id))) throw notFound('passkey');
     res.status(204).end();
   });
 
   routes.post('/codes', smallJson(), async (req, res) => {
     const { password } = read(passwordAsk, req.body);
-    if (await hasCodes(store, known(res).id)) throw new Problem(409, 'Codes are asked for already.');
+    if (await hasCodes(store, accountIn(res).id)) throw new Problem(409, 'Codes are asked for already.');
     await withPassword(req, res, password);
     const begun = await (await codes()).beginCodes(await auth(), req.headers, password);
     if (!begun) throw new Problem(422, WRONG_PASSWORD);
@@ -114,7 +114,7 @@ export function keyRoutes(store: Store, door: Door): Router {
     const headers = await endCodes(await auth(), req.headers, password);
     if (!headers) throw new Problem(422, WRONG_PASSWORD);
     handOver(headers, res);
-    await noteCodes(store, known(res).id, 'off');
+    await noteCodes(store, accountIn(res).id, 'off');
     res.status(204).end();
   });
 
@@ -128,7 +128,7 @@ export function keyRoutes(store: Store, door: Door): Router {
 
   /** Who changes how they get in shows once more that it is them: a tablet that lies about is signed in. */
   async function withPassword(req: Request, res: Response, password: string): Promise<void> {
-    const { email } = known(res);
+    const { email } = accountIn(res);
     const waitS = slow.waitS(email, req.ip ?? '');
     if (waitS > 0) throw new Problem(429, `Too many wrong passwords: try again in ${waitS} seconds.`);
     const { isTheirs } = await codes();

@@ -4,7 +4,7 @@ import { z } from 'zod';
 import { words } from '../../core/commission/primitives';
 import { smallJson } from '../body';
 import { mayDo, ROLES } from '../people/access';
-import { handOver, known, signedIn, type Door } from '../people/door';
+import { accountIn, handOver, signedIn, type Door } from '../people/door';
 import { passwordFault } from '../people/passwords';
 import {
   addPerson,
@@ -125,7 +125,7 @@ export function peopleRoutes(store: Store, door: Door): Router {
   });
 
   routes.post('/:id/again', smallJson(), async (req: Request<{ id: string }>, res) => {
-    const secret = await letInAgain(store, known(res).id, req.params.id);
+    const secret = await letInAgain(store, accountIn(res).id, req.params.id);
     if (!secret) throw notFound('person');
     res.status(201).json({ secret });
   });
@@ -146,7 +146,7 @@ export function peopleRoutes(store: Store, door: Door): Router {
 
   routes.post('/password', smallJson(), async (req, res) => {
     const { current, next } = read(passwordAsk, req.body);
-    const person = known(res);
+    const person = accountIn(res);
     good(next);
     const waitS = slow.waitS(person.email, req.ip ?? '');
     if (waitS > 0) throw new Problem(429, `Too many wrong passwords: try again in ${waitS} seconds.`);
@@ -164,12 +164,12 @@ export function peopleRoutes(store: Store, door: Door): Router {
   });
 
   routes.get('/sessions', async (_req, res) => {
-    const { id, sessionId } = known(res);
+    const { id, sessionId } = accountIn(res);
     res.json({ sessions: (await sessionsOf(store, id)).map((s) => ({ ...s, isThis: s.id === sessionId })) });
   });
 
   routes.delete('/sessions/:id', async (req, res) => {
-    if (!(await signOutThere(store, known(res).id, req.params.id))) throw notFound('device');
+    if (!(await signOutThere(store, accountIn(res).id, req.params.id))) throw notFound('device');
     res.status(204).end();
   });
 
@@ -182,11 +182,11 @@ export function peopleRoutes(store: Store, door: Door): Router {
   });
 
   routes.post('/invitations', smallJson(), async (req, res) => {
-    res.status(201).json({ secret: await invite(store, known(res).id, read(inviteAsk, req.body)) });
+    res.status(201).json({ secret: await invite(store, accountIn(res).id, read(inviteAsk, req.body)) });
   });
 
   routes.delete('/invitations/:id', async (req, res) => {
-    if (!(await withdraw(store, known(res).id, req.params.id))) throw notFound('invitation');
+    if (!(await withdraw(store, accountIn(res).id, req.params.id))) throw notFound('invitation');
     res.status(204).end();
   });
 
@@ -200,7 +200,7 @@ export function peopleRoutes(store: Store, door: Door): Router {
 
   async function changed(res: Response, id: string, role: (typeof ROLES)[number] | 'none'): Promise<void> {
     if (!(await peopleOf(store)).some((p) => p.id === id)) throw notFound('person');
-    if (!(await changeRole(store, known(res).id, id, role)))
+    if (!(await changeRole(store, accountIn(res).id, id, role)))
       throw new Problem(409, 'That is the last owner: make somebody else one first.');
     res.status(204).end();
   }
