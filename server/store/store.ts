@@ -7,6 +7,7 @@ import { ROOT } from '../root';
 import { backUp, backUpDaily, backupsIn, type BackUp } from './backups';
 import { connect, type Connection, type Database } from './connection';
 import { claimFolder, closeToOthers, DATABASE, ownFile } from './folder';
+import { outdated } from './replica/place';
 import { forgetFollowed, openReplica, type Replica, type ReplicaState } from './replica/replica';
 import { StoreTrouble } from './trouble';
 import { removeUnfinished } from './unfinished';
@@ -143,8 +144,12 @@ function storeOf(
         changed ||= hasChanged(result);
         return result;
       }),
-    // What was deleted must not come back with a replica either.
-    scrub: () => queue(() => (replica ? replica.anew(() => connection.scrub()) : connection.scrub())),
+    scrub: () =>
+      queue(async () => {
+        // What was deleted must not come back with a replica either, be it followed just now or not.
+        await outdated(folder);
+        await (replica ? replica.without(() => connection.scrub()) : connection.scrub());
+      }),
     replica: () => replica?.state(),
     alone: (work) => apart(work),
     backUpDaily: (how) => apart(() => made(backUpDaily(folder, new Date(), how))),

@@ -1,5 +1,6 @@
 import { randomBytes } from 'node:crypto';
-import { mkdir, readFile, realpath, stat, writeFile } from 'node:fs/promises';
+import { existsSync } from 'node:fs';
+import { mkdir, readFile, realpath, rm, stat, writeFile } from 'node:fs/promises';
 import { isAbsolute, join, relative, sep } from 'node:path';
 
 /*
@@ -10,6 +11,8 @@ import { isAbsolute, join, relative, sep } from 'node:path';
 const OWNER = 'utsuwa.replica';
 /** Of the studio's folder: by it a replica knows whose it is. */
 const ID = 'utsuwa.replica-id';
+/** In the studio's folder: something was deleted for good since the replica was made, and it has to begin anew. */
+const STALE = 'utsuwa.replica-stale';
 
 export const databaseIn = (place: string) => join(place, 'database');
 
@@ -41,6 +44,16 @@ export async function isOurs(folder: string, to: string): Promise<boolean> {
   const known = await readFile(join(to, OWNER), 'utf8').catch(() => undefined);
   return known !== undefined && known.trim() === (await ownId(folder));
 }
+
+/**
+ * Notes that what a replica has must not be gone back to, be its disk here or away, be it followed now or only later again: a
+ * client who was erased would come back with it. A folder that never had one has nothing to note.
+ */
+export async function outdated(folder: string): Promise<void> {
+  if (existsSync(join(folder, ID))) await writeFile(join(folder, STALE), '', { mode: 0o600 });
+}
+export const isOutdated = (folder: string): boolean => existsSync(join(folder, STALE));
+export const begunAnew = (folder: string): Promise<void> => rm(join(folder, STALE), { force: true });
 
 const isWithin = (outer: string, inner: string) => !relative(outer, inner).startsWith(`..${sep}`) && relative(outer, inner) !== '..'; // prettier-ignore
 

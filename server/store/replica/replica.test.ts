@@ -109,6 +109,38 @@ describe.runIf(hasEngine())('a replica', () => {
     expect(await titlesIn(fresh)).toEqual(['Hall', 'Stair']);
   });
 
+  it('begins anew for what was deleted for good while its disk was away, or while nobody followed', async () => {
+    for (const name of ['away', 'off']) {
+      const { folder, to } = await places(name);
+      let store = await openStore(folder, { replica: to });
+      await add(store, 'Hall of somebody who is to be forgotten');
+      await broughtAfter(store, '');
+      if (name === 'away') {
+        await rename(to, `${to}-pulled`);
+        while (store.replica()?.fault === undefined) await soon();
+      } else {
+        await store.close();
+        store = await openStore(folder);
+      }
+      await store.write((db) => db.run('DELETE FROM commissions'));
+      await store.scrub();
+      if (name === 'away') await rename(`${to}-pulled`, to);
+      else {
+        await store.close();
+        store = await openStore(folder, { replica: to });
+      }
+      const since = new Date().toISOString();
+      await add(store, 'Stair');
+      await broughtAfter(store, since);
+      await store.close();
+      const fresh = join(home, `${name}-fresh`);
+      await mkdir(fresh);
+      await expect(fromReplica(fresh, to, new Date(Date.parse(since) - 1_000))).rejects.toThrow(/Nothing was changed/); // prettier-ignore
+      await fromReplica(fresh, to);
+      expect([name, await titlesIn(fresh)]).toEqual([name, ['Stair']]);
+    }
+  });
+
   it('wants a folder elsewhere that is there and is its own', async () => {
     const { folder, to } = await places('asked');
     const refused = (place: string, why: RegExp) => expect(openStore(folder, { replica: place })).rejects.toThrow(why); // prettier-ignore

@@ -2,9 +2,10 @@ import { existsSync } from 'node:fs';
 import { rm, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { setTimeout } from 'node:timers/promises';
+import pLimit from 'p-limit';
 import { DATABASE } from '../folder';
 import { engineFile, follow, type Engine, type Said } from './engine';
-import { claimPlace, databaseIn, isOurs } from './place';
+import { begunAnew, claimPlace, databaseIn, isOurs, isOutdated } from './place';
 import { scansOver, scansTaken } from './scans';
 
 /*
@@ -18,6 +19,7 @@ const [SYNC_S, SCANS_S, WHOLE_H, BACK_H] = [1, 2, 24, 7 * 24];
 const AGAIN_MS = 10_000;
 /** How long a first whole copy is waited for when it is stopped, ms. */
 const FIRST_MS = 5_000;
+const AWAY = 'The folder is not there any more.';
 /** What the engine says when it has brought something over. */
 const BROUGHT = ['wal segment written', 'snapshot written'];
 
@@ -30,14 +32,14 @@ export interface ReplicaState {
 }
 export interface Replica {
   state(): ReplicaState;
-  /** Has the database written anew while nobody follows, and begins another replica; nothing of the old one is left. */
-  anew<T>(work: () => Promise<T>): Promise<T>;
+  /** Has the database written anew while nobody follows, and goes on. */
+  without<T>(work: () => Promise<T>): Promise<T>;
   /** Brings over what is left. */
   stop(): Promise<void>;
 }
 
 /**
- * Begins to follow the studio of a folder, which the caller has claimed.
+ * Begins to follow the studio of a folder, which the caller has claimed. One thing at a time: it never follows twice.
  *
  * @throws an Error in words where the place does not do or there is no engine
  */
@@ -48,58 +50,63 @@ export async function openReplica(folder: string, to: string, warn: (words: stri
   await writeFile(settings, settingsFor(join(folder, DATABASE), databaseIn(to)), { mode: 0o600 });
   const wholeOnes = join(databaseIn(to), 'generations');
   const state: ReplicaState = { to };
-  let [engine, stopped, isAway]: [Engine | undefined, boolean, boolean] = [undefined, false, false];
+  const inTurn = pLimit(1);
+  let [engine, stopped]: [Engine | undefined, boolean] = [undefined, false];
   /** Told when something has been brought over. */
   let told = () => {};
-  let scans = Promise.resolve();
-  const bringScans = () => (scans = scans.then(() => scansOver(folder, to)).then(() => {}, () => wrong('A scan could not be copied.')));
-  const looking = setInterval(() => void look(), SCANS_S * 1_000).unref();
-  begin();
+  // A large scan takes longer than that: nobody queues up behind it.
+  const isIdle = () => inTurn.activeCount + inTurn.pendingCount === 0;
+  const looking = setInterval(() => void (isIdle() && inTurn(look)), SCANS_S * 1_000).unref();
+  await inTurn(resume);
   return {
     state: () => ({ ...state }),
-    async anew(work) {
+    without: (work) => inTurn(async () => {
       await pause();
-      try {
-        return await work();
-      } finally {
-        await scans;
-        await scansTaken(folder, to);
-        await forgotten(folder, to);
-        state.lastAt = undefined;
-        if (!isAway) begin();
-      }
-    },
-    async stop() {
+      return work().finally(resume);
+    }),
+    stop: () => inTurn(async () => {
       stopped = true;
       clearInterval(looking);
-      if (!isAway) await bringScans();
+      if (engine) await bringScans();
       // One that has just begun has nothing yet: it would be none.
       if (engine && !existsSync(wholeOnes)) await Promise.race([new Promise<void>((resolve) => (told = resolve)), engine.ended, setTimeout(FIRST_MS)]);
       await pause();
-    },
+    }),
   };
 
-  /** Scans that are new; and nothing where the disk has gone: an empty folder in its place would be filled on this one. */
+  /** New scans; nothing where the disk has gone, and on again where it is back. */
   async function look(): Promise<void> {
-    const isThere = await isOurs(folder, to);
-    if (isThere && engine) return bringScans();
-    if (isThere && isAway && !stopped) {
-      isAway = false;
-      return begin();
-    }
-    if (isThere || !engine) return;
-    wrong('The folder is not there any more.');
-    isAway = true;
+    if (stopped) return;
+    if (!engine) return resume();
+    if (await isOurs(folder, to)) return bringScans();
     await pause();
+    wrong(AWAY);
+  }
+
+  /** Follows where the disk is there: an empty folder in its place would be filled on this one. What is outdated goes first. */
+  async function resume(): Promise<void> {
+    if (!(await isOurs(folder, to))) return wrong(AWAY);
+    if (isOutdated(folder)) {
+      await scansTaken(folder, to);
+      await forgotten(folder, to);
+      state.lastAt = undefined;
+      await begunAnew(folder);
+    }
+    begin();
   }
 
   function begin(): void {
     const own = (engine = follow(settings, heard));
-    void own.ended.then(() => {
+    void own.ended.then(async () => {
       if (engine !== own || stopped) return;
       wrong('It ended by itself and is started again.');
-      void setTimeout(AGAIN_MS, undefined, { ref: false }).then(() => engine === own && !stopped && begin());
+      await setTimeout(AGAIN_MS, undefined, { ref: false });
+      await inTurn(async () => { if (engine === own && !stopped) begin(); });
     });
+  }
+
+  function bringScans(): Promise<void> {
+    return scansOver(folder, to).then(() => {}, () => wrong('A scan could not be copied.'));
   }
 
   async function pause(): Promise<void> {
