@@ -233,6 +233,11 @@ describe('commissions over the network', () => {
     expect(headers['content-security-policy']).toMatch(/frame-ancestors 'none'/);
     expect(headers).toMatchObject({ 'x-content-type-options': 'nosniff', 'referrer-policy': 'no-referrer' });
   });
+
+  it('asks engines that come by a link, or anywhere, not to list it', async () => {
+    for (const path of ['/api/health', '/api/link/none', '/nowhere'])
+      expect((await api().get(path)).headers['x-robots-tag']).toBe('noindex, nofollow');
+  });
 });
 
 describe('files', () => {

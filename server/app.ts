@@ -115,6 +115,7 @@ export function createApp({
   // A digest of every answer costs more than it saves: what is large is asked for once.
   app.set('etag', false);
   app.use(helmet({ ...HEADERS, strictTransportSecurity: isSecure }));
+  app.use(notIndexed);
   app.use(ownPagesOnly({ names, isSecure, isBehind: proxies.length > 0 }));
   app.use('/api', door.guard);
   app.get('/api/health', (_req, res) => void res.json({ ok: true, heldMs: longestHoldMs() }));
@@ -187,6 +188,12 @@ function ownPagesOnly({
       throw new Problem(403, 'Requests from other pages are refused.');
     next();
   };
+}
+
+/** What goes out by a link is for whom it was made for: no engine that finds one lists it. */
+function notIndexed(_req: Request, res: Response, next: NextFunction): void {
+  res.setHeader('X-Robots-Tag', 'noindex, nofollow');
+  next();
 }
 
 /** Whether the database answers. */

@@ -1,6 +1,7 @@
 import type { Express } from 'express';
 import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { example } from '../core/testing/scape';
 import { ACCESS, ANYBODY, isAllowed, mayDo, ROLES, routeOf, type Role } from './people/access';
 import {
   addPerson,
@@ -212,6 +213,9 @@ describe('with accounts', () => {
     const me = await cookieOf(email);
     await as(me).get('/api/clients/export?name=Nobody').expect(200);
     await as(me).post('/api/clients/erase', { name: 'Nobody' }).expect(200);
+    const { body } = await as(me).post('/api/commissions', example('level-cube')).expect(201);
+    await as(me).get(`/api/commissions/${body.id}/takeoff.csv`).expect(200);
+    expect((await journalLines(b.store))[0]).toMatchObject({ what: 'file-taken', of: body.id });
     const what = (await journalLines(b.store)).map((l) => l.what);
     for (const line of [
       'made',

@@ -15,8 +15,10 @@ async function main(): Promise<void> {
   if (!named || (way !== 'out' && way !== 'in')) throw new Error(USE);
   const file = resolve(named);
   if (way === 'out') {
-    const { files, bytes } = await studioOut(dataFolder(), file);
+    const { files, bytes, isNoted } = await studioOut(dataFolder(), file);
     console.log(`${file}: ${files} files, ${Math.ceil(bytes / 1024 / 1024)} MB. It has clients and accounts in it: keep it as you keep those.`); // prettier-ignore
+    if (!isNoted)
+      console.log('The studio’s journal could not be written: it does not say that this was taken out.');
     return;
   }
   if (!existsSync(file)) throw new Error(`${file} is not there.`);

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import type { Commission } from '../commission/schema';
 import { survey } from '../survey/survey';
-import { example } from '../testing/scape';
+import { example, scape } from '../testing/scape';
+import { standingIn } from '../testing/standing';
 import { resolved } from '../testing/resolved';
 import { inEnglish } from '../words/english';
 import { say } from '../words/text';
@@ -40,6 +41,14 @@ describe('what the guide says', () => {
   it('says wood that has lived in another tank without its slime', () => {
     const lived = said((c) => c.options[0].pieces.forEach((p) => (p.state = 'living')));
     expect(lived[2]).not.toContain('slime');
+  });
+
+  it('says nothing of melting leaves where nothing is planted that has not grown there', () => {
+    const stands = standingIn(scape());
+    const grown = guideWords(resolved(stands, survey(stands)));
+    expect(inEnglish(grown.passes)).not.toContain('melting');
+    const another = standingIn(scape(), ({ plants }) => ({ plants: [...plants, { id: 'new', plant: 'grass', count: 12 }] })); // prettier-ignore
+    expect(inEnglish(guideWords(resolved(another, survey(another))).passes)).toContain('melting');
   });
 
   it('says the same of days in a row once', () => {

@@ -1,5 +1,4 @@
 import { dayPlus, type Day } from '../calendar/day';
-import { everythingStays } from '../commission/usual';
 import { gearThere } from '../gear/gear';
 import { isLeftStanding, type Resolved } from '../resolved/resolved';
 import { say, type Text } from '../words/text';
@@ -22,7 +21,8 @@ export function guideWords(commission: Resolved): GuideWords {
   const pieces = [...commission.pieces.values()];
   const of = (kind: 'stone' | 'wood') => pieces.filter((p) => p.material.kind === kind);
   const newWood = of('wood').some((p) => !isLeftStanding(p) && p.stateOnDay !== 'living');
-  const isPlanted = commission.plantings.size > 0 && !everythingStays(commission.brief);
+  // What grew here already has the leaves that it keeps.
+  const isPlanted = [...commission.plantings.values()].some((p) => p.origin !== 'here');
   const passing = [
     ...(newWood ? [say('guide.passes.slime')] : []),
     ...(isPlanted ? [say('guide.passes.leaves')] : []),

@@ -16,7 +16,10 @@ import { strewnSteps } from './strewn';
 /** Stone bought for each kilogram placed when the studio has not said (common practice: 1.5 to 2). */
 export const USUAL_STONE_FACTOR = 1.5;
 
-/** A stone that nobody lifts alone is bought as that very one: there is no yard in which the others would stay (common practice). */
+/**
+ * A stone heavier than one may lift at best is sold by itself, not by weight out of a bin: that very one is bought, with none to
+ * choose from (common practice). With how many it is carried is the run sheet's question, `ONE_PERSON_KG`.
+ */
 export const CHOSEN_ALONE_KG = LOAD_CONSTANT_KG;
 
 /** In which order they are listed. */

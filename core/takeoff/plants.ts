@@ -27,8 +27,9 @@ function plantLine(commission: Resolved, survey: Survey, id: string): TakeOffLin
   const bought = plantings.filter((p) => originOf(p) === 'bought');
   const spare = option.allowances?.plantSpare ?? 0;
   const packed = bought.map(({ id, plugs }) => ({ entry: entryOf(id), plugs, ...packsOf(option, entryOf(id), plant, plugs, true) })); // prettier-ignore
-  const own = packed.reduce((sum, p) => sum + p.ownPlugs, 0);
-  const toBuy = plugs - there - own;
+  const lifted = plantings.reduce((sum, p) => sum + plantingOf(commission, p.id).lifted, 0);
+  const own = packed.reduce((sum, p) => sum + p.ownPlugs, 0) - lifted;
+  const toBuy = plugs - there - lifted - own;
   const needed = Math.max(0, Math.ceil(toBuy * (1 + spare) - 1e-6));
   const usual = packed[0]?.splits[1] ?? 1;
   // What the packs have to hold as they are usually split: fewer where they are split finer, as many as were settled.
@@ -68,6 +69,7 @@ function plantLine(commission: Resolved, survey: Survey, id: string): TakeOffLin
         unit: 'plug',
       });
   if (there > 0) workings.push({ step: say('planting.there'), value: -there, unit: 'plug' });
+  if (lifted > 0) workings.push({ step: say('planting.lifted'), value: -lifted, unit: 'plug' });
   if (own > 0) workings.push({ step: say('planting.own'), value: -own, unit: 'plug' });
   if (spare > 0)
     workings.push({

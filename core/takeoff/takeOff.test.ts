@@ -44,7 +44,7 @@ describe('take-off', () => {
     expect(soil.workings.at(-1)).toMatchObject({ step: '2 × 9 L', value: 18 });
   });
 
-  it('buys a stone that nobody lifts alone as that very one, and a choice of the others', () => {
+  it('buys a stone that is heavier than one lifts at best as that very one, and a choice of the others', () => {
     const stone = (id: string, at: number, sizeMm: [number, number, number]) =>
       ({ id, material: 'slate', shape: { kind: 'box', sizeMm }, at: [at, 180], turnDeg: 0, stand: { kind: 'floor' }, owned: false }) as Option['pieces'][number]; // prettier-ignore
     const { slate } = linesOf(

@@ -37,14 +37,18 @@ async function dropOld(db: Database, commissionId: string): Promise<void> {
   if (last) await db.delete(edits).where(and(own, lte(edits.id, last.id)));
 }
 
-/** Saves of a commission, the newest first: a page of them, those before one where that is said. */
-export async function historyOf({ db }: Store, commissionId: string, before?: number, limit = 100) {
+/** So many saves are told at once. */
+const A_PAGE = 100;
+
+/** Saves of a commission, the newest first, those before one where that is said; and whether there are older ones. */
+export async function historyOf({ db }: Store, commissionId: string, before?: number) {
   const own = eq(edits.commissionId, commissionId);
-  return db
+  const found = await db
     .select({ id: edits.id, revision: edits.revision, at: edits.at, who: user.name, changes: edits.changes })
     .from(edits)
     .leftJoin(user, eq(user.id, edits.who))
     .where(before === undefined ? own : and(own, lt(edits.id, before)))
     .orderBy(desc(edits.id))
-    .limit(limit);
+    .limit(A_PAGE + 1);
+  return { edits: found.slice(0, A_PAGE), more: found.length > A_PAGE };
 }

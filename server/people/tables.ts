@@ -149,6 +149,8 @@ export const DONE = [
   'link-withdrawn',
   'put-on',
   'taken-off',
+  'file-taken',
+  'studio-taken',
   'client-handed-over',
   'client-erased',
   'codes-on',

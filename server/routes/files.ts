@@ -10,6 +10,8 @@ import type { Glances } from '../glances';
 import type { Asker, Jobs } from '../jobs/jobs';
 import { made } from '../jobs/made';
 import type { Asked } from '../jobs/work';
+import { personIn } from '../people/door';
+import { note } from '../people/people';
 import { createCommission } from '../store/commissions';
 import { wire, type Text } from '../store/largeText';
 import { placedOf } from '../store/orders';
@@ -40,23 +42,24 @@ export function fileRoutes(store: Store, jobs: Jobs, glances: Glances): Router {
   );
 
   routes.get('/:id/file', async (req, res) => {
-    const { id, title } = await known(store, req.params.id);
+    const commission = await known(store, req.params.id);
+    const { id } = commission;
     const text = async () => (await existing(store, id)).document;
     const { ending, file } = await jobs.run('documentFile', planner(id, res), text);
-    attach(res, title, ending, `application/${ending}`, file);
+    await takenOut(res, commission, ending, `application/${ending}`, file);
   });
 
   routes.get('/:id/takeoff.csv', async (req, res) => {
-    const { title, ask, asker } = await asked(req, res);
+    const { commission, ask, asker } = await asked(req, res);
     const csv = made(await jobs.run('takeOffFile', asker, ask));
-    attach(res, title, 'csv', CSV, `${UTF8_MARK}${csv}`);
+    await takenOut(res, commission, 'csv', CSV, `${UTF8_MARK}${csv}`);
   });
 
   routes.get('/:id/books.csv', async (req: Request<{ id: string }>, res) => {
     const { today } = read(booksAsk, req.query);
-    const { title, ask, asker } = await asked(req, res);
+    const { commission, ask, asker } = await asked(req, res);
     const csv = made(await jobs.run('booksFile', asker, async () => ({ ...(await ask()), today })));
-    attach(res, title, 'csv', CSV, `${UTF8_MARK}${csv}`);
+    await takenOut(res, commission, 'csv', CSV, `${UTF8_MARK}${csv}`);
   });
 
   for (const [ending, type] of [
@@ -65,19 +68,19 @@ export function fileRoutes(store: Store, jobs: Jobs, glances: Glances): Router {
     ['svg', 'image/svg+xml'],
   ] as const)
     routes.get(`/:id/scape.${ending}`, async (req: Request<{ id: string }>, res) => {
-      const { title, ask, asker } = await asked(req, res);
+      const { commission, ask, asker } = await asked(req, res);
       const scape = await jobs.run('scape', asker, async () => ({ ...(await ask()), ending }));
-      attach(res, title, ending, type, made(scape));
+      await takenOut(res, commission, ending, type, made(scape));
     });
 
   routes.get('/:id/calendar.ics', async (req, res) => {
     const part = req.query.part === 'care' ? 'care' : 'all';
     const habits = habitsAsked.parse(req.query);
-    const { title, ask, asker } = await asked(req, res);
+    const { commission, ask, asker } = await asked(req, res);
     const calendar = made(
       await jobs.run('calendar', asker, async () => ({ ...(await ask()), part, habits })),
     );
-    attach(res, title, 'ics', 'text/calendar; charset=utf-8', calendar);
+    await takenOut(res, commission, 'ics', 'text/calendar; charset=utf-8', calendar);
   });
 
   routes.get('/:id/glance', async (req: Request<{ id: string }>, res) => {
@@ -88,14 +91,28 @@ export function fileRoutes(store: Store, jobs: Jobs, glances: Glances): Router {
 
   /** What a plan is asked of: refused at once where there is none, its document fetched when it is its turn. */
   async function asked(req: Request<{ id: string }>, res: Response) {
-    const { id, title } = await known(store, req.params.id);
+    const commission = await known(store, req.params.id);
+    const { id } = commission;
     const { option } = req.query;
     const ask = async (): Promise<Asked> => {
       const { document } = await existing(store, id);
       const placed = await placedOf(store, id);
       return { id, text: document, placed, ...(typeof option === 'string' ? { option } : {}) };
     };
-    return { title, ask, asker: planner(id, res) };
+    return { commission, ask, asker: planner(id, res) };
+  }
+
+  /** Answers with a file, and has the journal say who took one out. */
+  async function takenOut(
+    res: Response,
+    { id, title }: { id: string; title: string },
+    ending: string,
+    type: string,
+    body: Text,
+  ): Promise<void> {
+    await note(store, personIn(res)?.id ?? null, 'file-taken', id);
+    const name = title.replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '') || 'commission';
+    res.attachment(`${name}.${ending}`).type(type).end(wire(body));
   }
 
   return routes;
@@ -111,9 +128,4 @@ const glanceAsk = z.object({ today: z.string().refine(isDay) });
 /** The turn of a commission whose plan is asked for, as long as somebody waits for it. */
 function planner(id: string, res: Response): Asker {
   return { who: id, signal: whileWaitedFor(res) };
-}
-
-function attach(res: Response, title: string, ending: string, type: string, body: Text): void {
-  const name = title.replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '') || 'commission';
-  res.attachment(`${name}.${ending}`).type(type).end(wire(body));
 }

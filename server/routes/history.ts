@@ -13,7 +13,7 @@ export function historyRoutes(store: Store): Router {
 
   routes.get('/:id/history', async (req: Request<{ id: string }>, res) => {
     const { id } = await known(store, req.params.id);
-    res.json({ edits: await historyOf(store, id, read(pageAsk, req.query).before) });
+    res.json(await historyOf(store, id, read(pageAsk, req.query).before));
   });
   return routes;
 }

@@ -10,6 +10,7 @@ import { example } from '../../core/testing/scape';
 import { columnsOf } from './columns';
 import { createCommission, listCommissions } from './commissions';
 import { openStore } from './store';
+import { journalLines } from '../people/people';
 import { studioIn, studioOut } from './wholeStudio';
 
 let home: string;
@@ -40,7 +41,8 @@ describe('the whole studio as one file', () => {
     await writeFile(join(from, 'secret'), 'x'.repeat(40));
     const file = join(home, 'out.studio');
     const store = await openStore(from);
-    expect((await studioOut(from, file)).files).toBe(2);
+    expect(await studioOut(from, file)).toMatchObject({ files: 2, isNoted: true });
+    expect((await journalLines(store))[0]).toMatchObject({ what: 'studio-taken' });
     await store.close();
     await expect(studioOut(from, file)).rejects.toThrow('is there already');
     const to = await studio('to', 'Desk');

@@ -8,7 +8,9 @@ import { createGunzip, createGzip } from 'node:zlib';
 import { extract, pack } from 'tar-stream';
 import { z } from 'zod';
 import { restore, within } from './backups';
+import { connect } from './connection';
 import { DATABASE } from './folder';
+import { journal } from './schema';
 
 /*
  * The whole studio as one file, to be kept elsewhere or brought to another machine: the database and the scans, each with its
@@ -39,12 +41,19 @@ function hashed(hash: Hash): Transform {
   });
 }
 
+interface Out {
+  files: number;
+  bytes: number;
+  /** Whether the journal says so now: on a disk that only reads, or of an older Utsuwa, it cannot. */
+  isNoted: boolean;
+}
+
 /**
  * Writes a studio into a file; saves go on meanwhile.
  *
  * @throws an Error where the file is there already or cannot be written
  */
-export async function studioOut(folder: string, file: string): Promise<{ files: number; bytes: number }> {
+export async function studioOut(folder: string, file: string): Promise<Out> {
   if (existsSync(file)) throw new Error(`${file} is there already: say another name.`);
   const unfinished = `${file}.part`;
   const copies = await mkdtemp(join(dirname(file), '.utsuwa-out-'));
@@ -61,12 +70,19 @@ export async function studioOut(folder: string, file: string): Promise<{ files: 
     tar.finalize();
     await written;
     await rename(unfinished, file);
-    return { files: files.length, bytes: (await stat(file)).size };
+    const isNoted = await noted(join(folder, DATABASE)).then(() => true, () => false);
+    return { files: files.length, bytes: (await stat(file)).size, isNoted };
   } finally {
     await rm(copies, { recursive: true, force: true });
     await rm(unfinished, { force: true });
   }
 } // prettier-ignore
+
+/** Has the journal say that all of it was taken out, beside a server that may be at work on it. */
+async function noted(database: string): Promise<void> {
+  const { writing, close } = connect(database);
+  await writing.insert(journal).values({ what: 'studio-taken' }).finally(close);
+}
 
 /** Puts one file into the archive and returns its digest. */
 async function into(tar: ReturnType<typeof pack>, name: string, path: string): Promise<string> {

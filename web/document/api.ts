@@ -336,7 +336,10 @@ export const api = {
   moods: () => call<{ moods: Record<string, Mood> }>('GET', '/stand-ins/suppliers'),
   setMood: (supplier: string, mood: Mood) => call('PUT', '/stand-ins/suppliers', json({ supplier, mood })),
   history: (id: string, before?: number) =>
-    call<{ edits: Edit[] }>('GET', `${at(id)}/history${before === undefined ? '' : `?before=${before}`}`),
+    call<{ edits: Edit[]; more: boolean }>(
+      'GET',
+      `${at(id)}/history${before === undefined ? '' : `?before=${before}`}`,
+    ),
   orders: (id: string) => call<{ orders: SentOrder[] }>('GET', `${at(id)}/orders`),
   /** An order that a person writes and sends: noted, until the supplier's word comes. */
   sentByHand: (id: string, supplier: string, option: string, today: string) =>

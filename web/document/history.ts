@@ -3,8 +3,6 @@ import type { Change } from '../../core/commission/changes';
 import type { Commission } from '../../core/commission/schema';
 import { api, type Edit } from './api';
 
-/** Saves of one answer of the server. */
-export const EDITS_A_PAGE = 100;
 /** What a save changed; null where that was too much to be kept. */
 export const changesOf = (e: Edit) => (e.changes === null ? null : (JSON.parse(e.changes) as Change[]));
 
@@ -18,11 +16,11 @@ export interface Before {
 export async function before(id: string, now: Commission, edit: number): Promise<Before | undefined> {
   const since: Edit[] = [];
   for (;;) {
-    const { edits } = await api.history(id, since.at(-1)?.id);
+    const { edits, more } = await api.history(id, since.at(-1)?.id);
     since.push(...edits);
     const at = since.findIndex((e) => e.id === edit);
     const document = at < 0 ? undefined : asItWas(now, since.slice(0, at + 1).map(changesOf)); // prettier-ignore
     if (document) return { edit: since[at], document };
-    if (at >= 0 || edits.length < EDITS_A_PAGE) return undefined;
+    if (at >= 0 || !more) return undefined;
   }
 }

@@ -111,6 +111,8 @@ export type Done =
   | 'link-withdrawn'
   | 'put-on'
   | 'taken-off'
+  | 'file-taken'
+  | 'studio-taken'
   | 'client-handed-over'
   | 'client-erased'
   | 'codes-on'

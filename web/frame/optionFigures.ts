@@ -9,6 +9,8 @@ import { materialOf } from '../../core/commission/lookup';
 import { clockOf } from '../../core/buildDay/buildPlan';
 import { daysFrom } from '../../core/calendar/day';
 import { isUsualPointLoad } from '../../core/site/floorLoad';
+import { longDay } from '../units/days';
+import { money, useFigures } from '../units/figures';
 import type { ShownPlan } from '../workers/planWorker';
 import { wording } from '../words/wording';
 
@@ -25,6 +27,19 @@ interface Says {
   money: (minor: number) => string;
   day: (day: string) => string;
   words: (said: Said) => string;
+}
+
+/** The same for a component, in the units of whoever reads. */
+export function useOptionFigures() {
+  const { volume, mass, words } = useFigures();
+  return (plan: ShownPlan, option: Option, doc: Commission) =>
+    figuresOf(plan, option, doc, {
+      volume: (l) => volume(l),
+      mass: (kg) => mass(kg),
+      money: (minor) => money(minor, doc.currency),
+      day: longDay,
+      words,
+    });
 }
 
 /** Litres, stone, plants, cost, days, upkeep and findings of an option, in the words of the sheet. */

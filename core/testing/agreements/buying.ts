@@ -102,6 +102,7 @@ export const BUYING: Agreements = {
       return (
         lifted > atHand ||
         (lifted > 0 && !line?.origins.includes('here')) ||
+        (lifted > 0 && !line?.workings.some((w) => words(w.step).includes('lifted here'))) ||
         (lifted > 0 && lifted === atHand && origin === 'bought' && !others && isTaken)
       );
     });

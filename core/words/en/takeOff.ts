@@ -47,6 +47,7 @@ export const TAKE_OFF = {
   'planting.declined.snails': '{planting}: of one’s own, declined for its snails',
   'planting.declined.weak': '{planting}: of one’s own, declined as too weak',
   'planting.there': 'less plants that need not be bought',
+  'planting.lifted': 'less plugs that are lifted here and set again',
   'planting.own': 'less plugs of one’s own',
   'planting.settled': '{planting} settled, whatever it takes',
   'planting.otherwise': '{planting} split otherwise, a pack gives',

@@ -4,7 +4,8 @@ defineProps<{
   label: string;
   /** How a browser knows what it is: `username`, `current-password`, `one-time-code`. */
   fills: string;
-  type?: string;
+  /** How it is written: `password` is not shown. */
+  type?: 'email' | 'password';
   test: string;
 }>();
 const value = defineModel<string>({ required: true });
@@ -15,7 +16,7 @@ const value = defineModel<string>({ required: true });
     >{{ label
     }}<input
       v-model="value"
-      :type="type ?? (fills.endsWith('password') ? 'password' : 'text')"
+      :type="type ?? 'text'"
       :autocomplete="fills"
       required
       maxlength="1000"

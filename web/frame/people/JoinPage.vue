@@ -51,6 +51,7 @@ async function join(): Promise<void> {
       v-model="password"
       :label="wording('people.newPassword')"
       fills="new-password"
+      type="password"
       test="join-password"
     />
     <p class="quiet">{{ wording('people.password.rule') }}</p>

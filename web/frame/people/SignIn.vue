@@ -44,6 +44,7 @@ function anew(): void {
         v-model="password"
         :label="wording('people.password')"
         fills="current-password"
+        type="password"
         test="sign-in-password"
       />
     </template>

@@ -6,7 +6,7 @@ import type { Change } from '../../../core/commission/changes';
 import { useAttempt } from '../../design/attempt';
 import { api, type Edit } from '../../document/api';
 import { useCommission } from '../../document/commissionStore';
-import { changesOf, EDITS_A_PAGE } from '../../document/history';
+import { changesOf } from '../../document/history';
 import { momentDay, momentTime } from '../../units/days';
 import { useFigures } from '../../units/figures';
 import { wording } from '../../words/wording';
@@ -21,7 +21,7 @@ const more = () =>
   attempt(async () => {
     const page = await api.history(commission.id, edits.value.at(-1)?.id);
     edits.value = [...edits.value, ...page.edits];
-    isWhole.value = page.edits.length < EDITS_A_PAGE;
+    isWhole.value = !page.more;
   });
 void more();
 /** What was saved meanwhile stands first. */

@@ -7,17 +7,16 @@ import { useCommission } from '../../document/commissionStore';
 import { before, type Before } from '../../document/history';
 import { useSteadySize } from '../../drawing/steadySize';
 import type { Ghost } from '../../drawing/GhostView.vue';
-import { figuresOf } from '../../frame/optionFigures';
+import BetweenViews from '../../frame/BetweenViews.vue';
+import { useOptionFigures } from '../../frame/optionFigures';
 import { useOptionPlans } from '../../frame/optionPlans';
-import { longDay, momentDay, momentTime } from '../../units/days';
-import { money, useFigures } from '../../units/figures';
+import { momentDay, momentTime } from '../../units/days';
 import { wording } from '../../words/wording';
 import ThenViews from './ThenViews.vue';
 
 /** The option that is open as it was before a save, beside as it is now: drawn, and in figures. */
 const route = useRoute();
 const commission = useCommission();
-const f = useFigures();
 const was = shallowRef<Before>();
 const said = ref('');
 const { fault, attempt } = useAttempt();
@@ -25,6 +24,8 @@ watch(
   () => [commission.id, Number(route.query.before)] as const,
   ([id, edit]) =>
     attempt(async () => {
+      // What is not saved yet stands in no history.
+      await commission.flush();
       was.value = await before(id, commission.document!, edit);
       said.value = was.value ? '' : wording('history.notKnown');
     }),
@@ -34,13 +35,7 @@ watch(
 const then = computed(() => was.value?.document);
 const [id, optionId] = [toRef(commission, 'id'), computed(() => commission.option!.id)];
 const [plansThen, plansNow] = [useOptionPlans(id, then, optionId), useOptionPlans(id, toRef(commission, 'document'), optionId)]; // prettier-ignore
-const says = {
-  volume: (l: number) => f.volume(l),
-  mass: (kg: number) => f.mass(kg),
-  money: (minor: number) => money(minor, commission.document!.currency),
-  day: longDay,
-  words: f.words,
-};
+const figures = useOptionFigures();
 const area = ref<HTMLElement>();
 const { width } = useSteadySize(area);
 const [GAP_PX, NARROW_PX, MOST_PX] = [28, 640, 560];
@@ -53,7 +48,7 @@ const sides = computed(() =>
     const option = doc?.options.find((o) => o.id === optionId.value);
     const found = plans[optionId.value];
     if (!doc || !option || !found) return undefined;
-    return { doc, option, found, figures: figuresOf(found.plan, option, doc, says) };
+    return { doc, option, found, figures: figures(found.plan, option, doc) };
   }),
 );
 /** Where what stands otherwise now, or not at all, stood then. */
@@ -67,6 +62,11 @@ const rows = computed(() => {
   const [a, b] = sides.value;
   return (a?.figures ?? []).map((row, i) => ({ name: row.name, was: row, is: b?.figures[i] }));
 });
+/** Drawn when it is asked for: two perspectives take a moment. */
+const fromSeat = ref(false);
+const seen = computed(() =>
+  sides.value.map((s, i) => s && { ...s, name: wording(i === 0 ? 'then.asItWas' : 'then.now') }),
+);
 function bringBack(): void {
   commission.endStep();
   said.value = commission.tryEdit('as it was', () => then.value!) ?? wording('history.asItWas');
@@ -110,6 +110,14 @@ function bringBack(): void {
         />
       </section>
     </div>
+    <template v-if="was">
+      <BetweenViews v-if="fromSeat" :sides="seen" :width="width" :label="wording('then.title')">
+        <span>{{ wording('then.leftRight') }}</span>
+      </BetweenViews>
+      <button v-else class="act" data-test="show-between" @click="fromSeat = true">
+        {{ wording('then.fromSeat') }}
+      </button>
+    </template>
     <table v-if="rows.length" data-test="then-figures">
       <tbody>
         <tr v-for="r in rows" :key="r.name" :class="{ same: r.was.text === r.is?.text }">

@@ -5,18 +5,15 @@ import { NOW, scapesOf } from '../../../core/commission/scapes';
 import FrontView from '../../drawing/FrontView.vue';
 import { halfGrown } from '../../drawing/halfGrown';
 import { useCommission } from '../../document/commissionStore';
-import { longDay } from '../../units/days';
-import { money, useFigures } from '../../units/figures';
 import WordsField from '../../document/WordsField.vue';
 import BetweenOptions from './BetweenOptions.vue';
-import { figuresOf } from '../../frame/optionFigures';
+import { useOptionFigures } from '../../frame/optionFigures';
 import { useOptionPlans } from '../../frame/optionPlans';
 import { useSteadySize } from '../../drawing/steadySize';
 import { wording } from '../../words/wording';
 
 /** Two options, one choice: the same figures of each, side by side, to be decided over or printed. */
 const commission = useCommission();
-const f = useFigures();
 const doc = computed(() => commission.document!);
 const plans = useOptionPlans(toRef(commission, 'id'), toRef(commission, 'document'));
 const area = ref<HTMLElement>();
@@ -30,17 +27,11 @@ const columnPx = computed(() => {
   return Math.min(420, Math.max(200, (width.value - 130) / n - 16));
 });
 const k = computed(() => (columnPx.value - 6) / doc.value.vessel.innerMm.length);
-const says = {
-  volume: (l: number) => f.volume(l),
-  mass: (kg: number) => f.mass(kg),
-  money: (minor: number) => money(minor, doc.value.currency),
-  day: longDay,
-  words: f.words,
-};
+const figures = useOptionFigures();
 const columns = computed(() =>
   scapesOf(doc.value).map((option) => {
     const found = plans.value[option.id];
-    return { option, found, figures: found ? figuresOf(found.plan, option, doc.value, says) : [] };
+    return { option, found, figures: found ? figures(found.plan, option, doc.value) : [] };
   }),
 );
 const rows = computed(

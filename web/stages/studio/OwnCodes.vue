@@ -46,6 +46,7 @@ const key = computed(() =>
       v-model="password"
       :label="wording('people.current')"
       fills="current-password"
+      type="password"
       test="codes-password"
     />
     <button :class="on ? 'act' : 'solid'" :disabled="busy" data-test="codes-begin">

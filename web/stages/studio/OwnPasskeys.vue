@@ -43,6 +43,7 @@ const drop = (id: string) => attempt(() => people.dropKey(id).then(() => emit('c
       v-model="password"
       :label="wording('people.current')"
       fills="current-password"
+      type="password"
       test="passkey-password"
     />
     <button class="solid" :disabled="busy" data-test="passkey-add">

@@ -21,12 +21,14 @@ async function change(): Promise<void> {
       v-model="current"
       :label="wording('people.current')"
       fills="current-password"
+      type="password"
       test="password-now"
     />
     <DoorField
       v-model="next"
       :label="wording('people.newPassword')"
       fills="new-password"
+      type="password"
       test="password-next"
     />
     <button class="solid" data-test="password-change">{{ wording('people.change.go') }}</button>

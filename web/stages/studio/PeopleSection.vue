@@ -66,6 +66,8 @@ const DONE: Record<Done, string> = {
   'link-withdrawn': wording('people.did.linkWithdrawn'),
   'put-on': wording('people.did.putOn'),
   'taken-off': wording('people.did.takenOff'),
+  'file-taken': wording('people.did.fileTaken'),
+  'studio-taken': wording('people.did.studioTaken'),
   'client-handed-over': wording('people.did.clientHandedOver'),
   'client-erased': wording('people.did.clientErased'),
   'codes-on': wording('people.did.codesOn'),

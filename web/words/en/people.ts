@@ -104,6 +104,8 @@ export const PEOPLE = {
   'people.did.allSignedOut': 'a backup was put in place: everybody signed out',
   'people.did.putOn': 'put somebody on a commission',
   'people.did.takenOff': 'took somebody off a commission',
+  'people.did.fileTaken': 'took a file of a commission out',
+  'people.did.studioTaken': 'the whole studio was written into a file on the machine',
   'people.did.clientHandedOver': 'was handed all that is kept of a client',
   'people.did.clientErased': 'erased a client',
   'people.did.codesOn': 'turned one-time codes on',
