@@ -5,6 +5,7 @@ import { eyeFrom } from '../../core/view/eye';
 import { useSeats } from '../document/seats';
 import { halfGrown } from '../drawing/halfGrown';
 import { usePointerDrag } from '../drawing/usePointerDrag';
+import { wording } from '../words/wording';
 import type { OptionPlan } from './optionPlans';
 
 /** Two states of a scape from one seat, the left one laid over the right one: a line is drawn across to see more of either. */
@@ -58,7 +59,7 @@ const drag = usePointerDrag<true>({
       <label
         ><span class="quiet">from</span>
         <select v-model="seatId">
-          <option value="">in front, a little left</option>
+          <option value="">{{ wording('seat.usual') }}</option>
           <option v-for="s in seats" :key="s.id" :value="s.id">{{ s.name }}</option>
         </select></label
       >
@@ -80,7 +81,7 @@ const drag = usePointerDrag<true>({
           :width="wide"
           :height="high"
           :eye="s.eye"
-          :seat-name="`${seat?.name ?? 'in front and a little left'}, ${s.name}`"
+          :seat-name="`${seat?.name ?? wording('seat.usual')}, ${s.name}`"
           :look="s.look"
         />
       </div>

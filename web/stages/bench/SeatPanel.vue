@@ -85,7 +85,7 @@ async function save(): Promise<void> {
         <label
           ><span class="sr">Seat</span>
           <select v-model="seatId" data-test="seat">
-            <option value="">in front, a little left</option>
+            <option value="">{{ wording('seat.usual') }}</option>
             <option v-for="s in seats" :key="s.id" :value="s.id">{{ s.name }}</option>
             <option :value="ABOVE">above</option>
           </select></label
