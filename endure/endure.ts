@@ -3,6 +3,7 @@ import { doors } from './doors';
 import { flat } from './flat';
 import { hostileDocuments } from './hostile';
 import { holds } from './hold';
+import { hour } from './hour';
 import { kills } from './kills';
 import { killsDuringBackups, killsDuringCreations, killsDuringMigrations, killsDuringRestores } from './killsOf'; // prettier-ignore
 import { lockedElsewhere, twoServers } from './locks';
@@ -25,6 +26,7 @@ const MEASUREMENTS: Record<string, () => Promise<Result>> = {
   hold: () => holds(),
   crowd: () => crowd(200),
   memory: () => memory(),
+  hour: () => hour(12),
   flat: () => flat(500, 5_000, 2_000),
   locked: () => lockedElsewhere(40),
   servers: () => twoServers(400),

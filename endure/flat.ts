@@ -2,11 +2,8 @@ import { scanned } from '../core/testing/scanned';
 import { solidMesh } from '../core/hardscape/solid';
 import { serverOn } from '../e2e/server';
 import { created, inFolder, titled } from './http';
-import { memoryOf } from './memory';
+import { grown, MOST_MORE_MB } from './grown';
 import { result, type Result } from './result';
-
-/** Memory at the end of many like pieces of work against that after the first third of them, MB. */
-const MOST_MORE_MB = 80;
 
 /** So many scans taken in, commissions made and plans asked for, and what the server has of the machine's memory meanwhile. */
 export function flat(scans: number, commissions: number, plans: number): Promise<Result> {
@@ -15,21 +12,14 @@ export function flat(scans: number, commissions: number, plans: number): Promise
     const { url, child } = server;
     const wrong: string[] = [];
     const figures: Record<string, number> = {};
-    const grown = async (what: string, many: number, work: (n: number) => Promise<unknown>) => {
-      const at: number[] = [];
-      for (let n = 0; n < many; n++) {
-        await work(n);
-        if (n % Math.max(1, Math.floor(many / 30)) === 0) at.push(memoryOf(child.pid!));
-      }
-      const middle = (part: number[]) => part.sort((a, b) => a - b)[part.length >> 1];
-      const third = Math.max(1, Math.floor(at.length / 3));
-      const [before, after] = [middle(at.slice(third, 2 * third)), middle(at.slice(-third))];
-      figures[`${many} ${what}, MB`] = after;
-      figures[`${what}, more MB`] = after - before;
-      if (after - before > MOST_MORE_MB) wrong.push(`${what}: from ${before} to ${after} MB`);
+    const during = async (what: string, many: number, work: (n: number) => Promise<unknown>) => {
+      const { atEnd, more } = await grown(child.pid!, many, work);
+      figures[`${many} ${what}, MB`] = atEnd;
+      figures[`${what}, more MB`] = more;
+      if (more > MOST_MORE_MB) wrong.push(`${what}: ${more} MB more, ${atEnd} MB`);
     };
     try {
-      await grown('scans', scans, async (n) => {
+      await during('scans', scans, async (n) => {
         const answer = await fetch(`${url}/api/studio/yard/scans?file=s.stl`, {
           method: 'POST',
           body: stl(n),
@@ -37,9 +27,9 @@ export function flat(scans: number, commissions: number, plans: number): Promise
         await answer.arrayBuffer();
         if (answer.status !== 201) wrong.push(`scan: ${answer.status}`);
       });
-      await grown('commissions', commissions, (n) => created(url, titled(`number ${n}`)));
+      await during('commissions', commissions, (n) => created(url, titled(`number ${n}`)));
       const id = await created(url, titled('planned'));
-      await grown('plans', plans, async () => {
+      await during('plans', plans, async () => {
         const answer = await fetch(`${url}/api/commissions/${id}/takeoff.csv`);
         await answer.arrayBuffer();
         if (answer.status !== 200) wrong.push(`plan: ${answer.status}`);

@@ -35,7 +35,7 @@ export function connect(file: string, { readOnly = false } = {}): Connection {
   const ask = async <T>(question: (thread: Remote<StoreThread>) => Promise<Answer<T>>): Promise<T> => {
     // A thread that ended by itself, out of memory, is replaced; what it was asked has failed.
     if (live.ended) live = spawn(data);
-    const said = await Promise.race([question(live.thread), live.lost]);
+    const said = await live.unlessLost(question(live.thread));
     if (!said.ok) throw troubleOf(said.code, said.message);
     return said.value;
   };
@@ -58,7 +58,7 @@ export function connect(file: string, { readOnly = false } = {}): Connection {
     check: (thorough) => ask((thread) => thread.check(thorough)),
     copyTo: (to) => ask((thread) => thread.copyTo(to)),
     close: async () => {
-      await Promise.race([live.thread.close(), live.lost.catch(() => {})]);
+      await live.unlessLost(live.thread.close()).catch(() => {});
       await live.worker.terminate();
     },
   };
@@ -67,23 +67,33 @@ export function connect(file: string, { readOnly = false } = {}): Connection {
 interface Live {
   worker: Worker;
   thread: Remote<StoreThread>;
-  /** Rejects when the thread ends. */
-  lost: Promise<never>;
+  /** An answer of the thread; rejects with a StoreTrouble when the thread ends before it comes. */
+  unlessLost<T>(answer: Promise<T>): Promise<T>;
   ended: boolean;
 }
 
 function spawn(data: { url: string; readOnly: boolean }): Live {
   const worker = new Worker(threadFile('server/store/thread'), { workerData: data });
   const thread = wrap<StoreThread>(nodeEndpoint(worker));
-  const live = { worker, thread, ended: false } as Live;
-  live.lost = new Promise<never>((_, reject) => {
-    const end = (error?: Error) => {
-      live.ended = true;
-      reject(troubleOf('THREAD', error?.message));
-    };
-    worker.once('error', end);
-    worker.once('exit', () => end());
-  });
-  live.lost.catch(() => {});
+  // One entry a question that waits. A race of each answer against one promise of the end would keep every answer until then.
+  const waiting = new Set<(error: Error) => void>();
+  const live: Live = {
+    worker,
+    thread,
+    ended: false,
+    unlessLost: (answer) =>
+      new Promise((resolve, reject) => {
+        if (live.ended) return reject(troubleOf('THREAD'));
+        waiting.add(reject);
+        answer.then(resolve, reject).finally(() => waiting.delete(reject));
+      }),
+  };
+  const end = (error?: Error) => {
+    live.ended = true;
+    for (const reject of waiting) reject(troubleOf('THREAD', error?.message));
+    waiting.clear();
+  };
+  worker.once('error', end);
+  worker.once('exit', () => end());
   return live;
 }

@@ -1,6 +1,9 @@
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { setFlagsFromString } from 'node:v8';
+import { runInNewContext } from 'node:vm';
+import { sql } from 'drizzle-orm';
 import { describe, expect, it } from 'vitest';
 import { seedDemo } from '../../demo/seed';
 import { example } from '../../core/testing/scape';
@@ -8,6 +11,12 @@ import { columnsOf } from './columns';
 import { createCommission, getCommission, listCommissions, saveCommission } from './commissions';
 import { openStore } from './store';
 import { readStudio } from './studio';
+
+/** What nobody holds any more is gone after it. */
+function collectGarbage(): void {
+  setFlagsFromString('--expose-gc');
+  (runInNewContext('gc') as () => void)();
+}
 
 async function inFolder(work: (folder: string) => Promise<void>): Promise<void> {
   const folder = await mkdtemp(join(tmpdir(), 'utsuwa-store-'));
@@ -40,6 +49,19 @@ describe('the store', () => {
       ]).flat();
       await Promise.all<unknown>(work);
       expect((await listCommissions(store, {})).total).toBe(100);
+      await store.close();
+    }));
+
+  it('keeps no answer in memory once nobody has it any more', () =>
+    inFolder(async (folder) => {
+      const store = await openStore(folder);
+      const answers: WeakRef<object>[] = [];
+      const read = async () => void answers.push(new WeakRef(await store.db.values(sql`SELECT 1`)));
+      for (let i = 0; i < 20; i++) await read();
+      // What was read last may still stand on the stack.
+      await listCommissions(store, {});
+      collectGarbage();
+      expect(answers.filter((a) => a.deref()).length).toBeLessThan(2);
       await store.close();
     }));
 
