@@ -1,9 +1,14 @@
 import { memoryOf } from './memory';
 
-/** Memory at the end of many like pieces of work against that in the middle third of them, MB. */
-export const MOST_MORE_MB = 80;
+/** Memory at the end of many like pieces of work against that in the middle third of them, at least, MB. */
+export const MOST_MORE_MB = 40;
+/** How often it is looked at. */
+const LOOKS = 90;
 
-/** Does so many like pieces of work; what a process and its children have at the end, and how much more than in the middle, MB. */
+/**
+ * Does so many like pieces of work; what a process and its children have in the last third of them at least, and how much more
+ * that is than in the middle, MB. The least is what is truly held: above it lies what is collected when there is time.
+ */
 export async function grown(
   pid: number,
   many: number,
@@ -12,10 +17,9 @@ export async function grown(
   const at: number[] = [];
   for (let n = 0; n < many; n++) {
     await work(n);
-    if (n % Math.max(1, Math.floor(many / 30)) === 0) at.push(memoryOf(pid));
+    if (n % Math.max(1, Math.floor(many / LOOKS)) === 0) at.push(memoryOf(pid));
   }
-  const middle = (part: number[]) => part.toSorted((a, b) => a - b)[part.length >> 1];
   const third = Math.max(1, Math.floor(at.length / 3));
-  const [before, atEnd] = [middle(at.slice(third, 2 * third)), middle(at.slice(-third))];
+  const [before, atEnd] = [Math.min(...at.slice(third, 2 * third)), Math.min(...at.slice(-third))];
   return { atEnd, more: atEnd - before };
 }
