@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { MAX_FILE_BYTES } from '../../../core/commission/budgets';
-import { useIntersectionObserver, useTitle } from '@vueuse/core';
+import { useTitle } from '@vueuse/core';
 import { onBeforeUnmount, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { api, ApiProblem, type Listed } from '../../document/api';
 import { useCommands } from '../../design/commands';
+import { useInView } from '../../design/inView';
 import { may } from '../../document/people';
 import { today } from '../../units/days';
 import { waitingHere } from '../../document/outbox';
@@ -25,7 +26,7 @@ useTitle('Utsuwa');
 
 const end = ref<HTMLElement>();
 const { search, show, sort, list, lately, unknown, count, load, more } = useListing(tell);
-useIntersectionObserver(end, ([entry]) => void (entry?.isIntersecting && more()), { rootMargin: '400px' });
+useInView(end, (isInView) => void (isInView && more()), { rootMargin: '400px' });
 
 function tell(error: unknown): void {
   const faults = error instanceof ApiProblem ? (error.body.faults ?? []) : [];

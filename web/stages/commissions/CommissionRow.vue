@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { useIntersectionObserver } from '@vueuse/core';
 import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
 import type { Glance } from '../../../core/pipeline/glance';
+import { useInView } from '../../design/inView';
 import { api, type Listed } from '../../document/api';
 import FileLink from '../../document/FileLink.vue';
 import { may } from '../../document/people';
@@ -26,9 +26,9 @@ const DWELL_MS = 350;
 const el = ref<HTMLElement>();
 const glance = shallowRef<Glance>();
 let soon: ReturnType<typeof setTimeout> | undefined;
-const { stop } = useIntersectionObserver(el, ([entry]) => {
+const { stop } = useInView(el, (isInView) => {
   clearTimeout(soon);
-  if (entry?.isIntersecting && !props.row.removedAt) soon = setTimeout(() => void fetched(), DWELL_MS);
+  if (isInView && !props.row.removedAt) soon = setTimeout(() => void fetched(), DWELL_MS);
 });
 onBeforeUnmount(() => clearTimeout(soon));
 async function fetched(): Promise<void> {

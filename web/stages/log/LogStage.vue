@@ -74,6 +74,7 @@ const KIND: Record<NonNullable<LogEntry['kind']>, string> = {
   question: wording('logStage.question'),
   tried: wording('logStage.tried'),
 };
+const captionOf = ({ text, date }: LogEntry) => text.replace(/\s+/g, ' ').slice(0, CAPTION) || longDate(date);
 const nameOf = (about: About) => f.words(aboutName(commission.document!, commission.option, about));
 /** A question gets its day, and in the end its answer. */
 const set = (entry: LogEntry, part: Partial<LogEntry>) =>
@@ -166,7 +167,7 @@ function remove(id: string): void {
             {{ KIND[n.kind] }}<template v-if="n.about">, {{ nameOf(n.about) }}</template>
           </p>
           <p v-if="n.text">{{ n.text }}</p>
-          <NotePhoto :id="n.id" :photo="n.photo" :caption="n.text.slice(0, CAPTION) || longDate(n.date)" />
+          <NotePhoto :id="n.id" :photo="n.photo" :caption="captionOf(n)" />
           <div v-if="n.kind === 'question' && may('change')" class="open">
             <DayField
               :label="wording('logStage.until')"
