@@ -212,7 +212,7 @@ describe('the views', () => {
     expect(figure(measured)).toBeCloseTo(100 / (await k()), -1);
     await b.page.click('[data-test="all-views"]');
     await b.page.waitForSelector('canvas[aria-label*="in perspective"]');
-    await b.page.click('.looks summary');
+    await b.at.press('[data-test="looks"]');
     await b.page.select('[data-test="seat-light"]', 'night');
     await b.page.select('[data-test="seat"]', ' above');
     await b.page.waitForSelector('canvas[aria-label$="from above"]');

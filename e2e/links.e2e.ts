@@ -93,7 +93,7 @@ describe('a proposal by a link', () => {
 
   it('to one picture shows that one, as it is seen from a seat', async () => {
     await b.at.open('/c/demo-cube/bench');
-    await b.at.press('.looks summary');
+    await b.at.press('[data-test="looks"]');
     await b.at.press('[data-test="seat-send"]');
     await b.at.type('[data-test="sheet-named"]', 'the window dresser');
     await b.at.press('[data-test="sheet-make"]');

@@ -57,6 +57,7 @@ const look = computed(() => ({
 const view = ref<{ picture: () => Promise<Blob | null> }>();
 const taking = ref(false);
 const sending = ref(false);
+const looking = ref(false);
 const picture = async () => (await view.value?.picture()) ?? null;
 const seenFrom = computed(() =>
   seatId.value === ABOVE
@@ -65,6 +66,10 @@ const seenFrom = computed(() =>
       ? wording('seatPanel.seenFrom', { seat: seat.value.name })
       : wording('seatPanel.inFront'),
 );
+function send(): void {
+  looking.value = false;
+  sending.value = true;
+}
 async function save(): Promise<void> {
   taking.value = true;
   const blob = await picture().finally(() => (taking.value = false));
@@ -91,8 +96,11 @@ async function save(): Promise<void> {
           </select></label
         ></span
       >
-      <details class="looks">
-        <summary>Look</summary>
+      <!-- Over everything, wherever there is room: the view itself may be smaller than what is chosen here. -->
+      <v-menu v-model="looking" :close-on-content-click="false" location="bottom start">
+        <template #activator="{ props: opens }">
+          <button class="plain looks" v-bind="opens" data-test="looks">Look ▾</button>
+        </template>
         <div class="choices">
           <label
             >lit
@@ -114,11 +122,11 @@ async function save(): Promise<void> {
             >Scape as GLB</FileLink
           >
           <FileLink :href="api.file(commission.id, 'scape.stl', commission.optionId)">Scape as STL</FileLink>
-          <button v-if="may('links')" class="act" data-test="seat-send" @click="sending = true">
+          <button v-if="may('links')" class="act" data-test="seat-send" @click="send">
             {{ wording('links.title') }}
           </button>
         </div>
-      </details>
+      </v-menu>
     </div>
   </div>
   <SeatView
@@ -201,24 +209,16 @@ select {
   color: var(--celadon);
   background: none;
   border: 0;
-  max-width: 128px;
+  max-width: 156px;
 }
 .looks {
-  position: relative;
   font-size: 12px;
-}
-summary {
-  cursor: pointer;
   color: var(--celadon);
 }
 .send {
   padding: 20px 24px;
 }
 .choices {
-  position: absolute;
-  right: 0;
-  top: 22px;
-  z-index: 3;
   display: grid;
   gap: 5px;
   padding: 10px 14px;
@@ -226,5 +226,8 @@ summary {
   font: 400 12.5px var(--text);
   background: var(--paper);
   border: 1px solid var(--rule);
+}
+.choices .act {
+  justify-self: start;
 }
 </style>

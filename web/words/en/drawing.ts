@@ -3,7 +3,7 @@ export const DRAWING = {
   'chartView.failed': 'The chart could not be loaded. Its figures stand beside it.',
   'frontView.pieceAt': '{id}, {material}, at {left} from the left, {front} from the front',
   'seatView.none': 'This browser draws no perspective. The other three views have everything.',
-  'seat.usual': 'in front and a little left',
+  'seat.usual': 'in front, a little left',
   'seatView.drawing': 'Drawing it from the seat…',
   'frontView.pieceWeighed': '{id}, {material}, {mass}, at {left} from the left, {front} from the front',
   'growing.planted': 'As it is planted',
