@@ -134,15 +134,20 @@ export const useCommission = defineStore('commission', () => {
     saving.changed();
   }
 
-  /** Changes what follows of itself from the last edit, and is undone with it. */
-  function follow(change: (document: Commission) => Commission): void {
+  /**
+   * Changes what follows of itself from the last edit, and is undone with it. With a `step`, as `stepNow` named it when it was
+   * made, only where that is the last one still; false where it is not.
+   */
+  function follow(change: (document: Commission) => Commission, step = steps.turn()): boolean {
     const before = document.value;
-    if (!before || foreseeing || mySight()) return;
+    if (step !== steps.turn()) return false;
+    if (!before || foreseeing || mySight()) return true;
     const next = change(before);
-    if (next === before || faultsOfChange(before, next).length > 0) return;
+    if (next === before || faultsOfChange(before, next).length > 0) return true;
     steps.more(changesBetween(before, next));
     document.value = next;
     saving.changed();
+    return true;
   }
 
   function foresee(next: Commission): void {
@@ -264,6 +269,7 @@ export const useCommission = defineStore('commission', () => {
     typing,
     tryEdit,
     follow,
+    stepNow: steps.turn,
     editOption,
     tryEditOption,
     beginStep,

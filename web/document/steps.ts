@@ -19,6 +19,8 @@ export function useSteps() {
   let base: Commission | undefined;
   /** While a hand drags: whether its first change has been noted as a step yet. */
   let gesture: 'none' | 'begun' | 'noted' = 'none';
+  /** Changes with every step that is made, taken back or made again. */
+  let turn = 0;
 
   function begins(key: string): boolean {
     const now = Date.now();
@@ -33,7 +35,10 @@ export function useSteps() {
   /** Notes an edit, as a step of its own or as more of the one under way. */
   function note(key: string, before: Commission, after: Commission): void {
     const fresh = begins(key) || !base || past.value.length === 0;
-    if (fresh) base = before;
+    if (fresh) {
+      base = before;
+      turn++;
+    }
     const step = changesBetween(base!, after);
     past.value = bounded([...(fresh ? past.value : past.value.slice(0, -1)), step]);
     future.value = [];
@@ -47,6 +52,7 @@ export function useSteps() {
 
   /** A step that was made in one: choosing between two versions. */
   function add(step: Change[]): void {
+    turn++;
     past.value = bounded([...past.value, step]);
     future.value = [];
     end();
@@ -56,6 +62,7 @@ export function useSteps() {
   function shift(from: typeof past, to: typeof past): Change[] | undefined {
     const step = from.value.at(-1);
     if (!step) return undefined;
+    turn++;
     to.value = [...to.value, step];
     from.value = from.value.slice(0, -1);
     end();
@@ -76,8 +83,9 @@ export function useSteps() {
 
   function clear(): void {
     [past.value, future.value] = [[], []];
+    turn++;
     end();
   }
 
-  return { past, future, note, more, add, shift, begin, end, clear };
+  return { past, future, note, more, add, shift, begin, end, clear, turn: () => turn };
 }

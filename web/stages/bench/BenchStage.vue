@@ -37,6 +37,7 @@ import { useAsked } from './useAsked';
 import { useBefore } from './useBefore';
 import { usePieceFocus } from './usePieceFocus';
 import { useYardFinder } from './yard/yardFinder';
+import { useLetDown } from './useLetDown';
 import { usePieceDrag } from './usePieceDrag';
 import { useCut } from './useCut';
 import { useTray } from './useTray';
@@ -143,15 +144,9 @@ function announce(): void {
   });
 }
 
-/** Comes down where it is: upon what stands there, otherwise into the bed. */
-async function letDown(id: string): Promise<void> {
-  await around.settled();
-  const stand = await scapeWork.letDown(id);
-  const now = option.value.pieces.find((p) => p.id === id);
-  if (stand && now && JSON.stringify(now.stand) !== JSON.stringify(stand))
-    // The same step as setting it down, where that was a moment ago.
-    edit.piece(id, 'add', (p) => ({ ...p, stand }));
-}
+const letDown = useLetDown((id) => around.settled().then(() => scapeWork.letDown(id)));
+/** What has just been set. */
+const comesDown = (id: string) => letDown(id, commission.stepNow());
 async function slideApart(id: string): Promise<void> {
   const at = await scapeWork.apart(id);
   if (at) edit.place(id, ...at);
@@ -172,7 +167,7 @@ function take(source: YardPiece, at?: [number, number]): void {
   const id = edit.add(source, at);
   selectPiece(id);
   focus.set(id);
-  void letDown(id);
+  void comesDown(id);
 }
 /** A piece of the yard dropped on the plan lies where it was dropped. */
 function dropped(source: YardPiece, clientX: number, clientY: number): void {
@@ -329,7 +324,7 @@ const doc = toRef(commission, 'document');
       :survey="plan?.survey"
       :before="before"
       @take="take"
-      @let-down="letDown"
+      @let-down="comesDown"
       @drop-piece="dropped"
       @key="(e, p) => onKey(e, p, 'above')"
     >
