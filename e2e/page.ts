@@ -29,7 +29,7 @@ export function onPage(page: Page, url: string) {
       return read(selector);
     },
     /** Waits until the words of something satisfy a test, and returns them. */
-    until: async (selector: string, test: (words: string) => boolean, ms = 15_000) => {
+    until: async (selector: string, test: (words: string) => boolean, ms = 30_000) => {
       const end = Date.now() + ms;
       let words = '';
       while (Date.now() < end) {

@@ -119,7 +119,7 @@ describe('the photograph of a mock-up', () => {
     await b.at.drag('[data-corner="0"] circle', dx, dy);
     await b.page.keyboard.press('Escape');
     await b.page.waitForSelector('[data-test="underlay-above"]');
-    await b.at.until('[data-test="saved"], header', (w) => /saved/.test(w));
+    await b.saved();
     const { options } = await commissionOf();
     const [x, y] = options[0].underlays[0].corners[0];
     expect(x).toBeCloseTo(0.25, 1.5);
