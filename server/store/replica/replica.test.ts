@@ -30,6 +30,18 @@ async function titlesIn(folder: string): Promise<string[]> {
 async function broughtAfter(store: Store, since: string): Promise<void> {
   while ((store.replica()?.lastAt ?? '') <= since) await soon();
 }
+/** The disk goes, and it is noticed. What was in hand in that moment may still be put where it was; from then on nothing is. */
+async function pulled(store: Store, to: string): Promise<void> {
+  await rename(to, `${to}-pulled`);
+  while (store.replica()?.fault === undefined) await soon();
+  await rm(to, { recursive: true, force: true });
+  await mkdir(to);
+}
+/** It comes back, over whatever is in its place. */
+async function putBack(to: string): Promise<void> {
+  await rm(to, { recursive: true, force: true });
+  await rename(`${to}-pulled`, to);
+}
 const soon = () => new Promise((resolve) => setTimeout(resolve, 50));
 describe.runIf(hasEngine())('a replica', () => {
   it('follows what is written, and gives back how it was last and at a time, scans too', async () => {
@@ -91,15 +103,12 @@ describe.runIf(hasEngine())('a replica', () => {
     const store = await openStore(folder, { replica: to });
     await add(store, 'Hall');
     await broughtAfter(store, '');
-    await rename(to, `${to}-pulled`);
-    await mkdir(to);
-    while (store.replica()?.fault === undefined) await soon();
+    await pulled(store, to);
     await add(store, 'Stair');
     // Nothing is written where the disk was.
     expect(await readdir(to)).toEqual([]);
-    await rm(to, { recursive: true });
     const since = new Date().toISOString();
-    await rename(`${to}-pulled`, to);
+    await putBack(to);
     await broughtAfter(store, since);
     expect(store.replica()?.fault).toBeUndefined();
     await store.close();
@@ -115,16 +124,14 @@ describe.runIf(hasEngine())('a replica', () => {
       let store = await openStore(folder, { replica: to });
       await add(store, 'Hall of somebody who is to be forgotten');
       await broughtAfter(store, '');
-      if (name === 'away') {
-        await rename(to, `${to}-pulled`);
-        while (store.replica()?.fault === undefined) await soon();
-      } else {
+      if (name === 'away') await pulled(store, to);
+      else {
         await store.close();
         store = await openStore(folder);
       }
       await store.write((db) => db.run('DELETE FROM commissions'));
       await store.scrub();
-      if (name === 'away') await rename(`${to}-pulled`, to);
+      if (name === 'away') await putBack(to);
       else {
         await store.close();
         store = await openStore(folder, { replica: to });
