@@ -2,7 +2,7 @@ import { defineConfig } from 'vitest/config';
 import vue from '@vitejs/plugin-vue';
 
 /** Files that put something in the place of a module, or load one anew: each has everything for itself. */
-const REPLACING = ['benchEdit', 'commissionStore', 'outbox', 'scans', 'useLetDown'].map(
+const REPLACING = ['benchEdit', 'commissionStore', 'outbox', 'scans'].map(
   (name) => `web/**/${name}.test.ts`,
 );
 

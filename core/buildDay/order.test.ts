@@ -174,6 +174,29 @@ describe('the order of work', () => {
     expect(caution({ length: 2_000, width: 600, height: 600 })).toMatch(/structural engineer/);
   });
 
+  it('as many kinds are set at once as there are hands: with two, what floats waits for the carpet and not for the fern', () => {
+    const floater = { id: 'floater', name: 'Salvinia natans', roots: 'float', habit: 'float' };
+    const needs = (crew: number, id: string) => {
+      const p = job({
+        brief: { crew },
+        option: {
+          bed: [soil({ kind: 'level', mm: 50 })],
+          pieces: [stone()],
+          plants: [carpet, { id: 'P-2', plant: 'fern', count: 1, on: 'S-1' }, { id: 'P-3', plant: 'floater', count: 2 }],
+        },
+        catalogue: (c) => c.plants.push(floater),
+      }); // prettier-ignore
+      const own = p.build.tasks.find((t) => t.id === id)!.needs;
+      // Of a carpet that two share, one half stands for both.
+      return Object.keys(own).filter((need) => /^plant-.*-0$|^epiphytes$/.test(need));
+    };
+    expect([1, 2, 3].map((crew) => needs(crew, 'epiphytes'))).toEqual([['plant-grass-0'], [], []]);
+    expect([1, 2, 3].map((crew) => needs(crew, 'floaters'))).toEqual([
+      ['plant-grass-0', 'epiphytes'],
+      ['plant-grass-0'],
+      [],
+    ]);
+  });
   it('pipes and heater go in where the school has them: alone before the plants, so that nothing dries meanwhile', () => {
     const day = (crew: number, gear?: 'before' | 'after') => {
       const p = job({

@@ -203,7 +203,7 @@ export function edgesAcross(steps: readonly Pick<Step, 'id'>[], job: Job): Edge[
   const ids = steps.map((s) => s.id);
   const there = new Set(ids);
   const rules = RULES.filter(([, , , when]) => !when);
-  const prepared = plantingOrder(job).rooted.flatMap((kind) => (kind.ids.flatMap((then) => kind.preparedBy.map((first): Edge => ({ first, then, because: say('why.prepare') }))))); // prettier-ignore
+  const prepared = plantingOrder(job).rooted.flatMap((k) => pairs(k.preparedBy, k.ids, say('why.prepare')));
   return [...layerEdges(job), ...prepared, ...ruleEdges(ids, layersIn(job), habitsOf(job), rules)].filter(
     (e) => e.first !== e.then && there.has(e.first) && there.has(e.then) && !LAST.includes(e.then),
   );
@@ -273,20 +273,17 @@ function layerEdges(job: Job): Edge[] {
 
 /** Plants are made ready before they are set, and set in the order of planting, as many kinds at once as there are hands. */
 function plantEdges(job: Job): Edge[] {
-  const { rooted, epiphytes, floaters, inWater } = plantingOrder(job);
-  const after = (turn: number) =>
-    rooted.slice(0, Math.max(0, turn - job.crew + 1)).flatMap((kind) => kind.ids);
-  const ready = (preparedBy: readonly string[], then: string) =>
-    preparedBy.map((first): Edge => ({ first, then, because: say('why.prepare') }));
-  const inTurn = (turn: number, then: string) =>
-    after(turn).map((first): Edge => ({ first, then, because: say('why.plant') }));
+  const { kinds, inWater } = plantingOrder(job);
+  const inTurn = kinds.flatMap(({ ids }, turn) =>
+    kinds
+      .slice(0, Math.max(0, turn - job.crew + 1))
+      .flatMap((earlier) => pairs(earlier.ids, ids, say('why.plant'))),
+  );
   return [
-    ...rooted.flatMap(({ ids, preparedBy }, turn) => ids.flatMap((id) => [...ready(preparedBy, id), ...inTurn(turn, id)])), // prettier-ignore
-    ...inWater.flatMap(({ id, preparedBy }) => ready(preparedBy, id)),
-    ...ready(epiphytes, 'epiphytes'),
-    ...inTurn(rooted.length, 'epiphytes'),
-    ...ready(floaters, 'floaters'),
-    ...inTurn(rooted.length, 'floaters'),
-    ...(job.crew > 1 ? [] : [{ first: 'epiphytes', then: 'floaters', because: say('why.plant') }]),
+    ...[...kinds, ...inWater].flatMap((k) => pairs(k.preparedBy, k.ids, say('why.prepare'))),
+    ...inTurn,
   ];
 }
+
+const pairs = (before: readonly string[], after: readonly string[], because: Text): Edge[] =>
+  before.flatMap((first) => after.map((then) => ({ first, then, because })));

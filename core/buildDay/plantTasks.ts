@@ -19,20 +19,26 @@ export function plantTasks(job: Job): Step[] {
   return [...prepareTasks(job), ...bedTasks(job), ...tabTasks(job), ...epiphyteTasks(job), ...inWaterTasks(job), ...floaterTasks(job)]; // prettier-ignore
 }
 
-/** In which order plants are set: the tasks of each kind that roots in the bed, and which tasks make what ready. */
-export function plantingOrder(job: Job): {
-  rooted: { ids: string[]; preparedBy: string[] }[];
-  epiphytes: string[];
-  floaters: string[];
-  inWater: { id: string; preparedBy: string[] }[];
-} {
-  const all = patches(job);
-  const preparing = (roots: Plant['roots']) => all.filter((p) => p.plant.roots === roots && !p.wet).flatMap((p) => p.preparedBy); // prettier-ignore
+/** The tasks of what is set in one go, and which tasks make it ready. */
+interface Kind {
+  ids: string[];
+  preparedBy: string[];
+}
+
+/** In which order plants are set: each kind that roots in the bed, what holds on to stone and wood, what floats; and what is set in water. */
+export function plantingOrder(job: Job): { rooted: Kind[]; kinds: Kind[]; inWater: Kind[] } {
+  const rooted = rootedKinds(job).map(({ parts, preparedBy }) => ({
+    ids: parts.map((p) => p.id),
+    preparedBy,
+  }));
+  const together = (id: string, roots: Plant['roots']): Kind[] => {
+    const own = patches(job).filter((p) => p.plant.roots === roots && !p.wet);
+    return own.length > 0 ? [{ ids: [id], preparedBy: own.flatMap((p) => p.preparedBy) }] : [];
+  };
   return {
-    rooted: rootedKinds(job).map(({ parts, preparedBy }) => ({ ids: parts.map((p) => p.id), preparedBy })),
-    epiphytes: preparing('epiphyte'),
-    floaters: preparing('float'),
-    inWater: wetKinds(job).map(({ id, preparedBy }) => ({ id, preparedBy })),
+    rooted,
+    kinds: [...rooted, ...together('epiphytes', 'epiphyte'), ...together('floaters', 'float')],
+    inWater: wetKinds(job).map(({ id, preparedBy }) => ({ ids: [id], preparedBy })),
   };
 }
 

@@ -4,7 +4,9 @@ import { toRaw } from 'vue';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { example } from '../../../core/testing/scape';
 import type { Studio } from '../../../core/catalogue/studio';
+import type { Piece } from '../../../core/commission/schema';
 import { pieceKey } from './pieceKeys';
+import { useLetDown } from './useLetDown';
 import { useCommission } from '../../document/commissionStore';
 import { useStudio } from '../../document/studioStore';
 import { useBedEdit } from '../../document/bedEdit';
@@ -309,5 +311,49 @@ describe('undo', () => {
       ),
       { numRuns: 40 },
     );
+  });
+});
+
+describe('a piece that is let down', () => {
+  const DOWN: Piece['stand'] = { kind: 'bed', buryMm: 12 };
+  /** S-1 moved, and let down in a step that is answered later than steps of one key are taken for one. */
+  async function movedAndLetDown(meanwhile: () => void): Promise<void> {
+    edit.place('S-1', 100, 100);
+    const letDown = useLetDown(async () => {
+      vi.advanceTimersByTime(5_000);
+      return DOWN;
+    });
+    const step = commission.stepNow();
+    meanwhile();
+    await letDown('S-1', step);
+  }
+
+  it('is undone with the step that set the piece, however long it took', async () => {
+    const before = commission.document;
+    await movedAndLetDown(() => {});
+    expect(piece('S-1').stand).toEqual(DOWN);
+    commission.undo();
+    expect(commission.document).toEqual(before);
+    commission.redo();
+    expect(piece('S-1').stand).toEqual(DOWN);
+  });
+
+  it('is a step of its own once something else was done, or by itself', async () => {
+    await movedAndLetDown(() => edit.turn('S-1', 10));
+    commission.undo();
+    expect(piece('S-1').stand).not.toEqual(DOWN);
+    expect(commission.past).toHaveLength(2);
+    await useLetDown(async () => DOWN)('S-1');
+    expect(commission.past).toHaveLength(3);
+  });
+
+  it('is a step of its own where the one that set the piece was taken back; nothing of a piece that is gone', async () => {
+    const before = commission.document;
+    await movedAndLetDown(() => commission.undo());
+    expect(commission.past.length).toBe(1);
+    commission.undo();
+    expect(commission.document).toEqual(before);
+    await useLetDown(async () => DOWN)('S-99');
+    expect(commission.document).toEqual(before);
   });
 });
