@@ -158,6 +158,13 @@ async function save(): Promise<void> {
 .head {
   height: 24px;
   position: relative;
+  container-type: inline-size;
+}
+/* Beside a view that is hardly as wide as its name the seat is chosen in large. */
+@container (max-width: 150px) {
+  .from {
+    display: none;
+  }
 }
 /* Beside a narrow view it stands on two lines, which grow upwards. */
 .caption {
