@@ -2,9 +2,7 @@ import { defineConfig } from 'vitest/config';
 import vue from '@vitejs/plugin-vue';
 
 /** Files that put something in the place of a module, or load one anew: each has everything for itself. */
-const REPLACING = ['benchEdit', 'commissionStore', 'outbox', 'scans'].map(
-  (name) => `web/**/${name}.test.ts`,
-);
+const REPLACING = ['benchEdit', 'commissionStore', 'outbox', 'scans'].map((name) => `web/**/${name}.test.ts`);
 
 export default defineConfig({
   plugins: [vue()],
