@@ -19,6 +19,26 @@ function first(script: string): Plugin {
   };
 }
 
+/** Letters of which every page has some, fetched before a style asks for them: what is read and pressed moves when letters change. */
+const LETTERS = /^(ibm-plex-sans|newsreader)-latin-wght-normal-/;
+
+function lettersAhead(): Plugin {
+  return {
+    name: 'letters-ahead',
+    transformIndexHtml: {
+      order: 'post',
+      handler: (_html, { bundle }) =>
+        Object.keys(bundle ?? {})
+          .filter((file) => LETTERS.test(file.split('/').at(-1)!))
+          .map((file) => ({
+            tag: 'link',
+            attrs: { rel: 'preload', as: 'font', type: 'font/woff2', crossorigin: true, href: `/${file}` },
+            injectTo: 'head' as const,
+          })),
+    },
+  };
+}
+
 /** Parts of which a page runs nearly everything as it opens. */
 const CALLED_AT_ONCE = /^(vue|first|ahead|parts|CommissionFrame|\w+Stage)$/;
 
@@ -38,7 +58,7 @@ function compiledAhead(): Plugin {
 const SEVERAL = 3;
 
 export default defineConfig({
-  plugins: [vue(), vuetify({ autoImport: true }), first('web/ahead.ts'), compiledAhead()],
+  plugins: [vue(), vuetify({ autoImport: true }), first('web/ahead.ts'), lettersAhead(), compiledAhead()],
   build: {
     outDir: 'dist/web',
     emptyOutDir: true,

@@ -120,6 +120,8 @@ const saved = computed(() => {
       <button class="plain find" @click="paletteOpen = true">Find or do <span>Ctrl K</span></button>
     </div>
   </header>
+  <!-- Its place, until the commission is there: the stages below it would move. -->
+  <header v-else class="head screen-only" />
 </template>
 
 <style scoped>

@@ -2,6 +2,7 @@
 import { mdiArrowCollapse, mdiArrowExpand } from '@mdi/js';
 import { whenever } from '@vueuse/core';
 import { computed, ref, shallowRef, toRef, watch } from 'vue';
+import { NOW } from '../../../core/commission/scapes';
 import type { Piece } from '../../../core/commission/schema';
 import type { YardPiece } from '../../../core/catalogue/studio';
 import { devicesOf } from '../../../core/gear/gear';
@@ -308,7 +309,7 @@ const doc = toRef(commission, 'document');
       v-model:thirds="thirds"
       v-model:measuring="measuring"
       v-model:ghost="isGhostShown"
-      :has-now="before !== undefined"
+      :has-now="commission.document!.now !== undefined && option.id !== NOW"
       :one-by-one="isOneByOne"
       :zoom="zoom"
       :underlaid="(option.underlays?.length ?? 0) > 0"

@@ -95,8 +95,8 @@ const go = (days: number) => (from.value = dayPlus(from.value, days));
       </nav>
     </header>
     <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
-    <p v-if="week?.unknown" class="quiet" role="status">
-      {{ wording('week.unknown', { count: week.unknown }) }}
+    <p class="quiet unknown">
+      <span v-if="week?.unknown" role="status">{{ wording('week.unknown', { count: week.unknown }) }}</span>
     </p>
     <section v-if="week?.late.length" class="overdue" data-test="late">
       <h2>{{ wording('week.late') }}</h2>
@@ -130,6 +130,10 @@ const go = (days: number) => (from.value = dayPlus(from.value, days));
 </template>
 
 <style scoped>
+/* Its place is kept: what is pressed below would move when everything is known. */
+.unknown {
+  min-height: 19px;
+}
 .week {
   height: 100vh;
   overflow: auto;

@@ -125,14 +125,15 @@ const print = () => window.print();
                 </button>
               </p>
               <svg
-                v-if="c.found"
                 :width="columnPx"
                 :height="doc.vessel.innerMm.height * k + 6"
                 role="img"
                 :aria-label="`${c.option.title} from the front`"
               >
+                <!-- Its place is kept until it is drawn. -->
                 <g transform="translate(3 2)">
                   <FrontView
+                    v-if="c.found"
                     :vessel="doc.vessel"
                     :option="c.option"
                     :materials="doc.catalogue.materials"
@@ -161,7 +162,7 @@ const print = () => window.print();
       </table>
     </div>
     <button
-      v-if="columns.length > 1"
+      v-if="columns.length > 1 && rows.length > 0"
       class="act screen-only"
       :aria-expanded="between"
       data-test="show-between"
@@ -233,6 +234,9 @@ svg {
   display: block;
   overflow: visible;
 }
+thead td {
+  min-width: 130px;
+}
 tbody th {
   text-align: left;
   font-weight: 400;
@@ -263,6 +267,9 @@ td {
   tr {
     display: grid;
     grid-template-columns: repeat(var(--options), minmax(0, 1fr));
+  }
+  thead td {
+    min-width: 0;
   }
   tbody th,
   thead td:first-child {

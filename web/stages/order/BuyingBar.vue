@@ -1,35 +1,24 @@
 <script setup lang="ts">
-import { computed, shallowRef, watch } from 'vue';
+import { computed } from 'vue';
 import { nameOfSupplier } from '../../../core/commission/lookup';
 import { otherTerms, withAim, withPin, withTerms } from '../../../core/edits/buying';
 import type { Offer, Way } from '../../../core/ordering/bought';
 import { useCommission } from '../../document/commissionStore';
 import { useStudio } from '../../document/studioStore';
-import { useFrame } from '../../frame/planKey';
 import { weekDay } from '../../units/days';
 import { money, useFigures } from '../../units/figures';
 import { wording } from '../../words/wording';
 import type { Buying } from '../../workers/buyingWork';
 
 /** From whom the whole order is bought: each way with what it comes to, and single lines pinned to a supplier. */
+const props = defineProps<{ buying?: Buying }>();
 const commission = useCommission();
-const { plan, scapeWork } = useFrame();
 const { words } = useFigures();
 const doc = computed(() => commission.document!);
 const aim = computed(() => doc.value.brief.buying?.aim);
 const pins = computed(() => new Map(doc.value.brief.buying?.pins?.map((p) => [p.line, p.supplier])));
 
-const buying = shallowRef<Buying>();
-watch(
-  plan,
-  async (now) => {
-    const found = await scapeWork.buying().catch(() => undefined);
-    if (plan.value === now) buying.value = found;
-  },
-  { immediate: true },
-);
 const studio = useStudio();
-void studio.load();
 /** Suppliers that ask something else today than when they came into this document. */
 const others = computed(() => otherTerms(doc.value, studio.studio?.catalogue.suppliers ?? []));
 function takeTerms(): void {
@@ -38,7 +27,7 @@ function takeTerms(): void {
 }
 /** Something to choose: a line that several have, or carriage that depends on how it is shared out. */
 const isShown = computed(
-  () => Boolean(buying.value?.lines.length) || aim.value !== undefined || others.value.length > 0,
+  () => Boolean(props.buying?.lines.length) || aim.value !== undefined || others.value.length > 0,
 );
 const TITLES = {
   listed: wording('buyingBar.listed'),
@@ -47,7 +36,7 @@ const TITLES = {
   fewest: wording('buyingBar.fewest'),
 } as const;
 const ways = computed(() =>
-  (buying.value?.ways ?? []).map((way) => ({
+  (props.buying?.ways ?? []).map((way) => ({
     way,
     key: way.aim ?? ('listed' as const),
     title: TITLES[way.aim ?? 'listed'],

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useIntervalFn } from '@vueuse/core';
+import { useIntervalFn, useTimeout } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
 import { toSettle } from '../../../core/words/finding';
 import { settleBy } from '../../../core/words/settleBy';
@@ -9,6 +9,7 @@ import PendingWords from '../../design/PendingWords.vue';
 import { api, type SentOrder, type Word } from '../../document/api';
 import FileLink from '../../document/FileLink.vue';
 import { useCommission } from '../../document/commissionStore';
+import { useStudio } from '../../document/studioStore';
 import { may } from '../../document/people';
 import { longDay, today } from '../../units/days';
 import { useFigures } from '../../units/figures';
@@ -20,6 +21,8 @@ import OrderPreview from './OrderPreview.vue';
 import OrderTimeline from './OrderTimeline.vue';
 import SupplierOrderCard from './SupplierOrderCard.vue';
 import TodaysPrices from './TodaysPrices.vue';
+import { useTodaysPrices } from './useTodaysPrices';
+import { useWays } from './useWays';
 import { usePreferences } from '../../units/preferences';
 import { wording } from '../../words/wording';
 
@@ -31,6 +34,18 @@ const fault = ref('');
 const print = () => window.print();
 
 const order = computed(() => plan.value?.order);
+const { buying, isKnown: areWaysKnown } = useWays();
+const { others, isKnown: arePricesKnown } = useTodaysPrices(order);
+const studio = useStudio();
+void studio.load();
+/** For so long what the server has to say of prices and terms is waited for. */
+const ASIDE_MS = 1_000;
+const isWaitedFor = useTimeout(ASIDE_MS);
+/** What stands above the suppliers is there before them: it would push from under a finger what is about to be pressed. */
+const isWhole = computed(() => {
+  if (!order.value || !may('prices')) return order.value !== undefined;
+  return areWaysKnown.value && (isWaitedFor.value || (arePricesKnown.value && studio.studio !== undefined));
+});
 /** What was sent to a supplier; the server lists the newest first. */
 const sentTo = (supplier: string): SentOrder[] => orders.value.filter((o) => o.supplier === supplier);
 
@@ -82,29 +97,33 @@ async function noted(work: () => Promise<unknown>): Promise<void> {
   <div class="order">
     <header>
       <h1>Order</h1>
-      <p v-if="order" class="quiet">
-        {{ wording('orderStage.suppliers', { count: order.suppliers.length, day: longDay(order.buildDay) }) }}
-      </p>
-      <button class="act dates screen-only" @click="print">Print</button>
-      <router-link
-        v-if="plan?.shopping.shops.length && may('prices')"
-        class="act screen-only"
-        :to="`/c/${commission.id}/shopping`"
-        >{{ wording('supplierOrderCard.shopping') }}</router-link
-      >
-      <FileLink
-        class="screen-only"
-        :href="api.calendar(commission.id, commission.document!.chosen, preferences)"
-        >Dates for the calendar</FileLink
-      >
+      <template v-if="order && isWhole">
+        <p class="quiet">
+          {{
+            wording('orderStage.suppliers', { count: order.suppliers.length, day: longDay(order.buildDay) })
+          }}
+        </p>
+        <button class="act dates screen-only" @click="print">Print</button>
+        <router-link
+          v-if="plan?.shopping.shops.length && may('prices')"
+          class="act screen-only"
+          :to="`/c/${commission.id}/shopping`"
+          >{{ wording('supplierOrderCard.shopping') }}</router-link
+        >
+        <FileLink
+          class="screen-only"
+          :href="api.calendar(commission.id, commission.document!.chosen, preferences)"
+          >Dates for the calendar</FileLink
+        >
+      </template>
     </header>
     <p v-if="fault" class="late" role="alert">{{ fault }}</p>
-    <PendingWords v-if="!order" :says="wording('orderStage.working')" />
-    <template v-if="order">
+    <PendingWords v-if="!isWhole" :says="wording('orderStage.working')" />
+    <template v-if="order && isWhole">
       <OrderTimeline :order="order" :beforehand="plan!.build.beforehand" />
       <template v-if="may('prices')">
-        <BuyingBar />
-        <TodaysPrices :order="order" />
+        <BuyingBar :buying="buying" />
+        <TodaysPrices :others="others" />
       </template>
       <SupplierOrderCard
         v-for="s in order.suppliers"

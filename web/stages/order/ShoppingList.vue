@@ -28,7 +28,8 @@ const AISLES: Record<LineKind, string> = {
   <div class="shopping">
     <header>
       <h1>{{ wording('shopping.title') }}</h1>
-      <p v-if="shopping" class="quiet" data-test="running">
+      <p v-if="!shopping" class="quiet">&nbsp;</p>
+      <p v-else class="quiet" data-test="running">
         {{ wording('shopping.paid', { paid: sum(shopping.paidMinor) })
         }}<template v-if="shopping.leftMinor !== undefined"
           >,

@@ -1,44 +1,19 @@
 <script setup lang="ts">
-import { computed, shallowRef, watch } from 'vue';
-import {
-  dearerBy,
-  priceKey,
-  takeable,
-  type OtherPrice,
-  type PriceToday,
-} from '../../../core/catalogue/listed';
+import { computed } from 'vue';
+import { dearerBy, priceKey, takeable, type OtherPrice } from '../../../core/catalogue/listed';
 import { nameOfSupplier } from '../../../core/commission/lookup';
 import { withPrices } from '../../../core/edits/buying';
-import { pricesSince, stillBought } from '../../../core/ordering/todaysPrices';
-import type { Order } from '../../../core/ordering/order';
 import { useCommission } from '../../document/commissionStore';
-import { prices } from '../../document/prices';
 import { shortDay } from '../../units/days';
 import { money } from '../../units/figures';
 import { wording } from '../../words/wording';
 
 /** What is still to be ordered stands as it was quoted; here is what it would be today, taken when asked. */
-const props = defineProps<{ order: Order }>();
+const props = defineProps<{ others: readonly OtherPrice[] }>();
 const commission = useCommission();
 const doc = computed(() => commission.document!);
-const today = shallowRef<PriceToday[]>([]);
-/** Asked for once by what is bought, not by every change of how many. */
-const asked = computed(() => JSON.stringify([...stillBought(props.order).keys()].sort()));
-watch(
-  asked,
-  async (now) => {
-    const packs = (JSON.parse(now) as string[]).map((key) => {
-      const [supplier, article] = JSON.parse(key) as [string, string];
-      return { supplier, article };
-    });
-    const found = packs.length === 0 ? [] : await prices.today(packs).then((a) => a.prices, () => []); // prettier-ignore
-    if (asked.value === now) today.value = found;
-  },
-  { immediate: true },
-);
-const others = computed(() => pricesSince(doc.value.catalogue, props.order, today.value));
-const canTake = computed(() => takeable(others.value).length > 0);
-const sum = computed(() => dearerBy(others.value));
+const canTake = computed(() => takeable(props.others).length > 0);
+const sum = computed(() => dearerBy(props.others));
 const title = computed(() => {
   const cost = money(Math.abs(sum.value), doc.value.currency);
   if (sum.value === 0) return wording('todaysPrices.same');
@@ -56,7 +31,7 @@ function says(o: OtherPrice): string {
 }
 function take(): void {
   commission.endStep();
-  commission.edit('prices', (d) => withPrices(d, others.value));
+  commission.edit('prices', (d) => withPrices(d, props.others));
 }
 </script>
 

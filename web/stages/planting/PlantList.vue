@@ -10,6 +10,7 @@ import OriginMark from '../../drawing/OriginMark.vue';
 import type { ShownPlan } from '../../workers/planWorker';
 import { wording } from '../../words/wording';
 import { useStudio } from '../../document/studioStore';
+import { useHeldStill } from '../../frame/heldStill';
 
 /** What is planted, then every plant of the studio to paint with. */
 const props = defineProps<{
@@ -25,6 +26,9 @@ const props = defineProps<{
 defineEmits<{ paint: [plant: Plant]; count: [plant: Plant]; choose: [id: string]; studio: [] }>();
 const f = useFigures();
 const search = ref('');
+const list = ref<HTMLElement>();
+// What is against a plant comes a moment after it, with the light.
+useHeldStill(list, [() => props.here]);
 /** Of a studio with more plants than came with the page those that are typed for come. */
 const studio = useStudio();
 const TYPED_MS = 120;
@@ -63,7 +67,7 @@ const traits = (p: Plant) =>
 </script>
 
 <template>
-  <aside class="plants">
+  <aside ref="list" class="plants">
     <h2>Planted</h2>
     <ul>
       <li v-for="p in planted" :key="p.id">
@@ -86,12 +90,14 @@ const traits = (p: Plant) =>
       @keydown="keepKeys"
       @click:clear="search = ''"
     />
-    <label v-if="here" class="only quiet"
-      ><input v-model="only" type="checkbox" data-test="lives-here" />
-      {{
-        wording(here.spot ? 'plantList.livesAtSpot' : 'plantList.livesHere', { dli: here.dli.toFixed(1) })
-      }}</label
-    >
+    <div class="lives">
+      <label v-if="here" class="only quiet"
+        ><input v-model="only" type="checkbox" data-test="lives-here" />
+        {{
+          wording(here.spot ? 'plantList.livesAtSpot' : 'plantList.livesHere', { dli: here.dli.toFixed(1) })
+        }}</label
+      >
+    </div>
     <ul>
       <li v-for="{ plant: p, against } in listed" :key="p.id">
         <button
@@ -155,6 +161,10 @@ button:hover {
   float: right;
   font: 600 13px var(--text);
   padding: 4px 0;
+}
+/* Its place, before the light is known. */
+.lives {
+  min-height: 19px;
 }
 .only {
   display: flex;

@@ -109,10 +109,28 @@ function sort(key: Key): void {
 </template>
 
 <style scoped>
+/* Heads stand where they will whatever is said later: they are pressed to sort. */
 table {
   width: 100%;
   border-collapse: collapse;
   font-size: 12.5px;
+  table-layout: fixed;
+}
+th:nth-child(1) {
+  width: 24%;
+}
+th:nth-child(2),
+th:nth-child(3) {
+  width: 64px;
+}
+th:nth-child(4) {
+  width: 76px;
+}
+th:nth-child(5) {
+  width: 128px;
+}
+th:nth-child(6) {
+  width: 106px;
 }
 th {
   text-align: left;
@@ -148,7 +166,6 @@ td {
 .said {
   white-space: normal;
   line-height: 1.25;
-  width: 45%;
 }
 tr {
   /* The heads of the columns stay above it. */
@@ -182,6 +199,7 @@ i {
   }
   th,
   td {
+    width: auto !important;
     white-space: normal;
     border-bottom: 0;
     padding-right: 6px;
@@ -199,7 +217,6 @@ i {
   td:first-child,
   td.said {
     grid-column: 1 / -1;
-    width: auto;
   }
   th .plain {
     white-space: normal;

@@ -50,8 +50,9 @@ const plants = usePlants();
     <div class="page">
       <header>
         <router-link to="/" class="mark">Utsuwa</router-link>
-        <h1>{{ studio.studio?.name || 'Studio' }}</h1>
-        <nav aria-label="The studio">
+        <!-- Its name and its counts would move what is pressed beside them. -->
+        <h1 v-if="studio.studio">{{ studio.studio.name || 'Studio' }}</h1>
+        <nav v-if="studio.studio" aria-label="The studio">
           <router-link
             v-for="p in parts"
             :key="p.id"

@@ -86,18 +86,21 @@ const print = () => window.print();
           wording('quoteStage.books')
         }}</FileLink>
       </p>
-      <GrowingFilm
-        v-if="parts?.length && commission.option"
-        :vessel="doc.vessel"
-        :option="commission.option"
-        :materials="doc.catalogue.materials"
-        :field="field"
-        :survey="plan.survey"
-        :parts="parts"
-        :eye="eye"
-        :build-day="doc.brief.buildDay"
-        :title="doc.title"
-      />
+      <!-- Its place, until what grows is known. -->
+      <div v-if="commission.option?.plants.length" class="film">
+        <GrowingFilm
+          v-if="parts?.length"
+          :vessel="doc.vessel"
+          :option="commission.option"
+          :materials="doc.catalogue.materials"
+          :field="field"
+          :survey="plan.survey"
+          :parts="parts"
+          :eye="eye"
+          :build-day="doc.brief.buildDay"
+          :title="doc.title"
+        />
+      </div>
       <StudioFigures :plan="plan" :currency="doc.currency" />
       <p v-for="o in quote.open" :key="o" class="open">{{ OPEN[o] }}</p>
       <section class="yes" data-test="agreed">
@@ -140,6 +143,9 @@ const print = () => window.print();
 </template>
 
 <style scoped>
+.film {
+  min-height: 30px;
+}
 .quote {
   display: flex;
   min-height: 100%;

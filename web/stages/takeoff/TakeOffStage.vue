@@ -73,16 +73,21 @@ const offShelf = computed(
   <div class="takeoff">
     <header>
       <h1>Take-off</h1>
-      <p v-if="plan" class="quiet">
-        {{ wording('takeOffStage.head', { lines: plan.takeOff.lines.length }) }}
-      </p>
-      <FileLink class="csv" :href="api.file(commission.id, 'takeoff.csv', commission.optionId)">CSV</FileLink>
-      <router-link class="act" :to="`/c/${commission.id}/quote`" data-test="to-quote">{{
-        wording('takeOffStage.quote')
-      }}</router-link>
-      <router-link class="act" :to="`/c/${commission.id}/order`">{{
-        wording('takeOffStage.order', { count: packCount })
-      }}</router-link>
+      <!-- Together, once it is known how much there is: they would move from under a finger. -->
+      <template v-if="plan">
+        <p class="quiet">
+          {{ wording('takeOffStage.head', { lines: plan.takeOff.lines.length }) }}
+        </p>
+        <FileLink class="csv" :href="api.file(commission.id, 'takeoff.csv', commission.optionId)"
+          >CSV</FileLink
+        >
+        <router-link class="act" :to="`/c/${commission.id}/quote`" data-test="to-quote">{{
+          wording('takeOffStage.quote')
+        }}</router-link>
+        <router-link class="act" :to="`/c/${commission.id}/order`">{{
+          wording('takeOffStage.order', { count: packCount })
+        }}</router-link>
+      </template>
     </header>
     <PendingWords v-if="!plan" :says="wording('takeOffStage.working')" />
     <table v-if="plan">
