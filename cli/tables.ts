@@ -3,7 +3,7 @@ import { clockOf, endsOf } from '../core/buildDay/buildPlan';
 import type { SittingPlan } from '../core/buildDay/sittingPlan';
 import { visitTitle } from '../core/buildDay/visits';
 import type { Commission } from '../core/commission/schema';
-import { orderByOf } from '../core/ordering/order';
+import { carriageAsked, orderByOf } from '../core/ordering/order';
 import { partsInOrder, type Planted, type PlantedPlan } from '../core/planted/planted';
 import { preparationOf } from '../core/planting/preparation';
 import type { WayOut } from '../core/planted/waysOut';
@@ -178,6 +178,7 @@ function briefRows({ site }: Commission, { visit, survey, care }: Plan): string[
 }
 
 function takeOffRows(commission: Commission, { takeOff, order }: Plan): string[] {
+  const carriage = carriageAsked(order);
   const rows = takeOff.lines.map((l) => [
     inEnglish(l.name),
     figure(l.measured),
@@ -188,7 +189,7 @@ function takeOffRows(commission: Commission, { takeOff, order }: Plan): string[]
   ]);
   return [
     ...aligned([['item', 'measured', 'needed', 'packs', 'order by', 'price'], ...rows]),
-    `total ${money(commission, takeOff.totalMinor)}`,
+    `total ${money(commission, order.totalMinor)}${carriage ? `, ${money(commission, carriage)} of it carriage` : ''}`,
   ];
 }
 

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { meshFault, meshVolume } from '../core/geometry/mesh';
+import { otherTerms } from '../core/edits/buying';
 import { changesBetween } from '../core/commission/changes';
 import { parseCommission } from '../core/commission/parse';
 import type { Commission } from '../core/commission/schema';
@@ -9,6 +10,7 @@ import { plan } from '../core/pipeline/plan';
 import { MATERIALS } from './catalogue/materials';
 import { PLANTS } from './catalogue/plants';
 import { YARD } from './catalogue/yard';
+import { suppliersOn } from './catalogue/suppliers';
 import { demoCommissions } from './commissions';
 
 const TODAY = '2026-11-25';
@@ -42,6 +44,14 @@ describe('the demo', () => {
     for (const commission of [sound, faulty, small, ...visits])
       expect(parseCommission(commission)).toMatchObject({ ok: true });
   });
+
+  it.each(['2026-01-07', TODAY, '2026-12-30'])(
+    'asks of every commission, on %s, what the studio is asked',
+    (day) => {
+      for (const commission of demoCommissions(day))
+        expect(otherTerms(commission, suppliersOn(day))).toEqual([]);
+    },
+  );
 
   it('has a sound commission, a small one, and one with every finding of the format', () => {
     expect(plan(sound, { today: TODAY }).findings).toEqual([]);

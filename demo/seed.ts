@@ -12,7 +12,7 @@ import { readStudio, writeStudio } from '../server/store/studio';
 import { MATERIALS } from './catalogue/materials';
 import { PLANTS } from './catalogue/plants';
 import { shelf } from './catalogue/shelf';
-import { suppliers } from './catalogue/suppliers';
+import { suppliersOn } from './catalogue/suppliers';
 import { YARD } from './catalogue/yard';
 import { demoCommissions } from './commissions';
 import { STUDIO } from './commissions/parts';
@@ -31,7 +31,7 @@ export async function seedDemo(store: Store, today: Day = dayNow()): Promise<voi
       catalogue: {
         materials: [...MATERIALS],
         plants: [...PLANTS],
-        suppliers: suppliers(Number(today.slice(0, 4)) + 1),
+        suppliers: suppliersOn(today),
       },
       yard,
     });

@@ -121,6 +121,10 @@ function costOf(takeOff: TakeOff, suppliers: readonly SupplierOrder[], placed: r
   return takeOff.totalMinor - packed + left + confirmed;
 }
 
+/** Carriage of what is still to be ordered, minor units: what the whole comes to beyond its lines. */
+export const carriageAsked = ({ suppliers }: Pick<Order, 'suppliers'>): number =>
+  suppliers.reduce((sum, s) => sum + s.carriageMinor, 0);
+
 /** The earliest order-by day of a take-off line, or undefined when nothing of it is still to be ordered. */
 export function orderByOf(order: Order, line: string): Day | undefined {
   const days = order.suppliers.flatMap((s) => s.lines).filter((l) => l.line === line);

@@ -19,6 +19,9 @@ const origin = maybe(fc.constantFrom('bought', 'stock', 'client', 'here'));
 const later = maybe(maybe(fc.constantFrom(7, 21, 28, 40)));
 const PLANTS = ['grass', 'fern', 'crypt', 'stems', 'moss', 'float', 'cypress'] as const;
 
+/** What every supplier asks to bring it: less from a sum on. */
+const CARRIAGE = [{ fromMinor: 0, minor: 750 }, { fromMinor: 10_000, minor: 200 }]; // prettier-ignore
+
 const PLANT_ENTRIES = [
   { id: 'crypt', name: 'Cryptocoryne wendtii', roots: 'bed', minBedMm: 50, habit: 'rosette', emersedLeaves: 'melt', packs: [pack('pot', 3)] }, // prettier-ignore
   { id: 'stems', name: 'Rotala rotundifolia', roots: 'bed', minBedMm: 50, habit: 'stem', firstTrimDays: 21, trimEveryDays: 14, packs: [pack('bunch', 6)] }, // prettier-ignore
@@ -162,6 +165,7 @@ export function jobDocument(job: DrawnJob, named: Naming = PLAIN): Commission {
   const here = <T extends { origin?: string }>(thing: T): T => (running || thing.origin !== 'here' ? thing : { ...thing, origin: 'client' }); // prettier-ignore
   s.catalogue.plants.push(...PLANT_ENTRIES);
   s.catalogue.materials.push(...SMALL_THINGS);
+  for (const supplier of s.catalogue.suppliers) supplier.carriage = CARRIAGE;
   for (const [i, p] of s.catalogue.plants.entries()) p.name = named(`plant ${p.id}`, i);
   for (const [i, m] of s.catalogue.materials.entries()) m.name = named(`material ${m.id}`, i);
   const pieces = job.pieces.map(({ x, y, size, stand, moved, ...p }, i) => ({

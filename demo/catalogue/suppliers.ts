@@ -1,4 +1,8 @@
+import type { Day } from '../../core/calendar/day';
 import type { Supplier } from '../../core/commission/schema';
+
+/** The suppliers as the studio has them on a day, and every commission of it. */
+export const suppliersOn = (today: Day) => suppliers(Number(today.slice(0, 4)) + 1);
 
 /** Made-up suppliers. `year` is that of the build, for their closed days. */
 export function suppliers(year: number): Supplier[] {

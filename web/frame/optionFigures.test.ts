@@ -25,7 +25,7 @@ describe('the side-by-side sheet', () => {
     expect([...a.rows.keys()]).toEqual([...b.rows.keys()]);
     for (const { p, rows } of [a, b]) {
       expect(rows.get('Free water')!.text).toBe(says.volume(p.survey.freeWaterL));
-      expect(rows.get('Material')!.text).toBe(says.money(p.takeOff.totalMinor));
+      expect(rows.get('Material')!.text).toBe(says.money(p.order.totalMinor));
       expect(rows.get('Upkeep')!.text).toBe(`${p.care.weeks[0].minutes} min in week 1`);
       const plugs = p.survey.plantings.reduce((n, x) => n + x.plugs, 0);
       expect(rows.get('Plants')!.text).toBe(`${plugs} plugs`);

@@ -1,6 +1,6 @@
 import { toSettle } from '../../core/words/finding';
 import { withoutPrice } from '../../core/takeoff/cost';
-import { firstToOrder } from '../../core/ordering/order';
+import { carriageAsked, firstToOrder } from '../../core/ordering/order';
 import type { Said } from '../../core/words/text';
 import { NOW } from '../../core/commission/scapes';
 import type { Commission, Option } from '../../core/commission/schema';
@@ -55,6 +55,7 @@ export function figuresOf(plan: ShownPlan, option: Option, doc: Commission, says
   const { gas, lots } = paidBeside({ brief: doc.brief, gear: gearOf(doc) });
   const settle = toSettle(findings);
   const unpriced = withoutPrice(takeOff).length;
+  const carriage = carriageAsked(order);
   const rows = [
     { name: 'Free water', text: says.volume(survey.freeWaterL), below: `${says.volume(survey.bedL)} of bed` },
     {
@@ -65,8 +66,8 @@ export function figuresOf(plan: ShownPlan, option: Option, doc: Commission, says
     { name: 'Plants', text: wording('stages.plugs', { count: plugs }), below: `${species} species` },
     {
       name: 'Material',
-      text: says.money(takeOff.totalMinor),
-      below: [gas ? `and ${says.money(gas)} for CO2` : '', lots ? `and ${says.money(lots)} for lots` : '', unpriced ? `${unpriced} without a price` : ''].filter(Boolean).join('; '), // prettier-ignore
+      text: says.money(order.totalMinor),
+      below: [carriage ? wording('takeOffStage.carriage', { carriage: says.money(carriage) }) : '', gas ? `and ${says.money(gas)} for CO2` : '', lots ? `and ${says.money(lots)} for lots` : '', unpriced ? `${unpriced} without a price` : ''].filter(Boolean).join('; '), // prettier-ignore
     },
     {
       name: 'Order by',

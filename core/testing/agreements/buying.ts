@@ -9,6 +9,7 @@ import { gearOf, paidBeside } from '../../gear/gear';
 import { bacteriaDays } from '../../regime/bacteria';
 import { plantingSequence } from '../../planted/plantingSequence';
 import { jointed } from '../../survey/groups';
+import { carriageAsked } from '../../ordering/order';
 import { soakingOf } from '../../survey/soaking';
 import { laterLayers } from '../../takeoff/later';
 import { poursOf } from '../../takeoff/pours';
@@ -242,6 +243,13 @@ export const BUYING: Agreements = {
     const late = own && drained && own.endMin > drained.startMin ? [own, drained] : [];
     return [...drawn, ...late, ...((own !== undefined) === out.length > 0 ? [] : [own, out])];
   }, // prettier-ignore
+  'what all of it costs is the lines of the take-off and their carriage': (c) => {
+    const { order, takeOff } = c.p;
+    const sum = takeOff.lines.reduce((minor, l) => minor + l.priceMinor, 0) + carriageAsked(order);
+    return order.totalMinor === sum && takeOff.totalMinor === sum - carriageAsked(order)
+      ? []
+      : [[order.totalMinor, sum, takeOff.totalMinor]];
+  },
   'what the studio pays by the quote is what the orders come to, with what is paid beside them': (c) => {
     const beside = paidBeside({ brief: c.doc.brief, gear: gearOf(c.doc) }).all;
     const { quote, order } = c.p;

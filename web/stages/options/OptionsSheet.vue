@@ -27,6 +27,7 @@ const columnPx = computed(() => {
   return Math.min(420, Math.max(200, (width.value - 130) / n - 16));
 });
 const k = computed(() => (columnPx.value - 6) / doc.value.vessel.innerMm.length);
+const highPx = computed(() => doc.value.vessel.innerMm.height * k.value + 6);
 const figures = useOptionFigures();
 const columns = computed(() =>
   scapesOf(doc.value).map((option) => {
@@ -124,30 +125,32 @@ const print = () => window.print();
                   Put aside
                 </button>
               </p>
-              <svg
-                :width="columnPx"
-                :height="doc.vessel.innerMm.height * k + 6"
-                role="img"
-                :aria-label="`${c.option.title} from the front`"
-              >
-                <!-- Its place is kept until it is drawn. -->
-                <g transform="translate(3 2)">
-                  <FrontView
-                    v-if="c.found"
-                    :vessel="doc.vessel"
-                    :option="c.option"
-                    :materials="doc.catalogue.materials"
-                    :field="c.found.field"
-                    :survey="c.found.plan.survey"
-                    :plants="halfGrown(doc, c.option, c.found.field)"
-                    :k="k"
-                  />
-                  <path
-                    :d="`M0 0 V ${doc.vessel.innerMm.height * k} H ${doc.vessel.innerMm.length * k} V 0`"
-                    class="glass"
-                  />
-                </g>
-              </svg>
+              <!-- Its place is kept until it is drawn. -->
+              <div :style="{ width: `${columnPx}px`, height: `${highPx}px` }">
+                <svg
+                  v-if="c.found"
+                  :width="columnPx"
+                  :height="highPx"
+                  role="img"
+                  :aria-label="`${c.option.title} from the front`"
+                >
+                  <g transform="translate(3 2)">
+                    <FrontView
+                      :vessel="doc.vessel"
+                      :option="c.option"
+                      :materials="doc.catalogue.materials"
+                      :field="c.found.field"
+                      :survey="c.found.plan.survey"
+                      :plants="halfGrown(doc, c.option, c.found.field)"
+                      :k="k"
+                    />
+                    <path
+                      :d="`M0 0 V ${doc.vessel.innerMm.height * k} H ${doc.vessel.innerMm.length * k} V 0`"
+                      class="glass"
+                    />
+                  </g>
+                </svg>
+              </div>
             </th>
           </tr>
         </thead>
@@ -236,6 +239,7 @@ svg {
 }
 thead td {
   min-width: 130px;
+  border: 0;
 }
 tbody th {
   text-align: left;

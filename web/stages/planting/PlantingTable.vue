@@ -158,6 +158,11 @@ td {
   white-space: nowrap;
   cursor: pointer;
 }
+/* Above their figures. */
+th:nth-child(n + 2):nth-child(-n + 5) {
+  text-align: right;
+  padding-right: 8px;
+}
 .fig {
   text-align: right;
   font-weight: 600;
@@ -221,6 +226,7 @@ i {
   th .plain {
     white-space: normal;
   }
+  th:nth-child(n + 2):nth-child(-n + 5),
   .fig {
     text-align: left;
   }

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { comingOf, orderByOf, tooLate } from '../../../core/ordering/order';
+import { carriageAsked, comingOf, orderByOf, tooLate } from '../../../core/ordering/order';
 import { materialCost } from '../../../core/takeoff/cost';
 import type { LineKind, TakeOffLine } from '../../../core/takeoff/line';
 import { api } from '../../document/api';
 import FileLink from '../../document/FileLink.vue';
 import { useCommission } from '../../document/commissionStore';
-import { useFigures } from '../../units/figures';
+import { money, useFigures } from '../../units/figures';
 import { openLine } from '../../frame/openLine';
 import PendingWords from '../../design/PendingWords.vue';
 import { useFrame } from '../../frame/planKey';
@@ -20,6 +20,8 @@ const { plan } = useFrame();
 const f = useFigures();
 
 const doc = computed(() => commission.document!);
+/** What the sum has beyond its lines. */
+const carriage = computed(() => (plan.value ? carriageAsked(plan.value.order) : 0));
 const TITLES: Record<LineKind, string> = {
   substrate: 'Substrate',
   hardscape: 'Hardscape',
@@ -129,7 +131,11 @@ const offShelf = computed(
       </tbody>
       <tfoot>
         <tr>
-          <td colspan="6" class="right">material, without labour&ensp;</td>
+          <td colspan="6" class="right">
+            material, without labour<template v-if="carriage"
+              >, {{ wording('takeOffStage.carriage', { carriage: money(carriage, doc.currency) }) }}</template
+            >&ensp;
+          </td>
           <td class="right">
             <b class="fig">{{ f.words(materialCost(plan.takeOff, doc.currency, plan.order.totalMinor)) }}</b>
           </td>
