@@ -3,13 +3,13 @@ import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Material } from '../core/commission/schema';
 import { MATERIALS } from '../demo/catalogue/materials';
-import { suppliers } from '../demo/catalogue/suppliers';
+import { suppliersOn } from '../demo/catalogue/suppliers';
 import { materialsCsv, materialsOfCsv, type Selling } from './documents/materialsCsv';
 import { writeStudio } from './store/studio';
 import { testServer, type TestServer } from './testing';
 
 const utf8 = (text: string) => new TextEncoder().encode(text);
-const CATALOGUE = { materials: [...MATERIALS], plants: [], suppliers: suppliers(2027) };
+const CATALOGUE = { materials: [...MATERIALS], plants: [], suppliers: suppliersOn('2026-12-01') };
 const SELLING: Selling = {
   currency: 'GBP',
   suppliers: CATALOGUE.suppliers,

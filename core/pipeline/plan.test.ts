@@ -56,7 +56,13 @@ describe('the report', () => {
   const part = (name: Parameters<typeof report>[1]) => report(plan(example('held-root')), name) as any;
 
   it('has survey, lines and findings, and the part asked for', () => {
-    expect(Object.keys(part('takeoff'))).toEqual(['survey', 'lines', 'totalMinor', 'findings']);
+    expect(Object.keys(part('takeoff'))).toEqual([
+      'survey',
+      'lines',
+      'totalMinor',
+      'carriageMinor',
+      'findings',
+    ]);
     expect(part('order').order.suppliers[0].name).toBe('Marl & Timber Yard');
     expect(part('build').build.tasks.length).toBeGreaterThan(8);
     expect(part('care').care.weeks).toHaveLength(8);

@@ -1,4 +1,4 @@
-import { orderByOf } from '../ordering/order';
+import { carriageAsked, orderByOf } from '../ordering/order';
 import { deadShare } from '../flow/tankFlow';
 import type { Planted, PlantedPlan } from '../planted/planted';
 import { preparationOf } from '../planting/preparation';
@@ -28,7 +28,8 @@ export function report(
       packWords: line.packWords ?? '',
       orderBy: orderByOf(plan.order, line.id),
     })),
-    totalMinor: plan.takeOff.totalMinor,
+    totalMinor: plan.order.totalMinor,
+    carriageMinor: carriageAsked(plan.order),
     ...(part === 'order' ? { order: plan.order } : {}),
     ...(part === 'build' ? { build: plan.build } : {}),
     ...(part === 'shop' ? { shopping: plan.shopping } : {}),

@@ -1,6 +1,6 @@
 import type { BuildPlan } from '../buildDay/buildPlan';
 import { paidBeside } from '../gear/gear';
-import type { Order } from '../ordering/order';
+import { carriageAsked, type Order } from '../ordering/order';
 import type { Resolved } from '../resolved/resolved';
 import { sittingsOf } from '../sittings/sittings';
 import { LINE_KINDS, type TakeOff } from '../takeoff/takeOff';
@@ -111,7 +111,7 @@ export function quoteOf(commission: Resolved, { takeOff, order, build }: Priced)
 /** What is paid beside the take-off's own lines: carriage, a CO2 set as quoted, second-hand lots. */
 function besides(commission: Resolved, order: Order): { key: string; name: Said; costMinor: number }[] {
   const { gas, lots } = paidBeside(commission);
-  const carriage = order.suppliers.reduce((sum, s) => sum + s.carriageMinor, 0);
+  const carriage = carriageAsked(order);
   return [
     { key: 'gas', name: say('quote.gas'), costMinor: gas },
     { key: 'lots', name: say('quote.lots'), costMinor: lots },

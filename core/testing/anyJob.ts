@@ -19,8 +19,8 @@ const origin = maybe(fc.constantFrom('bought', 'stock', 'client', 'here'));
 const later = maybe(maybe(fc.constantFrom(7, 21, 28, 40)));
 const PLANTS = ['grass', 'fern', 'crypt', 'stems', 'moss', 'float', 'cypress'] as const;
 
-/** What every supplier asks to bring it: less from a sum on. */
-const CARRIAGE = [{ fromMinor: 0, minor: 750 }, { fromMinor: 10_000, minor: 200 }]; // prettier-ignore
+/** What every supplier asks to bring it: nothing from a sum on. */
+const CARRIAGE = [{ fromMinor: 0, minor: 750 }, { fromMinor: 10_000, minor: 0 }]; // prettier-ignore
 
 const PLANT_ENTRIES = [
   { id: 'crypt', name: 'Cryptocoryne wendtii', roots: 'bed', minBedMm: 50, habit: 'rosette', emersedLeaves: 'melt', packs: [pack('pot', 3)] }, // prettier-ignore

@@ -1,11 +1,9 @@
 import type { Day } from '../../core/calendar/day';
 import type { Supplier } from '../../core/commission/schema';
 
-/** The suppliers as the studio has them on a day, and every commission of it. */
-export const suppliersOn = (today: Day) => suppliers(Number(today.slice(0, 4)) + 1);
-
-/** Made-up suppliers. `year` is that of the build, for their closed days. */
-export function suppliers(year: number): Supplier[] {
+/** Made-up suppliers, as the studio and every commission of it have them on a day: what is built is built this year or the next. */
+export function suppliersOn(today: Day): Supplier[] {
+  const year = Number(today.slice(0, 4)) + 1;
   const winter = (y: number) => ({ from: `${y}-12-24`, to: `${y + 1}-01-01` });
   return [
     {

@@ -79,7 +79,7 @@ const option: Option = {
 export function archWindow(today: Day): Commission {
   const buildDay = dayFrom(today, 54, 'fri');
   const before = (days: number) => dayPlus(buildDay, -days);
-  return commissionOf({
+  return commissionOf(today, {
     title: 'Corvane prints, side window',
     brief: {
       buildDay,

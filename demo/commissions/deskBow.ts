@@ -5,7 +5,7 @@ import { commissionOf, dayFrom, ring, set } from './parts';
 /** A first visit: a bow-fronted desk tank beside a window, without CO2. */
 export function deskBow(today: Day): Commission {
   const buildDay = dayFrom(today, 34, 'wed');
-  return commissionOf({
+  return commissionOf(today, {
     title: 'Plumb Court, reading desk',
     brief: {
       buildDay,

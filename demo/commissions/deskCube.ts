@@ -4,7 +4,7 @@ import { commissionOf, dayFrom, ring, set } from './parts';
 
 /** The small one: a desk cube with three cobbles and one carpet. */
 export function deskCube(today: Day): Commission {
-  return commissionOf({
+  return commissionOf(today, {
     title: 'Mrs Alder, desk cube',
     brief: {
       buildDay: dayFrom(today, 34, 'tue'),

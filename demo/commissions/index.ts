@@ -1,6 +1,5 @@
 import type { Day } from '../../core/calendar/day';
 import type { Commission } from '../../core/commission/schema';
-import { suppliersOn } from '../catalogue/suppliers';
 import { archWindow } from './archWindow';
 import { deskBow } from './deskBow';
 import { deskCube } from './deskCube';
@@ -11,7 +10,7 @@ import { slateValley } from './slateValley';
 import { stairHall } from './stairHall';
 import { waitingRoom } from './waitingRoom';
 
-/** The demo's commissions, dated from today on, with the suppliers' terms as the studio has them, whenever each is built. */
+/** The demo's commissions, dated from today on. */
 export function demoCommissions(today: Day): Commission[] {
   return [
     slateValley(today),
@@ -23,5 +22,5 @@ export function demoCommissions(today: Day): Commission[] {
     secondHand(today),
     readingRoom(today),
     archWindow(today),
-  ].map((c) => ({ ...c, catalogue: { ...c.catalogue, suppliers: suppliersOn(today) } }));
+  ];
 }

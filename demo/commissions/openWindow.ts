@@ -5,7 +5,7 @@ import { commissionOf, ring, set } from './parts';
 
 /** The one with every finding in it: what an evening of drawing looks like before anybody has checked it. */
 export function openWindow(today: Day): Commission {
-  return commissionOf({
+  return commissionOf(today, {
     title: 'Quillet gallery, foyer',
     brief: {
       buildDay: dayPlus(today, 4),

@@ -3,7 +3,7 @@ import { SMALL_KINDS } from '../../core/commission/catalogueSchema';
 import type { Catalogue, Commission, Option, Piece } from '../../core/commission/schema';
 import { MATERIALS } from '../catalogue/materials';
 import { PLANTS } from '../catalogue/plants';
-import { suppliers } from '../catalogue/suppliers';
+import { suppliersOn } from '../catalogue/suppliers';
 import { fromYard } from '../catalogue/yard';
 
 export const STUDIO = { name: 'Fenwick Row Planted Interiors', phone: '01 632 960 114' };
@@ -37,7 +37,7 @@ export function set(tag: string, at: [number, number], buryMm: number, rest: Par
 }
 
 /** The entries that an option uses, and the consumables that may follow. */
-export function catalogueFor(options: readonly Option[], year: number): Catalogue {
+export function catalogueFor(options: readonly Option[], today: Day): Catalogue {
   const usedMaterials = new Set(
     options.flatMap((o) => [
       ...o.bed.flatMap((l) => [l.material, ...(l.mix ?? []).map((m) => m.material)]),
@@ -50,12 +50,13 @@ export function catalogueFor(options: readonly Option[], year: number): Catalogu
   return {
     materials: MATERIALS.filter((m) => usedMaterials.has(m.id) || always.includes(m.kind)),
     plants: PLANTS.filter((p) => usedPlants.has(p.id)),
-    suppliers: suppliers(year),
+    suppliers: suppliersOn(today),
   };
 }
 
-/** What every commission of the studio begins with. */
+/** What every commission of the studio begins with; suppliers ask of it what they ask of the studio, whenever it is built. */
 export function commissionOf(
+  today: Day,
   rest: Pick<Commission, 'title' | 'brief' | 'vessel' | 'site' | 'options' | 'log' | 'quote'>,
 ): Commission {
   return {
@@ -64,7 +65,7 @@ export function commissionOf(
     currency: 'GBP',
     studio: STUDIO,
     chosen: rest.options[0].id,
-    catalogue: catalogueFor(rest.options, Number(rest.brief.buildDay.slice(0, 4))),
+    catalogue: catalogueFor(rest.options, today),
     ...rest,
   };
 }

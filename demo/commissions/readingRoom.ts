@@ -85,7 +85,7 @@ const option: Option = {
 
 /** A rescape in one day: five stones are set again, seven roots leave, soil comes in the place of sand, thirteen fish stay in the water. */
 export function readingRoom(today: Day): Commission {
-  const base = commissionOf({
+  const base = commissionOf(today, {
     title: 'Aldermoor library, reading room',
     brief: {
       buildDay: dayFrom(today, 22, 'fri'),
@@ -142,6 +142,6 @@ export function readingRoom(today: Day): Commission {
   const { bed, pieces, joints, plants } = now;
   const lava: Option['bed'] = [{ id: 'lava', material: 'scoria-filler', top: { kind: 'level', mm: 0 } }];
   const there: Option = { id: 'now', title: '', bed: [...bed, ...lava], pieces, joints, plants };
-  const catalogue = catalogueFor([option, there], Number(today.slice(0, 4)));
+  const catalogue = catalogueFor([option, there], today);
   return { ...base, now, catalogue: { ...base.catalogue, materials: catalogue.materials, plants: catalogue.plants } };
 } // prettier-ignore

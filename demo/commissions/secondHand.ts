@@ -4,7 +4,7 @@ import { commissionOf, dayFrom, ring, set } from './parts';
 
 /** A second-hand tank with a root that a former owner fixed in it, some soil left, and a filter that has run for a year. */
 export function secondHand(today: Day): Commission {
-  return commissionOf({
+  return commissionOf(today, {
     title: 'Mr Tarn, second-hand tank',
     brief: {
       buildDay: dayFrom(today, 26, 'fri'),

@@ -5,7 +5,7 @@ import { commissionOf, dayFrom, ring, set } from './parts';
 /** The sound one, from which the pictures are made: two slate hills with a valley between them. */
 export function slateValley(today: Day): Commission {
   const buildDay = dayFrom(today, 48);
-  return commissionOf({
+  return commissionOf(today, {
     title: 'Orchard Lane practice',
     brief: {
       buildDay,

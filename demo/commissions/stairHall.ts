@@ -5,7 +5,7 @@ import { commissionOf, dayFrom, ring, set } from './parts';
 /** A first visit: a braced wall tank of two metres on a third floor, all on reverse-osmosis water. */
 export function stairHall(today: Day): Commission {
   const buildDay = dayFrom(today, 62, 'mon');
-  return commissionOf({
+  return commissionOf(today, {
     title: 'Tallow Street offices, stair hall',
     brief: {
       buildDay,

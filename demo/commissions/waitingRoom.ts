@@ -4,7 +4,7 @@ import { commissionOf, dayFrom, ring, set } from './parts';
 
 /** The rescape of a running tank of 200 L in which most stays: gravel, stone, plants, three quarters of the water, the fish. */
 export function waitingRoom(today: Day): Commission {
-  return commissionOf({
+  return commissionOf(today, {
     title: 'Two Rivers practice, waiting room',
     brief: {
       buildDay: dayFrom(today, 18, 'sat'),

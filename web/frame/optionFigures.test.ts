@@ -30,6 +30,8 @@ describe('the side-by-side sheet', () => {
       const plugs = p.survey.plantings.reduce((n, x) => n + x.plugs, 0);
       expect(rows.get('Plants')!.text).toBe(`${plugs} plugs`);
     }
+    // Plants for £232 at £7.50 to bring; soil, wood and dry goods above what each brings for nothing.
+    expect(a.rows.get('Material')!.below).toMatch(/^7\.50 of it carriage/);
     expect(a.rows.get('Material')!.text).not.toBe(b.rows.get('Material')!.text);
   });
 });

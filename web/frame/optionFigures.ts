@@ -67,7 +67,7 @@ export function figuresOf(plan: ShownPlan, option: Option, doc: Commission, says
     {
       name: 'Material',
       text: says.money(order.totalMinor),
-      below: [carriage ? wording('takeOffStage.carriage', { carriage: says.money(carriage) }) : '', gas ? `and ${says.money(gas)} for CO2` : '', lots ? `and ${says.money(lots)} for lots` : '', unpriced ? `${unpriced} without a price` : ''].filter(Boolean).join('; '), // prettier-ignore
+      below: [carriage ? wording('takeOffStage.carriage', { cost: says.money(carriage) }) : '', gas ? `and ${says.money(gas)} for CO2` : '', lots ? `and ${says.money(lots)} for lots` : '', unpriced ? `${unpriced} without a price` : ''].filter(Boolean).join('; '), // prettier-ignore
     },
     {
       name: 'Order by',

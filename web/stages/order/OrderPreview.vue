@@ -51,7 +51,7 @@ const more = computed(() => Math.max(0, props.before.length - FIRST));
             <td class="right">
               <b>{{ money(group.totalMinor + group.carriageMinor, currency) }}</b
               ><br v-if="group.carriageMinor" /><small v-if="group.carriageMinor" class="quiet">{{
-                wording('orderPreview.carriage', { cost: money(group.carriageMinor, currency) })
+                wording('buyingBar.carriage', { cost: money(group.carriageMinor, currency) })
               }}</small>
             </td>
           </tr>

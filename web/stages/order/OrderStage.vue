@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useIntervalFn, useTimeout } from '@vueuse/core';
+import { useIntervalFn, useTimeout, whenever } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
 import { toSettle } from '../../../core/words/finding';
 import { settleBy } from '../../../core/words/settleBy';
@@ -38,9 +38,10 @@ const { buying, isKnown: areWaysKnown } = useWays();
 const { others, isKnown: arePricesKnown } = useTodaysPrices(order);
 const studio = useStudio();
 void studio.load();
-/** For so long what the server has to say of prices and terms is waited for. */
+/** For so long, once there is an order, what the server has to say of prices and terms is waited for. */
 const ASIDE_MS = 1_000;
-const isWaitedFor = useTimeout(ASIDE_MS);
+const { ready: isWaitedFor, start } = useTimeout(ASIDE_MS, { controls: true, immediate: false });
+whenever(order, () => start(), { immediate: true, once: true });
 /** What stands above the suppliers is there before them: it would push from under a finger what is about to be pressed. */
 const isWhole = computed(() => {
   if (!order.value || !may('prices')) return order.value !== undefined;

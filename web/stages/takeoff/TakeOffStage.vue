@@ -133,7 +133,7 @@ const offShelf = computed(
         <tr>
           <td colspan="6" class="right">
             material, without labour<template v-if="carriage"
-              >, {{ wording('takeOffStage.carriage', { carriage: money(carriage, doc.currency) }) }}</template
+              >, {{ wording('takeOffStage.carriage', { cost: money(carriage, doc.currency) }) }}</template
             >&ensp;
           </td>
           <td class="right">

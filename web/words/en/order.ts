@@ -83,7 +83,6 @@ export const ORDER = {
   'buyingBar.takeTerms': 'Take them as they are now',
   'supplierOrderCard.carriage': ' and {cost} carriage',
   'supplierOrderCard.until': ' {hour}',
-  'orderPreview.carriage': '{cost} of it carriage',
   'orderStage.working': 'Working out what is needed, and by when…',
   'orderStage.unpriced': 'Not in the catalogue, to be had otherwise: {names}.',
   'supplierOrderCard.sent': 'On its way, waiting for the answer…',

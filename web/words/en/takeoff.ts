@@ -94,7 +94,7 @@ export const TAKEOFF = {
   'takeOffStage.gear': 'what the list of devices has to buy',
   'takeOffStage.supplies': 'what follows from joints, filler and litres, and eight weeks of care',
   'takeOffStage.head': '{lines, plural, one {# line} other {# lines}}, measured from the Bench as it is now',
-  'takeOffStage.carriage': '{carriage} of it carriage',
+  'takeOffStage.carriage': '{cost} of it carriage still to come',
   'takeOffStage.working': 'Measuring what is drawn…',
   'linePrice.what': 'Nobody has said yet what it is bought in.',
   'takeOffRow.comes': 'confirmed as {reference}, comes {day}',
